@@ -1,0 +1,49 @@
+import { readFileSync, statSync } from 'node:fs';
+import { checkJob, JobProblem, MOST_FILE_BYTES, readJobFile } from '@keypost/core';
+import type { CheckedPoint, JobContent } from '@keypost/core';
+
+const USAGE = 'Usage: ./keypost check FILE [--json]';
+
+/** Reads, checks and prints a job file. @returns 0 all can work, 1 a point cannot, 2 the file is bad. */
+function main(args: string[]): number {
+  const json = args.includes('--json');
+  const files = args.filter((arg) => !arg.startsWith('--'));
+  const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--json');
+  if (files.length !== 1 || unknown) return complain(unknown ? `There is no option ${unknown}. ${USAGE}` : USAGE);
+  let job: JobContent;
+  try {
+    if (statSync(files[0]!).size > MOST_FILE_BYTES)
+      return complain(`${files[0]} is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`);
+    job = readJobFile(readFileSync(files[0]!, 'utf8'));
+  } catch (error) {
+    if (error instanceof JobProblem) return complain(`${files[0]}:\n${error.message}`);
+    return complain(`${files[0]} cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`);
+  }
+  const points = checkJob(job);
+  if (json) console.log(JSON.stringify({ job: job.name, site: job.site, points }, null, 2));
+  else print(job, points);
+  return points.some(({ progress }) => progress.verdict.status === 'cannot') ? 1 : 0;
+}
+
+function complain(sentence: string): number {
+  console.error(sentence);
+  return 2;
+}
+
+function print(job: JobContent, points: CheckedPoint[]): void {
+  console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
+  for (const { progress, place, address, states, readings, waysOut } of points) {
+    console.log(`\n${progress.tag}  ${progress.name}  (${place}${address ? `, ${address}` : ''})`);
+    console.log(`  ${progress.verdict.status}: ${progress.verdict.sentence}`);
+    waysOut.forEach((way) => console.log(`    way out: ${way}`));
+    for (const { words, outputOn, signal, input, lamp, bit } of states)
+      console.log(
+        `  ${words}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${input}, lamp ${lamp ?? 'none'}, bit ${bit ?? '?'}`,
+      );
+    readings.forEach(({ check, expected }) => console.log(`  expect ${check}: ${expected}`));
+  }
+  const stopped = points.filter(({ progress }) => progress.verdict.status === 'cannot').length;
+  console.log(`\n${stopped === 0 ? 'Every point can work.' : `${stopped} of ${points.length} points cannot work.`}`);
+}
+
+process.exitCode = main(process.argv.slice(2));

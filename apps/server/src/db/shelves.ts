@@ -1,0 +1,79 @@
+import type { Shelf } from '@keypost/api';
+
+/** How the rows of a job lie in the database: table, and the column of each field. */
+export const TABLES: Readonly<
+  Record<Shelf, { readonly table: string; readonly columns: Readonly<Record<string, string>>; readonly json: readonly string[] }>
+> = {
+  supplies: {
+    table: 'supply',
+    columns: {
+      id: 'id',
+      tag: 'tag',
+      volts: 'volts',
+      tolerancePercent: 'tolerance_percent',
+      innerOhms: 'inner_ohms',
+      limitAmps: 'limit_amps',
+    },
+    json: [],
+  },
+  modules: {
+    table: 'module',
+    columns: { id: 'id', tag: 'tag', typeId: 'type_id', firstByte: 'first_byte' },
+    json: [],
+  },
+  devices: {
+    table: 'device',
+    columns: { id: 'id', tag: 'tag', typeId: 'type_id', output: 'output', logic: 'logic' },
+    json: [],
+  },
+  points: {
+    table: 'point',
+    columns: { id: 'id', tag: 'tag', name: 'name', deviceId: 'device_id', bit: 'bit' },
+    json: [],
+  },
+  wires: {
+    table: 'wire',
+    columns: {
+      id: 'id',
+      number: 'number',
+      from: 'from_terminal',
+      to: 'to_terminal',
+      colour: 'colour',
+      lengthM: 'length_m',
+      mm2: 'mm2',
+    },
+    json: [],
+  },
+  stamps: {
+    table: 'stamp',
+    columns: {
+      id: 'id',
+      pointId: 'point_id',
+      step: 'step',
+      subject: 'subject',
+      by: 'by',
+      at: 'at',
+      undone: 'undone',
+    },
+    json: ['undone'],
+  },
+  results: {
+    table: 'result',
+    columns: {
+      id: 'id',
+      pointId: 'point_id',
+      check: 'check',
+      subject: 'subject',
+      expected: 'expected',
+      measured: 'measured',
+      pass: 'pass',
+      difference: 'difference',
+      instrument: 'instrument',
+      by: 'by',
+      at: 'at',
+    },
+    json: ['expected', 'measured', 'instrument'],
+  },
+};
+
+export const SHELVES = Object.keys(TABLES) as Shelf[];

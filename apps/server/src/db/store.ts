@@ -1,0 +1,239 @@
+import type { Transaction } from '@electric-sql/pglite';
+import type { ChangedRow, JobEvent, JobSummary, JobView, Shelf } from '@keypost/api';
+import type { JobContent } from '@keypost/core';
+import { SHELVES, TABLES } from './shelves.ts';
+
+type Row = Record<string, unknown> & { id: string };
+export type Queryable = Pick<Transaction, 'query'>;
+
+/** A row and the revision that it has in the database. */
+interface StoredRow {
+  readonly row: Row;
+  readonly revision: number;
+}
+
+export interface StoredJob {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly site: string;
+  readonly rows: Readonly<Record<Shelf, readonly StoredRow[]>>;
+}
+
+export async function listJobs(db: Queryable): Promise<JobSummary[]> {
+  const { rows } = await db.query<{ id: string; name: string; site: string; points: number; updated_at: Date }>(
+    `select j.id, j.name, j.site, j.updated_at,
+            (select count(*)::int from point p where p.job_id = j.id) as points
+       from job j order by j.updated_at desc, j.id`,
+  );
+  return rows.map(({ updated_at, ...job }) => ({ ...job, updatedAt: updated_at.toISOString() }));
+}
+
+/** Reads a whole job, or undefined when there is none of that id. */
+export async function readJob(db: Queryable, jobId: string): Promise<StoredJob | undefined> {
+  const { rows: jobs } = await db.query<{ name: string; site: string; revision: number }>(
+    'select name, site, revision from job where id = $1',
+    [jobId],
+  );
+  const job = jobs[0];
+  if (!job) return undefined;
+  const rows = {} as Record<Shelf, readonly StoredRow[]>;
+  for (const shelf of SHELVES) rows[shelf] = await readShelf(db, jobId, shelf);
+  return { id: jobId, ...job, rows };
+}
+
+async function readShelf(db: Queryable, jobId: string, shelf: Shelf): Promise<StoredRow[]> {
+  const { table, columns } = TABLES[shelf];
+  const list = Object.entries(columns).map(([field, column]) => `"${column}" as "${field}"`);
+  const { rows } = await db.query<Row & { revision: number }>(
+    `select ${list.join(', ')}, revision from ${table} where job_id = $1 order by seq`,
+    [jobId],
+  );
+  return rows.map(({ revision, ...row }) => ({ row: withoutNulls(row as Row), revision }));
+}
+
+function withoutNulls(row: Row): Row {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)) as Row;
+}
+
+export function contentOf(job: StoredJob): JobContent {
+  const lists = Object.fromEntries(SHELVES.map((shelf) => [shelf, job.rows[shelf].map(({ row }) => row)]));
+  return { name: job.name, site: job.site, ...lists } as JobContent;
+}
+
+export function viewOf(job: StoredJob): JobView {
+  const revisions: Record<string, number> = {};
+  for (const shelf of SHELVES)
+    for (const { row, revision } of job.rows[shelf]) revisions[`${shelf}/${row.id}`] = revision;
+  return { id: job.id, revision: job.revision, content: contentOf(job), revisions };
+}
+
+/** Who did what, for the event table. */
+export interface Deed {
+  readonly jobId: string;
+  readonly changeId: string;
+  readonly by: string;
+  readonly at: string;
+  readonly what: string;
+}
+
+/**
+ * Writes the difference between a stored job and its next content, with an event for every row that differs.
+ * Belongs into the same transaction as the read. @returns the changed rows and the job's new revision.
+ */
+export async function writeDifference(
+  db: Queryable,
+  before: StoredJob,
+  after: JobContent,
+  deed: Deed,
+): Promise<{ revision: number; rows: ChangedRow[] }> {
+  const revision = before.revision + 1;
+  const changed: ChangedRow[] = [];
+  if (before.name !== after.name || before.site !== after.site)
+    await addEvent(db, deed, revision, 'job', before.id, { name: before.name, site: before.site }, { name: after.name, site: after.site });
+  for (const shelf of SHELVES) {
+    const old = new Map(before.rows[shelf].map((stored) => [stored.row.id, stored]));
+    for (const row of after[shelf] as Row[]) {
+      const was = old.get(row.id);
+      old.delete(row.id);
+      if (was && same(was.row, row)) continue;
+      const next = (was?.revision ?? 0) + 1;
+      await (was ? updateRow(db, before.id, shelf, row, next) : insertRow(db, before.id, shelf, row));
+      await addEvent(db, deed, revision, shelf, row.id, was?.row ?? null, row);
+      changed.push({ shelf, id: row.id, revision: next, row });
+    }
+    for (const { row, revision: last } of old.values()) {
+      await db.query(`delete from ${TABLES[shelf].table} where job_id = $1 and id = $2`, [before.id, row.id]);
+      await addEvent(db, deed, revision, shelf, row.id, row, null);
+      changed.push({ shelf, id: row.id, revision: last, row: null });
+    }
+  }
+  await db.query('update job set name = $2, site = $3, revision = $4, updated_at = $5 where id = $1', [
+    before.id,
+    after.name,
+    after.site,
+    revision,
+    deed.at,
+  ]);
+  return { revision, rows: changed };
+}
+
+function same(a: Row, b: Row): boolean {
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
+  return [...keys].every((key) => {
+    const [x, y] = [a[key], b[key]];
+    return x === y || (typeof x === 'object' && JSON.stringify(sorted(x)) === JSON.stringify(sorted(y)));
+  });
+}
+
+function sorted(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
+}
+
+function values(shelf: Shelf, row: Row): { columns: string[]; values: unknown[] } {
+  const { columns, json } = TABLES[shelf];
+  const fields = Object.keys(columns);
+  return {
+    columns: fields.map((field) => `"${columns[field]}"`),
+    values: fields.map((field) => {
+      const value = row[field] ?? null;
+      return json.includes(field) && value !== null ? JSON.stringify(value) : value;
+    }),
+  };
+}
+
+async function insertRow(db: Queryable, jobId: string, shelf: Shelf, row: Row): Promise<void> {
+  const { columns, values: list } = values(shelf, row);
+  const marks = list.map((_, i) => `$${i + 2}`);
+  await db.query(
+    `insert into ${TABLES[shelf].table} (job_id, ${columns.join(', ')}) values ($1, ${marks.join(', ')})`,
+    [jobId, ...list],
+  );
+}
+
+async function updateRow(db: Queryable, jobId: string, shelf: Shelf, row: Row, revision: number): Promise<void> {
+  const { columns, values: list } = values(shelf, row);
+  const sets = columns.map((column, i) => `${column} = $${i + 4}`);
+  await db.query(
+    `update ${TABLES[shelf].table} set ${sets.join(', ')}, revision = $3 where job_id = $1 and id = $2`,
+    [jobId, row.id, revision, ...list],
+  );
+}
+
+async function addEvent(
+  db: Queryable,
+  deed: Deed,
+  revision: number,
+  shelf: string,
+  rowId: string,
+  before: object | null,
+  after: object | null,
+): Promise<void> {
+  await db.query(
+    `insert into event (job_id, change_id, at, by, what, shelf, row_id, before, after, revision)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      deed.jobId,
+      deed.changeId,
+      deed.at,
+      deed.by,
+      deed.what,
+      shelf,
+      rowId,
+      before && JSON.stringify(before),
+      after && JSON.stringify(after),
+      revision,
+    ],
+  );
+}
+
+/** The revision that a change with this id led to, if it was stored before. */
+export async function revisionOfChange(db: Queryable, jobId: string, changeId: string): Promise<number | undefined> {
+  const { rows } = await db.query<{ revision: number }>(
+    'select revision from event where job_id = $1 and change_id = $2 limit 1',
+    [jobId, changeId],
+  );
+  return rows[0]?.revision;
+}
+
+export async function createJob(db: Queryable, jobId: string, content: JobContent, deed: Deed): Promise<StoredJob> {
+  await db.query('insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)', [
+    jobId,
+    content.name,
+    content.site,
+    deed.at,
+  ]);
+  const empty = Object.fromEntries(SHELVES.map((shelf) => [shelf, []])) as unknown as StoredJob['rows'];
+  await writeDifference(db, { id: jobId, revision: 0, name: '', site: '', rows: empty }, content, deed);
+  return (await readJob(db, jobId))!;
+}
+
+/** Removes a job and its rows; one event with its last content stays. */
+export async function removeJob(db: Queryable, job: StoredJob, deed: Deed): Promise<void> {
+  await addEvent(db, deed, job.revision + 1, 'job', job.id, contentOf(job), null);
+  await db.query('delete from job where id = $1', [job.id]);
+}
+
+/** Events newest first; with a point, only those of its own rows. */
+export async function listEvents(
+  db: Queryable,
+  jobId: string,
+  { pointId, limit }: { pointId?: string; limit: number },
+): Promise<JobEvent[]> {
+  const { rows } = await db.query<Omit<JobEvent, 'at'> & { at: Date }>(
+    `select id::int, at, by, what, shelf, row_id as "rowId", before, after from event
+      where job_id = $1
+        and ($2::text is null
+             or (shelf = 'points' and row_id = $2)
+             or coalesce(after, before) ->> 'pointId' = $2
+             or (shelf = 'devices' and row_id = (select device_id from point where job_id = $1 and id = $2))
+             or (shelf = 'wires' and exists (
+                   select 1 from point p where p.job_id = $1 and p.id = $2
+                    and (split_part(coalesce(after, before) ->> 'from', ':', 1) = p.device_id
+                      or split_part(coalesce(after, before) ->> 'to', ':', 1) = p.device_id))))
+      order by id desc limit $3`,
+    [jobId, pointId ?? null, limit],
+  );
+  return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
+}

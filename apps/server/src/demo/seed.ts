@@ -1,0 +1,20 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { createJob, readJob } from '../db/store.ts';
+import { ternRock } from './ternRock.ts';
+
+export const DEMO_JOB_ID = 'tern-rock';
+
+/** Puts the demo job into an empty data directory. What a user changed in it stays. */
+export async function seedDemo(db: PGlite): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (await readJob(tx, DEMO_JOB_ID)) return;
+    const deed = {
+      jobId: DEMO_JOB_ID,
+      changeId: 'demo-seed',
+      by: 'Demo',
+      at: '2026-09-14T07:30:00.000Z',
+      what: 'importJob',
+    };
+    await createJob(tx, DEMO_JOB_ID, ternRock(), deed);
+  });
+}

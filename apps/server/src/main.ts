@@ -1,0 +1,40 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { openDatabase } from './db/database.ts';
+import { lockDirectory, StartProblem } from './db/directoryLock.ts';
+import { readConfig } from './config.ts';
+import { seedDemo } from './demo/seed.ts';
+import { buildServer } from './server.ts';
+
+const here = path.dirname(fileURLToPath(import.meta.url));
+
+async function main(): Promise<void> {
+  const config = readConfig(process.argv.slice(2), process.env);
+  const unlock = lockDirectory(config.data);
+  process.once('exit', unlock);
+  const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
+  if (config.demo) await seedDemo(db);
+  const app = await buildServer(db, config.web);
+  const stop = async (): Promise<void> => {
+    await app.close();
+    await db.close();
+    process.exit(0);
+  };
+  process.once('SIGINT', () => void stop());
+  process.once('SIGTERM', () => void stop());
+  try {
+    await app.listen({ host: config.host, port: config.port });
+  } catch (error) {
+    await db.close();
+    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
+      ? new StartProblem(`Port ${config.port} is taken by another program. Choose another with --port.`)
+      : error;
+  }
+  console.log(`Key Post answers at http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${config.port}`);
+}
+
+main().catch((error: unknown) => {
+  if (error instanceof StartProblem) console.error(error.message);
+  else console.error(error instanceof Error ? `Key Post could not start: ${error.message}` : error);
+  process.exit(1);
+});

@@ -1,0 +1,42 @@
+import type { PGlite } from '@electric-sql/pglite';
+import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
+import { applyChange } from '@keypost/core';
+import type { FastifyInstance } from 'fastify';
+import { contentOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
+import type { Queryable, StoredJob } from '../db/store.ts';
+import { notFound, stale } from '../problems.ts';
+import { register } from '../register.ts';
+
+type Expected = NonNullable<ChangeRequest['expects']>;
+
+export function changeResource(app: FastifyInstance, db: PGlite): void {
+  register(app, 'changeJob', async ({ params, body }) => {
+    const at = new Date().toISOString();
+    return db.transaction(async (tx): Promise<ChangeResponse> => {
+      const job = await readJob(tx, params.jobId);
+      if (!job) throw notFound('This job');
+      const repeated = await answerAgain(tx, job, body.changeId);
+      if (repeated) return repeated;
+      const moved = movedRows(job, body.expects);
+      if (moved.length) throw stale(moved);
+      const next = applyChange(contentOf(job), body.change, { by: body.by, at });
+      const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
+      const written = await writeDifference(tx, job, next, deed);
+      return { ...written, name: next.name, site: next.site };
+    });
+  });
+}
+
+/** A change that came before is not stored twice; the client learns where the job stands and reads it anew. */
+async function answerAgain(tx: Queryable, job: StoredJob, changeId: string): Promise<ChangeResponse | undefined> {
+  const revision = await revisionOfChange(tx, job.id, changeId);
+  return revision === undefined ? undefined : { revision: job.revision, name: job.name, site: job.site, rows: [] };
+}
+
+function movedRows(job: StoredJob, expects: Expected): ChangedRow[] {
+  return expects.flatMap(({ shelf, id, revision }) => {
+    const now = job.rows[shelf].find(({ row }) => row.id === id);
+    if (now?.revision === revision) return [];
+    return [{ shelf, id, revision: now?.revision ?? 0, row: now?.row ?? null }];
+  });
+}

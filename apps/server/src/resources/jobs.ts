@@ -1,0 +1,61 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core';
+import type { JobContent } from '@keypost/core';
+import type { FastifyInstance } from 'fastify';
+import { randomUUID } from 'node:crypto';
+import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';
+import type { Deed } from '../db/store.ts';
+import { notFound } from '../problems.ts';
+import { register } from '../register.ts';
+
+/** A new job starts with one usual control supply. */
+function emptyJob(name: string, site: string): JobContent {
+  const supply = { id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 };
+  return { name, site, supplies: [supply], modules: [], devices: [], points: [], wires: [], stamps: [], results: [] };
+}
+
+function deed(jobId: string, by: string, what: string): Deed {
+  return { jobId, changeId: randomUUID(), by, at: new Date().toISOString(), what };
+}
+
+export function jobResource(app: FastifyInstance, db: PGlite): void {
+  register(app, 'listJobs', () => listJobs(db));
+
+  register(app, 'createJob', async ({ body }) => {
+    const id = randomUUID();
+    const content = emptyJob(body.name, body.site);
+    return viewOf(await db.transaction((tx) => createJob(tx, id, content, deed(id, body.by, 'createJob'))));
+  });
+
+  register(
+    app,
+    'importJob',
+    async ({ body, query }) => {
+      const content = readJobFile(body);
+      const id = randomUUID();
+      return viewOf(await db.transaction((tx) => createJob(tx, id, content, deed(id, query.by, 'importJob'))));
+    },
+    { bodyLimit: MOST_FILE_BYTES },
+  );
+
+  register(app, 'getJob', async ({ params }) => {
+    const job = await db.transaction((tx) => readJob(tx, params.jobId));
+    if (!job) throw notFound('This job');
+    return viewOf(job);
+  });
+
+  register(app, 'exportJob', async ({ params }) => {
+    const job = await db.transaction((tx) => readJob(tx, params.jobId));
+    if (!job) throw notFound('This job');
+    return writeJobFile(contentOf(job));
+  });
+
+  register(app, 'removeJob', async ({ params, query }) => {
+    await db.transaction(async (tx) => {
+      const job = await readJob(tx, params.jobId);
+      if (!job) throw notFound('This job');
+      await removeJob(tx, job, deed(params.jobId, query.by, 'removeJob'));
+    });
+    return { removed: params.jobId };
+  });
+}

@@ -1,0 +1,51 @@
+import type { PGlite } from '@electric-sql/pglite';
+import fastifyStatic from '@fastify/static';
+import fastifySwagger from '@fastify/swagger';
+import { jobFileSchema } from '@keypost/core';
+import Fastify from 'fastify';
+import type { FastifyInstance } from 'fastify';
+import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { existsSync } from 'node:fs';
+import { handleProblems, notFound } from './problems.ts';
+import { register } from './register.ts';
+import { changeResource } from './resources/changes.ts';
+import { eventResource } from './resources/events.ts';
+import { jobResource } from './resources/jobs.ts';
+
+const VERSION = '0.1.0';
+
+/**
+ * Builds the server over an open database.
+ * @param web folder of the built application, if it is to be served.
+ */
+export async function buildServer(db: PGlite, web: string | undefined): Promise<FastifyInstance> {
+  const app = Fastify({ logger: false, bodyLimit: 1024 * 1024, forceCloseConnections: true });
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  app.addContentTypeParser('text/plain', { parseAs: 'string' }, (_request, body, done) => done(null, body));
+  handleProblems(app);
+  await app.register(fastifySwagger, {
+    openapi: { info: { title: 'Key Post', version: VERSION } },
+    transform: jsonSchemaTransform,
+  });
+  await app.register(async (scope) => {
+    register(scope, 'health', async () => ({ ok: true as const, version: VERSION }));
+    jobResource(scope, db);
+    changeResource(scope, db);
+    eventResource(scope, db);
+    scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
+    scope.get('/api/job.schema.json', { schema: { hide: true } }, () => jobFileSchema());
+  });
+  await serveApplication(app, web);
+  return app;
+}
+
+/** Files of the built application; any other path outside /api gets its first page, which routes by itself. */
+async function serveApplication(app: FastifyInstance, web: string | undefined): Promise<void> {
+  const built = web !== undefined && existsSync(web);
+  if (built) await app.register(fastifyStatic, { root: web, maxAge: '1h', immutable: false });
+  app.setNotFoundHandler((request, reply) => {
+    if (!built || request.method !== 'GET' || request.url.startsWith('/api')) throw notFound('This address');
+    return reply.header('cache-control', 'no-cache').sendFile('index.html', { cacheControl: false });
+  });
+}

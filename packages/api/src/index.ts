@@ -1,0 +1,4 @@
+export * from './schemas.ts';
+export * from './routes.ts';
+export * from './client.ts';
+export * from './patch.ts';

@@ -1,0 +1,21 @@
+import type { ChangeResponse, JobView } from './schemas.ts';
+
+/** Puts the rows of a change into a job that was read before. Gives undefined when changes lie between: read it anew. */
+export function patchJob(view: JobView, change: ChangeResponse): JobView | undefined {
+  if (change.revision === view.revision) return view;
+  if (change.revision !== view.revision + 1) return undefined;
+  const content = { ...view.content, name: change.name, site: change.site };
+  const revisions = { ...view.revisions };
+  for (const { shelf, id, revision, row } of change.rows) {
+    const rows = content[shelf] as { id: string }[];
+    const at = rows.findIndex((r) => r.id === id);
+    const next = [...rows];
+    if (row === null) next.splice(at, at < 0 ? 0 : 1);
+    else if (at < 0) next.push(row as { id: string });
+    else next[at] = row as { id: string };
+    (content as Record<string, unknown>)[shelf] = next;
+    if (row === null) delete revisions[`${shelf}/${id}`];
+    else revisions[`${shelf}/${id}`] = revision;
+  }
+  return { ...view, revision: change.revision, content, revisions };
+}

@@ -1,0 +1,91 @@
+import { Change, JobContent, Device, Module, Point, Result, Stamp, Supply, Wire } from '@keypost/core';
+import { z } from 'zod';
+
+/** The lists of rows that a job is made of. */
+export const Shelf = z.enum(['supplies', 'modules', 'devices', 'points', 'wires', 'stamps', 'results']);
+export type Shelf = z.infer<typeof Shelf>;
+
+export const ROW_SCHEMAS = {
+  supplies: Supply,
+  modules: Module,
+  devices: Device,
+  points: Point,
+  wires: Wire,
+  stamps: Stamp,
+  results: Result,
+} as const;
+
+export const JobSummary = z.object({
+  id: z.string(),
+  name: z.string(),
+  site: z.string(),
+  points: z.int(),
+  updatedAt: z.string(),
+});
+
+/** A stored job with the revision of each of its rows, keyed `shelf/id`. */
+export const JobView = z.object({
+  id: z.string(),
+  revision: z.int(),
+  content: JobContent,
+  revisions: z.record(z.string(), z.int()),
+});
+
+/** A row after a change; `row` is null when it was removed. */
+export const ChangedRow = z.object({
+  shelf: Shelf,
+  id: z.string(),
+  revision: z.int(),
+  row: z.record(z.string(), z.unknown()).nullable(),
+});
+
+export const ChangeRequest = z.object({
+  /** Made by the client, so that a change sent twice is stored once. */
+  changeId: z.uuid(),
+  by: z.string().trim().min(1, 'Say who you are: enter your initials.').max(40),
+  change: Change,
+  /** Rows that the change was made from, each with the revision that was seen. */
+  expects: z.array(z.object({ shelf: Shelf, id: z.string(), revision: z.int() })).max(100).default([]),
+});
+
+export const ChangeResponse = z.object({
+  revision: z.int(),
+  name: z.string(),
+  site: z.string(),
+  rows: z.array(ChangedRow),
+});
+
+export const JobEvent = z.object({
+  id: z.int(),
+  at: z.string(),
+  by: z.string(),
+  what: z.string(),
+  shelf: z.string(),
+  rowId: z.string(),
+  before: z.record(z.string(), z.unknown()).nullable(),
+  after: z.record(z.string(), z.unknown()).nullable(),
+});
+
+export const NewJob = z.object({
+  name: JobContent.shape.name,
+  site: JobContent.shape.site,
+  by: ChangeRequest.shape.by,
+});
+
+/** Problem details of RFC 9457, with the fields concerned and, for a stale write, the row as it is now. */
+export const ProblemDetails = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  detail: z.string(),
+  problems: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+  current: z.array(ChangedRow).optional(),
+});
+
+export type JobSummary = z.infer<typeof JobSummary>;
+export type JobView = z.infer<typeof JobView>;
+export type ChangedRow = z.infer<typeof ChangedRow>;
+export type ChangeRequest = z.input<typeof ChangeRequest>;
+export type ChangeResponse = z.infer<typeof ChangeResponse>;
+export type JobEvent = z.infer<typeof JobEvent>;
+export type ProblemDetails = z.infer<typeof ProblemDetails>;

@@ -1,0 +1,115 @@
+import { compile } from './compile.ts';
+import type { Netlist } from './netlist.ts';
+import { Solver } from './solve.ts';
+import type { Solution } from './solve.ts';
+import type { Span } from './span.ts';
+
+/** What is to be read: the voltage of `a` against `b` (V), or the current of an element (A). */
+export type Quantity =
+  | { readonly kind: 'volts'; readonly a: string; readonly b: string }
+  | { readonly kind: 'amps'; readonly element: string };
+
+export interface Banded {
+  readonly solution: Solution;
+  readonly bands: readonly Span[];
+}
+
+/** Rounds of the search for a worse corner; each round looks at every tolerance on its own. */
+const MOST_ROUNDS = 6;
+/** A gain below this share of the value is rounding, not a worse case. */
+const LEAST_GAIN = 1e-12;
+
+/**
+ * Solves a netlist and gives each quantity with its worst case over all tolerances.
+ *
+ * In a resistive network every voltage and current rises or falls steadily with each single parameter, so the
+ * extremes stand at corners of the tolerance box. The search starts from the corner that the single
+ * sensitivities point to and turns one parameter at a time until none makes it worse.
+ */
+export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]): Banded {
+  const solver = new Solver(compile(netlist));
+  const { compiled: c } = solver;
+  const solution = solver.solution(c.nominal);
+  const nominal = quantities.map((q) => read(solver, q, c.nominal));
+  if (solution.outcome !== 'solved' || c.toleranced.length === 0)
+    return { solution, bands: nominal.map((value) => ({ nom: value, min: value, max: value })) };
+  const search = new CornerSearch(solver, quantities);
+  return {
+    solution,
+    bands: nominal.map((nom, i) => {
+      const min = Math.min(nom, search.extreme(i, -1));
+      const max = Math.max(nom, search.extreme(i, 1));
+      return { nom, min, max };
+    }),
+  };
+}
+
+function read(solver: Solver, q: Quantity, params: Float64Array): number {
+  if (q.kind === 'volts') return solver.nodeVolts(q.a) - solver.nodeVolts(q.b);
+  return solver.branchAmps(q.element, params);
+}
+
+class CornerSearch {
+  private readonly seen = new Map<string, number[]>();
+  private readonly params: Float64Array;
+  /** Per quantity and tolerance: +1 when the largest parameter gives the larger value, else 0. */
+  private readonly rising: boolean[][];
+  private readonly solver: Solver;
+  private readonly quantities: readonly Quantity[];
+
+  constructor(solver: Solver, quantities: readonly Quantity[]) {
+    this.solver = solver;
+    this.quantities = quantities;
+    this.params = Float64Array.from(solver.compiled.nominal);
+    this.rising = this.sensitivities();
+  }
+
+  private sensitivities(): boolean[][] {
+    const { compiled: c } = this.solver;
+    const rising: boolean[][] = this.quantities.map(() => []);
+    c.toleranced.forEach((parameter, t) => {
+      const [low, high] = [c.least[parameter]!, c.most[parameter]!].map((value) => {
+        this.params[parameter] = value;
+        this.solver.run(this.params);
+        return this.quantities.map((q) => read(this.solver, q, this.params));
+      }) as [number[], number[]];
+      this.params[parameter] = c.nominal[parameter]!;
+      this.quantities.forEach((_, i) => (rising[i]![t] = high[i]! >= low[i]!));
+    });
+    return rising;
+  }
+
+  private at(corner: boolean[]): number[] {
+    const key = corner.map((up) => (up ? '1' : '0')).join('');
+    const known = this.seen.get(key);
+    if (known) return known;
+    const { compiled: c } = this.solver;
+    corner.forEach((up, t) => {
+      const parameter = c.toleranced[t]!;
+      this.params[parameter] = up ? c.most[parameter]! : c.least[parameter]!;
+    });
+    this.solver.run(this.params);
+    const values = this.quantities.map((q) => read(this.solver, q, this.params));
+    this.seen.set(key, values);
+    return values;
+  }
+
+  /** The largest (sense 1) or smallest (sense −1) value of quantity `i` that the search finds. */
+  extreme(i: number, sense: 1 | -1): number {
+    const corner = this.rising[i]!.map((up) => (sense > 0 ? up : !up));
+    let best = this.at(corner)[i]! * sense;
+    for (let round = 0; round < MOST_ROUNDS; round++) {
+      let improved = false;
+      for (let t = 0; t < corner.length; t++) {
+        corner[t] = !corner[t];
+        const value = this.at(corner)[i]! * sense;
+        if (value > best + LEAST_GAIN * Math.max(1, Math.abs(best))) {
+          best = value;
+          improved = true;
+        } else corner[t] = !corner[t];
+      }
+      if (!improved) break;
+    }
+    return best * sense;
+  }
+}

@@ -1,0 +1,77 @@
+/**
+ * Current-voltage curves of the non-linear parts. Each is smooth and never falls, so that Newton's iteration ends.
+ * Every function writes current (A) to out[0] and slope (S) to out[1]; none allocates.
+ */
+
+/** Width of the rounded corner of a diode's knee, V. 25 widths past the knee the curve is straight to 1e-11. */
+const CORNER_VOLTS = 0.02;
+/** Voltage over which the leakage of a transistor that is off reaches its full value, V. */
+const LEAK_VOLTS = 1;
+/** Slope left in a limited output, S, so that the curve always rises. */
+const RESIDUAL_SIEMENS = 1e-9;
+
+function softplus(x: number): number {
+  if (x > 36) return x;
+  if (x < -36) return Math.exp(x);
+  return Math.log1p(Math.exp(x));
+}
+
+function logistic(x: number): number {
+  return x >= 0 ? 1 / (1 + Math.exp(-x)) : Math.exp(x) / (1 + Math.exp(x));
+}
+
+/** Forward drop `drop` (V) with slope resistance `ohms` (Ω) at `volts` (V). */
+export function diodeCurve(volts: number, drop: number, ohms: number, out: Float64Array): void {
+  const x = (volts - drop) / CORNER_VOLTS;
+  out[0] = (CORNER_VOLTS / ohms) * softplus(x);
+  out[1] = logistic(x) / ohms;
+}
+
+/** As `diodeCurve`, held at `limit` (A) by the output's short-circuit protection. */
+export function saturatedCurve(
+  volts: number,
+  drop: number,
+  ohms: number,
+  limit: number,
+  out: Float64Array,
+): void {
+  diodeCurve(volts, drop, ohms, out);
+  const corner = limit / 40;
+  const free = out[0]!;
+  const x = (free - limit) / corner;
+  out[0] = free - corner * softplus(x) + RESIDUAL_SIEMENS * volts;
+  out[1] = out[1]! * (1 - logistic(x)) + RESIDUAL_SIEMENS;
+}
+
+/** Leakage of a transistor that is off: `leak` (A) once about a volt stands across it. */
+export function leakCurve(volts: number, leak: number, out: Float64Array): void {
+  const t = Math.tanh(volts / LEAK_VOLTS);
+  out[0] = leak * t + RESIDUAL_SIEMENS * volts;
+  out[1] = (leak / LEAK_VOLTS) * (1 - t * t) + RESIDUAL_SIEMENS;
+}
+
+/** Optocoupler from terminal to common: diode with series resistor in the allowed senses, beside a resistor. */
+export function optocouplerCurve(
+  volts: number,
+  led: number,
+  series: number,
+  parallel: number,
+  forward: boolean,
+  backward: boolean,
+  out: Float64Array,
+): void {
+  let amps = volts / parallel;
+  let slope = 1 / parallel;
+  if (forward) {
+    diodeCurve(volts, led, series, out);
+    amps += out[0]!;
+    slope += out[1]!;
+  }
+  if (backward) {
+    diodeCurve(-volts, led, series, out);
+    amps -= out[0]!;
+    slope += out[1]!;
+  }
+  out[0] = amps;
+  out[1] = slope;
+}

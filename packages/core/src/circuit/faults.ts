@@ -1,0 +1,80 @@
+import type { Element, Netlist } from './netlist.ts';
+import { nodesOf } from './netlist.ts';
+import { exactly, percent } from './span.ts';
+
+/** A fault turns a netlist into the one that it leaves behind. It never changes the netlist that it is given. */
+export type Fault = (netlist: Netlist) => Netlist;
+
+function replace(netlist: Netlist, id: string, make: (element: Element) => Element[]): Netlist {
+  if (!netlist.elements.some((element) => element.id === id))
+    throw new Error(`There is no element "${id}" to put a fault on.`);
+  return { ...netlist, elements: netlist.elements.flatMap((e) => (e.id === id ? make(e) : [e])) };
+}
+
+/** The element is interrupted. Its nodes stay. */
+export const open =
+  (id: string): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      const [a, b] = nodesOf(element);
+      return [{ kind: 'switch', id, a: a!, b: b!, closed: false, ohms: exactly(0.01) }];
+    });
+
+/** The element's first two nodes are bridged by 10 mΩ. */
+export const short =
+  (id: string): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      const [a, b] = nodesOf(element);
+      return [element, { kind: 'resistor', id: `${id}/short`, a: a!, b: b!, ohms: exactly(0.01) }];
+    });
+
+const exchanged = (element: Element, from: string, to: string): Element => {
+  const swap = (node: string): string => (node === from ? to : node === to ? from : node);
+  return Object.fromEntries(
+    Object.entries(element).map(([key, value]) => [
+      key,
+      key !== 'id' && key !== 'kind' && typeof value === 'string' ? swap(value) : value,
+    ]),
+  ) as unknown as Element;
+};
+
+/** Two nodes of an element are exchanged, as when two wires change places at its terminals. */
+export const swapped =
+  (id: string, nodeA: string, nodeB: string): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => [exchanged(element, nodeA, nodeB)]);
+
+/** One end of an element sits on another node, as when a wire is landed on the wrong rail. */
+export const wrongRail =
+  (id: string, from: string, to: string): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (!nodesOf(element).includes(from)) throw new Error(`"${id}" does not end on "${from}".`);
+      return [
+        Object.fromEntries(
+          Object.entries(element).map(([key, value]) => [
+            key,
+            key !== 'id' && key !== 'kind' && value === from ? to : value,
+          ]),
+        ) as unknown as Element,
+      ];
+    });
+
+/** A source gives only `volts` (V, ±1 %). */
+export const lowSupply =
+  (id: string, volts: number): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (element.kind !== 'source') throw new Error(`"${id}" is not a source.`);
+      return [{ ...element, volts: percent(volts, 1) }];
+    });
+
+/** An output stays as it is, whatever the target does. */
+export const stuckOutput =
+  (id: string, active: boolean): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (element.kind !== 'output') throw new Error(`"${id}" is not an output.`);
+      return [{ ...element, active }];
+    });

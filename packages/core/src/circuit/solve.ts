@@ -1,0 +1,188 @@
+import { compile, FLAG, KIND } from './compile.ts';
+import type { Compiled } from './compile.ts';
+import type { Netlist, Output } from './netlist.ts';
+import { newton, transistor, workspaceFor } from './newton.ts';
+import type { Workspace } from './newton.ts';
+import { diodeCurve, optocouplerCurve } from './characteristics.ts';
+import { hangingNodes } from './floating.ts';
+
+/** `chatter`: the discrete states never settle; `diverged`: no solution was found within the iteration's bound. */
+export type Outcome = 'solved' | 'chatter' | 'diverged';
+
+/** A solved circuit: volts against the reference node, amperes through each element. */
+export interface Solution {
+  readonly outcome: Outcome;
+  /** Voltage of a node against the reference, V. @throws Error for a node that is not in the circuit. */
+  volts(node: string): number;
+  /**
+   * Current through an element, A, in the sense that its type states. An output has two branches:
+   * `id/high` from plus to out, `id/low` from out to minus.
+   */
+  amps(id: string): number;
+  /** Whether a node hangs on nothing: its voltage is then no firm value. */
+  floating(node: string): boolean;
+  /** Whether an output has the supply that it needs. */
+  powered(id: string): boolean;
+  /** Whether an output is on: it has its supply and its sensing side says so. */
+  active(id: string): boolean;
+}
+
+/** Solves a netlist at the nominal values of its parameters. */
+export function solve(netlist: Netlist): Solution {
+  const solver = new Solver(compile(netlist));
+  return solver.solution(solver.compiled.nominal);
+}
+
+/** Solves one compiled circuit again and again with other parameter values. */
+export class Solver {
+  readonly compiled: Compiled;
+  private readonly w: Workspace;
+  private readonly indexOf: ReadonlyMap<string, number>;
+  private readonly outputs: readonly (readonly [number, Output])[];
+  private readonly powered: Uint8Array;
+  private readonly active: Uint8Array;
+
+  constructor(compiled: Compiled) {
+    this.compiled = compiled;
+    this.w = workspaceFor(compiled);
+    const { elements } = compiled.netlist;
+    this.indexOf = new Map(elements.map((element, e) => [element.id, e]));
+    this.outputs = elements.flatMap((element, e) => (element.kind === 'output' ? [[e, element] as const] : []));
+    this.powered = new Uint8Array(elements.length);
+    this.active = new Uint8Array(elements.length);
+  }
+
+  /**
+   * Finds voltages, currents and the discrete states that fit them. The result stays in the solver
+   * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result, falls back to zero.
+   */
+  run(params: Float64Array): Outcome {
+    const { compiled: c, w } = this;
+    this.start();
+    for (let round = 0; round <= 2 * c.kind.length + 4; round++) {
+      if (!newton(c, params, w)) {
+        w.x.fill(0);
+        if (!newton(c, params, w)) return 'diverged';
+      }
+      if (!this.settle()) return 'solved';
+    }
+    return 'chatter';
+  }
+
+  private start(): void {
+    for (const [e, output] of this.outputs) {
+      this.powered[e] = 1;
+      this.active[e] = output.active ? 1 : 0;
+      this.drive(e, output);
+    }
+  }
+
+  /** Switches the transistors of an output as its state says. */
+  private drive(e: number, { style }: Output): void {
+    const on = this.powered[e] === 1;
+    const active = this.active[e] === 1;
+    this.w.highOn[e] = on && active && style !== 'npn' ? 1 : 0;
+    this.w.lowOn[e] = on && (style === 'npn' ? active : style === 'pushpull' && !active) ? 1 : 0;
+  }
+
+  /** Sets the state of each output from the voltages. @returns whether any changed. */
+  private settle(): boolean {
+    const { compiled: c } = this;
+    let changed = false;
+    for (const [e, output] of this.outputs) {
+      const supply = this.voltOf(c.nodes[e * 3]!) - this.voltOf(c.nodes[e * 3 + 2]!);
+      const powered = supply >= output.leastSupplyVolts ? 1 : 0;
+      const { needs } = output;
+      const served = !needs || this.nodeVolts(needs.plus) - this.nodeVolts(needs.minus) >= needs.leastVolts;
+      const active = (served ? output.active : needs.otherwise) ? 1 : 0;
+      if (powered === this.powered[e] && active === this.active[e]) continue;
+      this.powered[e] = powered;
+      this.active[e] = active;
+      this.drive(e, output);
+      changed = true;
+    }
+    return changed;
+  }
+
+  private voltOf(index: number): number {
+    return index < 0 ? 0 : this.w.x[index]!;
+  }
+
+  /** Voltage of a node against the reference in the last run, V. */
+  nodeVolts(name: string): number {
+    const index = this.compiled.nodeIndex.get(name);
+    if (index === undefined) throw new Error(`There is no node "${name}" in this circuit.`);
+    return this.voltOf(index);
+  }
+
+  /** Current of an element or of a branch of an output in the last run, A. */
+  branchAmps(id: string, params: Float64Array): number {
+    const low = id.endsWith('/low');
+    const name = low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id;
+    const e = this.indexOf.get(name);
+    if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
+    const { compiled: c, w } = this;
+    const across =
+      this.voltOf(c.nodes[e * 3 + (low ? 1 : 0)]!) - this.voltOf(c.nodes[e * 3 + (low ? 2 : 1)]!);
+    const q = c.param[e]!;
+    const flags = c.flags[e]!;
+    switch (c.kind[e]) {
+      case KIND.resistor:
+        return across / params[q]!;
+      case KIND.source:
+        return w.x[c.sourceRow[e]!]!;
+      case KIND.diode:
+        diodeCurve(across, params[q]!, params[q + 1]!, w.curve);
+        return w.curve[0]!;
+      case KIND.optocoupler: {
+        const forward = (flags & FLAG.forward) !== 0;
+        const backward = (flags & FLAG.backward) !== 0;
+        optocouplerCurve(across, params[q]!, params[q + 1]!, params[q + 2]!, forward, backward, w.curve);
+        return w.curve[0]!;
+      }
+      case KIND.output: {
+        if (!(flags & (low ? FLAG.low : FLAG.high))) return 0;
+        transistor(across, params, q, (low ? w.lowOn : w.highOn)[e] === 1, w.curve);
+        return w.curve[0]!;
+      }
+      default:
+        return 0;
+    }
+  }
+
+  /** Runs and keeps the result in an object of its own. */
+  solution(params: Float64Array): Solution {
+    const outcome = this.run(params);
+    const { compiled: c, w } = this;
+    const volts = new Map([...c.nodeIndex.keys()].map((name) => [name, this.nodeVolts(name)]));
+    const branches = c.netlist.elements.flatMap(({ kind, id }) =>
+      kind === 'output' ? [`${id}/high`, `${id}/low`] : [id],
+    );
+    const amps = new Map(branches.map((id) => [id, this.branchAmps(id, params)]));
+    const on = new Map(
+      this.outputs.map(([e, { id }]) => [
+        id,
+        { powered: this.powered[e] === 1, active: this.active[e] === 1, high: w.highOn[e] === 1, low: w.lowOn[e] === 1 },
+      ]),
+    );
+    const hanging = hangingNodes(
+      c.netlist,
+      (id, branch) => on.get(id)?.[branch] ?? false,
+      (id) => amps.get(id) ?? 0,
+    );
+    return {
+      outcome,
+      volts: (node) => must(volts, node, 'node'),
+      amps: (id) => must(amps, id, 'element'),
+      floating: (node) => hanging.has(node),
+      powered: (id) => on.get(id)?.powered ?? false,
+      active: (id) => (on.get(id)?.powered && on.get(id)?.active) ?? false,
+    };
+  }
+}
+
+function must(map: ReadonlyMap<string, number>, key: string, what: string): number {
+  const value = map.get(key);
+  if (value === undefined) throw new Error(`There is no ${what} "${key}" in this circuit.`);
+  return value;
+}

@@ -1,0 +1,135 @@
+import { z } from 'zod';
+
+/** Identifies a row within its job. */
+export const Id = z
+  .string()
+  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, 'An id is 1 to 64 letters, digits, points, dashes or underscores.');
+
+/** What stands on the label: short, no line breaks, not empty. */
+export const Tag = z
+  .string()
+  .trim()
+  .min(1, 'A tag cannot be empty. Enter one such as PE-101.')
+  .max(24, 'A tag has at most 24 characters.')
+  .regex(/^[^:\n\r\t]*$/, 'A tag cannot hold a colon or a line break.');
+
+const Words = (most: number) => z.string().trim().max(most, `At most ${most} characters fit here.`);
+
+/** One end of a wire: a terminal of a supply, a module or a device, as `item:terminal`. */
+export const TerminalRef = z
+  .string()
+  .regex(/^[A-Za-z0-9._-]{1,64}:[^:\s]{1,16}$/, 'A terminal is written item:terminal, such as pe-101:BK.');
+
+export const COLOURS = ['BN', 'BU', 'BK', 'WH', 'GY', 'RD', 'OG', 'YE', 'GN', 'VT', 'PK', 'TQ', 'GNYE'] as const;
+
+export const Supply = z.object({
+  id: Id,
+  tag: Tag,
+  volts: z.number().min(10, 'A control supply has at least 10 V.').max(60, 'Key Post works up to 60 V DC here.'),
+  tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
+  innerOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
+  limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),
+});
+
+export const Module = z.object({
+  id: Id,
+  tag: Tag,
+  typeId: z.string().min(1),
+  firstByte: z.int().min(0, 'The first byte is 0 or more.').max(65535, 'The first byte is 65535 or less.'),
+});
+
+export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact']);
+export const Logic = z.enum(['no', 'nc', 'light', 'dark']);
+
+export const Device = z.object({
+  id: Id,
+  tag: Tag,
+  typeId: z.string().min(1),
+  output: OutputKind,
+  logic: Logic,
+});
+
+export const Point = z.object({
+  id: Id,
+  tag: Tag,
+  name: Words(60).min(1, 'Say what the point is for, such as Tray at infeed.'),
+  deviceId: Id,
+  /** Whether the program uses the input as it is or turned. */
+  bit: z.enum(['direct', 'inverted']),
+});
+
+export const Wire = z.object({
+  id: Id,
+  number: Words(12),
+  from: TerminalRef,
+  to: TerminalRef,
+  colour: z.enum(COLOURS),
+  lengthM: z.number().positive('A wire is longer than 0 m.').max(2000, 'At most 2000 m.'),
+  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+});
+
+/** A step that somebody did. Undone with a reason, never removed. */
+export const Stamp = z.object({
+  id: Id,
+  pointId: Id,
+  step: z.string().min(1).max(40),
+  /** What the step said when it was done; a later change of the wiring opens it again. */
+  subject: Words(200),
+  by: Words(40).min(1, 'Say who did it.'),
+  at: z.iso.datetime(),
+  undone: z.object({ by: Words(40), at: z.iso.datetime(), reason: Words(200).min(1, 'Say why.') }).optional(),
+});
+
+export const Instrument = z.object({
+  name: Words(40).min(1, 'Name the instrument.'),
+  /** Accuracy of a reading: percent of it, and volts besides. */
+  percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
+  volts: z.number().min(0, 'An accuracy is 0 V or more.').max(5, 'An accuracy is 5 V or less.'),
+});
+
+/** What was seen or measured at one check of a proof, beside what the circuit predicted. Never overwritten. */
+export const Result = z.object({
+  id: Id,
+  pointId: Id,
+  check: z.string().min(1).max(60),
+  subject: Words(200),
+  expected: z.object({ text: Words(80), min: z.number().optional(), max: z.number().optional() }),
+  measured: z.union([z.number(), z.boolean()]),
+  pass: z.boolean(),
+  difference: z.number(),
+  instrument: Instrument.optional(),
+  by: Words(40).min(1, 'Say who measured.'),
+  at: z.iso.datetime(),
+});
+
+export const JobContent = z.object({
+  name: Words(60).min(1, 'Give the job a name.'),
+  site: Words(60),
+  supplies: z.array(Supply).min(1, 'A job needs a supply.').max(20),
+  modules: z.array(Module).max(500),
+  devices: z.array(Device).max(5000),
+  points: z.array(Point).max(5000),
+  wires: z.array(Wire).max(40000),
+  stamps: z.array(Stamp).max(100000),
+  results: z.array(Result).max(100000),
+});
+
+export type Supply = z.infer<typeof Supply>;
+export type Module = z.infer<typeof Module>;
+export type Device = z.infer<typeof Device>;
+export type Point = z.infer<typeof Point>;
+export type Wire = z.infer<typeof Wire>;
+export type Stamp = z.infer<typeof Stamp>;
+export type Result = z.infer<typeof Result>;
+export type Instrument = z.infer<typeof Instrument>;
+/** All that a job holds; its own id and revision belong to whoever stores it. */
+export type JobContent = z.infer<typeof JobContent>;
+export type OutputKind = z.infer<typeof OutputKind>;
+export type Logic = z.infer<typeof Logic>;
+export type WireColour = (typeof COLOURS)[number];
+
+/** The two halves of a terminal reference. */
+export function splitRef(ref: string): { item: string; terminal: string } {
+  const at = ref.indexOf(':');
+  return { item: ref.slice(0, at), terminal: ref.slice(at + 1) };
+}

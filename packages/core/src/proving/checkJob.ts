@@ -1,0 +1,59 @@
+import { deviceType } from '../catalog/index.ts';
+import type { JobContent } from '../model/job.ts';
+import { formatMilliamps, formatVolts } from '../units/quantity.ts';
+import { analyse } from '../wiring/analysis.ts';
+import { JobIndex } from '../wiring/jobIndex.ts';
+import { placeWords } from '../wiring/sentences.ts';
+import type { PointState } from '../wiring/states.ts';
+import { verdictOf } from '../wiring/verdict.ts';
+import { progressOf } from './progress.ts';
+import type { PointProgress } from './progress.ts';
+import { expectedWords, proofPlan } from './plan.ts';
+
+export interface CheckedPoint {
+  readonly progress: PointProgress;
+  readonly place: string;
+  readonly address?: string;
+  readonly waysOut: readonly string[];
+  readonly states: readonly {
+    readonly words: string;
+    readonly outputOn: boolean;
+    readonly signal: string;
+    readonly input: string;
+    readonly lamp?: string;
+    readonly bit?: 0 | 1;
+  }[];
+  readonly readings: readonly { readonly check: string; readonly expected: string }[];
+}
+
+/** Checks every point of a job: verdict, predicted states, and the readings that prove it. */
+export function checkJob(job: JobContent): CheckedPoint[] {
+  const index = new JobIndex(job);
+  return job.points.map(({ id }) => {
+    const analysis = analyse(index, id);
+    const { context, away, present } = analysis;
+    const { words } = deviceType(context.device.typeId);
+    const plan = proofPlan(analysis);
+    return {
+      progress: progressOf(job, analysis),
+      place: placeWords(context),
+      address: context.address,
+      waysOut: verdictOf(analysis).waysOut.map(({ sentence }) => sentence),
+      states: [describe(words.away, away), describe(words.present, present)],
+      readings: plan.groups.flatMap(({ title, checks }) =>
+        checks.map(({ label, expected }) => ({ check: `${title}: ${label}`, expected: expectedWords(expected) })),
+      ),
+    };
+  });
+}
+
+function describe(words: string, state: PointState): CheckedPoint['states'][number] {
+  return {
+    words,
+    outputOn: state.outputOn,
+    signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts.nom),
+    input: state.inputVolts ? `${formatVolts(state.inputVolts.nom)}, ${formatMilliamps(state.inputAmps!.nom)}` : 'no input',
+    lamp: state.lamp,
+    bit: state.bit,
+  };
+}

@@ -1,0 +1,170 @@
+import { deviceType, findDeviceType, findModuleType } from '../catalog/index.ts';
+import type { Device, JobContent } from '../model/job.ts';
+import { splitRef } from '../model/job.ts';
+import { JobProblem } from '../model/problem.ts';
+import { Change } from './changeSchema.ts';
+import type { Actor, SingleChange } from './changeSchema.ts';
+import { checkIntegrity } from './integrity.ts';
+import { JobIndex } from './jobIndex.ts';
+import type { ChannelPlace } from './jobIndex.ts';
+import { commonWire, proposeWires, RAIL_COLOUR } from './propose.ts';
+
+type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
+
+/**
+ * Applies one change to a job and gives the job as it is then; the job given is not touched.
+ * @throws JobProblem when the change names something that is not there, or the outcome would not be sound.
+ */
+export function applyChange(job: JobContent, change: Change, actor: Actor): JobContent {
+  const next = applyUnchecked(job, change, actor);
+  const problems = checkIntegrity(next);
+  if (problems.length) throw new JobProblem(problems);
+  return next;
+}
+
+function applyUnchecked(job: JobContent, change: Change, actor: Actor): JobContent {
+  if (change.kind === 'several')
+    return change.changes.reduce<JobContent>((j, part) => applyUnchecked(j, Change.parse(part), actor), job);
+  const apply = APPLY[change.kind] as (job: JobContent, change: SingleChange, actor: Actor) => JobContent;
+  return apply(job, change, actor);
+}
+
+const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, actor: Actor) => JobContent } = {
+  editJob: (job, { patch }) => ({ ...job, ...patch }),
+  editSupply: (job, { id, patch }) => ({ ...job, supplies: edited(job.supplies, id, patch, 'supply') }),
+  addModule,
+  editModule: (job, { id, patch }) => ({ ...job, modules: edited(job.modules, id, patch, 'module') }),
+  removeModule: (job, { id }) => ({
+    ...job,
+    modules: without(job.modules, id, 'module'),
+    wires: job.wires.filter((wire) => !touches(wire, id)),
+  }),
+  addPoint: (job, { point, device, place }) => {
+    const added = { ...job, points: [...job.points, point], devices: [...job.devices, { ...device, tag: point.tag }] };
+    return place ? assign(added, device, place) : added;
+  },
+  editPoint,
+  removePoint,
+  assign: (job, { pointId, place }) => {
+    const device = deviceOfPoint(job, pointId);
+    return place ? assign(job, device, place) : { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
+  },
+  setCommon,
+  addWire: (job, { wire }) => ({ ...job, wires: [...job.wires, wire] }),
+  moveWire: (job, { wireId, from, to }) => ({
+    ...job,
+    wires: edited(job.wires, wireId, { ...(from && { from }), ...(to && { to }) }, 'wire'),
+  }),
+  removeWire: (job, { wireId }) => ({ ...job, wires: without(job.wires, wireId, 'wire') }),
+  stamp: (job, { stamp }, actor) => ({ ...job, stamps: [...job.stamps, { ...stamp, ...actor }] }),
+  undoStamp: (job, { id, reason }, actor) => {
+    if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse('', 'This step is undone already.');
+    return { ...job, stamps: edited(job.stamps, id, { undone: { ...actor, reason } }, 'stamp') };
+  },
+  record: (job, { results }, actor) => ({
+    ...job,
+    results: [...job.results, ...results.map((result) => ({ ...result, ...actor }))],
+  }),
+};
+
+function refuse(path: string, message: string): never {
+  throw new JobProblem([{ path, message }]);
+}
+
+function edited<T extends { id: string }>(rows: readonly T[], id: string, patch: Partial<T>, what: string): T[] {
+  if (!rows.some((row) => row.id === id)) refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+  return rows.map((row) => (row.id === id ? { ...row, ...patch } : row));
+}
+
+function without<T extends { id: string }>(rows: readonly T[], id: string, what: string): T[] {
+  if (!rows.some((row) => row.id === id)) refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+  return rows.filter((row) => row.id !== id);
+}
+
+function touches(wire: { from: string; to: string }, itemId: string): boolean {
+  return splitRef(wire.from).item === itemId || splitRef(wire.to).item === itemId;
+}
+
+function deviceOfPoint(job: JobContent, pointId: string): Device {
+  const point = job.points.find(({ id }) => id === pointId);
+  const device = point && job.devices.find(({ id }) => id === point.deviceId);
+  return device ?? refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+}
+
+function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobContent {
+  const type = findModuleType(module.typeId);
+  if (!type) return { ...job, modules: [...job.modules, module] };
+  return type.groups.reduce<JobContent>(
+    (next, { common }, g) => {
+      const rail = commons[g];
+      return rail ? { ...next, wires: [...next.wires, commonWire(next, module.id, common, rail)] } : next;
+    },
+    { ...job, modules: [...job.modules, module] },
+  );
+}
+
+function assign(job: JobContent, device: Device, place: ChannelPlace): JobContent {
+  const module = job.modules.find(({ id }) => id === place.moduleId);
+  const type = module && findModuleType(module.typeId);
+  if (!module || !type) return refuse('place', 'That module is not in the job. Choose one that is.');
+  if (!type.groups.some(({ channels }) => channels.includes(place.channel)))
+    refuse('place', `${module.tag} has no channel ${place.channel}.`);
+  if (!findDeviceType(device.typeId)) return job;
+  const cleared = { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
+  const wires = proposeWires(cleared, device, place);
+  return { ...cleared, wires: [...cleared.wires, ...wires] };
+}
+
+function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent {
+  const before = deviceOfPoint(job, id);
+  const { typeId, output, logic, ...own } = patch;
+  const device: Device = {
+    ...before,
+    ...(typeId && { typeId }),
+    ...(output && { output }),
+    ...(logic && { logic }),
+    ...(own.tag && { tag: own.tag }),
+  };
+  const next: JobContent = {
+    ...job,
+    points: edited(job.points, id, own, 'point'),
+    devices: edited(job.devices, device.id, device, 'device'),
+  };
+  if (!findDeviceType(device.typeId) || sameTerminals(before, device)) return next;
+  const place = new JobIndex(job).placeOf(before);
+  return place ? assign(next, device, place) : { ...next, wires: next.wires.filter((wire) => !touches(wire, device.id)) };
+}
+
+function sameTerminals(a: Device, b: Device): boolean {
+  const names = (device: Device): string => deviceType(device.typeId).terminals.map(({ name }) => name).join();
+  return names(a) === names(b);
+}
+
+function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
+  const device = deviceOfPoint(job, id);
+  const kept = job.results.filter(({ pointId }) => pointId === id).length;
+  if (kept)
+    refuse('id', `${device.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`);
+  return {
+    ...job,
+    points: without(job.points, id, 'point'),
+    devices: without(job.devices, device.id, 'device'),
+    wires: job.wires.filter((wire) => !touches(wire, device.id)),
+    stamps: job.stamps.filter(({ pointId }) => pointId !== id),
+  };
+}
+
+function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
+  const module = job.modules.find(({ id }) => id === moduleId);
+  if (!module) return refuse('moduleId', 'That module is not in the job.');
+  if (!findModuleType(module.typeId)?.groups.some((group) => group.common === common))
+    refuse('common', `${module.tag} has no ${common}.`);
+  const ref = `${moduleId}:${common}`;
+  const index = new JobIndex(job);
+  const old = index.wiresAt(ref).find((wire) => index.railAt(ref) && [wire.from, wire.to].some((end) => index.supply(splitRef(end).item)));
+  if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
+  if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail)] };
+  const supply = [old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item))!;
+  const moved = { from: ref, to: `${supply}:${rail}`, colour: RAIL_COLOUR[rail] };
+  return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
+}

@@ -1,0 +1,18 @@
+export * from './jobIndex.ts';
+export { checkIntegrity } from './integrity.ts';
+export { proposeWires, commonWire, contactRail, RAIL_COLOUR } from './propose.ts';
+export { scopeOf } from './scope.ts';
+export { assemble, elementIds, outputCalled, wireOhms } from './assemble.ts';
+export * from './states.ts';
+export * from './readings.ts';
+export * from './analysis.ts';
+export * from './verdict.ts';
+export * from './reasons.ts';
+export * from './sentences.ts';
+export { findWaysOut, freeChannels } from './waysOut.ts';
+export type { WayOut } from './waysOut.ts';
+export * from './changeSchema.ts';
+export { applyChange } from './changes.ts';
+export * from './loopView.ts';
+export * from './steps.ts';
+export * from './jobFile.ts';

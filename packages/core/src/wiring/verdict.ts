@@ -1,0 +1,16 @@
+import { judge } from './analysis.ts';
+import type { Analysis, Judgement } from './analysis.ts';
+import { findWaysOut } from './waysOut.ts';
+import type { WayOut } from './waysOut.ts';
+
+export interface Verdict extends Judgement {
+  /** Changes that were solved and found to work, best first. */
+  readonly waysOut: readonly WayOut[];
+}
+
+/** The verdict on a point with ways out that have been solved too. */
+export function verdictOf(analysis: Analysis): Verdict {
+  const base = judge(analysis);
+  const waysOut = base.status === 'works' || base.status === 'open' ? [] : findWaysOut(analysis.context);
+  return { ...base, waysOut };
+}

@@ -1,0 +1,47 @@
+import process from 'node:process';
+import { checkNode } from './node-version.mjs';
+
+checkNode();
+
+const HELP = `Key Post, for controls technicians
+
+  ./keypost demo    install, build, fill a data directory of its own with the demo job, and serve it
+  ./keypost start   the same on your own data directory, without the demo
+  ./keypost dev     serve with the interface rebuilt as files change
+  ./keypost test    types, lint, unit and browser tests; ends with "N passed, N failed"
+  ./keypost bench   measurements, printed as ratios
+  ./keypost check FILE [--json]
+                    read a job file and print each point's verdict, states and readings;
+                    exit 0 all can work, 1 a point cannot, 2 the file is bad
+
+Options of demo, start and dev      Environment       Default
+  --port PORT                       KEYPOST_PORT      4070
+  --host HOST                       KEYPOST_HOST      127.0.0.1
+  --data DIRECTORY                  KEYPOST_DATA      ~/.local/share/keypost/demo or …/own
+`;
+
+const COMMANDS = {
+  demo: async (args) => (await import('./serve.mjs')).serve('demo', args),
+  start: async (args) => (await import('./serve.mjs')).serve('own', args),
+  dev: async (args) => (await import('./serve.mjs')).develop(args),
+  test: async () => (await import('./test.mjs')).test(),
+  bench: async () => (await import('./bench.mjs')).bench(),
+  check: async (args) => (await import('./check.mjs')).check(args),
+};
+
+const [name, ...args] = process.argv.slice(2);
+if (!name || name === '--help' || name === '-h' || name === 'help') {
+  console.log(HELP);
+} else if (!Object.hasOwn(COMMANDS, name)) {
+  console.error(`There is no command “${name}”. Use one of: ${Object.keys(COMMANDS).join(', ')}. See ./keypost --help.`);
+  process.exit(2);
+} else if (args.includes('--help') || args.includes('-h')) {
+  console.log(HELP);
+} else {
+  try {
+    await COMMANDS[name](args);
+  } catch (error) {
+    console.error(error.friendly ? error.message : error);
+    process.exit(1);
+  }
+}

@@ -1,0 +1,57 @@
+import os from 'node:os';
+import path from 'node:path';
+import process from 'node:process';
+import { parseArgs } from 'node:util';
+import { build, Friendly, install, ROOT, runOn } from './steps.mjs';
+
+function options(args) {
+  try {
+    const { values } = parseArgs({
+      args,
+      options: { port: { type: 'string' }, host: { type: 'string' }, data: { type: 'string' } },
+    });
+    return values;
+  } catch (error) {
+    throw new Friendly(`${error.message.split('. ')[0]}. Known options: --port, --host, --data.`);
+  }
+}
+
+function serverArguments(kind, { port, host, data }) {
+  const base = process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share');
+  const chosen = data ?? process.env.KEYPOST_DATA ?? path.join(base, 'keypost', kind);
+  return [
+    '--import',
+    'tsx',
+    'apps/server/src/main.ts',
+    '--data',
+    path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, chosen),
+    '--web',
+    path.join(ROOT, 'apps/app/dist'),
+    ...(port ? ['--port', port] : []),
+    ...(host ? ['--host', host] : []),
+    ...(kind === 'demo' ? ['--demo'] : []),
+  ];
+}
+
+/** Serves the built interface and the data of its kind, `demo` or `own`. */
+export async function serve(kind, args) {
+  const given = options(args);
+  install();
+  build();
+  process.exit(await runOn(process.execPath, serverArguments(kind, given)));
+}
+
+/** Serves the demo's data and, beside it, the interface as it is written. */
+export async function develop(args) {
+  const given = options(args);
+  install();
+  const port = given.port ?? process.env.KEYPOST_PORT ?? '4070';
+  console.log(`The interface answers at http://127.0.0.1:8081 and asks the server on port ${port}.`);
+  const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)]);
+  const web = runOn('npm', ['exec', '--workspace', '@keypost/app', '--', 'expo', 'start', '--web', '--port', '8081'], {
+    EXPO_OFFLINE: '1',
+    EXPO_NO_TELEMETRY: '1',
+    EXPO_PUBLIC_API: `http://127.0.0.1:${port}`,
+  });
+  process.exit(await Promise.race([server, web]));
+}

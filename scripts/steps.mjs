@@ -1,0 +1,77 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import process from 'node:process';
+
+export const ROOT = path.resolve(import.meta.dirname, '..');
+
+/** An error whose message is meant for the person at the terminal. */
+export class Friendly extends Error {
+  friendly = true;
+}
+
+/** Runs a command to its end with the terminal's output. @returns its exit code. */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (error) throw error;
+  return status ?? 1;
+}
+
+/** Runs a long-lived command and hands signals on; ends with its exit code. */
+export function runOn(command, args, env = {}) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const hand = (signal) => () => child.kill(signal);
+  process.on('SIGINT', hand('SIGINT'));
+  process.on('SIGTERM', hand('SIGTERM'));
+  return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1)));
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256');
+  const visit = (file) => {
+    if (!existsSync(file)) return;
+    if (statSync(file).isDirectory()) {
+      for (const name of readdirSync(file).sort())
+        if (!['node_modules', 'dist', '.expo'].includes(name) && !/\.test\.tsx?$/.test(name)) visit(path.join(file, name));
+    } else hash.update(path.relative(ROOT, file)).update(readFileSync(file));
+  };
+  paths.forEach((p) => visit(path.join(ROOT, p)));
+  return hash.digest('hex');
+}
+
+/** Does a step unless nothing that it depends on has changed since it was last done. */
+function unlessDone(name, paths, outcome, step) {
+  const mark = path.join(ROOT, '.cache', `${name}.done`);
+  const hash = hashOf(paths);
+  if (existsSync(path.join(ROOT, outcome)) && existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
+  step();
+  mkdirSync(path.dirname(mark), { recursive: true });
+  writeFileSync(mark, hash);
+}
+
+/** Installs the packages of the lock file. */
+export function install() {
+  unlessDone('install', ['package-lock.json'], 'node_modules/.package-lock.json', () => {
+    console.log('Installing packages from the lock file …');
+    const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    if (code !== 0) throw new Friendly('The packages could not be installed. npm says why above.');
+  });
+}
+
+/** Builds the interface. */
+export function build() {
+  unlessDone('build', ['apps/app', 'packages', 'package-lock.json'], 'apps/app/dist/index.html', () => {
+    console.log('Building the interface …');
+    const code = run('npm', ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'], {
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      CI: '1',
+    });
+    if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
+  });
+}
