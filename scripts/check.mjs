@@ -5,6 +5,10 @@ import { install, ROOT, runOn } from './steps.mjs';
 /** Checks a job file; the exit code says the outcome. */
 export async function check(args) {
   install();
-  const resolved = args.map((arg) => (arg.startsWith('--') ? arg : path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, arg)));
-  process.exit(await runOn(process.execPath, ['--import', 'tsx', 'apps/server/src/check/main.ts', ...resolved]));
+  const resolved = args.map((arg) =>
+    arg.startsWith('--') ? arg : path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, arg),
+  );
+  process.exit(
+    await runOn(process.execPath, ['--import', 'tsx', 'apps/server/src/check/main.ts', ...resolved]),
+  );
 }

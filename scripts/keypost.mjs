@@ -33,7 +33,9 @@ const [name, ...args] = process.argv.slice(2);
 if (!name || name === '--help' || name === '-h' || name === 'help') {
   console.log(HELP);
 } else if (!Object.hasOwn(COMMANDS, name)) {
-  console.error(`There is no command “${name}”. Use one of: ${Object.keys(COMMANDS).join(', ')}. See ./keypost --help.`);
+  console.error(
+    `There is no command “${name}”. Use one of: ${Object.keys(COMMANDS).join(', ')}. See ./keypost --help.`,
+  );
   process.exit(2);
 } else if (args.includes('--help') || args.includes('-h')) {
   console.log(HELP);

@@ -48,10 +48,14 @@ export async function develop(args) {
   const port = given.port ?? process.env.KEYPOST_PORT ?? '4070';
   console.log(`The interface answers at http://127.0.0.1:8081 and asks the server on port ${port}.`);
   const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)]);
-  const web = runOn('npm', ['exec', '--workspace', '@keypost/app', '--', 'expo', 'start', '--web', '--port', '8081'], {
-    EXPO_OFFLINE: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_PUBLIC_API: `http://127.0.0.1:${port}`,
-  });
+  const web = runOn(
+    'npm',
+    ['exec', '--workspace', '@keypost/app', '--', 'expo', 'start', '--web', '--port', '8081'],
+    {
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      EXPO_PUBLIC_API: `http://127.0.0.1:${port}`,
+    },
+  );
   process.exit(await Promise.race([server, web]));
 }

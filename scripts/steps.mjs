@@ -37,7 +37,8 @@ function hashOf(paths) {
     if (!existsSync(file)) return;
     if (statSync(file).isDirectory()) {
       for (const name of readdirSync(file).sort())
-        if (!['node_modules', 'dist', '.expo'].includes(name) && !/\.test\.tsx?$/.test(name)) visit(path.join(file, name));
+        if (!['node_modules', 'dist', '.expo'].includes(name) && !/\.test\.tsx?$/.test(name))
+          visit(path.join(file, name));
     } else hash.update(path.relative(ROOT, file)).update(readFileSync(file));
   };
   paths.forEach((p) => visit(path.join(ROOT, p)));
@@ -67,11 +68,15 @@ export function install() {
 export function build() {
   unlessDone('build', ['apps/app', 'packages', 'package-lock.json'], 'apps/app/dist/index.html', () => {
     console.log('Building the interface …');
-    const code = run('npm', ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'], {
-      EXPO_OFFLINE: '1',
-      EXPO_NO_TELEMETRY: '1',
-      CI: '1',
-    });
+    const code = run(
+      'npm',
+      ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'],
+      {
+        EXPO_OFFLINE: '1',
+        EXPO_NO_TELEMETRY: '1',
+        CI: '1',
+      },
+    );
     if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
   });
 }

@@ -30,7 +30,9 @@ async function main(): Promise<void> {
       ? new StartProblem(`Port ${config.port} is taken by another program. Choose another with --port.`)
       : error;
   }
-  console.log(`Key Post answers at http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${config.port}`);
+  console.log(
+    `Key Post answers at http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${config.port}`,
+  );
 }
 
 main().catch((error: unknown) => {

@@ -12,16 +12,24 @@ export class Refusal extends Error {
   }
 }
 
-export const notFound = (what: string): Refusal => new Refusal(404, 'Not found', `${what} is not here. It may have been removed.`);
+export const notFound = (what: string): Refusal =>
+  new Refusal(404, 'Not found', `${what} is not here. It may have been removed.`);
 
 export const stale = (current: ChangedRow[]): Refusal =>
-  new Refusal(409, 'Changed meanwhile', 'Somebody changed this while you worked on it. Keep yours or take theirs.', {
-    current,
-  });
+  new Refusal(
+    409,
+    'Changed meanwhile',
+    'Somebody changed this while you worked on it. Keep yours or take theirs.',
+    {
+      current,
+    },
+  );
 
 /** Turns every error into problem details; nothing of the program's inside goes out. */
 export function handleProblems(app: FastifyInstance): void {
-  app.setErrorHandler((error, request, reply) => send(reply, request, detailsOf(error as FastifyError, request)));
+  app.setErrorHandler((error, request, reply) =>
+    send(reply, request, detailsOf(error as FastifyError, request)),
+  );
 }
 
 function send(reply: FastifyReply, request: FastifyRequest, details: ProblemDetails): FastifyReply {
@@ -40,21 +48,31 @@ function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails
   }
   if (hasZodFastifySchemaValidationErrors(error)) {
     const problems = error.validation.map(({ instancePath, message }) => ({
-      path: pathText(instancePath.split('/').filter(Boolean).map((p) => (/^\d+$/.test(p) ? Number(p) : p))),
+      path: pathText(
+        instancePath
+          .split('/')
+          .filter(Boolean)
+          .map((p) => (/^\d+$/.test(p) ? Number(p) : p)),
+      ),
       message: message ?? 'This value is not allowed.',
     }));
     return invalid(400, problems);
   }
   switch (error.code) {
     case 'FST_ERR_CTP_BODY_TOO_LARGE':
-      return problem(413, 'Too large', 'This is larger than the server takes: 16 MB for a job file, 1 MB for a change.');
+      return problem(
+        413,
+        'Too large',
+        'This is larger than the server takes: 16 MB for a job file, 1 MB for a change.',
+      );
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
       return problem(400, 'Not JSON', 'The body is not JSON.');
     case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
       return problem(415, 'Unknown kind of content', 'Send JSON, or a job file as plain text.');
   }
-  if (error.statusCode && error.statusCode < 500) return problem(error.statusCode, 'Not possible', error.message);
+  if (error.statusCode && error.statusCode < 500)
+    return problem(error.statusCode, 'Not possible', error.message);
   request.log.error(error);
   return problem(500, 'Something broke', 'The server could not do this. Nothing was stored; try again.');
 }

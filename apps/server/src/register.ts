@@ -5,7 +5,9 @@ import type { z } from 'zod';
 
 /** What a handler receives: the parts of a request after their schemas. */
 type Parsed<N extends RouteName> = {
-  [K in keyof Input<N>]: (typeof ROUTES)[N] extends { readonly [P in K]: infer S extends z.ZodType } ? z.output<S> : never;
+  [K in keyof Input<N>]: (typeof ROUTES)[N] extends { readonly [P in K]: infer S extends z.ZodType }
+    ? z.output<S>
+    : never;
 };
 
 /** Registers one of the API's routes with its handler; schemas, method and path come from the route's data. */

@@ -32,7 +32,11 @@ export type Fetch = (url: string, init: RequestInit) => Promise<Response>;
 export function createClient(base: string, send: Fetch = (url, init) => fetch(url, init)) {
   return async function call<N extends RouteName>(name: N, input: Input<N>): Promise<Output<N>> {
     const route: Route = ROUTES[name];
-    const parts = input as { params?: Record<string, string>; query?: Record<string, unknown>; body?: unknown };
+    const parts = input as {
+      params?: Record<string, string>;
+      query?: Record<string, unknown>;
+      body?: unknown;
+    };
     const response = await reach(send, base + address(route, parts), init(route, parts.body));
     const text = await response.text();
     if (!response.ok) throw new ApiProblem(problemFrom(response.status, text));
@@ -41,18 +45,29 @@ export function createClient(base: string, send: Fetch = (url, init) => fetch(ur
   };
 }
 
-function address(route: Route, parts: { params?: Record<string, string>; query?: Record<string, unknown> }): string {
-  const path = route.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(parts.params?.[key] ?? ''));
+function address(
+  route: Route,
+  parts: { params?: Record<string, string>; query?: Record<string, unknown> },
+): string {
+  const path = route.path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(parts.params?.[key] ?? ''),
+  );
   const query = new URLSearchParams();
-  for (const [key, value] of Object.entries(parts.query ?? {})) if (value !== undefined) query.set(key, String(value));
+  for (const [key, value] of Object.entries(parts.query ?? {}))
+    if (value !== undefined) query.set(key, String(value));
   const text = query.toString();
   return text ? `${path}?${text}` : path;
 }
 
 function init(route: Route, body: unknown): RequestInit {
   if (body === undefined) return { method: route.method };
-  if (typeof body === 'string') return { method: route.method, body, headers: { 'content-type': 'text/plain' } };
-  return { method: route.method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+  if (typeof body === 'string')
+    return { method: route.method, body, headers: { 'content-type': 'text/plain' } };
+  return {
+    method: route.method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+  };
 }
 
 async function reach(send: Fetch, url: string, request: RequestInit): Promise<Response> {
@@ -72,6 +87,11 @@ function problemFrom(status: number, text: string): ProblemDetails {
   try {
     return ProblemDetails.parse(JSON.parse(text));
   } catch {
-    return { type: 'about:blank', title: 'Unexpected answer', status, detail: `The server answered with status ${status}.` };
+    return {
+      type: 'about:blank',
+      title: 'Unexpected answer',
+      status,
+      detail: `The server answered with status ${status}.`,
+    };
   }
 }

@@ -23,7 +23,13 @@ export const ROUTES = {
     response: z.object({ ok: z.literal(true), version: z.string() }),
   },
   listJobs: { method: 'GET', path: '/api/jobs', summary: 'All jobs', response: z.array(JobSummary) },
-  createJob: { method: 'POST', path: '/api/jobs', summary: 'A new, empty job', body: NewJob, response: JobView },
+  createJob: {
+    method: 'POST',
+    path: '/api/jobs',
+    summary: 'A new, empty job',
+    body: NewJob,
+    response: JobView,
+  },
   importJob: {
     method: 'POST',
     path: '/api/jobs/import',
@@ -32,7 +38,13 @@ export const ROUTES = {
     body: z.string(),
     response: JobView,
   },
-  getJob: { method: 'GET', path: '/api/jobs/:jobId', summary: 'One job', params: JobParams, response: JobView },
+  getJob: {
+    method: 'GET',
+    path: '/api/jobs/:jobId',
+    summary: 'One job',
+    params: JobParams,
+    response: JobView,
+  },
   removeJob: {
     method: 'DELETE',
     path: '/api/jobs/:jobId',
@@ -61,7 +73,10 @@ export const ROUTES = {
     path: '/api/jobs/:jobId/events',
     summary: 'What was done to a job or to one of its points, newest first',
     params: JobParams,
-    query: z.object({ pointId: z.string().optional(), limit: z.coerce.number().int().min(1).max(500).default(100) }),
+    query: z.object({
+      pointId: z.string().optional(),
+      limit: z.coerce.number().int().min(1).max(500).default(100),
+    }),
     response: z.array(JobEvent),
   },
 } as const satisfies Record<string, Route>;

@@ -45,7 +45,10 @@ export const ChangeRequest = z.object({
   by: z.string().trim().min(1, 'Say who you are: enter your initials.').max(40),
   change: Change,
   /** Rows that the change was made from, each with the revision that was seen. */
-  expects: z.array(z.object({ shelf: Shelf, id: z.string(), revision: z.int() })).max(100).default([]),
+  expects: z
+    .array(z.object({ shelf: Shelf, id: z.string(), revision: z.int() }))
+    .max(100)
+    .default([]),
 });
 
 export const ChangeResponse = z.object({

@@ -9,15 +9,20 @@ function main(args: string[]): number {
   const json = args.includes('--json');
   const files = args.filter((arg) => !arg.startsWith('--'));
   const unknown = args.find((arg) => arg.startsWith('--') && arg !== '--json');
-  if (files.length !== 1 || unknown) return complain(unknown ? `There is no option ${unknown}. ${USAGE}` : USAGE);
+  if (files.length !== 1 || unknown)
+    return complain(unknown ? `There is no option ${unknown}. ${USAGE}` : USAGE);
   let job: JobContent;
   try {
     if (statSync(files[0]!).size > MOST_FILE_BYTES)
-      return complain(`${files[0]} is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`);
+      return complain(
+        `${files[0]} is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
+      );
     job = readJobFile(readFileSync(files[0]!, 'utf8'));
   } catch (error) {
     if (error instanceof JobProblem) return complain(`${files[0]}:\n${error.message}`);
-    return complain(`${files[0]} cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`);
+    return complain(
+      `${files[0]} cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`,
+    );
   }
   const points = checkJob(job);
   if (json) console.log(JSON.stringify({ job: job.name, site: job.site, points }, null, 2));
@@ -43,7 +48,9 @@ function print(job: JobContent, points: CheckedPoint[]): void {
     readings.forEach(({ check, expected }) => console.log(`  expect ${check}: ${expected}`));
   }
   const stopped = points.filter(({ progress }) => progress.verdict.status === 'cannot').length;
-  console.log(`\n${stopped === 0 ? 'Every point can work.' : `${stopped} of ${points.length} points cannot work.`}`);
+  console.log(
+    `\n${stopped === 0 ? 'Every point can work.' : `${stopped} of ${points.length} points cannot work.`}`,
+  );
 }
 
 process.exitCode = main(process.argv.slice(2));

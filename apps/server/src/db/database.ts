@@ -11,13 +11,17 @@ export async function openDatabase(directory: string | undefined, migrations: st
 
 /** Applies the numbered .sql files that the database has not seen, each in a transaction of its own. */
 export async function migrate(db: PGlite, folder: string): Promise<void> {
-  await db.exec('create table if not exists migration (name text primary key, applied_at timestamptz default now())');
+  await db.exec(
+    'create table if not exists migration (name text primary key, applied_at timestamptz default now())',
+  );
   const { rows } = await db.query<{ name: string }>('select name from migration');
   const applied = new Set(rows.map(({ name }) => name));
   const files = (await readdir(folder)).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
   const newer = [...applied].find((name) => !files.includes(name));
   if (newer)
-    throw new Error(`The data directory was written by a newer Key Post (${newer}). Update Key Post, or choose another directory.`);
+    throw new Error(
+      `The data directory was written by a newer Key Post (${newer}). Update Key Post, or choose another directory.`,
+    );
   for (const name of files.filter((file) => !applied.has(file))) {
     const sql = await readFile(path.join(folder, name), 'utf8');
     await db.transaction(async (tx) => {

@@ -2,7 +2,14 @@ import type { Shelf } from '@keypost/api';
 
 /** How the rows of a job lie in the database: table, and the column of each field. */
 export const TABLES: Readonly<
-  Record<Shelf, { readonly table: string; readonly columns: Readonly<Record<string, string>>; readonly json: readonly string[] }>
+  Record<
+    Shelf,
+    {
+      readonly table: string;
+      readonly columns: Readonly<Record<string, string>>;
+      readonly json: readonly string[];
+    }
+  >
 > = {
   supplies: {
     table: 'supply',

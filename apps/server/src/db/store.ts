@@ -21,7 +21,13 @@ export interface StoredJob {
 }
 
 export async function listJobs(db: Queryable): Promise<JobSummary[]> {
-  const { rows } = await db.query<{ id: string; name: string; site: string; points: number; updated_at: Date }>(
+  const { rows } = await db.query<{
+    id: string;
+    name: string;
+    site: string;
+    points: number;
+    updated_at: Date;
+  }>(
     `select j.id, j.name, j.site, j.updated_at,
             (select count(*)::int from point p where p.job_id = j.id) as points
        from job j order by j.updated_at desc, j.id`,
@@ -90,7 +96,15 @@ export async function writeDifference(
   const revision = before.revision + 1;
   const changed: ChangedRow[] = [];
   if (before.name !== after.name || before.site !== after.site)
-    await addEvent(db, deed, revision, 'job', before.id, { name: before.name, site: before.site }, { name: after.name, site: after.site });
+    await addEvent(
+      db,
+      deed,
+      revision,
+      'job',
+      before.id,
+      { name: before.name, site: before.site },
+      { name: after.name, site: after.site },
+    );
   for (const shelf of SHELVES) {
     const old = new Map(before.rows[shelf].map((stored) => [stored.row.id, stored]));
     for (const row of after[shelf] as Row[]) {
@@ -152,7 +166,13 @@ async function insertRow(db: Queryable, jobId: string, shelf: Shelf, row: Row): 
   );
 }
 
-async function updateRow(db: Queryable, jobId: string, shelf: Shelf, row: Row, revision: number): Promise<void> {
+async function updateRow(
+  db: Queryable,
+  jobId: string,
+  shelf: Shelf,
+  row: Row,
+  revision: number,
+): Promise<void> {
   const { columns, values: list } = values(shelf, row);
   const sets = columns.map((column, i) => `${column} = $${i + 4}`);
   await db.query(
@@ -189,7 +209,11 @@ async function addEvent(
 }
 
 /** The revision that a change with this id led to, if it was stored before. */
-export async function revisionOfChange(db: Queryable, jobId: string, changeId: string): Promise<number | undefined> {
+export async function revisionOfChange(
+  db: Queryable,
+  jobId: string,
+  changeId: string,
+): Promise<number | undefined> {
   const { rows } = await db.query<{ revision: number }>(
     'select revision from event where job_id = $1 and change_id = $2 limit 1',
     [jobId, changeId],
@@ -197,13 +221,16 @@ export async function revisionOfChange(db: Queryable, jobId: string, changeId: s
   return rows[0]?.revision;
 }
 
-export async function createJob(db: Queryable, jobId: string, content: JobContent, deed: Deed): Promise<StoredJob> {
-  await db.query('insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)', [
-    jobId,
-    content.name,
-    content.site,
-    deed.at,
-  ]);
+export async function createJob(
+  db: Queryable,
+  jobId: string,
+  content: JobContent,
+  deed: Deed,
+): Promise<StoredJob> {
+  await db.query(
+    'insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)',
+    [jobId, content.name, content.site, deed.at],
+  );
   const empty = Object.fromEntries(SHELVES.map((shelf) => [shelf, []])) as unknown as StoredJob['rows'];
   await writeDifference(db, { id: jobId, revision: 0, name: '', site: '', rows: empty }, content, deed);
   return (await readJob(db, jobId))!;

@@ -1,11 +1,4 @@
-import {
-  analyse,
-  applyChange,
-  JobIndex,
-  landSteps,
-  proofPlan,
-  resultOf,
-} from '@keypost/core';
+import { analyse, applyChange, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
 import type { Change, Instrument, JobContent, Logic, OutputKind } from '@keypost/core';
 
 /** Who works on the demo job, by initials. */
@@ -26,7 +19,13 @@ interface DemoPoint {
   readonly proof?: 'none' | 'half' | 'all' | 'failed';
 }
 
-const MODULES: readonly { id: string; tag: string; typeId: string; firstByte: number; commons: ('+' | '-' | null)[] }[] = [
+const MODULES: readonly {
+  id: string;
+  tag: string;
+  typeId: string;
+  firstByte: number;
+  commons: ('+' | '-' | null)[];
+}[] = [
   { id: 'plc', tag: 'PLC', typeId: 'controller-8-6', firstByte: 0, commons: ['-', '+'] },
   { id: 'di-1', tag: 'DI 1', typeId: 'di8-sink-8', firstByte: 2, commons: ['-'] },
   { id: 'di-2', tag: 'DI 2', typeId: 'di8-both-4-4', firstByte: 3, commons: ['+', null] },
@@ -34,21 +33,133 @@ const MODULES: readonly { id: string; tag: string; typeId: string; firstByte: nu
 ];
 
 const POINTS: readonly DemoPoint[] = [
-  { tag: 'PE-101', name: 'Tray at infeed', typeId: 'diffuse-3w', output: 'pnp', logic: 'light', at: ['plc', 0], proof: 'all' },
-  { tag: 'PX-102', name: 'Drum filter, rotation', typeId: 'inductive-3w', output: 'npn', logic: 'no', at: ['plc', 8], landed: 3 },
-  { tag: 'LS-103', name: 'Sump high', typeId: 'dry-contact', output: 'contact', logic: 'nc', at: ['plc', 1], proof: 'all' },
-  { tag: 'PX-104', name: 'Hatch door shut', typeId: 'inductive-3w', output: 'npn', logic: 'no', at: ['plc', 2], landed: 2 },
-  { tag: 'PE-105', name: 'Tray at outfeed', typeId: 'retro-3w', output: 'pnp', logic: 'dark', at: ['plc', 3], proof: 'half' },
-  { tag: 'PE-106', name: 'Hoist bay clear', typeId: 'through-beam-3w', output: 'pushpull', logic: 'light', at: ['di-3', 0], proof: 'failed' },
-  { tag: 'LX-107', name: 'Algae tank low', typeId: 'capacitive-3w', output: 'pnp', logic: 'no', at: ['di-1', 0], proof: 'all' },
-  { tag: 'PX-108', name: 'Spray arm home', typeId: 'inductive-3w', output: 'npn', logic: 'no', at: ['di-1', 1], landed: 2 },
-  { tag: 'UX-109', name: 'Header tank full', typeId: 'ultrasonic-3w', output: 'pnp', logic: 'no', at: ['di-2', 4], landed: 5 },
-  { tag: 'ZS-110', name: 'Hoist at top', typeId: 'limit-switch', output: 'contact', logic: 'nc', at: ['plc', 4], proof: 'half' },
-  { tag: 'ZS-111', name: 'Hoist at bottom', typeId: 'limit-switch', output: 'contact', logic: 'no', at: ['di-2', 0], landed: 0 },
-  { tag: 'PX-112', name: 'Blower belt turning', typeId: 'inductive-3w', output: 'pnp', logic: 'no', at: ['di-1', 2], landed: 4 },
-  { tag: 'PE-113', name: 'Tray stack height', typeId: 'diffuse-3w', output: 'npn', logic: 'dark', at: ['plc', 9], landed: 1 },
+  {
+    tag: 'PE-101',
+    name: 'Tray at infeed',
+    typeId: 'diffuse-3w',
+    output: 'pnp',
+    logic: 'light',
+    at: ['plc', 0],
+    proof: 'all',
+  },
+  {
+    tag: 'PX-102',
+    name: 'Drum filter, rotation',
+    typeId: 'inductive-3w',
+    output: 'npn',
+    logic: 'no',
+    at: ['plc', 8],
+    landed: 3,
+  },
+  {
+    tag: 'LS-103',
+    name: 'Sump high',
+    typeId: 'dry-contact',
+    output: 'contact',
+    logic: 'nc',
+    at: ['plc', 1],
+    proof: 'all',
+  },
+  {
+    tag: 'PX-104',
+    name: 'Hatch door shut',
+    typeId: 'inductive-3w',
+    output: 'npn',
+    logic: 'no',
+    at: ['plc', 2],
+    landed: 2,
+  },
+  {
+    tag: 'PE-105',
+    name: 'Tray at outfeed',
+    typeId: 'retro-3w',
+    output: 'pnp',
+    logic: 'dark',
+    at: ['plc', 3],
+    proof: 'half',
+  },
+  {
+    tag: 'PE-106',
+    name: 'Hoist bay clear',
+    typeId: 'through-beam-3w',
+    output: 'pushpull',
+    logic: 'light',
+    at: ['di-3', 0],
+    proof: 'failed',
+  },
+  {
+    tag: 'LX-107',
+    name: 'Algae tank low',
+    typeId: 'capacitive-3w',
+    output: 'pnp',
+    logic: 'no',
+    at: ['di-1', 0],
+    proof: 'all',
+  },
+  {
+    tag: 'PX-108',
+    name: 'Spray arm home',
+    typeId: 'inductive-3w',
+    output: 'npn',
+    logic: 'no',
+    at: ['di-1', 1],
+    landed: 2,
+  },
+  {
+    tag: 'UX-109',
+    name: 'Header tank full',
+    typeId: 'ultrasonic-3w',
+    output: 'pnp',
+    logic: 'no',
+    at: ['di-2', 4],
+    landed: 5,
+  },
+  {
+    tag: 'ZS-110',
+    name: 'Hoist at top',
+    typeId: 'limit-switch',
+    output: 'contact',
+    logic: 'nc',
+    at: ['plc', 4],
+    proof: 'half',
+  },
+  {
+    tag: 'ZS-111',
+    name: 'Hoist at bottom',
+    typeId: 'limit-switch',
+    output: 'contact',
+    logic: 'no',
+    at: ['di-2', 0],
+    landed: 0,
+  },
+  {
+    tag: 'PX-112',
+    name: 'Blower belt turning',
+    typeId: 'inductive-3w',
+    output: 'pnp',
+    logic: 'no',
+    at: ['di-1', 2],
+    landed: 4,
+  },
+  {
+    tag: 'PE-113',
+    name: 'Tray stack height',
+    typeId: 'diffuse-3w',
+    output: 'npn',
+    logic: 'dark',
+    at: ['plc', 9],
+    landed: 1,
+  },
   { tag: 'LS-114', name: 'Seawater intake low', typeId: 'dry-contact', output: 'contact', logic: 'no' },
-  { tag: 'PX-115', name: 'Tray clamp', typeId: 'inductive-3w', output: 'pushpull', logic: 'nc', at: ['di-3', 1], proof: 'all' },
+  {
+    tag: 'PX-115',
+    name: 'Tray clamp',
+    typeId: 'inductive-3w',
+    output: 'pushpull',
+    logic: 'nc',
+    at: ['di-3', 1],
+    proof: 'all',
+  },
 ];
 
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */

@@ -28,9 +28,15 @@ export function changeResource(app: FastifyInstance, db: PGlite): void {
 }
 
 /** A change that came before is not stored twice; the client learns where the job stands and reads it anew. */
-async function answerAgain(tx: Queryable, job: StoredJob, changeId: string): Promise<ChangeResponse | undefined> {
+async function answerAgain(
+  tx: Queryable,
+  job: StoredJob,
+  changeId: string,
+): Promise<ChangeResponse | undefined> {
   const revision = await revisionOfChange(tx, job.id, changeId);
-  return revision === undefined ? undefined : { revision: job.revision, name: job.name, site: job.site, rows: [] };
+  return revision === undefined
+    ? undefined
+    : { revision: job.revision, name: job.name, site: job.site, rows: [] };
 }
 
 function movedRows(job: StoredJob, expects: Expected): ChangedRow[] {

@@ -11,7 +11,17 @@ import { register } from '../register.ts';
 /** A new job starts with one usual control supply. */
 function emptyJob(name: string, site: string): JobContent {
   const supply = { id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 };
-  return { name, site, supplies: [supply], modules: [], devices: [], points: [], wires: [], stamps: [], results: [] };
+  return {
+    name,
+    site,
+    supplies: [supply],
+    modules: [],
+    devices: [],
+    points: [],
+    wires: [],
+    stamps: [],
+    results: [],
+  };
 }
 
 function deed(jobId: string, by: string, what: string): Deed {
@@ -33,7 +43,9 @@ export function jobResource(app: FastifyInstance, db: PGlite): void {
     async ({ body, query }) => {
       const content = readJobFile(body);
       const id = randomUUID();
-      return viewOf(await db.transaction((tx) => createJob(tx, id, content, deed(id, query.by, 'importJob'))));
+      return viewOf(
+        await db.transaction((tx) => createJob(tx, id, content, deed(id, query.by, 'importJob'))),
+      );
     },
     { bodyLimit: MOST_FILE_BYTES },
   );

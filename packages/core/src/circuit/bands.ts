@@ -14,7 +14,7 @@ export interface Banded {
   readonly bands: readonly Span[];
 }
 
-/** Rounds of the search for a worse corner; each round looks at every tolerance on its own. */
+/** Rounds of the search for a worse corner. */
 const MOST_ROUNDS = 6;
 /** A gain below this share of the value is rounding, not a worse case. */
 const LEAST_GAIN = 1e-12;
@@ -23,8 +23,8 @@ const LEAST_GAIN = 1e-12;
  * Solves a netlist and gives each quantity with its worst case over all tolerances.
  *
  * In a resistive network every voltage and current rises or falls steadily with each single parameter, so the
- * extremes stand at corners of the tolerance box. The search starts from the corner that the single
- * sensitivities point to and turns one parameter at a time until none makes it worse.
+ * extremes stand at corners of the tolerance box. The search goes to the corner that the slopes at the nominal
+ * point lead to, looks at the slopes there, and moves on until they lead nowhere else.
  */
 export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]): Banded {
   const solver = new Solver(compile(netlist));
@@ -52,8 +52,6 @@ function read(solver: Solver, q: Quantity, params: Float64Array): number {
 class CornerSearch {
   private readonly seen = new Map<string, number[]>();
   private readonly params: Float64Array;
-  /** Per quantity and tolerance: +1 when the largest parameter gives the larger value, else 0. */
-  private readonly rising: boolean[][];
   private readonly solver: Solver;
   private readonly quantities: readonly Quantity[];
 
@@ -61,55 +59,45 @@ class CornerSearch {
     this.solver = solver;
     this.quantities = quantities;
     this.params = Float64Array.from(solver.compiled.nominal);
-    this.rising = this.sensitivities();
   }
 
-  private sensitivities(): boolean[][] {
-    const { compiled: c } = this.solver;
-    const rising: boolean[][] = this.quantities.map(() => []);
-    c.toleranced.forEach((parameter, t) => {
-      const [low, high] = [c.least[parameter]!, c.most[parameter]!].map((value) => {
-        this.params[parameter] = value;
-        this.solver.run(this.params);
-        return this.quantities.map((q) => read(this.solver, q, this.params));
-      }) as [number[], number[]];
-      this.params[parameter] = c.nominal[parameter]!;
-      this.quantities.forEach((_, i) => (rising[i]![t] = high[i]! >= low[i]!));
-    });
-    return rising;
+  /** The largest (sense 1) or smallest (sense −1) value of quantity `i` that the search finds. */
+  extreme(i: number, sense: 1 | -1): number {
+    this.params.set(this.solver.compiled.nominal);
+    this.solver.run(this.params);
+    let corner = this.pointed(i, sense);
+    let best = -Infinity;
+    for (let round = 0; round < MOST_ROUNDS && corner; round++) {
+      const value = this.at(corner)[i]! * sense;
+      if (value <= best + LEAST_GAIN * Math.max(1, Math.abs(best))) break;
+      best = value;
+      this.solver.run(this.params);
+      corner = this.pointed(i, sense);
+    }
+    return best * sense;
   }
 
-  private at(corner: boolean[]): number[] {
-    const key = corner.map((up) => (up ? '1' : '0')).join('');
-    const known = this.seen.get(key);
-    if (known) return known;
+  /** The corner to which the slopes at the present point lead: `true` where a parameter is at its most. */
+  private pointed(i: number, sense: 1 | -1): boolean[] | undefined {
+    const slopes = this.solver.slopes(this.params, (params) =>
+      read(this.solver, this.quantities[i]!, params),
+    );
+    return slopes && Array.from(slopes, (slope) => slope * sense >= 0);
+  }
+
+  /** All quantities at a corner; leaves the parameters there. */
+  private at(corner: readonly boolean[]): number[] {
     const { compiled: c } = this.solver;
     corner.forEach((up, t) => {
       const parameter = c.toleranced[t]!;
       this.params[parameter] = up ? c.most[parameter]! : c.least[parameter]!;
     });
+    const key = corner.map((up) => (up ? '1' : '0')).join('');
+    const known = this.seen.get(key);
+    if (known) return known;
     this.solver.run(this.params);
     const values = this.quantities.map((q) => read(this.solver, q, this.params));
     this.seen.set(key, values);
     return values;
-  }
-
-  /** The largest (sense 1) or smallest (sense −1) value of quantity `i` that the search finds. */
-  extreme(i: number, sense: 1 | -1): number {
-    const corner = this.rising[i]!.map((up) => (sense > 0 ? up : !up));
-    let best = this.at(corner)[i]! * sense;
-    for (let round = 0; round < MOST_ROUNDS; round++) {
-      let improved = false;
-      for (let t = 0; t < corner.length; t++) {
-        corner[t] = !corner[t];
-        const value = this.at(corner)[i]! * sense;
-        if (value > best + LEAST_GAIN * Math.max(1, Math.abs(best))) {
-          best = value;
-          improved = true;
-        } else corner[t] = !corner[t];
-      }
-      if (!improved) break;
-    }
-    return best * sense;
   }
 }

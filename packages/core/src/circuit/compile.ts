@@ -27,8 +27,9 @@ export interface Compiled {
   readonly nominal: Float64Array;
   readonly least: Float64Array;
   readonly most: Float64Array;
-  /** Numbers of the parameters that have a tolerance. */
+  /** Numbers of the parameters that have a tolerance, and the element of each. */
   readonly toleranced: Int32Array;
+  readonly tolerancedElement: Int32Array;
 }
 
 /** @throws Error when an id stands twice or a resistance is not above zero. */
@@ -46,13 +47,16 @@ export function compile(netlist: Netlist): Compiled {
   elements.forEach((element, e) => {
     if (ids.has(element.id)) throw new Error(`Two elements are called "${element.id}".`);
     ids.add(element.id);
-    nodesOf(element).slice(0, 3).forEach((name, k) => (nodes[e * 3 + k] = nodeIndex.get(name)!));
+    nodesOf(element)
+      .slice(0, 3)
+      .forEach((name, k) => (nodes[e * 3 + k] = nodeIndex.get(name)!));
     param[e] = spans.length;
     spans.push(...parametersOf(element));
     kind[e] = kindOf(element);
     flags[e] = flagsOf(element);
     if (element.kind === 'source') sourceRow[e] = nodeIndex.size - 1 + sourceCount++;
   });
+  const owners = elements.flatMap((element, e) => parametersOf(element).map(() => e));
   const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
     netlist,
@@ -68,6 +72,7 @@ export function compile(netlist: Netlist): Compiled {
     least: Float64Array.from(spans, (s) => s.min),
     most: Float64Array.from(spans, (s) => s.max),
     toleranced: Int32Array.from(toleranced),
+    tolerancedElement: Int32Array.from(toleranced, (i) => owners[i]!),
   };
 }
 

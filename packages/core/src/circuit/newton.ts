@@ -68,9 +68,8 @@ export function newton(c: Compiled, params: Float64Array, w: Workspace): boolean
   return false;
 }
 
-
 /** Fills the error (currents that leave each node, then source equations) and, if given, its slopes. */
-function accumulate(
+export function accumulate(
   c: Compiled,
   params: Float64Array,
   w: Workspace,
@@ -94,7 +93,8 @@ function accumulate(
   return sum;
 }
 
-function stampElement(
+/** Adds one element's part to the error and, if given, to its slopes. */
+export function stampElement(
   c: Compiled,
   p: Float64Array,
   w: Workspace,
@@ -148,7 +148,13 @@ function stampElement(
 }
 
 /** One transistor of an output at `volts` (V) across it. */
-export function transistor(volts: number, p: Float64Array, q: number, on: boolean, curve: Float64Array): void {
+export function transistor(
+  volts: number,
+  p: Float64Array,
+  q: number,
+  on: boolean,
+  curve: Float64Array,
+): void {
   if (on) saturatedCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
   else leakCurve(volts, p[q + 2]!, curve);
 }

@@ -4,6 +4,7 @@ import type { Netlist, Output } from './netlist.ts';
 import { newton, transistor, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
 import { diodeCurve, optocouplerCurve } from './characteristics.ts';
+import { gradient } from './gradient.ts';
 import { hangingNodes } from './floating.ts';
 
 /** `chatter`: the discrete states never settle; `diverged`: no solution was found within the iteration's bound. */
@@ -47,7 +48,9 @@ export class Solver {
     this.w = workspaceFor(compiled);
     const { elements } = compiled.netlist;
     this.indexOf = new Map(elements.map((element, e) => [element.id, e]));
-    this.outputs = elements.flatMap((element, e) => (element.kind === 'output' ? [[e, element] as const] : []));
+    this.outputs = elements.flatMap((element, e) =>
+      element.kind === 'output' ? [[e, element] as const] : [],
+    );
     this.powered = new Uint8Array(elements.length);
     this.active = new Uint8Array(elements.length);
   }
@@ -150,6 +153,11 @@ export class Solver {
     }
   }
 
+  /** Slopes of a quantity over the toleranced parameters at the last run's result. */
+  slopes(params: Float64Array, read: (params: Float64Array) => number): Float64Array | undefined {
+    return gradient(this.compiled, this.w, params, read);
+  }
+
   /** Runs and keeps the result in an object of its own. */
   solution(params: Float64Array): Solution {
     const outcome = this.run(params);
@@ -162,7 +170,12 @@ export class Solver {
     const on = new Map(
       this.outputs.map(([e, { id }]) => [
         id,
-        { powered: this.powered[e] === 1, active: this.active[e] === 1, high: w.highOn[e] === 1, low: w.lowOn[e] === 1 },
+        {
+          powered: this.powered[e] === 1,
+          active: this.active[e] === 1,
+          high: w.highOn[e] === 1,
+          low: w.lowOn[e] === 1,
+        },
       ]),
     );
     const hanging = hangingNodes(

@@ -3,7 +3,10 @@ import { z } from 'zod';
 /** Identifies a row within its job. */
 export const Id = z
   .string()
-  .regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, 'An id is 1 to 64 letters, digits, points, dashes or underscores.');
+  .regex(
+    /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/,
+    'An id is 1 to 64 letters, digits, points, dashes or underscores.',
+  );
 
 /** What stands on the label: short, no line breaks, not empty. */
 export const Tag = z
@@ -20,12 +23,29 @@ export const TerminalRef = z
   .string()
   .regex(/^[A-Za-z0-9._-]{1,64}:[^:\s]{1,16}$/, 'A terminal is written item:terminal, such as pe-101:BK.');
 
-export const COLOURS = ['BN', 'BU', 'BK', 'WH', 'GY', 'RD', 'OG', 'YE', 'GN', 'VT', 'PK', 'TQ', 'GNYE'] as const;
+export const COLOURS = [
+  'BN',
+  'BU',
+  'BK',
+  'WH',
+  'GY',
+  'RD',
+  'OG',
+  'YE',
+  'GN',
+  'VT',
+  'PK',
+  'TQ',
+  'GNYE',
+] as const;
 
 export const Supply = z.object({
   id: Id,
   tag: Tag,
-  volts: z.number().min(10, 'A control supply has at least 10 V.').max(60, 'Key Post works up to 60 V DC here.'),
+  volts: z
+    .number()
+    .min(10, 'A control supply has at least 10 V.')
+    .max(60, 'Key Post works up to 60 V DC here.'),
   tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
   innerOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
   limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),

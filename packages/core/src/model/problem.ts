@@ -18,7 +18,8 @@ export class JobProblem extends Error {
 /** Path in the way that people write it: `points[3].tag`. */
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`),
+    (text, part) =>
+      typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
     '',
   );
 }

@@ -41,7 +41,10 @@ export function checkJob(job: JobContent): CheckedPoint[] {
       waysOut: verdictOf(analysis).waysOut.map(({ sentence }) => sentence),
       states: [describe(words.away, away), describe(words.present, present)],
       readings: plan.groups.flatMap(({ title, checks }) =>
-        checks.map(({ label, expected }) => ({ check: `${title}: ${label}`, expected: expectedWords(expected) })),
+        checks.map(({ label, expected }) => ({
+          check: `${title}: ${label}`,
+          expected: expectedWords(expected),
+        })),
       ),
     };
   });
@@ -52,7 +55,9 @@ function describe(words: string, state: PointState): CheckedPoint['states'][numb
     words,
     outputOn: state.outputOn,
     signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts.nom),
-    input: state.inputVolts ? `${formatVolts(state.inputVolts.nom)}, ${formatMilliamps(state.inputAmps!.nom)}` : 'no input',
+    input: state.inputVolts
+      ? `${formatVolts(state.inputVolts.nom)}, ${formatMilliamps(state.inputAmps!.nom)}`
+      : 'no input',
     lamp: state.lamp,
     bit: state.bit,
   };

@@ -34,7 +34,12 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
   const over = value - (expected.max + allowance);
   const under = expected.min - allowance - value;
   const difference = over > 0 ? over : under > 0 ? -under : 0;
-  if (difference === 0) return { pass: true, difference: 0, sentence: `${formatVolts(value)}, within ${expectedWords(expected)}` };
+  if (difference === 0)
+    return {
+      pass: true,
+      difference: 0,
+      sentence: `${formatVolts(value)}, within ${expectedWords(expected)}`,
+    };
   const side = difference > 0 ? 'above' : 'below';
   return {
     pass: false,

@@ -40,54 +40,108 @@ const MOVES = 'What this input starts may move. Clear the machine first, and nev
  * sensor's lamp, the voltage at the signal wire, the input's lamp and the program's bit.
  */
 export function proofPlan(analysis: Analysis): ProofPlan {
-  const { context, away, present } = analysis;
-  const verdict = judge(analysis);
-  if (verdict.status === 'cannot' || verdict.status === 'open')
-    return { blocked: `${verdict.sentence} Mend this in Land before you prove it.`, groups: [] };
-  const type = deviceType(context.device.typeId);
-  const supplied = supplyNodes(context.device);
-  const groups: CheckGroup[] = [];
-  if (supplied) {
-    const { volts } = readMeter(away, supplied.plus, supplied.minus);
-    const check = { key: 'supply.volts', label: 'Supply', detail: 'red on BN, black on BU', expected: { kind: 'volts' as const, ...volts } };
-    groups.push({ key: 'supply', title: 'Supply at the sensor', checks: [check] });
-  }
-  groups.push({ key: 'away', title: type.words.away, checks: stateChecks(analysis, away) });
-  groups.push({
-    key: 'present',
-    title: type.words.present,
-    how: `Use ${type.stimulus}.`,
-    caution: MOVES,
-    checks: stateChecks(analysis, present),
-  });
-  return { groups };
+  const blocked = blockOf(analysis);
+  if (blocked) return { blocked, groups: [] };
+  const { type, supply, away, present } = outline(analysis);
+  const check = ({ look, ...rest }: Sought): Check => ({ ...rest, expected: expectedOf(look) });
+  return {
+    groups: [
+      ...(supply.length
+        ? [{ key: 'supply' as const, title: 'Supply at the sensor', checks: supply.map(check) }]
+        : []),
+      { key: 'away', title: type.words.away, checks: away.map(check) },
+      {
+        key: 'present',
+        title: type.words.present,
+        how: `Use ${type.stimulus}.`,
+        caution: MOVES,
+        checks: present.map(check),
+      },
+    ],
+  };
 }
 
-function stateChecks({ context }: Analysis, state: PointState): Check[] {
+/** The keys of all checks of a point, without working out what each must show; none while there is nothing to prove. */
+export function checkKeys(analysis: Analysis): string[] {
+  if (blockOf(analysis)) return [];
+  const { supply, away, present } = outline(analysis);
+  return [...supply, ...away, ...present].map(({ key }) => key);
+}
+
+function blockOf(analysis: Analysis): string | undefined {
+  const { status, sentence } = judge(analysis);
+  return status === 'cannot' || status === 'open'
+    ? `${sentence} Mend this in Land before you prove it.`
+    : undefined;
+}
+
+/** A check before its limits are worked out: a yes or no, or where the meter goes in which state. */
+type Sought = Omit<Check, 'expected'> & {
+  readonly look:
+    | Extract<Expected, { kind: 'yesno' }>
+    | { readonly state: PointState; readonly red: string; readonly black: string };
+};
+
+function expectedOf(look: Sought['look']): Expected {
+  return 'state' in look ? { kind: 'volts', ...readMeter(look.state, look.red, look.black).volts } : look;
+}
+
+function outline(analysis: Analysis) {
+  const { context, away, present } = analysis;
+  const nodes = supplyNodes(context.device);
+  const supply: Sought[] = nodes
+    ? [
+        {
+          key: 'supply.volts',
+          label: 'Supply',
+          detail: 'red on BN, black on BU',
+          look: { state: away, red: nodes.plus, black: nodes.minus },
+        },
+      ]
+    : [];
+  return {
+    type: deviceType(context.device.typeId),
+    supply,
+    away: stateChecks(analysis, away),
+    present: stateChecks(analysis, present),
+  };
+}
+
+function stateChecks({ context }: Analysis, state: PointState): Sought[] {
   const prefix = state.present ? 'present' : 'away';
-  const signal = signalNode(context.device);
+  const red = signalNode(context.device);
   const black = supplyNodes(context.device)?.minus ?? state.netlist.reference;
-  const reading = readMeter(state, signal, black);
-  const lamp = (key: string, label: string, detail: string, value: boolean): Check => ({
+  const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
+  const yesno = (
+    key: string,
+    label: string,
+    detail: string,
+    value: boolean,
+    yes = 'on',
+    no = 'off',
+  ): Sought => ({
     key: `${prefix}.${key}`,
     label,
     detail,
-    expected: { kind: 'yesno', value, yes: 'on', no: 'off' },
+    look: { kind: 'yesno', value, yes, no },
   });
-  const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
   return [
-    ...(context.device.output === 'contact' ? [] : [lamp('sensorLamp', 'Sensor lamp', 'its switching lamp', state.outputOn)]),
+    ...(context.device.output === 'contact'
+      ? []
+      : [yesno('sensorLamp', 'Sensor lamp', 'its switching lamp', state.outputOn)]),
     {
       key: `${prefix}.volts`,
       label: 'Signal',
-      detail: `red on ${splitRef(signal).terminal}, black on ${blackName}`,
-      expected: { kind: 'volts', ...reading.volts },
+      detail: `red on ${splitRef(red).terminal}, black on ${blackName}`,
+      look: { state, red, black },
     },
-    lamp('inputLamp', 'Input lamp', `${context.module!.tag} channel ${context.place!.channel}`, state.lamp === 'on'),
-    {
-      ...lamp('bit', 'Program bit', context.address!, state.bit === 1),
-      expected: { kind: 'yesno', value: state.bit === 1, yes: '1', no: '0' },
-    },
+    yesno(
+      'inputLamp',
+      'Input lamp',
+      `${context.module!.tag} channel ${context.place!.channel}`,
+      state.lamp === 'on',
+    ),
+    yesno('bit', 'Program bit', context.address!, state.bit === 1, '1', '0'),
   ];
 }
 

@@ -3,8 +3,7 @@ import { analyse, judge } from '../wiring/analysis.ts';
 import type { Analysis, Judgement } from '../wiring/analysis.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
 import { landSteps, stampedSteps } from '../wiring/steps.ts';
-import { proofPlan } from './plan.ts';
-import type { Check } from './plan.ts';
+import { checkKeys } from './plan.ts';
 
 export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'cannot';
 export type Stage = 'land' | 'prove';
@@ -33,11 +32,10 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
   const done = steps.filter(({ stamp }) => stamp).length;
   const blocked = verdict.status === 'cannot' || verdict.status === 'doubtful';
   const land: Mark = blocked ? 'cannot' : counted(done, steps.length);
-  const plan = proofPlan(analysis);
-  const checks = plan.groups.flatMap((group) => group.checks);
+  const checks = checkKeys(analysis);
   const latest = latestResults(job, point.id);
   const failed = [...latest.values()].find((result) => !result.pass);
-  const passed = checks.filter(({ key }) => latest.get(key)?.pass).length;
+  const passed = checks.filter((key) => latest.get(key)?.pass).length;
   const prove: Mark = failed ? 'failed' : counted(passed, checks.length);
   const overall = worst(land, prove);
   const next = steps.find(({ stamp }) => !stamp)?.step.title;
@@ -54,7 +52,7 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
     line: blocked
       ? shortReason(verdict)
       : failed
-        ? failedLine(failed, checks)
+        ? failedLine(failed)
         : verdict.status === 'open'
           ? 'Next: choose a channel'
           : next
@@ -87,9 +85,14 @@ function shortReason({ reasons, sentence }: Judgement): string {
   return (reasons[0]?.sentence ?? sentence).split('. ')[0]!.replace(/\.$/, '');
 }
 
-function failedLine(result: Result, checks: readonly Check[]): string {
-  const state = result.check.startsWith('present') ? ' with target' : result.check.startsWith('away') ? ' without target' : '';
-  const label = checks.find(({ key }) => key === result.check)?.label ?? result.subject.split(',')[0]!;
-  const seen = typeof result.measured === 'number' ? `${result.measured.toFixed(1)} V` : result.measured ? 'on' : 'off';
+function failedLine(result: Result): string {
+  const state = result.check.startsWith('present')
+    ? ' with target'
+    : result.check.startsWith('away')
+      ? ' without target'
+      : '';
+  const label = result.subject.split(',')[0]!;
+  const seen =
+    typeof result.measured === 'number' ? `${result.measured.toFixed(1)} V` : result.measured ? 'on' : 'off';
   return `${label}${state} ${seen}; expected ${result.expected.text}`;
 }

@@ -10,10 +10,14 @@ export const UNITS = {
 
 export type Dimension = keyof typeof UNITS;
 
-export type Parsed = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: string };
+export type Parsed =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: string };
 
 const NUMBER = String.raw`[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?`;
-const PATTERN = new RegExp(String.raw`^\s*(?:(\d+)\s+)?(${NUMBER})(?:\s*/\s*(\d+))?\s*([^\d\s].*?)?\s*$`, 'i');
+const PATTERN = new RegExp(
+  String.raw`^\s*(?:(\d+)\s+)?(${NUMBER})(?:\s*/\s*(\d+))?\s*([^\d\s].*?)?\s*$`,
+  'i',
+);
 
 /**
  * Reads a number as a technician types it: `24.1`, `24,1 V`, `6.6 mA`, `3/4 in`, `1 1/2 in`.
@@ -24,13 +28,16 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
   const units: Readonly<Record<string, number>> = UNITS[dimension];
   if (text.trim() === '') return { ok: false, problem: `Enter a number in ${defaultUnit}.` };
   const match = PATTERN.exec(text.replace('−', '-').replace('μ', 'µ'));
-  if (!match) return { ok: false, problem: `“${text.trim()}” is not a number. Enter one such as 24.1 ${defaultUnit}.` };
+  if (!match)
+    return { ok: false, problem: `“${text.trim()}” is not a number. Enter one such as 24.1 ${defaultUnit}.` };
   const [, whole, digits, divisor, unitText] = match;
   if (whole !== undefined && divisor === undefined)
     return { ok: false, problem: `“${text.trim()}” holds two numbers. Enter one, with point or comma.` };
-  if (divisor !== undefined && Number(divisor) === 0) return { ok: false, problem: 'A fraction cannot divide by 0.' };
+  if (divisor !== undefined && Number(divisor) === 0)
+    return { ok: false, problem: 'A fraction cannot divide by 0.' };
   const unit = unitText ?? defaultUnit;
-  const factor = units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
+  const factor =
+    units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
   if (factor === undefined)
     return { ok: false, problem: `“${unit}” does not fit here. Use ${Object.keys(units).join(', ')}.` };
   const number = Number(digits!.replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
@@ -39,20 +46,23 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
   return { ok: true, value };
 }
 
+/** Between a number and its unit, so that they never part at a line's end. */
+const JOINED = '\u00a0';
+
 /** Volts with the digits that a meter at the panel gives: `24.1 V`, `0.12 V`. */
 export function formatVolts(volts: number): string {
-  return `${fixed(volts, 1)} V`;
+  return `${fixed(volts, 1)}${JOINED}V`;
 }
 
 /** Milliamperes from amperes: `6.6 mA`, below 0.1 mA with two digits. */
 export function formatMilliamps(amps: number): string {
   const milli = amps * 1000;
-  return `${fixed(milli, Math.abs(milli) < 0.1 && Math.abs(milli) >= 0.005 ? 2 : 1)} mA`;
+  return `${fixed(milli, Math.abs(milli) < 0.1 && Math.abs(milli) >= 0.005 ? 2 : 1)}${JOINED}mA`;
 }
 
 /** A band of volts: `0.3 to 2.0 V`. */
 export function formatVoltBand(min: number, max: number): string {
-  return `${fixed(min, 1)} to ${fixed(max, 1)} V`;
+  return `${fixed(min, 1)} to ${fixed(max, 1)}${JOINED}V`;
 }
 
 /** Fixed digits without a negative zero; a true minus sign before negative values. */

@@ -33,7 +33,9 @@ export function analyse(index: JobIndex, pointId: string): Analysis {
   const context = contextOf(index, pointId);
   const away = solveState(context, false);
   const present = solveState(context, true);
-  const others = context.scope.mateIds.length ? [solveState(context, false, true), solveState(context, true, true)] : [];
+  const others = context.scope.mateIds.length
+    ? [solveState(context, false, true), solveState(context, true, true)]
+    : [];
   return { context, away, present, states: [away, present, ...others] };
 }
 

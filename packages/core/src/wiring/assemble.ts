@@ -35,9 +35,13 @@ export const elementIds = {
 export function assemble(index: JobIndex, scope: Scope, targets: Targets): Netlist {
   const elements: Element[] = [
     ...suppliesOf(index, scope).map(source),
-    ...scope.wires.map(
-      (wire): Element => ({ kind: 'resistor', id: wire.id, a: wire.from, b: wire.to, ohms: wireOhms(wire) }),
-    ),
+    ...scope.wires.map((wire): Element => ({
+      kind: 'resistor',
+      id: wire.id,
+      a: wire.from,
+      b: wire.to,
+      ohms: wireOhms(wire),
+    })),
     ...[...scope.deviceIds].flatMap((id) => deviceElements(index.device(id)!, targets.has(id))),
     ...scope.channels.map(({ moduleId, channel }) => channelElement(index, moduleId, channel)),
   ];
@@ -106,9 +110,17 @@ function electronics(device: Device, type: DeviceType, b: ElectronicBehaviour, p
     leakAmps: b.leakAmps,
     limitAmps: b.limitAmps,
     leastSupplyVolts: b.leastSupplyVolts,
-    ...(emitter && { needs: { ...emitter, leastVolts: b.leastSupplyVolts, otherwise: device.logic === 'dark' } }),
+    ...(emitter && {
+      needs: { ...emitter, leastVolts: b.leastSupplyVolts, otherwise: device.logic === 'dark' },
+    }),
   };
-  const load = (id: string, a: string, z: string): Element => ({ kind: 'resistor', id, a, b: z, ohms: b.supplyOhms });
+  const load = (id: string, a: string, z: string): Element => ({
+    kind: 'resistor',
+    id,
+    a,
+    b: z,
+    ohms: b.supplyOhms,
+  });
   return [
     load(elementIds.electronics(device.id), plus, minus),
     output,

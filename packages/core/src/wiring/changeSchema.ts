@@ -1,5 +1,16 @@
 import { z } from 'zod';
-import { Device, Id, JobContent, Module, Point, Result, Stamp, Supply, TerminalRef, Wire } from '../model/job.ts';
+import {
+  Device,
+  Id,
+  JobContent,
+  Module,
+  Point,
+  Result,
+  Stamp,
+  Supply,
+  TerminalRef,
+  Wire,
+} from '../model/job.ts';
 
 const Rail = z.enum(['+', '-']).nullable();
 const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
@@ -27,10 +38,19 @@ export const Change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('assign'), pointId: Id, place: Place.nullable() }),
   z.object({ kind: z.literal('setCommon'), moduleId: Id, common: z.string().regex(/^COM\d+$/), rail: Rail }),
   z.object({ kind: z.literal('addWire'), wire: Wire }),
-  z.object({ kind: z.literal('moveWire'), wireId: Id, from: TerminalRef.optional(), to: TerminalRef.optional() }),
+  z.object({
+    kind: z.literal('moveWire'),
+    wireId: Id,
+    from: TerminalRef.optional(),
+    to: TerminalRef.optional(),
+  }),
   z.object({ kind: z.literal('removeWire'), wireId: Id }),
   z.object({ kind: z.literal('stamp'), stamp: NewStamp }),
-  z.object({ kind: z.literal('undoStamp'), id: Id, reason: z.string().trim().min(1, 'Say why it is undone.').max(200) }),
+  z.object({
+    kind: z.literal('undoStamp'),
+    id: Id,
+    reason: z.string().trim().min(1, 'Say why it is undone.').max(200),
+  }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
   z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(20) }),
 ]);

@@ -40,14 +40,20 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     wires: job.wires.filter((wire) => !touches(wire, id)),
   }),
   addPoint: (job, { point, device, place }) => {
-    const added = { ...job, points: [...job.points, point], devices: [...job.devices, { ...device, tag: point.tag }] };
+    const added = {
+      ...job,
+      points: [...job.points, point],
+      devices: [...job.devices, { ...device, tag: point.tag }],
+    };
     return place ? assign(added, device, place) : added;
   },
   editPoint,
   removePoint,
   assign: (job, { pointId, place }) => {
     const device = deviceOfPoint(job, pointId);
-    return place ? assign(job, device, place) : { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
+    return place
+      ? assign(job, device, place)
+      : { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
   },
   setCommon,
   addWire: (job, { wire }) => ({ ...job, wires: [...job.wires, wire] }),
@@ -71,13 +77,20 @@ function refuse(path: string, message: string): never {
   throw new JobProblem([{ path, message }]);
 }
 
-function edited<T extends { id: string }>(rows: readonly T[], id: string, patch: Partial<T>, what: string): T[] {
-  if (!rows.some((row) => row.id === id)) refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+function edited<T extends { id: string }>(
+  rows: readonly T[],
+  id: string,
+  patch: Partial<T>,
+  what: string,
+): T[] {
+  if (!rows.some((row) => row.id === id))
+    refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
   return rows.map((row) => (row.id === id ? { ...row, ...patch } : row));
 }
 
 function without<T extends { id: string }>(rows: readonly T[], id: string, what: string): T[] {
-  if (!rows.some((row) => row.id === id)) refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+  if (!rows.some((row) => row.id === id))
+    refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
   return rows.filter((row) => row.id !== id);
 }
 
@@ -132,11 +145,16 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
   };
   if (!findDeviceType(device.typeId) || sameTerminals(before, device)) return next;
   const place = new JobIndex(job).placeOf(before);
-  return place ? assign(next, device, place) : { ...next, wires: next.wires.filter((wire) => !touches(wire, device.id)) };
+  return place
+    ? assign(next, device, place)
+    : { ...next, wires: next.wires.filter((wire) => !touches(wire, device.id)) };
 }
 
 function sameTerminals(a: Device, b: Device): boolean {
-  const names = (device: Device): string => deviceType(device.typeId).terminals.map(({ name }) => name).join();
+  const names = (device: Device): string =>
+    deviceType(device.typeId)
+      .terminals.map(({ name }) => name)
+      .join();
   return names(a) === names(b);
 }
 
@@ -144,7 +162,10 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const device = deviceOfPoint(job, id);
   const kept = job.results.filter(({ pointId }) => pointId === id).length;
   if (kept)
-    refuse('id', `${device.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`);
+    refuse(
+      'id',
+      `${device.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
+    );
   return {
     ...job,
     points: without(job.points, id, 'point'),
@@ -161,7 +182,11 @@ function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>)
     refuse('common', `${module.tag} has no ${common}.`);
   const ref = `${moduleId}:${common}`;
   const index = new JobIndex(job);
-  const old = index.wiresAt(ref).find((wire) => index.railAt(ref) && [wire.from, wire.to].some((end) => index.supply(splitRef(end).item)));
+  const old = index
+    .wiresAt(ref)
+    .find(
+      (wire) => index.railAt(ref) && [wire.from, wire.to].some((end) => index.supply(splitRef(end).item)),
+    );
   if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
   if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail)] };
   const supply = [old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item))!;

@@ -32,7 +32,8 @@ function checkIds(job: JobContent): Problem[] {
     job[shelf].forEach(({ id }, i) => {
       const path = `${shelf}[${i}].id`;
       const first = own.get(id);
-      if (first) problems.push({ path, message: `The id “${id}” is used already by ${first}. Each needs its own.` });
+      if (first)
+        problems.push({ path, message: `The id “${id}” is used already by ${first}. Each needs its own.` });
       own.set(id, path);
     });
   }
@@ -45,7 +46,8 @@ function checkTags(job: JobContent): Problem[] {
   const claim = (tag: string, path: string, what: string): void => {
     const key = tag.toLowerCase();
     const first = used.get(key);
-    if (first) problems.push({ path, message: `The tag ${tag} is used already by ${first}. Choose another.` });
+    if (first)
+      problems.push({ path, message: `The tag ${tag} is used already by ${first}. Choose another.` });
     else used.set(key, what);
   };
   job.supplies.forEach((s, i) => claim(s.tag, `supplies[${i}].tag`, `the supply ${s.tag}`));
@@ -67,7 +69,10 @@ function checkTypes(job: JobContent): Problem[] {
     const type = findDeviceType(device.typeId);
     const path = `devices[${i}]`;
     if (!type) {
-      problems.push({ path: `${path}.typeId`, message: `The catalog holds no device type “${device.typeId}”.` });
+      problems.push({
+        path: `${path}.typeId`,
+        message: `The catalog holds no device type “${device.typeId}”.`,
+      });
       return;
     }
     if (!type.outputs.includes(device.output))
@@ -92,7 +97,10 @@ function checkPoints(job: JobContent): Problem[] {
   job.points.forEach((point, i) => {
     const path = `points[${i}].deviceId`;
     if (!devices.has(point.deviceId))
-      problems.push({ path, message: `${point.tag} names a device “${point.deviceId}” that the job does not hold.` });
+      problems.push({
+        path,
+        message: `${point.tag} names a device “${point.deviceId}” that the job does not hold.`,
+      });
     const other = owner.get(point.deviceId);
     if (other) problems.push({ path, message: `${point.tag} and ${other} claim the same device.` });
     owner.set(point.deviceId, point.tag);
@@ -108,7 +116,8 @@ function checkPoints(job: JobContent): Problem[] {
 function terminalNames(job: JobContent): Map<string, { tag: string; terminals: readonly string[] }> {
   const map = new Map<string, { tag: string; terminals: readonly string[] }>();
   for (const s of job.supplies) map.set(s.id, { tag: s.tag, terminals: SUPPLY_TERMINALS });
-  for (const m of job.modules) map.set(m.id, { tag: m.tag, terminals: moduleTerminals(moduleType(m.typeId)) });
+  for (const m of job.modules)
+    map.set(m.id, { tag: m.tag, terminals: moduleTerminals(moduleType(m.typeId)) });
   for (const d of job.devices)
     map.set(d.id, { tag: d.tag, terminals: findDeviceType(d.typeId)!.terminals.map((t) => t.name) });
   return map;
@@ -124,7 +133,11 @@ function checkWires(job: JobContent): Problem[] {
       const path = `wires[${i}].${end}`;
       const { item, terminal } = splitRef(wire[end]);
       const owner = names.get(item);
-      if (!owner) problems.push({ path, message: `Wire ${wire.number} ends on “${item}”, which the job does not hold.` });
+      if (!owner)
+        problems.push({
+          path,
+          message: `Wire ${wire.number} ends on “${item}”, which the job does not hold.`,
+        });
       else if (!owner.terminals.includes(terminal))
         problems.push({
           path,
@@ -132,20 +145,29 @@ function checkWires(job: JobContent): Problem[] {
         });
     }
     if (wire.from === wire.to)
-      problems.push({ path: `wires[${i}]`, message: `Wire ${wire.number} begins and ends on the same terminal.` });
+      problems.push({
+        path: `wires[${i}]`,
+        message: `Wire ${wire.number} begins and ends on the same terminal.`,
+      });
     const [device, channel] = [wire.from, wire.to].sort((a) => (devices.has(splitRef(a).item) ? -1 : 1));
     const tag = devices.get(splitRef(device!).item);
     if (!tag || !/^I\d+$/.test(splitRef(channel!).terminal)) return;
     const first = onChannel.get(channel!);
     const place = `${names.get(splitRef(channel!).item)?.tag} channel ${splitRef(channel!).terminal.slice(1)}`;
-    if (first) problems.push({ path: `wires[${i}]`, message: `${place} is taken by ${first}. ${tag} needs a free channel.` });
+    if (first)
+      problems.push({
+        path: `wires[${i}]`,
+        message: `${place} is taken by ${first}. ${tag} needs a free channel.`,
+      });
     onChannel.set(channel!, tag);
   });
   return problems;
 }
 
 function listed(names: readonly string[]): string {
-  return names.length <= 6 ? names.join(', ') : `${names.slice(0, 3).join(', ')} … ${names.slice(-2).join(', ')}`;
+  return names.length <= 6
+    ? names.join(', ')
+    : `${names.slice(0, 3).join(', ')} … ${names.slice(-2).join(', ')}`;
 }
 
 function checkAddresses(job: JobContent): Problem[] {

@@ -32,25 +32,40 @@ export function jobFileSchema(): object {
  */
 export function readJobFile(text: string): JobContent {
   if (new TextEncoder().encode(text).length > MOST_FILE_BYTES)
-    refuse('', `The file is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`);
+    refuse(
+      '',
+      `The file is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
+    );
   return readJobDocument(parseJson(text));
 }
 
 /** Reads a job file that has been parsed from JSON already. @throws JobProblem as `readJobFile`. */
 export function readJobDocument(document: unknown): JobContent {
-  if (typeof document !== 'object' || document === null || !('format' in document) || document.format !== JOB_FORMAT)
+  if (
+    typeof document !== 'object' ||
+    document === null ||
+    !('format' in document) ||
+    document.format !== JOB_FORMAT
+  )
     refuse('format', `This is not a Key Post job: its “format” must be “${JOB_FORMAT}”.`);
   const version = 'version' in document ? document.version : undefined;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     refuse('version', 'The file does not say its version, a whole number from 1.');
   if (version > JOB_VERSION)
-    refuse('version', `The file has version ${version}; this Key Post reads up to ${JOB_VERSION}. Update Key Post first.`);
+    refuse(
+      'version',
+      `The file has version ${version}; this Key Post reads up to ${JOB_VERSION}. Update Key Post first.`,
+    );
   const parsed = JobFile.safeParse(document);
   if (!parsed.success)
-    throw new JobProblem(parsed.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })));
+    throw new JobProblem(
+      parsed.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
+    );
   const problems = checkIntegrity(parsed.data.job);
   if (problems.length)
-    throw new JobProblem(problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })));
+    throw new JobProblem(
+      problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })),
+    );
   return parsed.data.job;
 }
 
@@ -61,7 +76,10 @@ function parseJson(text: string): unknown {
     const detail = error instanceof Error ? error.message : '';
     const position = /position (\d+)/.exec(detail)?.[1];
     const line = position === undefined ? undefined : text.slice(0, Number(position)).split('\n').length;
-    return refuse(line ? `line ${line}` : '', `This is not JSON${line ? `; line ${line} breaks off or holds a stray character` : ''}.`);
+    return refuse(
+      line ? `line ${line}` : '',
+      `This is not JSON${line ? `; line ${line} breaks off or holds a stray character` : ''}.`,
+    );
   }
 }
 

@@ -7,6 +7,8 @@ import { formatMilliamps, formatVolts } from '../units/quantity.ts';
 import { elementIds } from './assemble.ts';
 import { otherEnd } from './jobIndex.ts';
 import { commonWords, deviceWords, placeWords } from './sentences.ts';
+import { stopWords } from './reasons.ts';
+import type { Reason } from './reasons.ts';
 import { signalNode } from './states.ts';
 import type { PointContext, PointState } from './states.ts';
 
@@ -33,7 +35,12 @@ export interface LoopWire {
 
 /** What the loop drawing shows of a solved state; its places are the layout's business. */
 export interface LoopView {
-  readonly rails: { readonly name: string; readonly plusVolts: string; readonly plusRef: string; readonly minusRef: string };
+  readonly rails: {
+    readonly name: string;
+    readonly plusVolts: string;
+    readonly plusRef: string;
+    readonly minusRef: string;
+  };
   readonly device: {
     readonly tag: string;
     readonly words: string;
@@ -60,6 +67,8 @@ export interface LoopView {
     readonly commonName: string;
     readonly kilohms: string;
     readonly lamp: InputState;
+    /** Why no current can pass here, in two or three words. */
+    readonly stopped?: string;
   };
   /** The signal wire's plates. */
   readonly volts: string;
@@ -70,8 +79,12 @@ export interface LoopView {
   readonly through?: 'high' | 'low' | 'contact';
 }
 
-/** Reads the drawing's content off a solved state. */
-export function loopView(context: PointContext, state: PointState): LoopView {
+/** Reads the drawing's content off a solved state. @param reasons why the point does not work, if it does not. */
+export function loopView(
+  context: PointContext,
+  state: PointState,
+  reasons: readonly Reason[] = [],
+): LoopView {
   const { supply } = context;
   const flow = flowOf(context, state);
   const through = throughOf(context, state, flow);
@@ -84,7 +97,7 @@ export function loopView(context: PointContext, state: PointState): LoopView {
       minusRef: `${supply.id}:-`,
     },
     device: deviceView(context, state, flow, through),
-    input: inputView(context, state, flow),
+    input: inputView(context, state, flow, reasons[0] && stopWords(reasons[0], context)),
     volts: state.signalFloating ? 'floating' : formatVolts(volts),
     amps: formatMilliamps(Math.abs(state.inputAmps?.nom ?? 0)),
     flow,
@@ -105,7 +118,13 @@ function throughOf({ device }: PointContext, state: PointState, flow: LoopView['
   return flow === 'toInput' ? 'high' : 'low';
 }
 
-function terminalView(context: PointContext, state: PointState, itemId: string, name: string, onPath: boolean): LoopTerminal {
+function terminalView(
+  context: PointContext,
+  state: PointState,
+  itemId: string,
+  name: string,
+  onPath: boolean,
+): LoopTerminal {
   const ref = `${itemId}:${name}`;
   const wire = context.index.wiresAt(ref)[0];
   return {
@@ -116,11 +135,22 @@ function terminalView(context: PointContext, state: PointState, itemId: string, 
   };
 }
 
-function wireView({ index, device, place }: PointContext, wire: Wire, ref: string, onPath: boolean): LoopWire {
+function wireView(
+  { index, device, place }: PointContext,
+  wire: Wire,
+  ref: string,
+  onPath: boolean,
+): LoopWire {
   const far = otherEnd(wire, ref);
   const { item, terminal } = splitRef(far);
   const rail = index.supply(item) ? (terminal === '+' ? '+' : '-') : undefined;
-  const to = rail ?? (item === device.id ? 'device' : item === place?.moduleId && terminal === `I${place.channel}` ? 'input' : 'elsewhere');
+  const to =
+    rail ??
+    (item === device.id
+      ? 'device'
+      : item === place?.moduleId && terminal === `I${place.channel}`
+        ? 'input'
+        : 'elsewhere');
   return { id: wire.id, number: wire.number, colour: wire.colour, to, onPath };
 }
 
@@ -148,8 +178,7 @@ function deviceView(
     side: view(terminalWithRole(type, 'sideA'), flows),
     emitter: emitterPlus && emitterMinus && { plus: emitterPlus, minus: emitterMinus },
     high: device.output === 'pnp' || device.output === 'pushpull' ? on : undefined,
-    low:
-      device.output === 'npn' ? on : device.output === 'pushpull' ? state.powered && !on : undefined,
+    low: device.output === 'npn' ? on : device.output === 'pushpull' ? state.powered && !on : undefined,
     contact: contact ? on : undefined,
     powered: state.powered,
     lampOn: on,
@@ -157,7 +186,12 @@ function deviceView(
   };
 }
 
-function inputView(context: PointContext, state: PointState, flow: LoopView['flow']): LoopView['input'] {
+function inputView(
+  context: PointContext,
+  state: PointState,
+  flow: LoopView['flow'],
+  stopped: string | undefined,
+): LoopView['input'] {
   const { place, module, common } = context;
   if (!place || !module) return undefined;
   const type = moduleType(module.typeId);
@@ -171,5 +205,6 @@ function inputView(context: PointContext, state: PointState, flow: LoopView['flo
     commonName: commonWords(context).toLowerCase(),
     kilohms: `${(seriesOhms.nom / 1000).toFixed(1)} kΩ`,
     lamp: state.lamp!,
+    stopped,
   };
 }

@@ -74,6 +74,9 @@ export function commonWire(
 
 /** Gives the next free wire numbers of a job, one a call. */
 export function numbering(job: JobContent): () => string {
-  let last = job.wires.reduce((most, wire) => Math.max(most, /^\d+$/.test(wire.number) ? Number(wire.number) : 0), 0);
+  let last = job.wires.reduce(
+    (most, wire) => Math.max(most, /^\d+$/.test(wire.number) ? Number(wire.number) : 0),
+    0,
+  );
   return () => String(++last);
 }

@@ -19,7 +19,11 @@ export interface Reading {
  * circuit.
  * @throws Error when a terminal is not in the circuit.
  */
-export function readMeter(state: Pick<PointState, 'netlist' | 'solution'>, red: string, black: string): Reading {
+export function readMeter(
+  state: Pick<PointState, 'netlist' | 'solution'>,
+  red: string,
+  black: string,
+): Reading {
   const netlist: Netlist = {
     ...state.netlist,
     elements: [
@@ -28,7 +32,12 @@ export function readMeter(state: Pick<PointState, 'netlist' | 'solution'>, red: 
     ],
   };
   const { bands } = solveWithBands(netlist, [{ kind: 'volts', a: red, b: black }]);
-  const floating = ([['red', red], ['black', black]] as const)
+  const floating = (
+    [
+      ['red', red],
+      ['black', black],
+    ] as const
+  )
     .filter(([, node]) => state.solution.floating(node))
     .map(([lead]) => lead);
   return { red, black, volts: bands[0]!, floating };

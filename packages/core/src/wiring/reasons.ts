@@ -37,12 +37,18 @@ export function diagnose(analysis: Analysis): Reason[] {
   const { context, states } = analysis;
   if (states.some(({ solution }) => solution.outcome !== 'solved'))
     return [
-      { code: 'no-solution', weight: 'cannot', sentence: 'The circuit never settles: something in it switches itself on and off.' },
+      {
+        code: 'no-solution',
+        weight: 'cannot',
+        sentence: 'The circuit never settles: something in it switches itself on and off.',
+      },
     ];
   const supply = supplyReason(analysis);
   if (supply?.weight === 'cannot') return [supply];
   const reasons = supply ? [supply] : [];
-  const follows = states.every((state) => (state.outputOn === called(analysis, state) ? inputFollows(analysis, state) : false));
+  const follows = states.every((state) =>
+    state.outputOn === called(analysis, state) ? inputFollows(analysis, state) : false,
+  );
   if (!follows) reasons.push(...notFollowing(analysis));
   else reasons.push(...undecided(analysis));
   return [...reasons, ...limits(context, states)];
@@ -92,17 +98,33 @@ function notFollowing(analysis: Analysis): Reason[] {
   const on = states.filter((state) => state.outputOn);
   const strongest = on[0];
   if (states.every((state) => state.lamp === 'on'))
-    return [{ code: 'always-on', weight: 'cannot', sentence: `The input stays on whatever the target does: ${numbers(states[0]!)}.` }];
+    return [
+      {
+        code: 'always-on',
+        weight: 'cannot',
+        sentence: `The input stays on whatever the target does: ${numbers(states[0]!)}.`,
+      },
+    ];
   if (strongest && states.every((state) => state.lamp === 'off')) {
     const reason = neverOn(context, strongest, common);
     return mixedGroup(context, reason);
   }
   if (states.some((state) => state.lamp === 'undecided')) {
     const state = states.find((s) => s.lamp === 'undecided')!;
-    return [{ code: 'undecided', weight: 'cannot', sentence: `The input can read either way: ${numbers(state)}, between surely off and surely on.` }];
+    return [
+      {
+        code: 'undecided',
+        weight: 'cannot',
+        sentence: `The input can read either way: ${numbers(state)}, between surely off and surely on.`,
+      },
+    ];
   }
   return [
-    { code: 'not-following', weight: 'cannot', sentence: `The input does not follow the target in every state: ${numbers(states.at(-1)!)}.` },
+    {
+      code: 'not-following',
+      weight: 'cannot',
+      sentence: `The input does not follow the target in every state: ${numbers(states.at(-1)!)}.`,
+    },
   ];
 }
 
@@ -126,7 +148,8 @@ function neverOn(context: PointContext, state: PointState, common: string): Reas
   const type = moduleType(module!.typeId);
   const signal = state.solution.volts(signalNode(device));
   const opposed =
-    (type.sense === 'sink' && device.output === 'npn') || (type.sense === 'source' && device.output === 'pnp');
+    (type.sense === 'sink' && device.output === 'npn') ||
+    (type.sense === 'source' && device.output === 'pnp');
   if (opposed)
     return {
       code: 'wrong-sense',
@@ -158,7 +181,11 @@ function neverOn(context: PointContext, state: PointState, common: string): Reas
       weight: 'cannot',
       sentence: `This input cannot see ${device.tag}: it switches to ${railWords(rail!, supply.volts)}, where ${lower(common)} sits too.`,
     };
-  return { code: 'always-off', weight: 'cannot', sentence: `The input stays off whatever the target does: ${numbers(state)}.` };
+  return {
+    code: 'always-off',
+    weight: 'cannot',
+    sentence: `The input stays off whatever the target does: ${numbers(state)}.`,
+  };
 }
 
 /** Adds what the neighbours are, when they are of the other kind and explain why the common sits as it does. */
@@ -206,7 +233,9 @@ function limits(context: PointContext, states: readonly PointState[]): Reason[] 
     });
   const rated = deviceType(device.typeId).behaviour.ratedAmps;
   const drawn = Math.max(
-    ...states.map(({ solution }) => Math.abs(solution.amps(elementIds.channel(place!.moduleId, place!.channel)))),
+    ...states.map(({ solution }) =>
+      Math.abs(solution.amps(elementIds.channel(place!.moduleId, place!.channel))),
+    ),
     ...states.map(({ solution }) => outputAmps(device.id, solution.amps)),
   );
   if (drawn > rated)
@@ -231,9 +260,28 @@ function numbers({ inputVolts, inputAmps }: PointState): string {
   return `${formatVolts(inputVolts!.nom)} and ${formatMilliamps(inputAmps!.nom)} at its terminal`;
 }
 
+/** Two or three words that stand in the drawing where the current's way is stopped. */
+export function stopWords(
+  { code }: Reason,
+  { rail, supply }: Pick<PointContext, 'rail' | 'supply'>,
+): string | undefined {
+  switch (code) {
+    case 'same-pull':
+    case 'group-mixed':
+      return `both on ${railWords(rail ?? '-', supply.volts)}`;
+    case 'common-open':
+    case 'back-feed':
+      return 'no way on';
+    case 'wrong-sense':
+      return 'blocks this way';
+    default:
+      return undefined;
+  }
+}
+
 /** `0 V` or `+24 V`. */
 export function railWords(rail: '+' | '-', volts: number): string {
-  return rail === '-' ? '0 V' : `+${Math.round(volts)} V`;
+  return rail === '-' ? '0\u00a0V' : `+${Math.round(volts)}\u00a0V`;
 }
 
 function lower(words: string): string {

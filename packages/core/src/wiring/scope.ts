@@ -1,6 +1,6 @@
 import { channelOf, deviceType, groupOfChannel, moduleType } from '../catalog/index.ts';
-import type { ChannelPlace } from './jobIndex.ts';
-import { JobIndex, otherEnd } from './jobIndex.ts';
+import type { ChannelPlace, JobIndex } from './jobIndex.ts';
+import { otherEnd } from './jobIndex.ts';
 import { splitRef } from '../model/job.ts';
 import type { Wire } from '../model/job.ts';
 

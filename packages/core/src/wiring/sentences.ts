@@ -14,9 +14,7 @@ export function worksSentence({ context, present, away }: Analysis): string {
   const rail = context.rail === '+' ? `+${Math.round(context.supply.volts)} V` : '0 V';
   const input = context.rail === '-' ? 'the input takes the current in' : 'the input gives the current';
   const on = present.lamp === 'on' ? present : away;
-  const turned = !on.outputOn
-    ? ' Mind: the input is on while the sensor’s output is off.'
-    : '';
+  const turned = !on.outputOn ? ' Mind: the input is on while the sensor’s output is off.' : '';
   switch (context.device.output) {
     case 'contact': {
       const brings = context.rail === '-' ? `+${Math.round(context.supply.volts)} V` : '0 V';
@@ -46,18 +44,23 @@ export function ruleFor({ device }: PointContext): string {
 }
 
 /** Both vocabularies for what an input does, by the current and by the sensor that fits. */
-export function inputVocabulary(rail: '+' | '-' | undefined, sense: Sense): { byCurrent: string; bySensor: string } {
+export function inputVocabulary(
+  rail: '+' | '-' | undefined,
+  sense: Sense,
+): { byCurrent: string; bySensor: string } {
   const sinks = sense === 'sink' || (sense === 'both' && rail === '-');
   const sources = sense === 'source' || (sense === 'both' && rail === '+');
   if (sinks)
     return {
       byCurrent: 'Sinking input: current goes in at its terminal and out at the common',
-      bySensor: 'some makers call it a PNP input, after the sensor that fits, or “source” input after that sensor',
+      bySensor:
+        'some makers call it a PNP input, after the sensor that fits, or “source” input after that sensor',
     };
   if (sources)
     return {
       byCurrent: 'Sourcing input: current comes in at the common and out at its terminal',
-      bySensor: 'some makers call it an NPN input, after the sensor that fits, or “sink” input after that sensor',
+      bySensor:
+        'some makers call it an NPN input, after the sensor that fits, or “sink” input after that sensor',
     };
   return {
     byCurrent: 'Two-way input: its common decides whether it sinks or sources',

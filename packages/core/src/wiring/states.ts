@@ -2,8 +2,8 @@ import { moduleType, terminalWithRole, deviceType } from '../catalog/index.ts';
 import { driving, judgeInput, judgeInputBand, solveWithBands } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
 import type { Device, Module, Point, Supply } from '../model/job.ts';
-import { addressOf, JobIndex } from './jobIndex.ts';
-import type { ChannelPlace } from './jobIndex.ts';
+import { addressOf } from './jobIndex.ts';
+import type { ChannelPlace, JobIndex } from './jobIndex.ts';
 import { assemble, elementIds } from './assemble.ts';
 import { scopeOf } from './scope.ts';
 import type { Scope } from './scope.ts';
@@ -98,7 +98,11 @@ export function solveState(context: PointContext, present: boolean, othersPresen
   };
 }
 
-function sensorSide(device: Device, netlist: Netlist, solution: Solution): { powered: boolean; outputOn: boolean } {
+function sensorSide(
+  device: Device,
+  netlist: Netlist,
+  solution: Solution,
+): { powered: boolean; outputOn: boolean } {
   const contact = netlist.elements.find(({ id }) => id === elementIds.contact(device.id));
   if (contact?.kind === 'switch') return { powered: true, outputOn: contact.closed };
   const id = elementIds.output(device.id);
@@ -137,5 +141,7 @@ export function supplyNodes(device: Device): { plus: string; minus: string } | u
   const type = deviceType(device.typeId);
   const plus = terminalWithRole(type, 'plus');
   const minus = terminalWithRole(type, 'minus');
-  return plus && minus ? { plus: `${device.id}:${plus.name}`, minus: `${device.id}:${minus.name}` } : undefined;
+  return plus && minus
+    ? { plus: `${device.id}:${plus.name}`, minus: `${device.id}:${minus.name}` }
+    : undefined;
 }

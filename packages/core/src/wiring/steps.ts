@@ -2,8 +2,6 @@ import { deviceType, terminalWithRole } from '../catalog/index.ts';
 import type { JobContent, Stamp, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { otherEnd } from './jobIndex.ts';
-import { readMeter } from './readings.ts';
-import type { Reading } from './readings.ts';
 import { railWords } from './reasons.ts';
 import { commonWords, placeWords, ruleFor } from './sentences.ts';
 import type { Analysis } from './analysis.ts';
@@ -20,24 +18,33 @@ export interface LandStep {
   readonly detail?: string;
   /** What can hurt here. Defers to local rules; never a permission. */
   readonly caution?: string;
-  /** What a meter must show at this step. */
-  readonly reading?: Reading;
+  /** Terminals on which a meter is put at this step. */
+  readonly meter?: { readonly red: string; readonly black: string };
 }
 
 const ISOLATE =
-  'Lock-off and proving dead follow your site’s rules. Work on mains only if you are licensed or authorised under the local code.';
+  'Follow the site’s lock-off rules; mains only for people licensed or authorised under the local code.';
 const RESTART = 'Machines can start by themselves when power returns. Keep people clear.';
 const FORCED = 'What the input starts may move. Clear the machine before the target goes in.';
 
 /** The steps that land a point as it is wired, in safe order. Empty while it is on no channel. */
 export function landSteps(analysis: Analysis): LandStep[] {
-  const { context, present } = analysis;
+  const { context } = analysis;
   const { place, device } = context;
   if (!place) return [];
   const supplied = supplyNodes(device);
   return [
-    { key: 'isolate', title: 'Isolate, lock off, prove dead', detail: 'Test the tester before and after.', caution: ISOLATE },
-    { key: 'supply', title: supplied ? supplyTitle(context) : contactTitle(context), detail: 'Tug each wire.' },
+    {
+      key: 'isolate',
+      title: 'Isolate, lock off, prove dead',
+      detail: 'Test the tester before and after.',
+      caution: ISOLATE,
+    },
+    {
+      key: 'supply',
+      title: supplied ? supplyTitle(context) : contactTitle(context),
+      detail: 'Tug each wire.',
+    },
     ...(supplied
       ? [
           {
@@ -45,7 +52,7 @@ export function landSteps(analysis: Analysis): LandStep[] {
             title: 'Power up: the sensor’s own lamp answers',
             detail: 'Its supply, BN to BU:',
             caution: RESTART,
-            reading: readMeter(present, supplied.plus, supplied.minus),
+            meter: { red: supplied.plus, black: supplied.minus },
           },
         ]
       : []),
@@ -84,7 +91,10 @@ function supplyTitle(context: PointContext): string {
 }
 
 function contactTitle(context: PointContext): string {
-  return landing(context, `${context.device.id}:${terminalWithRole(deviceType(context.device.typeId), 'sideA')!.name}`);
+  return landing(
+    context,
+    `${context.device.id}:${terminalWithRole(deviceType(context.device.typeId), 'sideA')!.name}`,
+  );
 }
 
 function signalTitle(context: PointContext): string {

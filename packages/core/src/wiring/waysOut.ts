@@ -66,7 +66,9 @@ function affected(index: JobIndex, job: JobContent, change: Change, pointId: str
     if (part.kind === 'several') part.changes.forEach((inner) => collect(inner as Change));
     if (part.kind === 'assign' && part.place) places.push(part.place);
     if (part.kind === 'setCommon') {
-      const group = moduleType(after.module(part.moduleId)!.typeId).groups.find((g) => g.common === part.common)!;
+      const group = moduleType(after.module(part.moduleId)!.typeId).groups.find(
+        (g) => g.common === part.common,
+      )!;
       places.push({ moduleId: part.moduleId, channel: group.channels[0]! });
     }
   };
@@ -79,19 +81,33 @@ function affected(index: JobIndex, job: JobContent, change: Change, pointId: str
 function landWires({ index, device, supply }: PointContext): WayOut[] {
   const nodes = supplyNodes(device);
   if (!nodes) return [];
-  const missing = ([['+', nodes.plus], ['-', nodes.minus]] as const).filter(([, ref]) => !index.railAt(ref));
+  const missing = (
+    [
+      ['+', nodes.plus],
+      ['-', nodes.minus],
+    ] as const
+  ).filter(([, ref]) => !index.railAt(ref));
   if (!missing.length) return [];
   const place = index.placeOf(device);
-  const names = missing.map(([rail, ref]) => `${splitRef(ref).terminal} on ${rail === '+' ? `+${Math.round(supply.volts)} V` : '0 V'}`);
+  const names = missing.map(
+    ([rail, ref]) =>
+      `${splitRef(ref).terminal} on ${rail === '+' ? `+${Math.round(supply.volts)} V` : '0 V'}`,
+  );
   return place
-    ? [{ sentence: `Land ${names.join(' and ')}`, change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place } }]
+    ? [
+        {
+          sentence: `Land ${names.join(' and ')}`,
+          change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place },
+        },
+      ]
     : [];
 }
 
 function turnSupply({ index, device }: PointContext): WayOut[] {
   const nodes = supplyNodes(device);
   const place = index.placeOf(device);
-  if (!nodes || !place || index.railAt(nodes.plus)?.rail !== '-' || index.railAt(nodes.minus)?.rail !== '+') return [];
+  if (!nodes || !place || index.railAt(nodes.plus)?.rail !== '-' || index.railAt(nodes.minus)?.rail !== '+')
+    return [];
   return [
     {
       sentence: 'Exchange the two supply wires: BN on plus, BU on 0 V',
@@ -103,7 +119,7 @@ function turnSupply({ index, device }: PointContext): WayOut[] {
 function turnCommon(context: PointContext): WayOut[] {
   const { place, common, rail, supply } = context;
   if (!place || !common) return [];
-  const rails = rail ? [rail === '+' ? '-' : '+'] as const : (['-', '+'] as const);
+  const rails = rail ? ([rail === '+' ? '-' : '+'] as const) : (['-', '+'] as const);
   return rails.map((to) => ({
     sentence: `Put ${commonWords(context).toLowerCase()} of ${context.module!.tag} on ${to === '+' ? `+${Math.round(supply.volts)} V` : '0 V'}`,
     change: { kind: 'setCommon', moduleId: place.moduleId, common, rail: to },
@@ -134,7 +150,11 @@ function moveChannel(context: PointContext): WayOut[] {
       if (place?.moduleId === module.id && group.channels.includes(place.channel)) continue;
       const free = group.channels.find((channel) => !index.deviceAt({ moduleId: module.id, channel }));
       if (free === undefined) continue;
-      const move: Change = { kind: 'assign', pointId: point.id, place: { moduleId: module.id, channel: free } };
+      const move: Change = {
+        kind: 'assign',
+        pointId: point.id,
+        place: { moduleId: module.id, channel: free },
+      };
       const where = `Move ${point.tag} to ${module.tag} channel ${free}`;
       const rail = index.railOf(module.id, group.common);
       const sits = `common ${group.common.slice(3)}`;
@@ -151,7 +171,10 @@ function moveChannel(context: PointContext): WayOut[] {
       }
     }
   }
-  return ways.sort((a, b) => a.rank - b.rank).map(({ way }) => way).slice(0, 6);
+  return ways
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ way }) => way)
+    .slice(0, 6);
 }
 
 function otherSensor({ index, device, point }: PointContext): WayOut[] {
@@ -174,4 +197,3 @@ export function freeChannels(index: JobIndex): { moduleId: string; channel: numb
       .map((channel) => ({ moduleId: module.id, channel, common: groupOfChannel(type, channel)!.common }));
   });
 }
-

@@ -1,0 +1,1 @@
+export { JobShell as default } from '../../../src/job/JobShell';

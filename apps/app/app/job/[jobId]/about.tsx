@@ -1,0 +1,1 @@
+export { AboutScreen as default } from '../../../src/job/AboutScreen';

@@ -1,0 +1,1 @@
+export { BoardScreen as default } from '../../../src/board/BoardScreen';

@@ -1,0 +1,1 @@
+export { NewPointScreen as default } from '../../../src/point/NewPointScreen';

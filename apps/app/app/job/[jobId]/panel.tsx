@@ -1,0 +1,1 @@
+export { PanelScreen as default } from '../../../src/panel/PanelScreen';

@@ -1,0 +1,1 @@
+export { EditPointScreen as default } from '../../../../../src/point/EditPointScreen';

@@ -1,0 +1,1 @@
+export { LandScreen as default } from '../../../../../src/land/LandScreen';

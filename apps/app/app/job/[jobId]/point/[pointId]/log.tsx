@@ -1,0 +1,1 @@
+export { PointLogScreen as default } from '../../../../../src/log/PointLogScreen';

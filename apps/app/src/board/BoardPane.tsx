@@ -1,0 +1,73 @@
+import { useRouter } from 'expo-router';
+import { Plus } from '../ui/icons';
+import { ScrollView, View } from 'react-native';
+import { useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { Button } from '../ui/Button';
+import { useTokens } from '../ui/look';
+import { Words } from '../ui/Words';
+import { useProgress } from '../workers/useProgress';
+import { PointRow } from './PointRow';
+import { inOrder, Tally } from './Tally';
+
+/** All points of a job and how far each is, those that are stopped first. */
+export function BoardPane({
+  jobId,
+  chosen,
+  full = false,
+}: {
+  jobId: string;
+  chosen?: string;
+  full?: boolean;
+}) {
+  const job = useJob(jobId);
+  const router = useRouter();
+  const { ink } = useTokens();
+  const progress = useProgress(job.data?.content);
+  return (
+    <ScrollView contentContainerClassName="pb-6">
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the board">
+        {({ content }) => (
+          <View className="gap-4">
+            <View className={`gap-3 px-4 pt-3 ${full ? 'pt-5' : ''}`}>
+              <View>
+                <Words as="soft">{content.site || 'Job'}</Words>
+                <Words as="title">{content.name}</Words>
+              </View>
+              {progress && <Tally progress={progress} narrow={!full} />}
+            </View>
+            <Loaded data={progress} error={undefined} retry={() => undefined} what="the circuits">
+              {(rows) =>
+                rows.length === 0 ? (
+                  <Words as="soft" className="px-4">
+                    No points yet. Add modules in Panel, then the first point.
+                  </Words>
+                ) : (
+                  <View role="list" aria-label="Points" className="border-y-[1.5px] border-edge bg-plate">
+                    {inOrder(rows).map((row, i) => (
+                      <PointRow
+                        key={row.pointId}
+                        row={row}
+                        jobId={jobId}
+                        first={i === 0}
+                        chosen={row.pointId === chosen}
+                        wide={!full}
+                      />
+                    ))}
+                  </View>
+                )
+              }
+            </Loaded>
+            <View className="px-4">
+              <Button
+                label="Add a point"
+                icon={<Plus size={20} color={ink} />}
+                onPress={() => router.navigate(`/job/${jobId}/new-point` as never)}
+              />
+            </View>
+          </View>
+        )}
+      </Loaded>
+    </ScrollView>
+  );
+}

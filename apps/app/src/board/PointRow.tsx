@@ -1,0 +1,54 @@
+import type { PointProgress, Stage } from '@keypost/core';
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { Mark, MARK_WORDS } from '../ui/Mark';
+import { Words } from '../ui/Words';
+
+const STAGE_NAMES: Record<Stage, string> = { land: 'Land', prove: 'Prove' };
+
+/** One point: tag, name, what stops it or comes next, and each stage's mark over the stage's name. */
+export function PointRow({
+  row,
+  jobId,
+  first,
+  chosen,
+  wide,
+}: {
+  row: PointProgress;
+  jobId: string;
+  first: boolean;
+  chosen: boolean;
+  wide: boolean;
+}) {
+  const router = useRouter();
+  const stopped = row.overall === 'cannot' || row.overall === 'failed';
+  return (
+    <Pressable
+      role="link"
+      aria-label={`${row.tag} ${row.name}, ${MARK_WORDS[row.overall]}: ${row.line}`}
+      aria-current={chosen ? 'true' : undefined}
+      onPress={() => router.navigate(`/job/${jobId}/point/${row.pointId}` as never)}
+      className={`min-h-[64px] flex-row items-center gap-3 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
+    >
+      {wide && <Mark kind={row.overall} size={24} />}
+      <View className="min-w-0 flex-1">
+        <Words as="head">
+          {row.tag}
+          <Words as="body" className="text-soft">{`  ${row.name}`}</Words>
+        </Words>
+        <Words as="small" className={stopped ? 'font-wordsemi text-fail' : ''} numberOfLines={2}>
+          {row.line}
+        </Words>
+      </View>
+      {!wide &&
+        row.stages.map(({ stage, mark }) => (
+          <View key={stage} className="w-[40px] items-center gap-0.5">
+            <Mark kind={mark} size={24} label={`${STAGE_NAMES[stage]} ${MARK_WORDS[mark]}`} />
+            <Words as="small" className="text-[12px] leading-[14px]">
+              {STAGE_NAMES[stage]}
+            </Words>
+          </View>
+        ))}
+    </Pressable>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Mark as MarkKind, PointProgress } from '@keypost/core';
+import { View } from 'react-native';
+import { Mark } from '../ui/Mark';
+import { Words } from '../ui/Words';
+
+const ORDER: readonly MarkKind[] = ['cannot', 'failed', 'underway', 'open', 'proven'];
+const NAMES: Record<MarkKind, string> = {
+  cannot: 'can’t work',
+  failed: 'failed',
+  underway: 'under way',
+  open: 'to do',
+  proven: 'proven',
+};
+
+/** Points that are stopped come first, those that are done last; equal ones keep the job's order. */
+export function inOrder(rows: readonly PointProgress[]): PointProgress[] {
+  return [...rows].sort((a, b) => ORDER.indexOf(a.overall) - ORDER.indexOf(b.overall));
+}
+
+/** How many points stand where. */
+export function Tally({ progress, narrow }: { progress: readonly PointProgress[]; narrow: boolean }) {
+  const counts = ORDER.map((kind) => ({
+    kind,
+    count: progress.filter(({ overall }) => overall === kind).length,
+  }));
+  return (
+    <View className="flex-row overflow-hidden rounded-plate border-fine border-edge bg-plate">
+      {counts.map(({ kind, count }, i) => (
+        <View
+          key={kind}
+          role="group"
+          aria-label={`${count} ${NAMES[kind]}`}
+          className={`flex-1 items-center gap-0.5 py-2 ${i > 0 ? 'border-l border-line' : ''}`}
+        >
+          <View className="flex-row items-center gap-1.5">
+            <Mark kind={kind} size={16} />
+            <Words as="number">{String(count)}</Words>
+          </View>
+          {!narrow && (
+            <Words as="small" className="text-center text-[12px] leading-[15px]">
+              {NAMES[kind]}
+            </Words>
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,46 @@
+import type { ChangedRow, JobView } from '@keypost/api';
+import { mutate } from 'swr';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { keys } from './jobs';
+import type { Saver } from './useSave';
+
+/** Somebody stored first: shows what stands now and offers to keep the own entry or to take theirs. */
+export function Conflict({
+  saver,
+  view,
+  onTake,
+}: {
+  saver: Saver;
+  view: JobView;
+  onTake?: (rows: ChangedRow[]) => void;
+}) {
+  const details = saver.problem?.details;
+  if (details?.status !== 409) return null;
+  const current = details.current ?? [];
+  const take = async () => {
+    await mutate(keys.job(view.id));
+    saver.dismiss();
+    onTake?.(current);
+  };
+  return (
+    <Notice
+      actions={
+        <>
+          <Button label="Keep mine" kind="main" waiting={saver.saving} onPress={() => void saver.force()} />
+          <Button label="Take theirs" onPress={() => void take()} />
+        </>
+      }
+    >
+      {`${details.detail}\nStored now: ${current.map(({ row }) => rowWords(row)).join('; ')}`}
+    </Notice>
+  );
+}
+
+function rowWords(row: ChangedRow['row']): string {
+  if (!row) return 'it was removed';
+  return Object.entries(row)
+    .filter(([key]) => !/id$/i.test(key) || key === 'typeId')
+    .map(([, value]) => String(value))
+    .join(', ');
+}

@@ -1,0 +1,39 @@
+import type { ApiProblem } from '@keypost/api';
+import type { ReactNode } from 'react';
+import { ActivityIndicator, View } from 'react-native';
+import { Button } from '../ui/Button';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Words } from '../ui/Words';
+
+/** Shows what was read, or that it is being read, or why not with a way to try again. */
+export function Loaded<T>({
+  data,
+  error,
+  retry,
+  what,
+  children,
+}: {
+  data: T | undefined;
+  error: ApiProblem | undefined;
+  retry: () => void;
+  what: string;
+  children: (data: T) => ReactNode;
+}) {
+  const { accent } = useTokens();
+  if (data !== undefined) return <>{children(data)}</>;
+  if (error)
+    return (
+      <View className="p-4">
+        <Notice actions={<Button label="Try again" kind="main" onPress={retry} />}>
+          {error.details.detail}
+        </Notice>
+      </View>
+    );
+  return (
+    <View className="items-center gap-3 p-8" role="status">
+      <ActivityIndicator color={accent} />
+      <Words as="soft">{`Reading ${what} …`}</Words>
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import type { ApiProblem, JobEvent, JobSummary, JobView } from '@keypost/api';
+import { JobIndex } from '@keypost/core';
+import { useMemo } from 'react';
+import useSWR from 'swr';
+import { server } from './server';
+
+/** Keys of what is read from the server, so that writers know what to refresh. */
+export const keys = {
+  jobs: 'jobs',
+  job: (jobId: string) => ['job', jobId] as const,
+  events: (jobId: string, pointId: string | undefined) => ['events', jobId, pointId ?? ''] as const,
+};
+
+export function useJobs() {
+  return useSWR<JobSummary[], ApiProblem>(keys.jobs, () => server('listJobs', {}));
+}
+
+export function useJob(jobId: string) {
+  return useSWR<JobView, ApiProblem>(keys.job(jobId), () => server('getJob', { params: { jobId } }));
+}
+
+export function useEvents(jobId: string, pointId?: string) {
+  return useSWR<JobEvent[], ApiProblem>(keys.events(jobId, pointId), () =>
+    server('listEvents', { params: { jobId }, query: { pointId, limit: 200 } }),
+  );
+}
+
+/** The index of a job that was read; made anew only when the job changes. */
+export function useIndex(view: JobView | undefined): JobIndex | undefined {
+  return useMemo(() => view && new JobIndex(view.content), [view]);
+}

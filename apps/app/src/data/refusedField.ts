@@ -1,0 +1,6 @@
+import type { Saver } from './useSave';
+
+/** What the last refusal says of one field, by the end of its path. */
+export function refusedField({ problem }: Saver, field: string): string | undefined {
+  return problem?.details.problems?.find(({ path }) => path.endsWith(`.${field}`))?.message;
+}

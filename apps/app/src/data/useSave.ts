@@ -1,0 +1,99 @@
+import { ApiProblem, patchJob } from '@keypost/api';
+import type { ChangeRequest, JobView } from '@keypost/api';
+import { applyChange, JobProblem } from '@keypost/core';
+import type { Change } from '@keypost/core';
+import { useCallback, useRef, useState } from 'react';
+import { mutate } from 'swr';
+import { v4 as uuid } from 'uuid';
+import { keys } from './jobs';
+import { server } from './server';
+import { useSettings } from './settings';
+
+type Expects = NonNullable<ChangeRequest['expects']>;
+
+interface Attempt {
+  readonly changeId: string;
+  readonly change: Change;
+  readonly expects: Expects;
+}
+
+export interface Saver {
+  readonly saving: boolean;
+  /** Why the last attempt was not stored. */
+  readonly problem: ApiProblem | undefined;
+  /** Stores a change. @returns whether it was stored. */
+  readonly save: (change: Change, expects?: Expects) => Promise<boolean>;
+  /** The last attempt again, under the same id, so that it cannot be stored twice. */
+  readonly retry: () => Promise<boolean>;
+  /** The last attempt again, whatever was stored meanwhile. */
+  readonly force: () => Promise<boolean>;
+  readonly dismiss: () => void;
+}
+
+/** Stores changes of a job: shown at once, taken back when the server refuses, kept for a retry when it is away. */
+export function useSave(view: JobView | undefined): Saver {
+  const { by } = useSettings();
+  const [saving, setSaving] = useState(false);
+  const [problem, setProblem] = useState<ApiProblem>();
+  const last = useRef<Attempt>(undefined);
+
+  const attempt = useCallback(
+    async (a: Attempt): Promise<boolean> => {
+      if (!view) return false;
+      last.current = a;
+      setSaving(true);
+      setProblem(undefined);
+      try {
+        await store(view, a, by);
+        return true;
+      } catch (error) {
+        setProblem(asProblem(error));
+        return false;
+      } finally {
+        setSaving(false);
+      }
+    },
+    [view, by],
+  );
+
+  return {
+    saving,
+    problem,
+    save: (change, expects = []) => attempt({ changeId: uuid(), change, expects }),
+    retry: () => (last.current ? attempt(last.current) : Promise.resolve(false)),
+    force: () => (last.current ? attempt({ ...last.current, expects: [] }) : Promise.resolve(false)),
+    dismiss: () => setProblem(undefined),
+  };
+}
+
+async function store(view: JobView, { changeId, change, expects }: Attempt, by: string): Promise<void> {
+  const key = keys.job(view.id);
+  const content = applyChange(view.content, change, { by, at: new Date().toISOString() });
+  await mutate<JobView>(
+    key,
+    async () => {
+      const answer = await server('changeJob', {
+        params: { jobId: view.id },
+        body: { changeId, by, change, expects },
+      });
+      return patchJob(view, answer) ?? server('getJob', { params: { jobId: view.id } });
+    },
+    { optimisticData: { ...view, content }, rollbackOnError: true, revalidate: false },
+  );
+  void mutate((k) => Array.isArray(k) && k[0] === 'events' && k[1] === view.id);
+  void mutate(keys.jobs);
+}
+
+/** Any error as the problem that a screen can show. */
+export function asProblem(error: unknown): ApiProblem {
+  if (error instanceof ApiProblem) return error;
+  const problems = error instanceof JobProblem ? [...error.problems] : [];
+  const detail = problems[0]?.message ?? (error instanceof Error ? error.message : String(error));
+  return new ApiProblem({ type: 'about:blank', title: 'Not possible', status: 422, detail, problems });
+}
+
+/** The revision of a row as it was read, to be sent along with an edit of it. */
+export function expecting(view: JobView, shelf: Expects[number]['shelf'], id: string): Expects {
+  const revision = view.revisions[`${shelf}/${id}`];
+  return revision === undefined ? [] : [{ shelf, id, revision }];
+}

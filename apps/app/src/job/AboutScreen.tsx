@@ -1,0 +1,136 @@
+import type { JobView } from '@keypost/api';
+import { useRouter } from 'expo-router';
+import { Download } from '../ui/icons';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { mutate } from 'swr';
+import { keys, useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { changeSettings, useSettings } from '../data/settings';
+import { asProblem } from '../data/useSave';
+import { server } from '../data/server';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { JobForm } from './JobForm';
+import { useJobId } from './useJobId';
+import type { ApiProblem } from '@keypost/api';
+
+/** The job itself: its name, its supply, its file, and the look of this device. */
+export function AboutScreen() {
+  const jobId = useJobId();
+  const job = useJob(jobId);
+  return (
+    <Screen narrow head={<PageHead title="Job" over={job.data?.content.name ?? ''} back="/" />}>
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
+        {(view) => (
+          <>
+            <JobForm view={view} />
+            <FilePlate view={view} />
+          </>
+        )}
+      </Loaded>
+      <DevicePlate />
+      {job.data && <RemovePlate view={job.data} />}
+    </Screen>
+  );
+}
+
+function FilePlate({ view }: { view: JobView }) {
+  const { ink } = useTokens();
+  const [problem, setProblem] = useState<ApiProblem>();
+  const take = async () => {
+    setProblem(undefined);
+    try {
+      const text = await server('exportJob', { params: { jobId: view.id } });
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+      link.download = `${
+        view.content.name
+          .toLowerCase()
+          .replace(/[^a-z0-9]+/g, '-')
+          .replace(/^-|-$/g, '') || 'job'
+      }.keypost.json`;
+      link.click();
+      URL.revokeObjectURL(link.href);
+    } catch (error) {
+      setProblem(asProblem(error));
+    }
+  };
+  return (
+    <Plate title="Take the job away">
+      <Row first className="gap-3">
+        <Button
+          label="Save the job as a file"
+          icon={<Download size={20} color={ink} />}
+          onPress={() => void take()}
+        />
+        {problem && <Notice>{problem.details.detail}</Notice>}
+      </Row>
+    </Plate>
+  );
+}
+
+function DevicePlate() {
+  const { by, look } = useSettings();
+  return (
+    <Plate title="This device">
+      <Row first className="gap-4">
+        <Field
+          label="Your initials"
+          value={by}
+          onChange={(text) => changeSettings({ by: text.trimStart().slice(0, 40) })}
+        />
+        <Choice
+          label="Look"
+          value={look}
+          onChange={(value) => changeSettings({ look: value })}
+          options={[
+            { value: 'system', label: 'As the device' },
+            { value: 'light', label: 'Light' },
+            { value: 'dark', label: 'Dark' },
+          ]}
+        />
+      </Row>
+    </Plate>
+  );
+}
+
+function RemovePlate({ view }: { view: JobView }) {
+  const router = useRouter();
+  const { by } = useSettings();
+  const [asked, setAsked] = useState(false);
+  const [problem, setProblem] = useState<ApiProblem>();
+  const remove = async () => {
+    try {
+      await server('removeJob', { params: { jobId: view.id }, query: { by } });
+      await mutate(keys.jobs);
+      router.navigate('/' as never);
+    } catch (error) {
+      setProblem(asProblem(error));
+    }
+  };
+  return (
+    <View className="gap-3">
+      {!asked ? (
+        <Button label="Remove this job" kind="danger" disabled={by === ''} onPress={() => setAsked(true)} />
+      ) : (
+        <Notice
+          actions={
+            <>
+              <Button label={`Remove ${view.content.name}`} kind="danger" onPress={() => void remove()} />
+              <Button label="Keep it" onPress={() => setAsked(false)} />
+            </>
+          }
+        >
+          {`This removes ${view.content.name} with ${view.content.points.length} points and ${view.content.results.length} results from this server. Save its file first if you may need it.`}
+        </Notice>
+      )}
+      {problem && <Notice>{problem.details.detail}</Notice>}
+    </View>
+  );
+}

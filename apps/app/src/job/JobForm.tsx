@@ -1,0 +1,103 @@
+import type { JobView } from '@keypost/api';
+import { JobContent, Supply } from '@keypost/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { z } from 'zod';
+import { Conflict } from '../data/Conflict';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
+import { Plate, Row } from '../ui/Plate';
+
+const Form = z.object({
+  name: JobContent.shape.name,
+  site: JobContent.shape.site,
+  volts: numeric(Supply.shape.volts),
+  tolerancePercent: numeric(Supply.shape.tolerancePercent),
+});
+
+/** Name and site of a job, and its supply. */
+export function JobForm({ view }: { view: JobView }) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const supply = view.content.supplies[0]!;
+  const [seen, setSeen] = useState(() => expecting(view, 'supplies', supply.id));
+  const { control, handleSubmit, formState, reset } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: textsOf(view),
+  });
+  const submit = handleSubmit(async ({ name, site, volts, tolerancePercent }) => {
+    const changes = [
+      { kind: 'editJob', patch: { name, site } },
+      { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
+    ];
+    if (!(await saver.save({ kind: 'several', changes }, seen))) return;
+    reset({ name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) });
+    const changed = volts !== supply.volts || tolerancePercent !== supply.tolerancePercent;
+    setSeen((rows) => rows.map((row) => ({ ...row, revision: row.revision + (changed ? 1 : 0) })));
+  });
+  return (
+    <Plate title="Name and supply">
+      <Row first className="gap-4">
+        <FormField control={control} name="name" label="Name" />
+        <FormField control={control} name="site" label="Site" />
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <FormField
+              control={control}
+              name="volts"
+              label={`Supply ${supply.tag}`}
+              unit="V"
+              mono
+              inputMode="decimal"
+            />
+          </View>
+          <View className="flex-1">
+            <FormField
+              control={control}
+              name="tolerancePercent"
+              label="Tolerance"
+              unit="%"
+              mono
+              inputMode="decimal"
+            />
+          </View>
+        </View>
+        {!known && formState.isDirty && <WhoAmI />}
+        <Conflict
+          saver={saver}
+          view={view}
+          onTake={(rows) => {
+            const now = rows[0];
+            if (now) setSeen([{ shelf: 'supplies', id: now.id, revision: now.revision }]);
+            const row = now?.row as { volts: number; tolerancePercent: number } | null | undefined;
+            if (row)
+              reset({
+                ...textsOf(view),
+                volts: String(row.volts),
+                tolerancePercent: String(row.tolerancePercent),
+              });
+          }}
+        />
+        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+        <Button
+          label="Store"
+          kind="main"
+          disabled={!formState.isDirty || !known}
+          waiting={saver.saving}
+          onPress={() => void submit()}
+        />
+      </Row>
+    </Plate>
+  );
+}
+
+function textsOf({ content: { name, site, supplies } }: JobView) {
+  const { volts, tolerancePercent } = supplies[0]!;
+  return { name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) };
+}

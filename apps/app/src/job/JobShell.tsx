@@ -1,0 +1,63 @@
+import { Slot, usePathname, useRouter } from 'expo-router';
+import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
+import { Pressable, View } from 'react-native';
+import { useJobId } from './useJobId';
+import { useTokens } from '../ui/look';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+
+const DESTINATIONS = [
+  { name: 'Board', path: '', icon: List },
+  { name: 'Panel', path: '/panel', icon: Layers },
+  { name: 'Log', path: '/log', icon: ScrollText },
+  { name: 'Job', path: '/about', icon: Settings2 },
+] as const;
+
+/** The frame of a job: its destinations below on a phone, at the side where there is room. */
+export function JobShell() {
+  const wide = useWide();
+  return (
+    <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>
+      <View className="min-h-0 flex-1">
+        <Slot />
+      </View>
+      <Destinations wide={wide} />
+    </View>
+  );
+}
+
+function Destinations({ wide }: { wide: boolean }) {
+  const jobId = useJobId();
+  const path = usePathname();
+  const router = useRouter();
+  const { ink, soft } = useTokens();
+  const base = `/job/${jobId}`;
+  const rest = path.slice(base.length);
+  const here = ['/panel', '/log', '/about'].find((p) => rest === p) ?? '';
+  return (
+    <View
+      role="navigation"
+      aria-label="Parts of the job"
+      className={`border-edge bg-plate ${wide ? 'w-[76px] border-r-[1.5px] pt-3' : 'flex-row border-t-[1.5px]'}`}
+    >
+      {DESTINATIONS.map(({ name, path: to, icon: Icon }) => {
+        const chosen = here === to;
+        return (
+          <Pressable
+            key={name}
+            role="link"
+            aria-label={name}
+            aria-current={chosen ? 'page' : undefined}
+            onPress={() => router.navigate(`${base}${to}` as never)}
+            className={`min-h-[60px] items-center justify-center gap-0.5 ${wide ? 'border-l-[4px]' : 'flex-1 border-t-[4px]'} ${chosen ? 'border-accent' : 'border-transparent'}`}
+          >
+            <Icon size={24} color={chosen ? ink : soft} strokeWidth={chosen ? 2.4 : 2} />
+            <Words as="small" className={chosen ? 'font-wordbold text-ink' : ''}>
+              {name}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

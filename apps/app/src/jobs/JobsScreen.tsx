@@ -1,0 +1,149 @@
+import { useRouter } from 'expo-router';
+import { FileUp, Plus } from '../ui/icons';
+import { useRef, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useJobs } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { useSettings } from '../data/settings';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { asProblem } from '../data/useSave';
+import { server } from '../data/server';
+import { Button } from '../ui/Button';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { NewJob } from './NewJob';
+import type { ApiProblem } from '@keypost/api';
+
+/** The first page: every job of this server, a new one, or one from a file. */
+export function JobsScreen() {
+  const jobs = useJobs();
+  const { ink, plate } = useTokens();
+  const [making, setMaking] = useState(false);
+  return (
+    <Screen narrow head={<PageHead title="Key Post" over="Jobs" />}>
+      <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
+        {(list) => (
+          <Plate title="Jobs" aside={<Words as="mono">{String(list.length)}</Words>}>
+            {list.length === 0 && (
+              <Row first>
+                <Words as="soft">No job yet. Begin one below, or bring one from a file.</Words>
+              </Row>
+            )}
+            {list.map((job, i) => (
+              <JobRow key={job.id} job={job} first={i === 0} />
+            ))}
+          </Plate>
+        )}
+      </Loaded>
+      {making ? (
+        <NewJob onCancel={() => setMaking(false)} />
+      ) : (
+        <View className="gap-3">
+          <Button
+            label="New job"
+            kind="main"
+            icon={<Plus size={20} color={plate} />}
+            onPress={() => setMaking(true)}
+          />
+          <BringFile ink={ink} />
+        </View>
+      )}
+    </Screen>
+  );
+}
+
+function JobRow({
+  job,
+  first,
+}: {
+  job: { id: string; name: string; site: string; points: number };
+  first: boolean;
+}) {
+  const router = useRouter();
+  return (
+    <Pressable
+      role="link"
+      aria-label={`${job.name}, ${job.site}`}
+      onPress={() => router.navigate(`/job/${job.id}` as never)}
+      className={`min-h-[64px] flex-row items-center gap-3 px-4 py-3 active:bg-wash ${first ? '' : 'border-t border-line'}`}
+    >
+      <View className="min-w-0 flex-1">
+        <Words as="head">{job.name}</Words>
+        {job.site !== '' && <Words as="soft">{job.site}</Words>}
+      </View>
+      <Words as="mono">{`${job.points} ${job.points === 1 ? 'point' : 'points'}`}</Words>
+    </Pressable>
+  );
+}
+
+/** Brings a job in from a file; says line or field when it is refused. */
+function BringFile({ ink }: { ink: string }) {
+  const input = useRef<HTMLInputElement>(null);
+  const router = useRouter();
+  const known = useKnown();
+  const { by } = useSettings();
+  const [asked, setAsked] = useState(false);
+  const [waiting, setWaiting] = useState(false);
+  const [problem, setProblem] = useState<ApiProblem>();
+  const [last, setLast] = useState<File>();
+  const bring = async (file: File) => {
+    setWaiting(true);
+    setProblem(undefined);
+    setLast(file);
+    try {
+      const job = await server('importJob', { query: { by }, body: await file.text() });
+      router.navigate(`/job/${job.id}` as never);
+    } catch (error) {
+      setProblem(asProblem(error));
+    } finally {
+      setWaiting(false);
+    }
+  };
+  return (
+    <View className="gap-3">
+      {asked && !known && <WhoAmI />}
+      <Button
+        label="Bring a job from a file"
+        icon={<FileUp size={20} color={ink} />}
+        waiting={waiting}
+        onPress={() => (known ? input.current?.click() : setAsked(true))}
+      />
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Job file"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void bring(file);
+        }}
+      />
+      {problem && last && (
+        <Notice
+          actions={
+            <>
+              {problem.retryable && (
+                <Button label="Try again" kind="main" waiting={waiting} onPress={() => void bring(last)} />
+              )}
+              <Button label="Close" onPress={() => setProblem(undefined)} />
+            </>
+          }
+        >
+          {`${last.name} was not taken in; nothing was stored.\n${problemLines(problem)}`}
+        </Notice>
+      )}
+    </View>
+  );
+}
+
+function problemLines({ details }: ApiProblem): string {
+  const lines = (details.problems ?? [])
+    .slice(0, 5)
+    .map(({ path, message }) => (path ? `${path}: ${message}` : message));
+  return lines.length ? lines.join('\n') : details.detail;
+}

@@ -1,0 +1,65 @@
+import type { ApiProblem } from '@keypost/api';
+import { JobContent } from '@keypost/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { mutate } from 'swr';
+import { keys } from '../data/jobs';
+import { server } from '../data/server';
+import { changeSettings, useSettings } from '../data/settings';
+import { asProblem } from '../data/useSave';
+import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { z } from 'zod';
+
+const Form = z.object({
+  name: JobContent.shape.name,
+  site: JobContent.shape.site,
+  by: z.string().trim().min(1, 'Enter your initials, such as MR.').max(40),
+});
+
+/** A new, empty job. */
+export function NewJob({ onCancel }: { onCancel: () => void }) {
+  const { by } = useSettings();
+  const router = useRouter();
+  const [problem, setProblem] = useState<ApiProblem>();
+  const { control, handleSubmit, formState } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: { name: '', site: '', by },
+  });
+  const submit = handleSubmit(async (values) => {
+    setProblem(undefined);
+    try {
+      changeSettings({ by: values.by });
+      const job = await server('createJob', { body: values });
+      await mutate(keys.jobs);
+      router.navigate(`/job/${job.id}/panel` as never);
+    } catch (error) {
+      setProblem(asProblem(error));
+    }
+  });
+  return (
+    <Plate title="New job">
+      <Row first className="gap-4">
+        <FormField control={control} name="name" label="Name" hint="What is wired, such as Pump room 2" />
+        <FormField control={control} name="site" label="Site" hint="Where it is" />
+        <FormField
+          control={control}
+          name="by"
+          label="Your initials"
+          hint="Every stamp and result carries them"
+        />
+        {problem && <Notice>{`Not stored. ${problem.details.detail}`}</Notice>}
+        <FormActions
+          label="Begin"
+          waiting={formState.isSubmitting}
+          onStore={() => void submit()}
+          onCancel={onCancel}
+        />
+      </Row>
+    </Plate>
+  );
+}

@@ -1,0 +1,131 @@
+import {
+  inputVocabulary,
+  loopView,
+  readMeter,
+  ruleFor,
+  senseOf,
+  signalNode,
+  splitRef,
+  supplyNodes,
+} from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { LoopDrawing } from '../drawing/LoopDrawing';
+import type { Leads } from '../drawing/LoopDrawing';
+import { useSave } from '../data/useSave';
+import { PointFrame, PointPage } from '../point/PointFrame';
+import type { OpenPoint } from '../point/usePoint';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { ChannelPlate } from './ChannelPlate';
+import { FiveStates } from './FiveStates';
+import { LandSteps, NextStep } from './LandSteps';
+import { Meter } from './Meter';
+import { StateToggle } from './StateToggle';
+import { VerdictWords } from './VerdictWords';
+
+export function LandScreen() {
+  return <LandPoint />;
+}
+
+/** Land: the loop with its verdict, the meter, and the steps that bring it to the terminals. */
+export function LandPoint({ pointId }: { pointId?: string }) {
+  return <PointFrame pointId={pointId}>{(point) => <Land point={point} />}</PointFrame>;
+}
+
+function Land({ point }: { point: OpenPoint }) {
+  const saver = useSave(point.view);
+  const { analysis, type } = point;
+  return (
+    <PointPage
+      point={point}
+      page="land"
+      main={
+        <>
+          <VerdictWords point={point} saver={saver} />
+          <Loop point={point} />
+        </>
+      }
+      aside={
+        <>
+          <LandSteps point={point} saver={saver} />
+          {analysis.context.place && (
+            <FiveStates
+              words={type.words}
+              away={analysis.away}
+              present={analysis.present}
+              address={analysis.context.address}
+            />
+          )}
+          <ChannelPlate point={point} saver={saver} />
+          <RulePlate point={point} />
+        </>
+      }
+      dock={<NextStep point={point} saver={saver} />}
+    />
+  );
+}
+
+function Loop({ point: { analysis, verdict, type } }: { point: OpenPoint }) {
+  const [present, setPresent] = useState(false);
+  const [width, setWidth] = useState(0);
+  const { context } = analysis;
+  const [leads, setLeads] = useState<Leads>(() => firstLeads(analysis));
+  const [next, setNext] = useState<keyof Leads>('red');
+  const state = present ? analysis.present : analysis.away;
+  const view = useMemo(() => loopView(context, state, verdict.reasons), [context, state, verdict]);
+  const reading = useMemo(() => readMeter(state, leads.red, leads.black), [state, leads]);
+  const touch = (ref: string) => {
+    if (ref === leads.red || ref === leads.black) return;
+    setLeads({ ...leads, [next]: ref });
+    setNext(next === 'red' ? 'black' : 'red');
+  };
+  return (
+    <View className="w-full max-w-[560px] gap-3 self-center">
+      <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+        {width > 0 && <LoopDrawing view={view} width={width} leads={leads} onTouch={touch} />}
+      </View>
+      <StateToggle words={type.words} present={present} onChange={setPresent} />
+      <Meter
+        reading={reading}
+        names={{ red: leadName(context, leads.red), black: leadName(context, leads.black) }}
+        onSwap={() => setLeads({ red: leads.black, black: leads.red })}
+      />
+      <Words as="small">{`Touch a terminal to move the ${next === 'red' ? '+' : '−'} lead.`}</Words>
+    </View>
+  );
+}
+
+/** Red on the signal, black where a technician would put it. */
+function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
+  return {
+    red: signalNode(context.device),
+    black: supplyNodes(context.device)?.minus ?? away.netlist.reference,
+  };
+}
+
+function leadName({ index, device, supply }: OpenPoint['analysis']['context'], ref: string): string {
+  const { item, terminal } = splitRef(ref);
+  if (item === device.id) return `${terminal} of ${device.tag}`;
+  const module = index.module(item);
+  if (module) return `${module.tag} ${terminal.replace(/^I/, 'ch ').replace(/^COM/, 'common ')}`;
+  return terminal === '+' ? `${supply.tag} plus` : `${supply.tag} 0 V`;
+}
+
+function RulePlate({ point: { analysis } }: { point: OpenPoint }) {
+  const { context } = analysis;
+  const words = context.place && inputVocabulary(context.rail, senseOf(context)!);
+  return (
+    <Plate title="The rule">
+      <Row first>
+        <Words as="body">{ruleFor(context)}</Words>
+      </Row>
+      {words && (
+        <Row>
+          <Words as="body">{`${words.byCurrent}.`}</Words>
+          <Words as="small" className="pt-1">{`Other words: ${words.bySensor}.`}</Words>
+        </Row>
+      )}
+    </Plate>
+  );
+}

@@ -1,0 +1,153 @@
+import { formatVoltBand, formatVolts, landSteps, readMeter, stampedSteps } from '@keypost/core';
+import type { StampedStep } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Mark } from '../ui/Mark';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+
+function useSteps({ view, analysis }: OpenPoint): StampedStep[] {
+  return useMemo(
+    () => stampedSteps(view.content, analysis.context.point.id, landSteps(analysis)),
+    [view, analysis],
+  );
+}
+
+/** The steps of landing, each with its stamp; a stamp can be undone with a reason. */
+export function LandSteps({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const steps = useSteps(point);
+  const [undoing, setUndoing] = useState<string>();
+  if (steps.length === 0) return null;
+  const next = steps.find(({ stamp }) => !stamp);
+  return (
+    <Plate
+      title="Steps"
+      aside={<Words as="mono">{`${steps.filter(({ stamp }) => stamp).length} of ${steps.length}`}</Words>}
+    >
+      <View role="list" aria-label="Steps of landing">
+        {steps.map((stamped, i) => (
+          <Row key={stamped.step.key} first={i === 0} className={stamped === next ? 'bg-wash' : ''}>
+            <StepRow
+              point={point}
+              stamped={stamped}
+              isNext={stamped === next}
+              onUndo={() => setUndoing(stamped.stamp?.id)}
+            />
+            {stamped.stamp && undoing === stamped.stamp.id && (
+              <Undo stampId={undoing} saver={saver} onDone={() => setUndoing(undefined)} />
+            )}
+          </Row>
+        ))}
+      </View>
+    </Plate>
+  );
+}
+
+function StepRow({
+  point,
+  stamped: { step, stamp, stale },
+  isNext,
+  onUndo,
+}: {
+  point: OpenPoint;
+  stamped: StampedStep;
+  isNext: boolean;
+  onUndo: () => void;
+}) {
+  const { meter } = step;
+  const reading = useMemo(
+    () => meter && readMeter(point.analysis.away, meter.red, meter.black),
+    [point, meter],
+  );
+  return (
+    <View role="listitem" className="flex-row gap-3">
+      <Mark kind={stamp ? 'proven' : 'open'} size={22} />
+      <View className="min-w-0 flex-1 gap-0.5">
+        <Words as={isNext ? 'strong' : 'body'}>{step.title}</Words>
+        {step.detail && !stamp && <Words as="small">{step.detail}</Words>}
+        {reading && !stamp && (
+          <Words as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Words>
+        )}
+        {stale && <Words as="fail">The wiring changed since this was done. Do it again.</Words>}
+        {step.caution && !stamp && <Caution>{step.caution}</Caution>}
+        {stamp && <Words as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Words>}
+      </View>
+      {stamp && (
+        <Pressable
+          role="button"
+          aria-label={`Undo: ${step.title}`}
+          onPress={onUndo}
+          className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
+        >
+          <Words as="small" className="text-accent underline">
+            Undo
+          </Words>
+        </Pressable>
+      )}
+    </View>
+  );
+}
+
+function Undo({ stampId, saver, onDone }: { stampId: string; saver: Saver; onDone: () => void }) {
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const undo = async () => {
+    if (reason.trim() === '') setProblem('Say why, such as: wire came loose.');
+    else if (await saver.save({ kind: 'undoStamp', id: stampId, reason })) onDone();
+  };
+  return (
+    <View className="gap-3 pt-3">
+      <Field
+        label="Why is it undone?"
+        value={reason}
+        onChange={setReason}
+        problem={problem}
+        maxLength={200}
+        autoFocus
+      />
+      <View className="flex-row gap-3">
+        <Button label="Undo this step" kind="danger" waiting={saver.saving} onPress={() => void undo()} />
+        <Button label="Leave it" onPress={onDone} />
+      </View>
+    </View>
+  );
+}
+
+/** The next thing to do, always in reach of the thumb. */
+export function NextStep({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const steps = useSteps(point);
+  const known = useKnown();
+  const wide = useWide();
+  const [asking, setAsking] = useState(false);
+  const next = steps.find(({ stamp }) => !stamp)?.step;
+  if (!next) return null;
+  const stamp = () => {
+    if (!known) return setAsking(true);
+    const row = { id: uuid(), pointId: point.analysis.context.point.id, step: next.key, subject: next.title };
+    return void saver.save({ kind: 'stamp', stamp: row });
+  };
+  return (
+    <View className="gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
+      {asking && !known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <View className="flex-row items-center gap-3">
+        <Words as="strong" className="min-w-0 flex-1" numberOfLines={2}>
+          <Words as="soft">{'Next  '}</Words>
+          {next.title}
+        </Words>
+        <Button label="Done" kind="main" waiting={saver.saving} onPress={stamp} />
+      </View>
+      {next.caution && !wide && <Caution>{next.caution}</Caution>}
+    </View>
+  );
+}

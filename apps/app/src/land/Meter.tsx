@@ -1,0 +1,61 @@
+import { formatVolts, formatVoltBand } from '@keypost/core';
+import type { Reading } from '@keypost/core';
+import { ArrowLeftRight } from '../ui/icons';
+import { Pressable, View } from 'react-native';
+import { useTokens } from '../ui/look';
+import { Words } from '../ui/Words';
+
+/** The meter: which lead is where, what it shows, and what it may show. */
+export function Meter({
+  reading,
+  names,
+  onSwap,
+}: {
+  reading: Reading;
+  names: { red: string; black: string };
+  onSwap: () => void;
+}) {
+  const { bone } = useTokens();
+  const loose = reading.floating.length > 0;
+  return (
+    <View role="group" aria-label="Meter" className="rounded-plate bg-ink px-4 py-2.5">
+      <View className="flex-row items-center gap-3">
+        <View className="min-w-0 flex-1">
+          <Words as="small" className="text-plate">
+            <Words as="small" className="font-figurebold text-plate">
+              {'+ '}
+            </Words>
+            {names.red}
+          </Words>
+          <Words as="small" className="text-plate">
+            <Words as="small" className="font-figurebold text-plate">
+              {'− '}
+            </Words>
+            {names.black}
+          </Words>
+        </View>
+        <View className="items-end">
+          <Words as="number" className="text-[30px] leading-[34px] text-plate" testID="meter-volts">
+            {formatVolts(reading.volts.nom)}
+          </Words>
+          <Words as="small" className="font-figure text-plate">
+            {loose ? 'floating' : formatVoltBand(reading.volts.min, reading.volts.max)}
+          </Words>
+        </View>
+        <Pressable
+          role="button"
+          aria-label="Exchange the leads"
+          onPress={onSwap}
+          className="-mr-2 h-[48px] w-[44px] items-center justify-center"
+        >
+          <ArrowLeftRight size={22} color={bone} />
+        </Pressable>
+      </View>
+      {loose && (
+        <Words as="small" className="pt-1 text-plate">
+          {`${reading.floating.map((lead) => names[lead]).join(' and ')} hangs on nothing: whatever the meter shows there means nothing.`}
+        </Words>
+      )}
+    </View>
+  );
+}

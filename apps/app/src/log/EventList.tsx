@@ -1,0 +1,29 @@
+import type { JobEvent } from '@keypost/api';
+import { format } from 'date-fns/format';
+import { View } from 'react-native';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { eventWords } from './eventWords';
+
+/** What was done, newest first. */
+export function EventList({ events, title }: { events: readonly JobEvent[]; title: string }) {
+  return (
+    <Plate title={title} aside={<Words as="mono">{String(events.length)}</Words>}>
+      {events.length === 0 && (
+        <Row first>
+          <Words as="soft">Nothing was done yet.</Words>
+        </Row>
+      )}
+      <View role="list" aria-label={title}>
+        {events.map((event, i) => (
+          <Row key={event.id} first={i === 0} className="py-2">
+            <View role="listitem">
+              <Words as="body">{eventWords(event)}</Words>
+              <Words as="small">{`${format(new Date(event.at), 'd MMM yyyy HH:mm:ss')} · ${event.by}`}</Words>
+            </View>
+          </Row>
+        ))}
+      </View>
+    </Plate>
+  );
+}

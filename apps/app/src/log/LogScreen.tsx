@@ -1,0 +1,19 @@
+import { useEvents, useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { useJobId } from '../job/useJobId';
+import { PageHead, Screen } from '../ui/Screen';
+import { EventList } from './EventList';
+
+/** What was done to a job. */
+export function LogScreen() {
+  const jobId = useJobId();
+  const events = useEvents(jobId);
+  const job = useJob(jobId);
+  return (
+    <Screen narrow head={<PageHead title="Log" over={job.data?.content.name ?? ''} />}>
+      <Loaded data={events.data} error={events.error} retry={() => void events.mutate()} what="the log">
+        {(list) => <EventList events={list} title="Newest first" />}
+      </Loaded>
+    </Screen>
+  );
+}

@@ -1,0 +1,160 @@
+import type { JobView } from '@keypost/api';
+import { channelsOf, Module, MODULE_TYPES, moduleType } from '@keypost/core';
+import type { Module as ModuleRow, ModuleGroup } from '@keypost/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
+import { Conflict } from '../data/Conflict';
+import { refusedField } from '../data/refusedField';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+
+const Form = z.object({
+  tag: Module.shape.tag,
+  typeId: z.string(),
+  firstByte: numeric(Module.shape.firstByte),
+});
+
+type Rail = '+' | '-' | 'open';
+type Rails = Readonly<Record<string, Rail>>;
+
+const TYPE_OPTIONS = MODULE_TYPES.map(({ id, name, groups }) => ({
+  value: id,
+  label: name,
+  group: groups.length === 1 ? 'One common' : 'Several commons',
+}));
+
+/** Adds a module, or edits or removes the one given. */
+export function ModuleForm({
+  view,
+  module,
+  onDone,
+}: {
+  view: JobView;
+  module?: ModuleRow;
+  onDone: () => void;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const [rails, setRails] = useState<Rails>({});
+  const [seen] = useState(() => (module ? expecting(view, 'modules', module.id) : []));
+  const { control, handleSubmit } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: firstValues(view, module),
+  });
+  const type = moduleType(useWatch({ control, name: 'typeId' }));
+  const submit = handleSubmit(async (values) => {
+    const commons = type.groups.map(({ common }) => railOf(rails[common]));
+    const stored = module
+      ? await saver.save({ kind: 'editModule', id: module.id, patch: values }, seen)
+      : await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons });
+    if (stored) onDone();
+  });
+  const remove = async () => {
+    if (module && (await saver.save({ kind: 'removeModule', id: module.id }, seen))) onDone();
+  };
+  return (
+    <Plate title={module ? `Edit ${module.tag}` : 'New module'}>
+      <Row first className="gap-4">
+        <Controller
+          control={control}
+          name="typeId"
+          render={({ field }) => (
+            <Select label="Kind" value={field.value} onChange={field.onChange} options={TYPE_OPTIONS} />
+          )}
+        />
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <FormField
+              control={control}
+              name="tag"
+              label="Tag"
+              refused={refusedField(saver, 'tag')}
+              maxLength={24}
+            />
+          </View>
+          <View className="flex-1">
+            <FormField
+              control={control}
+              name="firstByte"
+              label="First byte"
+              mono
+              inputMode="numeric"
+              refused={refusedField(saver, 'firstByte')}
+            />
+          </View>
+        </View>
+        {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
+        {!known && <WhoAmI />}
+        <Conflict saver={saver} view={view} onTake={onDone} />
+        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+        <FormActions
+          label={module ? 'Store' : 'Add it'}
+          disabled={!known}
+          waiting={saver.saving}
+          onStore={() => void submit()}
+          onCancel={onDone}
+        >
+          {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
+        </FormActions>
+      </Row>
+    </Plate>
+  );
+}
+
+/** On which rail each common of a new module is put. */
+function Commons({
+  groups,
+  rails,
+  onChange,
+}: {
+  groups: readonly ModuleGroup[];
+  rails: Rails;
+  onChange: (rails: Rails) => void;
+}) {
+  return groups.map(({ common, channels }) => (
+    <Choice<Rail>
+      key={common}
+      label={`Common ${common.slice(3)}, channels ${channels[0]} to ${channels.at(-1)}`}
+      value={rails[common] ?? 'open'}
+      onChange={(rail) => onChange({ ...rails, [common]: rail })}
+      options={[
+        { value: 'open', label: 'Not yet' },
+        { value: '-', label: 'On 0 V', hint: 'fits PNP' },
+        { value: '+', label: 'On plus', hint: 'fits NPN' },
+      ]}
+    />
+  ));
+}
+
+const railOf = (rail: Rail | undefined): '+' | '-' | null =>
+  rail === undefined || rail === 'open' ? null : rail;
+
+function firstValues(view: JobView, module: ModuleRow | undefined) {
+  return {
+    tag: module?.tag ?? nextTag(view),
+    typeId: module?.typeId ?? 'di8-both-4-4',
+    firstByte: String(module?.firstByte ?? nextByte(view)),
+  };
+}
+
+function nextTag({ content }: JobView): string {
+  const taken = new Set(content.modules.map(({ tag }) => tag.toLowerCase()));
+  for (let n = 1; ; n++) if (!taken.has(`di ${n}`)) return `DI ${n}`;
+}
+
+function nextByte({ content }: JobView): number {
+  const bytes = ({ typeId }: ModuleRow): number => Math.ceil(channelsOf(moduleType(typeId)).length / 8);
+  return content.modules.reduce((next, module) => Math.max(next, module.firstByte + bytes(module)), 0);
+}

@@ -1,0 +1,117 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Conflict } from '../data/Conflict';
+import { useIndex, useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useJobId, usePointId } from '../job/useJobId';
+import { Button } from '../ui/Button';
+import { FormActions } from '../ui/FormActions';
+import { Notice } from '../ui/Notice';
+import { Plate } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { PointFields, usePointForm } from './PointForm';
+import { usePoint } from './usePoint';
+import type { OpenPoint } from './usePoint';
+
+/** Edits or removes a point and its device. */
+export function EditPointScreen() {
+  const jobId = useJobId();
+  const pointId = usePointId();
+  const job = useJob(jobId);
+  const index = useIndex(job.data);
+  return (
+    <Screen
+      narrow
+      head={
+        <PageHead
+          title="Edit point"
+          over={job.data?.content.name ?? ''}
+          back={`/job/${jobId}/point/${pointId}`}
+        />
+      }
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
+        {(view) => <Found view={view} index={index!} pointId={pointId} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Found({
+  view,
+  index,
+  pointId,
+}: {
+  view: OpenPoint['view'];
+  index: OpenPoint['index'];
+  pointId: string;
+}) {
+  const point = usePoint(view, index, pointId);
+  if (!point) return <Notice>This point is not in the job any more.</Notice>;
+  return <EditPoint point={point} />;
+}
+
+function EditPoint({ point }: { point: OpenPoint }) {
+  const router = useRouter();
+  const known = useKnown();
+  const saver = useSave(point.view);
+  const { point: row, device } = point.analysis.context;
+  const [seen] = useState(() => [
+    ...expecting(point.view, 'points', row.id),
+    ...expecting(point.view, 'devices', device.id),
+  ]);
+  const { tag, name, bit } = row;
+  const { typeId, output, logic } = device;
+  const form = usePointForm({ tag, name, bit, typeId, output, logic });
+  const back = () => router.navigate(point.base as never);
+  const submit = form.handleSubmit(async (patch) => {
+    if (await saver.save({ kind: 'editPoint', id: row.id, patch }, seen)) back();
+  });
+  return (
+    <Plate title={row.tag}>
+      <PointFields form={form} saver={saver}>
+        {!known && <WhoAmI />}
+        <Conflict saver={saver} view={point.view} onTake={back} />
+        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+        <FormActions
+          label="Store"
+          disabled={!known}
+          waiting={saver.saving}
+          onStore={() => void submit()}
+          onCancel={back}
+        />
+        <Removal point={point} saver={saver} />
+      </PointFields>
+    </Plate>
+  );
+}
+
+function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const router = useRouter();
+  const known = useKnown();
+  const [asked, setAsked] = useState(false);
+  const { id, tag } = point.analysis.context.point;
+  const remove = async () => {
+    if (await saver.save({ kind: 'removePoint', id })) router.navigate(`/job/${point.view.id}` as never);
+  };
+  if (!asked)
+    return (
+      <Button label="Remove this point" kind="danger" disabled={!known} onPress={() => setAsked(true)} />
+    );
+  return (
+    <Notice
+      actions={
+        <>
+          <Button label={`Remove ${tag}`} kind="danger" onPress={() => void remove()} />
+          <Button label="Keep it" onPress={() => setAsked(false)} />
+        </>
+      }
+    >
+      {`This removes ${tag}, its device and its wires from the job. Its log stays.`}
+    </Notice>
+  );
+}

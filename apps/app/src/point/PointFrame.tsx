@@ -1,0 +1,133 @@
+import { useRouter } from 'expo-router';
+import { Pencil } from '../ui/icons';
+import type { ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { BoardPane } from '../board/BoardPane';
+import { useIndex, useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { useJobId, usePointId } from '../job/useJobId';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Mark } from '../ui/Mark';
+import { PageHead, Screen } from '../ui/Screen';
+import { useWide } from '../ui/useWide';
+import { StageStrip } from './StageStrip';
+import type { Page } from './StageStrip';
+import { usePoint } from './usePoint';
+import type { OpenPoint } from './usePoint';
+
+interface Parts {
+  readonly main: ReactNode;
+  /** Stands beside the main part where there is room, below it on a phone. */
+  readonly aside?: ReactNode;
+  /** Stays in reach of the thumb. */
+  readonly dock?: ReactNode;
+}
+
+/** A page of a point: its head and stages, and on a wide screen the board at the left. */
+export function PointFrame({
+  pointId,
+  children,
+}: {
+  pointId?: string;
+  children: (point: OpenPoint) => ReactNode;
+}) {
+  const jobId = useJobId();
+  const fromAddress = usePointId();
+  const job = useJob(jobId);
+  const index = useIndex(job.data);
+  const wide = useWide();
+  const id = pointId ?? fromAddress;
+  return (
+    <View className="min-h-0 flex-1 flex-row">
+      {wide && (
+        <View className="w-[320px] border-r-[1.5px] border-edge">
+          <BoardPane jobId={jobId} chosen={id} />
+        </View>
+      )}
+      <View className="min-h-0 min-w-0 flex-1">
+        <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
+          {(view) => <PointBody key={id} id={id} view={view} index={index!} render={children} />}
+        </Loaded>
+      </View>
+    </View>
+  );
+}
+
+function PointBody({
+  id,
+  view,
+  index,
+  render,
+}: {
+  id: string;
+  view: OpenPoint['view'];
+  index: OpenPoint['index'];
+  render: (point: OpenPoint) => ReactNode;
+}) {
+  const point = usePoint(view, index, id);
+  if (!point)
+    return (
+      <View className="p-4">
+        <Notice>This point is not in the job. It may have been removed; go back to the Board.</Notice>
+      </View>
+    );
+  return <>{render(point)}</>;
+}
+
+/** Lays out the parts of a point's page. */
+export function PointPage({ point, page, main, aside, dock }: Parts & { point: OpenPoint; page: Page }) {
+  const wide = useWide();
+  const head = (
+    <>
+      <PointHead point={point} wide={wide} />
+      <StageStrip base={point.base} here={page} progress={point.progress} />
+    </>
+  );
+  if (!wide)
+    return (
+      <Screen head={head} dock={dock}>
+        {main}
+        {aside}
+      </Screen>
+    );
+  return (
+    <View className="min-h-0 flex-1 flex-row">
+      <View className="min-w-0 flex-1">
+        <Screen head={head}>{main}</Screen>
+      </View>
+      {(aside !== undefined || dock !== undefined) && (
+        <View className="w-[370px] border-l-[1.5px] border-edge">
+          <ScrollView contentContainerClassName="gap-4 p-4">{aside}</ScrollView>
+          {dock}
+        </View>
+      )}
+    </View>
+  );
+}
+
+function PointHead({ point, wide }: { point: OpenPoint; wide: boolean }) {
+  const router = useRouter();
+  const { soft } = useTokens();
+  const { tag, name } = point.analysis.context.point;
+  return (
+    <PageHead
+      title={tag}
+      beside={name}
+      back={wide ? undefined : `/job/${point.view.id}`}
+      aside={
+        <View className="flex-row items-center">
+          <Pressable
+            role="link"
+            aria-label={`Edit ${tag}`}
+            onPress={() => router.navigate(`${point.base}/edit` as never)}
+            className="h-[48px] w-[48px] items-center justify-center"
+          >
+            <Pencil size={22} color={soft} />
+          </Pressable>
+          <Mark kind={point.progress.overall} size={32} />
+        </View>
+      }
+    />
+  );
+}

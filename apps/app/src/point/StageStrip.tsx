@@ -1,0 +1,51 @@
+import type { PointProgress } from '@keypost/core';
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { Mark } from '../ui/Mark';
+import { Words } from '../ui/Words';
+
+export type Page = 'land' | 'prove' | 'log';
+
+const NAMES: Record<Page, string> = { land: 'Land', prove: 'Prove', log: 'Log' };
+
+/** The stages of a point that apply, and its log. */
+export function StageStrip({ base, here, progress }: { base: string; here: Page; progress: PointProgress }) {
+  const router = useRouter();
+  const pages: { page: Page; path: string }[] = [
+    ...progress.stages.map(({ stage }) => ({
+      page: stage,
+      path: stage === 'land' ? base : `${base}/${stage}`,
+    })),
+    { page: 'log', path: `${base}/log` },
+  ];
+  return (
+    <View role="tablist" className="flex-row overflow-hidden rounded-plate border-fine border-edge">
+      {pages.map(({ page, path }, i) => {
+        const mark = progress.stages.find(({ stage }) => stage === page)?.mark;
+        const chosen = page === here;
+        return (
+          <Pressable
+            key={page}
+            role="tab"
+            aria-selected={chosen}
+            aria-label={NAMES[page]}
+            onPress={() => router.navigate(path as never)}
+            className={`min-h-[50px] flex-1 flex-row items-center justify-center gap-2 ${chosen ? 'bg-plate' : ''} ${i > 0 ? 'border-l-[1.5px] border-edge' : ''}`}
+          >
+            {mark && <Mark kind={mark} size={20} />}
+            <Words
+              as="strong"
+              className={
+                chosen
+                  ? 'font-wordbold underline decoration-accent decoration-2 underline-offset-4'
+                  : 'text-soft'
+              }
+            >
+              {NAMES[page]}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

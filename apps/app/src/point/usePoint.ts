@@ -1,0 +1,33 @@
+import type { JobView } from '@keypost/api';
+import { analyse, deviceType, progressOf, verdictOf } from '@keypost/core';
+import type { Analysis, DeviceType, JobIndex, PointProgress, Verdict } from '@keypost/core';
+import { useMemo } from 'react';
+
+/** A point with everything that its circuit says. */
+export interface OpenPoint {
+  readonly view: JobView;
+  readonly index: JobIndex;
+  readonly analysis: Analysis;
+  readonly verdict: Verdict;
+  readonly progress: PointProgress;
+  readonly type: DeviceType;
+  /** Address of the point's pages. */
+  readonly base: string;
+}
+
+/** Solves a point of a job; nothing when the job has no such point. */
+export function usePoint(view: JobView, index: JobIndex, pointId: string): OpenPoint | undefined {
+  return useMemo(() => {
+    if (!view.content.points.some(({ id }) => id === pointId)) return undefined;
+    const analysis = analyse(index, pointId);
+    return {
+      view,
+      index,
+      analysis,
+      verdict: verdictOf(analysis),
+      progress: progressOf(view.content, analysis),
+      type: deviceType(analysis.context.device.typeId),
+      base: `/job/${view.id}/point/${pointId}`,
+    };
+  }, [view, index, pointId]);
+}

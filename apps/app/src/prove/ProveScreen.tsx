@@ -1,0 +1,30 @@
+import { latestResults, proofPlan } from '@keypost/core';
+import { useMemo } from 'react';
+import { useRouter } from 'expo-router';
+import { PointFrame, PointPage } from '../point/PointFrame';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Results } from './Results';
+import { ProofForm } from './ProofForm';
+
+/** Prove: what was seen and measured in both states, against what the circuit predicts. */
+export function ProveScreen() {
+  return <PointFrame>{(point) => <Prove point={point} />}</PointFrame>;
+}
+
+function Prove({ point }: { point: OpenPoint }) {
+  const router = useRouter();
+  const plan = useMemo(() => proofPlan(point.analysis), [point.analysis]);
+  const latest = latestResults(point.view.content, point.analysis.context.point.id);
+  const main = plan.blocked ? (
+    <Notice
+      actions={<Button label="Go to Land" kind="main" onPress={() => router.navigate(point.base as never)} />}
+    >
+      {plan.blocked}
+    </Notice>
+  ) : (
+    <ProofForm point={point} plan={plan} latest={latest} />
+  );
+  return <PointPage point={point} page="prove" main={main} aside={<Results point={point} />} />;
+}

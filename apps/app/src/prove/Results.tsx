@@ -1,0 +1,41 @@
+import { format } from 'date-fns/format';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Mark } from '../ui/Mark';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+const STATES: Record<string, string> = { supply: 'supply', away: 'without target', present: 'with target' };
+
+/** Every stored result of a point, newest first. None is ever overwritten. */
+export function Results({ point }: { point: OpenPoint }) {
+  const { id } = point.analysis.context.point;
+  const results = point.view.content.results.filter(({ pointId }) => pointId === id).reverse();
+  return (
+    <Plate title="Stored results" aside={<Words as="mono">{String(results.length)}</Words>}>
+      {results.length === 0 && (
+        <Row first>
+          <Words as="soft">Nothing is stored yet.</Words>
+        </Row>
+      )}
+      {results.map((result, i) => (
+        <Row key={result.id} first={i === 0} className="flex-row items-center gap-3 py-2">
+          <Mark kind={result.pass ? 'proven' : 'failed'} size={20} />
+          <View className="min-w-0 flex-1">
+            <Words as="body">{`${result.subject.split(',')[0]} ${STATES[result.check.split('.')[0]!] ?? ''}`}</Words>
+            <Words as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${result.expected.text}`}</Words>
+          </View>
+          <Words as="number" className={result.pass ? '' : 'text-fail'}>
+            {seen(result.measured, result.expected.text)}
+          </Words>
+        </Row>
+      ))}
+    </Plate>
+  );
+}
+
+function seen(measured: number | boolean, expected: string): string {
+  if (typeof measured === 'number') return `${measured.toFixed(1)} V`;
+  const isBit = expected === '0' || expected === '1';
+  return measured ? (isBit ? '1' : 'on') : isBit ? '0' : 'off';
+}

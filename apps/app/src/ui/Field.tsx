@@ -1,0 +1,64 @@
+import { useId } from 'react';
+import { TextInput, View } from 'react-native';
+import type { TextInputProps } from 'react-native';
+import { useTokens } from './look';
+import { Words } from './Words';
+
+/** A text or number to type, with its unit beside it and what is wrong with it below. */
+export function Field({
+  label,
+  value,
+  onChange,
+  problem,
+  hint,
+  unit,
+  mono = false,
+  bare = false,
+  ...rest
+}: Omit<TextInputProps, 'onChange' | 'value'> & {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  problem?: string;
+  hint?: string;
+  unit?: string;
+  mono?: boolean;
+  /** The label is only read aloud, since it stands nearby already. */
+  bare?: boolean;
+}) {
+  const id = useId();
+  const { soft } = useTokens();
+  return (
+    <View className="gap-1.5">
+      {!bare && <Words as="strong">{label}</Words>}
+      <View
+        className={`min-h-[48px] flex-row items-center rounded-plate border-fine bg-plate ${problem ? 'border-fail' : 'border-edge'}`}
+      >
+        <TextInput
+          {...rest}
+          id={id}
+          aria-label={label}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          value={value}
+          onChangeText={onChange}
+          placeholderTextColor={soft}
+          autoCorrect={false}
+          className={`min-h-[48px] min-w-0 flex-1 px-4 text-[18px] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
+        />
+        {unit && (
+          <Words as="mono" className="pr-4">
+            {unit}
+          </Words>
+        )}
+      </View>
+      {problem ? (
+        <Words as="fail" nativeID={`${id}-problem`}>
+          {problem}
+        </Words>
+      ) : (
+        hint && <Words as="small">{hint}</Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,77 @@
+import { useRouter } from 'expo-router';
+import { ChevronLeft } from './icons';
+import type { ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { useTokens } from './look';
+import { Words } from './Words';
+
+/** A page that scrolls under its head, with room for what must stay in reach of the thumb below. */
+export function Screen({
+  head,
+  dock,
+  narrow = false,
+  children,
+}: {
+  head: ReactNode;
+  dock?: ReactNode;
+  /** Keeps text and forms at a readable width on a wide screen. */
+  narrow?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <View className="min-h-0 flex-1">
+      <ScrollView className="flex-1" contentContainerClassName="grow">
+        <View className={`w-full gap-4 px-4 pb-6 pt-3 ${narrow ? 'max-w-[680px] self-center' : ''}`}>
+          {head}
+          {children}
+        </View>
+      </ScrollView>
+      {dock}
+    </View>
+  );
+}
+
+/** Back, and the name of the page. */
+export function PageHead({
+  over,
+  title,
+  beside,
+  back,
+  aside,
+}: {
+  over?: string;
+  title: string;
+  /** Stands after the title on its own line. */
+  beside?: string;
+  back?: string;
+  aside?: ReactNode;
+}) {
+  const router = useRouter();
+  const { ink } = useTokens();
+  return (
+    <View className="flex-row items-center gap-1">
+      {back !== undefined && (
+        <Pressable
+          role="link"
+          aria-label="Back"
+          onPress={() => router.navigate(back as never)}
+          className="-ml-3 h-[48px] w-[48px] items-center justify-center"
+        >
+          <ChevronLeft size={30} color={ink} />
+        </Pressable>
+      )}
+      <View className="min-w-0 flex-1">
+        {over !== undefined && over !== '' && <Words as="soft">{over}</Words>}
+        <Words as="title" numberOfLines={beside === undefined ? undefined : 1}>
+          {title}
+          {beside !== undefined && (
+            <Words as="body" className="text-soft">
+              {`  ${beside}`}
+            </Words>
+          )}
+        </Words>
+      </View>
+      {aside}
+    </View>
+  );
+}

@@ -1,0 +1,66 @@
+import { useId } from 'react';
+import { View } from 'react-native';
+import { unstable_createElement } from 'react-native-web';
+import { useTokens } from './look';
+import { Words } from './Words';
+
+/** One of many: the platform's own list, which a thumb and a keyboard both know. */
+export function Select({
+  label,
+  value,
+  options,
+  onChange,
+  problem,
+  hint,
+}: {
+  label: string;
+  value: string;
+  options: readonly { value: string; label: string; group?: string }[];
+  onChange: (value: string) => void;
+  problem?: string;
+  hint?: string;
+}) {
+  const id = useId();
+  const { plate, ink, edge, fail } = useTokens();
+  const groups = [...new Set(options.map(({ group }) => group ?? ''))];
+  const option = (o: { value: string; label: string }) => (
+    <option key={o.value} value={o.value}>
+      {o.label}
+    </option>
+  );
+  return (
+    <View className="gap-1.5">
+      <Words as="strong">{label}</Words>
+      {unstable_createElement(
+        'select',
+        {
+          id,
+          'aria-label': label,
+          value,
+          onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+          style: {
+            minHeight: 48,
+            width: '100%',
+            borderRadius: 11,
+            border: `1.5px solid ${problem ? fail : edge}`,
+            backgroundColor: plate,
+            color: ink,
+            fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
+            fontSize: 17,
+            padding: '8px 12px',
+          },
+        },
+        groups.map((group) =>
+          group ? (
+            <optgroup key={group} label={group}>
+              {options.filter((o) => o.group === group).map(option)}
+            </optgroup>
+          ) : (
+            options.filter((o) => !o.group).map(option)
+          ),
+        ),
+      )}
+      {problem ? <Words as="fail">{problem}</Words> : hint && <Words as="small">{hint}</Words>}
+    </View>
+  );
+}

@@ -1,0 +1,51 @@
+import { jobProgress } from '@keypost/core';
+import type { JobContent, PointProgress } from '@keypost/core';
+import { useEffect, useState } from 'react';
+
+type Progress = readonly PointProgress[];
+
+let worker: Worker | undefined;
+let tickets = 0;
+const known = new WeakMap<JobContent, Promise<Progress>>();
+
+/** Works out a job's progress once, in a worker; on the page itself where there are no workers. */
+function progressOf(job: JobContent): Promise<Progress> {
+  const before = known.get(job);
+  if (before) return before;
+  const answer = typeof Worker === 'undefined' ? Promise.resolve(jobProgress(job)) : ask(job);
+  known.set(job, answer);
+  return answer;
+}
+
+function ask(job: JobContent): Promise<Progress> {
+  worker ??= new Worker(new URL('./progress.worker.ts', window.location.href));
+  const shop = worker;
+  const ticket = ++tickets;
+  return new Promise((resolve) => {
+    const done = (progress: Progress) => {
+      shop.removeEventListener('message', listen);
+      shop.removeEventListener('error', fail);
+      resolve(progress);
+    };
+    const listen = ({ data }: MessageEvent<{ ticket: number; progress: Progress }>) => {
+      if (data.ticket === ticket) done(data.progress);
+    };
+    const fail = () => done(jobProgress(job));
+    shop.addEventListener('message', listen);
+    shop.addEventListener('error', fail);
+    shop.postMessage({ ticket, job });
+  });
+}
+
+/** How far each point of a job is. Keeps the last answer until the next is there. */
+export function useProgress(job: JobContent | undefined): Progress | undefined {
+  const [progress, setProgress] = useState<Progress>();
+  useEffect(() => {
+    let wanted = true;
+    if (job) void progressOf(job).then((answer) => wanted && setProgress(answer));
+    return () => {
+      wanted = false;
+    };
+  }, [job]);
+  return progress;
+}

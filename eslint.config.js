@@ -1,0 +1,115 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** The core's folders in order: each may use only what stands before it. */
+const LAYERS = [
+  'units',
+  'model',
+  'circuit',
+  'catalog',
+  'wiring',
+  'allocation',
+  'setting',
+  'scaling',
+  'switching',
+  'proving',
+  'fault',
+];
+
+/** Packages that each part of the house must not reach. */
+const PARTS = [
+  {
+    files: ['packages/core/**'],
+    no: ['@keypost/*', 'react', 'react-*', 'expo*', 'fastify', '@electric-sql/*', 'node:*', '**/apps/**'],
+  },
+  {
+    files: ['packages/api/**'],
+    no: ['@keypost/server', '@keypost/app', 'react', 'react-*', 'expo*', 'fastify', 'node:*', '**/apps/**'],
+  },
+  { files: ['apps/server/**'], no: ['@keypost/app', 'react', 'react-*', 'expo*', '**/apps/app/**'] },
+  {
+    files: ['apps/app/**'],
+    no: ['@keypost/server', 'fastify', '@electric-sql/*', 'node:*', '**/apps/server/**'],
+  },
+];
+
+const restricted = (group, message) => ['error', { patterns: [{ group, message }] }];
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/dist/**',
+      '**/.expo/**',
+      '.cache/**',
+      'test-results/**',
+      'apps/app/*.config.js',
+    ],
+  },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  prettier,
+  { plugins: { 'react-hooks': reactHooks }, rules: reactHooks.configs.recommended.rules },
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true }],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 24],
+      eqeqeq: 'error',
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**', '**/demo/**', '**/catalog/**'],
+    rules: { 'max-lines-per-function': 'off' },
+  },
+  {
+    files: ['scripts/**', 'eslint.config.js', 'jest.config.js'],
+    languageOptions: { globals: { console: 'readonly', process: 'readonly' } },
+  },
+  ...PARTS.map(({ files, no }) => ({
+    files,
+    rules: {
+      'no-restricted-imports': restricted(
+        no,
+        'This part of the house may not use that one; see docs/architecture.md.',
+      ),
+    },
+  })),
+  ...LAYERS.map((layer, i) => ({
+    files: [`packages/core/src/${layer}/**`],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': restricted(
+        [...PARTS[0].no, ...LAYERS.slice(i + 1).map((later) => `**/${later}/**`), '../index.ts'],
+        `${layer}/ may use only what stands before it; see docs/architecture.md.`,
+      ),
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'fetch',
+        'setTimeout',
+        'setInterval',
+        'process',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is deterministic.' },
+        { object: 'Date', property: 'now', message: 'The core has no clock.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core has no clock.',
+        },
+      ],
+    },
+  })),
+);
