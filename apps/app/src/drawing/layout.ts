@@ -101,7 +101,7 @@ export function layOut(view: LoopView): LoopLayout {
   const along = [...deviceWay, top, bottom, ...inputWay];
   return {
     width: WIDTH,
-    height: input.y + INPUT_HEIGHT + 18,
+    height: input.y + INPUT_HEIGHT + 22,
     rails: { plus: PLUS, minus: MINUS, top: TOP - 10, bottom: input.y + INPUT_HEIGHT + 10 },
     device,
     emitter,

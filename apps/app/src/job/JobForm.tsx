@@ -3,6 +3,7 @@ import { JobContent, Supply } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { Conflict } from '../data/Conflict';
@@ -20,6 +21,8 @@ const Form = z.object({
   volts: numeric(Supply.shape.volts),
   tolerancePercent: numeric(Supply.shape.tolerancePercent),
 });
+
+type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
 
 /** Name and site of a job, and its supply. */
 export function JobForm({ view }: { view: JobView }) {
@@ -44,30 +47,7 @@ export function JobForm({ view }: { view: JobView }) {
   return (
     <Plate title="Name and supply">
       <Row first className="gap-4">
-        <FormField control={control} name="name" label="Name" />
-        <FormField control={control} name="site" label="Site" />
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <FormField
-              control={control}
-              name="volts"
-              label={`Supply ${supply.tag}`}
-              unit="V"
-              mono
-              inputMode="decimal"
-            />
-          </View>
-          <View className="flex-1">
-            <FormField
-              control={control}
-              name="tolerancePercent"
-              label="Tolerance"
-              unit="%"
-              mono
-              inputMode="decimal"
-            />
-          </View>
-        </View>
+        <JobFields control={control} supplyTag={supply.tag} />
         {!known && formState.isDirty && <WhoAmI />}
         <Conflict
           saver={saver}
@@ -94,6 +74,37 @@ export function JobForm({ view }: { view: JobView }) {
         />
       </Row>
     </Plate>
+  );
+}
+
+function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: string }) {
+  return (
+    <>
+      <FormField control={control} name="name" label="Name" />
+      <FormField control={control} name="site" label="Site" />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="volts"
+            label={`Supply ${supplyTag}`}
+            unit="V"
+            mono
+            inputMode="decimal"
+          />
+        </View>
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="tolerancePercent"
+            label="Tolerance"
+            unit="%"
+            mono
+            inputMode="decimal"
+          />
+        </View>
+      </View>
+    </>
   );
 }
 

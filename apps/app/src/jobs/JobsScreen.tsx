@@ -23,7 +23,7 @@ export function JobsScreen() {
   const { ink, plate } = useTokens();
   const [making, setMaking] = useState(false);
   return (
-    <Screen narrow head={<PageHead title="Key Post" over="Jobs" />}>
+    <Screen narrow head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
       <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
         {(list) => (
           <Plate title="Jobs" aside={<Words as="mono">{String(list.length)}</Words>}>

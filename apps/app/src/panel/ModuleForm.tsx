@@ -4,6 +4,7 @@ import type { Module as ModuleRow, ModuleGroup } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
@@ -11,6 +12,7 @@ import { Conflict } from '../data/Conflict';
 import { refusedField } from '../data/refusedField';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
+import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -26,6 +28,7 @@ const Form = z.object({
   firstByte: numeric(Module.shape.firstByte),
 });
 
+type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
 type Rail = '+' | '-' | 'open';
 type Rails = Readonly<Record<string, Rail>>;
 
@@ -67,34 +70,7 @@ export function ModuleForm({
   return (
     <Plate title={module ? `Edit ${module.tag}` : 'New module'}>
       <Row first className="gap-4">
-        <Controller
-          control={control}
-          name="typeId"
-          render={({ field }) => (
-            <Select label="Kind" value={field.value} onChange={field.onChange} options={TYPE_OPTIONS} />
-          )}
-        />
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <FormField
-              control={control}
-              name="tag"
-              label="Tag"
-              refused={refusedField(saver, 'tag')}
-              maxLength={24}
-            />
-          </View>
-          <View className="flex-1">
-            <FormField
-              control={control}
-              name="firstByte"
-              label="First byte"
-              mono
-              inputMode="numeric"
-              refused={refusedField(saver, 'firstByte')}
-            />
-          </View>
-        </View>
+        <ModuleFields control={control} saver={saver} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
         {!known && <WhoAmI />}
         <Conflict saver={saver} view={view} onTake={onDone} />
@@ -110,6 +86,42 @@ export function ModuleForm({
         </FormActions>
       </Row>
     </Plate>
+  );
+}
+
+/** Kind, tag and address of a module. */
+function ModuleFields({ control, saver }: { control: FormControl; saver: Saver }) {
+  return (
+    <>
+      <Controller
+        control={control}
+        name="typeId"
+        render={({ field }) => (
+          <Select label="Kind" value={field.value} onChange={field.onChange} options={TYPE_OPTIONS} />
+        )}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="tag"
+            label="Tag"
+            refused={refusedField(saver, 'tag')}
+            maxLength={24}
+          />
+        </View>
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="firstByte"
+            label="First byte"
+            mono
+            inputMode="numeric"
+            refused={refusedField(saver, 'firstByte')}
+          />
+        </View>
+      </View>
+    </>
   );
 }
 

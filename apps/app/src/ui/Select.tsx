@@ -1,6 +1,5 @@
 import { useId } from 'react';
 import { View } from 'react-native';
-import { unstable_createElement } from 'react-native-web';
 import { useTokens } from './look';
 import { Words } from './Words';
 
@@ -31,26 +30,24 @@ export function Select({
   return (
     <View className="gap-1.5">
       <Words as="strong">{label}</Words>
-      {unstable_createElement(
-        'select',
-        {
-          id,
-          'aria-label': label,
-          value,
-          onChange: (event: { target: { value: string } }) => onChange(event.target.value),
-          style: {
-            minHeight: 48,
-            width: '100%',
-            borderRadius: 11,
-            border: `1.5px solid ${problem ? fail : edge}`,
-            backgroundColor: plate,
-            color: ink,
-            fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
-            fontSize: 17,
-            padding: '8px 12px',
-          },
-        },
-        groups.map((group) =>
+      <select
+        id={id}
+        aria-label={label}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        style={{
+          minHeight: 48,
+          width: '100%',
+          borderRadius: 11,
+          border: `1.5px solid ${problem ? fail : edge}`,
+          backgroundColor: plate,
+          color: ink,
+          fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
+          fontSize: 17,
+          padding: '8px 12px',
+        }}
+      >
+        {groups.map((group) =>
           group ? (
             <optgroup key={group} label={group}>
               {options.filter((o) => o.group === group).map(option)}
@@ -58,8 +55,8 @@ export function Select({
           ) : (
             options.filter((o) => !o.group).map(option)
           ),
-        ),
-      )}
+        )}
+      </select>
       {problem ? <Words as="fail">{problem}</Words> : hint && <Words as="small">{hint}</Words>}
     </View>
   );

@@ -23,8 +23,8 @@ const LEAST_GAIN = 1e-12;
  * Solves a netlist and gives each quantity with its worst case over all tolerances.
  *
  * In a resistive network every voltage and current rises or falls steadily with each single parameter, so the
- * extremes stand at corners of the tolerance box. The search goes to the corner that the slopes at the nominal
- * point lead to, looks at the slopes there, and moves on until they lead nowhere else.
+ * extremes stand at corners of the tolerance box. The search goes to the corner that the nominal
+ * point leads to, looks again there, and moves on until nothing leads elsewhere.
  */
 export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]): Banded {
   const solver = new Solver(compile(netlist));
@@ -77,12 +77,12 @@ class CornerSearch {
     return best * sense;
   }
 
-  /** The corner to which the slopes at the present point lead: `true` where a parameter is at its most. */
+  /** The corner to which the answers at the present point lead: `true` where a parameter is at its most. */
   private pointed(i: number, sense: 1 | -1): boolean[] | undefined {
-    const slopes = this.solver.slopes(this.params, (params) =>
+    const answers = this.solver.answers(this.params, (params) =>
       read(this.solver, this.quantities[i]!, params),
     );
-    return slopes && Array.from(slopes, (slope) => slope * sense >= 0);
+    return answers && Array.from(answers, (answer) => answer * sense >= 0);
   }
 
   /** All quantities at a corner; leaves the parameters there. */

@@ -1,5 +1,6 @@
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
+import { looseNodes } from './floating.ts';
 import type { Span } from './span.ts';
 
 /** Element kinds as the solver knows them. */
@@ -16,6 +17,8 @@ export interface Compiled {
   readonly netlist: Netlist;
   readonly nodeIndex: ReadonlyMap<string, number>;
   readonly nodeCount: number;
+  /** Nodes that may hang on nothing; a trace of conductance gives each of them a number. */
+  readonly loose: Int32Array;
   readonly sourceCount: number;
   readonly kind: Uint8Array;
   readonly flags: Uint8Array;
@@ -62,6 +65,7 @@ export function compile(netlist: Netlist): Compiled {
     netlist,
     nodeIndex,
     nodeCount: nodeIndex.size - 1,
+    loose: Int32Array.from(looseNodes(netlist), (name) => nodeIndex.get(name)!),
     sourceCount,
     kind,
     flags,

@@ -13,19 +13,34 @@ export function hangingNodes(
   conducts: (id: string, branch: 'high' | 'low') => boolean,
   amps: (id: string) => number,
 ): Set<string> {
+  return unreached(netlist, (element) => ties(element, conducts, amps));
+}
+
+/** Nodes that no chain of always conducting parts ties to the reference, whatever the state of the others. */
+export function looseNodes(netlist: Netlist): Set<string> {
+  return unreached(netlist, (element) => {
+    const [a, b] = nodesOf(element);
+    const conducting =
+      element.kind === 'resistor' ||
+      element.kind === 'source' ||
+      element.kind === 'optocoupler' ||
+      (element.kind === 'switch' && element.closed);
+    return conducting ? [[a!, b!]] : [];
+  });
+}
+
+/** Nodes that stay apart from the reference when the pairs of each element are joined. */
+function unreached(netlist: Netlist, pairs: (element: Element) => [string, string][]): Set<string> {
   const parent = new Map<string, string>();
   const root = (name: string): string => {
     let at = name;
-    while (parent.get(at) !== undefined && parent.get(at) !== at) at = parent.get(at)!;
+    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
     return at;
-  };
-  const join = (a: string, b: string): void => {
-    parent.set(root(a), root(b));
   };
   const all = new Set<string>([netlist.reference]);
   for (const element of netlist.elements) {
     for (const node of nodesOf(element)) all.add(node);
-    for (const [a, b] of ties(element, conducts, amps)) if (root(a) !== root(b)) join(a, b);
+    for (const [a, b] of pairs(element)) if (root(a) !== root(b)) parent.set(root(a), root(b));
   }
   const firm = root(netlist.reference);
   return new Set([...all].filter((node) => root(node) !== firm));

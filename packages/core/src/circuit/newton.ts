@@ -3,8 +3,11 @@ import { FLAG, KIND } from './compile.ts';
 import { diodeCurve, leakCurve, optocouplerCurve, saturatedCurve } from './characteristics.ts';
 import { solveInPlace } from './lu.ts';
 
-/** Conductance from every node to the reference, S, so that a node that hangs on nothing still has a number. */
-const LEAST_SIEMENS = 1e-12;
+/** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
+const LOOSE_SIEMENS = 1e-12;
+/** Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step. */
+const FIRST_SIEMENS = 0.1;
+const SIEMENS_STEP = 0.2;
 const MOST_ITERATIONS = 120;
 const MOST_HALVINGS = 14;
 /** Weight of a node's current sum (A) against a source's voltage sum (V) in the size of the error. */
@@ -12,6 +15,8 @@ const CURRENT_WEIGHT = 100;
 
 /** Buffers that a solution needs; made once, used again for every solution of the same circuit. */
 export interface Workspace {
+  /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
+  siemens: number;
   readonly x: Float64Array;
   readonly trial: Float64Array;
   readonly error: Float64Array;
@@ -28,6 +33,7 @@ export interface Workspace {
 export function workspaceFor(c: Compiled): Workspace {
   const n = c.nodeCount + c.sourceCount;
   return {
+    siemens: 0,
     x: new Float64Array(n),
     trial: new Float64Array(n),
     error: new Float64Array(n),
@@ -40,11 +46,24 @@ export function workspaceFor(c: Compiled): Workspace {
 }
 
 /**
+ * Solves from the present `w.x`; a circuit that does not yield is begun with every node tied to the reference, and
+ * the ties are loosened step by step.
+ * @returns whether it converged.
+ */
+export function solveFrom(c: Compiled, params: Float64Array, w: Workspace): boolean {
+  if (newton(c, params, w)) return true;
+  w.x.fill(0);
+  for (w.siemens = FIRST_SIEMENS; w.siemens > LOOSE_SIEMENS; w.siemens *= SIEMENS_STEP) newton(c, params, w);
+  w.siemens = 0;
+  return newton(c, params, w);
+}
+
+/**
  * Newton's iteration with halved steps on the modified nodal equations, from the present `w.x`.
  * Unknowns: node voltages (V), then source currents (A).
  * @returns whether it converged.
  */
-export function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
+function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
   const n = c.nodeCount + c.sourceCount;
   let size = accumulate(c, params, w, w.x, w.error, w.jacobian);
   for (let round = 0; round < MOST_ITERATIONS; round++) {
@@ -81,8 +100,12 @@ export function accumulate(
   error.fill(0, 0, n);
   jacobian?.fill(0);
   for (let i = 0; i < c.nodeCount; i++) {
-    error[i] = LEAST_SIEMENS * x[i]!;
-    if (jacobian) jacobian[i * n + i] = LEAST_SIEMENS;
+    error[i] = w.siemens * x[i]!;
+    if (jacobian) jacobian[i * n + i] = w.siemens;
+  }
+  for (const i of c.loose) {
+    error[i]! += LOOSE_SIEMENS * x[i]!;
+    if (jacobian) jacobian[i * n + i]! += LOOSE_SIEMENS;
   }
   for (let e = 0; e < c.kind.length; e++) stampElement(c, params, w, x, error, jacobian, e, n);
   let sum = 0;

@@ -1,10 +1,10 @@
 import { compile, FLAG, KIND } from './compile.ts';
 import type { Compiled } from './compile.ts';
 import type { Netlist, Output } from './netlist.ts';
-import { newton, transistor, workspaceFor } from './newton.ts';
+import { solveFrom, transistor, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
 import { diodeCurve, optocouplerCurve } from './characteristics.ts';
-import { gradient } from './gradient.ts';
+import { answers } from './answers.ts';
 import { hangingNodes } from './floating.ts';
 
 /** `chatter`: the discrete states never settle; `diverged`: no solution was found within the iteration's bound. */
@@ -57,16 +57,13 @@ export class Solver {
 
   /**
    * Finds voltages, currents and the discrete states that fit them. The result stays in the solver
-   * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result, falls back to zero.
+   * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result.
    */
   run(params: Float64Array): Outcome {
     const { compiled: c, w } = this;
     this.start();
     for (let round = 0; round <= 2 * c.kind.length + 4; round++) {
-      if (!newton(c, params, w)) {
-        w.x.fill(0);
-        if (!newton(c, params, w)) return 'diverged';
-      }
+      if (!solveFrom(c, params, w)) return 'diverged';
       if (!this.settle()) return 'solved';
     }
     return 'chatter';
@@ -153,9 +150,9 @@ export class Solver {
     }
   }
 
-  /** Slopes of a quantity over the toleranced parameters at the last run's result. */
-  slopes(params: Float64Array, read: (params: Float64Array) => number): Float64Array | undefined {
-    return gradient(this.compiled, this.w, params, read);
+  /** How a quantity answers to each toleranced parameter at the last run's result. */
+  answers(params: Float64Array, read: (params: Float64Array) => number): Float64Array | undefined {
+    return answers(this.compiled, this.w, params, read);
   }
 
   /** Runs and keeps the result in an object of its own. */

@@ -1,4 +1,4 @@
-import { exactly, solveWithBands } from '../circuit/index.ts';
+import { exactly, nodesOf, solveWithBands } from '../circuit/index.ts';
 import type { Netlist, Span } from '../circuit/index.ts';
 import type { PointState } from './states.ts';
 
@@ -24,6 +24,9 @@ export function readMeter(
   red: string,
   black: string,
 ): Reading {
+  const known = new Set(state.netlist.elements.flatMap(nodesOf));
+  for (const ref of [red, black])
+    if (!known.has(ref)) throw new Error(`There is no terminal "${ref}" in this circuit.`);
   const netlist: Netlist = {
     ...state.netlist,
     elements: [

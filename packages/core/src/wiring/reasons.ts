@@ -271,7 +271,7 @@ export function stopWords(
       return `both on ${railWords(rail ?? '-', supply.volts)}`;
     case 'common-open':
     case 'back-feed':
-      return 'no way on';
+      return 'open';
     case 'wrong-sense':
       return 'blocks this way';
     default:

@@ -3,16 +3,17 @@ import { solveInPlace } from './lu.ts';
 import { accumulate, stampElement } from './newton.ts';
 import type { Workspace } from './newton.ts';
 
-/** Step of the one-sided differences, as a share of the value. */
+/** Step of the central differences over the unknowns, V or A. */
 const STEP = 1e-6;
 
 /**
- * How a quantity answers to each toleranced parameter at the solved point `w.x`, by the adjoint method: one
- * solution with the transposed slopes serves all parameters.
+ * How a quantity answers when each toleranced parameter goes from its least to its most at the solved point `w.x`,
+ * by the adjoint method: one solution with the transposed slopes serves all parameters. The whole range counts, not
+ * the slope at one point, so that a part which begins to conduct at one end of its tolerance is seen.
  * @param read the quantity at the present `w.x` and the given parameters.
- * @returns the slopes in the order of `c.toleranced`, or undefined where the equations are singular.
+ * @returns the answers in the order of `c.toleranced`, or undefined where the equations are singular.
  */
-export function gradient(
+export function answers(
   c: Compiled,
   w: Workspace,
   params: Float64Array,
@@ -24,21 +25,22 @@ export function gradient(
   for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) transposed[j * n + i] = w.jacobian[i * n + j]!;
   const adjoint = slopesOverUnknowns(w, params, read);
   if (!solveInPlace(transposed, adjoint, n)) return undefined;
-  const base = read(params);
-  const slopes = new Float64Array(c.toleranced.length);
-  for (let t = 0; t < slopes.length; t++) {
+  const result = new Float64Array(c.toleranced.length);
+  for (let t = 0; t < result.length; t++) {
     const parameter = c.toleranced[t]!;
+    const element = c.tolerancedElement[t]!;
     const value = params[parameter]!;
-    const step = STEP * Math.max(Math.abs(value), 1e-9);
-    const before = elementError(c, w, params, c.tolerancedElement[t]!).slice();
-    params[parameter] = value + step;
-    const after = elementError(c, w, params, c.tolerancedElement[t]!);
+    params[parameter] = c.least[parameter]!;
+    const low = elementError(c, w, params, element).slice();
+    const readLow = read(params);
+    params[parameter] = c.most[parameter]!;
+    const high = elementError(c, w, params, element);
     let through = 0;
-    for (let i = 0; i < n; i++) through += adjoint[i]! * (after[i]! - before[i]!);
-    slopes[t] = (read(params) - base - through) / step;
+    for (let i = 0; i < n; i++) through += adjoint[i]! * (high[i]! - low[i]!);
+    result[t] = read(params) - readLow - through;
     params[parameter] = value;
   }
-  return slopes;
+  return result;
 }
 
 function slopesOverUnknowns(
@@ -46,10 +48,11 @@ function slopesOverUnknowns(
   params: Float64Array,
   read: (params: Float64Array) => number,
 ): Float64Array {
-  const base = read(params);
   return Float64Array.from(w.x, (value, i) => {
     w.x[i] = value + STEP;
-    const slope = (read(params) - base) / STEP;
+    const above = read(params);
+    w.x[i] = value - STEP;
+    const slope = (above - read(params)) / (2 * STEP);
     w.x[i] = value;
     return slope;
   });

@@ -1,0 +1,20 @@
+/** @type {import('jest').Config} */
+export default {
+  projects: [
+    {
+      displayName: 'house',
+      testEnvironment: 'node',
+      roots: ['<rootDir>/packages', '<rootDir>/apps/server'],
+      testMatch: ['**/*.test.ts'],
+      transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'], configFile: false }] },
+      transformIgnorePatterns: ['/node_modules/(?!(@keypost)/)'],
+    },
+    {
+      displayName: 'app',
+      preset: 'jest-expo/web',
+      rootDir: '<rootDir>/apps/app',
+      testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/src/ui/no-style.ts' },
+    },
+  ],
+};

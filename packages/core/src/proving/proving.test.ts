@@ -1,0 +1,140 @@
+import { ACTOR, jobWith } from '../testing/jobs.ts';
+import type { JobContent } from '../model/job.ts';
+import { analyse } from '../wiring/analysis.ts';
+import { applyChange } from '../wiring/changes.ts';
+import { JobIndex } from '../wiring/jobIndex.ts';
+import { landSteps } from '../wiring/steps.ts';
+import { checkJob } from './checkJob.ts';
+import { judgeCheck, resultOf } from './judge.ts';
+import { checkKeys, expectedWords, proofPlan } from './plan.ts';
+import { jobProgress } from './progress.ts';
+
+const BOTH8 = 'di8-both-8';
+const METER = { name: 'M1', percent: 0.5, volts: 0.02 };
+const EXACT = { name: 'M0', percent: 0, volts: 0 };
+const plan = (job: JobContent) => proofPlan(analyse(new JobIndex(job), 'px-1'));
+const checks = (job: JobContent) => plan(job).groups.flatMap((group) => group.checks);
+const only = (job: JobContent) => jobProgress(job)[0]!;
+
+describe('the plan', () => {
+  test('asks for the supply and for all indicators in both states', () => {
+    const job = jobWith(BOTH8, ['-']);
+    const keys = checks(job).map(({ key }) => key);
+    expect(keys).toEqual([
+      'supply.volts',
+      ...['away', 'present'].flatMap((s) =>
+        ['sensorLamp', 'volts', 'inputLamp', 'bit'].map((k) => `${s}.${k}`),
+      ),
+    ]);
+    expect(checkKeys(analyse(new JobIndex(job), 'px-1'))).toEqual(keys);
+  });
+
+  test('expects what the circuit says: a normally closed sensor is on without the target', () => {
+    const words = Object.fromEntries(
+      checks(jobWith(BOTH8, ['-'], { logic: 'nc', bit: 'inverted' })).map(({ key, expected }) => [
+        key,
+        expectedWords(expected),
+      ]),
+    );
+    expect(words['away.inputLamp']).toBe('on');
+    expect(words['away.bit']).toBe('0');
+    expect(words['present.inputLamp']).toBe('off');
+    expect(words['present.volts']).toMatch(/^0\.0 to /);
+  });
+
+  test('is refused for a circuit that cannot work, so that wrong wiring cannot pass', () => {
+    const wrong = jobWith(BOTH8, ['+']);
+    expect(plan(wrong).blocked).toMatch(/Mend this in Land/);
+    expect(checkKeys(analyse(new JobIndex(wrong), 'px-1'))).toEqual([]);
+  });
+});
+
+describe('judging', () => {
+  const band = { kind: 'volts', min: 21, nom: 22.9, max: 24.3 } as const;
+
+  test.each([
+    [22.9, true, 0],
+    [21, true, 0],
+    [24.3, true, 0],
+    [20, false, -1],
+    [25.3, false, 1],
+    [-22.9, false, -43.9],
+  ])('%d V passes: %s, outside by %d V', (measured, pass, difference) => {
+    const outcome = judgeCheck(band, measured, EXACT);
+    expect(outcome.pass).toBe(pass);
+    expect(outcome.difference).toBeCloseTo(difference, 9);
+  });
+
+  test('limits are widened by the instrument’s own uncertainty and no further', () => {
+    const allowed = 0.02 + 20.9 * 0.005;
+    expect(judgeCheck(band, 20.9, METER).pass).toBe(true);
+    expect(21 - 20.9).toBeLessThan(allowed);
+    expect(judgeCheck(band, 20.8, METER).pass).toBe(false);
+  });
+
+  test('a lamp that is off where on was expected fails with a sentence', () => {
+    const outcome = judgeCheck({ kind: 'yesno', value: true, yes: 'on', no: 'off' }, false, METER);
+    expect(outcome).toEqual({ pass: false, difference: 1, sentence: 'off where on was expected' });
+  });
+});
+
+describe('progress', () => {
+  const landed = (job: JobContent): JobContent =>
+    landSteps(analyse(new JobIndex(job), 'px-1')).reduce(
+      (j, { key, title }) =>
+        applyChange(
+          j,
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, subject: title } },
+          ACTOR,
+        ),
+      job,
+    );
+  const record = (job: JobContent, round: string, spoil?: string): JobContent => {
+    const results = checks(job).map((check, i) => {
+      const good = check.expected.kind === 'volts' ? check.expected.nom : check.expected.value;
+      return resultOf(`${round}-${i}`, 'px-1', check, check.key === spoil ? 14.2 : good, METER);
+    });
+    return applyChange(job, { kind: 'record', results }, ACTOR);
+  };
+
+  test('goes from open through under way to proven', () => {
+    const job = jobWith(BOTH8, ['-']);
+    expect(only(job).overall).toBe('open');
+    const half = landed(job);
+    expect(only(half).stages.map(({ mark }) => mark)).toEqual(['proven', 'open']);
+    expect(only(half).line).toMatch(/9 of 9 checks to do/);
+    expect(only(record(half, 'a')).overall).toBe('proven');
+  });
+
+  test('a failed reading stops the point until a later one passes; both stay', () => {
+    const failed = record(landed(jobWith(BOTH8, ['-'])), 'a', 'present.volts');
+    expect(only(failed).overall).toBe('failed');
+    expect(only(failed).line).toMatch(/Signal with target 14\.2 V; expected 2\d\.\d to 2\d\.\d/);
+    const again = record(failed, 'b');
+    expect(only(again).overall).toBe('proven');
+    expect(again.results.filter(({ check }) => check === 'present.volts')).toHaveLength(2);
+  });
+
+  test('a wrong circuit outweighs what was stamped', () => {
+    const job = landed(jobWith(BOTH8, ['-']));
+    const turned = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' }, ACTOR);
+    expect(only(turned).overall).toBe('cannot');
+    expect(only(turned).line).toMatch(/cannot see the sensor/);
+  });
+});
+
+test('a checked job gives verdict, states and readings of each point', () => {
+  const [one, two] = checkJob(
+    jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', output: 'npn', at: ['m', 1] }),
+  );
+  expect(one!.progress.verdict.status).toBe('works');
+  expect(one!.address).toBe('%IX0.0');
+  expect(one!.states.map(({ lamp, bit }) => [lamp, bit])).toEqual([
+    ['off', 0],
+    ['on', 1],
+  ]);
+  expect(one!.readings).toHaveLength(9);
+  expect(two!.progress.verdict.status).toBe('cannot');
+  expect(two!.waysOut.length).toBeGreaterThan(0);
+  expect(two!.readings).toEqual([]);
+});

@@ -1,0 +1,72 @@
+import type { JobContent, Logic, OutputKind } from '../model/job.ts';
+import { applyChange } from '../wiring/changes.ts';
+import type { Change } from '../wiring/changeSchema.ts';
+
+/** Who makes changes in tests, and when. */
+export const ACTOR = { by: 'TT', at: '2026-01-02T03:04:05.000Z' };
+
+/** A job with one supply and nothing else. */
+export function bareJob(volts = 24): JobContent {
+  return {
+    name: 'Test',
+    site: '',
+    supplies: [{ id: 'g1', tag: 'G1', volts, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 }],
+    modules: [],
+    devices: [],
+    points: [],
+    wires: [],
+    stamps: [],
+    results: [],
+  };
+}
+
+export function withModule(
+  job: JobContent,
+  id: string,
+  typeId: string,
+  commons: ('+' | '-' | null)[],
+  firstByte = 0,
+): JobContent {
+  return applyChange(
+    job,
+    { kind: 'addModule', module: { id, tag: id.toUpperCase(), typeId, firstByte }, commons },
+    ACTOR,
+  );
+}
+
+/** What a test says of a point; the rest is a PNP inductive sensor, normally open, on `m` channel 0. */
+export interface TestPoint {
+  readonly tag?: string;
+  readonly typeId?: string;
+  readonly output?: OutputKind;
+  readonly logic?: Logic;
+  readonly bit?: 'direct' | 'inverted';
+  readonly at?: readonly [string, number] | null;
+}
+
+export function additionOf(p: TestPoint = {}): Extract<Change, { kind: 'addPoint' }> {
+  const {
+    tag = 'PX-1',
+    typeId = 'inductive-3w',
+    output = 'pnp',
+    logic = 'no',
+    bit = 'direct',
+    at = ['m', 0],
+  } = p;
+  const id = tag.toLowerCase();
+  return {
+    kind: 'addPoint',
+    point: { id, tag, name: 'A test point', deviceId: `${id}-b`, bit },
+    device: { id: `${id}-b`, tag, typeId, output, logic },
+    place: at ? { moduleId: at[0], channel: at[1] } : null,
+  };
+}
+
+export function withPoint(job: JobContent, p: TestPoint = {}): JobContent {
+  return applyChange(job, additionOf(p), ACTOR);
+}
+
+/** A job with a module `m` of the given type and commons, and the given points; without any, the usual one. */
+export function jobWith(typeId: string, commons: ('+' | '-' | null)[], ...points: TestPoint[]): JobContent {
+  return (points.length ? points : [{}]).reduce(withPoint, withModule(bareJob(), 'm', typeId, commons));
+}

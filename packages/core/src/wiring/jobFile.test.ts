@@ -1,0 +1,92 @@
+import Ajv from 'ajv/dist/2020';
+import addFormats from 'ajv-formats';
+import fc from 'fast-check';
+import { jobWith } from '../testing/jobs.ts';
+import { JobProblem } from '../model/problem.ts';
+import { jobFileSchema, MOST_FILE_BYTES, readJobFile, writeJobFile } from './jobFile.ts';
+
+const job = jobWith(
+  'di8-both-4-4',
+  ['-', null],
+  { tag: 'PX-1' },
+  { tag: 'PX-2', output: 'npn', at: ['m', 4] },
+);
+const text = writeJobFile(job);
+
+/** The file with one thing changed in it. */
+function changed(
+  change: (file: { version: unknown; job: Record<string, unknown[]> & { name?: unknown } }) => void,
+): string {
+  const file = JSON.parse(text) as Parameters<typeof change>[0];
+  change(file);
+  return JSON.stringify(file);
+}
+
+const refusal = (content: string): string => {
+  try {
+    readJobFile(content);
+    return 'taken';
+  } catch (error) {
+    if (error instanceof JobProblem) return error.message;
+    throw error;
+  }
+};
+
+test('a job goes out and comes back the same', () => {
+  expect(readJobFile(text)).toEqual(job);
+  expect(writeJobFile(readJobFile(text))).toBe(text);
+});
+
+test('the published schema takes what is written, and refuses what it should', () => {
+  const ajv = new Ajv({ strict: false });
+  addFormats(ajv);
+  const valid = ajv.compile(jobFileSchema());
+  expect(valid(JSON.parse(text))).toBe(true);
+  expect(valid({ format: 'keypost-job', version: 2, job: {} })).toBe(false);
+});
+
+test.each<[string, string, RegExp]>([
+  ['no JSON', '{ "format": "keypost-job",\n "version": 1,\n oops', /line 3/],
+  ['something else', '{"hello": 1}', /not a Key Post job/],
+  ['a list', '[]', /not a Key Post job/],
+  ['a newer version', changed((f) => (f.version = 2)), /version 2; this Key Post reads up to 1/],
+  ['no version', changed((f) => (f.version = 'one')), /does not say its version/],
+  [
+    'an unknown module type',
+    changed((f) => Object.assign(f.job.modules![0]!, { typeId: 'x' })),
+    /job\.modules\[0\]\.typeId.*no module type/,
+  ],
+  [
+    'an unknown device type',
+    changed((f) => Object.assign(f.job.devices![1]!, { typeId: 'x' })),
+    /job\.devices\[1\]\.typeId/,
+  ],
+  [
+    'a wire to a terminal that does not exist',
+    changed((f) => Object.assign(f.job.wires![1]!, { to: 'm:I77' })),
+    /job\.wires\[1\]\.to.*terminal I77/,
+  ],
+  [
+    'a negative length',
+    changed((f) => Object.assign(f.job.wires![0]!, { lengthM: -3 })),
+    /job\.wires\[0\]\.lengthM/,
+  ],
+  [
+    'an empty tag',
+    changed((f) => Object.assign(f.job.points![0]!, { tag: '' })),
+    /job\.points\[0\]\.tag.*cannot be empty/,
+  ],
+  ['a tag twice', changed((f) => Object.assign(f.job.points![1]!, { tag: 'PX-1' })), /used already/],
+  ['no supply', changed((f) => (f.job.supplies = [])), /needs a supply/],
+  ['no name', changed((f) => delete f.job.name), /job\.name/],
+])('%s is refused with its place', (_, content, message) => {
+  expect(refusal(content)).toMatch(message);
+});
+
+test('a file that is too large is refused before it is read', () => {
+  expect(refusal(' '.repeat(MOST_FILE_BYTES + 1))).toMatch(/larger than 16 MB/);
+});
+
+test('no text makes the reader fail in any other way', () => {
+  fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (content) => void refusal(content)));
+});
