@@ -14,6 +14,9 @@ export default {
       preset: 'jest-expo/web',
       rootDir: '<rootDir>/apps/app',
       testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|uuid)/)',
+      ],
       moduleNameMapper: { '\\.css$': '<rootDir>/src/ui/no-style.ts' },
     },
   ],

@@ -1,7 +1,7 @@
 import { compile, FLAG, KIND } from './compile.ts';
 import type { Compiled } from './compile.ts';
 import type { Netlist, Output } from './netlist.ts';
-import { solveFrom, transistor, workspaceFor } from './newton.ts';
+import { accumulate, solveFrom, transistor, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
 import { diodeCurve, optocouplerCurve } from './characteristics.ts';
 import { answers } from './answers.ts';
@@ -148,6 +148,16 @@ export class Solver {
       default:
         return 0;
     }
+  }
+
+  /** The equations at the last run's result made linear: slopes and right-hand side as plain rows. */
+  linearised(params: Float64Array): { matrix: number[][]; right: number[] } {
+    const { compiled: c, w } = this;
+    const n = w.x.length;
+    accumulate(c, params, w, w.x, w.error, w.jacobian);
+    const matrix = Array.from({ length: n }, (_, i) => [...w.jacobian.subarray(i * n, (i + 1) * n)]);
+    const right = matrix.map((row, i) => row.reduce((sum, slope, j) => sum + slope * w.x[j]!, -w.error[i]!));
+    return { matrix, right };
   }
 
   /** How a quantity answers to each toleranced parameter at the last run's result. */

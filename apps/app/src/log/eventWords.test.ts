@@ -1,0 +1,38 @@
+import { eventWords } from './eventWords';
+
+const event = (shelf: string, before: object | null, after: object | null) =>
+  eventWords({
+    id: 1,
+    at: '',
+    by: 'TT',
+    what: '',
+    shelf,
+    rowId: 'x',
+    before: before as never,
+    after: after as never,
+  });
+
+test('each kind of event is a sentence', () => {
+  expect(event('points', null, { tag: 'PX-1' })).toBe('Point PX-1 added');
+  expect(event('points', { tag: 'PX-1', name: 'A' }, { tag: 'PX-1', name: 'B' })).toBe(
+    'Point PX-1 changed: name A → B',
+  );
+  expect(event('wires', null, { number: '4', from: 'd:BK', to: 'm:I0' })).toBe('Wire 4 added: d BK to m I0');
+  expect(event('modules', { tag: 'DI 1' }, null)).toBe('Module DI 1 removed');
+  expect(event('stamps', null, { subject: 'Tug all wires' })).toBe('Done: Tug all wires');
+  expect(event('stamps', { subject: 'Tug' }, { subject: 'Tug', undone: { reason: 'loose' } })).toBe(
+    'Undone: Tug. Why: loose',
+  );
+  expect(event('job', { name: 'A', site: 'S' }, { name: 'B', site: 'S' })).toBe('Job named B, S');
+});
+
+test('a result says pass or fail with what was seen', () => {
+  const result = {
+    check: 'present.volts',
+    subject: 'Signal, red on BK',
+    expected: { text: '21.0 to 24.4 V' },
+    measured: 14.2,
+    pass: false,
+  };
+  expect(event('results', null, result)).toBe('Fail: Signal with target 14.2 V, expected 21.0 to 24.4 V');
+});

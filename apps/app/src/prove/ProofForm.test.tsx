@@ -1,0 +1,105 @@
+import { analyse, applyChange, JobIndex, progressOf, proofPlan, verdictOf, deviceType } from '@keypost/core';
+import type { Change, JobContent } from '@keypost/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { changeSettings } from '../data/settings';
+import type { OpenPoint } from '../point/usePoint';
+import { ProofForm } from './ProofForm';
+
+const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
+
+function openPoint(): OpenPoint {
+  const changes: Change[] = [
+    {
+      kind: 'addModule',
+      module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
+      commons: ['-'],
+    },
+    {
+      kind: 'addPoint',
+      point: { id: 'p', tag: 'PX-1', name: 'P', deviceId: 'd', bit: 'direct' },
+      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-3w', output: 'pnp', logic: 'no' },
+      place: { moduleId: 'm', channel: 0 },
+    },
+  ];
+  const supplies = [{ id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 2, innerOhms: 0.05, limitAmps: 5 }];
+  const empty = {
+    name: 'T',
+    site: '',
+    supplies,
+    modules: [],
+    devices: [],
+    points: [],
+    wires: [],
+    stamps: [],
+    results: [],
+  };
+  const content = changes.reduce<JobContent>((j, change) => applyChange(j, change, ACTOR), empty);
+  const index = new JobIndex(content);
+  const analysis = analyse(index, 'p');
+  return {
+    view: { id: 'j', revision: 1, content, revisions: {} },
+    index,
+    analysis,
+    verdict: verdictOf(analysis),
+    progress: progressOf(content, analysis),
+    type: deviceType('inductive-3w'),
+    base: '/job/j/point/p',
+  };
+}
+
+const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
+beforeEach(() => {
+  localStorage.clear();
+  changeSettings({ by: 'TT' });
+  answer.mockReset();
+  globalThis.fetch = answer as unknown as typeof fetch;
+  const point = openPoint();
+  render(<ProofForm point={point} plan={proofPlan(point.analysis)} latest={new Map()} />);
+});
+
+const field = (name: string) => screen.getByLabelText<HTMLInputElement>(name);
+const enter = (name: string, text: string) => fireEvent.change(field(name), { target: { value: text } });
+
+test('a reading is judged as it is typed, with the difference', () => {
+  enter('Target present: Signal', '14,2');
+  expect(screen.getByText(/Fail: 14\.2\sV, \d\.\d\sV below the limits/)).toBeTruthy();
+  enter('Target present: Signal', '22.9');
+  expect(screen.getByText(/Pass: 22\.9\sV, within/)).toBeTruthy();
+});
+
+test('what is no voltage is refused at the field and cannot be stored', () => {
+  enter('Target present: Signal', '22 mA');
+  expect(screen.getByText(/does not fit here/)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Store 1 entry' }).getAttribute('aria-disabled')).toBe('true');
+});
+
+test('an impossible instrument is refused where it is entered', () => {
+  enter('Of reading', '-1');
+  expect(screen.getByText(/0 % or more/)).toBeTruthy();
+});
+
+test('when the server is away the entries stay, and a retry sends the same change', async () => {
+  answer.mockRejectedValueOnce(new TypeError('network'));
+  enter('Target present: Signal', '22.9');
+  fireEvent.click(screen.getByRole('radio', { name: 'Target present: Input lamp: on' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Store 2 entries' }));
+  await screen.findByText(/server does not answer/);
+  expect(field('Target present: Signal').value).toBe('22.9');
+  const stored = JSON.stringify({ revision: 2, name: 'T', site: '', rows: [] });
+  const headers = { get: () => 'application/json' };
+  answer.mockResolvedValueOnce({
+    ok: true,
+    headers,
+    text: () => Promise.resolve(stored),
+  } as unknown as Response);
+  fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+  await screen.findByRole('button', { name: 'Store what was entered' });
+  const sent = answer.mock.calls
+    .filter(([url]) => url.endsWith('/changes'))
+    .map(
+      ([, init]) => JSON.parse(init.body as string) as { changeId: string; change: { results: unknown[] } },
+    );
+  expect(sent).toHaveLength(2);
+  expect(sent[0]!.changeId).toBe(sent[1]!.changeId);
+  expect(sent[1]!.change.results).toHaveLength(2);
+});

@@ -1,0 +1,272 @@
+import { ApiProblem, patchJob } from '@keypost/api';
+import type { JobView } from '@keypost/api';
+import type { Change } from '@keypost/core';
+import { checkJob, JobIndex, jobProgress, readJobFile } from '@keypost/core';
+import { randomUUID } from 'node:crypto';
+import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
+import { startTestServer } from './server.ts';
+import type { TestServer } from './server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+}, 60000);
+afterAll(() => server.close());
+
+const newJob = (): Promise<JobView> =>
+  server.call('createJob', { body: { name: 'Pump room', site: 'Quay', by: 'TT' } });
+const change = (jobId: string, what: Change, more: object = {}) =>
+  server.call('changeJob', {
+    params: { jobId },
+    body: { changeId: randomUUID(), by: 'TT', change: what, ...more },
+  });
+const refused = async (promise: Promise<unknown>): Promise<ApiProblem['details']> => {
+  try {
+    await promise;
+  } catch (error) {
+    if (error instanceof ApiProblem) return error.details;
+    throw error;
+  }
+  throw new Error('not refused');
+};
+const MODULE: Change = {
+  kind: 'addModule',
+  module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
+  commons: ['-'],
+};
+const point = (tag: string, channel: number): Change => ({
+  kind: 'addPoint',
+  point: { id: tag.toLowerCase(), tag, name: 'Point', deviceId: `${tag.toLowerCase()}-b`, bit: 'direct' },
+  device: { id: `${tag.toLowerCase()}-b`, tag, typeId: 'inductive-3w', output: 'pnp', logic: 'no' },
+  place: { moduleId: 'm', channel },
+});
+
+describe('jobs', () => {
+  test('are made, listed, changed, read and removed', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    const answer = await change(job.id, point('PX-1', 0));
+    expect(answer.revision).toBe(3);
+    expect(answer.rows.map(({ shelf }) => shelf).sort()).toEqual([
+      'devices',
+      'points',
+      'wires',
+      'wires',
+      'wires',
+    ]);
+    const view = await server.call('getJob', { params: { jobId: job.id } });
+    expect(new JobIndex(view.content).placeOf(view.content.devices[0]!)).toEqual({
+      moduleId: 'm',
+      channel: 0,
+    });
+    const list = await server.call('listJobs', {});
+    expect(list.find(({ id }) => id === job.id)).toMatchObject({ name: 'Pump room', points: 1 });
+    await server.call('removeJob', { params: { jobId: job.id }, query: { by: 'TT' } });
+    expect((await refused(server.call('getJob', { params: { jobId: job.id } }))).status).toBe(404);
+  });
+
+  test('a client that patches its copy holds what the server holds', async () => {
+    let view = await newJob();
+    const changes: Change[] = [
+      MODULE,
+      point('PX-1', 0),
+      point('PX-2', 1),
+      { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' },
+      { kind: 'editPoint', id: 'px-1', patch: { name: 'Other', output: 'npn' } },
+      { kind: 'stamp', stamp: { id: 's1', pointId: 'px-1', step: 'isolate', subject: 'x' } },
+      { kind: 'undoStamp', id: 's1', reason: 'wrong one' },
+      { kind: 'removePoint', id: 'px-2' },
+      { kind: 'editJob', patch: { name: 'Renamed' } },
+    ];
+    for (const what of changes) view = patchJob(view, await change(view.id, what))!;
+    expect(await server.call('getJob', { params: { jobId: view.id } })).toEqual(view);
+  });
+
+  test('go out as a file and come back the same', async () => {
+    const text = JSON.stringify({ format: 'keypost-job', version: 1, job: ternRock() });
+    const job = await server.call('importJob', { query: { by: 'TT' }, body: text });
+    const file = await server.call('exportJob', { params: { jobId: job.id } });
+    expect(readJobFile(file)).toEqual(ternRock());
+  });
+});
+
+describe('refusals', () => {
+  test('say what is wrong, where, and store nothing', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    await change(job.id, point('PX-1', 0));
+    const before = await server.call('getJob', { params: { jobId: job.id } });
+    const twice = await refused(change(job.id, { ...point('PX-2', 0) }));
+    expect(twice).toMatchObject({ status: 422, title: 'Not allowed' });
+    expect(twice.detail).toMatch(/taken by PX-1/);
+    const empty = await refused(change(job.id, { kind: 'editPoint', id: 'px-1', patch: { tag: '' } }));
+    expect(empty.status).toBe(400);
+    expect(empty.problems![0]).toEqual({
+      path: 'change.patch.tag',
+      message: expect.stringMatching(/cannot be empty/),
+    });
+    const nobody = await refused(change(job.id, MODULE, { by: ' ' }));
+    expect(nobody.detail).toMatch(/initials/);
+    expect(await server.call('getJob', { params: { jobId: job.id } })).toEqual(before);
+  });
+
+  test.each([
+    ['not JSON', 'hello', 422, /not JSON/],
+    ['a newer version', '{"format":"keypost-job","version":9}', 422, /version 9/],
+    ['20 MB', ' '.repeat(20 * 1024 * 1024), 413, /16 MB/],
+  ])('a file of %s', async (_, body, status, message) => {
+    const count = (await server.call('listJobs', {})).length;
+    const details = await refused(server.call('importJob', { query: { by: 'TT' }, body }));
+    expect(details.status).toBe(status);
+    expect(details.detail).toMatch(message);
+    expect(await server.call('listJobs', {})).toHaveLength(count);
+  });
+
+  test('carry the media type of problem details and no inside of the program', async () => {
+    const send = (path: string, init?: RequestInit) => fetch(server.address + path, init);
+    const post = (body: string, type: string) => ({
+      method: 'POST',
+      body,
+      headers: { 'content-type': type },
+    });
+    const answers = [
+      await send('/api/jobs/none'),
+      await send('/api/nothing'),
+      await send('/api/jobs', post('{', 'application/json')),
+      await send('/api/jobs', post('<a/>', 'text/xml')),
+    ];
+    expect(answers.map(({ status }) => status)).toEqual([404, 404, 400, 415]);
+    for (const answer of answers) {
+      expect(answer.headers.get('content-type')).toContain('application/problem+json');
+      const body = await answer.text();
+      expect(body).not.toMatch(/node_modules|at .*\.ts/);
+      expect(JSON.parse(body)).toMatchObject({
+        type: 'about:blank',
+        title: expect.any(String),
+        detail: expect.any(String),
+      });
+    }
+  });
+
+  test('a broken database is no more than a sentence', async () => {
+    const other = await startTestServer();
+    await other.db.exec('drop table event');
+    const details = await refused(other.call('createJob', { body: { name: 'X', site: '', by: 'TT' } }));
+    expect(details).toMatchObject({
+      status: 500,
+      detail: 'The server could not do this. Nothing was stored; try again.',
+    });
+    expect(await other.call('listJobs', {})).toEqual([]);
+    await other.close();
+  }, 60000);
+});
+
+describe('two people at once', () => {
+  test('a stale edit gets 409 with the row as it is now, and can be forced', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    const expects = [{ shelf: 'modules', id: 'm', revision: 1 }];
+    const edit = (tag: string): Change => ({ kind: 'editModule', id: 'm', patch: { tag } });
+    await change(job.id, edit('DI A'), { expects });
+    const details = await refused(change(job.id, edit('DI B'), { expects }));
+    expect(details.status).toBe(409);
+    expect(details.current).toEqual([
+      {
+        shelf: 'modules',
+        id: 'm',
+        revision: 2,
+        row: { id: 'm', tag: 'DI A', typeId: 'di8-both-8', firstByte: 0 },
+      },
+    ]);
+    await change(job.id, edit('DI B'), { expects: [] });
+    const view = await server.call('getJob', { params: { jobId: job.id } });
+    expect(view.content.modules[0]!.tag).toBe('DI B');
+  });
+
+  test('a change that comes twice is stored once', async () => {
+    const job = await newJob();
+    const changeId = randomUUID();
+    const stamp = { changeId, by: 'TT', change: MODULE };
+    const first = await server.call('changeJob', { params: { jobId: job.id }, body: stamp });
+    const second = await server.call('changeJob', { params: { jobId: job.id }, body: stamp });
+    expect(second.revision).toBe(first.revision);
+    expect(second.rows).toEqual([]);
+  });
+
+  test('changes at the same time are all kept, one after the other', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    await Promise.all(
+      Array.from({ length: 8 }, (_, channel) => change(job.id, point(`PX-${channel}`, channel))),
+    );
+    const view = await server.call('getJob', { params: { jobId: job.id } });
+    expect(view.content.points).toHaveLength(8);
+    expect(view.revision).toBe(10);
+  });
+});
+
+describe('the log', () => {
+  test('holds who, when, what, before and after of each row, newest first', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    await change(job.id, point('PX-1', 0));
+    await change(job.id, { kind: 'editPoint', id: 'px-1', patch: { name: 'Other' } });
+    const [last] = await server.call('listEvents', { params: { jobId: job.id }, query: {} });
+    expect(last).toMatchObject({ by: 'TT', what: 'editPoint', shelf: 'points', rowId: 'px-1' });
+    expect([last!.before!.name, last!.after!.name]).toEqual(['Point', 'Other']);
+    expect(Date.parse(last!.at)).toBeGreaterThan(Date.now() - 60000);
+  });
+
+  test('of a point holds its own rows only', async () => {
+    const job = await newJob();
+    await change(job.id, MODULE);
+    await change(job.id, point('PX-1', 0));
+    await change(job.id, point('PX-2', 1));
+    await change(job.id, {
+      kind: 'stamp',
+      stamp: { id: 's1', pointId: 'px-1', step: 'tug', subject: 'Tug' },
+    });
+    const events = await server.call('listEvents', { params: { jobId: job.id }, query: { pointId: 'px-1' } });
+    expect(events.map(({ shelf }) => shelf)).toEqual([
+      'stamps',
+      'wires',
+      'wires',
+      'wires',
+      'points',
+      'devices',
+    ]);
+  });
+
+  test('cannot be changed', async () => {
+    await newJob();
+    await expect(server.db.exec("update event set by = 'XX'")).rejects.toThrow(/only ever added/);
+    await expect(server.db.exec('delete from event')).rejects.toThrow(/only ever added/);
+  });
+});
+
+describe('the demo', () => {
+  test('has what it should: fifteen points, four modules, each kind of trouble', async () => {
+    await seedDemo(server.db);
+    await seedDemo(server.db);
+    const { content } = await server.call('getJob', { params: { jobId: DEMO_JOB_ID } });
+    expect(content.points.length).toBeGreaterThanOrEqual(12);
+    expect(content.modules.length).toBeGreaterThanOrEqual(3);
+    const progress = jobProgress(content);
+    const codes = progress.flatMap(({ verdict }) => verdict.reasons[0]?.code ?? []);
+    expect(codes.sort()).toEqual(['common-open', 'group-mixed', 'wrong-sense']);
+    expect(progress.filter(({ overall }) => overall === 'failed').map(({ tag }) => tag)).toEqual(['PE-106']);
+    expect(checkJob(content).map((p) => p.progress.verdict.status)).toEqual(
+      progress.map(({ verdict }) => verdict.status),
+    );
+  });
+});
+
+test('OpenAPI and the job file’s schema are served', async () => {
+  const openapi = await (await fetch(`${server.address}/api/openapi.json`)).json();
+  expect(Object.keys(openapi.paths)).toEqual(
+    expect.arrayContaining(['/api/jobs', '/api/jobs/{jobId}/changes']),
+  );
+  const schema = await (await fetch(`${server.address}/api/job.schema.json`)).json();
+  expect(schema.properties.version.const).toBe(1);
+});

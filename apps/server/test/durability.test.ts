@@ -1,0 +1,113 @@
+import { createClient } from '@keypost/api';
+import type { JobView } from '@keypost/api';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { freePort, runToEnd, startProcess } from './process.ts';
+
+const ROUNDS = 20;
+let data: string;
+beforeEach(() => (data = mkdtempSync(path.join(os.tmpdir(), 'keypost-'))));
+afterEach(() => rmSync(data, { recursive: true, force: true }));
+
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+async function waitUntil(done: () => boolean): Promise<void> {
+  while (!done()) await pause(5);
+}
+
+type Call = ReturnType<typeof createClient>;
+
+/** Writes stamps one after the other until the server is gone. @returns the ids that were acknowledged. */
+async function streamStamps(call: Call, jobId: string, acknowledged: Set<string>): Promise<void> {
+  for (;;) {
+    const id = randomUUID();
+    const stamp = { id, pointId: 'p', step: 'tug', subject: 'Tug all wires' };
+    try {
+      await call('changeJob', {
+        params: { jobId },
+        body: { changeId: randomUUID(), by: 'TT', change: { kind: 'stamp', stamp } },
+      });
+    } catch {
+      return;
+    }
+    acknowledged.add(id);
+  }
+}
+
+async function jobWithPoint(call: Call): Promise<JobView> {
+  const job = await call('createJob', { body: { name: 'Durable', site: '', by: 'TT' } });
+  const point = { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'd', bit: 'direct' as const };
+  const device = {
+    id: 'd',
+    tag: 'PX-1',
+    typeId: 'inductive-3w',
+    output: 'pnp' as const,
+    logic: 'no' as const,
+  };
+  await call('changeJob', {
+    params: { jobId: job.id },
+    body: { changeId: randomUUID(), by: 'TT', change: { kind: 'addPoint', point, device, place: null } },
+  });
+  return job;
+}
+
+test(`nothing acknowledged is lost when the server is killed, ${ROUNDS} times over`, async () => {
+  const acknowledged = new Set<string>();
+  let jobId: string | undefined;
+  for (let round = 0; round < ROUNDS; round++) {
+    const server = await startProcess(data);
+    const call = createClient(server.address);
+    jobId ??= (await jobWithPoint(call)).id;
+    const before = acknowledged.size;
+    const stream = streamStamps(call, jobId, acknowledged);
+    await Promise.race([stream, waitUntil(() => acknowledged.size >= before + 3)]);
+    await pause(17 * (round % 7));
+    await server.end('SIGKILL');
+    await stream;
+    expect(acknowledged.size).toBeGreaterThanOrEqual(before + 3);
+  }
+  const server = await startProcess(data);
+  const view = await createClient(server.address)('getJob', { params: { jobId: jobId! } });
+  const stored = new Set(view.content.stamps.map(({ id }) => id));
+  expect([...acknowledged].filter((id) => !stored.has(id))).toEqual([]);
+  expect(await server.end('SIGINT')).toBe(0);
+}, 240000);
+
+test('a second start on the same directory says who has it; after the end it is free', async () => {
+  const server = await startProcess(data);
+  const second = await runToEnd(['--data', data, '--port', String(await freePort())]);
+  expect(second.code).toBe(1);
+  expect(second.output.trim()).toMatch(
+    /^The data directory .* is in use by another Key Post \(process \d+\)\. .*--data\.$/,
+  );
+  expect(await server.end('SIGTERM')).toBe(0);
+  const third = await startProcess(data);
+  expect(await third.end('SIGINT')).toBe(0);
+}, 90000);
+
+test('a taken port is one clear sentence', async () => {
+  const port = await freePort();
+  const holder = createServer().listen(port, '127.0.0.1');
+  const { code, output } = await runToEnd(['--data', data, '--port', String(port)]);
+  holder.close();
+  expect(code).toBe(1);
+  expect(output.trim()).toBe(`Port ${port} is taken by another program. Choose another with --port.`);
+}, 60000);
+
+test('a port that is none, and a directory below a file, are one clear sentence each', async () => {
+  const file = path.join(data, 'a-file');
+  writeFileSync(file, '');
+  const wrongs: [string[], RegExp][] = [
+    [['--port', '99999', '--data', data], /“99999” is no port/],
+    [['--data', path.join(file, 'below')], /cannot be written/],
+  ];
+  for (const [args, message] of wrongs) {
+    const { code, output } = await runToEnd(args);
+    expect(code).toBe(1);
+    expect(output.trim().split('\n')).toHaveLength(1);
+    expect(output).toMatch(message);
+  }
+}, 60000);

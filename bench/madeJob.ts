@@ -1,0 +1,48 @@
+import { applyChange, channelsOf, moduleType, proposeWires } from '@keypost/core';
+import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core';
+
+const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
+const MODULE = 'di16-both-8-8';
+const KINDS: readonly [string, OutputKind, Logic][] = [
+  ['inductive-3w', 'pnp', 'no'],
+  ['diffuse-3w', 'npn', 'light'],
+  ['ultrasonic-3w', 'pnp', 'nc'],
+  ['limit-switch', 'contact', 'no'],
+  ['retro-3w', 'pushpull', 'dark'],
+];
+
+/**
+ * A made job of `count` points of all kinds on 16-channel modules, their commons in turn on 0 V, on plus and on no
+ * rail, so that some points work, some cannot, and some groups must be solved whole.
+ */
+export function madeJob(count: number): JobContent {
+  let job: JobContent = {
+    name: `Made job of ${count}`,
+    site: '',
+    supplies: [{ id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 3, innerOhms: 0.02, limitAmps: 40 }],
+    modules: [],
+    devices: [],
+    points: [],
+    wires: [],
+    stamps: [],
+    results: [],
+  };
+  const size = channelsOf(moduleType(MODULE)).length;
+  const rails = ['-', '+', '-', '+', '-', '+', '-', null] as const;
+  for (let m = 0; m * size < count; m++) {
+    const module = { id: `m${m}`, tag: `DI ${m}`, typeId: MODULE, firstByte: 2 * m };
+    const commons = [rails[(2 * m) % rails.length]!, rails[(2 * m + 1) % rails.length] ?? null];
+    job = applyChange(job, { kind: 'addModule', module, commons }, ACTOR);
+  }
+  const devices: Device[] = [];
+  const points: Point[] = [];
+  const wires = [...job.wires];
+  for (let n = 0; n < count; n++) {
+    const [typeId, output, logic] = KINDS[n % KINDS.length]!;
+    const device = { id: `d${n}`, tag: `P-${n}`, typeId, output, logic };
+    devices.push(device);
+    points.push({ id: `p${n}`, tag: `P-${n}`, name: 'Made', deviceId: device.id, bit: 'direct' });
+    wires.push(...proposeWires(job, device, { moduleId: `m${Math.floor(n / size)}`, channel: n % size }));
+  }
+  return { ...job, devices, points, wires: wires.map((wire, i) => ({ ...wire, number: String(i + 1) })) };
+}

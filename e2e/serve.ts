@@ -1,0 +1,54 @@
+import { spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+
+export const ROOT = path.resolve(import.meta.dirname, '..');
+export const PORT = 4179;
+export const DATA = path.join(os.tmpdir(), 'keypost-e2e-data');
+
+let child: ChildProcess | undefined;
+
+/** Starts the server on the tests' data directory and waits until it answers. */
+export function startServer(data = DATA, port = PORT): Promise<ChildProcess> {
+  const args = [
+    '--import',
+    'tsx',
+    'apps/server/src/main.ts',
+    '--demo',
+    '--data',
+    data,
+    '--port',
+    String(port),
+  ];
+  const started = spawn(process.execPath, [...args, '--web', 'apps/app/dist'], { cwd: ROOT });
+  return new Promise((resolve, reject) => {
+    started.stdout.on('data', (text: Buffer) => {
+      if (String(text).includes('answers')) resolve(started);
+    });
+    started.stderr.on('data', (text: Buffer) => console.error(String(text)));
+    started.on('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+  });
+}
+
+/** Ends a server and waits until it is gone. */
+export function stopServer(started: ChildProcess): Promise<void> {
+  return new Promise((resolve) => {
+    started.removeAllListeners('exit');
+    started.once('exit', () => resolve());
+    started.kill('SIGINT');
+  });
+}
+
+/** A directory for one test's files. */
+export const scratch = (): string => mkdtempSync(path.join(os.tmpdir(), 'keypost-e2e-'));
+
+export default async function serve(): Promise<() => Promise<void>> {
+  rmSync(DATA, { recursive: true, force: true });
+  child = await startServer();
+  return async () => {
+    if (child) await stopServer(child);
+    rmSync(DATA, { recursive: true, force: true });
+  };
+}

@@ -1,0 +1,63 @@
+import { expect, test } from '@playwright/test';
+import { BOARD, known } from './story';
+
+test.use({ viewport: { width: 1280, height: 800 }, hasTouch: false });
+test.beforeEach(({ page }) => known(page));
+
+test('a point stands between the board and its steps', async ({ page }) => {
+  await page.goto(`${BOARD}/point/pe-101`);
+  const board = page.getByRole('list', { name: 'Points' });
+  const loop = page.getByRole('group', { name: /Loop of PE-101/ });
+  const steps = page.getByRole('group', { name: 'Steps' });
+  const [left, middle, right] = await Promise.all(
+    [board, loop, steps].map(async (part) => (await part.boundingBox())!),
+  );
+  expect(left!.x + left!.width).toBeLessThanOrEqual(middle!.x);
+  expect(middle!.x + middle!.width).toBeLessThanOrEqual(right!.x);
+  await page.getByRole('link', { name: /^LX-107/ }).click();
+  await expect(page.getByRole('group', { name: /Loop of LX-107/ })).toBeVisible();
+  await expect(board).toBeVisible();
+});
+
+test('the panel shows modules side by side, and a turned common stops its sensors at once', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/panel`);
+  const boxes = await Promise.all(
+    ['PLC', 'DI 1'].map(
+      async (tag) => (await page.getByRole('group', { name: tag, exact: true }).boundingBox())!,
+    ),
+  );
+  expect(boxes[0]!.x + boxes[0]!.width).toBeLessThanOrEqual(boxes[1]!.x);
+  const row = page.getByRole('link', { name: /Channel 0, PE-106/ });
+  await expect(row.getByRole('img')).toHaveAccessibleName('failed');
+  const common = page.getByRole('radiogroup', { name: 'Common 1 of DI 3' });
+  await common.getByRole('radio', { name: /no rail/ }).click();
+  await expect(row.getByRole('img')).toHaveAccessibleName('cannot work');
+  await common.getByRole('radio', { name: /on 0/ }).click();
+  await expect(row.getByRole('img')).toHaveAccessibleName('failed');
+});
+
+test('nothing is wider than the screen, on the phone either', async ({ page }) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+    { width: 360, height: 740 },
+  ]) {
+    await page.setViewportSize(size);
+    for (const path of [
+      '',
+      '/panel',
+      '/point/px-104',
+      '/point/pe-106/prove',
+      '/log',
+      '/about',
+      '/new-point',
+    ]) {
+      await page.goto(`${BOARD}${path}`);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([path, size.width, overflow]).toEqual([path, size.width, 0]);
+    }
+  }
+});
