@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { BOARD, known } from './story';
+import { known } from './story';
 
 test.beforeEach(({ page }) => known(page));
 
 /** Presses Tab until the element with this name has the focus. */
 async function tabTo(page: Page, role: string, name: RegExp): Promise<void> {
-  for (let n = 0; n < 80; n++) {
+  for (let n = 0; n < 120; n++) {
     await page.keyboard.press('Tab');
     const here = await page.evaluate(() => {
       const e = document.activeElement;
@@ -42,9 +42,10 @@ test('from the first page to a stored reading with the keyboard alone', async ({
   await tabTo(page, 'button', /^Done$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('group', { name: 'Steps' })).toContainText('5 of 7');
-  await page.keyboard.press('Shift+Tab');
-  await page.goto(`${BOARD}/point/px-112/prove`);
-  await tabTo(page, 'input', /Target away: Signal/);
+  await tabTo(page, 'tab', /^Prove$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Target away: Signal' })).toBeVisible();
+  await tabTo(page, 'textbox', /Target away: Signal/);
   await page.keyboard.type('0.1');
   await tabTo(page, 'button', /Store 1 entry/);
   await page.keyboard.press('Enter');

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { startServer, stopServer, scratch } from './serve';
+import type { ChildProcess } from 'node:child_process';
+import { freePort, scratch, startServer, stopServer } from './serve';
 import { addModule, addPoint, known, newJob } from './story';
 
 test.beforeEach(({ page }) => known(page));
@@ -11,8 +12,6 @@ async function jobWithPoint(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: 'Channel 0, free: add a point here' }).click();
   await addPoint(page, { tag: 'PX-1', name: 'Valve shut', output: 'PNP', channel: 'DI 1 channel 0' });
 }
-
-const steps = (page: Page) => page.getByRole('list', { name: 'Steps of landing' });
 
 test('steps are stamped one by one, and undone with a reason', async ({ page }) => {
   await jobWithPoint(page, 'Landing');
@@ -39,7 +38,7 @@ test('a wrong reading fails with the difference, a right one passes later, both 
 }) => {
   await jobWithPoint(page, 'Proving');
   await page.getByRole('tab', { name: 'Prove' }).click();
-  await page.getByLabel('Target present: Signal').fill('14,2');
+  await page.getByRole('textbox', { name: 'Target present: Signal' }).fill('14,2');
   await expect(page.getByText(/Fail: 14\.2\sV, \d\.\d\sV below the limits/)).toBeVisible();
   await page.getByRole('radio', { name: 'Target present: Input lamp: off' }).click();
   await page.getByRole('button', { name: 'Store 2 entries' }).click();
@@ -50,7 +49,7 @@ test('a wrong reading fails with the difference, a right one passes later, both 
   await expect(page.getByRole('link', { name: /PX-1 .*failed/ })).toBeVisible();
   await page.getByRole('link', { name: /PX-1/ }).click();
   await page.getByRole('tab', { name: 'Prove' }).click();
-  await page.getByLabel('Target present: Signal').fill('22.9');
+  await page.getByRole('textbox', { name: 'Target present: Signal' }).fill('22.9');
   await page.getByRole('radio', { name: 'Target present: Input lamp: on' }).click();
   await page.getByRole('button', { name: 'Store 2 entries' }).click();
   await expect(results).toContainText('22.9 V');
@@ -64,25 +63,29 @@ test('what is wired wrongly cannot be proven', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Mend this in Land before you prove it.');
 });
 
+let running: ChildProcess | undefined;
+test.afterEach(async () => {
+  if (running && running.exitCode === null) await stopServer(running);
+});
+
 test('a server that is away keeps the entry on the screen, and a restart keeps what was stored', async ({
   page,
 }) => {
   const data = scratch();
-  const port = 4180;
+  const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
-  let server = await startServer(data, port);
+  running = await startServer(data, port);
   await page.goto(`${address}/job/tern-rock/point/zs-110/prove`);
-  await page.getByLabel('Actuated: Signal').fill('0.1');
-  await stopServer(server);
+  await page.getByRole('textbox', { name: 'Actuated: Signal' }).fill('0.1');
+  await stopServer(running);
   await page.getByRole('button', { name: 'Store 1 entry' }).click();
   await expect(page.getByRole('alert')).toContainText('The server does not answer');
-  await expect(page.getByLabel('Actuated: Signal')).toHaveValue('0.1');
-  server = await startServer(data, port);
+  await expect(page.getByRole('textbox', { name: 'Actuated: Signal' })).toHaveValue('0.1');
+  running = await startServer(data, port);
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('group', { name: 'Stored results' })).toContainText('0.1 V');
-  await stopServer(server);
-  server = await startServer(data, port);
+  await stopServer(running);
+  running = await startServer(data, port);
   await page.goto(`${address}/job/tern-rock/point/zs-110/log`);
   await expect(page.getByText('Pass: Signal with target 0.1 V')).toBeVisible();
-  await stopServer(server);
 });

@@ -11,11 +11,11 @@ export class Friendly extends Error {
   friendly = true;
 }
 
-/** Runs a command to its end with the terminal's output. @returns its exit code. */
+/** Runs a command to its end; what it says goes to the terminal beside the answer. @returns its exit code. */
 export function run(command, args, env = {}) {
   const { status, error } = spawnSync(command, args, {
     cwd: ROOT,
-    stdio: 'inherit',
+    stdio: ['inherit', 2, 2],
     env: { ...process.env, ...env },
   });
   if (error) throw error;
@@ -58,7 +58,7 @@ function unlessDone(name, paths, outcome, step) {
 /** Installs the packages of the lock file. */
 export function install() {
   unlessDone('install', ['package-lock.json'], 'node_modules/.package-lock.json', () => {
-    console.log('Installing packages from the lock file …');
+    console.error('Installing packages from the lock file …');
     const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
     if (code !== 0) throw new Friendly('The packages could not be installed. npm says why above.');
   });
@@ -67,7 +67,7 @@ export function install() {
 /** Builds the interface. */
 export function build() {
   unlessDone('build', ['apps/app', 'packages', 'package-lock.json'], 'apps/app/dist/index.html', () => {
-    console.log('Building the interface …');
+    console.error('Building the interface …');
     const code = run(
       'npm',
       ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'],

@@ -2,6 +2,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { openDatabase } from './db/database.ts';
 import { lockDirectory, StartProblem } from './db/directoryLock.ts';
+import { claimPort } from './claimPort.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
 import { buildServer } from './server.ts';
@@ -10,6 +11,7 @@ const here = path.dirname(fileURLToPath(import.meta.url));
 
 async function main(): Promise<void> {
   const config = readConfig(process.argv.slice(2), process.env);
+  await claimPort(config.host, config.port);
   const unlock = lockDirectory(config.data);
   process.once('exit', unlock);
   const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
@@ -22,14 +24,7 @@ async function main(): Promise<void> {
   };
   process.once('SIGINT', () => void stop());
   process.once('SIGTERM', () => void stop());
-  try {
-    await app.listen({ host: config.host, port: config.port });
-  } catch (error) {
-    await db.close();
-    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
-      ? new StartProblem(`Port ${config.port} is taken by another program. Choose another with --port.`)
-      : error;
-  }
+  await app.listen({ host: config.host, port: config.port });
   console.log(
     `Key Post answers at http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${config.port}`,
   );

@@ -1,8 +1,8 @@
 import type { PointProgress, Stage } from '@keypost/core';
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { Mark, MARK_WORDS } from '../ui/Mark';
 import { Words } from '../ui/Words';
+import { GoTo } from '../ui/GoTo';
 
 const STAGE_NAMES: Record<Stage, string> = { land: 'Land', prove: 'Prove' };
 
@@ -20,14 +20,12 @@ export function PointRow({
   chosen: boolean;
   wide: boolean;
 }) {
-  const router = useRouter();
   const stopped = row.overall === 'cannot' || row.overall === 'failed';
   return (
-    <Pressable
-      role="link"
-      aria-label={`${row.tag} ${row.name}, ${MARK_WORDS[row.overall]}: ${row.line}`}
-      aria-current={chosen ? 'true' : undefined}
-      onPress={() => router.navigate(`/job/${jobId}/point/${row.pointId}` as never)}
+    <GoTo
+      label={`${row.tag} ${row.name}, ${MARK_WORDS[row.overall]}: ${row.line}`}
+      here={chosen}
+      to={`/job/${jobId}/point/${row.pointId}`}
       className={`min-h-[64px] flex-row items-center gap-3 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
     >
       {wide && <Mark kind={row.overall} size={24} />}
@@ -49,6 +47,6 @@ export function PointRow({
             </Words>
           </View>
         ))}
-    </Pressable>
+    </GoTo>
   );
 }

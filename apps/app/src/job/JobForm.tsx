@@ -52,6 +52,9 @@ export function JobForm({ view }: { view: JobView }) {
         <Conflict
           saver={saver}
           view={view}
+          onStored={(rows) =>
+            setSeen(rows.map(({ shelf, id, revision }) => ({ shelf, id, revision: revision + 1 })))
+          }
           onTake={(rows) => {
             const now = rows[0];
             if (now) setSeen([{ shelf: 'supplies', id: now.id, revision: now.revision }]);

@@ -1,10 +1,11 @@
-import { Slot, usePathname, useRouter } from 'expo-router';
+import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/look';
 import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
+import { GoTo } from '../ui/GoTo';
 
 const DESTINATIONS = [
   { name: 'Board', path: '', icon: List },
@@ -29,7 +30,6 @@ export function JobShell() {
 function Destinations({ wide }: { wide: boolean }) {
   const jobId = useJobId();
   const path = usePathname();
-  const router = useRouter();
   const { ink, soft } = useTokens();
   const base = `/job/${jobId}`;
   const rest = path.slice(base.length);
@@ -43,19 +43,18 @@ function Destinations({ wide }: { wide: boolean }) {
       {DESTINATIONS.map(({ name, path: to, icon: Icon }) => {
         const chosen = here === to;
         return (
-          <Pressable
+          <GoTo
             key={name}
-            role="link"
-            aria-label={name}
-            aria-current={chosen ? 'page' : undefined}
-            onPress={() => router.navigate(`${base}${to}` as never)}
+            label={name}
+            here={chosen}
+            to={`${base}${to}`}
             className={`min-h-[60px] items-center justify-center gap-0.5 ${wide ? 'border-l-[4px]' : 'flex-1 border-t-[4px]'} ${chosen ? 'border-accent' : 'border-transparent'}`}
           >
             <Icon size={24} color={chosen ? ink : soft} strokeWidth={chosen ? 2.4 : 2} />
             <Words as="small" className={chosen ? 'font-wordbold text-ink' : ''}>
               {name}
             </Words>
-          </Pressable>
+          </GoTo>
         );
       })}
     </View>

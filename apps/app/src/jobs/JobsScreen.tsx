@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useJobs } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useSettings } from '../data/settings';
@@ -16,6 +16,7 @@ import { PageHead, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { NewJob } from './NewJob';
 import type { ApiProblem } from '@keypost/api';
+import { GoTo } from '../ui/GoTo';
 
 /** The first page: every job of this server, a new one, or one from a file. */
 export function JobsScreen() {
@@ -62,12 +63,10 @@ function JobRow({
   job: { id: string; name: string; site: string; points: number };
   first: boolean;
 }) {
-  const router = useRouter();
   return (
-    <Pressable
-      role="link"
-      aria-label={`${job.name}, ${job.site}`}
-      onPress={() => router.navigate(`/job/${job.id}` as never)}
+    <GoTo
+      label={`${job.name}, ${job.site}`}
+      to={`/job/${job.id}`}
       className={`min-h-[64px] flex-row items-center gap-3 px-4 py-3 active:bg-wash ${first ? '' : 'border-t border-line'}`}
     >
       <View className="min-w-0 flex-1">
@@ -75,7 +74,7 @@ function JobRow({
         {job.site !== '' && <Words as="soft">{job.site}</Words>}
       </View>
       <Words as="mono">{`${job.points} ${job.points === 1 ? 'point' : 'points'}`}</Words>
-    </Pressable>
+    </GoTo>
   );
 }
 

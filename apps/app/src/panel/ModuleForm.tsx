@@ -73,7 +73,7 @@ export function ModuleForm({
         <ModuleFields control={control} saver={saver} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
         {!known && <WhoAmI />}
-        <Conflict saver={saver} view={view} onTake={onDone} />
+        <Conflict saver={saver} view={view} onTake={onDone} onStored={onDone} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
         <FormActions
           label={module ? 'Store' : 'Add it'}

@@ -1,7 +1,6 @@
 import type { JobView } from '@keypost/api';
 import { addressOf, moduleType, OUTPUT_WORDS, railWords } from '@keypost/core';
 import type { JobIndex, Module, ModuleGroup, PointProgress } from '@keypost/core';
-import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useJobId } from '../job/useJobId';
@@ -13,6 +12,7 @@ import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { useState } from 'react';
+import { GoTo } from '../ui/GoTo';
 
 /** One module: its groups, each common with its rail, each channel with its device. */
 export function ModulePlate({
@@ -182,21 +182,19 @@ function ChannelRow({
   channel: number;
   progress: readonly PointProgress[] | undefined;
 }) {
-  const router = useRouter();
   const device = index.deviceAt({ moduleId: module.id, channel });
   const point = device && index.pointFor(device.id);
   const row = progress?.find(({ pointId }) => pointId === point?.id);
   const jobBase = useJobBase();
   const target = point ? `${jobBase}/point/${point.id}` : `${jobBase}/new-point?at=${module.id}:${channel}`;
   return (
-    <Pressable
-      role="link"
-      aria-label={
+    <GoTo
+      label={
         point
           ? `Channel ${channel}, ${point.tag} ${point.name}`
           : `Channel ${channel}, free: add a point here`
       }
-      onPress={() => router.navigate(target as never)}
+      to={target}
       className="min-h-[48px] flex-row items-center gap-3 border-t border-line px-4 py-1.5 active:bg-wash"
     >
       <Words as="number" className="w-[26px]">
@@ -217,7 +215,7 @@ function ChannelRow({
         >{`${addressOf(module, channel)}${device ? `  ${OUTPUT_WORDS[device.output]}` : ''}`}</Words>
       </View>
       {row && <Mark kind={row.overall} size={22} />}
-    </Pressable>
+    </GoTo>
   );
 }
 

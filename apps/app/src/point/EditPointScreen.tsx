@@ -75,7 +75,7 @@ function EditPoint({ point }: { point: OpenPoint }) {
     <Plate title={row.tag}>
       <PointFields form={form} saver={saver}>
         {!known && <WhoAmI />}
-        <Conflict saver={saver} view={point.view} onTake={back} />
+        <Conflict saver={saver} view={point.view} onTake={back} onStored={back} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
         <FormActions
           label="Store"

@@ -1,7 +1,6 @@
-import { useRouter } from 'expo-router';
 import { Pencil } from '../ui/icons';
 import type { ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { BoardPane } from '../board/BoardPane';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -15,6 +14,7 @@ import { StageStrip } from './StageStrip';
 import type { Page } from './StageStrip';
 import { usePoint } from './usePoint';
 import type { OpenPoint } from './usePoint';
+import { GoTo } from '../ui/GoTo';
 
 interface Parts {
   readonly main: ReactNode;
@@ -107,7 +107,6 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
 }
 
 function PointHead({ point, wide }: { point: OpenPoint; wide: boolean }) {
-  const router = useRouter();
   const { soft } = useTokens();
   const { tag, name } = point.analysis.context.point;
   return (
@@ -117,14 +116,13 @@ function PointHead({ point, wide }: { point: OpenPoint; wide: boolean }) {
       back={wide ? undefined : `/job/${point.view.id}`}
       aside={
         <View className="flex-row items-center">
-          <Pressable
-            role="link"
-            aria-label={`Edit ${tag}`}
-            onPress={() => router.navigate(`${point.base}/edit` as never)}
+          <GoTo
+            label={`Edit ${tag}`}
+            to={`${point.base}/edit`}
             className="h-[48px] w-[48px] items-center justify-center"
           >
             <Pencil size={22} color={soft} />
-          </Pressable>
+          </GoTo>
           <Mark kind={point.progress.overall} size={32} />
         </View>
       }

@@ -1,9 +1,9 @@
-import { useRouter } from 'expo-router';
 import { ChevronLeft } from './icons';
 import type { ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { useTokens } from './look';
 import { Words } from './Words';
+import { GoTo } from './GoTo';
 
 /** A page that scrolls under its head, with room for what must stay in reach of the thumb below. */
 export function Screen({
@@ -46,19 +46,13 @@ export function PageHead({
   back?: string;
   aside?: ReactNode;
 }) {
-  const router = useRouter();
   const { ink } = useTokens();
   return (
     <View className="flex-row items-center gap-1">
       {back !== undefined && (
-        <Pressable
-          role="link"
-          aria-label="Back"
-          onPress={() => router.navigate(back as never)}
-          className="-ml-3 h-[48px] w-[48px] items-center justify-center"
-        >
+        <GoTo label="Back" to={back} className="-ml-3 h-[48px] w-[48px] items-center justify-center">
           <ChevronLeft size={30} color={ink} />
-        </Pressable>
+        </GoTo>
       )}
       <View className="min-w-0 flex-1">
         {over !== undefined && over !== '' && <Words as="soft">{over}</Words>}

@@ -75,6 +75,9 @@ function blockOf(analysis: Analysis): string | undefined {
     : undefined;
 }
 
+/** Pick-up and contact voltages that a meter shows though the circuit does not, V; no limit is tighter than this. */
+const STRAY_VOLTS = 0.2;
+
 /** A check before its limits are worked out: a yes or no, or where the meter goes in which state. */
 type Sought = Omit<Check, 'expected'> & {
   readonly look:
@@ -83,7 +86,9 @@ type Sought = Omit<Check, 'expected'> & {
 };
 
 function expectedOf(look: Sought['look']): Expected {
-  return 'state' in look ? { kind: 'volts', ...readMeter(look.state, look.red, look.black).volts } : look;
+  if (!('state' in look)) return look;
+  const { min, nom, max } = readMeter(look.state, look.red, look.black).volts;
+  return { kind: 'volts', nom, min: Math.min(min, nom - STRAY_VOLTS), max: Math.max(max, nom + STRAY_VOLTS) };
 }
 
 function outline(analysis: Analysis) {

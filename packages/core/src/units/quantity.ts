@@ -62,7 +62,8 @@ export function formatMilliamps(amps: number): string {
 
 /** A band of volts: `0.3 to 2.0 V`. */
 export function formatVoltBand(min: number, max: number): string {
-  return `${fixed(min, 1)} to ${fixed(max, 1)}${JOINED}V`;
+  const [low, high] = [fixed(min, 1), fixed(max, 1)];
+  return low === high ? `${low}${JOINED}V` : `${low} to ${high}${JOINED}V`;
 }
 
 /** Fixed digits without a negative zero; a true minus sign before negative values. */

@@ -1,0 +1,29 @@
+import { Link } from 'expo-router';
+import { Pressable } from 'react-native';
+import type { PressableProps } from 'react-native';
+import type { ReactNode } from 'react';
+
+/** A place to press that leads to another page: a true link, for keyboards, readers and new windows. */
+export function GoTo({
+  to,
+  label,
+  here,
+  className,
+  children,
+  ...rest
+}: Omit<PressableProps, 'children' | 'onPress' | 'role'> & {
+  to: string;
+  label: string;
+  /** Whether it leads to where one is. */
+  here?: boolean;
+  className: string;
+  children: ReactNode;
+}) {
+  return (
+    <Link href={to as never} asChild>
+      <Pressable {...rest} aria-label={label} aria-current={here ? 'page' : undefined} className={className}>
+        {children}
+      </Pressable>
+    </Link>
+  );
+}
