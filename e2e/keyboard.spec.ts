@@ -10,10 +10,8 @@ async function tabTo(page: Page, role: string, name: RegExp): Promise<void> {
     await page.keyboard.press('Tab');
     const here = await page.evaluate(() => {
       const e = document.activeElement;
-      return {
-        role: e?.getAttribute('role') ?? e?.tagName.toLowerCase(),
-        name: e?.getAttribute('aria-label') ?? '',
-      };
+      const role = e?.getAttribute('role') ?? (e?.tagName === 'INPUT' ? 'textbox' : undefined);
+      return { role, name: e?.getAttribute('aria-label') ?? '' };
     });
     if (here.role === role && name.test(here.name)) return;
   }
