@@ -18,7 +18,7 @@ export function FiveStates({
 }) {
   const rows: [string, (state: PointState) => string][] = [
     ['Output', ({ outputOn }) => (outputOn ? 'on' : 'off')],
-    ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts.nom))],
+    ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts))],
     ['Input lamp', ({ lamp }) => lamp ?? 'none'],
     [`Bit${address ? ` ${address}` : ''}`, ({ bit }) => (bit === undefined ? '?' : String(bit))],
   ];

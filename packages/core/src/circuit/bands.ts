@@ -2,6 +2,7 @@ import { compile } from './compile.ts';
 import type { Netlist } from './netlist.ts';
 import { Solver } from './solve.ts';
 import type { Solution } from './solve.ts';
+import { exactly } from './span.ts';
 import type { Span } from './span.ts';
 
 /** What is to be read: the voltage of `a` against `b` (V), or the current of an element (A). */
@@ -32,7 +33,7 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   const solution = solver.solution(c.nominal);
   const nominal = quantities.map((q) => read(solver, q, c.nominal));
   if (solution.outcome !== 'solved' || c.toleranced.length === 0)
-    return { solution, bands: nominal.map((value) => ({ nom: value, min: value, max: value })) };
+    return { solution, bands: nominal.map(exactly) };
   const search = new CornerSearch(solver, quantities);
   return {
     solution,
@@ -42,6 +43,14 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
       return { nom, min, max };
     }),
   };
+}
+
+/** As `solveWithBands` without the search: every band is its nominal value. */
+export function solveNominal(netlist: Netlist, quantities: readonly Quantity[]): Banded {
+  const solver = new Solver(compile(netlist));
+  const { nominal } = solver.compiled;
+  const solution = solver.solution(nominal);
+  return { solution, bands: quantities.map((q) => exactly(read(solver, q, nominal))) };
 }
 
 function read(solver: Solver, q: Quantity, params: Float64Array): number {

@@ -5,8 +5,8 @@
 
 /** Width of the rounded corner of a diode's knee, V. 25 widths past the knee the curve is straight to 1e-11. */
 const CORNER_VOLTS = 0.02;
-/** Voltage over which the leakage of a transistor that is off reaches its full value, V. */
-const LEAK_VOLTS = 1;
+/** Voltage at which the leakage of a transistor that is off is given, V. */
+const LEAK_VOLTS = 24;
 /** Slope left in a limited output, S, so that the curve always rises. */
 const RESIDUAL_SIEMENS = 1e-9;
 
@@ -43,11 +43,10 @@ export function saturatedCurve(
   out[1] = out[1]! * (1 - logistic(x)) + RESIDUAL_SIEMENS;
 }
 
-/** Leakage of a transistor that is off: `leak` (A) once about a volt stands across it. */
+/** Leakage of a transistor that is off: `leak` (A) with 24 V across it, in proportion below. */
 export function leakCurve(volts: number, leak: number, out: Float64Array): void {
-  const t = Math.tanh(volts / LEAK_VOLTS);
-  out[0] = leak * t + RESIDUAL_SIEMENS * volts;
-  out[1] = (leak / LEAK_VOLTS) * (1 - t * t) + RESIDUAL_SIEMENS;
+  out[1] = leak / LEAK_VOLTS + RESIDUAL_SIEMENS;
+  out[0] = volts * out[1];
 }
 
 /** Optocoupler from terminal to common: diode with series resistor in the allowed senses, beside a resistor. */

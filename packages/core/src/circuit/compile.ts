@@ -27,6 +27,9 @@ export interface Compiled {
   /** First parameter of an element; sources also have a current among the unknowns, `sourceRow`. */
   readonly param: Int32Array;
   readonly sourceRow: Int32Array;
+  /** Numbers of the resistors, and of all other elements that conduct. */
+  readonly straight: Int32Array;
+  readonly curved: Int32Array;
   readonly nominal: Float64Array;
   readonly least: Float64Array;
   readonly most: Float64Array;
@@ -59,6 +62,8 @@ export function compile(netlist: Netlist): Compiled {
     flags[e] = flagsOf(element);
     if (element.kind === 'source') sourceRow[e] = nodeIndex.size - 1 + sourceCount++;
   });
+  const numbers = (wanted: (kind: number) => boolean): number[] =>
+    [...kind.keys()].filter((e) => wanted(kind[e]!));
   const owners = elements.flatMap((element, e) => parametersOf(element).map(() => e));
   const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
@@ -72,6 +77,8 @@ export function compile(netlist: Netlist): Compiled {
     nodes,
     param,
     sourceRow,
+    straight: Int32Array.from(numbers((k) => k === KIND.resistor)),
+    curved: Int32Array.from(numbers((k) => k !== KIND.resistor && k !== KIND.none)),
     nominal: Float64Array.from(spans, (s) => s.nom),
     least: Float64Array.from(spans, (s) => s.min),
     most: Float64Array.from(spans, (s) => s.max),

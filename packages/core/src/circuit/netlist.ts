@@ -47,7 +47,7 @@ export type OutputStyle = 'pnp' | 'npn' | 'pushpull';
 
 /**
  * Transistor output of a sensor. PNP joins out to plus, NPN joins out to minus, push-pull one or the other.
- * It works only while plus to minus holds at least `leastSupplyVolts`.
+ * Its leakage when off is given at 24 V and falls in proportion. It works only while plus to minus holds at least `leastSupplyVolts`.
  */
 export interface Output {
   readonly kind: 'output';

@@ -3,6 +3,10 @@ import { FLAG, KIND } from './compile.ts';
 import { diodeCurve, leakCurve, optocouplerCurve, saturatedCurve } from './characteristics.ts';
 import { solveInPlace } from './lu.ts';
 
+// Taken into this file once: the inner loop reads them at every element.
+const { resistor: RESISTOR, source: SOURCE, diode: DIODE, output: OUTPUT, optocoupler: OPTOCOUPLER } = KIND;
+const { high: HIGH, low: LOW, forward: FORWARD, backward: BACKWARD } = FLAG;
+
 /** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
 const LOOSE_SIEMENS = 1e-12;
 /** Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step. */
@@ -10,6 +14,12 @@ const FIRST_SIEMENS = 0.1;
 const SIEMENS_STEP = 0.2;
 const MOST_ITERATIONS = 120;
 const MOST_HALVINGS = 14;
+/** Sizes of the error that count as none at all, and as none once no unknown moves by more than `STILL` (V, A). */
+const EXACT = 1e-21;
+const CLOSE = 1e-14;
+const STILL = 1e-7;
+/** No unknown moves further than this in one step, V or A. */
+const FURTHEST = 60;
 /** Weight of a node's current sum (A) against a source's voltage sum (V) in the size of the error. */
 const CURRENT_WEIGHT = 100;
 
@@ -18,9 +28,11 @@ export interface Workspace {
   /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
   siemens: number;
   readonly x: Float64Array;
-  readonly trial: Float64Array;
+  /** Where a step begins, and the step itself. */
+  readonly start: Float64Array;
+  readonly step: Float64Array;
   readonly error: Float64Array;
-  /** Error at a trial step, while `error` holds the step. */
+  /** Room for the part of a single element. */
   readonly probe: Float64Array;
   readonly jacobian: Float64Array;
   readonly curve: Float64Array;
@@ -35,7 +47,8 @@ export function workspaceFor(c: Compiled): Workspace {
   return {
     siemens: 0,
     x: new Float64Array(n),
-    trial: new Float64Array(n),
+    start: new Float64Array(n),
+    step: new Float64Array(n),
     error: new Float64Array(n),
     probe: new Float64Array(n),
     jacobian: new Float64Array(n * n),
@@ -68,21 +81,24 @@ function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
   let size = accumulate(c, params, w, w.x, w.error, w.jacobian);
   for (let round = 0; round < MOST_ITERATIONS; round++) {
     if (!solveInPlace(w.jacobian, w.error, n)) return false;
-    let step = 1;
     let largest = 0;
-    for (let i = 0; i < n; i++) largest = Math.max(largest, Math.abs(w.error[i]!));
-    w.trial.set(w.x);
-    let next = Infinity;
-    for (let half = 0; half < MOST_HALVINGS; half++) {
-      for (let i = 0; i < n; i++) w.x[i] = w.trial[i]! - step * w.error[i]!;
-      next = accumulate(c, params, w, w.x, w.probe, null);
-      if (next <= size * (1 - step / 4) || next < 1e-18) break;
-      step /= 2;
+    for (let i = 0; i < n; i++) {
+      const step = w.error[i]!;
+      w.step[i] = step;
+      w.start[i] = w.x[i]!;
+      if (step > largest) largest = step;
+      else if (-step > largest) largest = -step;
     }
-    const moved = largest * step;
-    size = accumulate(c, params, w, w.x, w.error, w.jacobian);
-    if (moved < 1e-9 && size < 1e-12) return true;
-    if (moved < 1e-12) return size < 1e-8;
+    let share = Math.min(1, FURTHEST / largest);
+    let next = Infinity;
+    for (let half = 0; half < MOST_HALVINGS; half++, share /= 2) {
+      for (let i = 0; i < n; i++) w.x[i] = w.start[i]! - share * w.step[i]!;
+      next = accumulate(c, params, w, w.x, w.error, w.jacobian);
+      if (next <= size * (1 - share / 4) || next < EXACT) break;
+    }
+    size = next;
+    if (size < EXACT) return true;
+    if (largest * share < STILL && size < CLOSE) return true;
   }
   return false;
 }
@@ -103,17 +119,47 @@ export function accumulate(
     error[i] = w.siemens * x[i]!;
     if (jacobian) jacobian[i * n + i] = w.siemens;
   }
-  for (const i of c.loose) {
+  for (let k = 0; k < c.loose.length; k++) {
+    const i = c.loose[k]!;
     error[i]! += LOOSE_SIEMENS * x[i]!;
     if (jacobian) jacobian[i * n + i]! += LOOSE_SIEMENS;
   }
-  for (let e = 0; e < c.kind.length; e++) stampElement(c, params, w, x, error, jacobian, e, n);
+  stampResistors(c, params, x, error, jacobian, n);
+  for (let k = 0; k < c.curved.length; k++) stampElement(c, params, w, x, error, jacobian, c.curved[k]!, n);
   let sum = 0;
   for (let i = 0; i < n; i++) {
     const scaled = i < c.nodeCount ? error[i]! * CURRENT_WEIGHT : error[i]!;
     sum += scaled * scaled;
   }
   return sum;
+}
+
+/** Adds the parts of all resistors; they are most of a network, so they go without a detour. */
+function stampResistors(
+  c: Compiled,
+  p: Float64Array,
+  x: Float64Array,
+  error: Float64Array,
+  jacobian: Float64Array | null,
+  n: number,
+): void {
+  const { straight, nodes, param } = c;
+  for (let k = 0; k < straight.length; k++) {
+    const e = straight[k]!;
+    const a = nodes[e * 3]!;
+    const b = nodes[e * 3 + 1]!;
+    const siemens = 1 / p[param[e]!]!;
+    const amps = ((a < 0 ? 0 : x[a]!) - (b < 0 ? 0 : x[b]!)) * siemens;
+    if (a >= 0) error[a]! += amps;
+    if (b >= 0) error[b]! -= amps;
+    if (!jacobian) continue;
+    if (a >= 0) jacobian[a * n + a]! += siemens;
+    if (b >= 0) jacobian[b * n + b]! += siemens;
+    if (a >= 0 && b >= 0) {
+      jacobian[a * n + b]! -= siemens;
+      jacobian[b * n + a]! -= siemens;
+    }
+  }
 }
 
 /** Adds one element's part to the error and, if given, to its slopes. */
@@ -132,40 +178,40 @@ export function stampElement(
   const q = c.param[e]!;
   const curve = w.curve;
   switch (c.kind[e]) {
-    case KIND.resistor: {
+    case RESISTOR: {
       const siemens = 1 / p[q]!;
       curve[0] = (volt(x, a) - volt(x, b)) * siemens;
       curve[1] = siemens;
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     }
-    case KIND.diode:
+    case DIODE:
       diodeCurve(volt(x, a) - volt(x, b), p[q]!, p[q + 1]!, curve);
       stampBranch(a, b, curve, error, jacobian, n);
       return;
-    case KIND.optocoupler: {
+    case OPTOCOUPLER: {
       const flags = c.flags[e]!;
       const volts = volt(x, a) - volt(x, b);
-      const forward = (flags & FLAG.forward) !== 0;
-      const backward = (flags & FLAG.backward) !== 0;
+      const forward = (flags & FORWARD) !== 0;
+      const backward = (flags & BACKWARD) !== 0;
       optocouplerCurve(volts, p[q]!, p[q + 1]!, p[q + 2]!, forward, backward, curve);
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     }
-    case KIND.output: {
+    case OUTPUT: {
       const minus = c.nodes[e * 3 + 2]!;
       const flags = c.flags[e]!;
-      if (flags & FLAG.high) {
+      if (flags & HIGH) {
         transistor(volt(x, a) - volt(x, b), p, q, w.highOn[e] === 1, curve);
         stampBranch(a, b, curve, error, jacobian, n);
       }
-      if (flags & FLAG.low) {
+      if (flags & LOW) {
         transistor(volt(x, b) - volt(x, minus), p, q, w.lowOn[e] === 1, curve);
         stampBranch(b, minus, curve, error, jacobian, n);
       }
       return;
     }
-    case KIND.source:
+    case SOURCE:
       stampSource(a, b, c.sourceRow[e]!, p, q, x, error, jacobian, n);
   }
 }

@@ -70,7 +70,8 @@ export class Solver {
   }
 
   private start(): void {
-    for (const [e, output] of this.outputs) {
+    for (let k = 0; k < this.outputs.length; k++) {
+      const [e, output] = this.outputs[k]!;
       this.powered[e] = 1;
       this.active[e] = output.active ? 1 : 0;
       this.drive(e, output);
@@ -89,7 +90,8 @@ export class Solver {
   private settle(): boolean {
     const { compiled: c } = this;
     let changed = false;
-    for (const [e, output] of this.outputs) {
+    for (let k = 0; k < this.outputs.length; k++) {
+      const [e, output] = this.outputs[k]!;
       const supply = this.voltOf(c.nodes[e * 3]!) - this.voltOf(c.nodes[e * 3 + 2]!);
       const powered = supply >= output.leastSupplyVolts ? 1 : 0;
       const { needs } = output;

@@ -54,7 +54,7 @@ function describe(words: string, state: PointState): CheckedPoint['states'][numb
   return {
     words,
     outputOn: state.outputOn,
-    signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts.nom),
+    signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts),
     input: state.inputVolts
       ? `${formatVolts(state.inputVolts.nom)}, ${formatMilliamps(state.inputAmps!.nom)}`
       : 'no input',

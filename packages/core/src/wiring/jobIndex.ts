@@ -27,7 +27,11 @@ export class JobIndex {
     this.pointOfDevice = new Map(job.points.map((row) => [row.deviceId, row]));
     const wires = new Map<string, Wire[]>();
     for (const wire of job.wires)
-      for (const end of [wire.from, wire.to]) wires.set(end, [...(wires.get(end) ?? []), wire]);
+      for (const end of [wire.from, wire.to]) {
+        const list = wires.get(end);
+        if (list) list.push(wire);
+        else wires.set(end, [wire]);
+      }
     this.wires = wires;
   }
 

@@ -15,8 +15,8 @@ test('five things are kept apart in both states', () => {
   const { away, present } = of(jobWith(BOTH8, ['+'], { output: 'npn', bit: 'inverted' }));
   expect([away.outputOn, away.lamp, away.bit]).toEqual([false, 'off', 1]);
   expect([present.outputOn, present.lamp, present.bit]).toEqual([true, 'on', 0]);
-  expect(away.signalVolts.nom).toBeGreaterThan(20);
-  expect(present.signalVolts.nom).toBeLessThan(2);
+  expect(away.signalVolts).toBeGreaterThan(20);
+  expect(present.signalVolts).toBeLessThan(2);
 });
 
 test.each<[string, Logic, boolean, boolean]>([

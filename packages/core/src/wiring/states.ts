@@ -1,5 +1,5 @@
 import { moduleType, terminalWithRole, deviceType } from '../catalog/index.ts';
-import { driving, judgeInput, judgeInputBand, solveWithBands } from '../circuit/index.ts';
+import { driving, judgeInput, judgeInputBand, solveNominal, solveWithBands } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
 import type { Device, Module, Point, Supply } from '../model/job.ts';
 import { addressOf } from './jobIndex.ts';
@@ -56,7 +56,7 @@ export interface PointState {
   /** The sensor's output is on (or the contact closed), and so is its lamp. */
   readonly outputOn: boolean;
   /** Signal terminal against 0 V, V, where the meter's black lead goes. */
-  readonly signalVolts: Span;
+  readonly signalVolts: number;
   readonly signalFloating: boolean;
   /** Across the input in the sense in which it takes current, V and A; absent off a channel. */
   readonly inputVolts?: Span;
@@ -75,7 +75,7 @@ export function solveState(context: PointContext, present: boolean, othersPresen
   const targets = new Set([...(present ? [device.id] : []), ...(othersPresent ? scope.mateIds : [])]);
   const netlist = assemble(index, scope, targets);
   const signal = signalNode(device);
-  const quantities: Quantity[] = [{ kind: 'volts', a: signal, b: netlist.reference }];
+  const quantities: Quantity[] = [];
   const supplied = supplyNodes(device);
   if (supplied) quantities.push({ kind: 'volts', a: supplied.plus, b: supplied.minus });
   if (place) {
@@ -83,15 +83,17 @@ export function solveState(context: PointContext, present: boolean, othersPresen
     quantities.push({ kind: 'volts', a: terminal, b: `${place.moduleId}:${context.common}` });
     quantities.push({ kind: 'amps', element: elementIds.channel(place.moduleId, place.channel) });
   }
-  const { solution, bands } = solveWithBands(netlist, quantities);
-  const rest = bands.slice(supplied ? 2 : 1);
+  // A loose common stops the point whatever the tolerances are, so its neighbours' need not be searched.
+  const loose = place !== undefined && context.rail === undefined;
+  const { solution, bands } = loose ? solveNominal(netlist, quantities) : solveWithBands(netlist, quantities);
+  const rest = bands.slice(supplied ? 1 : 0);
   return {
     present,
     othersPresent,
     netlist,
     solution,
-    supplyVolts: supplied ? bands[1] : undefined,
-    signalVolts: bands[0]!,
+    supplyVolts: supplied ? bands[0] : undefined,
+    signalVolts: solution.volts(signal) - solution.volts(netlist.reference),
     signalFloating: solution.floating(signal),
     ...sensorSide(device, netlist, solution),
     ...(place ? inputSide(context, rest[0]!, rest[1]!) : {}),

@@ -1,12 +1,10 @@
-import { channelsOf, deviceType, groupOfChannel, moduleType } from '../catalog/index.ts';
-import type { JobContent, OutputKind } from '../model/job.ts';
+import { channelsOf, deviceType, groupOfChannel, moduleTerminals, moduleType } from '../catalog/index.ts';
+import type { JobContent, OutputKind, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { statusIn } from './analysis.ts';
-import type { VerdictStatus } from './analysis.ts';
 import { applyChange } from './changes.ts';
 import type { Change } from './changeSchema.ts';
-import { JobIndex } from './jobIndex.ts';
-import type { ChannelPlace } from './jobIndex.ts';
+import { JobIndex, otherEnd } from './jobIndex.ts';
 import { contactRail } from './propose.ts';
 import { commonWords, OUTPUT_WORDS } from './sentences.ts';
 import type { PointContext } from './states.ts';
@@ -35,47 +33,99 @@ export function findWaysOut(context: PointContext): WayOut[] {
     ...otherSensor(context),
   ];
   const found: WayOut[] = [];
-  const before = new Map<string, VerdictStatus>();
   for (const way of candidates) {
     if (found.length >= MOST_WAYS) break;
-    if (holds(context, way, before)) found.push(way);
+    if (holds(context, way)) found.push(way);
   }
   return found;
 }
 
-function holds({ index, point }: PointContext, way: WayOut, before: Map<string, VerdictStatus>): boolean {
-  let job: JobContent;
+function holds({ index, point, device }: PointContext, { change }: WayOut): boolean {
+  const modules = new Set(
+    [...modulesOf(change), index.placeOf(device)?.moduleId].filter((id) => id !== undefined),
+  );
+  const before = excerpt(index, device.id, modules);
+  let after: JobContent;
   try {
-    job = applyChange(index.job, way.change, NOBODY);
+    after = applyChange(before, change, NOBODY);
   } catch {
     return false;
   }
-  if (statusIn(job, point.id) !== 'works') return false;
-  return affected(index, job, way.change, point.id).every((id) => {
-    const was = before.get(id) ?? statusIn(index.job, id);
-    before.set(id, was);
-    return was !== 'works' || statusIn(job, id) === 'works';
-  });
+  if (statusIn(after, point.id) !== 'works') return false;
+  return neighbours(new JobIndex(after), change)
+    .flatMap((id) => index.pointFor(id)?.id ?? [])
+    .every((id) => id === point.id || statusIn(before, id) !== 'works' || statusIn(after, id) === 'works');
 }
 
-/** Points that a change of a common or of a channel may act on: those of the groups concerned. */
-function affected(index: JobIndex, job: JobContent, change: Change, pointId: string): string[] {
-  const after = new JobIndex(job);
-  const places: ChannelPlace[] = [];
-  const collect = (part: Change): void => {
-    if (part.kind === 'several') part.changes.forEach((inner) => collect(inner as Change));
-    if (part.kind === 'assign' && part.place) places.push(part.place);
-    if (part.kind === 'setCommon') {
-      const group = moduleType(after.module(part.moduleId)!.typeId).groups.find(
-        (g) => g.common === part.common,
-      )!;
-      places.push({ moduleId: part.moduleId, channel: group.channels[0]! });
-    }
+function singles(change: Change): Change[] {
+  return change.kind === 'several' ? change.changes.map((part) => part as Change) : [change];
+}
+
+function modulesOf(change: Change): string[] {
+  return singles(change).flatMap((part) =>
+    part.kind === 'setCommon'
+      ? [part.moduleId]
+      : part.kind === 'assign' && part.place
+        ? [part.place.moduleId]
+        : [],
+  );
+}
+
+/** The part of a job that a change of a few modules can act on, so that trying it does not depend on the job's size. */
+function excerpt(index: JobIndex, deviceId: string, moduleIds: ReadonlySet<string>): JobContent {
+  const { job } = index;
+  const ids = new Set([deviceId]);
+  for (const moduleId of moduleIds)
+    for (const channel of channelsOf(moduleType(index.module(moduleId)!.typeId)))
+      for (const ref of index.across(`${moduleId}:I${channel}`))
+        if (index.device(splitRef(ref).item)) ids.add(splitRef(ref).item);
+  return {
+    ...job,
+    modules: [...moduleIds].map((id) => index.module(id)!),
+    devices: [...ids].map((id) => index.device(id)!),
+    points: [...ids].flatMap((id) => index.pointFor(id) ?? []),
+    wires: wiresOf(index, ids, moduleIds),
+    stamps: [],
+    results: [],
   };
-  collect(change);
-  const devices = places.flatMap((place) => [after.deviceAt(place), ...after.mates(place)]);
-  const ids = devices.flatMap((device) => (device ? (index.pointFor(device.id)?.id ?? []) : []));
-  return [...new Set(ids)].filter((id) => id !== pointId);
+}
+
+function wiresOf(index: JobIndex, deviceIds: ReadonlySet<string>, moduleIds: ReadonlySet<string>): Wire[] {
+  const refs = [
+    ...[...deviceIds].flatMap((id) =>
+      deviceType(index.device(id)!.typeId).terminals.map(({ name }) => `${id}:${name}`),
+    ),
+    ...[...moduleIds].flatMap((id) =>
+      moduleTerminals(moduleType(index.module(id)!.typeId)).map((name) => `${id}:${name}`),
+    ),
+  ];
+  const known = new Set(refs);
+  const wires = new Map<string, Wire>();
+  for (const ref of refs)
+    for (const wire of index.wiresAt(ref)) {
+      const far = otherEnd(wire, ref);
+      if (known.has(far) || /:[+-]$/.test(far)) wires.set(wire.id, wire);
+    }
+  return [...wires.values()];
+}
+
+/** Devices on which a change acts besides its own: those of a common that it turns, or of one that is loose after it. */
+function neighbours(after: JobIndex, change: Change): string[] {
+  return singles(change).flatMap((part) => {
+    if (part.kind === 'setCommon') {
+      const type = moduleType(after.module(part.moduleId)!.typeId);
+      const [first] = type.groups.find(({ common }) => common === part.common)!.channels;
+      const place = { moduleId: part.moduleId, channel: first! };
+      return [after.deviceAt(place), ...after.mates(place)].flatMap((device) => device?.id ?? []);
+    }
+    if (
+      part.kind !== 'assign' ||
+      !part.place ||
+      after.railOf(part.place.moduleId, after.commonOf(part.place))
+    )
+      return [];
+    return after.mates(part.place).map(({ id }) => id);
+  });
 }
 
 function landWires({ index, device, supply }: PointContext): WayOut[] {
