@@ -1,4 +1,4 @@
-import { applyChange, channelsOf, moduleType, proposeWires } from '@keypost/core';
+import { applyChange, channelsOf, emptyJob, moduleType, proposeWires } from '@keypost/core';
 import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core';
 
 const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
@@ -16,17 +16,7 @@ const KINDS: readonly [string, OutputKind, Logic][] = [
  * rail, so that some points work, some cannot, and some groups must be solved whole.
  */
 export function madeJob(count: number): JobContent {
-  let job: JobContent = {
-    name: `Made job of ${count}`,
-    site: '',
-    supplies: [{ id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 3, innerOhms: 0.02, limitAmps: 40 }],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
+  let job = emptyJob(`Made job of ${count}`, '', { innerOhms: 0.02, limitAmps: 40 });
   const size = channelsOf(moduleType(MODULE)).length;
   const rails = ['-', '+', '-', '+', '-', '+', '-', null] as const;
   for (let m = 0; m * size < count; m++) {

@@ -3,6 +3,8 @@ import type { JobView } from '@keypost/api';
 import type { Change } from '@keypost/core';
 import { checkJob, JobIndex, jobProgress, readJobFile } from '@keypost/core';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
 import { startTestServer } from './server.ts';
@@ -269,4 +271,6 @@ test('OpenAPI and the job file’s schema are served', async () => {
   );
   const schema = await (await fetch(`${server.address}/api/job.schema.json`)).json();
   expect(schema.properties.version.const).toBe(1);
+  const published = readFileSync(path.resolve(__dirname, '../../../docs/job.schema.json'), 'utf8');
+  expect(JSON.parse(published)).toEqual(schema);
 });

@@ -1,5 +1,5 @@
-import { analyse, applyChange, JobIndex, loopView } from '@keypost/core';
-import type { Change, JobContent, LoopView } from '@keypost/core';
+import { analyse, applyChange, emptyJob, JobIndex, loopView } from '@keypost/core';
+import type { Change, LoopView } from '@keypost/core';
 import { layOut } from './layout';
 
 const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
@@ -29,18 +29,7 @@ function viewOf(
       place: { moduleId: 'm', channel: 0 },
     },
   ];
-  const empty: JobContent = {
-    name: 'T',
-    site: '',
-    supplies: [{ id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 2, innerOhms: 0.05, limitAmps: 5 }],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
-  const job = changes.reduce((j, change) => applyChange(j, change, ACTOR), empty);
+  const job = changes.reduce((j, change) => applyChange(j, change, ACTOR), emptyJob('T', ''));
   const { context, away, present: there } = analyse(new JobIndex(job), 'p');
   return loopView(context, present ? there : away);
 }

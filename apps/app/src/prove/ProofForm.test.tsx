@@ -1,51 +1,8 @@
-import { analyse, applyChange, JobIndex, progressOf, proofPlan, verdictOf, deviceType } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { proofPlan } from '@keypost/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { changeSettings } from '../data/settings';
-import type { OpenPoint } from '../point/usePoint';
+import { openPoint } from '../../test/openPoint';
 import { ProofForm } from './ProofForm';
-
-const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
-
-function openPoint(): OpenPoint {
-  const changes: Change[] = [
-    {
-      kind: 'addModule',
-      module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
-      commons: ['-'],
-    },
-    {
-      kind: 'addPoint',
-      point: { id: 'p', tag: 'PX-1', name: 'P', deviceId: 'd', bit: 'direct' },
-      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-3w', output: 'pnp', logic: 'no' },
-      place: { moduleId: 'm', channel: 0 },
-    },
-  ];
-  const supplies = [{ id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 2, innerOhms: 0.05, limitAmps: 5 }];
-  const empty = {
-    name: 'T',
-    site: '',
-    supplies,
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
-  const content = changes.reduce<JobContent>((j, change) => applyChange(j, change, ACTOR), empty);
-  const index = new JobIndex(content);
-  const analysis = analyse(index, 'p');
-  return {
-    view: { id: 'j', revision: 1, content, revisions: {} },
-    index,
-    analysis,
-    verdict: verdictOf(analysis),
-    progress: progressOf(content, analysis),
-    type: deviceType('inductive-3w'),
-    base: '/job/j/point/p',
-  };
-}
 
 const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
 beforeEach(() => {

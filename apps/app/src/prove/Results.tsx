@@ -5,7 +5,11 @@ import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
-const STATES: Record<string, string> = { supply: 'supply', away: 'without target', present: 'with target' };
+const STATES: Record<string, string> = {
+  supply: 'at the sensor',
+  away: 'without target',
+  present: 'with target',
+};
 
 /** Every stored result of a point, newest first. None is ever overwritten. */
 export function Results({ point }: { point: OpenPoint }) {

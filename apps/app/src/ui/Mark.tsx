@@ -14,7 +14,14 @@ export const MARK_WORDS: Record<MarkKind, string> = {
 /** A mark: told by its shape first, by its colour second. */
 export function Mark({ kind, size = 22, label }: { kind: MarkKind; size?: number; label?: string }) {
   return (
-    <Svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label={label ?? MARK_WORDS[kind]}>
+    <Svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      style={{ flexShrink: 0 }}
+      role="img"
+      aria-label={label ?? MARK_WORDS[kind]}
+    >
       <Shape kind={kind} />
     </Svg>
   );

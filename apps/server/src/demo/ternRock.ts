@@ -1,4 +1,4 @@
-import { analyse, applyChange, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
+import { analyse, applyChange, emptyJob, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
 import type { Change, Instrument, JobContent, Logic, OutputKind } from '@keypost/core';
 
 /** Who works on the demo job, by initials. */
@@ -165,17 +165,7 @@ const POINTS: readonly DemoPoint[] = [
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */
 export function ternRock(): JobContent {
   const clock = demoClock();
-  let job: JobContent = {
-    name: 'Recirculation hall',
-    site: 'Tern Rock hatchery',
-    supplies: [{ id: 'g1', tag: 'G1', volts: 24.1, tolerancePercent: 2.5, innerOhms: 0.05, limitAmps: 5 }],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
+  let job = emptyJob('Recirculation hall', 'Tern Rock hatchery', { volts: 24.1, tolerancePercent: 2.5 });
   const apply = (change: Change, by: string): void => {
     job = applyChange(job, change, { by, at: clock() });
   };

@@ -1,28 +1,11 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core';
-import type { JobContent } from '@keypost/core';
+import { emptyJob, MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';
 import type { Deed } from '../db/store.ts';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
-
-/** A new job starts with one usual control supply. */
-function emptyJob(name: string, site: string): JobContent {
-  const supply = { id: 'g1', tag: 'G1', volts: 24, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 };
-  return {
-    name,
-    site,
-    supplies: [supply],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
-}
 
 function deed(jobId: string, by: string, what: string): Deed {
   return { jobId, changeId: randomUUID(), by, at: new Date().toISOString(), what };

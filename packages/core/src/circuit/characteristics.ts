@@ -8,7 +8,7 @@ const CORNER_VOLTS = 0.02;
 /** Voltage at which the leakage of a transistor that is off is given, V. */
 const LEAK_VOLTS = 24;
 /** Slope left in a limited output, S, so that the curve always rises. */
-const RESIDUAL_SIEMENS = 1e-9;
+const RESIDUAL_CONDUCTANCE = 1e-9;
 
 function softplus(x: number): number {
   if (x > 36) return x;
@@ -39,13 +39,13 @@ export function saturatedCurve(
   const corner = limit / 40;
   const free = out[0]!;
   const x = (free - limit) / corner;
-  out[0] = free - corner * softplus(x) + RESIDUAL_SIEMENS * volts;
-  out[1] = out[1]! * (1 - logistic(x)) + RESIDUAL_SIEMENS;
+  out[0] = free - corner * softplus(x) + RESIDUAL_CONDUCTANCE * volts;
+  out[1] = out[1]! * (1 - logistic(x)) + RESIDUAL_CONDUCTANCE;
 }
 
 /** Leakage of a transistor that is off: `leak` (A) with 24 V across it, in proportion below. */
 export function leakCurve(volts: number, leak: number, out: Float64Array): void {
-  out[1] = leak / LEAK_VOLTS + RESIDUAL_SIEMENS;
+  out[1] = leak / LEAK_VOLTS + RESIDUAL_CONDUCTANCE;
   out[0] = volts * out[1];
 }
 

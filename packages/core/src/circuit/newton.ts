@@ -8,10 +8,10 @@ const { resistor: RESISTOR, source: SOURCE, diode: DIODE, output: OUTPUT, optoco
 const { high: HIGH, low: LOW, forward: FORWARD, backward: BACKWARD } = FLAG;
 
 /** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
-const LOOSE_SIEMENS = 1e-12;
+const LOOSE_CONDUCTANCE = 1e-12;
 /** Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step. */
-const FIRST_SIEMENS = 0.1;
-const SIEMENS_STEP = 0.2;
+const FIRST_CONDUCTANCE = 0.1;
+const CONDUCTANCE_STEP = 0.2;
 const MOST_ITERATIONS = 120;
 const MOST_HALVINGS = 14;
 /** Sizes of the error that count as none at all, and as none once no unknown moves by more than `STILL` (V, A). */
@@ -26,7 +26,7 @@ const CURRENT_WEIGHT = 100;
 /** Buffers that a solution needs; made once, used again for every solution of the same circuit. */
 export interface Workspace {
   /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
-  siemens: number;
+  conductance: number;
   readonly x: Float64Array;
   /** Where a step begins, and the step itself. */
   readonly start: Float64Array;
@@ -45,7 +45,7 @@ export interface Workspace {
 export function workspaceFor(c: Compiled): Workspace {
   const n = c.nodeCount + c.sourceCount;
   return {
-    siemens: 0,
+    conductance: 0,
     x: new Float64Array(n),
     start: new Float64Array(n),
     step: new Float64Array(n),
@@ -66,8 +66,13 @@ export function workspaceFor(c: Compiled): Workspace {
 export function solveFrom(c: Compiled, params: Float64Array, w: Workspace): boolean {
   if (newton(c, params, w)) return true;
   w.x.fill(0);
-  for (w.siemens = FIRST_SIEMENS; w.siemens > LOOSE_SIEMENS; w.siemens *= SIEMENS_STEP) newton(c, params, w);
-  w.siemens = 0;
+  for (
+    w.conductance = FIRST_CONDUCTANCE;
+    w.conductance > LOOSE_CONDUCTANCE;
+    w.conductance *= CONDUCTANCE_STEP
+  )
+    newton(c, params, w);
+  w.conductance = 0;
   return newton(c, params, w);
 }
 
@@ -116,13 +121,13 @@ export function accumulate(
   error.fill(0, 0, n);
   jacobian?.fill(0);
   for (let i = 0; i < c.nodeCount; i++) {
-    error[i] = w.siemens * x[i]!;
-    if (jacobian) jacobian[i * n + i] = w.siemens;
+    error[i] = w.conductance * x[i]!;
+    if (jacobian) jacobian[i * n + i] = w.conductance;
   }
   for (let k = 0; k < c.loose.length; k++) {
     const i = c.loose[k]!;
-    error[i]! += LOOSE_SIEMENS * x[i]!;
-    if (jacobian) jacobian[i * n + i]! += LOOSE_SIEMENS;
+    error[i]! += LOOSE_CONDUCTANCE * x[i]!;
+    if (jacobian) jacobian[i * n + i]! += LOOSE_CONDUCTANCE;
   }
   stampResistors(c, params, x, error, jacobian, n);
   for (let k = 0; k < c.curved.length; k++) stampElement(c, params, w, x, error, jacobian, c.curved[k]!, n);
@@ -148,16 +153,16 @@ function stampResistors(
     const e = straight[k]!;
     const a = nodes[e * 3]!;
     const b = nodes[e * 3 + 1]!;
-    const siemens = 1 / p[param[e]!]!;
-    const amps = ((a < 0 ? 0 : x[a]!) - (b < 0 ? 0 : x[b]!)) * siemens;
+    const conductance = 1 / p[param[e]!]!;
+    const amps = ((a < 0 ? 0 : x[a]!) - (b < 0 ? 0 : x[b]!)) * conductance;
     if (a >= 0) error[a]! += amps;
     if (b >= 0) error[b]! -= amps;
     if (!jacobian) continue;
-    if (a >= 0) jacobian[a * n + a]! += siemens;
-    if (b >= 0) jacobian[b * n + b]! += siemens;
+    if (a >= 0) jacobian[a * n + a]! += conductance;
+    if (b >= 0) jacobian[b * n + b]! += conductance;
     if (a >= 0 && b >= 0) {
-      jacobian[a * n + b]! -= siemens;
-      jacobian[b * n + a]! -= siemens;
+      jacobian[a * n + b]! -= conductance;
+      jacobian[b * n + a]! -= conductance;
     }
   }
 }
@@ -179,9 +184,9 @@ export function stampElement(
   const curve = w.curve;
   switch (c.kind[e]) {
     case RESISTOR: {
-      const siemens = 1 / p[q]!;
-      curve[0] = (volt(x, a) - volt(x, b)) * siemens;
-      curve[1] = siemens;
+      const conductance = 1 / p[q]!;
+      curve[0] = (volt(x, a) - volt(x, b)) * conductance;
+      curve[1] = conductance;
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     }

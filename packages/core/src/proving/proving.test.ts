@@ -1,4 +1,4 @@
-import { ACTOR, jobWith } from '../testing/jobs.ts';
+import { ACTOR, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/job.ts';
 import { analyse } from '../wiring/analysis.ts';
 import { applyChange } from '../wiring/changes.ts';

@@ -1,4 +1,4 @@
-import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../testing/jobs.ts';
+import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
 import type { JobContent } from '../model/job.ts';
 import { applyChange } from './changes.ts';

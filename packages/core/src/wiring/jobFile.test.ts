@@ -1,7 +1,7 @@
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
-import { jobWith } from '../testing/jobs.ts';
+import { jobWith } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
 import { jobFileSchema, MOST_FILE_BYTES, readJobFile, writeJobFile } from './jobFile.ts';
 

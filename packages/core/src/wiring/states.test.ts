@@ -1,4 +1,4 @@
-import { jobWith } from '../testing/jobs.ts';
+import { jobWith } from '../../test/jobs.ts';
 import type { JobContent, Logic } from '../model/job.ts';
 import { deviceType } from '../catalog/index.ts';
 import { analyse } from './analysis.ts';

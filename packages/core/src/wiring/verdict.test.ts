@@ -1,5 +1,5 @@
-import { jobWith, withModule } from '../testing/jobs.ts';
-import type { TestPoint } from '../testing/jobs.ts';
+import { jobWith, withModule } from '../../test/jobs.ts';
+import type { TestPoint } from '../../test/jobs.ts';
 import type { JobContent } from '../model/job.ts';
 import { MODULE_TYPES } from '../catalog/index.ts';
 import { analyse, statusIn } from './analysis.ts';

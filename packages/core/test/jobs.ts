@@ -1,23 +1,14 @@
-import type { JobContent, Logic, OutputKind } from '../model/job.ts';
-import { applyChange } from '../wiring/changes.ts';
-import type { Change } from '../wiring/changeSchema.ts';
+import type { JobContent, Logic, OutputKind } from '../src/model/job.ts';
+import { emptyJob } from '../src/model/emptyJob.ts';
+import { applyChange } from '../src/wiring/changes.ts';
+import type { Change } from '../src/wiring/changeSchema.ts';
 
 /** Who makes changes in tests, and when. */
 export const ACTOR = { by: 'TT', at: '2026-01-02T03:04:05.000Z' };
 
-/** A job with one supply and nothing else. */
-export function bareJob(volts = 24): JobContent {
-  return {
-    name: 'Test',
-    site: '',
-    supplies: [{ id: 'g1', tag: 'G1', volts, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 }],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-  };
+/** A job with one supply of 24 V ±3 % and nothing else. */
+export function bareJob(): JobContent {
+  return emptyJob('Test', '');
 }
 
 export function withModule(

@@ -1,0 +1,51 @@
+import { analyse, applyChange, deviceType, emptyJob, JobIndex, progressOf, verdictOf } from '@keypost/core';
+import type { Change, JobContent, OutputKind } from '@keypost/core';
+import type { JobView } from '@keypost/api';
+import type { OpenPoint } from '../src/point/usePoint';
+
+const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
+
+/** A job with one module `m` whose common sits on a rail, and one inductive sensor `p` on its channel 0. */
+export function smallJob(
+  rail: '+' | '-' | null = '-',
+  output: OutputKind = 'pnp',
+  more: Change[] = [],
+): JobContent {
+  const changes: Change[] = [
+    {
+      kind: 'addModule',
+      module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
+      commons: [rail],
+    },
+    {
+      kind: 'addPoint',
+      point: { id: 'p', tag: 'PX-1', name: 'Valve shut', deviceId: 'd', bit: 'direct' },
+      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-3w', output, logic: 'no' },
+      place: { moduleId: 'm', channel: 0 },
+    },
+    ...more,
+  ];
+  return changes.reduce<JobContent>((job, change) => applyChange(job, change, ACTOR), emptyJob('T', ''));
+}
+
+export function viewOf(content: JobContent): JobView {
+  const rows = (['supplies', 'modules', 'devices', 'points', 'wires'] as const).flatMap((shelf) =>
+    content[shelf].map(({ id }) => [`${shelf}/${id}`, 1] as const),
+  );
+  return { id: 'j', revision: 1, content, revisions: Object.fromEntries(rows) };
+}
+
+/** The point `p` of a job, solved, as its screens get it. */
+export function openPoint(content: JobContent = smallJob()): OpenPoint {
+  const index = new JobIndex(content);
+  const analysis = analyse(index, 'p');
+  return {
+    view: viewOf(content),
+    index,
+    analysis,
+    verdict: verdictOf(analysis),
+    progress: progressOf(content, analysis),
+    type: deviceType(analysis.context.device.typeId),
+    base: '/job/j/point/p',
+  };
+}
