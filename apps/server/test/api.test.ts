@@ -193,7 +193,9 @@ describe('two people at once', () => {
     const first = await server.call('changeJob', { params: { jobId: job.id }, body: stamp });
     const second = await server.call('changeJob', { params: { jobId: job.id }, body: stamp });
     expect(second.revision).toBe(first.revision);
+    expect([first.again, second.again]).toEqual([false, true]);
     expect(second.rows).toEqual([]);
+    expect(patchJob(job, second)).toBeUndefined();
   });
 
   test('changes at the same time are all kept, one after the other', async () => {

@@ -1,9 +1,11 @@
 import type { ChangeResponse, JobView } from './schemas.ts';
 
-/** Puts the rows of a change into a job that was read before. Gives undefined when changes lie between: read it anew. */
+/**
+ * Puts the rows of a change into a job that was read before. Gives undefined when it must be read anew:
+ * the change had come before, or others lie between.
+ */
 export function patchJob(view: JobView, change: ChangeResponse): JobView | undefined {
-  if (change.revision === view.revision) return view;
-  if (change.revision !== view.revision + 1) return undefined;
+  if (change.again || change.revision !== view.revision + 1) return undefined;
   const content = { ...view.content, name: change.name, site: change.site };
   const revisions = { ...view.revisions };
   for (const { shelf, id, revision, row } of change.rows) {

@@ -52,6 +52,8 @@ export const ChangeRequest = z.object({
 });
 
 export const ChangeResponse = z.object({
+  /** The change had been stored before; the job must be read anew to see it. */
+  again: z.boolean(),
   revision: z.int(),
   name: z.string(),
   site: z.string(),

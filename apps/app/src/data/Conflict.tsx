@@ -10,20 +10,14 @@ export function Conflict({
   saver,
   view,
   onTake,
-  onStored,
 }: {
   saver: Saver;
   view: JobView;
   onTake?: (rows: ChangedRow[]) => void;
-  /** After the own entry was stored over theirs. */
-  onStored?: (rows: ChangedRow[]) => void;
 }) {
   const details = saver.problem?.details;
   if (details?.status !== 409) return null;
   const current = details.current ?? [];
-  const keep = async () => {
-    if (await saver.force()) onStored?.(current);
-  };
   const take = async () => {
     await mutate(keys.job(view.id));
     saver.dismiss();
@@ -33,7 +27,7 @@ export function Conflict({
     <Notice
       actions={
         <>
-          <Button label="Keep mine" kind="main" waiting={saver.saving} onPress={() => void keep()} />
+          <Button label="Keep mine" kind="main" waiting={saver.saving} onPress={() => void saver.force()} />
           <Button label="Take theirs" onPress={() => void take()} />
         </>
       }

@@ -15,18 +15,20 @@ interface Attempt {
   readonly changeId: string;
   readonly change: Change;
   readonly expects: Expects;
+  /** What follows once it is stored, whether at once, by a retry or by force. */
+  readonly then?: () => void;
 }
 
 export interface Saver {
   readonly saving: boolean;
   /** Why the last attempt was not stored. */
   readonly problem: ApiProblem | undefined;
-  /** Stores a change. @returns whether it was stored. */
-  readonly save: (change: Change, expects?: Expects) => Promise<boolean>;
+  /** Stores a change. */
+  readonly save: (change: Change, options?: { expects?: Expects; then?: () => void }) => Promise<void>;
   /** The last attempt again, under the same id, so that it cannot be stored twice. */
-  readonly retry: () => Promise<boolean>;
+  readonly retry: () => Promise<void>;
   /** The last attempt again, whatever was stored meanwhile. */
-  readonly force: () => Promise<boolean>;
+  readonly force: () => Promise<void>;
   readonly dismiss: () => void;
 }
 
@@ -38,17 +40,16 @@ export function useSave(view: JobView | undefined): Saver {
   const last = useRef<Attempt>(undefined);
 
   const attempt = useCallback(
-    async (a: Attempt): Promise<boolean> => {
-      if (!view) return false;
+    async (a: Attempt): Promise<void> => {
+      if (!view) return;
       last.current = a;
       setSaving(true);
       setProblem(undefined);
       try {
         await store(view, a, by);
-        return true;
+        a.then?.();
       } catch (error) {
         setProblem(asProblem(error));
-        return false;
       } finally {
         setSaving(false);
       }
@@ -59,9 +60,9 @@ export function useSave(view: JobView | undefined): Saver {
   return {
     saving,
     problem,
-    save: (change, expects = []) => attempt({ changeId: uuid(), change, expects }),
-    retry: () => (last.current ? attempt(last.current) : Promise.resolve(false)),
-    force: () => (last.current ? attempt({ ...last.current, expects: [] }) : Promise.resolve(false)),
+    save: (change, { expects = [], then } = {}) => attempt({ changeId: uuid(), change, expects, then }),
+    retry: async () => last.current && attempt(last.current),
+    force: async () => last.current && attempt({ ...last.current, expects: [] }),
     dismiss: () => setProblem(undefined),
   };
 }

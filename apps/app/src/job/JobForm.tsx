@@ -29,7 +29,10 @@ export function JobForm({ view }: { view: JobView }) {
   const saver = useSave(view);
   const known = useKnown();
   const supply = view.content.supplies[0]!;
-  const [seen, setSeen] = useState(() => expecting(view, 'supplies', supply.id));
+  /** Revision from which the form was filled; after a store, that of the job as it is. */
+  const [seen, setSeen] = useState<ReturnType<typeof expecting> | undefined>(() =>
+    expecting(view, 'supplies', supply.id),
+  );
   const { control, handleSubmit, formState, reset } = useForm({
     resolver: zodResolver(Form),
     defaultValues: textsOf(view),
@@ -39,10 +42,12 @@ export function JobForm({ view }: { view: JobView }) {
       { kind: 'editJob', patch: { name, site } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
-    if (!(await saver.save({ kind: 'several', changes }, seen))) return;
-    reset({ name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) });
-    const changed = volts !== supply.volts || tolerancePercent !== supply.tolerancePercent;
-    setSeen((rows) => rows.map((row) => ({ ...row, revision: row.revision + (changed ? 1 : 0) })));
+    const then = () => {
+      reset({ name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) });
+      setSeen(undefined);
+    };
+    const expects = seen ?? expecting(view, 'supplies', supply.id);
+    await saver.save({ kind: 'several', changes }, { expects, then });
   });
   return (
     <Plate title="Name and supply">
@@ -52,9 +57,6 @@ export function JobForm({ view }: { view: JobView }) {
         <Conflict
           saver={saver}
           view={view}
-          onStored={(rows) =>
-            setSeen(rows.map(({ shelf, id, revision }) => ({ shelf, id, revision: revision + 1 })))
-          }
           onTake={(rows) => {
             const now = rows[0];
             if (now) setSeen([{ shelf: 'supplies', id: now.id, revision: now.revision }]);

@@ -103,7 +103,7 @@ function Undo({ stampId, saver, onDone }: { stampId: string; saver: Saver; onDon
   const [problem, setProblem] = useState<string>();
   const undo = async () => {
     if (reason.trim() === '') setProblem('Say why, such as: wire came loose.');
-    else if (await saver.save({ kind: 'undoStamp', id: stampId, reason })) onDone();
+    else await saver.save({ kind: 'undoStamp', id: stampId, reason }, { then: onDone });
   };
   return (
     <View className="gap-3 pt-3">

@@ -59,13 +59,13 @@ export function ModuleForm({
   const type = moduleType(useWatch({ control, name: 'typeId' }));
   const submit = handleSubmit(async (values) => {
     const commons = type.groups.map(({ common }) => railOf(rails[common]));
-    const stored = module
-      ? await saver.save({ kind: 'editModule', id: module.id, patch: values }, seen)
-      : await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons });
-    if (stored) onDone();
+    const then = onDone;
+    if (module)
+      await saver.save({ kind: 'editModule', id: module.id, patch: values }, { expects: seen, then });
+    else await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons }, { then });
   });
   const remove = async () => {
-    if (module && (await saver.save({ kind: 'removeModule', id: module.id }, seen))) onDone();
+    if (module) await saver.save({ kind: 'removeModule', id: module.id }, { expects: seen, then: onDone });
   };
   return (
     <Plate title={module ? `Edit ${module.tag}` : 'New module'}>
@@ -73,7 +73,7 @@ export function ModuleForm({
         <ModuleFields control={control} saver={saver} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
         {!known && <WhoAmI />}
-        <Conflict saver={saver} view={view} onTake={onDone} onStored={onDone} />
+        <Conflict saver={saver} view={view} onTake={onDone} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
         <FormActions
           label={module ? 'Store' : 'Add it'}

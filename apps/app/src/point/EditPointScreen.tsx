@@ -69,13 +69,13 @@ function EditPoint({ point }: { point: OpenPoint }) {
   const form = usePointForm({ tag, name, bit, typeId, output, logic });
   const back = () => router.navigate(point.base as never);
   const submit = form.handleSubmit(async (patch) => {
-    if (await saver.save({ kind: 'editPoint', id: row.id, patch }, seen)) back();
+    await saver.save({ kind: 'editPoint', id: row.id, patch }, { expects: seen, then: back });
   });
   return (
     <Plate title={row.tag}>
       <PointFields form={form} saver={saver}>
         {!known && <WhoAmI />}
-        <Conflict saver={saver} view={point.view} onTake={back} onStored={back} />
+        <Conflict saver={saver} view={point.view} onTake={back} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
         <FormActions
           label="Store"
@@ -95,9 +95,8 @@ function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const known = useKnown();
   const [asked, setAsked] = useState(false);
   const { id, tag } = point.analysis.context.point;
-  const remove = async () => {
-    if (await saver.save({ kind: 'removePoint', id })) router.navigate(`/job/${point.view.id}` as never);
-  };
+  const leave = () => router.navigate(`/job/${point.view.id}` as never);
+  const remove = () => saver.save({ kind: 'removePoint', id }, { then: leave });
   if (!asked)
     return (
       <Button label="Remove this point" kind="danger" disabled={!known} onPress={() => setAsked(true)} />

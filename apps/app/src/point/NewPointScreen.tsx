@@ -59,10 +59,8 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const options = channelOptions(index, undefined);
   const values = form.watch();
   const status = useTrial(view, ids, values, place);
-  const submit = form.handleSubmit(async (v) => {
-    if (await saver.save(additionOf(ids, v, place)))
-      router.navigate(`/job/${view.id}/point/${ids.point}` as never);
-  });
+  const open = () => router.navigate(`/job/${view.id}/point/${ids.point}` as never);
+  const submit = form.handleSubmit((v) => saver.save(additionOf(ids, v, place), { then: open }));
   return (
     <Plate title="Point and device">
       <PointFields form={form} saver={saver}>

@@ -38,14 +38,14 @@ export function ProofForm({
     (check) => typeof entries[check.key] === 'string' && valueOf(entries[check.key]) === undefined,
   );
   const count = Object.keys(entries).length;
-  const store = async () => {
+  const store = () => {
     if (!known) return setAsked(true);
     const pointId = point.analysis.context.point.id;
     const results = checks.flatMap((check) => {
       const value = valueOf(entries[check.key]);
       return value === undefined || !instrument ? [] : [resultOf(uuid(), pointId, check, value, instrument)];
     });
-    if (results.length && (await saver.save({ kind: 'record', results }))) setEntries({});
+    if (results.length) void saver.save({ kind: 'record', results }, { then: () => setEntries({}) });
   };
   const enter = (key: string, value: string | boolean) =>
     setEntries((before) => {
@@ -72,7 +72,7 @@ export function ProofForm({
         kind="main"
         waiting={saver.saving}
         disabled={count === 0 || wrong || !instrument}
-        onPress={() => void store()}
+        onPress={store}
       />
     </>
   );

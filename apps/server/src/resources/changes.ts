@@ -22,7 +22,7 @@ export function changeResource(app: FastifyInstance, db: PGlite): void {
       const next = applyChange(contentOf(job), body.change, { by: body.by, at });
       const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
       const written = await writeDifference(tx, job, next, deed);
-      return { ...written, name: next.name, site: next.site };
+      return { again: false, ...written, name: next.name, site: next.site };
     });
   });
 }
@@ -36,7 +36,7 @@ async function answerAgain(
   const revision = await revisionOfChange(tx, job.id, changeId);
   return revision === undefined
     ? undefined
-    : { revision: job.revision, name: job.name, site: job.site, rows: [] };
+    : { again: true, revision: job.revision, name: job.name, site: job.site, rows: [] };
 }
 
 function movedRows(job: StoredJob, expects: Expected): ChangedRow[] {
