@@ -1,0 +1,128 @@
+import { emptyJob, writeJobFile } from '@keypost/core';
+import { spawnSync } from 'node:child_process';
+import {
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { claimPort } from '../src/claimPort.ts';
+import { readConfig } from '../src/config.ts';
+import { openDatabase } from '../src/db/database.ts';
+import { lockDirectory, StartProblem } from '../src/db/directoryLock.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
+import { freePort } from './process.ts';
+
+const ROOT = path.resolve(__dirname, '../../..');
+const MIGRATIONS = path.join(ROOT, 'apps/server/src/db/migrations');
+let folder: string;
+beforeEach(() => (folder = mkdtempSync(path.join(os.tmpdir(), 'keypost-start-'))));
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+describe('options', () => {
+  test('come from the command, then from the environment, then from the house', () => {
+    const none = readConfig(['--data', folder], {});
+    expect(none).toEqual({ host: '127.0.0.1', port: 4070, data: folder, demo: false, web: undefined });
+    const env = { KEYPOST_PORT: '5000', KEYPOST_HOST: '::1' };
+    expect(readConfig(['--data', folder], env)).toMatchObject({ host: '::1', port: 5000 });
+    expect(readConfig(['--data', folder, '--port', '6000', '--demo'], env)).toMatchObject({
+      port: 6000,
+      demo: true,
+    });
+  });
+
+  test.each(['0', '70000', 'abc', '80.5'])('port %s is refused', (port) => {
+    expect(() => readConfig(['--data', folder, '--port', port], {})).toThrow(/is no port/);
+  });
+
+  test('a directory must be named', () =>
+    expect(() => readConfig([], {})).toThrow(/Say where the data lies/));
+});
+
+describe('the data directory', () => {
+  test('is claimed, given back, and claimed again', () => {
+    const unlock = lockDirectory(path.join(folder, 'new', 'deep'));
+    expect(existsSync(path.join(folder, 'new/deep/in-use'))).toBe(true);
+    unlock();
+    expect(existsSync(path.join(folder, 'new/deep/in-use'))).toBe(false);
+    lockDirectory(path.join(folder, 'new', 'deep'))();
+  });
+
+  test('of a process that has ended is taken over, whatever its claim looks like', () => {
+    const { pid } = spawnSync(process.execPath, ['-e', '0']);
+    for (const claim of [
+      JSON.stringify({ pid }),
+      '{"pid":',
+      '',
+      JSON.stringify({ pid: process.ppid, birth: '1' }),
+    ]) {
+      writeFileSync(path.join(folder, 'in-use'), claim);
+      lockDirectory(folder)();
+    }
+  });
+
+  test('of a living process is refused with its number', () => {
+    writeFileSync(path.join(folder, 'in-use'), JSON.stringify({ pid: process.ppid }));
+    expect(() => lockDirectory(folder)).toThrow(StartProblem);
+    expect(() => lockDirectory(folder)).toThrow(new RegExp(`process ${process.ppid}`));
+  });
+
+  test('written by a newer version is refused, and an older one is brought up to date', async () => {
+    const migrations = path.join(folder, 'migrations');
+    spawnSync('mkdir', [migrations]);
+    for (const name of readdirSync(MIGRATIONS))
+      copyFileSync(path.join(MIGRATIONS, name), path.join(migrations, name));
+    const later = path.join(migrations, '0099_later.sql');
+    writeFileSync(later, 'create table later (id integer);');
+    const data = path.join(folder, 'db');
+    const db = await openDatabase(data, migrations);
+    expect((await db.query('select * from later')).rows).toEqual([]);
+    await db.close();
+    await expect(openDatabase(data, MIGRATIONS)).rejects.toThrow(/newer Key Post \(0099_later\.sql\)/);
+  }, 60000);
+});
+
+test('a port is free or it is not, in a sentence', async () => {
+  const port = await freePort();
+  await claimPort('127.0.0.1', port);
+  await expect(claimPort('203.0.113.1', port)).rejects.toThrow(/address of this machine/);
+});
+
+describe('the check command', () => {
+  const check = (...args: string[]) =>
+    spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/check/main.ts', ...args], {
+      cwd: ROOT,
+      encoding: 'utf8',
+    });
+
+  test('prints verdict, ways out, states and readings, and counts what cannot work', () => {
+    const file = path.join(folder, 'job.json');
+    writeFileSync(file, writeJobFile(ternRock()));
+    const { status, stdout } = check(file);
+    expect(status).toBe(1);
+    expect(stdout).toMatch(/PX-104 {2}Hatch door shut {2}\(PLC · ch 2, %IX0\.2\)\n {2}cannot: Group mixed/);
+    expect(stdout).toMatch(/way out: Put common 2 of DI 2 on 0\sV/);
+    expect(stdout).toMatch(
+      /Target present: sensor output on, signal 23\.0\sV, input 23\.0\sV, 6\.5\smA, lamp on, bit 1/,
+    );
+    expect(stdout).toMatch(/expect Target present: Signal: 2\d\.\d to 2\d\.\d\sV/);
+    expect(stdout).toMatch(/3 of 15 points cannot work\.\n$/);
+  });
+
+  test('is content with a job that can work, and complains of what it cannot read', () => {
+    const file = path.join(folder, 'job.json');
+    writeFileSync(file, writeJobFile(emptyJob('Empty', '')));
+    expect(check(file, '--json')).toMatchObject({ status: 0 });
+    writeFileSync(file, readFileSync(file, 'utf8').slice(0, 60));
+    expect(check(file)).toMatchObject({ status: 2, stderr: expect.stringContaining('not JSON') });
+    expect(check(file, '--colour')).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('no option --colour'),
+    });
+  });
+});

@@ -1,0 +1,116 @@
+import { ApiProblem, createClient } from './client.ts';
+import { patchJob } from './patch.ts';
+import { ROUTES } from './routes.ts';
+import type { ChangeResponse, JobView } from './schemas.ts';
+import { emptyJob } from '@keypost/core';
+
+const json = (body: unknown, status = 200): Response =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+
+describe('the client', () => {
+  test('puts parameters, query and body where the route says', async () => {
+    const sent: [string, RequestInit][] = [];
+    const call = createClient('http://panel', async (url, init) => {
+      sent.push([url, init]);
+      return json(url.includes('events') ? [] : { removed: 'x' });
+    });
+    await call('listEvents', { params: { jobId: 'a b' }, query: { pointId: 'p', limit: 5 } });
+    await call('removeJob', { params: { jobId: 'x' }, query: { by: 'MR' } });
+    expect(sent[0]).toEqual(['http://panel/api/jobs/a%20b/events?pointId=p&limit=5', { method: 'GET' }]);
+    expect(sent[1]).toEqual(['http://panel/api/jobs/x?by=MR', { method: 'DELETE' }]);
+  });
+
+  test('sends objects as JSON and a file as text', async () => {
+    const bodies: RequestInit[] = [];
+    const view = { id: 'j', revision: 1, content: emptyJob('N', ''), revisions: {} };
+    const call = createClient('', async (_, init) => {
+      bodies.push(init);
+      return json(view);
+    });
+    await call('createJob', { body: { name: 'N', site: '', by: 'MR' } });
+    await call('importJob', { query: { by: 'MR' }, body: '{"format":1}' });
+    expect(bodies.map(({ headers }) => (headers as Record<string, string>)['content-type'])).toEqual([
+      'application/json',
+      'text/plain',
+    ]);
+    expect(bodies[1]!.body).toBe('{"format":1}');
+  });
+
+  test('no answer is a problem that can be tried again', async () => {
+    const call = createClient('', () => Promise.reject(new TypeError('network')));
+    const problem = await call('listJobs', {}).catch((error: unknown) => error as ApiProblem);
+    expect(problem).toBeInstanceOf(ApiProblem);
+    expect((problem as ApiProblem).retryable).toBe(true);
+    expect((problem as ApiProblem).details.detail).toMatch(/kept here/);
+  });
+
+  test('a refusal keeps its details, an odd answer says its status', async () => {
+    const details = { type: 'about:blank', title: 'Not allowed', status: 422, detail: 'No.' };
+    const refused = await createClient('', async () => json(details, 422))('listJobs', {}).catch(
+      (e: unknown) => e as ApiProblem,
+    );
+    expect((refused as ApiProblem).details).toEqual(details);
+    expect((refused as ApiProblem).retryable).toBe(false);
+    const odd = await createClient('', async () => new Response('<html>', { status: 502 }))(
+      'listJobs',
+      {},
+    ).catch((e: unknown) => e as ApiProblem);
+    expect((odd as ApiProblem).details.detail).toBe('The server answered with status 502.');
+    expect((odd as ApiProblem).retryable).toBe(true);
+  });
+
+  test('an answer of another shape than the route’s is refused', async () => {
+    await expect(createClient('', async () => json([{ id: 1 }]))('listJobs', {})).rejects.toThrow();
+  });
+
+  test('every route stands below /api and names its parameters', () => {
+    for (const route of Object.values(ROUTES)) {
+      expect(route.path).toMatch(/^\/api\//);
+      const named = [...route.path.matchAll(/:(\w+)/g)].map(([, name]) => name);
+      expect(Object.keys('params' in route ? route.params.shape : {})).toEqual(named);
+    }
+  });
+});
+
+describe('patching a copy of a job', () => {
+  const supply = emptyJob('N', 'S').supplies[0]!;
+  const view: JobView = {
+    id: 'j',
+    revision: 4,
+    content: emptyJob('N', 'S'),
+    revisions: { 'supplies/g1': 1 },
+  };
+  const change = (rows: ChangeResponse['rows'], revision = 5, again = false): ChangeResponse => ({
+    again,
+    revision,
+    name: 'N',
+    site: 'S',
+    rows,
+  });
+
+  test('adds, changes and removes rows, and leaves the old copy alone', () => {
+    const second = { ...supply, id: 'g2', tag: 'G2' };
+    const added = patchJob(view, change([{ shelf: 'supplies', id: 'g2', revision: 1, row: second }]))!;
+    expect(added.content.supplies.map(({ id }) => id)).toEqual(['g1', 'g2']);
+    const edited = patchJob(
+      added,
+      change([{ shelf: 'supplies', id: 'g1', revision: 2, row: { ...supply, volts: 12 } }], 6),
+    )!;
+    expect(edited.content.supplies[0]!.volts).toBe(12);
+    expect(edited.revisions).toEqual({ 'supplies/g1': 2, 'supplies/g2': 1 });
+    const removed = patchJob(edited, change([{ shelf: 'supplies', id: 'g2', revision: 1, row: null }], 7))!;
+    expect(removed.content.supplies).toHaveLength(1);
+    expect(removed.revisions).toEqual({ 'supplies/g1': 2 });
+    expect(view.content.supplies).toHaveLength(1);
+  });
+
+  test('takes the name along', () => {
+    expect(patchJob(view, { ...change([]), name: 'Other' })!.content.name).toBe('Other');
+  });
+
+  test('gives up when others were faster or the change had come before', () => {
+    expect(patchJob(view, change([], 6))).toBeUndefined();
+    expect(patchJob(view, change([], 4))).toBeUndefined();
+    expect(patchJob(view, change([], 5, true))).toBeUndefined();
+  });
+});
