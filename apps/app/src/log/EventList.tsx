@@ -3,7 +3,7 @@ import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
-import { eventWords } from './eventWords';
+import { eventWords, whoAndWhen } from './eventWords';
 
 /** What was done, newest first. */
 export function EventList({ events, title }: { events: readonly JobEvent[]; title: string }) {
@@ -19,11 +19,16 @@ export function EventList({ events, title }: { events: readonly JobEvent[]; titl
           <Row key={event.id} first={i === 0} className="py-2">
             <View role="listitem">
               <Words as="body">{eventWords(event)}</Words>
-              <Words as="small">{`${format(new Date(event.at), 'd MMM yyyy HH:mm:ss')} · ${event.by}`}</Words>
+              <Words as="small">{stampLine(event)}</Words>
             </View>
           </Row>
         ))}
       </View>
     </Plate>
   );
+}
+
+function stampLine(event: JobEvent): string {
+  const { by, at } = whoAndWhen(event);
+  return `${format(new Date(at), 'd MMM yyyy HH:mm:ss')} · ${by}`;
 }

@@ -1,4 +1,4 @@
-import { eventWords } from './eventWords';
+import { eventWords, seenWords, whoAndWhen } from './eventWords';
 
 const event = (shelf: string, before: object | null, after: object | null) =>
   eventWords({
@@ -34,5 +34,35 @@ test('a result says pass or fail with what was seen', () => {
     measured: 14.2,
     pass: false,
   };
-  expect(event('results', null, result)).toBe('Fail: Signal with target 14.2 V, expected 21.0 to 24.4 V');
+  expect(event('results', null, result)).toBe(
+    'Fail: Signal with target 14.2\u00a0V, expected 21.0 to 24.4 V',
+  );
+});
+
+test('a bit is 1 or 0, a lamp on or off', () => {
+  expect([seenWords(true, '1'), seenWords(false, '1'), seenWords(true, 'off'), seenWords(1.26, '')]).toEqual([
+    '1',
+    '0',
+    'on',
+    '1.3\u00a0V',
+  ]);
+});
+
+test('a stamp from a file keeps its own hand and hour, an undoing has that of the undoing', () => {
+  const row = {
+    id: 1,
+    at: '2026-05-05T05:05:05Z',
+    by: 'Importer',
+    what: '',
+    shelf: 'stamps',
+    rowId: 's',
+    before: null,
+  };
+  const own = { by: 'MR', at: '2026-01-01T01:01:01Z' };
+  expect(whoAndWhen({ ...row, after: own })).toEqual(own);
+  expect(
+    whoAndWhen({ ...row, after: { ...own, undone: { by: 'JT', at: '2026-02-02T02:02:02Z', reason: 'x' } } })
+      .by,
+  ).toBe('JT');
+  expect(whoAndWhen({ ...row, after: { tag: 'PX-1' } })).toEqual({ by: 'Importer', at: row.at });
 });

@@ -38,6 +38,19 @@ export function eventWords({ shelf, before, after }: JobEvent): string {
   return `${thing} changed: ${differences(before, after)}`;
 }
 
+/** What was seen at a check: volts, on or off, or the bit where a bit was expected. */
+export function seenWords(measured: number | boolean, expected: string): string {
+  if (typeof measured === 'number') return `${measured.toFixed(1)}\u00a0V`;
+  if (expected === '0' || expected === '1') return measured ? '1' : '0';
+  return measured ? 'on' : 'off';
+}
+
+/** Who did it and when: a stamp or result carries that itself, even when it came in with a file. */
+export function whoAndWhen({ by, at, after }: JobEvent): { by: string; at: string } {
+  const own = (after?.undone ?? after) as { by?: unknown; at?: unknown } | null;
+  return typeof own?.by === 'string' && typeof own.at === 'string' ? { by: own.by, at: own.at } : { by, at };
+}
+
 function stampWords(before: Fields | null, after: Fields | null): string {
   const undone = after?.undone as { reason?: string } | undefined;
   if (undone) return `Undone: ${text(after?.subject)}. Why: ${text(undone.reason)}`;
@@ -46,8 +59,7 @@ function stampWords(before: Fields | null, after: Fields | null): string {
 
 function resultWords(after: Fields): string {
   const expected = (after.expected as { text?: string } | undefined)?.text ?? '';
-  const measured =
-    typeof after.measured === 'number' ? `${after.measured.toFixed(1)} V` : after.measured ? 'on' : 'off';
+  const measured = seenWords(after.measured as number | boolean, expected);
   const state = text(after.check).startsWith('present')
     ? ' with target'
     : text(after.check).startsWith('away')

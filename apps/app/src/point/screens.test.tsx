@@ -238,7 +238,7 @@ test('results are listed newest first with what was expected', () => {
     { kind: 'record', results: [result('b', 22.9, true)] },
   ]);
   render(<Results point={openPoint(job)} />);
-  expect(screen.getByRole('group', { name: 'Stored results' }).textContent).toMatch(/22\.9 V.*14\.2 V/);
+  expect(screen.getByRole('group', { name: 'Stored results' }).textContent).toMatch(/22\.9\sV.*14\.2\sV/);
 });
 
 describe('what was not stored', () => {

@@ -1,5 +1,6 @@
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
+import { seenWords } from '../log/eventWords';
 import type { OpenPoint } from '../point/usePoint';
 import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';
@@ -30,16 +31,10 @@ export function Results({ point }: { point: OpenPoint }) {
             <Words as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${result.expected.text}`}</Words>
           </View>
           <Words as="number" className={result.pass ? '' : 'text-fail'}>
-            {seen(result.measured, result.expected.text)}
+            {seenWords(result.measured, result.expected.text)}
           </Words>
         </Row>
       ))}
     </Plate>
   );
-}
-
-function seen(measured: number | boolean, expected: string): string {
-  if (typeof measured === 'number') return `${measured.toFixed(1)} V`;
-  const isBit = expected === '0' || expected === '1';
-  return measured ? (isBit ? '1' : 'on') : isBit ? '0' : 'off';
 }

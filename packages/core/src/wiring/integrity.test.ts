@@ -1,0 +1,159 @@
+import { bareJob, jobWith, withModule } from '../../test/jobs.ts';
+import type { JobContent } from '../model/job.ts';
+import { checkIntegrity } from './integrity.ts';
+import { JobIndex, otherEnd } from './jobIndex.ts';
+import { commonWire, contactRail, numbering, proposeWires } from './propose.ts';
+import { freeChannels } from './waysOut.ts';
+
+const sound = jobWith(
+  'di8-both-4-4',
+  ['-', '+'],
+  { tag: 'PX-1' },
+  { tag: 'PX-2', output: 'npn', at: ['m', 4] },
+);
+const found = (change: Partial<JobContent>) =>
+  checkIntegrity({ ...sound, ...change }).map(({ path, message }) => `${path}: ${message}`);
+
+describe('integrity', () => {
+  test('a sound job has nothing to say', () => expect(checkIntegrity(sound)).toEqual([]));
+
+  test('names the place of each trouble, and finds several at once', () => {
+    const [p1, p2] = sound.points;
+    const problems = found({
+      points: [
+        { ...p1!, tag: 'G1' },
+        { ...p2!, deviceId: 'px-1-b' },
+      ],
+    });
+    expect(problems).toEqual([
+      expect.stringMatching(/^points\[0\]\.tag: The tag G1 is used already by the supply G1/),
+      expect.stringMatching(/^points\[1\]\.deviceId: PX-2 and G1 claim the same device/),
+    ]);
+  });
+
+  test('ids are distinct over supplies, modules and devices, and within every other list', () => {
+    const [d1, d2] = sound.devices;
+    expect(found({ devices: [d1!, { ...d2!, id: 'm' }] })[0]).toMatch(
+      /^devices\[1\]\.id: The id “m” is used already by modules\[0\]\.id/,
+    );
+    const [w1, ...rest] = sound.wires;
+    expect(found({ wires: [w1!, ...rest.map((w, i) => (i === 0 ? { ...w, id: w1!.id } : w))] })[0]).toMatch(
+      /^wires\[1\]\.id/,
+    );
+  });
+
+  test('a point without its device, a stamp without its point', () => {
+    const [p1, p2] = sound.points;
+    expect(found({ points: [{ ...p1!, deviceId: 'gone' }, p2!] })[0]).toMatch(/names a device “gone”/);
+    const stamp = {
+      id: 's',
+      pointId: 'gone',
+      step: 'tug',
+      subject: '',
+      by: 'MR',
+      at: '2026-01-01T00:00:00Z',
+    };
+    expect(found({ stamps: [stamp] })[0]).toMatch(/^stamps\[0\]\.pointId: The job holds no point “gone”/);
+  });
+
+  test('addresses of modules do not overlap, whatever their sizes', () => {
+    const two = withModule(sound, 'n', 'di16-both-16', [null], 1);
+    const third = { id: 'o', tag: 'O', typeId: 'di8-both-8', firstByte: 2 };
+    const problems = checkIntegrity({ ...two, modules: [...two.modules, third] });
+    expect(problems[0]!.message).toBe(
+      'O would use input byte 2, which N uses already. Choose a free first byte.',
+    );
+  });
+
+  test('two devices on one channel, and two wires of one', () => {
+    const onto = sound.wires.map((wire) => (wire.id === 'px-2-b-BK' ? { ...wire, to: 'm:I0' } : wire));
+    expect(found({ wires: onto })[0]).toMatch(/M channel 0 is taken by PX-1\. PX-2 needs a free channel/);
+  });
+});
+
+describe('looking up', () => {
+  const index = new JobIndex(sound);
+
+  test('a channel’s device, its neighbours, its common and the rail of that', () => {
+    expect(index.deviceAt({ moduleId: 'm', channel: 4 })!.tag).toBe('PX-2');
+    expect(index.deviceAt({ moduleId: 'm', channel: 3 })).toBeUndefined();
+    expect(index.commonOf({ moduleId: 'm', channel: 4 })).toBe('COM2');
+    expect(index.railOf('m', 'COM2')!.rail).toBe('+');
+    expect(index.mates({ moduleId: 'm', channel: 1 }).map(({ tag }) => tag)).toEqual(['PX-1']);
+    expect(index.pointFor('px-2-b')!.tag).toBe('PX-2');
+  });
+
+  test('what is not there is said', () => {
+    expect(() => index.point('none')).toThrow(/no point "none"/);
+    expect(() => index.deviceOf({ ...sound.points[0]!, deviceId: 'none' })).toThrow(/no device "none"/);
+    expect(index.railOf('m', 'COM9')).toBeUndefined();
+  });
+
+  test('free channels are those without a device', () => {
+    expect(freeChannels(index).map(({ channel, common }) => `${channel} ${common}`)).toEqual([
+      '1 COM1',
+      '2 COM1',
+      '3 COM1',
+      '5 COM2',
+      '6 COM2',
+      '7 COM2',
+    ]);
+  });
+
+  test('a wire has two ends', () => {
+    const wire = sound.wires.find(({ id }) => id === 'px-1-b-BK')!;
+    expect(otherEnd(wire, 'm:I0')).toBe('px-1-b:BK');
+    expect(otherEnd(wire, 'px-1-b:BK')).toBe('m:I0');
+  });
+});
+
+describe('proposing wires', () => {
+  test('numbers go on from the highest, whatever else stands on wires', () => {
+    const job = withModule(bareJob(), 'm', 'di8-both-8', ['-']);
+    const named = {
+      ...job,
+      wires: [
+        { ...job.wires[0]!, number: '41' },
+        { ...job.wires[0]!, id: 'x', number: 'W7a' },
+      ],
+    };
+    const next = numbering(named);
+    expect([next(), next()]).toEqual(['42', '43']);
+  });
+
+  test('a contact’s first side goes to the rail that lets current pass', () => {
+    const rails = (typeId: string, common: '+' | '-' | null) =>
+      contactRail(withModule(bareJob(), 'm', typeId, [common]), { moduleId: 'm', channel: 0 });
+    expect([rails('di8-both-8', '-'), rails('di8-both-8', '+'), rails('di8-both-8', null)]).toEqual([
+      '+',
+      '-',
+      '+',
+    ]);
+    expect([rails('di8-sink-8', '+'), rails('di8-source-8', '-')]).toEqual(['+', '-']);
+  });
+
+  test('a through-beam pair gets wires for its emitter too', () => {
+    const job = withModule(bareJob(), 'm', 'di8-both-8', ['-']);
+    const device = {
+      id: 'd',
+      tag: 'D',
+      typeId: 'through-beam-3w',
+      output: 'pnp' as const,
+      logic: 'light' as const,
+    };
+    const wires = proposeWires(job, device, { moduleId: 'm', channel: 2 });
+    expect(wires.map(({ from, to }) => `${from} ${to}`)).toEqual([
+      'd:BN g1:+',
+      'd:BU g1:-',
+      'd:BK m:I2',
+      'd:E-BN g1:+',
+      'd:E-BU g1:-',
+    ]);
+  });
+
+  test('the wire of a common has the colour of its rail', () => {
+    const job = withModule(bareJob(), 'm', 'di8-both-8', [null]);
+    expect(commonWire(job, 'm', 'COM1', '+')).toMatchObject({ from: 'm:COM1', to: 'g1:+', colour: 'RD' });
+    expect(commonWire(job, 'm', 'COM1', '-')).toMatchObject({ to: 'g1:-', colour: 'BU' });
+  });
+});
