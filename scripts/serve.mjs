@@ -46,8 +46,10 @@ export async function develop(args) {
   const given = options(args);
   install();
   const port = given.port ?? process.env.KEYPOST_PORT ?? '4070';
-  console.log(`The interface answers at http://127.0.0.1:8081 and asks the server on port ${port}.`);
-  const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)]);
+  console.log(`The interface answers at http://localhost:8081 and asks the server on port ${port}.`);
+  const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)], {
+    KEYPOST_DEV_ORIGIN: 'http://localhost:8081',
+  });
   const web = runOn(
     'npm',
     ['exec', '--workspace', '@keypost/app', '--', 'expo', 'start', '--web', '--port', '8081'],

@@ -8,6 +8,8 @@ export interface Config {
   readonly data: string;
   readonly demo: boolean;
   readonly web?: string;
+  /** Where the interface is served from while it is developed; only that page may then call from elsewhere. */
+  readonly devOrigin?: string;
 }
 
 /**
@@ -35,5 +37,6 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
     data: path.resolve(values.data),
     demo: values.demo,
     web: values.web && path.resolve(values.web),
+    devOrigin: env.KEYPOST_DEV_ORIGIN,
   };
 }

@@ -16,14 +16,17 @@ async function main(): Promise<void> {
   process.once('exit', unlock);
   const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
   if (config.demo) await seedDemo(db);
-  const app = await buildServer(db, config.web);
+  const app = await buildServer(db, config.web, config.devOrigin);
+  let stopping = false;
   const stop = async (): Promise<void> => {
+    if (stopping) return;
+    stopping = true;
     await app.close();
     await db.close();
     process.exit(0);
   };
-  process.once('SIGINT', () => void stop());
-  process.once('SIGTERM', () => void stop());
+  process.on('SIGINT', () => void stop());
+  process.on('SIGTERM', () => void stop());
   await app.listen({ host: config.host, port: config.port });
   console.log(
     `Key Post answers at http://${config.host.includes(':') ? `[${config.host}]` : config.host}:${config.port}`,

@@ -1,4 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
+import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
 import { jobFileSchema } from '@keypost/core';
@@ -17,13 +18,19 @@ const VERSION = '0.1.0';
 /**
  * Builds the server over an open database.
  * @param web folder of the built application, if it is to be served.
+ * @param devOrigin another origin that may call, while the interface is developed there.
  */
-export async function buildServer(db: PGlite, web: string | undefined): Promise<FastifyInstance> {
+export async function buildServer(
+  db: PGlite,
+  web: string | undefined,
+  devOrigin?: string,
+): Promise<FastifyInstance> {
   const app = Fastify({ logger: false, bodyLimit: 1024 * 1024, forceCloseConnections: true });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   app.addContentTypeParser('text/plain', { parseAs: 'string' }, (_request, body, done) => done(null, body));
   handleProblems(app);
+  if (devOrigin) await app.register(fastifyCors, { origin: devOrigin, methods: ['GET', 'POST', 'DELETE'] });
   await app.register(fastifySwagger, {
     openapi: { info: { title: 'Key Post', version: VERSION } },
     transform: jsonSchemaTransform,

@@ -83,6 +83,7 @@ test('a second start on the same directory says who has it; after the end it is 
   expect(second.output.trim()).toMatch(
     /^The data directory .* is in use by another Key Post \(process \d+\)\. .*--data\.$/,
   );
+  server.child.kill('SIGTERM');
   expect(await server.end('SIGTERM')).toBe(0);
   const third = await startProcess(data);
   expect(await third.end('SIGINT')).toBe(0);

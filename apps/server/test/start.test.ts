@@ -27,7 +27,14 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 describe('options', () => {
   test('come from the command, then from the environment, then from the house', () => {
     const none = readConfig(['--data', folder], {});
-    expect(none).toEqual({ host: '127.0.0.1', port: 4070, data: folder, demo: false, web: undefined });
+    expect(none).toEqual({
+      host: '127.0.0.1',
+      port: 4070,
+      data: folder,
+      demo: false,
+      web: undefined,
+      devOrigin: undefined,
+    });
     const env = { KEYPOST_PORT: '5000', KEYPOST_HOST: '::1' };
     expect(readConfig(['--data', folder], env)).toMatchObject({ host: '::1', port: 5000 });
     expect(readConfig(['--data', folder, '--port', '6000', '--demo'], env)).toMatchObject({
