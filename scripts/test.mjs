@@ -1,4 +1,4 @@
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { chromium } from './chromium.mjs';
@@ -48,6 +48,7 @@ function browser(executable) {
 export async function test() {
   install();
   rmSync(RESULTS, { recursive: true, force: true });
+  mkdirSync(RESULTS, { recursive: true });
   const parts = [
     whole('Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.json']),
     whole('Types of the interface', 'npx', ['tsc', '-p', 'apps/app/tsconfig.json']),
