@@ -34,7 +34,7 @@ export function PointRow({
           {row.tag}
           <Words as="body" className="text-soft">{`  ${row.name}`}</Words>
         </Words>
-        <Words as="small" className={stopped ? 'font-wordsemi text-fail' : ''} numberOfLines={2}>
+        <Words as="small" className={stopped ? 'font-wordsemi text-fail' : ''} numberOfLines={3}>
           {row.line}
         </Words>
       </View>
