@@ -9,6 +9,9 @@ import type { Solution } from './solve.ts';
 import { within } from './span.ts';
 import type { Span } from './span.ts';
 
+// One seed, so that every run tries the same networks; change it to look further.
+fc.configureGlobal({ seed: 20261125, endOnFailure: true });
+
 const node = fc.constantFrom('M', 'P', 'a', 'b', 'c', 'd');
 const span = (min: number, max: number): fc.Arbitrary<Span> =>
   fc
@@ -199,6 +202,10 @@ test('the band of a ladder is the band of all its corners', () => {
   );
 });
 
+/** How well a solution stands, as docs/accuracy.md says: 0.1 µV, for the band's end and for the draw alike. */
+const STANDS_VOLTS = 2e-7;
+const STANDS_AMPS = STANDS_VOLTS / 10000;
+
 test('a loop with a sensor and an input keeps every draw within its band', () => {
   const loop = fc.record({
     style: fc.constantFrom('pnp' as const, 'npn' as const, 'pushpull' as const),
@@ -251,10 +258,10 @@ test('a loop with a sensor and an input keeps every draw within its band', () =>
         solver.run(params);
         const v = solver.nodeVolts('t') - solver.nodeVolts(common);
         const i = solver.branchAmps('i', params);
-        expect(v).toBeGreaterThanOrEqual(volts!.min - 1e-9);
-        expect(v).toBeLessThanOrEqual(volts!.max + 1e-9);
-        expect(i).toBeGreaterThanOrEqual(amps!.min - 1e-12);
-        expect(i).toBeLessThanOrEqual(amps!.max + 1e-12);
+        expect(v).toBeGreaterThanOrEqual(volts!.min - STANDS_VOLTS);
+        expect(v).toBeLessThanOrEqual(volts!.max + STANDS_VOLTS);
+        expect(i).toBeGreaterThanOrEqual(amps!.min - STANDS_AMPS);
+        expect(i).toBeLessThanOrEqual(amps!.max + STANDS_AMPS);
       }
     }),
     { numRuns: 100 },
