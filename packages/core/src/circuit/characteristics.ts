@@ -49,6 +49,32 @@ export function leakCurve(volts: number, leak: number, out: Float64Array): void 
   out[0] = volts * out[1];
 }
 
+/** Two-wire sensor that is on, either way round: a drop (V) with a slope (Ω), held at `limit` (A). */
+export function heldCurve(volts: number, drop: number, ohms: number, limit: number, out: Float64Array): void {
+  const sign = volts < 0 ? -1 : 1;
+  saturatedCurve(sign * volts, drop, ohms, limit, out);
+  out[0] = sign * out[0]!;
+}
+
+/** Voltage at which the electronics of a two-wire sensor that is off take 0.7 of their current, V. */
+const REST_VOLTS = 2;
+
+/** Two-wire sensor that is off: near `leak` (A) at any voltage above a few volts, either way round. */
+export function restCurve(volts: number, leak: number, out: Float64Array): void {
+  const size = Math.sqrt(volts * volts + REST_VOLTS * REST_VOLTS);
+  out[0] = (leak * volts) / size;
+  out[1] = (leak * REST_VOLTS * REST_VOLTS) / (size * size * size) + RESIDUAL_CONDUCTANCE;
+  out[0] += RESIDUAL_CONDUCTANCE * volts;
+}
+
+/** Slope on which a transmitter's current rises just below its lift-off voltage, Ω. */
+const LIFT_OHMS = 10;
+
+/** Current source of `amps` (A) that needs `lift` (V) across it. */
+export function transmitterCurve(volts: number, amps: number, lift: number, out: Float64Array): void {
+  saturatedCurve(volts, lift - 2 * amps * LIFT_OHMS, LIFT_OHMS, amps, out);
+}
+
 /** Optocoupler from terminal to common: diode with series resistor in the allowed senses, beside a resistor. */
 export function optocouplerCurve(
   volts: number,

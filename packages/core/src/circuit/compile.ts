@@ -4,7 +4,17 @@ import { looseNodes } from './floating.ts';
 import type { Span } from './span.ts';
 
 /** Element kinds as the solver knows them. */
-export const KIND = { none: 0, resistor: 1, source: 2, diode: 3, output: 4, optocoupler: 5 } as const;
+export const KIND = {
+  none: 0,
+  resistor: 1,
+  source: 2,
+  diode: 3,
+  output: 4,
+  optocoupler: 5,
+  contact: 6,
+  twoWire: 7,
+  transmitter: 8,
+} as const;
 
 /** Bits that say what an element has: transistors to plus or minus, senses that an input takes. */
 export const FLAG = { high: 1, low: 2, forward: 4, backward: 8 } as const;
@@ -100,6 +110,7 @@ function kindOf(element: Element): number {
     case 'meter':
       return KIND.resistor;
     case 'switch':
+      if (typeof element.closed !== 'boolean') return KIND.contact;
       return element.closed ? KIND.resistor : KIND.none;
     case 'source':
       return KIND.source;
@@ -109,6 +120,13 @@ function kindOf(element: Element): number {
       return KIND.output;
     case 'optocoupler':
       return KIND.optocoupler;
+    case 'twoWire':
+      return KIND.twoWire;
+    case 'transmitter':
+      return KIND.transmitter;
+    case 'detector':
+    case 'latch':
+      return KIND.none;
   }
 }
 
@@ -122,6 +140,12 @@ function parametersOf(element: Element): Span[] {
       return [element.volts, element.innerOhms, positive(element.limitAmps, element.id)];
     case 'diode':
       return [element.dropVolts, positive(element.ohms, element.id)];
+    case 'detector':
+    case 'latch':
+      return [];
+    case 'transmitter':
+      return [positive(element.amps, element.id), element.liftVolts];
+    case 'twoWire':
     case 'output':
       return [
         element.dropVolts,

@@ -1,5 +1,5 @@
 import type { Element, Netlist } from './netlist.ts';
-import { nodesOf } from './netlist.ts';
+import { nodesOf, onNodes } from './netlist.ts';
 import { exactly, percent } from './span.ts';
 
 /** A fault turns a netlist into the one that it leaves behind. It never changes the netlist that it is given. */
@@ -29,15 +29,8 @@ export const short =
       return [element, { kind: 'resistor', id: `${id}/short`, a: a!, b: b!, ohms: exactly(0.01) }];
     });
 
-const exchanged = (element: Element, from: string, to: string): Element => {
-  const swap = (node: string): string => (node === from ? to : node === to ? from : node);
-  return Object.fromEntries(
-    Object.entries(element).map(([key, value]) => [
-      key,
-      key !== 'id' && key !== 'kind' && typeof value === 'string' ? swap(value) : value,
-    ]),
-  ) as unknown as Element;
-};
+const exchanged = (element: Element, from: string, to: string): Element =>
+  onNodes(element, (node) => (node === from ? to : node === to ? from : node));
 
 /** Two nodes of an element are exchanged, as when two wires change places at its terminals. */
 export const swapped =
@@ -51,14 +44,7 @@ export const wrongRail =
   (netlist) =>
     replace(netlist, id, (element) => {
       if (!nodesOf(element).includes(from)) throw new Error(`"${id}" does not end on "${from}".`);
-      return [
-        Object.fromEntries(
-          Object.entries(element).map(([key, value]) => [
-            key,
-            key !== 'id' && key !== 'kind' && value === from ? to : value,
-          ]),
-        ) as unknown as Element,
-      ];
+      return [onNodes(element, (node) => (node === from ? to : node))];
     });
 
 /** A source gives only `volts` (V, ±1 %). */

@@ -24,7 +24,8 @@ export function looseNodes(netlist: Netlist): Set<string> {
       element.kind === 'resistor' ||
       element.kind === 'source' ||
       element.kind === 'optocoupler' ||
-      (element.kind === 'switch' && element.closed);
+      element.kind === 'twoWire' ||
+      (element.kind === 'switch' && element.closed === true);
     return conducting ? [[a!, b!]] : [];
   });
 }
@@ -55,7 +56,7 @@ function ties(
     case 'resistor':
       return [[element.a, element.b]];
     case 'switch':
-      return element.closed ? [[element.a, element.b]] : [];
+      return conducts(element.id, 'high') ? [[element.a, element.b]] : [];
     case 'source':
       return [[element.plus, element.minus]];
     case 'optocoupler':
@@ -67,7 +68,13 @@ function ties(
         ...(conducts(element.id, 'high') ? ([[element.plus, element.out]] as [string, string][]) : []),
         ...(conducts(element.id, 'low') ? ([[element.out, element.minus]] as [string, string][]) : []),
       ];
+    case 'twoWire':
+      return [[element.a, element.b]];
+    case 'transmitter':
+      return amps(element.id) > TIE_AMPS ? [[element.plus, element.minus]] : [];
     case 'meter':
+    case 'detector':
+    case 'latch':
       return [];
   }
 }

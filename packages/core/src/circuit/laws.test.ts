@@ -53,6 +53,21 @@ const element: fc.Arbitrary<(id: string) => Element> = fc.oneof(
       parallelOhms: span(5000, 20000),
     })
     .map((r) => (id: string): Element => ({ kind: 'optocoupler', id, ...r, thresholds: IEC_61131_2[1] })),
+  fc
+    .record({
+      a: node,
+      b: node,
+      active: fc.boolean(),
+      dropVolts: span(2, 6),
+      ohms: span(5, 20),
+      leakAmps: span(1e-4, 2e-3),
+      limitAmps: span(0.1, 0.5),
+      leastAmps: fc.constant(0.003),
+    })
+    .map((r) => (id: string): Element => ({ kind: 'twoWire', id, ...r })),
+  fc
+    .record({ plus: node, minus: node, amps: span(0.004, 0.02), liftVolts: span(8, 12) })
+    .map((r) => (id: string): Element => ({ kind: 'transmitter', id, ...r })),
 );
 
 const supply: Element = {
@@ -75,6 +90,7 @@ const network = (most: number): fc.Arbitrary<Netlist> =>
 function branches(e: Element): { id: string; from: string; to: string }[] {
   const [a, b, c] = nodesOf(e);
   if (e.kind === 'source') return [{ id: e.id, from: b!, to: a! }];
+  if (e.kind === 'detector' || e.kind === 'latch') return [];
   if (e.kind !== 'output') return [{ id: e.id, from: a!, to: b! }];
   return [
     { id: `${e.id}/high`, from: a!, to: b! },

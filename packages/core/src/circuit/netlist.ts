@@ -23,14 +23,75 @@ export interface Source {
   readonly limitAmps: Span;
 }
 
+/**
+ * What a discrete state hangs on: the present state of a detector, latch or output (`on`), its state before this
+ * solution (`was`), and combinations of them. Ids are those of elements of the same netlist.
+ */
+export type Condition =
+  | boolean
+  | { readonly on: string }
+  | { readonly was: string }
+  | { readonly not: Condition }
+  | { readonly all: readonly Condition[] }
+  | { readonly any: readonly Condition[] };
+
 /** A contact: its resistance in Ω when closed, nothing at all when open. */
 export interface Switch {
   readonly kind: 'switch';
   readonly id: string;
   readonly a: NodeName;
   readonly b: NodeName;
-  readonly closed: boolean;
+  readonly closed: Condition;
   readonly ohms: Span;
+}
+
+/**
+ * Looks at a voltage and takes no current: on from `onVolts` upwards, off from `offVolts` downwards, as it was in
+ * between. `either` takes the size of the voltage whatever its sign, as a coil does.
+ */
+export interface Detector {
+  readonly kind: 'detector';
+  readonly id: string;
+  readonly a: NodeName;
+  readonly b: NodeName;
+  readonly onVolts: number;
+  readonly offVolts: number;
+  readonly either?: boolean;
+}
+
+/** A memory: on as soon as `set` holds, and from then on while `hold` does. */
+export interface Latch {
+  readonly kind: 'latch';
+  readonly id: string;
+  readonly set: Condition;
+  readonly hold: Condition;
+}
+
+/**
+ * Two-wire sensor in series with its load, either way round. On, it keeps a drop in V with a slope in Ω and needs
+ * `leastAmps` through it, or it lets go; off, its electronics still take `leakAmps`.
+ */
+export interface TwoWire {
+  readonly kind: 'twoWire';
+  readonly id: string;
+  readonly a: NodeName;
+  readonly b: NodeName;
+  readonly active: boolean;
+  readonly dropVolts: Span;
+  readonly ohms: Span;
+  readonly leakAmps: Span;
+  readonly limitAmps: Span;
+  readonly leastAmps: number;
+}
+
+/** Holds a current of `amps` (A > 0) from plus to minus while at least `liftVolts` stand across it; blocks backwards. */
+export interface Transmitter {
+  readonly kind: 'transmitter';
+  readonly id: string;
+  readonly plus: NodeName;
+  readonly minus: NodeName;
+  readonly amps: Span;
+  readonly liftVolts: Span;
 }
 
 /** Diode or lamp diode: a forward drop in V with a slope in Ω; blocks backwards. */
@@ -56,7 +117,7 @@ export interface Output {
   readonly out: NodeName;
   readonly minus: NodeName;
   readonly style: OutputStyle;
-  readonly active: boolean;
+  readonly active: Condition;
   readonly dropVolts: Span;
   readonly ohms: Span;
   readonly leakAmps: Span;
@@ -109,12 +170,25 @@ export interface Meter {
   readonly ohms: Span;
 }
 
-export type Element = Resistor | Source | Switch | Diode | Output | Optocoupler | Meter;
+export type Element =
+  | Resistor
+  | Source
+  | Switch
+  | Diode
+  | Output
+  | Optocoupler
+  | Meter
+  | Detector
+  | Latch
+  | TwoWire
+  | Transmitter;
 
 export interface Netlist {
   readonly elements: readonly Element[];
   /** The node that counts as 0 V. */
   readonly reference: NodeName;
+  /** Detectors and latches that were on before; the others were off. */
+  readonly held?: ReadonlySet<string>;
 }
 
 /** The nodes that an element touches, in its own order. */
@@ -123,8 +197,11 @@ export function nodesOf(element: Element): NodeName[] {
     case 'resistor':
     case 'switch':
     case 'meter':
+    case 'detector':
+    case 'twoWire':
       return [element.a, element.b];
     case 'source':
+    case 'transmitter':
       return [element.plus, element.minus];
     case 'diode':
       return [element.anode, element.cathode];
@@ -137,5 +214,66 @@ export function nodesOf(element: Element): NodeName[] {
       ];
     case 'optocoupler':
       return [element.terminal, element.common];
+    case 'latch':
+      return [];
   }
+}
+
+const NODE_FIELDS = new Set(['a', 'b', 'plus', 'minus', 'out', 'anode', 'cathode', 'terminal', 'common']);
+
+/** The same element on other nodes. */
+export function onNodes(element: Element, rename: (node: NodeName) => NodeName): Element {
+  const renamed = (fields: object): object =>
+    Object.fromEntries(
+      Object.entries(fields).map(([key, value]) => [
+        key,
+        NODE_FIELDS.has(key) && typeof value === 'string' ? rename(value) : value,
+      ]),
+    );
+  const next = renamed(element) as Element;
+  return next.kind === 'output' && next.needs
+    ? { ...next, needs: renamed(next.needs) as Output['needs'] }
+    : next;
+}
+
+/** The same element under another id, and with the ids in its conditions changed alike. */
+export function underId(element: Element, rename: (id: string) => string): Element {
+  const next = { ...element, id: rename(element.id) };
+  if (next.kind === 'switch') return { ...next, closed: conditionUnder(next.closed, rename) };
+  if (next.kind === 'output') return { ...next, active: conditionUnder(next.active, rename) };
+  if (next.kind === 'latch')
+    return { ...next, set: conditionUnder(next.set, rename), hold: conditionUnder(next.hold, rename) };
+  return next;
+}
+
+function conditionUnder(condition: Condition, rename: (id: string) => string): Condition {
+  if (typeof condition === 'boolean') return condition;
+  if ('on' in condition) return { on: rename(condition.on) };
+  if ('was' in condition) return { was: rename(condition.was) };
+  if ('not' in condition) return { not: conditionUnder(condition.not, rename) };
+  if ('all' in condition) return { all: condition.all.map((part) => conditionUnder(part, rename)) };
+  return { any: condition.any.map((part) => conditionUnder(part, rename)) };
+}
+
+/** The ids that a condition names. */
+export function idsIn(condition: Condition): string[] {
+  if (typeof condition === 'boolean') return [];
+  if ('on' in condition) return [condition.on];
+  if ('was' in condition) return [condition.was];
+  if ('not' in condition) return idsIn(condition.not);
+  return ('all' in condition ? condition.all : condition.any).flatMap(idsIn);
+}
+
+/** Whether a condition holds, given the present and the former states. */
+export function holds(
+  condition: Condition,
+  on: (id: string) => boolean,
+  was: (id: string) => boolean,
+): boolean {
+  if (typeof condition === 'boolean') return condition;
+  if ('on' in condition) return on(condition.on);
+  if ('was' in condition) return was(condition.was);
+  if ('not' in condition) return !holds(condition.not, on, was);
+  if ('all' in condition) return condition.all.every((part) => holds(part, on, was));
+  return condition.any.some((part) => holds(part, on, was));
 }

@@ -1,10 +1,19 @@
 import type { Compiled } from './compile.ts';
 import { FLAG, KIND } from './compile.ts';
-import { diodeCurve, leakCurve, optocouplerCurve, saturatedCurve } from './characteristics.ts';
+import {
+  diodeCurve,
+  heldCurve,
+  leakCurve,
+  optocouplerCurve,
+  restCurve,
+  saturatedCurve,
+  transmitterCurve,
+} from './characteristics.ts';
 import { solveInPlace } from './lu.ts';
 
 // Taken into this file once: the inner loop reads them at every element.
 const { resistor: RESISTOR, source: SOURCE, diode: DIODE, output: OUTPUT, optocoupler: OPTOCOUPLER } = KIND;
+const { contact: CONTACT, twoWire: TWO_WIRE, transmitter: TRANSMITTER } = KIND;
 const { high: HIGH, low: LOW, forward: FORWARD, backward: BACKWARD } = FLAG;
 
 /** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
@@ -36,7 +45,7 @@ export interface Workspace {
   readonly probe: Float64Array;
   readonly jacobian: Float64Array;
   readonly curve: Float64Array;
-  /** 1 where an output's transistor to plus is on. */
+  /** 1 where an output's transistor to plus is on, a contact is closed or a two-wire sensor is through. */
   readonly highOn: Uint8Array;
   /** 1 where an output's transistor to minus is on. */
   readonly lowOn: Uint8Array;
@@ -216,6 +225,20 @@ export function stampElement(
       }
       return;
     }
+    case CONTACT:
+      if (w.highOn[e] !== 1) return;
+      curve[1] = 1 / p[q]!;
+      curve[0] = (volt(x, a) - volt(x, b)) * curve[1];
+      stampBranch(a, b, curve, error, jacobian, n);
+      return;
+    case TWO_WIRE:
+      twoWire(volt(x, a) - volt(x, b), p, q, w.highOn[e] === 1, curve);
+      stampBranch(a, b, curve, error, jacobian, n);
+      return;
+    case TRANSMITTER:
+      transmitterCurve(volt(x, a) - volt(x, b), p[q]!, p[q + 1]!, curve);
+      stampBranch(a, b, curve, error, jacobian, n);
+      return;
     case SOURCE:
       stampSource(a, b, c.sourceRow[e]!, p, q, x, error, jacobian, n);
   }
@@ -231,6 +254,12 @@ export function transistor(
 ): void {
   if (on) saturatedCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
   else leakCurve(volts, p[q + 2]!, curve);
+}
+
+/** A two-wire sensor at `volts` (V) across it. */
+export function twoWire(volts: number, p: Float64Array, q: number, on: boolean, curve: Float64Array): void {
+  if (on) heldCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
+  else restCurve(volts, p[q + 2]!, curve);
 }
 
 function volt(x: Float64Array, node: number): number {

@@ -1,9 +1,11 @@
 import { compile, FLAG, KIND } from './compile.ts';
 import type { Compiled } from './compile.ts';
-import type { Netlist, Output } from './netlist.ts';
-import { accumulate, solveFrom, transistor, workspaceFor } from './newton.ts';
+import { Discrete } from './discrete.ts';
+import type { Present } from './discrete.ts';
+import type { Netlist } from './netlist.ts';
+import { accumulate, solveFrom, transistor, twoWire, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
-import { diodeCurve, optocouplerCurve } from './characteristics.ts';
+import { diodeCurve, optocouplerCurve, transmitterCurve } from './characteristics.ts';
 import { answers } from './answers.ts';
 import { hangingNodes } from './floating.ts';
 
@@ -24,8 +26,12 @@ export interface Solution {
   floating(node: string): boolean;
   /** Whether an output has the supply that it needs. */
   powered(id: string): boolean;
-  /** Whether an output is on: it has its supply and its sensing side says so. */
+  /** Whether an output, detector or latch is on; an output needs its supply for that. */
   active(id: string): boolean;
+  /** Whether a contact is closed, or a two-wire sensor through. */
+  closed(id: string): boolean;
+  /** All detectors, latches and outputs that are on: what the next solution is to begin with. */
+  readonly held: ReadonlySet<string>;
 }
 
 /** Solves a netlist at the nominal values of its parameters. */
@@ -39,20 +45,20 @@ export class Solver {
   readonly compiled: Compiled;
   private readonly w: Workspace;
   private readonly indexOf: ReadonlyMap<string, number>;
-  private readonly outputs: readonly (readonly [number, Output])[];
-  private readonly powered: Uint8Array;
-  private readonly active: Uint8Array;
+  private readonly discrete: Discrete;
+  private params: Float64Array;
+  private readonly present: Present = {
+    volt: (node) => this.voltOf(node),
+    named: (name) => this.nodeVolts(name),
+    amps: (e) => this.elementAmps(e, false, this.params),
+  };
 
   constructor(compiled: Compiled) {
     this.compiled = compiled;
     this.w = workspaceFor(compiled);
-    const { elements } = compiled.netlist;
-    this.indexOf = new Map(elements.map((element, e) => [element.id, e]));
-    this.outputs = elements.flatMap((element, e) =>
-      element.kind === 'output' ? [[e, element] as const] : [],
-    );
-    this.powered = new Uint8Array(elements.length);
-    this.active = new Uint8Array(elements.length);
+    this.params = compiled.nominal;
+    this.indexOf = new Map(compiled.netlist.elements.map((element, e) => [element.id, e]));
+    this.discrete = new Discrete(compiled, this.w, this.indexOf);
   }
 
   /**
@@ -60,50 +66,14 @@ export class Solver {
    * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result.
    */
   run(params: Float64Array): Outcome {
-    const { compiled: c, w } = this;
-    this.start();
+    const { compiled: c, w, discrete } = this;
+    this.params = params;
+    discrete.start();
     for (let round = 0; round <= 2 * c.kind.length + 4; round++) {
       if (!solveFrom(c, params, w)) return 'diverged';
-      if (!this.settle()) return 'solved';
+      if (!discrete.settle(c, this.present)) return 'solved';
     }
     return 'chatter';
-  }
-
-  private start(): void {
-    for (let k = 0; k < this.outputs.length; k++) {
-      const [e, output] = this.outputs[k]!;
-      this.powered[e] = 1;
-      this.active[e] = output.active ? 1 : 0;
-      this.drive(e, output);
-    }
-  }
-
-  /** Switches the transistors of an output as its state says. */
-  private drive(e: number, { style }: Output): void {
-    const on = this.powered[e] === 1;
-    const active = this.active[e] === 1;
-    this.w.highOn[e] = on && active && style !== 'npn' ? 1 : 0;
-    this.w.lowOn[e] = on && (style === 'npn' ? active : style === 'pushpull' && !active) ? 1 : 0;
-  }
-
-  /** Sets the state of each output from the voltages. @returns whether any changed. */
-  private settle(): boolean {
-    const { compiled: c } = this;
-    let changed = false;
-    for (let k = 0; k < this.outputs.length; k++) {
-      const [e, output] = this.outputs[k]!;
-      const supply = this.voltOf(c.nodes[e * 3]!) - this.voltOf(c.nodes[e * 3 + 2]!);
-      const powered = supply >= output.leastSupplyVolts ? 1 : 0;
-      const { needs } = output;
-      const served = !needs || this.nodeVolts(needs.plus) - this.nodeVolts(needs.minus) >= needs.leastVolts;
-      const active = (served ? output.active : needs.otherwise) ? 1 : 0;
-      if (powered === this.powered[e] && active === this.active[e]) continue;
-      this.powered[e] = powered;
-      this.active[e] = active;
-      this.drive(e, output);
-      changed = true;
-    }
-    return changed;
   }
 
   private voltOf(index: number): number {
@@ -123,6 +93,10 @@ export class Solver {
     const name = low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id;
     const e = this.indexOf.get(name);
     if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
+    return this.elementAmps(e, low, params);
+  }
+
+  private elementAmps(e: number, low: boolean, params: Float64Array): number {
     const { compiled: c, w } = this;
     const across =
       this.voltOf(c.nodes[e * 3 + (low ? 1 : 0)]!) - this.voltOf(c.nodes[e * 3 + (low ? 2 : 1)]!);
@@ -131,6 +105,8 @@ export class Solver {
     switch (c.kind[e]) {
       case KIND.resistor:
         return across / params[q]!;
+      case KIND.contact:
+        return w.highOn[e] === 1 ? across / params[q]! : 0;
       case KIND.source:
         return w.x[c.sourceRow[e]!]!;
       case KIND.diode:
@@ -147,6 +123,12 @@ export class Solver {
         transistor(across, params, q, (low ? w.lowOn : w.highOn)[e] === 1, w.curve);
         return w.curve[0]!;
       }
+      case KIND.twoWire:
+        twoWire(across, params, q, w.highOn[e] === 1, w.curve);
+        return w.curve[0]!;
+      case KIND.transmitter:
+        transmitterCurve(across, params[q]!, params[q + 1]!, w.curve);
+        return w.curve[0]!;
       default:
         return 0;
     }
@@ -176,20 +158,19 @@ export class Solver {
       kind === 'output' ? [`${id}/high`, `${id}/low`] : [id],
     );
     const amps = new Map(branches.map((id) => [id, this.branchAmps(id, params)]));
-    const on = new Map(
-      this.outputs.map(([e, { id }]) => [
-        id,
-        {
-          powered: this.powered[e] === 1,
-          active: this.active[e] === 1,
-          high: w.highOn[e] === 1,
-          low: w.lowOn[e] === 1,
-        },
-      ]),
+    const conducting = new Map(
+      c.netlist.elements.map(({ id }, e) => [id, { high: w.highOn[e] === 1, low: w.lowOn[e] === 1 }]),
     );
+    const on = new Map(c.netlist.elements.map(({ id }, e) => [id, this.discrete.state(e)]));
+    const closed = new Set(
+      c.netlist.elements.flatMap((el, e) =>
+        el.kind === 'switch' && (el.closed === true || w.highOn[e] === 1) ? [el.id] : [],
+      ),
+    );
+    const powered = new Map(c.netlist.elements.map(({ id }, e) => [id, this.discrete.powered[e] === 1]));
     const hanging = hangingNodes(
       c.netlist,
-      (id, branch) => on.get(id)?.[branch] ?? false,
+      (id, branch) => closed.has(id) || (conducting.get(id)?.[branch] ?? false),
       (id) => amps.get(id) ?? 0,
     );
     return {
@@ -197,8 +178,10 @@ export class Solver {
       volts: (node) => must(volts, node, 'node'),
       amps: (id) => must(amps, id, 'element'),
       floating: (node) => hanging.has(node),
-      powered: (id) => on.get(id)?.powered ?? false,
-      active: (id) => (on.get(id)?.powered && on.get(id)?.active) ?? false,
+      powered: (id) => powered.get(id) ?? false,
+      active: (id) => on.get(id) ?? false,
+      closed: (id) => closed.has(id) || (conducting.get(id)?.high ?? false),
+      held: new Set([...on].filter(([, is]) => is).map(([id]) => id)),
     };
   }
 }

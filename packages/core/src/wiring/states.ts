@@ -106,7 +106,7 @@ function sensorSide(
   solution: Solution,
 ): { powered: boolean; outputOn: boolean } {
   const contact = netlist.elements.find(({ id }) => id === elementIds.contact(device.id));
-  if (contact?.kind === 'switch') return { powered: true, outputOn: contact.closed };
+  if (contact?.kind === 'switch') return { powered: true, outputOn: solution.closed(contact.id) };
   const id = elementIds.output(device.id);
   return { powered: solution.powered(id), outputOn: solution.active(id) };
 }

@@ -1,0 +1,165 @@
+import type { Compiled } from './compile.ts';
+import { holds } from './netlist.ts';
+import type { Detector, Latch, Output, Switch, TwoWire } from './netlist.ts';
+import type { Workspace } from './newton.ts';
+
+type Numbered<T> = readonly (readonly [number, T])[];
+
+/** Reads the present numbers of a circuit: volts of a node by number, volts of a node by name, amperes of an element. */
+export interface Present {
+  volt(node: number): number;
+  named(name: string): number;
+  amps(element: number): number;
+}
+
+/**
+ * The states of a circuit that jump: outputs, contacts, detectors, latches, and two-wire sensors that let go.
+ * They are found by going on until nothing changes any more.
+ */
+export class Discrete {
+  /** 1 for a detector, latch or output that is on. */
+  private readonly on: Uint8Array;
+  /** Whether an output has its supply. */
+  readonly powered: Uint8Array;
+  /** Whether an output's sensing side calls for it to be on. */
+  readonly active: Uint8Array;
+  private readonly outputs: Numbered<Output>;
+  private readonly detectors: Numbered<Detector>;
+  private readonly latches: Numbered<Latch>;
+  private readonly contacts: Numbered<Switch>;
+  private readonly twoWires: Numbered<TwoWire>;
+  private readonly indexOf: ReadonlyMap<string, number>;
+  private readonly held: ReadonlySet<string>;
+  private readonly w: Workspace;
+  private readonly isOn = (id: string): boolean => this.on[this.known(id)] === 1;
+  private readonly wasOn = (id: string): boolean => this.held.has(id);
+
+  constructor(c: Compiled, w: Workspace, indexOf: ReadonlyMap<string, number>) {
+    const { elements, held } = c.netlist;
+    const numbered = elements.map((element, e) => [e, element] as const);
+    this.w = w;
+    this.indexOf = indexOf;
+    this.held = held ?? new Set();
+    this.on = new Uint8Array(elements.length);
+    this.powered = new Uint8Array(elements.length);
+    this.active = new Uint8Array(elements.length);
+    this.outputs = numbered.flatMap(([e, el]) => (el.kind === 'output' ? [[e, el] as const] : []));
+    this.detectors = numbered.flatMap(([e, el]) => (el.kind === 'detector' ? [[e, el] as const] : []));
+    this.latches = numbered.flatMap(([e, el]) => (el.kind === 'latch' ? [[e, el] as const] : []));
+    this.twoWires = numbered.flatMap(([e, el]) => (el.kind === 'twoWire' ? [[e, el] as const] : []));
+    this.contacts = numbered.flatMap(([e, el]) =>
+      el.kind === 'switch' && typeof el.closed !== 'boolean' ? [[e, el] as const] : [],
+    );
+  }
+
+  private known(id: string): number {
+    const e = this.indexOf.get(id);
+    if (e === undefined) throw new Error(`A condition names "${id}", which is not in this circuit.`);
+    return e;
+  }
+
+  state(e: number): boolean {
+    return this.on[e] === 1;
+  }
+
+  /** Sets every state to what it was before the solution. */
+  start(): void {
+    for (const [e, { id }] of this.detectors) this.on[e] = this.held.has(id) ? 1 : 0;
+    for (const [e, { id }] of this.latches) this.on[e] = this.held.has(id) ? 1 : 0;
+    for (const [e, output] of this.outputs) {
+      this.powered[e] = 1;
+      this.active[e] = holds(output.active, this.isOn, this.wasOn) ? 1 : 0;
+      this.drive(e, output);
+    }
+    for (const [e, { active }] of this.twoWires) this.w.highOn[e] = active ? 1 : 0;
+    this.close();
+  }
+
+  /** Switches the transistors of an output as its state says. */
+  private drive(e: number, { style }: Output): void {
+    const on = this.powered[e] === 1;
+    const active = this.active[e] === 1;
+    this.on[e] = on && active ? 1 : 0;
+    this.w.highOn[e] = on && active && style !== 'npn' ? 1 : 0;
+    this.w.lowOn[e] = on && (style === 'npn' ? active : style === 'pushpull' && !active) ? 1 : 0;
+  }
+
+  /** Sets every contact as its condition says. @returns whether any changed. */
+  private close(): boolean {
+    let changed = false;
+    for (let k = 0; k < this.contacts.length; k++) {
+      const [e, { closed }] = this.contacts[k]!;
+      const next = holds(closed, this.isOn, this.wasOn) ? 1 : 0;
+      if (next === this.w.highOn[e]) continue;
+      this.w.highOn[e] = next;
+      changed = true;
+    }
+    return changed;
+  }
+
+  /** Sets every state from the present voltages and currents. @returns whether any changed. */
+  settle(c: Compiled, present: Present): boolean {
+    let changed = this.detect(c, present);
+    changed = this.letGo(present) || changed;
+    changed = this.remember() || changed;
+    changed = this.supply(c, present) || changed;
+    return this.close() || changed;
+  }
+
+  private supply(c: Compiled, present: Present): boolean {
+    let changed = false;
+    for (let k = 0; k < this.outputs.length; k++) {
+      const [e, output] = this.outputs[k]!;
+      const volts = present.volt(c.nodes[e * 3]!) - present.volt(c.nodes[e * 3 + 2]!);
+      const powered = volts >= output.leastSupplyVolts ? 1 : 0;
+      const { needs } = output;
+      const served = !needs || present.named(needs.plus) - present.named(needs.minus) >= needs.leastVolts;
+      const active = (served ? holds(output.active, this.isOn, this.wasOn) : needs.otherwise) ? 1 : 0;
+      if (powered === this.powered[e] && active === this.active[e]) continue;
+      this.powered[e] = powered;
+      this.active[e] = active;
+      this.drive(e, output);
+      changed = true;
+    }
+    return changed;
+  }
+
+  private detect(c: Compiled, present: Present): boolean {
+    let changed = false;
+    for (let k = 0; k < this.detectors.length; k++) {
+      const [e, detector] = this.detectors[k]!;
+      const across = present.volt(c.nodes[e * 3]!) - present.volt(c.nodes[e * 3 + 1]!);
+      const volts = detector.either ? Math.abs(across) : across;
+      const next = volts >= detector.onVolts ? 1 : volts <= detector.offVolts ? 0 : this.on[e]!;
+      if (next === this.on[e]) continue;
+      this.on[e] = next;
+      changed = true;
+    }
+    return changed;
+  }
+
+  /** A two-wire sensor that does not get its least current lets go, and stays so. */
+  private letGo(present: Present): boolean {
+    let changed = false;
+    for (let k = 0; k < this.twoWires.length; k++) {
+      const [e, { leastAmps }] = this.twoWires[k]!;
+      if (this.w.highOn[e] !== 1 || Math.abs(present.amps(e)) >= leastAmps) continue;
+      this.w.highOn[e] = 0;
+      changed = true;
+    }
+    return changed;
+  }
+
+  private remember(): boolean {
+    let changed = false;
+    for (let k = 0; k < this.latches.length; k++) {
+      const [e, { set, hold }] = this.latches[k]!;
+      const keeps = holds(hold, this.isOn, this.wasOn);
+      const next = keeps && (this.on[e] === 1 || holds(set, this.isOn, this.wasOn)) ? 1 : 0;
+      if (next === this.on[e]) continue;
+      this.on[e] = next;
+      changed = true;
+    }
+    return changed;
+  }
+}
