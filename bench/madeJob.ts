@@ -1,4 +1,4 @@
-import { applyChange, channelsOf, emptyJob, moduleType, proposeWires } from '@keypost/core';
+import { applyChange, emptyJob, moduleType, proposeWires } from '@keypost/core';
 import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core';
 
 const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
@@ -17,7 +17,7 @@ const KINDS: readonly [string, OutputKind, Logic][] = [
  */
 export function madeJob(count: number): JobContent {
   let job = emptyJob(`Made job of ${count}`, '', { innerOhms: 0.02, limitAmps: 40 });
-  const size = channelsOf(moduleType(MODULE)).length;
+  const size = moduleType(MODULE).ports({}).length;
   const rails = ['-', '+', '-', '+', '-', '+', '-', null] as const;
   for (let m = 0; m * size < count; m++) {
     const module = { id: `m${m}`, tag: `DI ${m}`, typeId: MODULE, firstByte: 2 * m };
@@ -29,7 +29,7 @@ export function madeJob(count: number): JobContent {
   const wires = [...job.wires];
   for (let n = 0; n < count; n++) {
     const [typeId, output, logic] = KINDS[n % KINDS.length]!;
-    const device = { id: `d${n}`, tag: `P-${n}`, typeId, output, logic };
+    const device: Device = { id: `d${n}`, tag: `P-${n}`, typeId, output, logic };
     devices.push(device);
     points.push({ id: `p${n}`, tag: `P-${n}`, name: 'Made', deviceId: device.id, bit: 'direct' });
     wires.push(...proposeWires(job, device, { moduleId: `m${Math.floor(n / size)}`, channel: n % size }));

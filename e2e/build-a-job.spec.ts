@@ -84,7 +84,7 @@ test.describe('bad input', () => {
     await page.getByRole('link', { name: 'Job', exact: true }).click();
     await page.getByLabel('Supply G1').fill('0');
     await page.getByRole('button', { name: 'Store' }).click();
-    await expect(page.getByText('A control supply has at least 10 V.')).toBeVisible();
+    await expect(page.getByText('A supply has at least 10 V.')).toBeVisible();
   });
 
   test('two browsers edit the same point: the second is offered both', async ({ page, context }) => {

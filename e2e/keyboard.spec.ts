@@ -31,11 +31,11 @@ test('from the first page to a stored reading with the keyboard alone', async ({
   const outline = await page.evaluate(() => getComputedStyle(document.activeElement!).outlineStyle);
   expect(outline).toBe('solid');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('group', { name: 'Meter' })).toContainText('BN of PX-112');
+  await expect(page.getByRole('group', { name: 'Meter' })).toContainText('PX-112 BN');
   await tabTo(page, 'radio', /Target present/);
   await page.keyboard.press('Enter');
   await expect(
-    page.getByRole('group', { name: /current flows from the device into the input/ }),
+    page.getByRole('group', { name: /current flows out of the device into the signal wire/ }),
   ).toBeVisible();
   await tabTo(page, 'button', /^Done$/);
   await page.keyboard.press('Enter');

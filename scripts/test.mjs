@@ -24,7 +24,7 @@ function whole(name, command, args) {
 
 function unit() {
   console.log('\nUnit tests');
-  const code = run('npx', ['jest', '--json', '--outputFile=test-results/unit.json'], {
+  const code = run('npx', ['jest', '--maxWorkers=2', '--json', '--outputFile=test-results/unit.json'], {
     NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
     CI: 'true',
   });

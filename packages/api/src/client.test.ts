@@ -85,6 +85,7 @@ describe('patching a copy of a job', () => {
     revision,
     name: 'N',
     site: 'S',
+    colours: 'iec',
     rows,
   });
 

@@ -1,4 +1,15 @@
-import { Change, JobContent, Device, Module, Point, Result, Stamp, Supply, Wire } from '@keypost/core';
+import {
+  Change,
+  COLOUR_REGIONS,
+  JobContent,
+  Device,
+  Module,
+  Point,
+  Result,
+  Stamp,
+  Supply,
+  Wire,
+} from '@keypost/core';
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
@@ -57,6 +68,7 @@ export const ChangeResponse = z.object({
   revision: z.int(),
   name: z.string(),
   site: z.string(),
+  colours: z.enum(COLOUR_REGIONS),
   rows: z.array(ChangedRow),
 });
 

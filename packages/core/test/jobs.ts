@@ -1,4 +1,4 @@
-import type { JobContent, Logic, OutputKind } from '../src/model/job.ts';
+import type { JobContent, Logic, OutputKind, Range, Settings } from '../src/model/job.ts';
 import { emptyJob } from '../src/model/emptyJob.ts';
 import { applyChange } from '../src/wiring/changes.ts';
 import type { Change } from '../src/wiring/changeSchema.ts';
@@ -33,6 +33,8 @@ export interface TestPoint {
   readonly logic?: Logic;
   readonly bit?: 'direct' | 'inverted';
   readonly at?: readonly [string, number] | null;
+  readonly settings?: Settings;
+  readonly range?: Range;
 }
 
 export function additionOf(p: TestPoint = {}): Extract<Change, { kind: 'addPoint' }> {
@@ -43,12 +45,14 @@ export function additionOf(p: TestPoint = {}): Extract<Change, { kind: 'addPoint
     logic = 'no',
     bit = 'direct',
     at = ['m', 0],
+    settings,
+    range,
   } = p;
   const id = tag.toLowerCase();
   return {
     kind: 'addPoint',
-    point: { id, tag, name: 'A test point', deviceId: `${id}-b`, bit },
-    device: { id: `${id}-b`, tag, typeId, output, logic },
+    point: { id, tag, name: 'A test point', deviceId: `${id}-b`, bit, ...(range && { range }) },
+    device: { id: `${id}-b`, tag, typeId, output, logic, ...(settings && { settings }) },
     place: at ? { moduleId: at[0], channel: at[1] } : null,
   };
 }
@@ -60,4 +64,53 @@ export function withPoint(job: JobContent, p: TestPoint = {}): JobContent {
 /** A job with a module `m` of the given type and commons, and the given points; without any, the usual one. */
 export function jobWith(typeId: string, commons: ('+' | '-' | null)[], ...points: TestPoint[]): JobContent {
   return (points.length ? points : [{}]).reduce(withPoint, withModule(bareJob(), 'm', typeId, commons));
+}
+
+/** A job after some changes. */
+export function after(job: JobContent, ...changes: Change[]): JobContent {
+  return changes.reduce((next, change) => applyChange(next, change, ACTOR), job);
+}
+
+/** Adds a helper to a point, with wires given as pairs of terminals; its own terminals without their item. */
+export function withHelper(
+  job: JobContent,
+  pointId: string,
+  device: { id: string; typeId: string; settings?: Settings },
+  ends: readonly (readonly [own: string, to: string])[],
+): JobContent {
+  const wires = ends.map(([own, to], n) => ({
+    id: `${device.id}-w${n}`,
+    number: `${device.id}${n}`.slice(0, 12),
+    from: `${device.id}:${own}`,
+    to,
+    colour: 'BK' as const,
+    lengthM: 1,
+    mm2: 0.75,
+  }));
+  return after(job, {
+    kind: 'addHelper',
+    pointId,
+    device: { tag: device.id.toUpperCase(), output: 'none', logic: 'none', ...device },
+    wires,
+  });
+}
+
+/** Adds plain panel wires between terminals. */
+export function withWires(job: JobContent, ...ends: readonly (readonly [string, string])[]): JobContent {
+  return ends.reduce<JobContent>(
+    (next, [from, to]) =>
+      after(next, {
+        kind: 'addWire',
+        wire: {
+          id: `w-${from}-${to}`.replace(/[^\w.-]/g, '_'),
+          number: String(900 + next.wires.length),
+          from,
+          to,
+          colour: 'BK',
+          lengthM: 1,
+          mm2: 0.75,
+        },
+      }),
+    job,
+  );
 }

@@ -34,7 +34,13 @@ export function PointRow({
           {row.tag}
           <Words as="body" className="text-soft">{`  ${row.name}`}</Words>
         </Words>
-        <Words as="small" className={stopped ? 'font-wordsemi text-fail' : ''} numberOfLines={3}>
+        <Words
+          as="small"
+          className={
+            stopped ? 'font-wordsemi text-fail' : row.overall === 'doubtful' ? 'font-wordsemi text-wait' : ''
+          }
+          numberOfLines={3}
+        >
           {row.line}
         </Words>
       </View>

@@ -3,10 +3,11 @@ import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Words } from '../ui/Words';
 
-const ORDER: readonly MarkKind[] = ['cannot', 'failed', 'underway', 'open', 'proven'];
+const ORDER: readonly MarkKind[] = ['cannot', 'failed', 'doubtful', 'underway', 'open', 'proven'];
 const NAMES: Record<MarkKind, string> = {
   cannot: 'can’t work',
   failed: 'failed',
+  doubtful: 'doubtful',
   underway: 'under way',
   open: 'to do',
   proven: 'proven',
@@ -30,9 +31,9 @@ export function Tally({ progress, narrow }: { progress: readonly PointProgress[]
           key={kind}
           role="group"
           aria-label={`${count} ${NAMES[kind]}`}
-          className={`flex-1 items-center gap-0.5 py-2 ${i > 0 ? 'border-l border-line' : ''}`}
+          className={`flex-1 items-center gap-0.5 px-0.5 py-2 ${i > 0 ? 'border-l border-line' : ''}`}
         >
-          <View className="flex-row items-center gap-1.5">
+          <View className="flex-row items-center gap-1">
             <Mark kind={kind} size={16} />
             <Words as="number">{String(count)}</Words>
           </View>

@@ -1,28 +1,26 @@
-import type { LoopView } from '@keypost/core';
+import type { LoopView, ViewPlate } from '@keypost/core';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Polyline } from 'react-native-svg';
 import { useTokens } from '../ui/look';
-import { CHANNEL, layOut, middleOf } from './layout';
-import type { LoopLayout, Spot } from './layout';
+import { Glyph } from './glyphs';
+import { layOut } from './layout';
 import {
-  FlowArrow,
   FlowLine,
   GapLine,
   LampLight,
   Lettering,
   PlateBox,
   points,
-  ResistorBox,
-  SlotSwitch,
   TerminalRing,
   ValuePlate,
+  WireLabel,
   WireLine,
 } from './parts';
+import type { LoopLayout, PlacedPlate, PlacedTerminal, Spot } from './sheet';
 
 /** Lamps are yellow on a sensor and green on an input; the word beside them says the same. */
-const SENSOR_LAMP = '#E79C00';
-const INPUT_LAMP = '#3E9B22';
+const LAMPS = { sensor: '#E79C00', input: '#3E9B22' } as const;
 
 export interface Leads {
   readonly red: string;
@@ -35,7 +33,7 @@ interface TouchSpot extends Spot {
 }
 
 /**
- * The loop: rails, device, wires, channel, and the current's way through them. Any two terminals can be touched
+ * The loop: rails, devices, wires, channels, and the current's way through them. Any two terminals can be touched
  * to put the meter on them.
  */
 export function LoopDrawing({
@@ -53,22 +51,8 @@ export function LoopDrawing({
   const scale = width / layout.width;
   const spots = touchSpots(view, layout);
   return (
-    <View style={{ width, height: layout.height * scale }} role="group" aria-label={describe(view)}>
-      <Svg width={width} height={layout.height * scale} viewBox={`0 0 ${layout.width} ${layout.height}`}>
-        <Rails view={view} layout={layout} />
-        <Plates view={view} layout={layout} />
-        {layout.wires.map((placed) => (
-          <WireLine key={`${placed.wire.id}-${placed.from.x}-${placed.from.y}`} placed={placed} />
-        ))}
-        {layout.gaps.map((gap) => (
-          <GapLine key={`${gap.from.x}-${gap.from.y}`} gap={gap} />
-        ))}
-        <Insides view={view} layout={layout} />
-        {spots.map(({ ref, x, y }) => (
-          <TerminalRing key={ref} x={x} y={y} lead={leadOn(leads, ref)} />
-        ))}
-        <Values view={view} layout={layout} />
-      </Svg>
+    <View style={{ width, height: layout.height * scale }} role="group" aria-label={view.summary}>
+      <LoopSheet view={view} layout={layout} width={width} leads={leads} />
       {spots.map(({ ref, x, y, label }) => (
         <Pressable
           key={ref}
@@ -79,10 +63,10 @@ export function LoopDrawing({
           style={{
             position: 'absolute',
             left: x * scale - 24,
-            top: y * scale - 24,
+            top: y * scale - 22,
             width: 48,
-            height: 48,
-            borderRadius: 24,
+            height: 44,
+            borderRadius: 22,
           }}
         />
       ))}
@@ -90,181 +74,238 @@ export function LoopDrawing({
   );
 }
 
+/** The sheet itself, without anything to touch. */
+export function LoopSheet({
+  view,
+  layout,
+  width,
+  leads,
+}: {
+  view: LoopView;
+  layout: LoopLayout;
+  width: number;
+  leads?: Leads;
+}) {
+  const scale = width / layout.width;
+  return (
+    <Svg width={width} height={layout.height * scale} viewBox={`0 0 ${layout.width} ${layout.height}`}>
+      <Rails view={view} layout={layout} />
+      {layout.plates.map((placed) => (
+        <Plate key={placed.plate.id} placed={placed} />
+      ))}
+      <Empty layout={layout} />
+      {layout.wires.map((placed) => (
+        <WireLine key={placed.wire.id} placed={placed} />
+      ))}
+      {layout.gaps.map((gap) => (
+        <GapLine key={`${gap.from.x}-${gap.from.y}`} gap={gap} />
+      ))}
+      <Insides layout={layout} />
+      {layout.wires.map((placed) => (
+        <WireLabel key={placed.wire.id} placed={placed} />
+      ))}
+      {touchSpots(view, layout).map(({ ref, x, y }) => (
+        <TerminalRing key={ref} x={x} y={y} lead={leads && leadOn(leads, ref)} />
+      ))}
+      {layout.terminals.map((placed) => (
+        <TerminalName key={placed.terminal.ref} placed={placed} />
+      ))}
+      <Values view={view} layout={layout} />
+    </Svg>
+  );
+}
+
 function leadOn({ red, black }: Leads, ref: string): 'red' | 'black' | undefined {
   return ref === red ? 'red' : ref === black ? 'black' : undefined;
 }
 
-function touchSpots(view: LoopView, { terminals, rails }: LoopLayout): TouchSpot[] {
+function touchSpots(view: LoopView, { terminals, rails, bottom }: LoopLayout): TouchSpot[] {
+  const seen = new Set<string>();
   return [
-    { ref: view.rails.plusRef, x: rails.plus, y: rails.bottom - 6, label: `Plus rail of ${view.rails.name}` },
-    {
-      ref: view.rails.minusRef,
-      x: rails.minus,
-      y: rails.bottom - 6,
-      label: `0 V rail of ${view.rails.name}`,
-    },
-    ...terminals.map(({ terminal, owner, x, y }) => ({
-      ref: terminal.ref,
-      x,
-      y,
-      label: `Terminal ${terminal.name} of ${owner}`,
-    })),
+    ...rails.map(({ ref, x }) => {
+      const { rail, name } = view.rails.find((row) => row.ref === ref)!;
+      const words = rail === '+' ? 'Plus rail' : rail === '-' ? '0 V rail' : `${rail} rail`;
+      return { ref, x, y: bottom - 6, label: `${words} of ${name}` };
+    }),
+    ...terminals.flatMap(({ terminal, owner, x, y }) => {
+      if (seen.has(terminal.ref)) return [];
+      seen.add(terminal.ref);
+      const stack = terminal.stack ? `, ${terminal.stack}` : '';
+      return [{ ref: terminal.ref, x, y, label: `Terminal ${terminal.name} of ${owner}${stack}` }];
+    }),
   ];
 }
 
-function describe({ device, input, flow, volts, amps }: LoopView): string {
-  const way =
-    flow === 'toInput'
-      ? 'current flows from the device into the input'
-      : flow === 'fromInput'
-        ? 'current flows from the input into the device'
-        : 'no current in the signal wire';
-  return `Loop of ${device.tag}, ${device.words}${input ? `, on ${input.title}` : ''}: ${way}; ${volts}, ${amps}`;
-}
-
-function Rails({ view, layout: { rails } }: { view: LoopView; layout: LoopLayout }) {
-  const { ink, soft } = useTokens();
-  return (
-    <>
-      <Lettering x={4} y={14} size={13} colour={soft}>{`${view.rails.name} plus`}</Lettering>
-      <Lettering x={4} y={29} size={14} face="monobold">
-        {view.rails.plusVolts}
-      </Lettering>
-      <Lettering x={362} y={14} size={13} colour={soft} anchor="end">{`${view.rails.name} minus`}</Lettering>
-      <Lettering x={362} y={29} size={14} face="monobold" anchor="end">
-        0 V
-      </Lettering>
-      {[rails.plus, rails.minus].map((x) => (
-        <Line
-          key={x}
-          x1={x}
-          y1={rails.top + 3}
-          x2={x}
-          y2={rails.bottom}
-          stroke={ink}
-          strokeWidth={7}
-          strokeLinecap="round"
-        />
-      ))}
-    </>
-  );
-}
-
-function Plates({ view, layout }: { view: LoopView; layout: LoopLayout }) {
+/** Names of terminals; the leads of a sensor are named by their wires' colours already. */
+function TerminalName({ placed: { terminal, at, x, y } }: { placed: PlacedTerminal }) {
   const { soft } = useTokens();
-  const { device, input, emitter } = layout;
+  const named = /^(E-)?(BN|BU|BK|WH)$/.test(terminal.name);
+  if (named) return null;
+  const text = terminal.other ? `${terminal.name}\u00a0(${terminal.other})` : terminal.name;
+  if (at === 'above' || at === 'below')
+    return (
+      <Lettering x={x + 13} y={at === 'above' ? y + 16 : y - 8} size={12} face="mono" colour={soft}>
+        {text}
+      </Lettering>
+    );
+  return (
+    <Lettering
+      x={at === 'left' ? x + 13 : x - 13}
+      y={y - 9}
+      size={12}
+      face="mono"
+      colour={soft}
+      anchor={at === 'left' ? 'start' : 'end'}
+    >
+      {text}
+    </Lettering>
+  );
+}
+
+function Rails({ view, layout: { rails, top, bottom } }: { view: LoopView; layout: LoopLayout }) {
+  const { ink, soft } = useTokens();
+  return rails.map(({ ref, x, side }, i) => {
+    const row = view.rails.find((r) => r.ref === ref)!;
+    const before = rails.slice(0, i).filter((rail) => rail.side === side).length;
+    const edge = side === 'left' ? 4 + before * 86 : 362 - before * 86;
+    const anchor = side === 'left' ? 'start' : 'end';
+    return (
+      <RailLine
+        key={ref}
+        x={x}
+        top={top}
+        bottom={bottom}
+        ink={ink}
+        name={
+          <>
+            <Lettering x={edge} y={12} size={12} colour={soft} anchor={anchor}>
+              {row.name}
+            </Lettering>
+            <Lettering x={edge} y={27} size={14} face="monobold" anchor={anchor}>
+              {row.volts}
+            </Lettering>
+          </>
+        }
+      />
+    );
+  });
+}
+
+function RailLine({
+  x,
+  top,
+  bottom,
+  ink,
+  name,
+}: {
+  x: number;
+  top: number;
+  bottom: number;
+  ink: string;
+  name: React.ReactNode;
+}) {
   return (
     <>
-      <PlateBox box={device} />
-      <Lettering x={device.x + 13} y={device.y + 25} size={17} face="bold">
-        {view.device.tag}
-      </Lettering>
-      <Lettering x={device.x + 13} y={device.y + 45} size={13} colour={soft}>
-        {view.device.words}
-      </Lettering>
-      {emitter && (
-        <>
-          <PlateBox box={emitter} />
-          <Lettering x={emitter.x + 13} y={emitter.y + 24} size={14} colour={soft}>
-            emitter
-          </Lettering>
-        </>
-      )}
-      <PlateBox box={input} dashed={!view.input} />
-      {!view.input && (
-        <Lettering
-          x={input.x + input.width / 2}
-          y={input.y + input.height / 2 + 5}
-          anchor="middle"
-          colour={soft}
-        >
-          no channel yet
-        </Lettering>
-      )}
+      {name}
+      <Line x1={x} y1={top + 3} x2={x} y2={bottom} stroke={ink} strokeWidth={7} strokeLinecap="round" />
     </>
   );
 }
 
-function Insides({ view, layout }: { view: LoopView; layout: LoopLayout }) {
+const cut = (text: string, letters: number): string =>
+  text.length <= letters ? text : `${text.slice(0, Math.max(letters - 1, 1)).trimEnd()}…`;
+
+function Plate({ placed }: { placed: PlacedPlate }) {
+  const { soft } = useTokens();
+  const { plate, x, y, height, head, letters } = placed;
+  const top = head === 'top' ? y + 24 : y + height - 30;
+  const room = plate.lamp ? letters - 7 : letters;
+  return (
+    <>
+      <PlateBox box={placed} />
+      <Lettering x={x + 13} y={top} size={17} face="bold">
+        {cut(plate.title, Math.floor(room * 0.8))}
+      </Lettering>
+      <Lettering
+        x={x + 13}
+        y={top + 19}
+        size={plate.figure ? 14 : 13}
+        face={plate.figure ? 'mono' : 'words'}
+        colour={soft}
+      >
+        {plate.figure ?? cut(plate.words, letters)}
+      </Lettering>
+      {plate.lamp && <PlateLamp plate={plate} x={x + placed.width} y={top - 5} />}
+    </>
+  );
+}
+
+function PlateLamp({ plate: { lamp }, x, y }: { plate: ViewPlate } & Spot) {
+  const { soft, wait } = useTokens();
+  if (!lamp) return null;
+  return (
+    <>
+      <LampLight x={x - 22} y={y} on={lamp.on} colour={LAMPS[lamp.colour]} />
+      <Lettering x={x - 38} y={y + 5} size={13} anchor="end" colour={lamp.dead ? wait : soft}>
+        {lamp.words}
+      </Lettering>
+    </>
+  );
+}
+
+function Empty({ layout: { empty } }: { layout: LoopLayout }) {
+  const { soft } = useTokens();
+  if (!empty) return null;
+  return (
+    <>
+      <PlateBox box={empty} dashed />
+      <Lettering
+        x={empty.x + empty.width / 2}
+        y={empty.y + empty.height / 2 + 5}
+        anchor="middle"
+        colour={soft}
+      >
+        no channel yet
+      </Lettering>
+    </>
+  );
+}
+
+function Insides({ layout }: { layout: LoopLayout }) {
   const { ink } = useTokens();
   return (
     <>
-      {layout.inner.map((line) => (
+      {layout.inner.map(({ points: line }) => (
         <Polyline key={points(line)} points={points(line)} fill="none" stroke={ink} strokeWidth={2} />
       ))}
-      {layout.slots.map((slot) => (
-        <SlotSwitch key={slot.x} slot={slot} />
+      {layout.glyphs.map((placed) => (
+        <Glyph key={`${placed.x}-${placed.y}`} placed={placed} />
       ))}
-      {view.input && layout.resistor && (
-        <ResistorBox {...layout.resistor} value={view.input.kilohms} stopped={view.input.stopped} />
-      )}
-      {layout.path && <FlowLine path={layout.path} />}
-      {layout.path && <FlowArrow {...middleOf(layout)} down={view.flow === 'toInput'} />}
-      <DeviceLamp view={view} layout={layout} />
-      <InputWords view={view} layout={layout} />
+      {layout.inner.map((line) => (
+        <FlowLine key={points(line.points)} path={line.points} amps={line.amps} />
+      ))}
+      {layout.wires.map(({ wire, points: path }) => (
+        <FlowLine key={wire.id} path={path} amps={wire.amps} arrow />
+      ))}
     </>
   );
 }
 
-function DeviceLamp({ view: { device }, layout }: { view: LoopView; layout: LoopLayout }) {
-  const { soft, wait } = useTokens();
-  const { x, y, width } = layout.device;
-  if (!device.hasLamp) return null;
+/** Volts and milliamperes of the signal wire; away from it they say of which terminal they are. */
+function Values({ view: { signal }, layout: { values } }: { view: LoopView; layout: LoopLayout }) {
+  const name = signal.ref.split(':')[1]!;
+  const volts = signal.across
+    ? `${signal.volts} across`
+    : values.named
+      ? `${name}: ${signal.volts}`
+      : signal.volts;
   return (
     <>
-      <LampLight x={x + width - 22} y={y + 20} on={device.lampOn} colour={SENSOR_LAMP} />
-      <Lettering x={x + width - 40} y={y + 25} size={13} anchor="end" colour={device.powered ? soft : wait}>
-        {device.powered ? (device.lampOn ? 'on' : 'off') : 'dead'}
-      </Lettering>
-    </>
-  );
-}
-
-function InputWords({ view: { input }, layout }: { view: LoopView; layout: LoopLayout }) {
-  const { soft } = useTokens();
-  const { x, y, width, height } = layout.input;
-  if (!input) return null;
-  const left = layout.commonSide === 'left';
-  return (
-    <>
-      <Lettering
-        x={left ? x + width - 14 : x + 14}
-        y={y + CHANNEL + 5}
-        size={13}
-        colour={soft}
-        anchor={left ? 'end' : 'start'}
-      >
-        {input.commonName}
-      </Lettering>
-      <Lettering x={x + 13} y={y + height - 30} size={17} face="bold">
-        {input.title}
-      </Lettering>
-      <Lettering x={x + 13} y={y + height - 11} size={14} face="mono" colour={soft}>
-        {`${input.address} = ${input.bit}`}
-      </Lettering>
-      <Lettering x={x + width - 40} y={y + height - 19} size={13} anchor="end" colour={soft}>
-        {input.lamp}
-      </Lettering>
-      <LampLight x={x + width - 22} y={y + height - 24} on={input.lamp === 'on'} colour={INPUT_LAMP} />
-    </>
-  );
-}
-
-function Values({ view, layout }: { view: LoopView; layout: LoopLayout }) {
-  const { x, y } = middleOf(layout);
-  if (!view.device.signal.wire)
-    return (
-      <ValuePlate x={x + 22} y={layout.signal.top + 30} wrong>
-        not landed
+      <ValuePlate x={values.x} y={values.y - 16} wrong={signal.volts === 'floating'}>
+        {volts}
       </ValuePlate>
-    );
-  return (
-    <>
-      <ValuePlate x={x + 22} y={y - 16} wrong={view.volts === 'floating'}>
-        {view.volts}
-      </ValuePlate>
-      <ValuePlate x={x + 22} y={y + 16}>
-        {view.amps}
+      <ValuePlate x={values.x} y={values.y + 16}>
+        {signal.amps}
       </ValuePlate>
     </>
   );

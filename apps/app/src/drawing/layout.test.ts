@@ -1,6 +1,8 @@
 import { analyse, applyChange, emptyJob, JobIndex, loopView } from '@keypost/core';
 import type { Change, LoopView } from '@keypost/core';
+import { FAMILIES } from '../../../../packages/core/test/families';
 import { layOut } from './layout';
+import type { Spot } from './sheet';
 
 const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
 
@@ -34,18 +36,35 @@ function viewOf(
   return loopView(context, present ? there : away);
 }
 
+type Layout = ReturnType<typeof layOut>;
+
+/** Wires that carry the signal, each in the sense of its current: where it begins and where it ends. */
+function flows({ wires }: Layout): { from: Spot; to: Spot }[] {
+  return wires
+    .filter(({ wire }) => wire.amps !== 0)
+    .map(({ wire, points }) => {
+      const way = wire.amps > 0 ? points : [...points].reverse();
+      return { from: way[0]!, to: way.at(-1)! };
+    });
+}
+
+const railAt = ({ rails }: Layout, side: 'left' | 'right'): number =>
+  rails.find((rail) => rail.side === side)!.x;
+
 test('a PNP sensor’s path enters at plus above and leaves to minus below', () => {
-  const { path, rails } = layOut(viewOf('pnp', '-', 'inductive-3w'));
-  expect(path![0]!.x).toBe(rails.plus);
-  expect(path!.at(-1)!.x).toBe(rails.minus);
-  expect(path![0]!.y).toBeLessThan(path!.at(-1)!.y);
+  const layout = layOut(viewOf('pnp', '-', 'inductive-3w'));
+  const way = flows(layout);
+  const entry = way.find(({ from }) => from.x === railAt(layout, 'left'))!;
+  const exit = way.find(({ to }) => to.x === railAt(layout, 'right'))!;
+  expect(entry.from.y).toBeLessThan(exit.to.y);
 });
 
 test('an NPN sensor’s path enters at the common below and climbs to minus above', () => {
-  const { path, rails } = layOut(viewOf('npn', '+', 'inductive-3w'));
-  expect(path![0]!.x).toBe(rails.plus);
-  expect(path!.at(-1)!.x).toBe(rails.minus);
-  expect(path![0]!.y).toBeGreaterThan(path!.at(-1)!.y);
+  const layout = layOut(viewOf('npn', '+', 'inductive-3w'));
+  const way = flows(layout);
+  const entry = way.find(({ from }) => from.x === railAt(layout, 'left'))!;
+  const exit = way.find(({ to }) => to.x === railAt(layout, 'right'))!;
+  expect(entry.from.y).toBeGreaterThan(exit.to.y);
 });
 
 test('a contact stands at the rail that it is wired to', () => {
@@ -56,9 +75,9 @@ test('a contact stands at the rail that it is wired to', () => {
 });
 
 test('an open common has a stub in the air and no path', () => {
-  const { gaps, path } = layOut(viewOf('pnp', null, 'inductive-3w'));
-  expect(gaps).toHaveLength(1);
-  expect(path).toBeUndefined();
+  const layout = layOut(viewOf('pnp', null, 'inductive-3w'));
+  expect(layout.gaps).toHaveLength(1);
+  expect(flows(layout)).toEqual([]);
 });
 
 test.each([
@@ -67,30 +86,28 @@ test.each([
   ['pushpull', '+', 'ultrasonic-3w'],
   ['pnp', '-', 'through-beam-3w'],
   ['contact', '+', 'limit-switch'],
-] as const)(
-  '%s with the common on %s: everything stands inside the sheet, no terminal on another',
-  (output, rail, type) => {
-    for (const present of [true, false]) {
-      const layout = layOut(viewOf(output, rail, type, present));
-      const spots = layout.terminals.map(({ x, y }) => ({ x, y }));
-      for (const { x, y } of [...spots, ...(layout.path ?? []), ...layout.inner.flat()]) {
-        expect(x).toBeGreaterThanOrEqual(0);
-        expect(x).toBeLessThanOrEqual(layout.width);
-        expect(y).toBeLessThanOrEqual(layout.height);
-      }
-      for (const [i, a] of spots.entries())
-        for (const b of spots.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(40);
-    }
-  },
-);
-
-test('the path is one line from rail to rail, upright or level in every part', () => {
-  for (const view of [
-    viewOf('pnp', '-', 'inductive-3w'),
-    viewOf('npn', '+', 'inductive-3w'),
-    viewOf('contact', '+', 'limit-switch'),
-  ]) {
-    const path = layOut(view).path!;
-    path.slice(1).forEach((spot, i) => expect(spot.x === path[i]!.x || spot.y === path[i]!.y).toBe(true));
-  }
+] as const)('%s with the common on %s: %s is drawn soundly', (output, rail, type) => {
+  for (const present of [true, false]) expectSound(layOut(viewOf(output, rail, type, present)));
 });
+
+test.each(Object.keys(FAMILIES))('%s is drawn soundly in every state', (family) => {
+  const { context, shown, staged } = analyse(new JobIndex(FAMILIES[family]!()), 'px-1');
+  for (const state of [...shown, ...staged]) expectSound(layOut(loopView(context, state)));
+});
+
+/** Everything inside the sheet, no terminal on another, every wire upright or level, nothing on a plate's name. */
+function expectSound(layout: Layout): void {
+  const lines = [...layout.inner.map(({ points }) => points), ...layout.wires.map(({ points }) => points)];
+  const spots = layout.terminals.map(({ x, y }) => ({ x, y }));
+  for (const { x, y } of [...spots, ...lines.flat()]) {
+    expect(x).toBeGreaterThanOrEqual(0);
+    expect(x).toBeLessThanOrEqual(layout.width);
+    expect(y).toBeGreaterThanOrEqual(0);
+    expect(y).toBeLessThanOrEqual(layout.height);
+  }
+  for (const [i, a] of spots.entries())
+    for (const b of spots.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(40);
+  for (const line of lines)
+    line.slice(1).forEach((spot, i) => expect(spot.x === line[i]!.x || spot.y === line[i]!.y).toBe(true));
+  expect(new Set(layout.plates.map(({ plate }) => plate.id)).size).toBe(layout.plates.length);
+}

@@ -1,212 +1,261 @@
-import type { LoopTerminal, LoopView, LoopWire } from '@keypost/core';
-
-/** A place on the sheet, in its own units: 366 wide, as high as the loop needs. */
-export interface Spot {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** A plate on the sheet. */
-export interface Box extends Spot {
-  readonly width: number;
-  readonly height: number;
-}
-
-export interface PlacedTerminal extends Spot {
-  readonly terminal: LoopTerminal;
-  /** What it belongs to, for those who hear the drawing. */
-  readonly owner: string;
-}
-
-export interface PlacedWire {
-  readonly wire: LoopWire;
-  readonly from: Spot;
-  readonly to: Spot;
-  readonly label: Spot;
-}
-
-/** A stub that ends in the air. */
-export interface Gap {
-  readonly from: Spot;
-  readonly to: Spot;
-}
-
-export interface Slot extends Spot {
-  readonly closed: boolean;
-}
-
-export interface LoopLayout {
-  readonly width: number;
-  readonly height: number;
-  readonly rails: {
-    readonly plus: number;
-    readonly minus: number;
-    readonly top: number;
-    readonly bottom: number;
-  };
-  readonly device: Box;
-  readonly emitter?: Box;
-  readonly input: Box;
-  readonly terminals: readonly PlacedTerminal[];
-  readonly wires: readonly PlacedWire[];
-  readonly gaps: readonly Gap[];
-  /** Thin lines inside the plates. */
-  readonly inner: readonly (readonly Spot[])[];
-  readonly slots: readonly Slot[];
-  readonly resistor?: Spot;
-  /** The current's way, in the sense of the conventional current. */
-  readonly path?: readonly Spot[];
-  readonly signal: { readonly x: number; readonly top: number; readonly bottom: number };
-  readonly commonSide: 'left' | 'right';
-}
+import type { LoopView } from '@keypost/core';
+import { arrange, railSide } from './arrange';
+import type { ArrangedPlate, ArrangedRow } from './arrange';
+import { routeWires } from './routes';
+import type {
+  Box,
+  Gap,
+  InnerLine,
+  LoopLayout,
+  PlacedGlyph,
+  PlacedPlate,
+  PlacedRail,
+  PlacedTerminal,
+  Spot,
+} from './sheet';
 
 const WIDTH = 366;
-const PLUS = 20;
-const MINUS = WIDTH - 20;
-const LEFT = 74;
-const RIGHT = WIDTH - 74;
 const MIDDLE = WIDTH / 2;
-const DEVICE_HEIGHT = 98;
-const EMITTER_HEIGHT = 56;
-/** From a device's supply terminals down to its foot. */
-const FOOT = 34;
-const SIGNAL_LENGTH = 80;
-const INPUT_HEIGHT = 116;
-/** From a channel's terminal down to its network. */
-export const CHANNEL = 50;
 const TOP = 42;
+/** Rails stand this far from the edge, and from each other. */
+const RAIL_EDGE = 14;
+const RAIL_STEP = 17;
+/** From the innermost rail to the plates, without lanes. */
+const GUTTER = 54;
+export const LANE_STEP = 12;
+const HEAD = 54;
+const ROW = 46;
+const PAD = 14;
+/** Heights of the space below a plate: with a straight wire and its values, with one, and without. */
+const SPACES = { values: 84, stem: 52, none: 30 } as const;
+const EMPTY_HEIGHT = 96;
+/** A line that ends inside a plate stops this far from its edge. */
+const INSIDE = 24;
+/** Plates less wide than this have no room for words between the names of two terminals. */
+const NARROW = 190;
 
-/** Places a loop: rails upright at the sides, the field device above, its channel below, what joins them between. */
+/** Numbers that the routes need: where the plates begin and end, and how many lanes lie beside them. */
+export interface Frame {
+  readonly left: number;
+  readonly right: number;
+  readonly rails: readonly PlacedRail[];
+}
+
+/**
+ * Places a loop: rails upright at the sides, the field device above, what it leads to below it, straight wires where
+ * plates follow each other and lanes beside the plates for the others. Longer loops grow downwards.
+ */
 export function layOut(view: LoopView): LoopLayout {
-  const emitter: Box | undefined = view.device.emitter && {
-    x: LEFT,
-    y: TOP,
-    width: RIGHT - LEFT,
-    height: EMITTER_HEIGHT,
-  };
-  const deviceTop = TOP + (emitter ? EMITTER_HEIGHT + 14 : 0);
-  const device: Box = { x: LEFT, y: deviceTop, width: RIGHT - LEFT, height: DEVICE_HEIGHT };
-  const signalTop = deviceTop + DEVICE_HEIGHT;
-  const input: Box = { x: LEFT, y: signalTop + SIGNAL_LENGTH, width: RIGHT - LEFT, height: INPUT_HEIGHT };
-  const sheet = new Sheet();
-  const supplyY = deviceTop + DEVICE_HEIGHT - FOOT;
-  if (emitter) placeEmitter(sheet, view, emitter.y + 42);
-  const deviceWay = view.device.side ? placeContact(sheet, view, supplyY) : placeSensor(sheet, view, supplyY);
-  const top = { x: MIDDLE, y: signalTop };
-  sheet.terminal(view.device.signal, top, view.device.tag);
-  const bottom = { x: MIDDLE, y: input.y };
-  const commonSide = sideOfCommon(view);
-  const inputWay = view.input ? placeInput(sheet, view, input, commonSide) : [];
-  placeSignal(sheet, view, top, bottom);
-  const along = [...deviceWay, top, bottom, ...inputWay];
+  const arranged = arrange(view);
+  const rails = placeRails(view);
+  const lanes = routeWires(view, place(view, arranged, frameOf(rails, 0, 0)), frameOf(rails, 0, 0)).lanes;
+  const frame = frameOf(rails, lanes.left, lanes.right);
+  const placed = place(view, arranged, frame);
+  const { wires } = routeWires(view, placed, frame);
   return {
     width: WIDTH,
-    height: input.y + INPUT_HEIGHT + 22,
-    rails: { plus: PLUS, minus: MINUS, top: TOP - 10, bottom: input.y + INPUT_HEIGHT + 10 },
-    device,
-    emitter,
-    input,
-    ...sheet,
-    path: view.flow === 'none' ? undefined : view.flow === 'toInput' ? along : [...along].reverse(),
-    resistor: view.input && { x: commonSide === 'left' ? 128 : WIDTH - 128, y: input.y + CHANNEL },
-    signal: { x: MIDDLE, top: signalTop, bottom: input.y },
-    commonSide,
+    height: placed.bottom + 32,
+    top: TOP - 10,
+    bottom: placed.bottom + 12,
+    rails,
+    ...placed.sheet,
+    wires,
+    values: placed.values,
   };
+}
+
+function placeRails({ rails }: LoopView): PlacedRail[] {
+  const count = { left: 0, right: 0 };
+  return rails.map(({ ref, rail }) => {
+    const side = railSide(rail);
+    const at = RAIL_EDGE + RAIL_STEP * count[side]++;
+    return { ref, side, x: side === 'left' ? at : WIDTH - at };
+  });
+}
+
+function frameOf(rails: readonly PlacedRail[], left: number, right: number): Frame {
+  const inner = (side: 'left' | 'right'): number =>
+    RAIL_EDGE + RAIL_STEP * Math.max(0, rails.filter((rail) => rail.side === side).length - 1);
+  return {
+    left: inner('left') + Math.max(GUTTER, 40 + LANE_STEP * left),
+    right: WIDTH - inner('right') - Math.max(GUTTER, 40 + LANE_STEP * right),
+    rails,
+  };
+}
+
+export interface Placed {
+  readonly sheet: Pick<LoopLayout, 'plates' | 'terminals' | 'glyphs' | 'inner' | 'gaps' | 'empty'>;
+  readonly bottom: number;
+  readonly values: LoopLayout['values'];
+}
+
+function place(view: LoopView, arranged: readonly ArrangedPlate[], frame: Frame): Placed {
+  const sheet = new Sheet(frame);
+  let y = TOP;
+  let values: LoopLayout['values'] = { x: MIDDLE + 22, y: TOP, named: false };
+  arranged.forEach((plate, i) => {
+    const box = sheet.plate(plate, y);
+    y = box.y + box.height;
+    const down = plate.rows.at(-1)?.down;
+    const next = arranged[i + 1];
+    if (i === 0)
+      values = {
+        x: Math.min(MIDDLE + 22, frame.right - 108),
+        y: y + 42,
+        named: down?.ref !== view.signal.ref,
+      };
+    if (next) y += i === 0 ? SPACES.values : down?.wired ? SPACES.stem : SPACES.none;
+  });
+  if (
+    arranged.length === 1 &&
+    !view.wires.some(({ from, to }) => from === view.signal.ref || to === view.signal.ref)
+  ) {
+    const empty: Box = {
+      x: frame.left,
+      y: y + SPACES.values,
+      width: frame.right - frame.left,
+      height: EMPTY_HEIGHT,
+    };
+    sheet.empty = empty;
+    y = empty.y + empty.height;
+  }
+  return { sheet, bottom: y, values };
+}
+
+/** Where the ends and the middle of a row are. */
+interface RowSpots {
+  readonly left?: Spot;
+  readonly right?: Spot;
+  readonly top?: Spot;
+  readonly foot?: Spot;
+  readonly centre: Spot;
 }
 
 class Sheet {
+  readonly plates: PlacedPlate[] = [];
   readonly terminals: PlacedTerminal[] = [];
-  readonly wires: PlacedWire[] = [];
+  readonly glyphs: PlacedGlyph[] = [];
+  readonly inner: InnerLine[] = [];
   readonly gaps: Gap[] = [];
-  readonly inner: Spot[][] = [];
-  readonly slots: Slot[] = [];
+  empty?: Box;
+  private readonly frame: Frame;
+  private readonly known = new Map<string, Spot>();
 
-  terminal(terminal: LoopTerminal, at: Spot, owner: string): void {
-    this.terminals.push({ terminal, owner, ...at });
+  constructor(frame: Frame) {
+    this.frame = frame;
   }
 
-  /** A terminal at a plate's side and what it is wired to; without a wire a stub in the air. */
-  atSide(terminal: LoopTerminal, y: number, side: 'left' | 'right', owner: string): Spot {
-    const at = { x: side === 'left' ? LEFT : RIGHT, y };
-    const rail = side === 'left' ? PLUS : MINUS;
-    this.terminal(terminal, at, owner);
-    const { wire } = terminal;
-    const home = side === 'left' ? '+' : '-';
-    if (!wire) this.gaps.push({ from: at, to: { x: at.x + (rail - at.x) * 0.42, y } });
-    else if (wire.to === home)
-      this.wires.push({ wire, from: at, to: { x: rail, y }, label: { x: (at.x + rail) / 2, y } });
-    else if (wire.to === '+' || wire.to === '-') {
-      const far = wire.to === '+' ? PLUS : MINUS;
-      this.wires.push({ wire, from: at, to: { x: far, y }, label: { x: (at.x + rail) / 2, y } });
-    } else this.gaps.push({ from: at, to: { x: at.x + (rail - at.x) * 0.42, y } });
-    return { x: rail, y };
+  plate({ plate, rows }: ArrangedPlate, y: number): PlacedPlate {
+    const { left, right } = this.frame;
+    const goesUp = rows[0]?.up !== undefined;
+    const goesDown = rows.at(-1)?.down !== undefined;
+    const head = goesUp && !goesDown ? 'bottom' : 'top';
+    const crossed = head === 'top' ? goesUp : goesDown;
+    const height = HEAD + rows.length * ROW + (rows.length ? 0 : PAD);
+    const width = right - left;
+    const box: PlacedPlate = {
+      plate,
+      x: left,
+      y,
+      width,
+      height,
+      head,
+      letters: Math.floor(((crossed ? width / 2 : width) - 24) / 6.4),
+    };
+    this.plates.push(box);
+    const first = y + (head === 'top' ? HEAD : 0) + ROW / 2 + (head === 'top' ? -6 : 4);
+    rows.forEach((row, i) => this.row(row, first + i * ROW, box, plate.title));
+    return box;
   }
-}
 
-function placeEmitter(sheet: Sheet, { device }: LoopView, y: number): void {
-  const owner = `emitter of ${device.tag}`;
-  sheet.atSide(device.emitter!.plus, y, 'left', owner);
-  sheet.atSide(device.emitter!.minus, y, 'right', owner);
-}
-
-/** Places supply terminals and transistors of a sensor. @returns the way from the rail to the signal terminal. */
-function placeSensor(sheet: Sheet, { device, through }: LoopView, y: number): Spot[] {
-  const corner = { x: MIDDLE, y };
-  const bottom = { x: MIDDLE, y: y + FOOT };
-  const plus = sheet.atSide(device.plus!, y, 'left', device.tag);
-  const minus = sheet.atSide(device.minus!, y, 'right', device.tag);
-  if (device.high !== undefined) {
-    sheet.inner.push([{ x: LEFT, y }, corner, bottom]);
-    sheet.slots.push({ x: (LEFT + MIDDLE) / 2, y, closed: device.high });
+  private row(arranged: ArrangedRow, y: number, box: Box, owner: string): void {
+    const { up, down } = arranged;
+    const top = up && this.stemEnd(up, { x: MIDDLE, y: box.y }, 'above', owner);
+    const left = this.end(arranged.left, { x: box.x, y }, 'left', owner);
+    const right = this.end(arranged.right, { x: box.x + box.width, y }, 'right', owner);
+    const foot = down && this.stemEnd(down, { x: MIDDLE, y: box.y + box.height }, 'below', owner);
+    const spots = { left, right, top, foot, centre: { x: MIDDLE, y } };
+    if (!up && !down) this.across(arranged, spots, box.width < NARROW);
+    else if (top && foot && !left && !right) this.through(arranged, spots);
+    else this.bent(arranged, spots, { x: box.x + box.width - INSIDE, y });
   }
-  if (device.low !== undefined) {
-    sheet.inner.push([{ x: RIGHT, y }, corner, bottom]);
-    sheet.slots.push({ x: (RIGHT + MIDDLE) / 2, y, closed: device.low });
+
+  /** A row from side to side. */
+  private across({ row, turned }: ArrangedRow, { left, right, centre }: RowSpots, narrow: boolean): void {
+    this.line([left, right], (row.glyph?.amps ?? 0) * (turned ? -1 : 1));
+    if (row.glyph) this.glyphs.push({ glyph: row.glyph, narrow, ...centre });
   }
-  return [through === 'low' ? minus : plus, corner];
-}
 
-/** Places a contact, its first side at the rail that it is wired to. */
-function placeContact(sheet: Sheet, { device, flow }: LoopView, y: number): Spot[] {
-  const wired = device.side!.wire?.to;
-  const side = wired === '-' || (wired === undefined && flow === 'fromInput') ? 'right' : 'left';
-  const rail = sheet.atSide(device.side!, y, side, device.tag);
-  const corner = { x: MIDDLE, y };
-  sheet.inner.push([{ x: side === 'left' ? LEFT : RIGHT, y }, corner, { x: MIDDLE, y: y + FOOT }]);
-  sheet.slots.push({
-    x: ((side === 'left' ? LEFT : RIGHT) + MIDDLE) / 2,
-    y,
-    closed: device.contact === true,
-  });
-  return [rail, corner];
-}
+  /** A row that comes in above and leaves below. */
+  private through({ row, up }: ArrangedRow, { top, foot, centre }: RowSpots): void {
+    this.line([top, foot], (row.glyph?.amps ?? 0) * (up === row.a ? 1 : -1));
+    if (row.glyph) this.glyphs.push({ glyph: row.glyph, narrow: true, ...centre });
+  }
 
-function sideOfCommon({ input, device }: LoopView): 'left' | 'right' {
-  const to = input?.common.wire?.to;
-  if (to === '+') return 'left';
-  if (to === '-') return 'right';
-  return device.low !== undefined && device.high === undefined ? 'left' : 'right';
-}
+  /** A row that goes from a side to the middle and out there; one with a terminal in its middle from both sides. */
+  private bent({ row, up, down, turned }: ArrangedRow, spots: RowSpots, inside: Spot): void {
+    const { left, right, top, foot, centre } = spots;
+    const stem = (up ? top : foot)!;
+    if (row.middle) {
+      const [near, far] = turned ? [row.second, row.glyph] : [row.glyph, row.second];
+      this.half(left, near, centre, stem, (near?.amps ?? 0) * (turned ? -1 : 1));
+      this.half(right, far, centre, stem, (far?.amps ?? 0) * (turned ? 1 : -1));
+      return;
+    }
+    const outwards = ((up ?? down) === row.a ? 1 : -1) * (row.glyph?.amps ?? 0);
+    this.half(left ?? right ?? inside, row.glyph, centre, stem, -outwards);
+    if (up && down) this.line([centre, foot], 0);
+  }
 
-/** Places the channel's network. @returns the way from its terminal to the rail. */
-function placeInput(sheet: Sheet, view: LoopView, box: Box, side: 'left' | 'right'): Spot[] {
-  const input = view.input!;
-  const y = box.y + CHANNEL;
-  sheet.terminal(input.terminal, { x: MIDDLE, y: box.y }, input.title);
-  const rail = sheet.atSide(input.common, y, side, input.title);
-  const corner = { x: MIDDLE, y };
-  sheet.inner.push([{ x: MIDDLE, y: box.y }, corner, { x: side === 'left' ? LEFT : RIGHT, y }]);
-  return [corner, rail];
-}
+  /** A line from a side over a glyph to the middle and out along the stem; `amps` counts from the side inwards. */
+  private half(
+    side: Spot | undefined,
+    glyph: PlacedGlyph['glyph'] | undefined,
+    centre: Spot,
+    stem: Spot,
+    amps: number,
+  ): void {
+    if (!side || !glyph) return;
+    this.line([side, centre, stem], amps);
+    this.glyphs.push({ glyph, narrow: true, x: (side.x + centre.x) / 2, y: centre.y });
+  }
 
-function placeSignal(sheet: Sheet, { device }: LoopView, top: Spot, bottom: Spot): void {
-  const { wire } = device.signal;
-  if (wire?.to === 'input')
-    sheet.wires.push({ wire, from: top, to: bottom, label: { x: MIDDLE - 22, y: (top.y + bottom.y) / 2 } });
-  else sheet.gaps.push({ from: top, to: { x: top.x, y: top.y + SIGNAL_LENGTH * 0.4 } });
-}
+  private line(points: readonly (Spot | undefined)[], amps: number): void {
+    const there = points.filter((point) => point !== undefined);
+    if (there.length > 1) this.inner.push({ points: there, amps });
+  }
 
-/** Middle of the signal wire, where its plates and the arrow stand. */
-export function middleOf({ signal }: LoopLayout): Spot {
-  return { x: signal.x, y: (signal.top + signal.bottom) / 2 };
+  private end(
+    terminal: ArrangedRow['left'],
+    at: Spot,
+    side: 'left' | 'right',
+    owner: string,
+  ): Spot | undefined {
+    if (!terminal) return undefined;
+    const earlier = this.known.get(terminal.ref);
+    // A terminal that an earlier row shows already is joined to it along the plate's side.
+    if (earlier) {
+      const inset = { x: at.x + (side === 'left' ? 26 : -26), y: at.y };
+      this.inner.push({ points: [{ x: inset.x, y: earlier.y }, inset], amps: 0 });
+      return inset;
+    }
+    this.known.set(terminal.ref, at);
+    this.terminals.push({ terminal, owner, at: side, ...at });
+    if (terminal.needed && !terminal.wired)
+      this.gaps.push({ from: at, to: { x: at.x + (side === 'left' ? -24 : 24), y: at.y } });
+    return at;
+  }
+
+  private stemEnd(
+    terminal: NonNullable<ArrangedRow['up']>,
+    at: Spot,
+    where: 'above' | 'below',
+    owner: string,
+  ): Spot {
+    this.known.set(terminal.ref, at);
+    this.terminals.push({ terminal, owner, at: where, ...at });
+    if (!terminal.wired && terminal.needed)
+      this.gaps.push({ from: at, to: { x: at.x, y: at.y + (where === 'below' ? 32 : -24) } });
+    return at;
+  }
 }

@@ -1,7 +1,8 @@
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useScheme, useTokens } from '../ui/look';
+import { PATH_AMPS } from '@keypost/core';
 import { PATH } from '../ui/tokens';
-import type { Box, Gap, PlacedWire, Slot, Spot } from './layout';
+import type { Box, Gap, PlacedWire, Spot } from './sheet';
 import { WIRE_HEX } from './wireColours';
 
 export const points = (spots: readonly Spot[]): string => spots.map(({ x, y }) => `${x},${y}`).join(' ');
@@ -55,32 +56,42 @@ export function PlateBox({ box, dashed = false }: { box: Box; dashed?: boolean }
   );
 }
 
-/** A wire in its insulation colour with a rim, its letters above and its number below. */
-export function WireLine({ placed: { wire, from, to, label } }: { placed: PlacedWire }) {
-  const { ink, soft } = useTokens();
+/** A wire in its insulation colour with a rim; one that is not as planned has a broken rim in the colour of a fault. */
+export function WireLine({ placed: { wire, points: path } }: { placed: PlacedWire }) {
+  const { ink, fail } = useTokens();
   const dark = useScheme() === 'dark';
-  const upright = from.x === to.x;
-  const rim = dark ? '#8B938C' : ink;
+  const shape = { points: points(path), fill: 'none', strokeLinejoin: 'round' } as const;
   return (
     <G>
-      <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={rim} strokeWidth={8} />
-      <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={WIRE_HEX[wire.colour]} strokeWidth={5.5} />
-      <Lettering
-        x={label.x}
-        y={upright ? label.y - 3 : label.y - 9}
-        size={14}
-        face="bold"
-        anchor={upright ? 'end' : 'middle'}
-      >
+      <Polyline
+        {...shape}
+        stroke={wire.differs ? fail : dark ? '#8B938C' : ink}
+        strokeWidth={wire.differs ? 10 : 8}
+        strokeDasharray={wire.differs ? '7 4' : undefined}
+      />
+      <Polyline {...shape} stroke={WIRE_HEX[wire.colour]} strokeWidth={5.5} />
+    </G>
+  );
+}
+
+/** Letters of a wire's colour above it and its number below; beside an upright wire both on a small ground. */
+export function WireLabel({ placed: { wire, label } }: { placed: PlacedWire }) {
+  const { soft, bone } = useTokens();
+  const { x, y, anchor, stacked } = label;
+  const ground = stacked && anchor === 'middle';
+  return (
+    <G>
+      {ground && <Rect x={x - 11} y={y - 17} width={22} height={34} rx={5} fill={bone} />}
+      <Lettering x={x} y={stacked ? y - 3 : y - 9} size={ground ? 12 : 14} face="bold" anchor={anchor}>
         {wire.colour}
       </Lettering>
       <Lettering
-        x={label.x}
-        y={upright ? label.y + 14 : label.y + 19}
-        size={12}
+        x={x}
+        y={stacked ? y + (ground ? 11 : 14) : y + 19}
+        size={ground ? 11 : 12}
         face="mono"
         colour={soft}
-        anchor={upright ? 'end' : 'middle'}
+        anchor={anchor}
       >
         {wire.number}
       </Lettering>
@@ -115,34 +126,6 @@ export function GapLine({ gap: { from, to } }: { gap: Gap }) {
   );
 }
 
-/** The switching element: our slot. Closed, a key fills it; open, its two ends stand apart. */
-export function SlotSwitch({ slot: { x, y, closed } }: { slot: Slot }) {
-  const { accent, plate, ink } = useTokens();
-  const half = { width: 23, height: 10 };
-  return (
-    <G>
-      <Rect
-        x={x - half.width}
-        y={y - half.height}
-        width={half.width * 2}
-        height={half.height * 2}
-        rx={6}
-        fill={closed ? accent : plate}
-        stroke={ink}
-        strokeWidth={2}
-      />
-      {closed ? (
-        <Line x1={x - half.width} y1={y} x2={x + half.width} y2={y} stroke={plate} strokeWidth={2} />
-      ) : (
-        <>
-          <Line x1={x - half.width} y1={y} x2={x - 11} y2={y} stroke={ink} strokeWidth={3} />
-          <Line x1={x + 11} y1={y} x2={x + half.width} y2={y} stroke={ink} strokeWidth={3} />
-        </>
-      )}
-    </G>
-  );
-}
-
 /** A small round light; on, it has a broken halo. */
 export function LampLight({ x, y, on, colour }: Spot & { on: boolean; colour: string }) {
   const { ink, plate } = useTokens();
@@ -156,26 +139,55 @@ export function LampLight({ x, y, on, colour }: Spot & { on: boolean; colour: st
   );
 }
 
-/** The current's way: dashes that move in the sense of the conventional current. */
-export function FlowLine({ path }: { path: readonly Spot[] }) {
+/** The current's way: dashes that move in the sense of the conventional current, with an arrowhead on a wire. */
+export function FlowLine({
+  path,
+  amps,
+  arrow = false,
+}: {
+  path: readonly Spot[];
+  amps: number;
+  arrow?: boolean;
+}) {
+  if (Math.abs(amps) < PATH_AMPS) return null;
+  const way = amps > 0 ? path : [...path].reverse();
+  const tip = arrow ? arrowAt(way) : undefined;
   return (
-    <Polyline
-      points={points(path)}
-      fill="none"
-      stroke={PATH}
-      strokeWidth={4}
-      strokeDasharray="10 6"
-      strokeLinejoin="round"
-      // @ts-expect-error className reaches the page's style sheet, which moves the dashes
-      className="flow"
-    />
+    <G>
+      <Polyline
+        points={points(way)}
+        fill="none"
+        stroke={PATH}
+        strokeWidth={4}
+        strokeDasharray="10 6"
+        strokeLinejoin="round"
+        // @ts-expect-error className reaches the page's style sheet, which moves the dashes
+        className="flow"
+      />
+      {tip && <Arrow {...tip} />}
+    </G>
   );
 }
 
-export function FlowArrow({ x, y, down }: Spot & { down: boolean }) {
+/** The middle of the longest piece of a way, if that is long enough for an arrowhead, and its direction. */
+function arrowAt(way: readonly Spot[]): (Spot & { dx: number; dy: number }) | undefined {
+  let best: (Spot & { dx: number; dy: number }) | undefined;
+  let length = 44;
+  for (let i = 1; i < way.length; i++) {
+    const [a, b] = [way[i - 1]!, way[i]!];
+    const size = Math.abs(b.x - a.x) + Math.abs(b.y - a.y);
+    if (size < length) continue;
+    length = size;
+    best = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, dx: Math.sign(b.x - a.x), dy: Math.sign(b.y - a.y) };
+  }
+  return best;
+}
+
+function Arrow({ x, y, dx, dy }: Spot & { dx: number; dy: number }) {
   const { ink } = useTokens();
-  const tip = down ? 9 : -9;
-  const d = `M${x - 9} ${y - tip / 2} L${x} ${y + tip} L${x + 9} ${y - tip / 2}`;
+  // Two wings beside the way, behind the tip.
+  const wing = (side: 1 | -1): string => `${x - dx * 4 + dy * 9 * side} ${y - dy * 4 + dx * 9 * side}`;
+  const d = `M${wing(1)} L${x + dx * 9} ${y + dy * 9} L${wing(-1)}`;
   return (
     <G>
       <Path d={d} fill="none" stroke={ink} strokeWidth={7} strokeLinejoin="round" strokeLinecap="round" />
@@ -208,37 +220,6 @@ export function ValuePlate({ x, y, children, wrong = false }: Spot & { children:
         colour={wrong ? fail : undefined}
       >
         {children}
-      </Lettering>
-    </G>
-  );
-}
-
-/** An input's series resistor; where no current can pass, a bar across it and the reason in place of its value. */
-export function ResistorBox({ x, y, value, stopped }: Spot & { value: string; stopped?: string }) {
-  const { plate, ink, soft, fail } = useTokens();
-  return (
-    <G>
-      <Rect x={x - 23} y={y - 9} width={46} height={18} rx={3} fill={plate} stroke={ink} strokeWidth={2} />
-      {stopped && (
-        <Line
-          x1={x - 13}
-          y1={y + 14}
-          x2={x + 13}
-          y2={y - 14}
-          stroke={fail}
-          strokeWidth={4}
-          strokeLinecap="round"
-        />
-      )}
-      <Lettering
-        x={x}
-        y={y - 17}
-        size={13}
-        face={stopped ? 'bold' : 'mono'}
-        anchor="middle"
-        colour={stopped ? fail : soft}
-      >
-        {stopped ?? value}
       </Lettering>
     </G>
   );

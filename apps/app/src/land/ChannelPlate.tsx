@@ -1,4 +1,5 @@
-import { channelsOf, groupOfChannel, moduleType, railWords } from '@keypost/core';
+import { commonWords, deviceType, portFits, railWords } from '@keypost/core';
+import type { DeviceType } from '@keypost/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -16,7 +17,7 @@ export function ChannelPlate({ point, saver }: { point: OpenPoint; saver: Saver 
   const known = useKnown();
   const now = context.place ? `${context.place.moduleId}:${context.place.channel}` : '';
   const [chosen, setChosen] = useState(now);
-  const options = channelOptions(point.index, context.device.id);
+  const options = channelOptions(point.index, point.type, context.device.id);
   const move = () => {
     const [moduleId, channel] = chosen.split(':');
     const place = chosen === '' ? null : { moduleId: moduleId!, channel: Number(channel) };
@@ -51,26 +52,26 @@ export function ChannelPlate({ point, saver }: { point: OpenPoint; saver: Saver 
   );
 }
 
-/** Free channels, and that of the device itself, by group with what its common sits on. */
+/** Free places that suit a device, and its own, by group with what its common sits on. */
 export function channelOptions(
   index: JobIndex,
+  type: DeviceType,
   deviceId: string | undefined,
 ): { value: string; label: string; group: string }[] {
-  return index.job.modules.flatMap((module) => {
-    const type = moduleType(module.typeId);
-    return channelsOf(type).flatMap((channel) => {
-      const holder = index.deviceAt({ moduleId: module.id, channel });
-      if (holder && holder.id !== deviceId) return [];
-      const { common } = groupOfChannel(type, channel)!;
-      const rail = index.railOf(module.id, common);
-      const sits = rail ? `on ${railWords(rail.rail, rail.supply.volts)}` : 'on no rail';
-      return [
-        {
-          value: `${module.id}:${channel}`,
-          label: `${module.tag} channel ${channel}`,
-          group: `${module.tag}, common ${common.slice(3)} ${sits}`,
-        },
-      ];
-    });
-  });
+  return index.job.modules.flatMap((module) =>
+    index.portsOf(module.id).flatMap((port) => {
+      if (!portFits(type, port)) return [];
+      const holder = index.deviceAt({ moduleId: module.id, channel: port.channel });
+      const shared = port.kind === 'serial' || (holder && deviceType(holder.typeId).family === 'between');
+      if (holder && holder.id !== deviceId && !shared) return [];
+      const rail = index.railOf(module.id, port.common)?.rail ?? port.inside?.rail;
+      const volts = port.inside?.volts ?? index.job.supplies[0]!.volts;
+      const sits = rail ? `on ${railWords(rail, volts)}` : 'on no rail';
+      const group =
+        port.kind === 'digital'
+          ? `${module.tag}, ${commonWords(port).toLowerCase()} ${sits}`
+          : `${module.tag}`;
+      return [{ value: `${module.id}:${port.channel}`, label: `${module.tag} ${port.label}`, group }];
+    }),
+  );
 }

@@ -1,46 +1,39 @@
-import { formatVolts } from '@keypost/core';
-import type { PointState } from '@keypost/core';
+import { fixed, formatVolts, wanted } from '@keypost/core';
+import type { Analysis, PointState } from '@keypost/core';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
-/** Target, sensor output, terminal voltage, input lamp, program bit: five things, kept apart, in both states. */
-export function FiveStates({
-  words,
-  away,
-  present,
-  address,
-}: {
-  words: { present: string; away: string };
-  away: PointState;
-  present: PointState;
-  address?: string;
-}) {
-  const rows: [string, (state: PointState) => string][] = [
-    ['Output', ({ outputOn }) => (outputOn ? 'on' : 'off')],
-    ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts))],
-    ['Input lamp', ({ lamp }) => lamp ?? 'none'],
-    [`Bit${address ? ` ${address}` : ''}`, ({ bit }) => (bit === undefined ? '?' : String(bit))],
-  ];
+type Line = readonly [label: string, read: (state: PointState) => string];
+
+const onOff = (on: boolean): string => (on ? 'on' : 'off');
+
+/**
+ * Everything that a technician can see in each state, kept apart: output, terminal, input lamp, program bit, reading,
+ * relays and loads.
+ */
+export function FiveStates({ analysis }: { analysis: Analysis }) {
+  const { shown } = analysis;
+  const width = shown.length > 2 ? 'w-[76px]' : 'w-[104px]';
   return (
-    <Plate title="Both states">
+    <Plate title={shown.length > 2 ? 'All states' : 'Both states'}>
       <Row first className="flex-row gap-2 py-2">
         <Words as="small" className="flex-1">
           {' '}
         </Words>
-        {[words.away, words.present].map((head) => (
-          <Words key={head} as="small" className="w-[104px] text-right">
-            {head}
+        {shown.map(({ situation }) => (
+          <Words key={situation.key} as="small" className={`${width} text-right`}>
+            {situation.words}
           </Words>
         ))}
       </Row>
-      {rows.map(([label, read]) => (
+      {linesOf(analysis).map(([label, read]) => (
         <Row key={label} className="flex-row items-center gap-2 py-2">
           <View className="flex-1">
             <Words as="body">{label}</Words>
           </View>
-          {[away, present].map((state) => (
-            <Words key={String(state.present)} as="number" className="w-[104px] text-right">
+          {shown.map((state) => (
+            <Words key={state.situation.key} as="number" className={`${width} text-right`}>
               {read(state)}
             </Words>
           ))}
@@ -48,4 +41,33 @@ export function FiveStates({
       ))}
     </Plate>
   );
+}
+
+function linesOf({ context, shown }: Analysis): Line[] {
+  const first = shown[0]!;
+  const several = first.inputs.length > 1;
+  return [
+    ...(context.device.output === 'none' ? [] : [['Output', (s: PointState) => onOff(s.outputOn)] as const]),
+    ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts))],
+    ...context.helpers.flatMap(({ id, tag }): Line[] =>
+      first.coils.has(id)
+        ? [[`${tag} coil`, (s) => `${s.solution.active(`${id}/coil`) ? 'in' : 'out'}`]]
+        : [],
+    ),
+    ...first.duties.map(({ duty }, i): Line => [
+      duty.on === 'always' ? `${duty.label} supply` : duty.label,
+      (s) => `${onOff(s.duties[i]!.on)}${s.duties[i]!.on === wanted(s, s.duties[i]!) ? '' : ' !'}`,
+    ]),
+    ...first.inputs.flatMap(({ own }, i): Line[] => [
+      [several ? `${own.module.tag} ${own.port.label} lamp` : 'Input lamp', (s) => s.inputs[i]!.lamp],
+      [
+        `Bit${own.address ? ` ${own.address}` : ''}`,
+        (s) => (s.inputs[i]!.bit === undefined ? '?' : String(s.inputs[i]!.bit)),
+      ],
+    ]),
+    ...first.measured.map(({ own, unit }, i): Line => [
+      own.address ?? `${own.module.tag} ${own.port.label}`,
+      (s) => `${fixed(s.measured[i]!.value.nom, unit === 'V' ? 2 : 1)}\u00a0${unit}`,
+    ]),
+  ];
 }

@@ -1,13 +1,4 @@
-import {
-  inputVocabulary,
-  loopView,
-  readMeter,
-  ruleFor,
-  senseOf,
-  signalNode,
-  splitRef,
-  supplyNodes,
-} from '@keypost/core';
+import { inputVocabulary, loopView, readMeter, refWords, ruleFor, senseOf, signalLeads } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { LoopDrawing } from '../drawing/LoopDrawing';
@@ -35,7 +26,7 @@ export function LandPoint({ pointId }: { pointId?: string }) {
 
 function Land({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
-  const { analysis, type } = point;
+  const { analysis } = point;
   return (
     <PointPage
       point={point}
@@ -49,14 +40,7 @@ function Land({ point }: { point: OpenPoint }) {
       aside={
         <>
           <LandSteps point={point} saver={saver} />
-          {analysis.context.place && (
-            <FiveStates
-              words={type.words}
-              away={analysis.away}
-              present={analysis.present}
-              address={analysis.context.address}
-            />
-          )}
+          {analysis.context.ports.length > 0 && <FiveStates analysis={analysis} />}
           <ChannelPlate point={point} saver={saver} />
           <RulePlate point={point} />
         </>
@@ -66,13 +50,14 @@ function Land({ point }: { point: OpenPoint }) {
   );
 }
 
-function Loop({ point: { analysis, verdict, type } }: { point: OpenPoint }) {
-  const [present, setPresent] = useState(false);
+function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
+  const states = [...analysis.shown, ...analysis.staged];
+  const [chosen, setChosen] = useState('away');
   const [width, setWidth] = useState(0);
   const { context } = analysis;
   const [leads, setLeads] = useState<Leads>(() => firstLeads(analysis));
   const [next, setNext] = useState<keyof Leads>('red');
-  const state = present ? analysis.present : analysis.away;
+  const state = states.find(({ situation }) => situation.key === chosen) ?? analysis.away;
   const view = useMemo(() => loopView(context, state, verdict.reasons), [context, state, verdict]);
   const reading = useMemo(() => readMeter(state, leads.red, leads.black), [state, leads]);
   const touch = (ref: string) => {
@@ -85,10 +70,10 @@ function Loop({ point: { analysis, verdict, type } }: { point: OpenPoint }) {
       <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
         {width > 0 && <LoopDrawing view={view} width={width} leads={leads} onTouch={touch} />}
       </View>
-      <StateToggle words={type.words} present={present} onChange={setPresent} />
+      <StateToggle states={states} chosen={state.situation.key} onChange={setChosen} />
       <Meter
         reading={reading}
-        names={{ red: leadName(context, leads.red), black: leadName(context, leads.black) }}
+        names={{ red: refWords(context.index, leads.red), black: refWords(context.index, leads.black) }}
         onSwap={() => setLeads({ red: leads.black, black: leads.red })}
       />
       <Words as="small">{`Touch a terminal to move the ${next === 'red' ? '+' : '−'} lead.`}</Words>
@@ -98,18 +83,8 @@ function Loop({ point: { analysis, verdict, type } }: { point: OpenPoint }) {
 
 /** Red on the signal, black where a technician would put it. */
 function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
-  return {
-    red: signalNode(context.device),
-    black: supplyNodes(context.device)?.minus ?? away.netlist.reference,
-  };
-}
-
-function leadName({ index, device, supply }: OpenPoint['analysis']['context'], ref: string): string {
-  const { item, terminal } = splitRef(ref);
-  if (item === device.id) return `${terminal} of ${device.tag}`;
-  const module = index.module(item);
-  if (module) return `${module.tag} ${terminal.replace(/^I/, 'ch ').replace(/^COM/, 'common ')}`;
-  return terminal === '+' ? `${supply.tag} plus` : `${supply.tag} 0 V`;
+  const { red, black } = signalLeads(context.device, away.netlist.reference);
+  return { red, black };
 }
 
 function RulePlate({ point: { analysis } }: { point: OpenPoint }) {

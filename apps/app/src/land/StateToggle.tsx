@@ -1,36 +1,44 @@
-import { Pressable, View } from 'react-native';
+import type { PointState } from '@keypost/core';
+import { Pressable, ScrollView, View } from 'react-native';
 import { Words } from '../ui/Words';
 
-/** Takes the target away or puts it in front of the device. */
+/** Chooses what is done to the point: two or three states side by side, more in a row that scrolls. */
 export function StateToggle({
-  words,
-  present,
+  states,
+  chosen,
   onChange,
 }: {
-  words: { present: string; away: string };
-  present: boolean;
-  onChange: (present: boolean) => void;
+  states: readonly PointState[];
+  chosen: string;
+  onChange: (key: string) => void;
 }) {
+  const few = states.length <= 3;
+  const buttons = states.map(({ situation: { key, words } }) => {
+    const on = key === chosen;
+    return (
+      <Pressable
+        key={key}
+        role="radio"
+        aria-checked={on}
+        aria-label={words}
+        onPress={() => onChange(key)}
+        className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
+      >
+        <Words as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
+          {words}
+        </Words>
+      </Pressable>
+    );
+  });
   return (
-    <View
-      role="radiogroup"
-      aria-label="Target"
-      className="flex-row rounded-full border-fine border-edge bg-plate p-1"
-    >
-      {[false, true].map((value) => (
-        <Pressable
-          key={String(value)}
-          role="radio"
-          aria-checked={present === value}
-          aria-label={value ? words.present : words.away}
-          onPress={() => onChange(value)}
-          className={`min-h-[46px] flex-1 items-center justify-center rounded-full ${present === value ? 'bg-ink' : ''}`}
-        >
-          <Words as="strong" className={present === value ? 'text-plate' : 'text-soft'}>
-            {value ? words.present : words.away}
-          </Words>
-        </Pressable>
-      ))}
+    <View role="radiogroup" aria-label="Target" className="rounded-full border-fine border-edge bg-plate p-1">
+      {few ? (
+        <View className="flex-row">{buttons}</View>
+      ) : (
+        <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+          {buttons}
+        </ScrollView>
+      )}
     </View>
   );
 }

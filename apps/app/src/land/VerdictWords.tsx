@@ -12,14 +12,14 @@ import { Words } from '../ui/Words';
 
 const MARKS: Record<VerdictStatus, MarkKind> = {
   works: 'proven',
-  doubtful: 'cannot',
+  doubtful: 'doubtful',
   cannot: 'cannot',
   open: 'open',
 };
 
 /** The verdict in a sentence, and the ways out that were solved and hold. */
 export function VerdictWords({ point: { verdict }, saver }: { point: OpenPoint; saver: Saver }) {
-  const { status, sentence, waysOut, reasons } = verdict;
+  const { status, sentence, waysOut, reasons, note } = verdict;
   const works = status === 'works';
   return (
     <View role="region" aria-label="Verdict" className="gap-3">
@@ -30,6 +30,11 @@ export function VerdictWords({ point: { verdict }, saver }: { point: OpenPoint; 
             {works && <Words as="strong">Works. </Words>}
             {works ? sentence.replace(/^Works\. /, '') : sentence}
           </Words>
+          {note && (
+            <Words as="small" className="pt-1">
+              {note}
+            </Words>
+          )}
           {reasons.slice(1).map((reason) => (
             <Words as="small" key={reason.code} className="pt-1">
               {reason.sentence}

@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { channelsOf, Module, MODULE_TYPES, moduleType } from '@keypost/core';
+import { commonWords, imageOf, Module, MODULE_TYPES, moduleType } from '@keypost/core';
 import type { Module as ModuleRow, ModuleGroup } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
@@ -32,10 +32,12 @@ type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>
 type Rail = '+' | '-' | 'open';
 type Rails = Readonly<Record<string, Rail>>;
 
-const TYPE_OPTIONS = MODULE_TYPES.map(({ id, name, groups }) => ({
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+const TYPE_OPTIONS = MODULE_TYPES.map(({ id, name, family }) => ({
   value: id,
   label: name,
-  group: groups.length === 1 ? 'One common' : 'Several commons',
+  group: capital(family),
 }));
 
 /** Adds a module, or edits or removes the one given. */
@@ -138,7 +140,7 @@ function Commons({
   return groups.map(({ common, channels }) => (
     <Choice<Rail>
       key={common}
-      label={`Common ${common.slice(3)}, channels ${channels[0]} to ${channels.at(-1)}`}
+      label={groupLabel(common, channels)}
       value={rails[common] ?? 'open'}
       onChange={(rail) => onChange({ ...rails, [common]: rail })}
       options={[
@@ -149,6 +151,11 @@ function Commons({
     />
   ));
 }
+
+const groupLabel = (common: string, channels: readonly number[]): string =>
+  channels.length > 1
+    ? `${commonWords({ common })}, channels ${channels[0]} to ${channels.at(-1)}`
+    : commonWords({ common });
 
 const railOf = (rail: Rail | undefined): '+' | '-' | null =>
   rail === undefined || rail === 'open' ? null : rail;
@@ -167,6 +174,8 @@ function nextTag({ content }: JobView): string {
 }
 
 function nextByte({ content }: JobView): number {
-  const bytes = ({ typeId }: ModuleRow): number => Math.ceil(channelsOf(moduleType(typeId)).length / 8);
-  return content.modules.reduce((next, module) => Math.max(next, module.firstByte + bytes(module)), 0);
+  return content.modules.reduce(
+    (next, module) => Math.max(next, module.firstByte + (imageOf(module)?.bytes ?? 0)),
+    0,
+  );
 }

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
 import { addressOf, moduleType, OUTPUT_WORDS, railWords } from '@keypost/core';
-import type { JobIndex, Module, ModuleGroup, PointProgress } from '@keypost/core';
+import type { JobIndex, Module, ModuleGroup, PointProgress, Rail } from '@keypost/core';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useJobId } from '../job/useJobId';
@@ -100,7 +100,7 @@ function CommonRow({
 }: {
   module: Module;
   group: ModuleGroup;
-  rail: '+' | '-' | undefined;
+  rail: Rail | undefined;
   volts: number;
   saver: Saver;
   mixed: boolean;
@@ -139,7 +139,7 @@ function RailChoice({
   onPut,
 }: {
   name: string;
-  rail: '+' | '-' | undefined;
+  rail: Rail | undefined;
   volts: number;
   onPut: (rail: '+' | '-' | null) => void;
 }) {

@@ -8,7 +8,7 @@ import { JobForm } from '../job/JobForm';
 import { ModuleForm } from './ModuleForm';
 
 const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
-const stored = { again: false, revision: 2, name: 'T', site: '', rows: [] };
+const stored = { again: false, revision: 2, name: 'T', site: '', colours: 'iec', rows: [] };
 const reply = (body: unknown, status = 200) =>
   ({
     ok: status < 400,
@@ -85,7 +85,7 @@ describe('the job', () => {
     render(<JobForm view={viewOf(smallJob())} />);
     type('Supply G1', '5');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
-    expect(await screen.findByText('A control supply has at least 10 V.')).toBeTruthy();
+    expect(await screen.findByText('A supply has at least 10 V.')).toBeTruthy();
     type('Supply G1', '24,3');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core';
-import { applyChange, statusIn } from '@keypost/core';
+import { applyChange, deviceType, statusIn } from '@keypost/core';
 import type { Change, VerdictStatus } from '@keypost/core';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -56,7 +56,8 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const form = usePointForm(FIRST);
   const [ids] = useState(() => ({ point: uuid(), device: uuid() }));
   const [place, setPlace] = useState(at ?? '');
-  const options = channelOptions(index, undefined);
+  const type = deviceType(form.watch('typeId'));
+  const options = channelOptions(index, type, undefined);
   const values = form.watch();
   const status = useTrial(view, ids, values, place);
   const open = () => router.navigate(`/job/${view.id}/point/${ids.point}` as never);
@@ -73,7 +74,7 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
         />
         {status && (
           <View className="flex-row items-center gap-3" role="status">
-            <Mark kind={status === 'works' ? 'proven' : status === 'open' ? 'open' : 'cannot'} />
+            <Mark kind={status === 'works' ? 'proven' : status} />
             <Words as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Words>
           </View>
         )}

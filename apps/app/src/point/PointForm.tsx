@@ -8,7 +8,7 @@ import {
   OUTPUT_WORDS,
   Point,
 } from '@keypost/core';
-import type { DeviceType, Logic, OutputKind } from '@keypost/core';
+import type { DeviceFamily, DeviceType, Logic, OutputKind } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -38,10 +38,29 @@ export function usePointForm(values: PointValues): PointFormState {
   return useForm<PointValues>({ resolver: zodResolver(Form), defaultValues: values });
 }
 
-const TYPES = DEVICE_TYPES.map(({ id, name, behaviour }) => ({
+const FAMILIES: Readonly<Record<DeviceFamily, string>> = {
+  'three-wire': 'Three- and four-wire sensors',
+  contact: 'Contacts',
+  'two-wire': 'Two-wire sensors',
+  namur: 'Two-wire sensors',
+  safety: 'Safety',
+  transmitter: 'Transmitters',
+  resistance: 'Resistance and thermocouple',
+  thermocouple: 'Resistance and thermocouple',
+  pulse: 'Pulse outputs',
+  'io-link': 'Devices that talk',
+  serial: 'Devices that talk',
+  ethernet: 'Devices that talk',
+  load: 'Loads on an output',
+  relay: 'Relays',
+  between: 'Between others',
+};
+
+/** Devices that a point can be of; relays and what stands between others are added to a point later. */
+const TYPES = DEVICE_TYPES.filter(({ stimulated }) => stimulated !== 'none').map(({ id, name, family }) => ({
   value: id,
   label: name,
-  group: behaviour.kind === 'contact' ? 'Contacts' : 'Three-wire sensors',
+  group: FAMILIES[family],
 }));
 
 const BITS = [
@@ -118,7 +137,7 @@ function DeviceFields({ form }: { form: PointFormState }) {
           )}
         />
       )}
-      <Words as="small">{`${OUTPUT_EXPLAINED[output]}.`}</Words>
+      {output !== 'none' && <Words as="small">{`${OUTPUT_EXPLAINED[output]}.`}</Words>}
       <Controller
         control={control}
         name="logic"

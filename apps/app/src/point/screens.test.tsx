@@ -47,7 +47,7 @@ describe('the loop drawing', () => {
     draw(true);
     expect(
       screen.getByRole('group', {
-        name: /Loop of PX-1, inductive · PNP · NO, on DI 1 · ch 0: current flows from the device into the input/,
+        name: /Loop of PX-1, inductive · PNP · NO, on DI 1 channel 0: current flows out of the device into the signal wire/,
       }),
     ).toBeTruthy();
     expect(screen.getByText('BK')).toBeTruthy();
@@ -95,21 +95,15 @@ describe('the meter', () => {
 
 test('the target is put and taken away', () => {
   const change = jest.fn();
-  render(
-    <StateToggle
-      words={{ present: 'Target present', away: 'Target away' }}
-      present={false}
-      onChange={change}
-    />,
-  );
+  render(<StateToggle states={openPoint().analysis.shown} chosen="away" onChange={change} />);
   expect(screen.getByRole('radio', { name: 'Target away', checked: true })).toBeTruthy();
   fireEvent.click(screen.getByRole('radio', { name: 'Target present' }));
-  expect(change).toHaveBeenCalledWith(true);
+  expect(change).toHaveBeenCalledWith('present');
 });
 
 test('five things are kept apart for both states', () => {
-  const { analysis, type } = openPoint(smallJob('+', 'npn'));
-  render(<FiveStates words={type.words} away={analysis.away} present={analysis.present} address="%IX0.0" />);
+  const { analysis } = openPoint(smallJob('+', 'npn'));
+  render(<FiveStates analysis={analysis} />);
   const text = screen.getByRole('group', { name: 'Both states' }).textContent;
   expect(text).toMatch(/Outputoffon/);
   expect(text).toMatch(/Terminal2\d\.\d\sV1\.\d\sV/);
@@ -197,7 +191,7 @@ describe('the steps', () => {
 
 test('free channels stand in their groups with what the common sits on', () => {
   const point = openPoint();
-  const options = channelOptions(point.index, undefined);
+  const options = channelOptions(point.index, point.type, undefined);
   expect(options.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5, 6, 7].map((n) => `m:${n}`));
   expect(options[0]!.group).toMatch(/^DI 1, common 1 on 0\sV$/);
   const saver = idle();

@@ -8,6 +8,7 @@ export const MARK_WORDS: Record<MarkKind, string> = {
   underway: 'under way',
   proven: 'done',
   failed: 'failed',
+  doubtful: 'doubtful',
   cannot: 'cannot work',
 };
 
@@ -56,6 +57,20 @@ function Shape({ kind }: { kind: MarkKind }) {
         <>
           <Rect x={2} y={2} width={20} height={20} rx={3} fill={t.fail} />
           <Rect x={6} y={10} width={12} height={4} rx={1} fill={t.plate} />
+        </>
+      );
+    case 'doubtful':
+      return (
+        <>
+          <Path
+            d="M12 3.6 L21.4 20.4 L2.6 20.4 Z"
+            fill="none"
+            stroke={t.wait}
+            strokeWidth={2.4}
+            strokeLinejoin="round"
+          />
+          <Rect x={10.7} y={9.5} width={2.6} height={5} rx={1} fill={t.wait} />
+          <Rect x={10.7} y={16} width={2.6} height={2.6} rx={1} fill={t.wait} />
         </>
       );
     case 'cannot':

@@ -12,13 +12,16 @@ interface StoredRow {
   readonly revision: number;
 }
 
-export interface StoredJob {
+export interface StoredJob extends JobHead {
   readonly id: string;
   readonly revision: number;
-  readonly name: string;
-  readonly site: string;
   readonly rows: Readonly<Record<Shelf, readonly StoredRow[]>>;
 }
+
+/** What a job says of itself, beside its rows. */
+export type JobHead = Pick<JobContent, 'name' | 'site' | 'colours'>;
+
+export const headOf = ({ name, site, colours }: JobHead): JobHead => ({ name, site, colours });
 
 export async function listJobs(db: Queryable): Promise<JobSummary[]> {
   const { rows } = await db.query<{
@@ -37,8 +40,8 @@ export async function listJobs(db: Queryable): Promise<JobSummary[]> {
 
 /** Reads a whole job, or undefined when there is none of that id. */
 export async function readJob(db: Queryable, jobId: string): Promise<StoredJob | undefined> {
-  const { rows: jobs } = await db.query<{ name: string; site: string; revision: number }>(
-    'select name, site, revision from job where id = $1',
+  const { rows: jobs } = await db.query<JobHead & { revision: number }>(
+    'select name, site, colours, revision from job where id = $1',
     [jobId],
   );
   const job = jobs[0];
@@ -64,7 +67,7 @@ function withoutNulls(row: Row): Row {
 
 export function contentOf(job: StoredJob): JobContent {
   const lists = Object.fromEntries(SHELVES.map((shelf) => [shelf, job.rows[shelf].map(({ row }) => row)]));
-  return { name: job.name, site: job.site, ...lists } as JobContent;
+  return { ...headOf(job), ...lists } as JobContent;
 }
 
 export function viewOf(job: StoredJob): JobView {
@@ -95,40 +98,35 @@ export async function writeDifference(
 ): Promise<{ revision: number; rows: ChangedRow[] }> {
   const revision = before.revision + 1;
   const changed: ChangedRow[] = [];
-  if (before.name !== after.name || before.site !== after.site)
-    await addEvent(
-      db,
-      deed,
-      revision,
-      'job',
-      before.id,
-      { name: before.name, site: before.site },
-      { name: after.name, site: after.site },
-    );
+  const events: NewEvent[] = [];
+  const [head, next] = [headOf(before), headOf(after)];
+  if (JSON.stringify(head) !== JSON.stringify(next))
+    events.push({ shelf: 'job', rowId: before.id, before: head, after: next });
   for (const shelf of SHELVES) {
     const old = new Map(before.rows[shelf].map((stored) => [stored.row.id, stored]));
+    const added: Row[] = [];
     for (const row of after[shelf] as Row[]) {
       const was = old.get(row.id);
       old.delete(row.id);
       if (was && same(was.row, row)) continue;
-      const next = (was?.revision ?? 0) + 1;
-      await (was ? updateRow(db, before.id, shelf, row, next) : insertRow(db, before.id, shelf, row));
-      await addEvent(db, deed, revision, shelf, row.id, was?.row ?? null, row);
-      changed.push({ shelf, id: row.id, revision: next, row });
+      const revisionOfRow = (was?.revision ?? 0) + 1;
+      if (was) await updateRow(db, before.id, shelf, row, revisionOfRow);
+      else added.push(row);
+      events.push({ shelf, rowId: row.id, before: was?.row ?? null, after: row });
+      changed.push({ shelf, id: row.id, revision: revisionOfRow, row });
     }
+    await insertRows(db, before.id, shelf, added);
     for (const { row, revision: last } of old.values()) {
       await db.query(`delete from ${TABLES[shelf].table} where job_id = $1 and id = $2`, [before.id, row.id]);
-      await addEvent(db, deed, revision, shelf, row.id, row, null);
+      events.push({ shelf, rowId: row.id, before: row, after: null });
       changed.push({ shelf, id: row.id, revision: last, row: null });
     }
   }
-  await db.query('update job set name = $2, site = $3, revision = $4, updated_at = $5 where id = $1', [
-    before.id,
-    after.name,
-    after.site,
-    revision,
-    deed.at,
-  ]);
+  await addEvents(db, deed, revision, events);
+  await db.query(
+    'update job set name = $2, site = $3, colours = $4, revision = $5, updated_at = $6 where id = $1',
+    [before.id, after.name, after.site, after.colours, revision, deed.at],
+  );
   return { revision, rows: changed };
 }
 
@@ -157,13 +155,26 @@ function values(shelf: Shelf, row: Row): { columns: string[]; values: unknown[] 
   };
 }
 
-async function insertRow(db: Queryable, jobId: string, shelf: Shelf, row: Row): Promise<void> {
-  const { columns, values: list } = values(shelf, row);
-  const marks = list.map((_, i) => `$${i + 2}`);
-  await db.query(
-    `insert into ${TABLES[shelf].table} (job_id, ${columns.join(', ')}) values ($1, ${marks.join(', ')})`,
-    [jobId, ...list],
-  );
+/** Rows that go into one statement. */
+const BATCH = 200;
+
+/** `($1, $2, $3), ($4, …)` for rows of `width` values. */
+const marks = (rows: number, width: number): string =>
+  Array.from(
+    { length: rows },
+    (_, r) => `(${Array.from({ length: width }, (__, c) => `$${r * width + c + 1}`).join(', ')})`,
+  ).join(', ');
+
+async function insertRows(db: Queryable, jobId: string, shelf: Shelf, rows: readonly Row[]): Promise<void> {
+  for (let start = 0; start < rows.length; start += BATCH) {
+    const batch = rows.slice(start, start + BATCH).map((row) => values(shelf, row));
+    const { columns } = batch[0]!;
+    await db.query(
+      `insert into ${TABLES[shelf].table} (job_id, ${columns.join(', ')})
+       values ${marks(batch.length, columns.length + 1)}`,
+      batch.flatMap((row) => [jobId, ...row.values]),
+    );
+  }
 }
 
 async function updateRow(
@@ -181,31 +192,38 @@ async function updateRow(
   );
 }
 
-async function addEvent(
+interface NewEvent {
+  readonly shelf: string;
+  readonly rowId: string;
+  readonly before: object | null;
+  readonly after: object | null;
+}
+
+async function addEvents(
   db: Queryable,
   deed: Deed,
   revision: number,
-  shelf: string,
-  rowId: string,
-  before: object | null,
-  after: object | null,
+  events: readonly NewEvent[],
 ): Promise<void> {
-  await db.query(
-    `insert into event (job_id, change_id, at, by, what, shelf, row_id, before, after, revision)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-    [
-      deed.jobId,
-      deed.changeId,
-      deed.at,
-      deed.by,
-      deed.what,
-      shelf,
-      rowId,
-      before && JSON.stringify(before),
-      after && JSON.stringify(after),
-      revision,
-    ],
-  );
+  for (let start = 0; start < events.length; start += BATCH) {
+    const batch = events.slice(start, start + BATCH);
+    await db.query(
+      `insert into event (job_id, change_id, at, by, what, shelf, row_id, before, after, revision)
+       values ${marks(batch.length, 10)}`,
+      batch.flatMap(({ shelf, rowId, before, after }) => [
+        deed.jobId,
+        deed.changeId,
+        deed.at,
+        deed.by,
+        deed.what,
+        shelf,
+        rowId,
+        before && JSON.stringify(before),
+        after && JSON.stringify(after),
+        revision,
+      ]),
+    );
+  }
 }
 
 /** The revision that a change with this id led to, if it was stored before. */
@@ -232,13 +250,20 @@ export async function createJob(
     [jobId, content.name, content.site, deed.at],
   );
   const empty = Object.fromEntries(SHELVES.map((shelf) => [shelf, []])) as unknown as StoredJob['rows'];
-  await writeDifference(db, { id: jobId, revision: 0, name: '', site: '', rows: empty }, content, deed);
+  await writeDifference(
+    db,
+    { id: jobId, revision: 0, name: '', site: '', colours: content.colours, rows: empty },
+    content,
+    deed,
+  );
   return (await readJob(db, jobId))!;
 }
 
 /** Removes a job and its rows; one event with its last content stays. */
 export async function removeJob(db: Queryable, job: StoredJob, deed: Deed): Promise<void> {
-  await addEvent(db, deed, job.revision + 1, 'job', job.id, contentOf(job), null);
+  await addEvents(db, deed, job.revision + 1, [
+    { shelf: 'job', rowId: job.id, before: contentOf(job), after: null },
+  ]);
   await db.query('delete from job where id = $1', [job.id]);
 }
 
@@ -254,11 +279,15 @@ export async function listEvents(
         and ($2::text is null
              or (shelf = 'points' and row_id = $2)
              or coalesce(after, before) ->> 'pointId' = $2
-             or (shelf = 'devices' and row_id = (select device_id from point where job_id = $1 and id = $2))
-             or (shelf = 'wires' and exists (
+             or (shelf = 'devices' and exists (
                    select 1 from point p where p.job_id = $1 and p.id = $2
-                    and (split_part(coalesce(after, before) ->> 'from', ':', 1) = p.device_id
-                      or split_part(coalesce(after, before) ->> 'to', ':', 1) = p.device_id))))
+                    and (row_id = p.device_id or p.helper_ids ? row_id)))
+             or (shelf = 'wires' and exists (
+                   select 1 from point p,
+                          unnest(array[split_part(coalesce(after, before) ->> 'from', ':', 1),
+                                       split_part(coalesce(after, before) ->> 'to', ':', 1)]) as part (id)
+                    where p.job_id = $1 and p.id = $2
+                      and (part.id = p.device_id or p.helper_ids ? part.id))))
       order by id desc limit $3`,
     [jobId, pointId ?? null, limit],
   );

@@ -2,7 +2,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange } from '@keypost/core';
 import type { FastifyInstance } from 'fastify';
-import { contentOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
+import { contentOf, headOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
 import type { Queryable, StoredJob } from '../db/store.ts';
 import { notFound, stale } from '../problems.ts';
 import { register } from '../register.ts';
@@ -22,7 +22,7 @@ export function changeResource(app: FastifyInstance, db: PGlite): void {
       const next = applyChange(contentOf(job), body.change, { by: body.by, at });
       const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
       const written = await writeDifference(tx, job, next, deed);
-      return { again: false, ...written, name: next.name, site: next.site };
+      return { again: false, ...written, ...headOf(next) };
     });
   });
 }
@@ -36,7 +36,7 @@ async function answerAgain(
   const revision = await revisionOfChange(tx, job.id, changeId);
   return revision === undefined
     ? undefined
-    : { again: true, revision: job.revision, name: job.name, site: job.site, rows: [] };
+    : { again: true, revision: job.revision, ...headOf(job), rows: [] };
 }
 
 function movedRows(job: StoredJob, expects: Expected): ChangedRow[] {

@@ -1,9 +1,46 @@
-import { DEVICE_TYPES } from './deviceTypes.ts';
-import { MODULE_TYPES } from './moduleTypes.ts';
-import type { DeviceTerminal, DeviceType, ModuleGroup, ModuleType, TerminalRole } from './types.ts';
+import type { Device, Module, Settings, Supply } from '../model/job.ts';
+import { RESISTANCE_SENSORS, TRANSMITTERS } from './devices/analog.ts';
+import { BETWEEN, LOADS, RELAYS } from './devices/relays.ts';
+import { SAFETY_DEVICES } from './devices/safety.ts';
+import { CONTACT_DEVICES, SWITCHING_SENSORS, TWO_WIRE_SENSORS } from './devices/switching.ts';
+import { PULSE_DEVICES, TALKING_DEVICES } from './devices/talking.ts';
+import { ANALOG_MODULES } from './modules/analog.ts';
+import { COUNTER } from './modules/counter.ts';
+import { DRIVE } from './modules/drive.ts';
+import { INPUT_MODULES } from './modules/inputs.ts';
+import { OUTPUT_MODULES } from './modules/outputs.ts';
+import { SAFETY_RELAY } from './modules/safetyRelay.ts';
+import { TALKING_MODULES } from './modules/talking.ts';
+import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
+import type { DeviceTerminal, DeviceType, ModuleType, PartType, Port, TerminalRole } from './types.ts';
 
 export * from './types.ts';
-export { DEVICE_TYPES, MODULE_TYPES };
+export { SIGNALS, signalAt, ohmsAt } from './behaviours/analog.ts';
+
+export const DEVICE_TYPES: readonly DeviceType[] = [
+  ...SWITCHING_SENSORS,
+  ...CONTACT_DEVICES,
+  ...TWO_WIRE_SENSORS,
+  ...SAFETY_DEVICES,
+  ...TRANSMITTERS,
+  ...RESISTANCE_SENSORS,
+  ...PULSE_DEVICES,
+  ...TALKING_DEVICES,
+  ...LOADS,
+  ...RELAYS,
+  ...BETWEEN,
+];
+
+export const MODULE_TYPES: readonly ModuleType[] = [
+  ...INPUT_MODULES,
+  ...OUTPUT_MODULES,
+  ...ANALOG_MODULES,
+  DRIVE,
+  UNIVERSAL_CONTROLLER,
+  SAFETY_RELAY,
+  COUNTER,
+  ...TALKING_MODULES,
+];
 
 const devices = new Map(DEVICE_TYPES.map((type) => [type.id, type]));
 const modules = new Map(MODULE_TYPES.map((type) => [type.id, type]));
@@ -25,31 +62,29 @@ export function moduleType(id: string): ModuleType {
   return type;
 }
 
-export function terminalWithRole(type: DeviceType, role: TerminalRole): DeviceTerminal | undefined {
+export function terminalWithRole(type: PartType, role: TerminalRole): DeviceTerminal | undefined {
   return type.terminals.find((terminal) => terminal.role === role);
 }
 
-/** Name of a channel's terminal on its module. */
-export const channelTerminal = (channel: number): string => `I${channel}`;
-
-/** The channel that a module terminal belongs to, if it is one. */
-export function channelOf(terminal: string): number | undefined {
-  const match = /^I(\d+)$/.exec(terminal);
-  return match ? Number(match[1]) : undefined;
+/** Every setting of a part: what was chosen, and the first choice of what was not. */
+export function settingsOf(type: PartType, chosen: Settings = {}): Settings {
+  return Object.fromEntries(
+    (type.settings ?? []).map(({ key, choices }) => {
+      const value = chosen[key];
+      return [key, choices.some((choice) => choice.value === value) ? value! : choices[0]!.value];
+    }),
+  );
 }
 
-export function groupOfChannel(type: ModuleType, channel: number): ModuleGroup | undefined {
-  return type.groups.find((group) => group.channels.includes(channel));
+/** The ports of a module as its settings make them, by channel. */
+export function portsOf({ typeId, settings }: Pick<Module, 'typeId' | 'settings'>): readonly Port[] {
+  const type = moduleType(typeId);
+  return type.ports(settingsOf(type, settings));
 }
 
-export function channelsOf(type: ModuleType): number[] {
-  return type.groups.flatMap((group) => [...group.channels]);
-}
+export const settingsOfDevice = ({ typeId, settings }: Pick<Device, 'typeId' | 'settings'>): Settings =>
+  settingsOf(deviceType(typeId), settings);
 
-/** All terminals of a module: channels, then commons. */
-export function moduleTerminals(type: ModuleType): string[] {
-  return [...channelsOf(type).map(channelTerminal), ...type.groups.map((group) => group.common)];
-}
-
-/** Terminals of a supply: its two rails. */
-export const SUPPLY_TERMINALS = ['+', '-'] as const;
+/** Terminals of a supply: its rails, and the earth that its minus or neutral is joined to. */
+export const supplyTerminals = ({ kind }: Pick<Supply, 'kind'>): readonly string[] =>
+  kind === 'ac' ? ['L', 'N', 'PE'] : ['+', '-', 'PE'];

@@ -1,61 +1,67 @@
 import type { Compiled } from './compile.ts';
-import { solveInPlace } from './lu.ts';
+import { solveManyInPlace } from './lu.ts';
 import { accumulate, stampElement } from './newton.ts';
 import type { Workspace } from './newton.ts';
 
 /** Step of the central differences over the unknowns, V or A. */
 const STEP = 1e-6;
 
+/** A quantity at the present `w.x` and the given parameters. */
+export type Reader = (params: Float64Array) => number;
+
 /**
- * How a quantity answers when each toleranced parameter goes from its least to its most at the solved point `w.x`,
- * by the adjoint method: one solution with the transposed slopes serves all parameters. The whole range counts, not
- * the slope at one point, so that a part which begins to conduct at one end of its tolerance is seen.
- * @param read the quantity at the present `w.x` and the given parameters.
- * @returns the answers in the order of `c.toleranced`, or undefined where the equations are singular.
+ * How quantities answer when each toleranced parameter goes from its least to its most at the solved point `w.x`,
+ * by the adjoint method: one decomposition of the transposed slopes serves all quantities and parameters. The whole
+ * range counts, not the slope at one point, so that a part which begins to conduct at one end of its tolerance is
+ * seen.
+ * @returns for each quantity its answers in the order of `c.toleranced`, or undefined where the equations are singular.
  */
 export function answers(
   c: Compiled,
   w: Workspace,
   params: Float64Array,
-  read: (params: Float64Array) => number,
-): Float64Array | undefined {
+  readers: readonly Reader[],
+): Float64Array[] | undefined {
   const n = w.x.length;
+  const m = readers.length;
   accumulate(c, params, w, w.x, w.error, w.jacobian);
   const transposed = new Float64Array(n * n);
   for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) transposed[j * n + i] = w.jacobian[i * n + j]!;
-  const adjoint = slopesOverUnknowns(w, params, read);
-  if (!solveInPlace(transposed, adjoint, n)) return undefined;
-  const result = new Float64Array(c.toleranced.length);
-  for (let t = 0; t < result.length; t++) {
+  const adjoint = slopesOverUnknowns(w, params, readers);
+  if (!solveManyInPlace(transposed, adjoint, n, m)) return undefined;
+  const result = readers.map(() => new Float64Array(c.toleranced.length));
+  for (let t = 0; t < c.toleranced.length; t++) {
     const parameter = c.toleranced[t]!;
     const element = c.tolerancedElement[t]!;
     const value = params[parameter]!;
     params[parameter] = c.least[parameter]!;
     const low = elementError(c, w, params, element).slice();
-    const readLow = read(params);
+    const readLow = readers.map((read) => read(params));
     params[parameter] = c.most[parameter]!;
     const high = elementError(c, w, params, element);
-    let through = 0;
-    for (let i = 0; i < n; i++) through += adjoint[i]! * (high[i]! - low[i]!);
-    result[t] = read(params) - readLow - through;
+    for (let k = 0; k < m; k++) result[k]![t] = readers[k]!(params) - readLow[k]!;
+    for (let i = 0; i < n; i++) {
+      const change = high[i]! - low[i]!;
+      if (change !== 0) for (let k = 0; k < m; k++) result[k]![t]! -= adjoint[i * m + k]! * change;
+    }
     params[parameter] = value;
   }
   return result;
 }
 
-function slopesOverUnknowns(
-  w: Workspace,
-  params: Float64Array,
-  read: (params: Float64Array) => number,
-): Float64Array {
-  return Float64Array.from(w.x, (value, i) => {
+/** Slopes of all quantities over all unknowns, one row an unknown. */
+function slopesOverUnknowns(w: Workspace, params: Float64Array, readers: readonly Reader[]): Float64Array {
+  const m = readers.length;
+  const slopes = new Float64Array(w.x.length * m);
+  for (let i = 0; i < w.x.length; i++) {
+    const value = w.x[i]!;
     w.x[i] = value + STEP;
-    const above = read(params);
+    for (let k = 0; k < m; k++) slopes[i * m + k] = readers[k]!(params);
     w.x[i] = value - STEP;
-    const slope = (above - read(params)) / (2 * STEP);
+    for (let k = 0; k < m; k++) slopes[i * m + k] = (slopes[i * m + k]! - readers[k]!(params)) / (2 * STEP);
     w.x[i] = value;
-    return slope;
-  });
+  }
+  return slopes;
 }
 
 function elementError(c: Compiled, w: Workspace, params: Float64Array, element: number): Float64Array {

@@ -1,3 +1,4 @@
+import type { Reader } from './answers.ts';
 import { compile } from './compile.ts';
 import type { Netlist } from './netlist.ts';
 import { Solver } from './solve.ts';
@@ -5,10 +6,17 @@ import type { Solution } from './solve.ts';
 import { exactly } from './span.ts';
 import type { Span } from './span.ts';
 
-/** What is to be read: the voltage of `a` against `b` (V), or the current of an element (A). */
+/**
+ * What is to be read: the voltage of `a` against `b` (V), the current of an element (A), or a sum of voltages, each
+ * with its factor (V).
+ */
 export type Quantity =
   | { readonly kind: 'volts'; readonly a: string; readonly b: string }
-  | { readonly kind: 'amps'; readonly element: string };
+  | { readonly kind: 'amps'; readonly element: string }
+  | {
+      readonly kind: 'sum';
+      readonly terms: readonly { readonly a: string; readonly b: string; readonly factor: number }[];
+    };
 
 export interface Banded {
   readonly solution: Solution;
@@ -31,10 +39,11 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   const solver = new Solver(compile(netlist));
   const { compiled: c } = solver;
   const solution = solver.solution(c.nominal);
-  const nominal = quantities.map((q) => read(solver, q, c.nominal));
+  const readers = quantities.map((quantity) => readerOf(solver, quantity));
+  const nominal = readers.map((read) => read(c.nominal));
   if (solution.outcome !== 'solved' || c.toleranced.length === 0)
     return { solution, bands: nominal.map(exactly) };
-  const search = new CornerSearch(solver, quantities);
+  const search = new CornerSearch(solver, readers);
   return {
     solution,
     bands: nominal.map((nom, i) => {
@@ -50,63 +59,83 @@ export function solveNominal(netlist: Netlist, quantities: readonly Quantity[]):
   const solver = new Solver(compile(netlist));
   const { nominal } = solver.compiled;
   const solution = solver.solution(nominal);
-  return { solution, bands: quantities.map((q) => exactly(read(solver, q, nominal))) };
+  return { solution, bands: quantities.map((q) => exactly(readerOf(solver, q)(nominal))) };
 }
 
-function read(solver: Solver, q: Quantity, params: Float64Array): number {
-  if (q.kind === 'volts') return solver.nodeVolts(q.a) - solver.nodeVolts(q.b);
-  return solver.branchAmps(q.element, params);
+/** Reads a quantity off the solver's last result; names are looked up once. */
+function readerOf(solver: Solver, q: Quantity): Reader {
+  if (q.kind === 'amps') return (params) => solver.branchAmps(q.element, params);
+  const terms = (q.kind === 'volts' ? [{ a: q.a, b: q.b, factor: 1 }] : q.terms).map(({ a, b, factor }) => ({
+    a: solver.nodeNumber(a),
+    b: solver.nodeNumber(b),
+    factor,
+  }));
+  return () => {
+    let sum = 0;
+    for (const { a, b, factor } of terms) sum += factor * (solver.voltAt(a) - solver.voltAt(b));
+    return sum;
+  };
+}
+
+/** All quantities at one corner of the tolerance box, and how they answer there. */
+interface Corner {
+  readonly values: readonly number[];
+  readonly answers: readonly Float64Array[] | undefined;
 }
 
 class CornerSearch {
-  private readonly seen = new Map<string, number[]>();
+  private readonly seen = new Map<string, Corner>();
   private readonly params: Float64Array;
   private readonly solver: Solver;
-  private readonly quantities: readonly Quantity[];
+  private readonly readers: readonly Reader[];
+  private readonly nominal: Corner;
 
-  constructor(solver: Solver, quantities: readonly Quantity[]) {
+  constructor(solver: Solver, readers: readonly Reader[]) {
     this.solver = solver;
-    this.quantities = quantities;
+    this.readers = readers;
     this.params = Float64Array.from(solver.compiled.nominal);
+    this.nominal = this.here();
   }
 
   /** The largest (sense 1) or smallest (sense −1) value of quantity `i` that the search finds. */
   extreme(i: number, sense: 1 | -1): number {
-    this.params.set(this.solver.compiled.nominal);
-    this.solver.run(this.params);
-    let corner = this.pointed(i, sense);
+    let at = this.nominal;
     let best = -Infinity;
-    for (let round = 0; round < MOST_ROUNDS && corner; round++) {
-      const value = this.at(corner)[i]! * sense;
+    for (let round = 0; round < MOST_ROUNDS; round++) {
+      const answers = at.answers?.[i];
+      if (!answers) break;
+      at = this.cornerAt(answers, sense);
+      const value = at.values[i]! * sense;
       if (value <= best + LEAST_GAIN * Math.max(1, Math.abs(best))) break;
       best = value;
-      this.solver.run(this.params);
-      corner = this.pointed(i, sense);
     }
     return best * sense;
   }
 
-  /** The corner to which the answers at the present point lead: `true` where a parameter is at its most. */
-  private pointed(i: number, sense: 1 | -1): boolean[] | undefined {
-    const answers = this.solver.answers(this.params, (params) =>
-      read(this.solver, this.quantities[i]!, params),
-    );
-    return answers && Array.from(answers, (answer) => answer * sense >= 0);
+  /** The corner to which answers lead: each parameter at its most where the quantity rises with it. */
+  private cornerAt(answers: Float64Array, sense: 1 | -1): Corner {
+    const { compiled: c } = this.solver;
+    let key = '';
+    for (let t = 0; t < answers.length; t++) {
+      const parameter = c.toleranced[t]!;
+      const up = answers[t]! * sense >= 0;
+      this.params[parameter] = up ? c.most[parameter]! : c.least[parameter]!;
+      key += up ? '1' : '0';
+    }
+    let corner = this.seen.get(key);
+    if (!corner) {
+      this.solver.run(this.params);
+      corner = this.here();
+      this.seen.set(key, corner);
+    }
+    return corner;
   }
 
-  /** All quantities at a corner; leaves the parameters there. */
-  private at(corner: readonly boolean[]): number[] {
-    const { compiled: c } = this.solver;
-    corner.forEach((up, t) => {
-      const parameter = c.toleranced[t]!;
-      this.params[parameter] = up ? c.most[parameter]! : c.least[parameter]!;
-    });
-    const key = corner.map((up) => (up ? '1' : '0')).join('');
-    const known = this.seen.get(key);
-    if (known) return known;
-    this.solver.run(this.params);
-    const values = this.quantities.map((q) => read(this.solver, q, this.params));
-    this.seen.set(key, values);
-    return values;
+  /** Values and answers at the solver's present result. */
+  private here(): Corner {
+    return {
+      values: this.readers.map((read) => read(this.params)),
+      answers: this.solver.answers(this.params, this.readers),
+    };
   }
 }

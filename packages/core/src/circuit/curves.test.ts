@@ -129,7 +129,7 @@ test('the adjoint’s answers are those of solving at both ends of each toleranc
   const w = workspaceFor(c);
   const y = c.nodeIndex.get('Y')!;
   solveFrom(c, c.nominal, w);
-  const found = answers(c, w, Float64Array.from(c.nominal), () => w.x[y]!)!;
+  const found = answers(c, w, Float64Array.from(c.nominal), [() => w.x[y]!])![0]!;
   c.toleranced.forEach((parameter, t) => {
     const ends = [c.least, c.most].map((side) => {
       const params = Float64Array.from(c.nominal);

@@ -58,8 +58,9 @@ export class Discrete {
     return e;
   }
 
-  state(e: number): boolean {
-    return this.on[e] === 1;
+  /** 1 for every detector, latch and output that is on now. */
+  states(): Uint8Array {
+    return this.on.slice();
   }
 
   /** Sets every state to what it was before the solution. */

@@ -5,4 +5,5 @@ export { solve, Solver } from './solve.ts';
 export type { Solution, Outcome } from './solve.ts';
 export * from './bands.ts';
 export * from './faults.ts';
+export { resistanceBetween } from './resistance.ts';
 export * from './input.ts';

@@ -226,17 +226,9 @@ export function stampElement(
       return;
     }
     case CONTACT:
-      if (w.highOn[e] !== 1) return;
-      curve[1] = 1 / p[q]!;
-      curve[0] = (volt(x, a) - volt(x, b)) * curve[1];
-      stampBranch(a, b, curve, error, jacobian, n);
-      return;
     case TWO_WIRE:
-      twoWire(volt(x, a) - volt(x, b), p, q, w.highOn[e] === 1, curve);
-      stampBranch(a, b, curve, error, jacobian, n);
-      return;
     case TRANSMITTER:
-      transmitterCurve(volt(x, a) - volt(x, b), p[q]!, p[q + 1]!, curve);
+      discreteCurve(c, p, w, volt(x, a) - volt(x, b), e);
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     case SOURCE:
@@ -254,6 +246,19 @@ export function transistor(
 ): void {
   if (on) saturatedCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
   else leakCurve(volts, p[q + 2]!, curve);
+}
+
+/** A contact, two-wire sensor or transmitter at `volts` (V) across it, in its present state. */
+function discreteCurve(c: Compiled, p: Float64Array, w: Workspace, volts: number, e: number): void {
+  const q = c.param[e]!;
+  const { curve } = w;
+  const on = w.highOn[e] === 1;
+  if (c.kind[e] === TWO_WIRE) twoWire(volts, p, q, on, curve);
+  else if (c.kind[e] === TRANSMITTER) transmitterCurve(volts, p[q]!, p[q + 1]!, curve);
+  else {
+    curve[1] = on ? 1 / p[q]! : 0;
+    curve[0] = volts * curve[1];
+  }
 }
 
 /** A two-wire sensor at `volts` (V) across it. */

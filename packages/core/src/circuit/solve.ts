@@ -7,6 +7,7 @@ import { accumulate, solveFrom, transistor, twoWire, workspaceFor } from './newt
 import type { Workspace } from './newton.ts';
 import { diodeCurve, optocouplerCurve, transmitterCurve } from './characteristics.ts';
 import { answers } from './answers.ts';
+import type { Reader } from './answers.ts';
 import { hangingNodes } from './floating.ts';
 
 /** `chatter`: the discrete states never settle; `diverged`: no solution was found within the iteration's bound. */
@@ -50,7 +51,7 @@ export class Solver {
   private readonly present: Present = {
     volt: (node) => this.voltOf(node),
     named: (name) => this.nodeVolts(name),
-    amps: (e) => this.elementAmps(e, false, this.params),
+    amps: (e) => elementAmps(this.compiled, this.w, this.params, e, false),
   };
 
   constructor(compiled: Compiled) {
@@ -82,56 +83,12 @@ export class Solver {
 
   /** Voltage of a node against the reference in the last run, V. */
   nodeVolts(name: string): number {
-    const index = this.compiled.nodeIndex.get(name);
-    if (index === undefined) throw new Error(`There is no node "${name}" in this circuit.`);
-    return this.voltOf(index);
+    return this.voltOf(this.nodeNumber(name));
   }
 
   /** Current of an element or of a branch of an output in the last run, A. */
   branchAmps(id: string, params: Float64Array): number {
-    const low = id.endsWith('/low');
-    const name = low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id;
-    const e = this.indexOf.get(name);
-    if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
-    return this.elementAmps(e, low, params);
-  }
-
-  private elementAmps(e: number, low: boolean, params: Float64Array): number {
-    const { compiled: c, w } = this;
-    const across =
-      this.voltOf(c.nodes[e * 3 + (low ? 1 : 0)]!) - this.voltOf(c.nodes[e * 3 + (low ? 2 : 1)]!);
-    const q = c.param[e]!;
-    const flags = c.flags[e]!;
-    switch (c.kind[e]) {
-      case KIND.resistor:
-        return across / params[q]!;
-      case KIND.contact:
-        return w.highOn[e] === 1 ? across / params[q]! : 0;
-      case KIND.source:
-        return w.x[c.sourceRow[e]!]!;
-      case KIND.diode:
-        diodeCurve(across, params[q]!, params[q + 1]!, w.curve);
-        return w.curve[0]!;
-      case KIND.optocoupler: {
-        const forward = (flags & FLAG.forward) !== 0;
-        const backward = (flags & FLAG.backward) !== 0;
-        optocouplerCurve(across, params[q]!, params[q + 1]!, params[q + 2]!, forward, backward, w.curve);
-        return w.curve[0]!;
-      }
-      case KIND.output: {
-        if (!(flags & (low ? FLAG.low : FLAG.high))) return 0;
-        transistor(across, params, q, (low ? w.lowOn : w.highOn)[e] === 1, w.curve);
-        return w.curve[0]!;
-      }
-      case KIND.twoWire:
-        twoWire(across, params, q, w.highOn[e] === 1, w.curve);
-        return w.curve[0]!;
-      case KIND.transmitter:
-        transmitterCurve(across, params[q]!, params[q + 1]!, w.curve);
-        return w.curve[0]!;
-      default:
-        return 0;
-    }
+    return branchAmps(this.compiled, this.indexOf, this.w, params, id);
   }
 
   /** The equations at the last run's result made linear: slopes and right-hand side as plain rows. */
@@ -144,50 +101,158 @@ export class Solver {
     return { matrix, right };
   }
 
-  /** How a quantity answers to each toleranced parameter at the last run's result. */
-  answers(params: Float64Array, read: (params: Float64Array) => number): Float64Array | undefined {
-    return answers(this.compiled, this.w, params, read);
+  /** How quantities answer to each toleranced parameter at the last run's result. */
+  answers(params: Float64Array, readers: readonly Reader[]): Float64Array[] | undefined {
+    return answers(this.compiled, this.w, params, readers);
+  }
+
+  /** Number of a node among the unknowns, −1 for the reference. @throws Error for a node that is not in the circuit. */
+  nodeNumber(name: string): number {
+    const index = this.compiled.nodeIndex.get(name);
+    if (index === undefined) throw new Error(`There is no node "${name}" in this circuit.`);
+    return index;
+  }
+
+  /** Voltage of a node by its number in the last run, V. */
+  voltAt(node: number): number {
+    return this.voltOf(node);
   }
 
   /** Runs and keeps the result in an object of its own. */
   solution(params: Float64Array): Solution {
     const outcome = this.run(params);
-    const { compiled: c, w } = this;
-    const volts = new Map([...c.nodeIndex.keys()].map((name) => [name, this.nodeVolts(name)]));
-    const branches = c.netlist.elements.flatMap(({ kind, id }) =>
-      kind === 'output' ? [`${id}/high`, `${id}/low`] : [id],
-    );
-    const amps = new Map(branches.map((id) => [id, this.branchAmps(id, params)]));
-    const conducting = new Map(
-      c.netlist.elements.map(({ id }, e) => [id, { high: w.highOn[e] === 1, low: w.lowOn[e] === 1 }]),
-    );
-    const on = new Map(c.netlist.elements.map(({ id }, e) => [id, this.discrete.state(e)]));
-    const closed = new Set(
-      c.netlist.elements.flatMap((el, e) =>
-        el.kind === 'switch' && (el.closed === true || w.highOn[e] === 1) ? [el.id] : [],
-      ),
-    );
-    const powered = new Map(c.netlist.elements.map(({ id }, e) => [id, this.discrete.powered[e] === 1]));
-    const hanging = hangingNodes(
-      c.netlist,
-      (id, branch) => closed.has(id) || (conducting.get(id)?.[branch] ?? false),
-      (id) => amps.get(id) ?? 0,
-    );
-    return {
+    const { compiled, indexOf, w, discrete } = this;
+    const kept: Kept = { ...w, x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice() };
+    return new KeptSolution(
       outcome,
-      volts: (node) => must(volts, node, 'node'),
-      amps: (id) => must(amps, id, 'element'),
-      floating: (node) => hanging.has(node),
-      powered: (id) => powered.get(id) ?? false,
-      active: (id) => on.get(id) ?? false,
-      closed: (id) => closed.has(id) || (conducting.get(id)?.high ?? false),
-      held: new Set([...on].filter(([, is]) => is).map(([id]) => id)),
-    };
+      compiled,
+      indexOf,
+      kept,
+      Float64Array.from(params),
+      discrete.states(),
+      discrete.powered.slice(),
+    );
   }
 }
 
-function must(map: ReadonlyMap<string, number>, key: string, what: string): number {
-  const value = map.get(key);
-  if (value === undefined) throw new Error(`There is no ${what} "${key}" in this circuit.`);
-  return value;
+type Kept = Pick<Workspace, 'x' | 'highOn' | 'lowOn' | 'curve'>;
+
+/** A result that stays as it is while its solver goes on. What is seldom asked for is worked out when it is. */
+class KeptSolution implements Solution {
+  readonly outcome: Outcome;
+  private hanging?: ReadonlySet<string>;
+  private on?: ReadonlySet<string>;
+  private readonly c: Compiled;
+  private readonly indexOf: ReadonlyMap<string, number>;
+  private readonly kept: Kept;
+  private readonly params: Float64Array;
+  private readonly isOn: Uint8Array;
+  private readonly isPowered: Uint8Array;
+
+  constructor(
+    outcome: Outcome,
+    c: Compiled,
+    indexOf: ReadonlyMap<string, number>,
+    kept: Kept,
+    params: Float64Array,
+    isOn: Uint8Array,
+    isPowered: Uint8Array,
+  ) {
+    this.outcome = outcome;
+    this.c = c;
+    this.indexOf = indexOf;
+    this.kept = kept;
+    this.params = params;
+    this.isOn = isOn;
+    this.isPowered = isPowered;
+  }
+
+  volts = (node: string): number => {
+    const index = this.c.nodeIndex.get(node);
+    if (index === undefined) throw new Error(`There is no node "${node}" in this circuit.`);
+    return index < 0 ? 0 : this.kept.x[index]!;
+  };
+
+  amps = (id: string): number => branchAmps(this.c, this.indexOf, this.kept, this.params, id);
+
+  floating = (node: string): boolean => {
+    this.hanging ??= hangingNodes(
+      this.c.netlist,
+      (id, branch) => this.closed(id) || (branch === 'low' && this.kept.lowOn[this.number(id)] === 1),
+      this.amps,
+    );
+    return this.hanging.has(node);
+  };
+
+  powered = (id: string): boolean => this.isPowered[this.number(id)] === 1;
+
+  active = (id: string): boolean => this.isOn[this.number(id)] === 1;
+
+  closed = (id: string): boolean => {
+    const e = this.number(id);
+    const element = this.c.netlist.elements[e];
+    return (element?.kind === 'switch' && element.closed === true) || this.kept.highOn[e] === 1;
+  };
+
+  get held(): ReadonlySet<string> {
+    this.on ??= new Set(this.c.netlist.elements.flatMap(({ id }, e) => (this.isOn[e] === 1 ? [id] : [])));
+    return this.on;
+  }
+
+  private number(id: string): number {
+    return this.indexOf.get(id) ?? -1;
+  }
+}
+
+function branchAmps(
+  c: Compiled,
+  indexOf: ReadonlyMap<string, number>,
+  kept: Kept,
+  params: Float64Array,
+  id: string,
+): number {
+  const low = id.endsWith('/low');
+  const name = low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id;
+  const e = indexOf.get(name);
+  if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
+  return elementAmps(c, kept, params, e, low);
+}
+
+/** Current through an element, A; of an output through its branch to minus where `low` says so. */
+function elementAmps(c: Compiled, kept: Kept, params: Float64Array, e: number, low: boolean): number {
+  const { x, highOn, lowOn, curve } = kept;
+  const from = c.nodes[e * 3 + (low ? 1 : 0)]!;
+  const to = c.nodes[e * 3 + (low ? 2 : 1)]!;
+  const across = (from < 0 ? 0 : x[from]!) - (to < 0 ? 0 : x[to]!);
+  const q = c.param[e]!;
+  const flags = c.flags[e]!;
+  switch (c.kind[e]) {
+    case KIND.resistor:
+      return across / params[q]!;
+    case KIND.contact:
+      return highOn[e] === 1 ? across / params[q]! : 0;
+    case KIND.source:
+      return x[c.sourceRow[e]!]!;
+    case KIND.diode:
+      diodeCurve(across, params[q]!, params[q + 1]!, curve);
+      return curve[0]!;
+    case KIND.optocoupler: {
+      const forward = (flags & FLAG.forward) !== 0;
+      const backward = (flags & FLAG.backward) !== 0;
+      optocouplerCurve(across, params[q]!, params[q + 1]!, params[q + 2]!, forward, backward, curve);
+      return curve[0]!;
+    }
+    case KIND.output:
+      if (!(flags & (low ? FLAG.low : FLAG.high))) return 0;
+      transistor(across, params, q, (low ? lowOn : highOn)[e] === 1, curve);
+      return curve[0]!;
+    case KIND.twoWire:
+      twoWire(across, params, q, highOn[e] === 1, curve);
+      return curve[0]!;
+    case KIND.transmitter:
+      transmitterCurve(across, params[q]!, params[q + 1]!, curve);
+      return curve[0]!;
+    default:
+      return 0;
+  }
 }

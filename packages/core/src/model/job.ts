@@ -18,6 +18,9 @@ export const Tag = z
 
 const Words = (most: number) => z.string().trim().max(most, `At most ${most} characters fit here.`);
 
+/** Conventions for the insulation colours of mains and control conductors. */
+export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
+
 /** One end of a wire: a terminal of a supply, a module or a device, as `item:terminal`. */
 export const TerminalRef = z
   .string()
@@ -39,13 +42,22 @@ export const COLOURS = [
   'GNYE',
 ] as const;
 
+/** What somebody chose on a part: switches, links and parameters, by their keys. */
+export const Settings = z
+  .record(z.string().regex(/^[\w.-]{1,40}$/), z.string().max(60))
+  .refine((settings) => Object.keys(settings).length <= 120, 'At most 120 settings fit on a part.');
+
+/** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
+export const SupplyKind = z.enum(['dc', 'ac']);
+
 export const Supply = z.object({
   id: Id,
   tag: Tag,
+  kind: SupplyKind.default('dc'),
   volts: z
     .number()
-    .min(10, 'A control supply has at least 10 V.')
-    .max(60, 'Key Post works up to 60 V DC here.'),
+    .min(10, 'A supply has at least 10 V.')
+    .max(250, 'Key Post works up to 60 V DC and 250 V AC.'),
   tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
   innerOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
   limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),
@@ -56,10 +68,11 @@ export const Module = z.object({
   tag: Tag,
   typeId: z.string().min(1),
   firstByte: z.int().min(0, 'The first byte is 0 or more.').max(65535, 'The first byte is 65535 or less.'),
+  settings: Settings.optional(),
 });
 
-export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact']);
-export const Logic = z.enum(['no', 'nc', 'light', 'dark']);
+export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact', 'twowire', 'none']);
+export const Logic = z.enum(['no', 'nc', 'light', 'dark', 'none']);
 
 export const Device = z.object({
   id: Id,
@@ -67,7 +80,13 @@ export const Device = z.object({
   typeId: z.string().min(1),
   output: OutputKind,
   logic: Logic,
+  settings: Settings.optional(),
 });
+
+/** A measuring range in the unit of the value, such as 0 to 6 bar. */
+export const Range = z
+  .object({ low: z.number(), high: z.number(), unit: Words(12) })
+  .refine(({ low, high }) => low !== high, 'A range needs two different ends.');
 
 export const Point = z.object({
   id: Id,
@@ -76,6 +95,17 @@ export const Point = z.object({
   deviceId: Id,
   /** Whether the program uses the input as it is or turned. */
   bit: z.enum(['direct', 'inverted']),
+  /** Other devices that belong to it: relay, loads, barrier, resistor. */
+  helperIds: z.array(Id).max(40).optional(),
+  range: Range.optional(),
+});
+
+/** How a wire was found landed where that is not as planned: elsewhere, in another colour, or not there at all. */
+export const Landed = z.object({
+  from: TerminalRef.optional(),
+  to: TerminalRef.optional(),
+  colour: z.enum(COLOURS).optional(),
+  missing: z.boolean().optional(),
 });
 
 export const Wire = z.object({
@@ -84,6 +114,12 @@ export const Wire = z.object({
   from: TerminalRef,
   to: TerminalRef,
   colour: z.enum(COLOURS),
+  /** The cable that it is a core of, and which core. */
+  cable: Words(24).optional(),
+  core: Words(12).optional(),
+  /** Size or colour of its ferrules. */
+  ferrule: Words(12).optional(),
+  landed: Landed.optional(),
   lengthM: z.number().positive('A wire is longer than 0 m.').max(2000, 'At most 2000 m.'),
   mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
 });
@@ -125,6 +161,8 @@ export const Result = z.object({
 export const JobContent = z.object({
   name: Words(60).min(1, 'Give the job a name.'),
   site: Words(60),
+  /** Which convention panel wires follow. */
+  colours: z.enum(COLOUR_REGIONS).default('iec'),
   supplies: z.array(Supply).min(1, 'A job needs a supply.').max(20),
   modules: z.array(Module).max(500),
   devices: z.array(Device).max(5000),
@@ -134,6 +172,10 @@ export const JobContent = z.object({
   results: z.array(Result).max(100000),
 });
 
+export type Landed = z.infer<typeof Landed>;
+export type ColourRegion = (typeof COLOUR_REGIONS)[number];
+export type Settings = z.infer<typeof Settings>;
+export type Range = z.infer<typeof Range>;
 export type Supply = z.infer<typeof Supply>;
 export type Module = z.infer<typeof Module>;
 export type Device = z.infer<typeof Device>;

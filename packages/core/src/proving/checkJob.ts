@@ -1,6 +1,5 @@
-import { deviceType } from '../catalog/index.ts';
 import type { JobContent } from '../model/job.ts';
-import { formatMilliamps, formatVolts } from '../units/quantity.ts';
+import { fixed, formatMilliamps, formatVolts } from '../units/quantity.ts';
 import { analyse } from '../wiring/analysis.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
 import { placeWords } from '../wiring/sentences.ts';
@@ -31,15 +30,14 @@ export function checkJob(job: JobContent): CheckedPoint[] {
   const index = new JobIndex(job);
   return job.points.map(({ id }) => {
     const analysis = analyse(index, id);
-    const { context, away, present } = analysis;
-    const { words } = deviceType(context.device.typeId);
+    const { context, shown, staged } = analysis;
     const plan = proofPlan(analysis);
     return {
       progress: progressOf(job, analysis),
       place: placeWords(context),
       address: context.address,
       waysOut: verdictOf(analysis).waysOut.map(({ sentence }) => sentence),
-      states: [describe(words.away, away), describe(words.present, present)],
+      states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
       readings: plan.groups.flatMap(({ title, checks }) =>
         checks.map(({ label, expected }) => ({
           check: `${title}: ${label}`,
@@ -55,10 +53,14 @@ function describe(words: string, state: PointState): CheckedPoint['states'][numb
     words,
     outputOn: state.outputOn,
     signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts),
-    input: state.inputVolts
-      ? `${formatVolts(state.inputVolts.nom)}, ${formatMilliamps(state.inputAmps!.nom)}`
-      : 'no input',
+    input: inputWords(state),
     lamp: state.lamp,
     bit: state.bit,
   };
+}
+
+function inputWords({ inputVolts, inputAmps, measured }: PointState): string {
+  if (inputVolts) return `${formatVolts(inputVolts.nom)}, ${formatMilliamps(inputAmps!.nom)}`;
+  const [reading] = measured;
+  return reading ? `${fixed(reading.value.nom, 2)} ${reading.unit}` : 'no input';
 }

@@ -1,10 +1,13 @@
-import { deviceType } from '../catalog/index.ts';
-import { formatVoltBand } from '../units/quantity.ts';
+import { fixed, formatVoltBand } from '../units/quantity.ts';
 import { judge } from '../wiring/analysis.ts';
 import type { Analysis } from '../wiring/analysis.ts';
 import { readMeter } from '../wiring/readings.ts';
-import { signalNode, supplyNodes } from '../wiring/states.ts';
-import type { PointState } from '../wiring/states.ts';
+import { elementId } from '../wiring/assemble.ts';
+import { signalLeads, supplyNodes } from '../wiring/context.ts';
+import type { PointContext } from '../wiring/context.ts';
+import { safetyTarget } from '../wiring/guardRun.ts';
+import { SAFETY_NOTE } from '../wiring/reasons/safety.ts';
+import type { InputReading, PointState } from '../wiring/states.ts';
 import { splitRef } from '../model/job.ts';
 
 /** What a check expects: a lamp or bit that is on or off, or a voltage within limits, V. */
@@ -20,7 +23,8 @@ export interface Check {
 }
 
 export interface CheckGroup {
-  readonly key: 'supply' | 'away' | 'present';
+  /** `supply`, or the key of a state. */
+  readonly key: string;
   readonly title: string;
   readonly how?: string;
   readonly caution?: string;
@@ -33,30 +37,31 @@ export interface ProofPlan {
   readonly groups: readonly CheckGroup[];
 }
 
+const GUARDED = `${SAFETY_NOTE} Never bridge a safety device to test.`;
 const MOVES = 'What this input starts may move. Clear the machine first, and never bridge a guard to test.';
 
 /**
- * Makes the test of a switching point from its solved circuit: the supply, then for each state of the target the
- * sensor's lamp, the voltage at the signal wire, the input's lamp and the program's bit.
+ * Makes the test of a point from its solved circuit: the supply, then for each state what its lamps, its signal
+ * wire, its inputs, relays and loads must show.
  */
 export function proofPlan(analysis: Analysis): ProofPlan {
   const blocked = blockOf(analysis);
   if (blocked) return { blocked, groups: [] };
-  const { type, supply, away, present } = outline(analysis);
+  const { type } = analysis.context;
+  const { supply, states } = outline(analysis);
   const check = ({ look, ...rest }: Sought): Check => ({ ...rest, expected: expectedOf(look) });
   return {
     groups: [
-      ...(supply.length
-        ? [{ key: 'supply' as const, title: 'Supply at the sensor', checks: supply.map(check) }]
-        : []),
-      { key: 'away', title: type.words.away, checks: away.map(check) },
-      {
-        key: 'present',
-        title: type.words.present,
-        how: `Use ${type.stimulus}.`,
-        caution: MOVES,
-        checks: present.map(check),
-      },
+      ...(supply.length ? [{ key: 'supply', title: 'Supply at the device', checks: supply.map(check) }] : []),
+      ...states.map(({ state, checks }, i) => ({
+        key: state.situation.key,
+        title: state.situation.words,
+        ...(i > 0 && {
+          how: `Use ${type.stimulus}.`,
+          caution: type.stimulated === 'guard' ? GUARDED : MOVES,
+        }),
+        checks: checks.map(check),
+      })),
     ],
   };
 }
@@ -64,8 +69,8 @@ export function proofPlan(analysis: Analysis): ProofPlan {
 /** The keys of all checks of a point, without working out what each must show; none while there is nothing to prove. */
 export function checkKeys(analysis: Analysis): string[] {
   if (blockOf(analysis)) return [];
-  const { supply, away, present } = outline(analysis);
-  return [...supply, ...away, ...present].map(({ key }) => key);
+  const { supply, states } = outline(analysis);
+  return [...supply, ...states.flatMap(({ checks }) => checks)].map(({ key }) => key);
 }
 
 function blockOf(analysis: Analysis): string | undefined {
@@ -91,62 +96,114 @@ function expectedOf(look: Sought['look']): Expected {
   return { kind: 'volts', nom, min: Math.min(min, nom - STRAY_VOLTS), max: Math.max(max, nom + STRAY_VOLTS) };
 }
 
-function outline(analysis: Analysis) {
-  const { context, away, present } = analysis;
+function outline(analysis: Analysis): {
+  supply: Sought[];
+  states: { state: PointState; checks: Sought[] }[];
+} {
+  const { context, away, shown, staged } = analysis;
   const nodes = supplyNodes(context.device);
   const supply: Sought[] = nodes
     ? [
         {
           key: 'supply.volts',
           label: 'Supply',
-          detail: 'red on BN, black on BU',
+          detail: `red on ${splitRef(nodes.plus).terminal}, black on ${splitRef(nodes.minus).terminal}`,
           look: { state: away, red: nodes.plus, black: nodes.minus },
         },
       ]
     : [];
+  const guard = context.type.stimulated === 'guard';
+  const proved = guard
+    ? [...shown, ...staged.filter(({ situation }) => /^open\d$/.test(situation.key))]
+    : shown;
   return {
-    type: deviceType(context.device.typeId),
     supply,
-    away: stateChecks(analysis, away),
-    present: stateChecks(analysis, present),
+    states: proved.map((state) => ({ state, checks: stateChecks(analysis, state) })),
   };
 }
 
-function stateChecks({ context }: Analysis, state: PointState): Sought[] {
-  const prefix = state.present ? 'present' : 'away';
-  const red = signalNode(context.device);
-  const black = supplyNodes(context.device)?.minus ?? state.netlist.reference;
-  const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
-  const yesno = (
-    key: string,
-    label: string,
-    detail: string,
-    value: boolean,
-    yes = 'on',
-    no = 'off',
-  ): Sought => ({
-    key: `${prefix}.${key}`,
-    label,
-    detail,
-    look: { kind: 'yesno', value, yes, no },
-  });
+const yesno = (
+  state: PointState,
+  key: string,
+  label: string,
+  detail: string,
+  value: boolean,
+  yes = 'on',
+  no = 'off',
+): Sought => ({
+  key: `${state.situation.key}.${key}`.slice(0, 60),
+  label,
+  detail,
+  look: { kind: 'yesno', value, yes, no },
+});
+
+function stateChecks(analysis: Analysis, state: PointState): Sought[] {
+  const { context } = analysis;
+  const { type } = context;
+  const lamp = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === 'output');
   return [
-    ...(context.device.output === 'contact'
-      ? []
-      : [yesno('sensorLamp', 'Sensor lamp', 'its switching lamp', state.outputOn)]),
-    {
-      key: `${prefix}.volts`,
-      label: 'Signal',
-      detail: `red on ${splitRef(red).terminal}, black on ${blackName}`,
-      look: { state, red, black },
-    },
-    yesno(
-      'inputLamp',
-      'Input lamp',
-      `${context.module!.tag} channel ${context.place!.channel}`,
-      state.lamp === 'on',
+    ...(lamp ? [yesno(state, 'sensorLamp', lamp.label, 'its switching lamp', state.outputOn)] : []),
+    ...(type.stimulated === 'guard' ? guardChecks(context, state) : [signalCheck(context, state)]),
+    ...context.helpers.flatMap(({ id, tag }) =>
+      state.coils.has(id)
+        ? [yesno(state, `coil-${id}`, `Relay ${tag}`, 'its lamp or flag', coilIn(state, id), 'in', 'out')]
+        : [],
     ),
-    yesno('bit', 'Program bit', context.address!, state.bit === 1, '1', '0'),
+    ...state.duties.map(({ duty, on }) =>
+      yesno(state, `duty-${duty.id.replace('/', '-')}`, duty.label, 'as you see it', on),
+    ),
+    ...state.inputs.flatMap((reading, i) => inputChecks(state, reading, i)),
+    ...state.measured.map(({ own, unit, value }) => {
+      const text = (n: number): string => fixed(n, unit === 'mA' ? 2 : unit === 'V' ? 3 : 2);
+      return yesno(
+        state,
+        `reading-${own.port.name}`,
+        'Reading',
+        `${own.module.tag} ${own.port.label}`,
+        true,
+        `${text(value.min)} to ${text(value.max)} ${unit}`,
+        'other',
+      );
+    }),
+  ];
+}
+
+const coilIn = ({ solution }: PointState, id: string): boolean => solution.active(elementId(id, 'coil'));
+
+function signalCheck({ device }: PointContext, state: PointState): Sought {
+  const { red, black } = signalLeads(device, state.netlist.reference);
+  const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
+  return {
+    key: `${state.situation.key}.volts`,
+    label: 'Signal',
+    detail: `red on ${splitRef(red).terminal}, black on ${blackName}`,
+    look: { state, red, black },
+  };
+}
+
+function guardChecks(context: PointContext, state: PointState): Sought[] {
+  const target = safetyTarget(context);
+  return target
+    ? [
+        yesno(
+          state,
+          'safe',
+          'Safe side',
+          target.module.tag,
+          state.solution.active(target.released),
+          'released',
+          'off',
+        ),
+      ]
+    : [];
+}
+
+/** The first input keeps the plain names, so that a stored result is found again. */
+function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: number): Sought[] {
+  const more = i === 0 ? '' : `-${own.module.id}-${own.port.name}`;
+  return [
+    yesno(state, `inputLamp${more}`, 'Input lamp', `${own.module.tag} ${own.port.label}`, lamp === 'on'),
+    ...(own.address ? [yesno(state, `bit${more}`, 'Program bit', own.address, bit === 1, '1', '0')] : []),
   ];
 }
 

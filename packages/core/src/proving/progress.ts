@@ -5,7 +5,7 @@ import { JobIndex } from '../wiring/jobIndex.ts';
 import { landSteps, stampedSteps } from '../wiring/steps.ts';
 import { checkKeys } from './plan.ts';
 
-export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'cannot';
+export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
 export type Stage = 'land' | 'prove';
 
 export interface PointProgress {
@@ -31,7 +31,10 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
   const steps = stampedSteps(job, point.id, landSteps(analysis));
   const done = steps.filter(({ stamp }) => stamp).length;
   const blocked = verdict.status === 'cannot' || verdict.status === 'doubtful';
-  const land: Mark = blocked ? 'cannot' : counted(done, steps.length);
+  const land: Mark =
+    verdict.status === 'cannot' || verdict.status === 'doubtful'
+      ? verdict.status
+      : counted(done, steps.length);
   const checks = checkKeys(analysis);
   const latest = latestResults(job, point.id);
   const failed = [...latest.values()].find((result) => !result.pass);
@@ -77,6 +80,7 @@ function counted(done: number, all: number): Mark {
 function worst(land: Mark, prove: Mark): Mark {
   if (land === 'cannot') return 'cannot';
   if (prove === 'failed') return 'failed';
+  if (land === 'doubtful') return 'doubtful';
   if (land === 'proven' && prove === 'proven') return 'proven';
   return land === 'open' && prove === 'open' ? 'open' : 'underway';
 }

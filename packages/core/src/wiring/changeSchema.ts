@@ -1,18 +1,33 @@
 import { z } from 'zod';
 import {
+  COLOUR_REGIONS,
   Device,
   Id,
   JobContent,
+  Landed,
   Module,
   Point,
+  Range,
   Result,
+  Settings,
   Stamp,
   Supply,
+  SupplyKind,
   TerminalRef,
   Wire,
 } from '../model/job.ts';
 
 const Rail = z.enum(['+', '-']).nullable();
+/** Patches leave out what they do not touch: nothing in them has a default. */
+const SupplyPatch = Supply.omit({ id: true, kind: true }).partial().extend({ kind: SupplyKind.optional() });
+const ModulePatch = Module.omit({ id: true, settings: true })
+  .partial()
+  .extend({ settings: Settings.optional() });
+const WIRE_WORDS = z.object({
+  cable: z.string().trim().max(24),
+  core: z.string().trim().max(12),
+  ferrule: z.string().trim().max(12),
+});
 const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
 
 /** What a client sends of a stamp or result; who and when are added by whoever takes it. */
@@ -21,10 +36,17 @@ export const NewResult = Result.omit({ by: true, at: true });
 
 /** Everything that can be done to a job. Each is applied whole or refused whole. */
 export const Change = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('editJob'), patch: JobContent.pick({ name: true, site: true }).partial() }),
-  z.object({ kind: z.literal('editSupply'), id: Id, patch: Supply.omit({ id: true }).partial() }),
+  z.object({
+    kind: z.literal('editJob'),
+    patch: JobContent.pick({ name: true, site: true })
+      .partial()
+      .extend({ colours: z.enum(COLOUR_REGIONS).optional() }),
+  }),
+  z.object({ kind: z.literal('editSupply'), id: Id, patch: SupplyPatch }),
+  z.object({ kind: z.literal('addSupply'), supply: Supply }),
+  z.object({ kind: z.literal('removeSupply'), id: Id }),
   z.object({ kind: z.literal('addModule'), module: Module, commons: z.array(Rail).max(16) }),
-  z.object({ kind: z.literal('editModule'), id: Id, patch: Module.omit({ id: true }).partial() }),
+  z.object({ kind: z.literal('editModule'), id: Id, patch: ModulePatch }),
   z.object({ kind: z.literal('removeModule'), id: Id }),
   z.object({ kind: z.literal('addPoint'), point: Point, device: Device, place: Place.nullable() }),
   z.object({
@@ -32,11 +54,24 @@ export const Change = z.discriminatedUnion('kind', [
     id: Id,
     patch: Point.pick({ tag: true, name: true, bit: true })
       .extend(Device.pick({ typeId: true, output: true, logic: true }).shape)
-      .partial(),
+      .partial()
+      .extend({ settings: Settings.optional(), range: Range.nullable().optional() }),
   }),
   z.object({ kind: z.literal('removePoint'), id: Id }),
+  z.object({ kind: z.literal('addHelper'), pointId: Id, device: Device, wires: z.array(Wire).max(40) }),
+  z.object({
+    kind: z.literal('editDevice'),
+    id: Id,
+    patch: Device.pick({ tag: true, typeId: true }).partial().extend({ settings: Settings.optional() }),
+  }),
+  z.object({ kind: z.literal('removeHelper'), id: Id }),
   z.object({ kind: z.literal('assign'), pointId: Id, place: Place.nullable() }),
-  z.object({ kind: z.literal('setCommon'), moduleId: Id, common: z.string().regex(/^COM\d+$/), rail: Rail }),
+  z.object({
+    kind: z.literal('setCommon'),
+    moduleId: Id,
+    common: z.string().regex(/^[^:\s]{1,16}$/),
+    rail: Rail,
+  }),
   z.object({ kind: z.literal('addWire'), wire: Wire }),
   z.object({
     kind: z.literal('moveWire'),
@@ -44,6 +79,19 @@ export const Change = z.discriminatedUnion('kind', [
     from: TerminalRef.optional(),
     to: TerminalRef.optional(),
   }),
+  z.object({
+    kind: z.literal('editWire'),
+    wireId: Id,
+    patch: Wire.pick({
+      number: true,
+      colour: true,
+      lengthM: true,
+      mm2: true,
+    })
+      .partial()
+      .extend(WIRE_WORDS.partial().shape),
+  }),
+  z.object({ kind: z.literal('landWire'), wireId: Id, landed: Landed.nullable() }),
   z.object({ kind: z.literal('removeWire'), wireId: Id }),
   z.object({ kind: z.literal('stamp'), stamp: NewStamp }),
   z.object({
@@ -52,7 +100,7 @@ export const Change = z.discriminatedUnion('kind', [
     reason: z.string().trim().min(1, 'Say why it is undone.').max(200),
   }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
-  z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(20) }),
+  z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(400) }),
 ]);
 
 export type Change = z.infer<typeof Change>;

@@ -1,5 +1,5 @@
-import { deviceType, findDeviceType, findModuleType } from '../catalog/index.ts';
-import type { Device, JobContent } from '../model/job.ts';
+import { deviceType, findDeviceType, findModuleType, portsOf } from '../catalog/index.ts';
+import type { Device, JobContent, Landed, Module, Point, Range, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
 import { Change } from './changeSchema.ts';
@@ -7,7 +7,7 @@ import type { Actor, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
-import { commonWire, proposeWires, RAIL_COLOUR } from './propose.ts';
+import { commonWire, moduleSupplyWires, proposeWires, railColour } from './propose.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 
@@ -32,12 +32,18 @@ function applyUnchecked(job: JobContent, change: Change, actor: Actor): JobConte
 const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, actor: Actor) => JobContent } = {
   editJob: (job, { patch }) => ({ ...job, ...patch }),
   editSupply: (job, { id, patch }) => ({ ...job, supplies: edited(job.supplies, id, patch, 'supply') }),
+  addSupply: (job, { supply }) => ({ ...job, supplies: [...job.supplies, supply] }),
+  removeSupply: (job, { id }) => ({
+    ...job,
+    supplies: without(job.supplies, id, 'supply'),
+    wires: wiresWithout(job, id),
+  }),
   addModule,
   editModule: (job, { id, patch }) => ({ ...job, modules: edited(job.modules, id, patch, 'module') }),
   removeModule: (job, { id }) => ({
     ...job,
     modules: without(job.modules, id, 'module'),
-    wires: job.wires.filter((wire) => !touches(wire, id)),
+    wires: wiresWithout(job, id),
   }),
   addPoint: (job, { point, device, place }) => {
     const added = {
@@ -49,11 +55,30 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   },
   editPoint,
   removePoint,
+  addHelper: (job, { pointId, device, wires }) => {
+    const point = job.points.find(({ id }) => id === pointId);
+    if (!point) return refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+    return {
+      ...job,
+      devices: [...job.devices, device],
+      points: edited(job.points, pointId, { helperIds: [...(point.helperIds ?? []), device.id] }, 'point'),
+      wires: [...job.wires, ...wires],
+    };
+  },
+  editDevice,
+  removeHelper: (job, { id }) => ({
+    ...job,
+    devices: without(job.devices, id, 'device'),
+    points: job.points.map((point) =>
+      point.helperIds?.includes(id)
+        ? { ...point, helperIds: point.helperIds.filter((helper) => helper !== id) }
+        : point,
+    ),
+    wires: wiresWithout(job, id),
+  }),
   assign: (job, { pointId, place }) => {
     const device = deviceOfPoint(job, pointId);
-    return place
-      ? assign(job, device, place)
-      : { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
+    return place ? assign(job, device, place) : { ...job, wires: wiresWithout(job, device.id) };
   },
   setCommon,
   addWire: (job, { wire }) => ({ ...job, wires: [...job.wires, wire] }),
@@ -61,6 +86,15 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     ...job,
     wires: edited(job.wires, wireId, { ...(from && { from }), ...(to && { to }) }, 'wire'),
   }),
+  editWire: (job, { wireId, patch }) => ({ ...job, wires: edited(job.wires, wireId, patch, 'wire') }),
+  landWire: (job, { wireId, landed }) => {
+    const wires = edited(job.wires, wireId, {}, 'wire');
+    const as = landed && Object.keys(landed).length ? landed : undefined;
+    return {
+      ...job,
+      wires: wires.map((wire) => (wire.id === wireId ? withLanded(wire, as) : wire)),
+    };
+  },
   removeWire: (job, { wireId }) => ({ ...job, wires: without(job.wires, wireId, 'wire') }),
   stamp: (job, { stamp }, actor) => ({ ...job, stamps: [...job.stamps, { ...stamp, ...actor }] }),
   undoStamp: (job, { id, reason }, actor) => {
@@ -94,8 +128,22 @@ function without<T extends { id: string }>(rows: readonly T[], id: string, what:
   return rows.filter((row) => row.id !== id);
 }
 
-function touches(wire: { from: string; to: string }, itemId: string): boolean {
-  return splitRef(wire.from).item === itemId || splitRef(wire.to).item === itemId;
+const ofItem = (ref: string | undefined, itemId: string): boolean =>
+  ref !== undefined && splitRef(ref).item === itemId;
+
+/** The wires of a job without those that end on an item; a wire found landed there is back where it was planned. */
+function wiresWithout(job: JobContent, itemId: string): Wire[] {
+  return job.wires
+    .filter(({ from, to }) => !ofItem(from, itemId) && !ofItem(to, itemId))
+    .map((wire) =>
+      ofItem(wire.landed?.from, itemId) || ofItem(wire.landed?.to, itemId)
+        ? withLanded(wire, undefined)
+        : wire,
+    );
+}
+
+function withLanded({ landed: _, ...wire }: Wire, landed: Landed | undefined): Wire {
+  return landed ? { ...wire, landed } : wire;
 }
 
 function deviceOfPoint(job: JobContent, pointId: string): Device {
@@ -107,47 +155,63 @@ function deviceOfPoint(job: JobContent, pointId: string): Device {
 function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobContent {
   const type = findModuleType(module.typeId);
   if (!type) return { ...job, modules: [...job.modules, module] };
-  return type.groups.reduce<JobContent>(
-    (next, { common }, g) => {
-      const rail = commons[g];
-      return rail ? { ...next, wires: [...next.wires, commonWire(next, module.id, common, rail)] } : next;
-    },
-    { ...job, modules: [...job.modules, module] },
-  );
+  const added = { ...job, modules: [...job.modules, module] };
+  const fed = { ...added, wires: [...added.wires, ...moduleSupplyWires(added, module)] };
+  return type.groups.reduce<JobContent>((next, { common }, g) => {
+    const rail = commons[g];
+    return rail ? { ...next, wires: [...next.wires, commonWire(next, module.id, common, rail)] } : next;
+  }, fed);
 }
 
 function assign(job: JobContent, device: Device, place: ChannelPlace): JobContent {
   const module = job.modules.find(({ id }) => id === place.moduleId);
-  const type = module && findModuleType(module.typeId);
-  if (!module || !type) return refuse('place', 'That module is not in the job. Choose one that is.');
-  if (!type.groups.some(({ channels }) => channels.includes(place.channel)))
+  if (!module || !findModuleType(module.typeId))
+    return refuse('place', 'That module is not in the job. Choose one that is.');
+  if (!portsOf(module).some(({ channel }) => channel === place.channel))
     refuse('place', `${module.tag} has no channel ${place.channel}.`);
   if (!findDeviceType(device.typeId)) return job;
-  const cleared = { ...job, wires: job.wires.filter((wire) => !touches(wire, device.id)) };
+  const cleared = { ...job, wires: wiresWithout(job, device.id) };
   const wires = proposeWires(cleared, device, place);
   return { ...cleared, wires: [...cleared.wires, ...wires] };
 }
 
 function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent {
   const before = deviceOfPoint(job, id);
-  const { typeId, output, logic, ...own } = patch;
+  const { typeId, output, logic, settings, range, ...own } = patch;
   const device: Device = {
     ...before,
     ...(typeId && { typeId }),
     ...(output && { output }),
     ...(logic && { logic }),
+    ...(settings && { settings }),
     ...(own.tag && { tag: own.tag }),
   };
+  const points = edited(job.points, id, own, 'point').map((point) =>
+    point.id === id ? withRange(point, range) : point,
+  );
   const next: JobContent = {
     ...job,
-    points: edited(job.points, id, own, 'point'),
+    points,
     devices: edited(job.devices, device.id, device, 'device'),
   };
   if (!findDeviceType(device.typeId) || sameTerminals(before, device)) return next;
   const place = new JobIndex(job).placeOf(before);
-  return place
-    ? assign(next, device, place)
-    : { ...next, wires: next.wires.filter((wire) => !touches(wire, device.id)) };
+  return place ? assign(next, device, place) : { ...next, wires: wiresWithout(next, device.id) };
+}
+
+/** @param range null takes the range away, undefined leaves it. */
+function withRange(point: Point, range: Range | null | undefined): Point {
+  if (range === undefined) return point;
+  const { range: _, ...rest } = point;
+  return range === null ? rest : { ...rest, range };
+}
+
+function editDevice(job: JobContent, { id, patch }: Of<'editDevice'>): JobContent {
+  const before = job.devices.find((device) => device.id === id);
+  const next = { ...job, devices: edited(job.devices, id, patch, 'device') };
+  const after = next.devices.find((device) => device.id === id)!;
+  if (!before || !findDeviceType(after.typeId) || sameTerminals(before, after)) return next;
+  return { ...next, wires: wiresWithout(next, id) };
 }
 
 function sameTerminals(a: Device, b: Device): boolean {
@@ -166,11 +230,13 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
       'id',
       `${device.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
     );
+  const helpers = job.points.find((point) => point.id === id)?.helperIds ?? [];
+  const gone = [device.id, ...helpers];
   return {
     ...job,
     points: without(job.points, id, 'point'),
-    devices: without(job.devices, device.id, 'device'),
-    wires: job.wires.filter((wire) => !touches(wire, device.id)),
+    devices: job.devices.filter((row) => !gone.includes(row.id)),
+    wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...job, wires }, item), job.wires),
     stamps: job.stamps.filter(({ pointId }) => pointId !== id),
   };
 }
@@ -178,8 +244,8 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
 function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
   const module = job.modules.find(({ id }) => id === moduleId);
   if (!module) return refuse('moduleId', 'That module is not in the job.');
-  if (!findModuleType(module.typeId)?.groups.some((group) => group.common === common))
-    refuse('common', `${module.tag} has no ${common}.`);
+  const rails = findModuleType(module.typeId)?.terminals.filter(({ name }) => isCommon(module, name));
+  if (!rails?.some(({ name }) => name === common)) refuse('common', `${module.tag} has no ${common}.`);
   const ref = `${moduleId}:${common}`;
   const index = new JobIndex(job);
   const old = index
@@ -190,6 +256,15 @@ function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>)
   if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
   if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail)] };
   const supply = [old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item))!;
-  const moved = { from: ref, to: `${supply}:${rail}`, colour: RAIL_COLOUR[rail] };
+  const moved = { from: ref, to: `${supply}:${rail}`, colour: railColour(job, rail) };
   return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
+}
+
+/** Terminals that belong on a rail: commons of groups, and the module's own supply. */
+function isCommon(module: Module, terminal: string): boolean {
+  const type = findModuleType(module.typeId);
+  return (
+    (type?.groups.some(({ common }) => common === terminal) ?? false) ||
+    portsOf(module).some(({ common }) => common === terminal)
+  );
 }

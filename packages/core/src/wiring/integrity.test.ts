@@ -3,7 +3,6 @@ import type { JobContent } from '../model/job.ts';
 import { checkIntegrity } from './integrity.ts';
 import { JobIndex, otherEnd } from './jobIndex.ts';
 import { commonWire, contactRail, numbering, proposeWires } from './propose.ts';
-import { freeChannels } from './waysOut.ts';
 
 const sound = jobWith(
   'di8-both-4-4',
@@ -87,17 +86,6 @@ describe('looking up', () => {
     expect(() => index.point('none')).toThrow(/no point "none"/);
     expect(() => index.deviceOf({ ...sound.points[0]!, deviceId: 'none' })).toThrow(/no device "none"/);
     expect(index.railOf('m', 'COM9')).toBeUndefined();
-  });
-
-  test('free channels are those without a device', () => {
-    expect(freeChannels(index).map(({ channel, common }) => `${channel} ${common}`)).toEqual([
-      '1 COM1',
-      '2 COM1',
-      '3 COM1',
-      '5 COM2',
-      '6 COM2',
-      '7 COM2',
-    ]);
   });
 
   test('a wire has two ends', () => {

@@ -1,14 +1,9 @@
-import {
-  channelsOf,
-  findDeviceType,
-  findModuleType,
-  moduleTerminals,
-  moduleType,
-  SUPPLY_TERMINALS,
-} from '../catalog/index.ts';
-import type { JobContent } from '../model/job.ts';
+import { findDeviceType, findModuleType, moduleType, portsOf, supplyTerminals } from '../catalog/index.ts';
+import type { PartType } from '../catalog/index.ts';
+import type { JobContent, Settings, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import type { Problem } from '../model/problem.ts';
+import { imageOf } from './jobIndex.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
 export function checkIntegrity(job: JobContent): Problem[] {
@@ -17,6 +12,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...checkIds(job),
     ...checkTags(job),
     ...typeProblems,
+    ...checkSupplies(job),
     ...checkPoints(job),
     ...(typeProblems.length ? [] : [...checkWires(job), ...checkAddresses(job)]),
   ];
@@ -56,14 +52,38 @@ function checkTags(job: JobContent): Problem[] {
   return problems;
 }
 
+function checkSupplies(job: JobContent): Problem[] {
+  return job.supplies.flatMap(({ tag, kind, volts }, i) =>
+    kind === 'dc' && volts > 60
+      ? [{ path: `supplies[${i}].volts`, message: `${tag} is a DC control supply and has 60 V at most.` }]
+      : [],
+  );
+}
+
+/** Settings that a part does not have, or that stand at something that it does not offer. */
+function checkSettings(type: PartType, settings: Settings | undefined, path: string): Problem[] {
+  return Object.entries(settings ?? {}).flatMap(([key, value]) => {
+    const setting = type.settings?.find((s) => s.key === key);
+    if (!setting)
+      return [{ path: `${path}.settings.${key}`, message: `${type.name} has no setting “${key}”.` }];
+    return setting.choices.some((choice) => choice.value === value)
+      ? []
+      : [
+          {
+            path: `${path}.settings.${key}`,
+            message: `${setting.label} cannot be “${value}”. Allowed: ${setting.choices.map((c) => c.value).join(', ')}.`,
+          },
+        ];
+  });
+}
+
 function checkTypes(job: JobContent): Problem[] {
   const problems: Problem[] = [];
   job.modules.forEach((module, i) => {
     const type = findModuleType(module.typeId);
     const path = `modules[${i}].typeId`;
     if (!type) problems.push({ path, message: `The catalog holds no module type “${module.typeId}”.` });
-    else if (type.groups.length === 0)
-      problems.push({ path, message: `The module type “${module.typeId}” has no group of channels.` });
+    else problems.push(...checkSettings(type, module.settings, `modules[${i}]`));
   });
   job.devices.forEach((device, i) => {
     const type = findDeviceType(device.typeId);
@@ -75,6 +95,7 @@ function checkTypes(job: JobContent): Problem[] {
       });
       return;
     }
+    problems.push(...checkSettings(type, device.settings, path));
     if (!type.outputs.includes(device.output))
       problems.push({
         path: `${path}.output`,
@@ -105,6 +126,19 @@ function checkPoints(job: JobContent): Problem[] {
     if (other) problems.push({ path, message: `${point.tag} and ${other} claim the same device.` });
     owner.set(point.deviceId, point.tag);
   });
+  job.points.forEach((point, i) => {
+    point.helperIds?.forEach((id, k) => {
+      const at = `points[${i}].helperIds[${k}]`;
+      if (!devices.has(id))
+        problems.push({
+          path: at,
+          message: `${point.tag} names a device “${id}” that the job does not hold.`,
+        });
+      const other = owner.get(id);
+      if (other) problems.push({ path: at, message: `${point.tag} and ${other} claim the same device.` });
+      owner.set(id, point.tag);
+    });
+  });
   for (const shelf of ['stamps', 'results'] as const)
     job[shelf].forEach(({ pointId }, i) => {
       if (!points.has(pointId))
@@ -115,23 +149,30 @@ function checkPoints(job: JobContent): Problem[] {
 
 function terminalNames(job: JobContent): Map<string, { tag: string; terminals: readonly string[] }> {
   const map = new Map<string, { tag: string; terminals: readonly string[] }>();
-  for (const s of job.supplies) map.set(s.id, { tag: s.tag, terminals: SUPPLY_TERMINALS });
+  for (const s of job.supplies) map.set(s.id, { tag: s.tag, terminals: supplyTerminals(s) });
   for (const m of job.modules)
-    map.set(m.id, { tag: m.tag, terminals: moduleTerminals(moduleType(m.typeId)) });
+    map.set(m.id, { tag: m.tag, terminals: moduleType(m.typeId).terminals.map((t) => t.name) });
   for (const d of job.devices)
     map.set(d.id, { tag: d.tag, terminals: findDeviceType(d.typeId)!.terminals.map((t) => t.name) });
   return map;
 }
 
+/** Both ends of a wire, as planned and as found, each with its path. */
+function endsOf({ from, to, landed }: Wire, path: string): { ref: string; path: string }[] {
+  return [
+    { ref: from, path: `${path}.from` },
+    { ref: to, path: `${path}.to` },
+    ...(landed?.from ? [{ ref: landed.from, path: `${path}.landed.from` }] : []),
+    ...(landed?.to ? [{ ref: landed.to, path: `${path}.landed.to` }] : []),
+  ];
+}
+
 function checkWires(job: JobContent): Problem[] {
   const problems: Problem[] = [];
   const names = terminalNames(job);
-  const devices = new Map(job.devices.map((d) => [d.id, d.tag]));
-  const onChannel = new Map<string, string>();
   job.wires.forEach((wire, i) => {
-    for (const end of ['from', 'to'] as const) {
-      const path = `wires[${i}].${end}`;
-      const { item, terminal } = splitRef(wire[end]);
+    for (const { ref, path } of endsOf(wire, `wires[${i}]`)) {
+      const { item, terminal } = splitRef(ref);
       const owner = names.get(item);
       if (!owner)
         problems.push({
@@ -149,17 +190,42 @@ function checkWires(job: JobContent): Problem[] {
         path: `wires[${i}]`,
         message: `Wire ${wire.number} begins and ends on the same terminal.`,
       });
-    const [device, channel] = [wire.from, wire.to].sort((a) => (devices.has(splitRef(a).item) ? -1 : 1));
-    const tag = devices.get(splitRef(device!).item);
-    if (!tag || !/^I\d+$/.test(splitRef(channel!).terminal)) return;
-    const first = onChannel.get(channel!);
-    const place = `${names.get(splitRef(channel!).item)?.tag} channel ${splitRef(channel!).terminal.slice(1)}`;
-    if (first)
-      problems.push({
-        path: `wires[${i}]`,
-        message: `${place} is taken by ${first}. ${tag} needs a free channel.`,
-      });
-    onChannel.set(channel!, tag);
+  });
+  return [...problems, ...checkChannels(job, names)];
+}
+
+/** A channel that senses serves one point only. */
+function checkChannels(job: JobContent, names: ReadonlyMap<string, { tag: string }>): Problem[] {
+  const problems: Problem[] = [];
+  const pointOf = new Map(
+    job.points.flatMap((p) => [p.deviceId, ...(p.helperIds ?? [])].map((id) => [id, p.id])),
+  );
+  const sensing = new Map<string, string>(
+    job.modules.flatMap((module) =>
+      portsOf(module)
+        .filter(({ kind }) => kind === 'digital' || kind === 'analog')
+        .map((port) => [`${module.id}:${port.terminal}`, `${module.tag} ${port.label}`] as const),
+    ),
+  );
+  const devices = new Set(job.devices.map(({ id }) => id));
+  const taken = new Map<string, { device: string; point: string }>();
+  job.wires.forEach((wire, i) => {
+    for (const [end, far] of [
+      [wire.from, wire.to],
+      [wire.to, wire.from],
+    ] as const) {
+      const label = sensing.get(end);
+      const device = splitRef(far).item;
+      const point = pointOf.get(device) ?? device;
+      if (!label || !devices.has(device)) continue;
+      const first = taken.get(end);
+      if (first && first.point !== point)
+        problems.push({
+          path: `wires[${i}]`,
+          message: `${label} is taken by ${names.get(first.device)?.tag}. ${names.get(device)?.tag} needs a free channel.`,
+        });
+      taken.set(end, first ?? { device, point });
+    }
   });
   return problems;
 }
@@ -172,19 +238,21 @@ function listed(names: readonly string[]): string {
 
 function checkAddresses(job: JobContent): Problem[] {
   const problems: Problem[] = [];
-  const used = new Map<number, string>();
+  const used = new Map<string, string>();
   job.modules.forEach((module, i) => {
-    const bytes = Math.ceil(channelsOf(moduleType(module.typeId)).length / 8);
-    for (let byte = module.firstByte; byte < module.firstByte + bytes; byte++) {
-      const first = used.get(byte);
+    const image = imageOf(module);
+    if (!image) return;
+    for (let byte = module.firstByte; byte < module.firstByte + image.bytes; byte++) {
+      const key = `${image.area}${byte}`;
+      const first = used.get(key);
       if (first) {
         problems.push({
           path: `modules[${i}].firstByte`,
-          message: `${module.tag} would use input byte ${byte}, which ${first} uses already. Choose a free first byte.`,
+          message: `${module.tag} would use ${image.area === 'I' ? 'input' : 'output'} byte ${byte}, which ${first} uses already. Choose a free first byte.`,
         });
         break;
       }
-      used.set(byte, module.tag);
+      used.set(key, module.tag);
     }
   });
   return problems;

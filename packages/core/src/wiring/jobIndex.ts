@@ -1,12 +1,35 @@
-import { channelOf, deviceType, groupOfChannel, moduleType, terminalWithRole } from '../catalog/index.ts';
+import { deviceType, moduleType, portsOf } from '../catalog/index.ts';
+import type { ModuleType, Port, TerminalRole } from '../catalog/index.ts';
 import type { Device, JobContent, Module, Point, Supply, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
+import { landedWires } from './landedWires.ts';
 
 /** A place on a module. */
 export interface ChannelPlace {
   readonly moduleId: string;
   readonly channel: number;
 }
+
+/** A terminal of a supply: plus and minus, line and neutral, earth. */
+export type Rail = '+' | '-' | 'L' | 'N' | 'PE';
+
+/** Roles of the lead that decides on which port a device sits, the telling ones first. */
+export const SIGNAL_ROLES: readonly TerminalRole[] = [
+  'out',
+  'signal',
+  'loopMinus',
+  'wiper',
+  'element',
+  'pulse',
+  'dataLine',
+  'lineB',
+  'socket',
+  'channel1Return',
+  'sideB',
+  'sideA',
+  'loadPlus',
+  'loadMinus',
+];
 
 /** Looks things up in a job: by id, and what hangs on a terminal. Made once for a job that no longer changes. */
 export class JobIndex {
@@ -17,6 +40,9 @@ export class JobIndex {
   private readonly points: ReadonlyMap<string, Point>;
   private readonly pointOfDevice: ReadonlyMap<string, Point>;
   private readonly wires: ReadonlyMap<string, readonly Wire[]>;
+  private byId?: ReadonlyMap<string, Wire>;
+  private planned?: ReadonlyMap<string, readonly Wire[]>;
+  private readonly ports = new Map<string, readonly Port[]>();
 
   constructor(job: JobContent) {
     this.job = job;
@@ -24,20 +50,19 @@ export class JobIndex {
     this.modules = new Map(job.modules.map((row) => [row.id, row]));
     this.devices = new Map(job.devices.map((row) => [row.id, row]));
     this.points = new Map(job.points.map((row) => [row.id, row]));
-    this.pointOfDevice = new Map(job.points.map((row) => [row.deviceId, row]));
-    const wires = new Map<string, Wire[]>();
-    for (const wire of job.wires)
-      for (const end of [wire.from, wire.to]) {
-        const list = wires.get(end);
-        if (list) list.push(wire);
-        else wires.set(end, [wire]);
-      }
-    this.wires = wires;
+    this.pointOfDevice = new Map(
+      job.points.flatMap((row) => [
+        ...(row.helperIds ?? []).map((id) => [id, row] as const),
+        [row.deviceId, row] as const,
+      ]),
+    );
+    this.wires = byTerminal(landedWires(job.wires));
   }
 
   supply = (id: string): Supply | undefined => this.supplies.get(id);
   module = (id: string): Module | undefined => this.modules.get(id);
   device = (id: string): Device | undefined => this.devices.get(id);
+  /** The point that a device belongs to, be it the point's own or a helper. */
   pointFor = (deviceId: string): Point | undefined => this.pointOfDevice.get(deviceId);
 
   /** @throws Error when the job has no such point. */
@@ -54,69 +79,158 @@ export class JobIndex {
     return device;
   }
 
+  /** Wires that the plan puts on a terminal, whatever was found there. */
+  plannedAt = (ref: string): readonly Wire[] => {
+    this.planned ??= byTerminal(this.job.wires);
+    return this.planned.get(ref) ?? [];
+  };
+
+  /** The same wires as `wiresAt`, each with its plan. */
+  foundAt = (ref: string): readonly Wire[] => {
+    this.byId ??= new Map(this.job.wires.map((wire) => [wire.id, wire]));
+    return this.wiresAt(ref).map(({ id }) => this.byId!.get(id)!);
+  };
+
   wiresAt = (ref: string): readonly Wire[] => this.wires.get(ref) ?? [];
 
   /** The refs at the other ends of the wires on a terminal. */
   across = (ref: string): string[] => this.wiresAt(ref).map((wire) => otherEnd(wire, ref));
 
-  /** Where a device's signal wire ends on a module, if it does. */
-  placeOf(device: Device): ChannelPlace | undefined {
-    for (const role of ['out', 'sideB', 'sideA'] as const) {
-      const terminal = terminalWithRole(deviceType(device.typeId), role);
-      if (!terminal) continue;
-      for (const ref of this.across(`${device.id}:${terminal.name}`)) {
-        const { item, terminal: name } = splitRef(ref);
-        const channel = this.modules.has(item) ? channelOf(name) : undefined;
-        if (channel !== undefined) return { moduleId: item, channel };
-      }
+  /** Tag of whatever a terminal belongs to. */
+  tagOf(ref: string): string {
+    const { item } = splitRef(ref);
+    return (this.devices.get(item) ?? this.modules.get(item) ?? this.supplies.get(item))?.tag ?? item;
+  }
+
+  typeOf = (moduleId: string): ModuleType => moduleType(this.modules.get(moduleId)!.typeId);
+
+  portsOf(moduleId: string): readonly Port[] {
+    let ports = this.ports.get(moduleId);
+    if (!ports) {
+      ports = portsOf(this.modules.get(moduleId)!);
+      this.ports.set(moduleId, ports);
     }
+    return ports;
+  }
+
+  /** @throws Error when the module has no such channel. */
+  port({ moduleId, channel }: ChannelPlace): Port {
+    const port = this.portsOf(moduleId).find((p) => p.channel === channel);
+    if (!port) throw new Error(`"${moduleId}" has no channel ${channel}.`);
+    return port;
+  }
+
+  /** The place whose signal terminal a ref is, if it is one. */
+  placeAt(ref: string): ChannelPlace | undefined {
+    const { item, terminal } = splitRef(ref);
+    if (!this.modules.has(item)) return undefined;
+    const port = this.portsOf(item).find((p) => p.terminal === terminal);
+    return port && { moduleId: item, channel: port.channel };
+  }
+
+  /** Where a device's signal wire ends on a module, if it does; where it was planned to, if it was not found there. */
+  placeOf(device: Device): ChannelPlace | undefined {
+    return (
+      this.placeAlong(device, (ref) => this.wiresAt(ref)) ??
+      this.placeAlong(device, (ref) => this.plannedAt(ref))
+    );
+  }
+
+  private placeAlong(device: Device, wiresAt: (ref: string) => readonly Wire[]): ChannelPlace | undefined {
+    const { terminals } = deviceType(device.typeId);
+    for (const role of SIGNAL_ROLES)
+      for (const terminal of terminals) {
+        if (terminal.role !== role) continue;
+        const ref = `${device.id}:${terminal.name}`;
+        for (const wire of wiresAt(ref)) {
+          const place = this.placeAt(otherEnd(wire, ref));
+          if (place) return place;
+        }
+      }
     return undefined;
   }
 
-  /** The device whose signal wire ends on a channel, if there is one. */
-  deviceAt({ moduleId, channel }: ChannelPlace): Device | undefined {
-    return this.across(`${moduleId}:I${channel}`)
-      .map((ref) => this.devices.get(splitRef(ref).item))
-      .find((device) => device !== undefined);
+  /** The device whose wire ends on a channel, if there is one; that of a point before any other. */
+  deviceAt(place: ChannelPlace): Device | undefined {
+    const found = this.across(`${place.moduleId}:${this.port(place).terminal}`).flatMap(
+      (ref) => this.devices.get(splitRef(ref).item) ?? [],
+    );
+    return found.find(({ id }) => this.pointOfDevice.get(id)?.deviceId === id) ?? found[0];
   }
 
   /** The rail on which a group's common sits: its supply and sign, or nothing. */
-  railOf(moduleId: string, common: string): { supply: Supply; rail: '+' | '-' } | undefined {
+  railOf(moduleId: string, common: string): { supply: Supply; rail: Rail } | undefined {
     return this.railAt(`${moduleId}:${common}`);
   }
 
   /** The rail that a terminal is wired to directly. */
-  railAt(ref: string): { supply: Supply; rail: '+' | '-' } | undefined {
+  railAt(ref: string): { supply: Supply; rail: Rail } | undefined {
     for (const end of this.across(ref)) {
       const { item, terminal } = splitRef(end);
       const supply = this.supplies.get(item);
-      if (supply) return { supply, rail: terminal === '+' ? '+' : '-' };
+      if (supply) return { supply, rail: terminal as Rail };
     }
     return undefined;
   }
 
   /** Common of the group that a channel belongs to. */
-  commonOf({ moduleId, channel }: ChannelPlace): string {
-    return groupOfChannel(moduleType(this.modules.get(moduleId)!.typeId), channel)!.common;
-  }
+  commonOf = (place: ChannelPlace): string => this.port(place).common;
 
   /** The other devices of a channel's group. */
   mates(place: ChannelPlace): Device[] {
-    const group = groupOfChannel(moduleType(this.modules.get(place.moduleId)!.typeId), place.channel)!;
-    return group.channels
-      .filter((channel) => channel !== place.channel)
-      .flatMap((channel) => this.deviceAt({ moduleId: place.moduleId, channel }) ?? []);
+    const { common } = this.port(place);
+    return this.portsOf(place.moduleId)
+      .filter((port) => port.common === common && port.channel !== place.channel)
+      .flatMap(({ channel }) => this.deviceAt({ moduleId: place.moduleId, channel }) ?? []);
   }
+}
+
+function byTerminal(wires: readonly Wire[]): Map<string, Wire[]> {
+  const map = new Map<string, Wire[]>();
+  for (const wire of wires)
+    for (const end of [wire.from, wire.to]) {
+      const list = map.get(end);
+      if (list) list.push(wire);
+      else map.set(end, [wire]);
+    }
+  return map;
 }
 
 export function otherEnd(wire: Wire, ref: string): string {
   return wire.from === ref ? wire.to : wire.from;
 }
 
+/** Bytes that a module takes in the controller's image, and in which of its areas (IEC 61131-3: I or Q). */
+export function imageOf(module: Module): { area: 'I' | 'Q'; bytes: number } | undefined {
+  const type = moduleType(module.typeId);
+  const count = portsOf(module).length;
+  switch (type.family) {
+    case 'inputs':
+      return { area: 'I', bytes: Math.ceil(count / 8) };
+    case 'outputs':
+      return { area: 'Q', bytes: Math.ceil(count / 8) };
+    case 'analog inputs':
+      return { area: 'I', bytes: 2 * count };
+    case 'counter':
+      return { area: 'I', bytes: 4 * count };
+    default:
+      return undefined;
+  }
+}
+
 /**
- * Address of a channel in the form of IEC 61131-3 direct variables: `%IX<byte>.<bit>`.
- * Bits count through the module from its first byte.
+ * Address of a channel in the form of IEC 61131-3 direct variables: `%IX<byte>.<bit>`, `%QX…`, `%IW<byte>`,
+ * `%ID<byte>`. Bits count through the module from its first byte. Nothing for a module without an image.
  */
-export function addressOf(module: Module, channel: number): string {
-  return `%IX${module.firstByte + Math.floor(channel / 8)}.${channel % 8}`;
+export function addressOf(module: Module, channel: number): string | undefined {
+  const image = imageOf(module);
+  if (!image) return undefined;
+  switch (moduleType(module.typeId).family) {
+    case 'analog inputs':
+      return `%IW${module.firstByte + 2 * channel}`;
+    case 'counter':
+      return `%ID${module.firstByte + 4 * channel}`;
+    default:
+      return `%${image.area}X${module.firstByte + Math.floor(channel / 8)}.${channel % 8}`;
+  }
 }

@@ -2,8 +2,9 @@ import { jobWith } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import { analyse } from './analysis.ts';
 import { JobIndex } from './jobIndex.ts';
-import { loopView } from './loopView.ts';
-import { railWords, stopWords } from './reasons.ts';
+import { loopView } from './view/loopView.ts';
+import { stopWords } from './view/stopWords.ts';
+import { railWords } from './words.ts';
 import { deviceWords, inputVocabulary, placeWords, ruleFor, worksSentence } from './sentences.ts';
 
 const BOTH8 = 'di8-both-8';
@@ -37,7 +38,7 @@ test.each<[TestPoint, '+' | '-', string]>([
     'The output drives both ways; with common 1 on 0 V, the input takes the current in while it is high.',
   ],
 ])('%j with the common on %s', (point, rail, sentence) => {
-  expect(worksSentence(of(rail, point)).replace('Works. ', '')).toBe(sentence);
+  expect(worksSentence(of(rail, point)).replace('Works. ', '').replaceAll('\u00a0', ' ')).toBe(sentence);
 });
 
 test('push-pull on plus works turned round, and says so', () => {
@@ -86,27 +87,28 @@ test('where current is stopped, the drawing has the reason in a few words', () =
   expect(stopWords(reason('over-current'), context)).toBeUndefined();
   const analysis = of('-', { output: 'npn' });
   const view = loopView(analysis.context, analysis.present, [reason('same-pull')]);
-  expect(view.input!.stopped).toBe('both on 0\u00a0V');
-  expect(loopView(analysis.context, analysis.present).input!.stopped).toBeUndefined();
+  const stopped = (v: typeof view) => v.plates[1]!.rows[0]!.glyph!.stopped;
+  expect(stopped(view)).toBe('both on 0\u00a0V');
+  expect(stopped(loopView(analysis.context, analysis.present))).toBeUndefined();
 });
 
 test('the drawing says which supply its rails are, and what stands on each wire', () => {
   const { context, present } = of('-');
   const view = loopView(context, present);
-  expect(view.rails).toMatchObject({
-    name: 'G1',
-    plusVolts: '+24.0\u00a0V',
-    plusRef: 'g1:+',
-    minusRef: 'g1:-',
+  expect(view.rails).toEqual([
+    { ref: 'g1:+', rail: '+', name: 'G1', volts: '+24.0\u00a0V' },
+    { ref: 'g1:-', rail: '-', name: 'G1', volts: '0\u00a0V' },
+  ]);
+  expect(view.wires.find(({ from }) => from === 'px-1-b:BK')).toMatchObject({
+    colour: 'BK',
+    number: '4',
+    to: 'm:I0',
+    differs: false,
   });
-  expect(view.device.signal.wire).toMatchObject({ colour: 'BK', number: '4', to: 'input', onPath: true });
-  expect(view.device.plus!.wire).toMatchObject({ colour: 'BN', to: '+' });
-  expect(view.input).toMatchObject({
+  expect(view.plates[1]).toMatchObject({
     title: 'M · ch 0',
-    address: '%IX0.0',
-    bit: '1',
-    lamp: 'on',
-    commonName: 'common 1',
+    figure: '%IX0.0 = 1',
+    lamp: { words: 'on', on: true },
   });
-  expect(view.amps).toMatch(/^6\.\d\u00a0mA$/);
+  expect(view.signal.amps).toMatch(/^6\.\d\u00a0mA$/);
 });

@@ -1,47 +1,147 @@
-import { deviceType, moduleType } from '../catalog/index.ts';
+import { deviceType, SIGNALS } from '../catalog/index.ts';
 import type { Sense } from '../circuit/index.ts';
-import type { PointContext } from './states.ts';
+import type { Device, Logic, OutputKind } from '../model/job.ts';
+import { fixed, formatMilliamps, formatVolts } from '../units/quantity.ts';
 import type { Analysis } from './analysis.ts';
+import type { OwnPort, PointContext } from './context.ts';
+import { elementId } from './assemble.ts';
+import { safetyTarget } from './guardRun.ts';
+import { loopBudget } from './loopBudget.ts';
+import { lowerFirst, railWords } from './words.ts';
 
-/** `Common 1`, from the name of its terminal. */
-export function commonWords({ common }: Pick<PointContext, 'common'>): string {
-  return `Common ${(common ?? '').replace(/^COM/, '')}`;
+/** `Common 1` from the name of its terminal, or the terminal's own name. */
+export function commonWords({ common }: { readonly common?: string }): string {
+  const number = /^COM(\d+)$/.exec(common ?? '');
+  if (number) return `Common ${number[1]}`;
+  return common?.startsWith('~') ? 'The common inside' : `Common ${common ?? ''}`.trim();
 }
 
+export const portCommonWords = ({ port }: Pick<OwnPort, 'port'>): string => commonWords(port);
+
 /** Why a point works, in terms of current and common. */
-export function worksSentence({ context, present, away }: Analysis): string {
-  const common = commonWords(context).toLowerCase();
-  const rail = context.rail === '+' ? `+${Math.round(context.supply.volts)} V` : '0 V';
-  const input = context.rail === '-' ? 'the input takes the current in' : 'the input gives the current';
+export function worksSentence(analysis: Analysis): string {
+  const { context } = analysis;
+  const { type } = context;
+  if (type.stimulated === 'guard') return guardWorks(analysis);
+  if (context.helpers.some(({ typeId }) => deviceType(typeId).family === 'relay'))
+    return relayWorks(analysis);
+  if (type.stimulated === 'value') return analogWorks(analysis);
+  if (type.stimulated === 'command') return loadWorks(analysis);
+  if (type.stimulated === 'talk') return talkWorks(context);
+  return switchWorks(analysis);
+}
+
+function switchWorks({ context, present, away }: Analysis): string {
+  const { port, supply } = context;
+  const rail = context.rail ?? port?.inside?.rail;
+  const volts = port?.inside?.volts ?? supply.volts;
+  const common = lowerFirst(commonWords(context));
+  const where = rail ? railWords(rail, volts) : 'no rail';
+  const input = rail === '-' ? 'the input takes the current in' : 'the input gives the current';
   const on = present.lamp === 'on' ? present : away;
   const turned = !on.outputOn ? ' Mind: the input is on while the sensor’s output is off.' : '';
+  const plus = railWords('+', volts);
   switch (context.device.output) {
-    case 'contact': {
-      const brings = context.rail === '-' ? `+${Math.round(context.supply.volts)} V` : '0 V';
-      return `Works. The contact brings ${brings} to the input; ${common} sits on ${rail}, and ${input}.`;
+    case 'contact':
+    case 'none':
+      return `Works. The contact brings ${rail === '-' ? plus : railWords('-', volts)} to the input; ${common} sits on ${where}, and ${input}.${turned}`;
+    case 'twowire': {
+      if (context.type.family === 'namur') return namurWorks(context);
+      const leak = formatMilliamps(Math.abs((on === present ? away : present).inputAmps?.nom ?? 0));
+      return `Works. The sensor is in series with the input; ${common} sits on ${where}. While it is off ${leak} still flow, too little to be taken for on.`;
     }
     case 'pnp':
-      return `Works. The sensor pulls the input up to +${Math.round(context.supply.volts)} V, so ${common} sits on ${rail} and ${input}.`;
+      return `Works. The sensor pulls the input up to ${plus}, so ${common} sits on ${where} and ${input}.${turned}`;
     case 'npn':
-      return `Works. The sensor pulls the input to 0 V, so ${common} sits on ${rail} and ${input}.`;
+      return `Works. The sensor pulls the input to 0 V, so ${common} sits on ${where} and ${input}.${turned}`;
     case 'pushpull':
-      return `Works. The output drives both ways; with ${common} on ${rail}, ${input} while it is ${context.rail === '-' ? 'high' : 'low'}.${turned}`;
+      return `Works. The output drives both ways; with ${common} on ${where}, ${input} while it is ${rail === '-' ? 'high' : 'low'}.${turned}`;
   }
+}
+
+function namurWorks({ helpers, device }: PointContext): string {
+  const amplifier = helpers.find(({ typeId }) => deviceType(typeId).principle === 'switching amplifier');
+  return `Works. ${amplifier?.tag ?? 'The amplifier'} sees much or little current through ${device.tag} and passes it on by its contact; a break and a short are told apart.`;
+}
+
+function relayWorks({ context, shown }: Analysis): string {
+  const relay = context.helpers.find(({ typeId }) => deviceType(typeId).family === 'relay')!;
+  const on = shown.find(({ solution }) => solution.active(elementId(relay.id, 'coil')));
+  const volts = on ? formatVolts(Math.abs(on.coils.get(relay.id)?.nom ?? 0)) : '';
+  const loads = new Set(shown[0]?.duties.map(({ duty }) => duty.label));
+  const follow = loads.size ? ` ${[...loads].join(', ')} follow as planned.` : '';
+  return `Works. ${on?.situation.words ?? ''}: ${relay.tag} is in, with ${volts} at its coil; otherwise it is out.${follow}`;
+}
+
+function analogWorks(analysis: Analysis): string {
+  const { context, present } = analysis;
+  const reading = present.measured[0];
+  const budget = loopBudget(analysis);
+  const where = reading ? `${reading.own.module.tag} ${reading.own.port.label}` : 'The input';
+  if (budget)
+    return `Works. ${where} reads the loop’s current through ${reading?.own.port.burdenOhms ?? 0} Ω; at the top ${formatVolts(budget.left.nom)} are left for ${context.device.tag}, which needs ${formatVolts(budget.needs)}.`;
+  const { signal } = context.type;
+  const given = signal ? `the signal of ${signal}` : `the ${context.type.principle}`;
+  return `Works. ${where} reads ${given}: ${reading ? `${fixed(reading.value.nom, SIGNALS[signal ?? '0-10 V'].unit === 'V' ? 2 : 1)} ${reading.unit}` : ''} at the top of the range.`;
+}
+
+function loadWorks({ context, present }: Analysis): string {
+  const duty = present.duties.find((reading) => reading.duty.on === 'present');
+  return `Works. ${context.module?.tag ?? ''} ${context.port?.label ?? ''} switches ${context.device.tag}: ${formatVolts(Math.abs(duty?.volts.nom ?? 0))} across it while on.`;
+}
+
+function talkWorks({ device, module, port }: PointContext): string {
+  return `Works. ${device.tag} has its supply and hears ${module?.tag ?? ''} ${port?.label ?? ''} both ways.`;
+}
+
+function guardWorks(analysis: Analysis): string {
+  const target = safetyTarget(analysis.context);
+  return `Wired as meant. Each channel of ${analysis.context.device.tag} alone takes ${target?.module.tag ?? ''} off.`;
 }
 
 /** The rule for a device in one sentence, for those who want the rule rather than the path. */
-export function ruleFor({ device }: PointContext): string {
-  switch (device.output) {
-    case 'pnp':
-      return 'PNP switches plus: put the group’s common on 0 V.';
-    case 'npn':
-      return 'NPN switches minus: put the group’s common on plus.';
-    case 'pushpull':
-      return 'Push-pull switches both: the common may sit on either rail; on plus the logic turns round.';
-    case 'contact':
-      return 'A contact fits either: give it the rail that the common is not on.';
+export function ruleFor({ device, type }: PointContext): string {
+  switch (type.family) {
+    case 'safety':
+      return type.stimulated === 'guard'
+        ? 'Two channels to the two channels of a safety relay, each from its own test output; the auxiliary contact to a normal input, for display only.'
+        : 'Trip contact 11-12-14 to the supervisor, so that loss of supply trips too.';
+    case 'transmitter':
+      return device.typeId.includes('2w')
+        ? 'Loop: plus, transmitter, input, minus. What the others leave must be enough for the transmitter.'
+        : 'Signal, switch and parameter must agree; signal minus belongs to the input’s minus.';
+    case 'resistance':
+      return 'Two leads add their resistance to the value, three cancel it, four take no part in it.';
+    case 'thermocouple':
+      return 'Plus to plus in the colours of its type; no copper before the input.';
+    case 'pulse':
+      return 'A passive output needs a supply and a resistor from outside; an active one needs its output supply.';
+    case 'namur':
+      return 'Brown to plus, blue to minus of the amplifier; much current while undamped.';
+    case 'io-link':
+      return 'Pin to pin: 1 to 1, 3 to 3, 4 to 4. Class B adds power on 2 and 5.';
+    case 'serial':
+      return 'One line from end to end, a terminator at both ends, bias at one place, plus to plus.';
+    case 'ethernet':
+      return 'One cable from socket to socket, 100 m at most.';
+    case 'load':
+      return 'Switched plus: load to minus. Switched minus: load to plus.';
+    case 'relay':
+    case 'between':
+      return 'It stands between others and does as they do.';
+    default:
+      return SWITCHING_RULES[device.output];
   }
 }
+
+const SWITCHING_RULES: Readonly<Record<OutputKind, string>> = {
+  pnp: 'PNP switches plus: put the group’s common on 0 V.',
+  npn: 'NPN switches minus: put the group’s common on plus.',
+  pushpull: 'Push-pull switches both: the common may sit on either rail; on plus the logic turns round.',
+  contact: 'A contact fits either: give it the rail that the common is not on.',
+  twowire: 'Two wires in series with the input: off, its leakage must not be taken for on.',
+  none: 'It goes where its terminals say.',
+};
 
 /** Both vocabularies for what an input does, by the current and by the sensor that fits. */
 export function inputVocabulary(
@@ -68,42 +168,54 @@ export function inputVocabulary(
   };
 }
 
-/** The same for an output kind of a sensor. */
-export const OUTPUT_WORDS = {
+/** Output kinds of a sensor. */
+export const OUTPUT_WORDS: Readonly<Record<OutputKind, string>> = {
   pnp: 'PNP',
   npn: 'NPN',
   pushpull: 'push-pull',
   contact: 'contact',
-} as const;
+  twowire: 'two-wire',
+  none: '',
+};
 
-export const OUTPUT_EXPLAINED = {
+export const OUTPUT_EXPLAINED: Readonly<Record<OutputKind, string>> = {
   pnp: 'PNP: joins its output to plus, so it sources current',
   npn: 'NPN: joins its output to minus, so it sinks current',
   pushpull: 'Push-pull: joins its output to plus or to minus',
   contact: 'Contact: joins its two sides',
-} as const;
+  twowire: 'Two-wire: in series with its load, never quite off',
+  none: 'No switching output',
+};
 
-export const LOGIC_WORDS = { no: 'NO', nc: 'NC', light: 'light-on', dark: 'dark-on' } as const;
+export const LOGIC_WORDS: Readonly<Record<Logic, string>> = {
+  no: 'NO',
+  nc: 'NC',
+  light: 'light-on',
+  dark: 'dark-on',
+  none: '',
+};
 
-export const LOGIC_EXPLAINED = {
+export const LOGIC_EXPLAINED: Readonly<Record<Logic, string>> = {
   no: 'NO: on with the target',
   nc: 'NC: on without the target',
   light: 'Light-on: on while it sees light',
   dark: 'Dark-on: on while it sees no light',
-} as const;
+  none: 'As it is',
+};
 
 /** `inductive · PNP · NO`, as on the sensor's plate in the drawing. */
-export function deviceWords({ device }: Pick<PointContext, 'device'>): string {
+export function deviceWords({ device }: { readonly device: Device }): string {
   const { principle } = deviceType(device.typeId);
-  const kind = device.output === 'contact' ? [] : [OUTPUT_WORDS[device.output]];
-  return [principle, ...kind, LOGIC_WORDS[device.logic]].join(' · ');
+  const kind = device.output === 'contact' || device.output === 'none' ? [] : [OUTPUT_WORDS[device.output]];
+  const logic = device.logic === 'none' ? [] : [LOGIC_WORDS[device.logic]];
+  return [principle, ...kind, ...logic].join(' · ');
 }
 
-/** `DI 2 · ch 3`. */
-export function placeWords({ module, place }: Pick<PointContext, 'module' | 'place'>): string {
-  return module && place ? `${module.tag} · ch ${place.channel}` : 'no channel';
+/** `DI 2 · ch 3`, `DRV 1 · analog input 1`. */
+export function placeWords({ module, port }: Pick<PointContext, 'module' | 'port'>): string {
+  return module && port ? `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}` : 'no channel';
 }
 
-export function senseOf({ module }: PointContext): Sense | undefined {
-  return module && moduleType(module.typeId).sense;
+export function senseOf({ port }: PointContext): Sense | undefined {
+  return port?.kind === 'digital' ? port.sense : undefined;
 }

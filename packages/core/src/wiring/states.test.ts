@@ -3,8 +3,8 @@ import type { JobContent, Logic } from '../model/job.ts';
 import { deviceType } from '../catalog/index.ts';
 import { analyse } from './analysis.ts';
 import { addressOf, JobIndex } from './jobIndex.ts';
-import { outputCalled } from './assemble.ts';
-import { loopView } from './loopView.ts';
+import { outputCalled } from './world.ts';
+import { loopView } from './view/loopView.ts';
 import { readMeter } from './readings.ts';
 import { scopeOf } from './scope.ts';
 
@@ -91,25 +91,31 @@ describe('the drawing’s content', () => {
     return loopView(analysis.context, present ? analysis.present : analysis.away);
   };
 
+  const wire = (of: ReturnType<typeof view>, terminal: string) =>
+    of.wires.find(({ from, to }) => from === terminal || to === terminal);
+
   test('a PNP sensor’s current comes from plus, an NPN sensor’s from the common', () => {
     const pnp = view(jobWith(BOTH8, ['-']), true);
-    expect([pnp.flow, pnp.through]).toEqual(['toInput', 'high']);
-    expect(pnp.device.plus!.wire!.onPath).toBe(true);
-    expect(pnp.device.minus!.wire!.onPath).toBe(false);
+    expect(wire(pnp, 'px-1-b:BK')!.amps).toBeGreaterThan(0.004);
+    expect(Math.abs(wire(pnp, 'px-1-b:BN')!.amps)).toBeGreaterThan(0.004);
+    expect(wire(pnp, 'px-1-b:BU')!.amps).toBe(0);
+    expect(pnp.plates[0]!.rows[0]!.glyph).toMatchObject({ kind: 'slot', on: true });
     const npn = view(jobWith(BOTH8, ['+'], { output: 'npn' }), true);
-    expect([npn.flow, npn.through]).toEqual(['fromInput', 'low']);
-    expect(npn.device.minus!.wire!.onPath).toBe(true);
+    expect(wire(npn, 'px-1-b:BK')!.amps).toBeLessThan(-0.004);
+    expect(wire(npn, 'px-1-b:BU')!.amps).toBeGreaterThan(0.004);
+    expect(npn.plates[0]!.rows[0]!.second).toMatchObject({ kind: 'slot', on: true });
   });
 
   test('no current, no path', () => {
     const idle = view(jobWith(BOTH8, ['-']), false);
-    expect(idle.flow).toBe('none');
-    expect(idle.input!.bit).toBe('0');
+    expect(idle.signal.flows).toBe('none');
+    expect(idle.wires.every(({ amps }) => amps === 0)).toBe(true);
+    expect(idle.plates[1]!.figure).toBe('%IX0.0 = 0');
   });
 
-  test('a device on no channel has no input and an open signal', () => {
+  test('a device on no channel has one plate and an open signal', () => {
     const loose = view(jobWith(BOTH8, ['-'], { at: null }), true);
-    expect(loose.input).toBeUndefined();
-    expect(loose.device.signal.wire).toBeUndefined();
+    expect(loose.plates).toHaveLength(1);
+    expect(wire(loose, 'px-1-b:BK')).toBeUndefined();
   });
 });

@@ -1,18 +1,19 @@
-import { deviceType, terminalWithRole } from '../catalog/index.ts';
-import type { JobContent, Stamp, Wire } from '../model/job.ts';
+import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import type { PartTerminal, PartType, TerminalRole } from '../catalog/index.ts';
+import type { Device, JobContent, Settings, Stamp } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
-import { otherEnd } from './jobIndex.ts';
-import { railWords } from './reasons.ts';
-import { commonWords, placeWords, ruleFor } from './sentences.ts';
 import type { Analysis } from './analysis.ts';
-import type { PointContext } from './states.ts';
-import { signalNode, supplyNodes } from './states.ts';
-
-export type StepKey = 'isolate' | 'supply' | 'power' | 'signal' | 'tug' | 'common' | 'follow';
+import { refWords } from './asLanded.ts';
+import { supplyNodes } from './context.ts';
+import type { PointContext } from './context.ts';
+import { guardSteps } from './guardSteps.ts';
+import { otherEnd } from './jobIndex.ts';
+import { commonWords, placeWords, ruleFor } from './sentences.ts';
+import { railWords } from './words.ts';
 
 /** One step of landing a device. */
 export interface LandStep {
-  readonly key: StepKey;
+  readonly key: string;
   /** What to do; it is kept with the stamp, so that a later change of the wiring opens the step again. */
   readonly title: string;
   readonly detail?: string;
@@ -27,88 +28,194 @@ const ISOLATE =
 const RESTART = 'Machines can start by themselves when power returns. Keep people clear.';
 const FORCED = 'What the input starts may move. Clear the machine before the target goes in.';
 
-/** The steps that land a point as it is wired, in safe order. Empty while it is on no channel. */
+const SUPPLY_ROLES: readonly TerminalRole[] = [
+  'plus',
+  'minus',
+  'emitterPlus',
+  'emitterMinus',
+  'extraPlus',
+  'extraMinus',
+];
+
+/** The steps that land a point as it is planned, in safe order. Empty while it is not landed. */
 export function landSteps(analysis: Analysis): LandStep[] {
   const { context } = analysis;
-  const { place, device } = context;
-  if (!place) return [];
+  const { device, type, helpers } = context;
+  if (!context.ports.length && !helpers.length) return [];
   const supplied = supplyNodes(device);
+  const wired = type.terminals.filter(({ name }) => context.index.plannedAt(`${device.id}:${name}`).length);
+  const first = wired.filter(({ role }) =>
+    supplied ? role && SUPPLY_ROLES.includes(role) : role === 'sideA' || role === 'loopPlus',
+  );
+  const rest = wired.filter((terminal) => !first.includes(terminal));
   return [
     {
       key: 'isolate',
       title: 'Isolate, lock off, prove dead',
       detail: 'Test the tester before and after.',
-      caution: ISOLATE,
+      caution: joined(ISOLATE, ...cautionsOf(context, 'isolate')),
     },
-    {
-      key: 'supply',
-      title: supplied ? supplyTitle(context) : contactTitle(context),
-      detail: 'Tug each wire.',
-    },
+    ...switchSteps(context),
+    ...(first.length || supplied
+      ? [{ key: 'supply', title: titleOf(context, device, first, supplied), detail: 'Tug each wire.' }]
+      : []),
     ...(supplied
       ? [
           {
-            key: 'power' as const,
-            title: 'Power up: the sensor’s own lamp answers',
-            detail: 'Its supply, BN to BU:',
+            key: 'power',
+            title: powerTitle(type),
+            detail: `Its supply, ${splitRef(supplied.plus).terminal} to ${splitRef(supplied.minus).terminal}:`,
             caution: RESTART,
             meter: { red: supplied.plus, black: supplied.minus },
           },
         ]
       : []),
-    { key: 'signal', title: signalTitle(context), detail: 'Isolate again first.', caution: ISOLATE },
-    { key: 'tug', title: `Tug all wires of ${device.tag} at both ends` },
-    commonStep(context),
     {
-      key: 'follow',
-      title: 'Power up, target in and out: the input lamp follows',
-      detail: 'The meter on the signal wire must change with it.',
-      caution: FORCED,
+      key: 'signal',
+      title: titleOf(context, device, rest),
+      detail: 'Isolate again first.',
+      caution: ISOLATE,
+    },
+    ...helpers.map((helper) => helperStep(context, helper)),
+    { key: 'tug', title: `Tug all wires of ${device.tag} at both ends` },
+    ...commonStep(context),
+    ...(type.stimulated === 'guard' ? guardSteps(analysis) : [followStep(context)]),
+  ];
+}
+
+const joined = (...parts: (string | undefined)[]): string => parts.filter(Boolean).join(' ');
+
+/** What the types of all own parts and modules say at one step. */
+function cautionsOf(
+  { type, helpers, ports }: PointContext,
+  at: 'isolate' | 'follow',
+): (string | undefined)[] {
+  const types: PartType[] = [
+    type,
+    ...helpers.map(({ typeId }) => deviceType(typeId)),
+    ...ports.map(({ module }) => moduleType(module.typeId)),
+  ];
+  return [...new Set(types.map(({ cautions }) => cautions?.[at]))];
+}
+
+const powerTitle = ({ indicators = [] }: PartType): string => {
+  const lamp = indicators.find(({ kind }) => kind === 'lamp');
+  if (!lamp || lamp.label === 'Sensor lamp') return 'Power up: the sensor’s own lamp answers';
+  return `Power up: ${lamp.label.charAt(0).toLowerCase()}${lamp.label.slice(1)} lights`;
+};
+
+function landing({ index }: PointContext, ref: string): string {
+  const { terminal } = splitRef(ref);
+  const wires = index.plannedAt(ref);
+  if (!wires.length) return `${terminal} on nothing`;
+  return wires
+    .map((wire) => `${terminal} to ${refWords(index, otherEnd(wire, ref))} (wire ${wire.number})`)
+    .join(', ');
+}
+
+function titleOf(
+  context: PointContext,
+  device: Device,
+  terminals: readonly PartTerminal[],
+  supplied?: { plus: string; minus: string },
+): string {
+  const names = supplied
+    ? [splitRef(supplied.plus).terminal, splitRef(supplied.minus).terminal].filter(
+        (name) => !terminals.some((terminal) => terminal.name === name),
+      )
+    : [];
+  const all = [...terminals.map(({ name }) => name), ...names];
+  if (!all.length) return `Nothing of ${device.tag} is landed`;
+  return all.map((name) => landing(context, `${device.id}:${name}`)).join(', ');
+}
+
+/** `A1 with 201 and 205`: a terminal and the wires that belong on it. */
+function wiresOn({ index }: PointContext, { id }: Device, name: string): string {
+  const numbers = index.plannedAt(`${id}:${name}`).map(({ number }) => number);
+  return `${name} with ${numbers.join(' and ')}`;
+}
+
+function helperStep(context: PointContext, helper: Device): LandStep {
+  const type = deviceType(helper.typeId);
+  const wired = type.terminals.filter(({ name }) => context.index.plannedAt(`${helper.id}:${name}`).length);
+  return {
+    key: `helper-${helper.id}`,
+    title: `${helper.tag}: ${wired.map(({ name }) => wiresOn(context, helper, name)).join(', ')}`,
+    detail: wired.map(({ name }) => landing(context, `${helper.id}:${name}`)).join('; '),
+    ...(type.cautions?.isolate && { caution: type.cautions.isolate }),
+  };
+}
+
+/** Switches behind covers, which are set while everything is dead. */
+function switchSteps(context: PointContext): LandStep[] {
+  const { ports, device, type, helpers } = context;
+  const names = new Set(ports.map(({ port }) => port.name));
+  const parts: { id: string; tag: string; type: PartType; settings?: Settings; only: boolean }[] = [
+    { ...device, type, only: false },
+    ...helpers.map((helper) => ({ ...helper, type: deviceType(helper.typeId), only: false })),
+    ...[...new Map(ports.map(({ module }) => [module.id, module])).values()].map((module) => ({
+      ...module,
+      type: moduleType(module.typeId),
+      only: true,
+    })),
+  ];
+  return parts.flatMap(({ id, tag, type: part, settings, only }) => {
+    const chosen = settingsOf(part, settings);
+    const set = (part.settings ?? [])
+      .filter(
+        ({ place, key }) =>
+          place === 'switch' && (!only || !key.includes('.') || names.has(key.split('.')[0]!)),
+      )
+      .map(
+        ({ key, label, choices }) => `${label}: ${choices.find(({ value }) => value === chosen[key])!.label}`,
+      );
+    return set.length
+      ? [{ key: `switch-${id}`.slice(0, 40), title: `On ${tag} set ${set.join('; ')}`.slice(0, 200).trim() }]
+      : [];
+  });
+}
+
+function commonStep(context: PointContext): LandStep[] {
+  const { rail, supply, port } = context;
+  if (port?.kind !== 'digital' && port?.kind !== 'analog')
+    return [{ key: 'common', title: 'Compare the wiring with the drawing', detail: ruleFor(context) }];
+  if (port.inside)
+    return [
+      { key: 'common', title: `${placeWords(context)} has its common inside`, detail: ruleFor(context) },
+    ];
+  const where = rail ? `sits on ${railWords(rail, supply.volts)}` : 'is on no rail';
+  return [
+    {
+      key: 'common',
+      title: `${commonWords(context)} of ${placeWords(context).split(' · ')[0]} ${where}`,
+      detail: ruleFor(context),
     },
   ];
 }
 
-function endWords({ index, supply }: PointContext, ref: string): string {
-  const { item, terminal } = splitRef(ref);
-  if (index.supply(item)) return railWords(terminal === '+' ? '+' : '-', supply.volts);
-  return `${index.module(item)?.tag ?? index.device(item)?.tag ?? item} ${terminal.replace(/^I/, 'channel ').replace(/^COM/, 'common ')}`;
-}
-
-function landing(context: PointContext, ref: string): string {
-  const { terminal } = splitRef(ref);
-  const wire: Wire | undefined = context.index.wiresAt(ref)[0];
-  if (!wire) return `${terminal} on nothing`;
-  return `${terminal} to ${endWords(context, otherEnd(wire, ref))} (wire ${wire.number})`;
-}
-
-function supplyTitle(context: PointContext): string {
-  const type = deviceType(context.device.typeId);
-  const roles = ['plus', 'minus', 'emitterPlus', 'emitterMinus'] as const;
-  return roles
-    .flatMap((role) => terminalWithRole(type, role) ?? [])
-    .map(({ name }) => landing(context, `${context.device.id}:${name}`))
-    .join(', ');
-}
-
-function contactTitle(context: PointContext): string {
-  return landing(
-    context,
-    `${context.device.id}:${terminalWithRole(deviceType(context.device.typeId), 'sideA')!.name}`,
-  );
-}
-
-function signalTitle(context: PointContext): string {
-  return landing(context, signalNode(context.device));
-}
-
-function commonStep(context: PointContext): LandStep {
-  const { rail, supply } = context;
-  const where = rail ? `sits on ${railWords(rail, supply.volts)}` : 'is on no rail';
-  return {
-    key: 'common',
-    title: `${commonWords(context)} of ${placeWords(context).split(' · ')[0]} ${where}`,
-    detail: ruleFor(context),
-  };
+function followStep(context: PointContext): LandStep {
+  const { type } = context;
+  const caution = joined(FORCED, ...cautionsOf(context, 'follow'));
+  switch (type.stimulated) {
+    case 'value':
+      return {
+        key: 'follow',
+        title: 'Power up, change the value: the reading follows',
+        detail: `Use ${type.stimulus}.`,
+        caution,
+      };
+    case 'command':
+      return { key: 'follow', title: 'Power up, switch the output: the load follows', caution };
+    case 'talk':
+      return { key: 'follow', title: 'Power up: device lamp and line lamp answer', caution: RESTART };
+    default:
+      return {
+        key: 'follow',
+        title: 'Power up, target in and out: the input lamp follows',
+        detail: 'The meter on the signal wire must change with it.',
+        caution,
+      };
+  }
 }
 
 /** A step with the stamp that holds for it, if there is one; `stale` when the wiring changed since. */

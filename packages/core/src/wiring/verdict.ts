@@ -1,7 +1,7 @@
 import { judge } from './analysis.ts';
 import type { Analysis, Judgement } from './analysis.ts';
-import { findWaysOut } from './waysOut.ts';
-import type { WayOut } from './waysOut.ts';
+import { findWaysOut } from './waysOut/findWaysOut.ts';
+import type { WayOut } from './waysOut/wayOut.ts';
 
 export interface Verdict extends Judgement {
   /** Changes that were solved and found to work, best first. */

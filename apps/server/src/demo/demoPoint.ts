@@ -1,0 +1,64 @@
+import type { Change, Device, Logic, OutputKind, Range, Settings, Wire } from '@keypost/core';
+
+/** A point of the demo job, and how far its work is. */
+export interface DemoPoint {
+  readonly tag: string;
+  readonly name: string;
+  readonly typeId: string;
+  readonly output: OutputKind;
+  readonly logic: Logic;
+  readonly at?: readonly [string, number];
+  readonly settings?: Settings;
+  readonly range?: Range;
+  /** Helpers, further wires, and what was found other than planned. */
+  readonly more?: readonly Change[];
+  /** How many Land steps are stamped; all when absent. */
+  readonly landed?: number;
+  /** How much of the proof is done: nothing, the first checks, all, or all with one that fails. */
+  readonly proof?: 'none' | 'half' | 'all' | 'failed';
+}
+
+type Ends = readonly (readonly [own: string, to: string, colour?: Wire['colour'], lengthM?: number])[];
+
+let numbered = 200;
+
+function wires(itemId: string, ends: Ends): Wire[] {
+  return ends.map(([own, to, colour = 'BK', lengthM = 1]) => ({
+    id: `${itemId}-${own}-${numbered}`.replaceAll('+', 'p').replace(/[^\w.-]/g, '_'),
+    number: String(numbered++),
+    from: `${itemId}:${own}`,
+    to,
+    colour,
+    lengthM,
+    mm2: lengthM > 2 ? 0.5 : 0.75,
+  }));
+}
+
+/** A helper of a point with its wires. */
+export function helper(
+  pointTag: string,
+  tag: string,
+  typeId: string,
+  ends: Ends,
+  settings?: Settings,
+): Change {
+  const id = tag.toLowerCase();
+  const device: Device = { id, tag, typeId, output: 'none', logic: 'none', ...(settings && { settings }) };
+  return { kind: 'addHelper', pointId: pointTag.toLowerCase(), device, wires: wires(id, ends) };
+}
+
+/** Wires on the terminals of an item. */
+export const wired = (itemId: string, ends: Ends): Change[] =>
+  wires(itemId, ends).map((wire) => ({ kind: 'addWire', wire }));
+
+/** The wire that is proposed for a device's terminal, as it was found. */
+export const found = (tag: string, terminal: string, landed: Wire['landed']): Change => ({
+  kind: 'landWire',
+  wireId: `${tag.toLowerCase()}-b-${terminal.replaceAll('+', 'p')}`,
+  landed: landed ?? null,
+});
+
+export const without = (tag: string, terminal: string): Change => ({
+  kind: 'removeWire',
+  wireId: `${tag.toLowerCase()}-b-${terminal.replaceAll('+', 'p')}`,
+});

@@ -1,0 +1,361 @@
+import { ANALOG, DRIVE } from './analogPoints.ts';
+import type { DemoPoint } from './demoPoint.ts';
+import { found, helper, wired } from './demoPoint.ts';
+
+const none = { output: 'none', logic: 'none' } as const;
+
+const TWO_WIRE: readonly DemoPoint[] = [
+  {
+    tag: 'PX-201',
+    name: 'Blower inlet flap',
+    typeId: 'inductive-2w-dc',
+    output: 'twowire',
+    logic: 'no',
+    at: ['di-1', 3],
+    proof: 'all',
+  },
+  {
+    tag: 'LS-202',
+    name: 'Pump pit, float',
+    typeId: 'float-2w-dc',
+    output: 'twowire',
+    logic: 'no',
+    at: ['di-3', 2],
+    landed: 2,
+  },
+  {
+    tag: 'PX-203',
+    name: 'Wash-down bay occupied',
+    typeId: 'inductive-2w-ac',
+    output: 'twowire',
+    logic: 'no',
+    landed: 4,
+    more: [
+      ...wired('px-203-b', [['BN', 'q1:L', 'BN', 8]]),
+      helper('PX-203', 'K203', 'relay-2co-230ac', [
+        ['A1', 'px-203-b:BK', 'BK', 8],
+        ['A2', 'q1:N', 'BU'],
+        ['11', 'q1:L', 'BN'],
+        ['21', 'q1:L', 'BN'],
+      ]),
+      helper(
+        'PX-203',
+        'R203',
+        'resistor',
+        [
+          ['1', 'k203:A1'],
+          ['2', 'k203:A2'],
+        ],
+        { ohms: '22000', watts: '10' },
+      ),
+      helper(
+        'PX-203',
+        'M203',
+        'fan-230',
+        [
+          ['1', 'k203:14', 'BN', 6],
+          ['2', 'q1:N', 'BU', 6],
+        ],
+        { duty: 'present' },
+      ),
+      helper(
+        'PX-203',
+        'H203',
+        'lamp-230',
+        [
+          ['1', 'k203:24', 'BN'],
+          ['2', 'q1:N', 'BU'],
+        ],
+        { duty: 'present' },
+      ),
+      helper(
+        'PX-203',
+        'H204',
+        'lamp-230',
+        [
+          ['1', 'k203:22', 'BN'],
+          ['2', 'q1:N', 'BU'],
+        ],
+        { duty: 'away' },
+      ),
+    ],
+  },
+  {
+    tag: 'PX-205',
+    name: 'Biofilter air valve',
+    typeId: 'namur-2w',
+    output: 'twowire',
+    logic: 'no',
+    landed: 5,
+    more: [
+      helper('PX-205', 'N205', 'namur-amplifier-1ch', [
+        ['1+', 'px-205-b:BN', 'BN', 25],
+        ['3-', 'px-205-b:BU', 'BU', 25],
+        ['A1', 'g1:+', 'RD'],
+        ['A2', 'g1:-', 'BU'],
+        ['11', 'g1:+', 'RD'],
+        ['14', 'plc:I5'],
+      ]),
+    ],
+  },
+  {
+    tag: 'PX-206',
+    name: 'Drum filter, lid and complement',
+    typeId: 'inductive-4w',
+    output: 'pnp',
+    logic: 'no',
+    at: ['di-1', 4],
+    landed: 6,
+    more: wired('px-206-b', [['WH', 'di-1:I5', 'WH', 10]]),
+  },
+];
+
+const RELAYS: readonly DemoPoint[] = [
+  {
+    tag: 'PE-207',
+    name: 'Hall door open, extractor',
+    typeId: 'diffuse-3w',
+    output: 'pnp',
+    logic: 'light',
+    landed: 3,
+    more: [
+      ...wired('pe-207-b', [
+        ['BN', 'g1:+', 'BN', 12],
+        ['BU', 'g1:-', 'BU', 12],
+      ]),
+      helper(
+        'PE-207',
+        'K207',
+        'relay-2co-24dc',
+        [
+          ['A1', 'pe-207-b:BK', 'BK', 12],
+          ['A2', 'g1:-', 'BU'],
+          ['11', 'q1:L', 'BN'],
+          ['21', 'g1:+', 'RD'],
+          ['24', 'plc:I6'],
+        ],
+        { suppressor: 'none' },
+      ),
+      helper(
+        'PE-207',
+        'M207',
+        'fan-230',
+        [
+          ['1', 'k207:14', 'BN', 15],
+          ['2', 'q1:N', 'BU', 15],
+        ],
+        { duty: 'present' },
+      ),
+    ],
+  },
+  {
+    tag: 'LX-208',
+    name: 'Header tank high, stack light',
+    typeId: 'capacitive-3w',
+    output: 'pnp',
+    logic: 'no',
+    landed: 6,
+    more: [
+      ...wired('lx-208-b', [
+        ['BN', 'g1:+', 'BN', 20],
+        ['BU', 'g1:-', 'BU', 20],
+      ]),
+      helper(
+        'LX-208',
+        'K208',
+        'relay-1co-24dc',
+        [
+          ['A1', 'lx-208-b:BK', 'BK', 20],
+          ['A2', 'g1:-', 'BU'],
+          ['11', 'g1:+', 'RD'],
+        ],
+        { suppressor: 'diode' },
+      ),
+      helper(
+        'LX-208',
+        'H208',
+        'stack-light-3',
+        [
+          ['C', 'g1:-', 'BU', 6],
+          ['1', 'k208:12', 'GN', 6],
+          ['3', 'k208:14', 'RD', 6],
+        ],
+        { common: 'minus', duty1: 'away', duty2: 'unused', duty3: 'present' },
+      ),
+    ],
+  },
+];
+
+const SAFETY: readonly DemoPoint[] = [
+  {
+    tag: 'ES-210',
+    name: 'Emergency stop, drum filter',
+    typeId: 'estop-2c',
+    output: 'contact',
+    logic: 'nc',
+    at: ['sr-1', 0],
+    landed: 4,
+    more: [
+      ...wired('sr-1', [['13', 'g1:+', 'RD']]),
+      helper('ES-210', 'S210', 'reset-button', [
+        ['13', 'sr-1:T1', 'OG'],
+        ['14', 'sr-1:RI', 'OG'],
+      ]),
+      helper(
+        'ES-210',
+        'KM210',
+        'contactor-24dc',
+        [
+          ['A1', 'sr-1:14', 'OG'],
+          ['A2', 'g1:-', 'BU'],
+          ['21', 'sr-1:T1', 'OG'],
+          ['22', 'sr-1:FB', 'OG'],
+        ],
+        { suppressor: 'diode', duty: 'present' },
+      ),
+      ...wired('es-210-b', [
+        ['33', 'g1:+', 'WH', 10],
+        ['34', 'di-1:I6', 'GY', 10],
+      ]),
+    ],
+  },
+  {
+    tag: 'GS-211',
+    name: 'Drum filter guard door',
+    typeId: 'guard-transistor',
+    output: 'pnp',
+    logic: 'nc',
+    at: ['sr-1', 1],
+    landed: 2,
+  },
+  {
+    tag: 'GS-212',
+    name: 'Tray hoist gate',
+    typeId: 'guard-transistor',
+    output: 'pnp',
+    logic: 'nc',
+    at: ['drv-1', 9],
+    landed: 3,
+    more: [...wired('drv-1', [['SC', 'g1:-', 'BU']]), found('GS-212', 'YE', { missing: true })],
+  },
+  {
+    tag: 'AX-213',
+    name: 'Main board, arc protection',
+    typeId: 'arc-unit',
+    output: 'contact',
+    logic: 'no',
+    at: ['di-1', 7],
+    landed: 1,
+  },
+];
+
+const CONTROLLER: readonly DemoPoint[] = [
+  {
+    tag: 'ZS-250',
+    name: 'Slack rope',
+    typeId: 'limit-switch',
+    output: 'contact',
+    logic: 'nc',
+    at: ['uc-1', 0],
+    landed: 4,
+  },
+  {
+    tag: 'TS-251',
+    name: 'Generator too hot',
+    typeId: 'dry-contact',
+    output: 'contact',
+    logic: 'no',
+    at: ['uc-1', 6],
+    landed: 5,
+  },
+  { tag: 'YV-252', name: 'Fuel valve', typeId: 'valve-24', ...none, at: ['uc-1', 9], landed: 4 },
+  { tag: 'YV-253', name: 'Choke valve', typeId: 'valve-24', ...none, at: ['uc-1', 12], landed: 1 },
+  { tag: 'YV-254', name: 'Rinse valve', typeId: 'valve-24', ...none, at: ['do-1', 0], proof: 'half' },
+];
+
+const PULSES: readonly DemoPoint[] = [
+  {
+    tag: 'FQ-260',
+    name: 'Make-up flow, pulses',
+    typeId: 'flow-pulse-passive',
+    output: 'contact',
+    logic: 'no',
+    at: ['ct-1', 0],
+    range: { low: 0, high: 120, unit: 'Hz' },
+    landed: 5,
+    more: [
+      { kind: 'moveWire', wireId: 'fq-260-b-P-', to: 'g1:-' },
+      helper(
+        'FQ-260',
+        'R260',
+        'resistor',
+        [
+          ['1', 'g1:+', 'RD'],
+          ['2', 'ct-1:C1'],
+        ],
+        { ohms: '2200', watts: '1' },
+      ),
+    ],
+  },
+  {
+    tag: 'FQ-261',
+    name: 'Backwash flow, pulses',
+    typeId: 'flow-pulse-active',
+    output: 'pnp',
+    logic: 'no',
+    at: ['ct-1', 1],
+    range: { low: 0, high: 60, unit: 'Hz' },
+    landed: 3,
+    more: [found('FQ-261', 'U+', { missing: true })],
+  },
+];
+
+const TALKING: readonly DemoPoint[] = [
+  { tag: 'LT-270', name: 'Header tank level', typeId: 'io-link-a', ...none, at: ['iol-1', 0], landed: 5 },
+  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', ...none, at: ['iol-1', 2], landed: 4 },
+  {
+    tag: 'JT-272',
+    name: 'Power monitor, serial',
+    typeId: 'serial-unit',
+    ...none,
+    at: ['bus-1', 0],
+    settings: { terminator: 'on' },
+    landed: 4,
+  },
+  {
+    tag: 'JT-273',
+    name: 'Heat pump controller, serial',
+    typeId: 'serial-unit',
+    ...none,
+    landed: 2,
+    more: [
+      ...wired('jt-273-b', [
+        ['V+', 'g1:+', 'BN', 10],
+        ['V-', 'g1:-', 'BU', 10],
+        ['D1', 'bus-1:D0', 'YE', 40],
+        ['D0', 'bus-1:D1', 'GN', 40],
+        ['C', 'bus-1:C', 'GY', 40],
+      ]),
+    ],
+  },
+  {
+    tag: 'JN-274',
+    name: 'Power monitor, Ethernet',
+    typeId: 'net-device',
+    ...none,
+    at: ['net-1', 1],
+    landed: 4,
+  },
+];
+
+/** Everything beyond plain inputs: two-wire sensors, relays, safety, analog, drive, controller, pulses, talking devices. */
+export const FIELD_POINTS: readonly DemoPoint[] = [
+  ...TWO_WIRE,
+  ...RELAYS,
+  ...SAFETY,
+  ...ANALOG,
+  ...DRIVE,
+  ...CONTROLLER,
+  ...PULSES,
+  ...TALKING,
+];

@@ -1,0 +1,63 @@
+import type { Settings } from '@keypost/core';
+
+/** The modules of the demo job's panel. */
+export const MODULES: readonly {
+  id: string;
+  tag: string;
+  typeId: string;
+  firstByte: number;
+  settings?: Settings;
+  commons: ('+' | '-' | null)[];
+}[] = [
+  { id: 'plc', tag: 'PLC', typeId: 'controller-8-6', firstByte: 0, commons: ['-', '+'] },
+  { id: 'di-1', tag: 'DI 1', typeId: 'di8-sink-8', firstByte: 2, commons: ['-'] },
+  { id: 'di-2', tag: 'DI 2', typeId: 'di8-both-4-4', firstByte: 3, commons: ['+', null] },
+  { id: 'di-3', tag: 'DI 3', typeId: 'di16-both-8-8', firstByte: 4, commons: ['-', null] },
+  { id: 'do-1', tag: 'DO 1', typeId: 'do8-high', firstByte: 0, commons: [] },
+  {
+    id: 'ai-1',
+    tag: 'AI 1',
+    typeId: 'ai4-switch',
+    firstByte: 16,
+    commons: ['-', '-', '-', '-'],
+    settings: { 'A2.switch': 'V' },
+  },
+  {
+    id: 'ai-2',
+    tag: 'AI 2',
+    typeId: 'ai2-switch',
+    firstByte: 24,
+    commons: ['-', '-'],
+    settings: { 'A1.switch': 'V', 'A1.range': '0-10 V' },
+  },
+  {
+    id: 'rtd-1',
+    tag: 'RTD 1',
+    typeId: 'rtd4',
+    firstByte: 28,
+    commons: [],
+    settings: { 'R0.wires': '3', 'R3.wires': '4' },
+  },
+  { id: 'tc-1', tag: 'TC 1', typeId: 'tc2', firstByte: 36, commons: [] },
+  {
+    id: 'drv-1',
+    tag: 'DRV 1',
+    typeId: 'drive',
+    firstByte: 0,
+    commons: ['-', '-', '-'],
+    settings: { 'A1.switch': 'V', 'A1.range': '0-10 V' },
+  },
+  { id: 'uc-1', tag: 'UC 1', typeId: 'universal-controller', firstByte: 0, commons: [] },
+  {
+    id: 'sr-1',
+    tag: 'SR 1',
+    typeId: 'safety-relay-2',
+    firstByte: 0,
+    commons: [],
+    settings: { selector: 'both', reset: 'monitored' },
+  },
+  { id: 'ct-1', tag: 'CT 1', typeId: 'counter2', firstByte: 40, commons: ['-'] },
+  { id: 'iol-1', tag: 'IOL 1', typeId: 'iol-aabb', firstByte: 0, commons: [] },
+  { id: 'bus-1', tag: 'BUS 1', typeId: 'serial-master', firstByte: 0, commons: [] },
+  { id: 'net-1', tag: 'NET 1', typeId: 'net-switch-5', firstByte: 0, commons: [] },
+];

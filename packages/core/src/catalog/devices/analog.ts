@@ -1,0 +1,256 @@
+import { exactly } from '../../circuit/index.ts';
+import { activeSignal, fed, loopPowered, potentiometer, resistive } from '../behaviours/analog.ts';
+import { resistor, transistorOutput } from '../behaviours/switching.ts';
+import { within } from '../../circuit/index.ts';
+import type { DeviceType, PartTerminal, ResistanceElement, SignalKind } from '../types.ts';
+
+const measuring = {
+  stimulated: 'value',
+  outputs: ['none'],
+  logics: ['none'],
+  words: { present: 'Top of the range', away: 'Bottom of the range' },
+  stimulus: 'the real value, or a simulator at the sensor’s own terminals',
+} as const satisfies Partial<DeviceType>;
+
+const PLUS: PartTerminal = { name: 'BN', role: 'plus', pin: 1, colour: 'BN', words: 'supply plus' };
+const MINUS: PartTerminal = { name: 'BU', role: 'minus', pin: 3, colour: 'BU', words: 'supply minus' };
+
+function threeWire(kind: SignalKind): DeviceType {
+  return {
+    ...measuring,
+    id: `transmitter-3w-${kind === '0-10 V' ? 'v' : 'ma'}`,
+    name: `Transmitter, three-wire, ${kind}`,
+    family: 'transmitter',
+    principle: `transmitter ${kind}`,
+    terminals: [PLUS, MINUS, { name: 'BK', role: 'signal', pin: 4, colour: 'BK', words: 'signal' }],
+    face: [
+      { a: 'BN', b: 'BU', glyph: { kind: 'line', id: 'supply' } },
+      { a: 'BK', b: 'BU', glyph: { kind: 'signal', id: 'signal', text: kind } },
+    ],
+    circuit: ({ level }) => [
+      ...fed('BN', 'BU', 800, 15),
+      ...activeSignal('signal', 'BK', 'BU', kind, level, { on: 'fed' }),
+    ],
+    signal: kind,
+    supply: { least: 15, most: 30 },
+  };
+}
+
+function fourWire(kind: SignalKind): DeviceType {
+  return {
+    ...measuring,
+    id: `transmitter-4w-${kind === '0-10 V' ? 'v' : 'ma'}`,
+    name: `Transmitter, four-wire with own supply, ${kind}`,
+    family: 'transmitter',
+    principle: `transmitter ${kind}`,
+    terminals: [
+      { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },
+      { name: 'V-', role: 'minus', words: 'supply minus', colour: 'BU' },
+      { name: 'S+', role: 'signal', words: 'signal plus', colour: 'WH' },
+      { name: 'S-', role: 'signalReturn', words: 'signal minus', colour: 'GY' },
+    ],
+    face: [
+      { a: 'V+', b: 'V-', glyph: { kind: 'line', id: 'supply' } },
+      { a: 'S+', b: 'S-', glyph: { kind: 'signal', id: 'signal', text: kind } },
+    ],
+    circuit: ({ level }) => [
+      ...fed('V+', 'V-', 400, 18),
+      ...activeSignal('signal', 'S+', 'S-', kind, level, { on: 'fed' }),
+    ],
+    signal: kind,
+    supply: { least: 18, most: 30 },
+  };
+}
+
+const LOOP: readonly PartTerminal[] = [
+  { name: '+', role: 'loopPlus', words: 'loop plus', colour: 'WH' },
+  { name: '-', role: 'loopMinus', words: 'loop minus', colour: 'BN' },
+];
+
+export const TRANSMITTERS: readonly DeviceType[] = [
+  {
+    ...measuring,
+    id: 'transmitter-2w',
+    name: 'Transmitter, two-wire, 4-20 mA, from 10.5 V',
+    family: 'transmitter',
+    principle: 'transmitter 4-20 mA',
+    terminals: LOOP,
+    circuit: loopPowered('+', '-', '4-20 mA', 10.5),
+    signal: '4-20 mA',
+  },
+  {
+    ...measuring,
+    id: 'transmitter-2w-digital',
+    name: 'Transmitter, two-wire, 4-20 mA with digital communication, from 12 V',
+    family: 'transmitter',
+    principle: 'transmitter 4-20 mA, digital',
+    terminals: LOOP,
+    circuit: loopPowered('+', '-', '4-20 mA', 12),
+    signal: '4-20 mA',
+  },
+  threeWire('4-20 mA'),
+  threeWire('0-10 V'),
+  fourWire('4-20 mA'),
+  fourWire('0-10 V'),
+  {
+    ...measuring,
+    id: 'ultrasonic-switch-analog',
+    name: 'Ultrasonic distance sensor, switching and analog wire',
+    family: 'transmitter',
+    principle: 'ultrasonic, 4-20 mA',
+    outputs: ['pnp'],
+    logics: ['no'],
+    terminals: [
+      PLUS,
+      MINUS,
+      { name: 'BK', role: 'out', pin: 4, colour: 'BK', words: 'switching output' },
+      { name: 'WH', role: 'signal', pin: 2, colour: 'WH', words: 'analog output' },
+    ],
+    face: [
+      { a: 'BN', b: 'BU', middle: 'BK', glyph: { kind: 'slot', id: 'output/high' } },
+      { a: 'WH', b: 'BU', glyph: { kind: 'signal', id: 'signal', text: '4-20 mA' } },
+    ],
+    circuit: ({ level }) => [
+      ...fed('BN', 'BU', 600, 15),
+      transistorOutput('output', { plus: 'BN', out: 'BK', minus: 'BU' }, 'pnp', level > 0.5, {
+        dropVolts: within(0.5, 1.5, 3),
+        ratedAmps: 0.2,
+        leastVolts: 15,
+      }),
+      ...activeSignal('signal', 'WH', 'BU', '4-20 mA', level, { on: 'fed' }),
+    ],
+    signal: '4-20 mA',
+    supply: { least: 15, most: 30 },
+    ratedAmps: 0.2,
+    indicators: [{ id: 'output', label: 'Sensor lamp', kind: 'lamp' }],
+    words: { present: 'Far end of the range', away: 'Near end of the range' },
+    stimulus: 'a flat plate, square to the sensor, at a measured distance',
+  },
+];
+
+/** Pt100 at both ends of a usual range, Ω: IEC 60751, table of the reference function. */
+export const PT100: ResistanceElement = {
+  kind: 'rtd',
+  lowOhms: 100,
+  highOhms: 138.5055,
+  low: 0,
+  high: 100,
+  unit: '°C',
+};
+
+const rtdTerminal = (
+  name: string,
+  role: PartTerminal['role'],
+  colour: PartTerminal['colour'],
+): PartTerminal => ({
+  name,
+  role,
+  colour,
+});
+
+/** Colours of resistance thermometers: red at one end, white at the other (IEC 60751). */
+const A = rtdTerminal('1', 'element', 'RD');
+const SENSE_A = rtdTerminal('2', 'sense', 'RD');
+const B = rtdTerminal('3', 'elementReturn', 'WH');
+const SENSE_B = rtdTerminal('4', 'senseReturn', 'WH');
+
+function rtd(wires: 2 | 3 | 4): DeviceType {
+  const terminals = wires === 2 ? [A, B] : wires === 3 ? [A, B, SENSE_B] : [A, SENSE_A, B, SENSE_B];
+  return {
+    ...measuring,
+    id: `rtd-${wires}w`,
+    name: `Resistance thermometer Pt100, ${['two', 'three', 'four'][wires - 2]} wires`,
+    family: 'resistance',
+    principle: 'Pt100',
+    terminals,
+    face: [
+      { a: '1', b: '3', glyph: { kind: 'resistor', id: 'signal', text: 'Pt100' } },
+      ...(wires === 4 ? [{ a: '2', b: '4', glyph: { kind: 'line' as const } }] : []),
+      ...(wires === 3 ? [{ b: '4', glyph: { kind: 'line' as const } }] : []),
+    ],
+    circuit: (now) => [
+      ...resistive('1', '3', PT100)(now),
+      ...(wires > 2 ? [resistor('joint3', '3', '4', exactly(0.001))] : []),
+      ...(wires > 3 ? [resistor('joint1', '1', '2', exactly(0.001))] : []),
+    ],
+    resistance: PT100,
+    stimulus: 'a bath or block of known temperature, or a resistance decade in place of the element',
+  };
+}
+
+const SENDER: ResistanceElement = {
+  kind: 'sender',
+  lowOhms: 10,
+  highOhms: 180,
+  low: 0,
+  high: 100,
+  unit: '%',
+};
+
+export const RESISTANCE_SENSORS: readonly DeviceType[] = [
+  rtd(2),
+  rtd(3),
+  rtd(4),
+  {
+    ...measuring,
+    id: 'sender-2w',
+    name: 'Resistive level sender, 10 to 180 Ω',
+    family: 'resistance',
+    principle: 'resistive sender',
+    terminals: [rtdTerminal('S', 'element', 'YE'), rtdTerminal('M', 'elementReturn', 'BK')],
+    circuit: resistive('S', 'M', SENDER),
+    resistance: SENDER,
+    stimulus: 'the float moved by hand from stop to stop',
+  },
+  {
+    ...measuring,
+    id: 'potentiometer-3w',
+    name: 'Potentiometer, 5 kΩ',
+    family: 'resistance',
+    principle: 'potentiometer',
+    terminals: [
+      rtdTerminal('1', 'excitation', 'BN'),
+      rtdTerminal('2', 'wiper', 'BK'),
+      rtdTerminal('3', 'elementReturn', 'BU'),
+    ],
+    face: [
+      {
+        a: '1',
+        b: '3',
+        middle: '2',
+        glyph: { kind: 'resistor', id: 'upper' },
+        second: { kind: 'resistor', id: 'signal' },
+      },
+    ],
+    circuit: potentiometer('1', '2', '3', 5000),
+    resistance: { kind: 'potentiometer', lowOhms: 0, highOhms: 5000, low: 0, high: 100, unit: '%' },
+    stimulus: 'the shaft or slide, moved from stop to stop',
+  },
+  {
+    ...measuring,
+    id: 'thermocouple-k',
+    name: 'Thermocouple, type K',
+    family: 'thermocouple',
+    principle: 'thermocouple K',
+    // IEC 60584-3: type K has a green plus lead and a white minus lead.
+    terminals: [
+      { name: '+', role: 'element', colour: 'GN' },
+      { name: '-', role: 'elementReturn', colour: 'WH' },
+    ],
+    face: [{ a: '+', b: '-', glyph: { kind: 'signal', id: 'lead', text: 'type K' } }],
+    // E(100 °C) − E(0 °C) of type K is 4.096 mV (IEC 60584-1); the cold end counts as 0 °C here.
+    circuit: ({ level }) => [
+      {
+        kind: 'source',
+        id: 'signal',
+        plus: '~tc',
+        minus: '-',
+        volts: exactly(0.004096 * level),
+        innerOhms: exactly(0),
+        limitAmps: exactly(0.01),
+      },
+      resistor('lead', '~tc', '+', exactly(20)),
+    ],
+    stimulus: 'a block of known temperature, or a millivolt source with compensation',
+  },
+];

@@ -1,0 +1,148 @@
+import { percent, within } from '../../circuit/index.ts';
+import type { Condition, Element } from '../../circuit/index.ts';
+import { contact, resistor } from '../behaviours/switching.ts';
+import type { ModuleType, PartTerminal, Port } from '../types.ts';
+
+const LEVELS: readonly PartTerminal['stacking'][] = [
+  { row: 'top', level: 'front' },
+  { row: 'top', level: 'back' },
+  { row: 'bottom', level: 'front' },
+  { row: 'bottom', level: 'back' },
+];
+
+/** Terminals of the safety relay in the order of its blocks: four places a block. */
+const SAFETY_TERMINALS: readonly (readonly [string, string])[] = [
+  ['A1', 'supply plus'],
+  ['T1', 'test output 1'],
+  ['A2', 'supply minus'],
+  ['T2', 'test output 2'],
+  ['1A', 'input 1, channel A'],
+  ['1B', 'input 1, channel B'],
+  ['2A', 'input 2, channel A'],
+  ['2B', 'input 2, channel B'],
+  ['RI', 'reset input'],
+  ['FB', 'feedback input'],
+  ['41', 'status contact NC'],
+  ['42', 'status contact NC'],
+  ['13', 'safe contact'],
+  ['14', 'safe contact'],
+  ['23', 'safe contact'],
+  ['24', 'safe contact'],
+];
+
+const DEMAND: Readonly<Record<string, Condition>> = {
+  '1': { on: 'in1' },
+  either: { any: [{ on: 'in1' }, { on: 'in2' }] },
+  both: { all: [{ on: 'in1' }, { on: 'in2' }] },
+};
+const RESET: Readonly<Record<string, Condition>> = {
+  automatic: true,
+  manual: { on: 'reset' },
+  monitored: { all: [{ was: 'reset' }, { not: { on: 'reset' } }] },
+};
+
+const safetyInput = (id: string, terminal: string): Element[] => [
+  resistor(`${id}-load`, terminal, 'A2', within(4200, 4700, 5200)),
+  { kind: 'detector', id, a: terminal, b: 'A2', onVolts: 15, offVolts: 5 },
+];
+
+const safetyPort = (n: 1 | 2): Port => ({
+  kind: 'safety',
+  channel: n - 1,
+  label: `input ${n}`,
+  name: `in${n}`,
+  terminal: `${n}A`,
+  common: 'A2',
+  roles: {
+    channel1: 'T1',
+    channel1Return: `${n}A`,
+    channel2: 'T2',
+    channel2Return: `${n}B`,
+  },
+  detectors: [`in${n}a`, `in${n}b`],
+  both: `in${n}`,
+});
+
+export const SAFETY_RELAY: ModuleType = {
+  id: 'safety-relay-2',
+  name: 'Safety relay: two inputs of two channels, selector, reset, feedback, two safe contacts',
+  family: 'safety relay',
+  groups: [],
+  ports: () => [safetyPort(1), safetyPort(2)],
+  terminals: SAFETY_TERMINALS.map(([name, words], i) => ({
+    name,
+    words,
+    stacking: LEVELS[i % 4]!,
+    ...(name === 'A1' && { role: 'plus' as const }),
+    ...(name === 'A2' && { role: 'minus' as const }),
+  })),
+  settings: [
+    {
+      key: 'selector',
+      label: 'Function selector',
+      place: 'switch',
+      choices: [
+        { value: '1', label: 'Input 1 only' },
+        { value: 'either', label: 'Either input' },
+        { value: 'both', label: 'Both inputs' },
+      ],
+    },
+    {
+      key: 'reset',
+      label: 'Reset',
+      place: 'switch',
+      choices: [
+        { value: 'monitored', label: 'Manual, monitored: on release of the button' },
+        { value: 'manual', label: 'Manual: on press' },
+        { value: 'automatic', label: 'Automatic' },
+      ],
+    },
+  ],
+  circuit: ({ settings, forced }) => [
+    resistor('supply', 'A1', 'A2', percent(300, 20)),
+    { kind: 'detector', id: 'fed', a: 'A1', b: 'A2', onVolts: 20, offVolts: 18 },
+    // The test outputs carry plus; each is switched off in turn, so that a joint between the channels shows.
+    ...[1, 2].map((n) => contact(`test${n}`, 'A1', `~t${n}`, forced.has(`test${n}`) ? false : { on: 'fed' })),
+    ...[1, 2].map((n) => resistor(`testline${n}`, `~t${n}`, `T${n}`, within(15, 22, 30))),
+    ...safetyInput('in1a', '1A'),
+    ...safetyInput('in1b', '1B'),
+    ...safetyInput('in2a', '2A'),
+    ...safetyInput('in2b', '2B'),
+    ...safetyInput('reset', 'RI'),
+    ...safetyInput('feedback', 'FB'),
+    ...[1, 2].map((n): Element => ({
+      kind: 'latch',
+      id: `in${n}`,
+      set: true,
+      hold: { all: [{ on: `in${n}a` }, { on: `in${n}b` }] },
+    })),
+    {
+      kind: 'latch',
+      id: 'released',
+      set: { all: [{ on: 'feedback' }, RESET[settings.reset ?? 'monitored'] ?? false] },
+      hold: { all: [{ on: 'fed' }, DEMAND[settings.selector ?? '1'] ?? false] },
+    },
+    contact('safe1', '13', '14', { on: 'released' }),
+    contact('safe2', '23', '24', { on: 'released' }),
+    contact('status', '41', '42', { not: { on: 'released' } }),
+  ],
+  face: [
+    { a: 'A1', b: 'A2', glyph: { kind: 'line', id: 'supply' } },
+    { a: 'T1', b: '1A', glyph: { kind: 'state', id: 'in1a', text: 'channel 1' } },
+    { a: 'T2', b: '1B', glyph: { kind: 'state', id: 'in1b', text: 'channel 2' } },
+    { b: '2A', glyph: { kind: 'state', id: 'in2a', text: 'input 2' } },
+    { b: '2B', glyph: { kind: 'state', id: 'in2b', text: 'input 2' } },
+    { a: 'RI', glyph: { kind: 'state', id: 'reset', text: 'reset' } },
+    { a: 'FB', glyph: { kind: 'state', id: 'feedback', text: 'feedback' } },
+    { a: '13', b: '14', glyph: { kind: 'slot', id: 'safe1' } },
+    { a: '23', b: '24', glyph: { kind: 'slot', id: 'safe2' } },
+    { a: '41', b: '42', glyph: { kind: 'slot', id: 'status', text: 'display only' } },
+  ],
+  indicators: [
+    { id: 'fed', label: 'Supply lamp', kind: 'lamp' },
+    { id: 'in1', label: 'Input 1', kind: 'state' },
+    { id: 'in2', label: 'Input 2', kind: 'state' },
+    { id: 'released', label: 'Safe contacts', kind: 'coil' },
+  ],
+  cautions: { follow: 'What the safe contacts release can move. Clear the machine before reset.' },
+};
