@@ -5,4 +5,5 @@ export * from './model/problem.ts';
 export * from './circuit/index.ts';
 export * from './catalog/index.ts';
 export * from './wiring/index.ts';
+export * from './allocation/index.ts';
 export * from './proving/index.ts';

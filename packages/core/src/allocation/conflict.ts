@@ -1,0 +1,88 @@
+import { counted, gathered } from './classes.ts';
+import type { AllocationProblem, Applicant, Impossible } from './problem.ts';
+import { search } from './search.ts';
+
+/** Whether a problem has a solution at all. */
+export function solvable(problem: AllocationProblem): boolean {
+  const c = counted(problem);
+  if (c.groupClasses.some(({ forced, rails }) => forced && rails.length === 0)) return false;
+  const run = search(problem, c);
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value !== undefined;
+}
+
+/** So many orders of taking kinds away are tried. */
+const MOST_ORDERS = 24;
+
+/**
+ * A smallest set of devices that cannot be placed together. Devices of one kind are alike, so kinds are thinned out
+ * as far as it stays impossible, in every order of the kinds; the smallest outcome stands.
+ */
+export function smallestConflict(problem: AllocationProblem): Applicant[] {
+  const kinds = [...gathered(problem.applicants, kindOf).values()];
+  let best: Applicant[] | undefined;
+  for (const order of orders(kinds.length)) {
+    let left = [...problem.applicants];
+    for (const k of order) left = thinned(problem, left, kinds[k]!);
+    if (!best || left.length < best.length) best = left;
+  }
+  return best ?? [];
+}
+
+const kindOf = ({ key, pinned }: Applicant): string =>
+  pinned ? `${key} at ${pinned.groupId} ${pinned.channel}` : key;
+
+/** Takes devices of a kind away, as many as can go while it stays impossible: found by halving. */
+function thinned(problem: AllocationProblem, left: Applicant[], kind: readonly Applicant[]): Applicant[] {
+  const others = left.filter((applicant) => !kind.includes(applicant));
+  let least = 0;
+  let most = kind.length;
+  while (least < most) {
+    const middle = Math.floor((least + most) / 2);
+    if (solvable({ ...problem, applicants: [...others, ...kind.slice(0, middle)] })) least = middle + 1;
+    else most = middle;
+  }
+  return [...others, ...kind.slice(0, least)];
+}
+
+function* orders(n: number): Generator<number[]> {
+  let given = 0;
+  function* from(picked: number[]): Generator<number[]> {
+    if (given >= MOST_ORDERS) return;
+    if (picked.length === n) {
+      given++;
+      yield picked;
+      return;
+    }
+    for (let k = 0; k < n; k++) if (!picked.includes(k)) yield* from([...picked, k]);
+  }
+  yield* from([]);
+}
+
+/** Says what stands against a solution, and what would help. */
+export function explainConflict(
+  problem: AllocationProblem,
+  options: readonly {
+    readonly sentence: (conflict: readonly Applicant[]) => string | undefined;
+    readonly apply: (problem: AllocationProblem, conflict: readonly Applicant[]) => AllocationProblem;
+  }[],
+): Impossible {
+  const conflict = smallestConflict(problem);
+  const tags = conflict.map(({ tag }) => tag);
+  const listed =
+    tags.length > 6 ? `${tags.slice(0, 5).join(', ')} and ${tags.length - 5} more` : tags.join(', ');
+  const kinds = [...new Set(conflict.map(({ words }) => words))];
+  const room = problem.groups.reduce((sum, g) => sum + Math.max(0, g.channels.length - g.spare), 0);
+  const sentence =
+    problem.applicants.length > room
+      ? `There are ${problem.applicants.length} devices and ${room} channels to give.`
+      : `${listed} cannot be placed together: ${kinds.join(' and ')} must not share a common, and there are too few commons for them.`;
+  return {
+    kind: 'impossible',
+    conflict,
+    sentence,
+    waysOut: options.flatMap(({ sentence: words, apply }) => {
+      const text = words(conflict);
+      return text !== undefined && solvable(apply(problem, conflict)) ? [text] : [];
+    }),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './problem.ts';
+export * from './allocate.ts';
+export * from './fromJob.ts';

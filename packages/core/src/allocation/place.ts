@@ -1,0 +1,160 @@
+import type { Choice } from './search.ts';
+import type { Counted } from './classes.ts';
+import { share } from './flow.ts';
+import type { AllocationProblem, Applicant, CommonRail, Group, Placement } from './problem.ts';
+
+/** Gives every device its channel within a choice of modules and rails; devices of an area stay together. */
+export function place(
+  problem: AllocationProblem,
+  c: Counted,
+  choice: Choice,
+): { placements: Placement[]; rails: Map<string, CommonRail> } {
+  const rails = railsOf(problem, c, choice);
+  const used = problem.groups.filter(({ id }) => rails.has(id));
+  const pinned = problem.applicants.filter(({ pinned: at }) => at);
+  const room = new Map(
+    used.map((group) => [group.id, c.groupClasses[c.classOf.get(group.id)!]!.room] as const),
+  );
+  const left = new Map(c.keys.map((key, k) => [key, c.counts[k]!]));
+  const given = new Map<string, Applicant[]>(used.map(({ id }) => [id, []]));
+  for (const applicant of inAreas(c.free)) {
+    left.set(applicant.key, left.get(applicant.key)! - 1);
+    const group = candidates(problem, used, rails, room, given, applicant).find((candidate) => {
+      room.set(candidate.id, room.get(candidate.id)! - 1);
+      if (restFits(problem, c, used, rails, room, left)) return true;
+      room.set(candidate.id, room.get(candidate.id)! + 1);
+      return false;
+    });
+    if (!group) throw new Error(`No channel is left for ${applicant.tag}.`);
+    given.get(group.id)!.push(applicant);
+  }
+  return { placements: channelled(problem, used, rails, given, pinned), rails };
+}
+
+/** Which single groups sit on which rail: forced ones first, then in the panel's order. */
+function railsOf(problem: AllocationProblem, c: Counted, choice: Choice): Map<string, CommonRail> {
+  const modules = new Set(
+    c.moduleClasses.flatMap(({ moduleIds }, m) => moduleIds.slice(0, choice.modules[m]!)),
+  );
+  const left = choice.onRail.map((row) => ({ ...row }));
+  const rails = new Map<string, CommonRail>();
+  for (const group of problem.groups) {
+    if (!modules.has(group.moduleId)) continue;
+    const row = left[c.classOf.get(group.id)!]!;
+    const rail = row['-'] > 0 ? '-' : row['+'] > 0 ? '+' : undefined;
+    if (!rail) continue;
+    row[rail]--;
+    rails.set(group.id, rail);
+  }
+  return rails;
+}
+
+/** Areas with most devices first, then by key and tag, so that what belongs together is given together. */
+function inAreas(applicants: readonly Applicant[]): Applicant[] {
+  const sizes = new Map<string, number>();
+  for (const { area } of applicants) sizes.set(area, (sizes.get(area) ?? 0) + 1);
+  return [...applicants].sort(
+    (a, b) =>
+      sizes.get(b.area)! - sizes.get(a.area)! ||
+      compare(a.area, b.area) ||
+      compare(a.key, b.key) ||
+      compare(a.tag, b.tag),
+  );
+}
+
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** Groups that take a device: those that hold its area already before the others. */
+function candidates(
+  problem: AllocationProblem,
+  used: readonly Group[],
+  rails: ReadonlyMap<string, CommonRail>,
+  room: ReadonlyMap<string, number>,
+  given: ReadonlyMap<string, readonly Applicant[]>,
+  { key, area }: Applicant,
+): Group[] {
+  const modulesOfArea = new Set(
+    used.filter(({ id }) => given.get(id)!.some((a) => a.area === area)).map(({ moduleId }) => moduleId),
+  );
+  const rank = (group: Group): number =>
+    given.get(group.id)!.some((a) => a.area === area) ? 0 : modulesOfArea.has(group.moduleId) ? 1 : 2;
+  return used
+    .filter(({ id, kind }) => room.get(id)! > 0 && problem.fits(key, kind, rails.get(id)!))
+    .sort((a, b) => rank(a) - rank(b));
+}
+
+function restFits(
+  problem: AllocationProblem,
+  c: Counted,
+  used: readonly Group[],
+  rails: ReadonlyMap<string, CommonRail>,
+  room: ReadonlyMap<string, number>,
+  left: ReadonlyMap<string, number>,
+): boolean {
+  // Groups that take the same devices are one place.
+  const places = new Map<string, { kind: string; rail: CommonRail; room: number }>();
+  for (const { id, kind } of used) {
+    const rail = rails.get(id)!;
+    const at = places.get(`${kind} ${rail}`) ?? { kind, rail, room: 0 };
+    places.set(`${kind} ${rail}`, { ...at, room: at.room + room.get(id)! });
+  }
+  const list = [...places.values()];
+  const demands = c.keys.map((key) => ({
+    count: left.get(key)!,
+    places: list.flatMap(({ kind, rail }, p) => (problem.fits(key, kind, rail) ? [p] : [])),
+  }));
+  return (
+    share(
+      demands,
+      list.map((at) => at.room),
+    ) !== undefined
+  );
+}
+
+function channelled(
+  problem: AllocationProblem,
+  used: readonly Group[],
+  rails: ReadonlyMap<string, CommonRail>,
+  given: ReadonlyMap<string, readonly Applicant[]>,
+  pinned: readonly Applicant[],
+): Placement[] {
+  return used.flatMap((group) => {
+    const rail = rails.get(group.id)!;
+    const here = pinned.filter(({ pinned: at }) => at!.groupId === group.id);
+    const taken = new Set(here.map(({ pinned: at }) => at!.channel));
+    const free = group.channels.filter((channel) => !taken.has(channel));
+    const all = [...here, ...given.get(group.id)!];
+    const make = (applicant: Applicant, channel: number): Placement => ({
+      applicant,
+      group,
+      channel,
+      rail,
+      sentence: why(problem, applicant, group, rail, all),
+    });
+    return [
+      ...here.map((applicant) => make(applicant, applicant.pinned!.channel)),
+      ...given.get(group.id)!.map((applicant, i) => make(applicant, free[i]!)),
+    ];
+  });
+}
+
+const railWords = (rail: CommonRail): string => (rail === '-' ? '0 V' : 'plus');
+
+/** Why a device stands where it stands. */
+function why(
+  problem: AllocationProblem,
+  { tag, words, key, area, pinned }: Applicant,
+  group: Group,
+  rail: CommonRail,
+  mates: readonly Applicant[],
+): string {
+  const common = group.common.replace(/^COM/, 'common ');
+  if (pinned) return `${tag} stays where it was pinned.`;
+  const other = rail === '-' ? '+' : '-';
+  const bound = !problem.fits(key, group.kind, other);
+  const kin = mates.filter((mate) => mate.area === area && mate.tag !== tag).map((mate) => mate.tag);
+  const because = bound
+    ? `${words} needs ${common} on ${railWords(rail)}`
+    : `${words} fits either rail, and ${common} sits on ${railWords(rail)} for the others`;
+  return `${tag}: ${because}${area && kin.length ? `; beside ${kin.slice(0, 2).join(' and ')} of the same area` : ''}.`;
+}
