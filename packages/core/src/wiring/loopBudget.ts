@@ -2,7 +2,7 @@ import { solveWithBands } from '../circuit/index.ts';
 import type { Element, Span } from '../circuit/index.ts';
 import { splitRef } from '../model/job.ts';
 import type { Analysis } from './analysis.ts';
-import { elementId } from './assemble.ts';
+import { elementId, wireOhms } from './assemble.ts';
 
 /** Least resistance in a loop that carries digital communication over its current, Ω. */
 export const DIGITAL_OHMS = 250;
@@ -24,9 +24,6 @@ export interface LoopBudget {
   /** Longest cable of the same cross-section with which it still works, m; 0 where it does not now. */
   readonly longestM: number;
 }
-
-/** Copper, Ω·mm²/m at 70 °C, with which a longest cable is reckoned. */
-const WARM_COPPER = 0.021;
 
 /**
  * The loop's budget from the solved circuit; nothing for a device that does not take its power from the loop.
@@ -107,7 +104,7 @@ function longest({ context }: Analysis, amps: number, margin: number): number {
     [from, to].some((ref) => splitRef(ref).item === context.device.id),
   );
   if (!wires.length || margin < 0 || amps <= 0) return 0;
-  const perMetre = wires.reduce((sum, { mm2 }) => sum + WARM_COPPER / mm2, 0);
+  const perMetre = wires.reduce((sum, { mm2 }) => sum + wireOhms({ lengthM: 1, mm2 }).max, 0);
   const now = Math.max(...wires.map(({ lengthM }) => lengthM));
   return now + margin / (amps * perMetre);
 }
