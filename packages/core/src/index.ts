@@ -1,4 +1,5 @@
 export * from './units/quantity.ts';
+export * from './units/section.ts';
 export * from './model/job.ts';
 export * from './model/emptyJob.ts';
 export * from './model/problem.ts';

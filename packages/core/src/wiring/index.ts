@@ -19,6 +19,8 @@ export * from './sentences.ts';
 export * from './words.ts';
 export * from './asLanded.ts';
 export * from './loopBudget.ts';
+export * from './wireList.ts';
+export * from './supplyBudget.ts';
 export { findWaysOut } from './waysOut/findWaysOut.ts';
 export type { WayOut } from './waysOut/wayOut.ts';
 export * from './changeSchema.ts';

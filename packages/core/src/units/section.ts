@@ -1,0 +1,17 @@
+/** Cross-section of a wire of the American gauge, mm² (ASTM B258: diameter 0.127 mm · 92^((36 − n)/39)). */
+export function awgToMm2(gauge: number): number {
+  const diameter = 0.127 * 92 ** ((36 - gauge) / 39);
+  return (Math.PI / 4) * diameter * diameter;
+}
+
+/**
+ * Reads a cross-section as it is printed on a cable: `0.75`, `0,75 mm²`, `AWG 20`, `20 AWG`, `1/0 AWG` is not taken.
+ * @returns mm², or nothing when it is neither.
+ */
+export function parseSection(text: string): number | undefined {
+  const words = text.trim().replace(',', '.');
+  const gauge = /^(?:AWG\s*(\d{1,2})|(\d{1,2})\s*AWG)$/i.exec(words);
+  if (gauge) return awgToMm2(Number(gauge[1] ?? gauge[2]));
+  const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|qmm)?$/i.exec(words);
+  return metric ? Number(metric[1]) : undefined;
+}
