@@ -21,8 +21,10 @@ export const TABLES: Readonly<
       tolerancePercent: 'tolerance_percent',
       innerOhms: 'inner_ohms',
       limitAmps: 'limit_amps',
+      feed: 'feed',
+      otherAmps: 'other_amps',
     },
-    json: [],
+    json: ['feed'],
   },
   modules: {
     table: 'module',

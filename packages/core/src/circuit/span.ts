@@ -26,3 +26,6 @@ export function percent(nom: number, tolerancePercent: number): Span {
   const part = Math.abs(nom) * (tolerancePercent / 100);
   return within(nom - part, nom, nom + part);
 }
+
+/** Two quantities together, at the worst both ways. */
+export const sum = (a: Span, b: Span): Span => ({ nom: a.nom + b.nom, min: a.min + b.min, max: a.max + b.max });

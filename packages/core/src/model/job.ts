@@ -50,6 +50,14 @@ export const Settings = z
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
 export const SupplyKind = z.enum(['dc', 'ac']);
 
+/** How a branch is fed from another supply: what protects it, and the pair of conductors that lead to it. */
+export const Feed = z.object({
+  from: Id,
+  protection: z.enum(['fuse', 'breaker']),
+  lengthM: z.number().positive('A feeder is longer than 0 m.').max(2000, 'At most 2000 m.'),
+  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+});
+
 export const Supply = z.object({
   id: Id,
   tag: Tag,
@@ -60,7 +68,12 @@ export const Supply = z.object({
     .max(250, 'Key Post works up to 60 V DC and 250 V AC.'),
   tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
   innerOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
+  /** What it can give; of a branch, what its fuse or electronic breaker lets through. */
   limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),
+  /** A branch of another supply, of whose kind, volts and tolerance it is. */
+  feed: Feed.optional(),
+  /** What else hangs on it that the job does not hold. */
+  otherAmps: z.number().min(0, 'A current of other loads is 0 A or more.').max(100, 'At most 100 A.').optional(),
 });
 
 export const Module = z.object({
@@ -176,6 +189,7 @@ export type Landed = z.infer<typeof Landed>;
 export type ColourRegion = (typeof COLOUR_REGIONS)[number];
 export type Settings = z.infer<typeof Settings>;
 export type Range = z.infer<typeof Range>;
+export type Feed = z.infer<typeof Feed>;
 export type Supply = z.infer<typeof Supply>;
 export type Module = z.infer<typeof Module>;
 export type Device = z.infer<typeof Device>;

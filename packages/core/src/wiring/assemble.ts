@@ -1,21 +1,14 @@
 import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
-import { exactly, onNodes, percent, underId, within } from '../circuit/index.ts';
+import { exactly, onNodes, underId } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
-import type { Device, Module, Supply, Wire } from '../model/job.ts';
+import type { Device, Module, Supply } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
+import { wireOhms } from './copper.ts';
+import { minusOf, supplyElements } from './feeders.ts';
 import type { JobIndex } from './jobIndex.ts';
 import type { Scope } from './scope.ts';
 import { IDLE, outputCalled } from './world.ts';
 import type { World } from './world.ts';
-
-/** Resistivity of copper at 20 °C, Ω·mm²/m (IEC 60228 conductors), and its span from cold to 70 °C. */
-const COPPER = 0.0175;
-
-/** Resistance of a wire, Ω, with its span over temperature and strand. */
-export function wireOhms(wire: Pick<Wire, 'lengthM' | 'mm2'>): ReturnType<typeof within> {
-  const ohms = (COPPER * wire.lengthM) / wire.mm2;
-  return within(ohms * 0.9, ohms, ohms * 1.25);
-}
 
 /** Name of an element of a device or module in the netlist. */
 export const elementId = (itemId: string, local: string): string => `${itemId}/${local}`;
@@ -28,7 +21,7 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
   const supplies = suppliesOf(index, scope);
   const reference = zeroOf(index);
   const elements: Element[] = [
-    ...supplies.map(source),
+    ...supplies.flatMap((supply) => supplyElements(index.job.supplies, supply)),
     ...supplies.flatMap((supply) => earthing(supply, reference, scope)),
     ...scope.wires.map((wire): Element => ({
       kind: 'resistor',
@@ -43,8 +36,6 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
   return { elements, reference, held: world.held };
 }
 
-const minusOf = ({ id, kind }: Supply): string => `${id}:${kind === 'ac' ? 'N' : '-'}`;
-
 function zeroOf(index: JobIndex): string {
   const { supplies } = index.job;
   return minusOf(supplies.find(({ kind }) => kind === 'dc') ?? supplies[0]!);
@@ -58,18 +49,6 @@ function suppliesOf(index: JobIndex, scope: Scope): Supply[] {
       if (index.supply(item)) ids.add(item);
     }
   return [...ids].map((id) => index.supply(id)!);
-}
-
-function source(supply: Supply): Element {
-  return {
-    kind: 'source',
-    id: supply.id,
-    plus: `${supply.id}:${supply.kind === 'ac' ? 'L' : '+'}`,
-    minus: minusOf(supply),
-    volts: percent(supply.volts, supply.tolerancePercent),
-    innerOhms: exactly(supply.innerOhms),
-    limitAmps: exactly(supply.limitAmps),
-  };
 }
 
 /** Ends of the ids of the joints to earth; they carry no current in a sound panel. */

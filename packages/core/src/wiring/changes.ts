@@ -1,5 +1,5 @@
 import { deviceType, findDeviceType, findModuleType, portsOf } from '../catalog/index.ts';
-import type { Device, JobContent, Landed, Module, Point, Range, Wire } from '../model/job.ts';
+import type { Device, JobContent, Landed, Module, Point, Range, Supply, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
 import { Change } from './changeSchema.ts';
@@ -31,8 +31,11 @@ function applyUnchecked(job: JobContent, change: Change, actor: Actor): JobConte
 
 const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, actor: Actor) => JobContent } = {
   editJob: (job, { patch }) => ({ ...job, ...patch }),
-  editSupply: (job, { id, patch }) => ({ ...job, supplies: edited(job.supplies, id, patch, 'supply') }),
-  addSupply: (job, { supply }) => ({ ...job, supplies: [...job.supplies, supply] }),
+  editSupply: (job, { id, patch }) => ({
+    ...job,
+    supplies: branchesAsFed(edited(job.supplies, id, patch, 'supply')),
+  }),
+  addSupply: (job, { supply }) => ({ ...job, supplies: branchesAsFed([...job.supplies, supply]) }),
   removeSupply: (job, { id }) => ({
     ...job,
     supplies: without(job.supplies, id, 'supply'),
@@ -126,6 +129,20 @@ function without<T extends { id: string }>(rows: readonly T[], id: string, what:
   if (!rows.some((row) => row.id === id))
     refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
   return rows.filter((row) => row.id !== id);
+}
+
+/** Gives every branch the kind, volts and tolerance of what feeds it. */
+function branchesAsFed(supplies: readonly Supply[]): Supply[] {
+  let next = [...supplies];
+  // A branch of a branch takes as many rounds as it is deep.
+  for (let round = 0; round < next.length; round++)
+    next = next.map((supply) => {
+      const from = next.find(({ id }) => id === supply.feed?.from);
+      return from
+        ? { ...supply, kind: from.kind, volts: from.volts, tolerancePercent: from.tolerancePercent }
+        : supply;
+    });
+  return next;
 }
 
 const ofItem = (ref: string | undefined, itemId: string): boolean =>

@@ -3,6 +3,7 @@ import type { PartType } from '../catalog/index.ts';
 import type { JobContent, Settings, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import type { Problem } from '../model/problem.ts';
+import { feedersOf } from './feeders.ts';
 import { imageOf } from './jobIndex.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
@@ -53,11 +54,25 @@ function checkTags(job: JobContent): Problem[] {
 }
 
 function checkSupplies(job: JobContent): Problem[] {
-  return job.supplies.flatMap(({ tag, kind, volts }, i) =>
-    kind === 'dc' && volts > 60
-      ? [{ path: `supplies[${i}].volts`, message: `${tag} is a DC control supply and has 60 V at most.` }]
-      : [],
-  );
+  return job.supplies.flatMap((supply, i) => {
+    const { tag, kind, volts } = supply;
+    const refuse = (field: string, message: string): Problem[] => [
+      { path: `supplies[${i}].${field}`, message },
+    ];
+    if (kind === 'dc' && volts > 60)
+      return refuse('volts', `${tag} is a DC control supply and has 60 V at most.`);
+    if (!supply.feed) return [];
+    const line = feedersOf(job.supplies, supply);
+    if (!line.length)
+      return refuse(
+        'feed.from',
+        `${tag} must be fed by another supply of the job, and at the end of the line by one that is no branch.`,
+      );
+    const [from] = line;
+    return from!.kind === kind && from!.volts === volts
+      ? []
+      : refuse('volts', `${tag} is a branch of ${from!.tag} and has its ${from!.volts} V.`);
+  });
 }
 
 /** Settings that a part does not have, or that stand at something that it does not offer. */

@@ -2,7 +2,8 @@ import { solveWithBands } from '../circuit/index.ts';
 import type { Element, Span } from '../circuit/index.ts';
 import { splitRef } from '../model/job.ts';
 import type { Analysis } from './analysis.ts';
-import { elementId, wireOhms } from './assemble.ts';
+import { elementId } from './assemble.ts';
+import { wireOhms } from './copper.ts';
 
 /** Least resistance in a loop that carries digital communication over its current, Ω. */
 export const DIGITAL_OHMS = 250;

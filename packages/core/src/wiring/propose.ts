@@ -69,7 +69,8 @@ function target(
   const here = port.roles[role];
   if (here !== undefined && !secondary(device, role, port)) return `${place.moduleId}:${here}`;
   const { job } = index;
-  const dc = supplyFor(job, 'dc');
+  const own = index.railOf(place.moduleId, port.common)?.supply;
+  const dc = own?.kind === 'dc' ? own : supplyFor(job, 'dc');
   if (!dc) return undefined;
   if (PLUS_ROLES.has(role)) return `${dc.id}:+`;
   if (MINUS_ROLES.has(role)) return `${dc.id}:-`;

@@ -2,6 +2,8 @@ import { moduleType } from '../catalog/index.ts';
 import type { JobContent, Supply } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { analyse } from './analysis.ts';
+import { copperAmps, wireOhms } from './copper.ts';
+import { feedersOf, plusOf } from './feeders.ts';
 import { otherEnd, JobIndex } from './jobIndex.ts';
 import { IDLE } from './world.ts';
 
@@ -20,9 +22,22 @@ export interface SupplyBudget {
   readonly margin: number;
   /** The largest first. */
   readonly draws: readonly Draw[];
+  /** The feeder of a branch at that load. */
+  readonly feeder?: {
+    readonly from: string;
+    /** Drop along both conductors, V, and as a share of the supply’s volts. */
+    readonly drop: number;
+    readonly share: number;
+    /** Current that its copper bears, A, and whether what protects it lets no more through. */
+    readonly bears: number;
+    readonly protects: boolean;
+  };
   /** The device that gets the fewest volts in its worst case, V. */
   readonly weakest?: { readonly tag: string; readonly volts: number; readonly needs: number };
 }
+
+/** How loads are called that the job does not hold. */
+export const OTHERS = 'other loads';
 
 /** Currents are solved at nominal values; a supply at its upper tolerance and warm coils can take so much more. */
 const WORST = 1.1;
@@ -45,24 +60,58 @@ export function supplyBudgets(job: JobContent): SupplyBudget[] {
     if (context.type.supply && Number.isFinite(volts) && volts > 1 && !(at && at.volts <= volts))
       weakest.set(context.supply.id, { tag: context.point.tag, volts, needs: context.type.supply.least });
   }
-  return job.supplies.map((supply) => {
-    const plus = `${supply.id}:${supply.kind === 'ac' ? 'L' : '+'}`;
-    const draws = new Map<string, number>();
-    for (const wire of index.wiresAt(plus)) {
-      const far = otherEnd(wire, plus);
-      const amps = carried.get(wire.id) ?? ownDraw(index, far, supply);
-      if (amps > 1e-6) draws.set(index.tagOf(far), (draws.get(index.tagOf(far)) ?? 0) + amps * WORST);
-    }
-    const amps = [...draws.values()].reduce((sum, each) => sum + each, 0);
-    return {
+  const budgets = new Map<string, SupplyBudget>();
+  const budgetOf = (supply: Supply): SupplyBudget => {
+    const known = budgets.get(supply.id);
+    if (known) return known;
+    const branches = job.supplies.filter(({ feed }) => feed?.from === supply.id).map(budgetOf);
+    const draws = [
+      ...drawsOn(index, supply, carried),
+      ...branches.map((branch): Draw => ({ tag: branch.supply.tag, amps: branch.amps })),
+      ...(supply.otherAmps ? [{ tag: OTHERS, amps: supply.otherAmps }] : []),
+    ].filter(({ amps }) => amps > 1e-6);
+    const amps = draws.reduce((total, each) => total + each.amps, 0);
+    const budget: SupplyBudget = {
       supply,
       amps,
       limitAmps: supply.limitAmps,
       margin: 1 - amps / supply.limitAmps,
-      draws: [...draws].map(([tag, each]) => ({ tag, amps: each })).sort((a, b) => b.amps - a.amps),
+      draws: draws.sort((x, y) => y.amps - x.amps),
       weakest: weakest.get(supply.id),
+      feeder: feederOf(job.supplies, supply, amps),
     };
-  });
+    budgets.set(supply.id, budget);
+    return budget;
+  };
+  return job.supplies.map(budgetOf);
+}
+
+/** What hangs on a supply’s plus directly, each with what it takes at its worst. */
+function drawsOn(index: JobIndex, supply: Supply, carried: ReadonlyMap<string, number>): Draw[] {
+  const plus = plusOf(supply);
+  const draws = new Map<string, number>();
+  for (const wire of index.wiresAt(plus)) {
+    const far = otherEnd(wire, plus);
+    const tag = index.tagOf(far);
+    const amps = carried.get(wire.id) ?? ownDraw(index, far, supply);
+    draws.set(tag, (draws.get(tag) ?? 0) + amps * WORST);
+  }
+  return [...draws].map(([tag, amps]) => ({ tag, amps }));
+}
+
+/** The drop along a branch’s feeder at the branch’s worst load, and the current that its conductors bear. */
+function feederOf(supplies: readonly Supply[], supply: Supply, amps: number): SupplyBudget['feeder'] {
+  const { feed } = supply;
+  if (!feed) return undefined;
+  const drop = amps * wireOhms({ lengthM: 2 * feed.lengthM, mm2: feed.mm2 }).max;
+  const bears = copperAmps(feed.mm2);
+  return {
+    from: feedersOf(supplies, supply)[0]?.tag ?? feed.from,
+    drop,
+    share: drop / supply.volts,
+    bears,
+    protects: supply.limitAmps <= bears,
+  };
 }
 
 /** What a module takes for itself at a supply terminal that no point's circuit has reached, A. */

@@ -149,7 +149,7 @@ export const CONTACT_DEVICES: readonly DeviceType[] = [
     principle: 'mechanical switch',
     circuit: ({ called }) => [contact('contact', '1', '2', called, within(0.01, 0.05, 1))],
     ratedAmps: 3,
-    wetting: { volts: 10, amps: 0.005 },
+    wetting: { volts: 12, amps: 0.003 },
     stimulus: 'the real cam or door, moved by hand',
   },
 ];

@@ -2,7 +2,7 @@ import type { Analysis } from '../analysis.ts';
 import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
 import { dutyReasons } from './duties.ts';
-import { ratedReason } from './limits.ts';
+import { ratedReason, wettingReason } from './limits.ts';
 import { mainsReasons } from './mains.ts';
 import { outputReasons, resistorReasons } from './outputs.ts';
 import { pulseReasons } from './pulse.ts';
@@ -40,5 +40,6 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...outputReasons(analysis),
     ...resistorReasons(analysis),
     ...ratedReason(analysis),
+    ...wettingReason(analysis),
   ];
 }

@@ -23,6 +23,23 @@ export function ratedReason({ context, states }: Analysis): Reason[] {
     : [];
 }
 
+/** Whether a contact's own current keeps it clean, and the volts that stand across it when it is open. */
+export function wettingReason({ context, states }: Analysis): Reason[] {
+  const { device, type } = context;
+  const id = elementId(device.id, 'contact');
+  const closed = states.filter(({ solution }) => solution.closed(id));
+  if (!type.wetting || !closed.length) return [];
+  const amps = Math.max(...closed.map(({ solution }) => Math.abs(solution.amps(id))));
+  return amps > 1e-5 && amps < type.wetting.amps
+    ? [
+        doubtful(
+          'contact-wetting',
+          `The contact of ${device.tag} carries only ${formatMilliamps(amps)}; it stays clean from ${formatMilliamps(type.wetting.amps)} at ${type.wetting.volts} V on.`,
+        ),
+      ]
+    : [];
+}
+
 function carried({ netlist, solution }: PointState, deviceId: string): number {
   const ids = new Set(CARRYING.map((local) => elementId(deviceId, local)));
   return Math.max(

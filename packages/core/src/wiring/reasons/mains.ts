@@ -1,8 +1,9 @@
 import { nodesOf } from '../../circuit/index.ts';
-import type { Element } from '../../circuit/index.ts';
+import type { Element, Solution } from '../../circuit/index.ts';
 import { fixed } from '../../units/quantity.ts';
 import type { Analysis } from '../analysis.ts';
 import { EARTHING } from '../assemble.ts';
+import type { Supply } from '../../model/job.ts';
 import { cannot } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -46,15 +47,27 @@ export function mainsReasons({ context, states }: Analysis): Reason[] {
         `Mains and the control supply meet in the circuit of ${point.tag}. They must never share a conductor: separate them before anything is powered.`,
       ),
     ];
-  const shorted = supplies.find(({ id, limitAmps }) =>
-    states.some(({ solution }) => solution.amps(id) > limitAmps * 0.98),
-  );
-  return shorted
-    ? [
-        cannot(
-          'short-circuit',
-          `${shorted.tag} is short-circuited: it would give its ${fixed(shorted.limitAmps, shorted.limitAmps < 10 ? 1 : 0)} A and break down or trip.`,
-        ),
-      ]
-    : [];
+  return supplies.flatMap((supply) => overload(supply, states)).slice(0, 1);
+}
+
+/** What the point itself takes from a supply, A. */
+const ownAmps = ({ id, otherAmps }: Supply, solution: Solution): number =>
+  solution.amps(id) - (otherAmps ? solution.amps(`${id}/others`) : 0);
+
+/** A supply at its limit in some state: by what hangs on it besides, or by a short circuit. */
+function overload(supply: Supply, states: Analysis['states']): Reason[] {
+  const { id, tag, limitAmps, otherAmps = 0, feed } = supply;
+  const own = Math.max(...states.map(({ solution }) => ownAmps(supply, solution)));
+  const amps = fixed(limitAmps, limitAmps < 10 ? 1 : 0);
+  if (otherAmps > 0 && own < limitAmps * 0.9 && own + otherAmps > limitAmps)
+    return [
+      cannot(
+        'overload',
+        `${tag} is overloaded: ${feed ? `its ${feed.protection === 'fuse' ? 'fuse' : 'breaker'} lets ${amps} A through` : `it gives ${amps} A`}, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
+      ),
+    ];
+  if (!states.some(({ solution }) => solution.amps(id) > limitAmps * 0.98)) return [];
+  return [
+    cannot('short-circuit', `${tag} is short-circuited: it would give its ${amps} A and break down or trip.`),
+  ];
 }

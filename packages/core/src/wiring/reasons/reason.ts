@@ -47,6 +47,7 @@ export type ReasonCode =
   | 'cable-length'
   | 'resistor-power'
   | 'output-overload'
+  | 'overload'
   | 'inside-fault';
 
 export interface Reason {
