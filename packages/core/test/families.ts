@@ -16,7 +16,7 @@ export const withMains = (job: JobContent): JobContent =>
     },
   });
 
-const inputs = (rail: '+' | '-' = '-', type = 'di8-both-8'): JobContent =>
+export const inputs = (rail: '+' | '-' = '-', type = 'di8-both-8'): JobContent =>
   withModule(bareJob(), 'm', type, [rail]);
 
 /** A two-wire sensor on an input of the given IEC 61131-2 type. */
@@ -203,7 +203,9 @@ export const universalJob = (channel: number, active: 'minus' | 'plus' | 'open' 
       id: 'u',
       patch: { settings: { [`U${channel + 1}.active`]: active } },
     });
-  return withPoint(job, { typeId: 'limit-switch', output: 'contact', at: ['u', channel] });
+  // The analog inputs wet a contact with so little that only a sealed or gilded one stays clean.
+  const typeId = channel < 6 ? 'limit-switch' : 'dry-contact';
+  return withPoint(job, { typeId, output: 'contact', at: ['u', channel] });
 };
 
 /** A passive pulse output that pulls a counter input down, with a pull-up resistor or without. */

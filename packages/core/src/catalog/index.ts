@@ -15,6 +15,7 @@ import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import type { DeviceTerminal, DeviceType, ModuleType, PartType, Port, TerminalRole } from './types.ts';
 
 export * from './types.ts';
+export { RELAYS, LOADS } from './devices/relays.ts';
 export { SIGNALS, signalAt, ohmsAt } from './behaviours/analog.ts';
 
 export const DEVICE_TYPES: readonly DeviceType[] = [

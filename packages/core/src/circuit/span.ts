@@ -28,4 +28,8 @@ export function percent(nom: number, tolerancePercent: number): Span {
 }
 
 /** Two quantities together, at the worst both ways. */
-export const sum = (a: Span, b: Span): Span => ({ nom: a.nom + b.nom, min: a.min + b.min, max: a.max + b.max });
+export const sum = (a: Span, b: Span): Span => ({
+  nom: a.nom + b.nom,
+  min: a.min + b.min,
+  max: a.max + b.max,
+});

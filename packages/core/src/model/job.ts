@@ -73,7 +73,11 @@ export const Supply = z.object({
   /** A branch of another supply, of whose kind, volts and tolerance it is. */
   feed: Feed.optional(),
   /** What else hangs on it that the job does not hold. */
-  otherAmps: z.number().min(0, 'A current of other loads is 0 A or more.').max(100, 'At most 100 A.').optional(),
+  otherAmps: z
+    .number()
+    .min(0, 'A current of other loads is 0 A or more.')
+    .max(100, 'At most 100 A.')
+    .optional(),
 });
 
 export const Module = z.object({

@@ -96,3 +96,14 @@ describe('a branch of a supply', () => {
     expect(wires.map(({ to }) => to)).toEqual(expect.arrayContaining(['f1:+', 'f1:-']));
   });
 });
+
+test('a mechanical switch on an input that wets it with a milliampere is doubtful, and says how much it takes', () => {
+  const job = withPoint(withModule(bareJob(), 'u', 'universal-controller', []), {
+    typeId: 'limit-switch',
+    output: 'contact',
+    at: ['u', 6],
+  });
+  const { status, reasons } = verdictOf(analyse(new JobIndex(job), 'px-1'));
+  expect(status).toBe('doubtful');
+  expect(reasons[0]!.sentence).toMatch(/carries only 2\.4\smA; it stays clean from 3\.0\smA at 12 V on/);
+});

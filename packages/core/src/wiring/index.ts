@@ -23,6 +23,7 @@ export * from './asLanded.ts';
 export * from './loopBudget.ts';
 export * from './wireList.ts';
 export * from './supplyBudget.ts';
+export * from './relayPlan/index.ts';
 export { findWaysOut } from './waysOut/findWaysOut.ts';
 export type { WayOut } from './waysOut/wayOut.ts';
 export * from './changeSchema.ts';
