@@ -20,6 +20,7 @@ export { wanted } from './reasons/duties.ts';
 export * from './sentences.ts';
 export * from './words.ts';
 export * from './asLanded.ts';
+export * from './arcChain.ts';
 export * from './loopBudget.ts';
 export * from './wireList.ts';
 export * from './supplyBudget.ts';

@@ -164,6 +164,21 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
           { value: 'trip', label: 'Pulls in on trip' },
         ],
       },
+      {
+        key: 'address',
+        label: 'Address switches',
+        place: 'switch',
+        choices: Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
+      },
+      {
+        key: 'last',
+        label: 'Switch for the last unit',
+        place: 'switch',
+        choices: [
+          { value: 'on', label: 'On: it ends the chain' },
+          { value: 'off', label: 'Off: another follows' },
+        ],
+      },
     ],
     circuit: ({ present, settings }) => [
       ...fed('A1', 'A2', 250, 18),

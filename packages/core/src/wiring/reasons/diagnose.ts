@@ -1,4 +1,5 @@
 import type { Analysis } from '../analysis.ts';
+import { arcChainFaults, ARC_UNIT } from '../arcChain.ts';
 import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
 import { dutyReasons } from './duties.ts';
@@ -41,5 +42,17 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...resistorReasons(analysis),
     ...ratedReason(analysis),
     ...wettingReason(analysis),
+    ...chainReasons(analysis),
   ];
+}
+
+/** Switches of an arc-protection chain that do not fit its units. */
+function chainReasons({ context }: Analysis): Reason[] {
+  if (context.device.typeId !== ARC_UNIT) return [];
+  const { tag } = context.point;
+  const own = (sentence: string): number => (sentence.startsWith(`${tag} `) ? 0 : 1);
+  return arcChainFaults(context.index)
+    .faults.filter((sentence) => sentence.includes(tag))
+    .sort((a, b) => own(a) - own(b))
+    .map((sentence) => cannot('chain', `The chain would not start: ${sentence}`));
 }

@@ -48,6 +48,7 @@ export type ReasonCode =
   | 'resistor-power'
   | 'output-overload'
   | 'overload'
+  | 'chain'
   | 'inside-fault';
 
 export interface Reason {

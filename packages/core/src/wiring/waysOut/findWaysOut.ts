@@ -1,6 +1,7 @@
 import type { JobContent } from '../../model/job.ts';
 import { splitRef } from '../../model/job.ts';
 import { statusIn } from '../analysis.ts';
+import { ARC_UNIT, arcChainFaults, arcUnitsOf } from '../arcChain.ts';
 import { ownWires } from '../asLanded.ts';
 import { applyChange } from '../changes.ts';
 import type { Change } from '../changeSchema.ts';
@@ -23,6 +24,7 @@ const MOST_WAYS = 4;
 export function findWaysOut(context: PointContext): WayOut[] {
   const candidates: (WayOut | readonly WayOut[])[] = [
     ...asPlanned(context),
+    ...chainSwitches(context),
     ...landWires(context),
     ...turnSupply(context),
     ...turnCommon(context),
@@ -43,6 +45,13 @@ export function findWaysOut(context: PointContext): WayOut[] {
   return found;
 }
 
+/** The switches of all arc units of the chain as its number of units asks. */
+function chainSwitches({ index, device }: PointContext): WayOut[] {
+  if (device.typeId !== ARC_UNIT) return [];
+  const { change } = arcChainFaults(index);
+  return change ? [{ sentence: 'Set the switches of the chain by the order of its units', change }] : [];
+}
+
 /** Of ways that differ only in a value the first that holds is enough. */
 function firstOf(ways: readonly WayOut[]): (readonly WayOut[])[] {
   return ways.length ? [ways] : [];
@@ -57,7 +66,8 @@ function holds({ index, point, device, scope }: PointContext, { change }: WayOut
       ...ownWires(index, point).flatMap(({ from, to }) => modulesAt(index, from, to)),
     ].filter((id) => id !== undefined),
   );
-  const before = excerpt(index, scope.deviceIds, modules);
+  const chain = device.typeId === ARC_UNIT ? arcUnitsOf(index).map(({ deviceId }) => deviceId) : [];
+  const before = excerpt(index, [...scope.deviceIds, ...chain], modules);
   let after: JobContent;
   try {
     after = applyChange(before, change, NOBODY);

@@ -33,13 +33,17 @@ export function otherSettings(context: PointContext): WayOut[] {
   ];
 }
 
+/** Switches that are right or wrong by the other units of a chain. */
+const CHAIN_KEYS: ReadonlySet<string> = new Set(['address', 'last']);
+
 /** Of a device its switches, a relay's suppressor and a resistor's power; what else it is was chosen on purpose. */
 const exchangeable =
   (type: PartType) =>
   (key: string): boolean =>
-    key === 'suppressor' ||
-    key === 'watts' ||
-    (type.settings ?? []).some((setting) => setting.key === key && setting.place === 'switch');
+    !CHAIN_KEYS.has(key) &&
+    (key === 'suppressor' ||
+      key === 'watts' ||
+      (type.settings ?? []).some((setting) => setting.key === key && setting.place === 'switch'));
 
 /** Every way to change one setting, then every way to change two that belong to the same input. */
 function choices(
