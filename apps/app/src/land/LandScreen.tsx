@@ -8,10 +8,13 @@ import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
+import { BudgetPlate } from './BudgetPlate';
+import { ChainPlate } from './ChainPlate';
 import { ChannelPlate } from './ChannelPlate';
 import { FiveStates } from './FiveStates';
 import { LandSteps, NextStep } from './LandSteps';
 import { Meter } from './Meter';
+import { MorePlate } from './MorePlate';
 import { StateToggle } from './StateToggle';
 import { VerdictWords } from './VerdictWords';
 
@@ -40,6 +43,9 @@ function Land({ point }: { point: OpenPoint }) {
       aside={
         <>
           <LandSteps point={point} saver={saver} />
+          <BudgetPlate analysis={analysis} />
+          <ChainPlate point={point} />
+          <MorePlate point={point} />
           {analysis.context.ports.length > 0 && <FiveStates analysis={analysis} />}
           <ChannelPlate point={point} saver={saver} />
           <RulePlate point={point} />

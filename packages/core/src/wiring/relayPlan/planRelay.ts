@@ -20,7 +20,8 @@ import type { RelayWish } from './wish.ts';
 
 /** A relay that was looked at, and what its circuit said. */
 export interface Tried {
-  readonly type: DeviceType;
+  readonly typeId: string;
+  readonly name: string;
   readonly status: 'works' | 'doubtful' | 'cannot';
   readonly sentence: string;
   /** Its coil is kept in by what leaks through the sensor: a resistor beside the coil mends that. */
@@ -43,7 +44,8 @@ export interface RelayPlan {
   readonly coilInPresent: boolean;
   readonly coilVolts: string;
   readonly tried: readonly Tried[];
-  readonly chosen?: DeviceType;
+  /** Id of the relay's type. */
+  readonly chosen?: string;
   readonly terminals: readonly RelayTerminal[];
   readonly change?: Change;
   readonly cautions: readonly string[];
@@ -82,20 +84,20 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   for (const type of RELAY_TYPES) {
     const unfit = unfitFor(type, poles.length, supply);
     if (unfit === undefined) tried.push(trial(index, pointId, wish, type, changeFor(type)));
-    else if (unfit !== '') tried.push({ type, status: 'cannot', sentence: unfit });
+    else if (unfit !== '') tried.push({ ...named(type), status: 'cannot', sentence: unfit });
     if (tried.at(-1)?.status === 'works') break;
   }
   const chosen = (
     tried.find(({ status }) => status === 'works') ??
     tried.find(({ status }) => status === 'doubtful') ??
     tried.find(({ mendable }) => mendable)
-  )?.type;
+  )?.typeId;
   return {
     ...plan,
     tried,
     chosen,
-    terminals: chosen ? terminalsOf(index, chosen, ends, poles) : [],
-    change: chosen && changeFor(chosen),
+    terminals: chosen ? terminalsOf(index, deviceType(chosen), ends, poles) : [],
+    change: chosen === undefined ? undefined : changeFor(deviceType(chosen)),
   };
 }
 
@@ -171,12 +173,14 @@ function trial(index: JobIndex, pointId: string, wish: RelayWish, type: DeviceTy
   const { status, sentence, reasons } = judge(analyse(after, pointId));
   const about = reasons.map((reason) => reason.sentence).join(' ');
   return {
-    type,
+    ...named(type),
     status: status === 'open' ? 'cannot' : status,
     sentence: about || sentence,
     ...(status === 'cannot' && { mendable: reasons.every(({ code }) => LEAKS.has(code)) }),
   };
 }
+
+const named = ({ id, name }: DeviceType): { typeId: string; name: string } => ({ typeId: id, name });
 
 const LEAKS: ReadonlySet<ReasonCode> = new Set(['kept-in', 'leak-holds']);
 

@@ -1,5 +1,6 @@
 import { inputs, withMains } from '../../../test/families.ts';
 import { ACTOR, withModule, withPoint } from '../../../test/jobs.ts';
+import { deviceType } from '../../catalog/index.ts';
 import type { JobContent } from '../../model/job.ts';
 import { analyse, judge } from '../analysis.ts';
 import { applyChange } from '../changes.ts';
@@ -50,7 +51,7 @@ test('line and neutral, both lamps and a contact to the controller take three po
     ['mains:N', 1, 0],
     ['g1:+', 1, 0],
   ]);
-  expect(plan.chosen!.id).toBe('relay-3co-24dc');
+  expect(plan.chosen).toBe('relay-3co-24dc');
   expect(verdict.status).toBe('works');
   expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
   expect([on('H1', 'away'), on('H2', 'away')]).toEqual([false, true]);
@@ -79,8 +80,8 @@ test('terminals come under both numberings with what lands on each', () => {
 test('the smallest relay that bears the load is chosen, and the smaller ones say why not', () => {
   const pump: RelayDuty = { kind: 'load', tag: 'P1', typeId: 'pump-230', on: 'present', bothLines: false };
   const { plan, verdict } = planned(pnp, wish(pump));
-  expect(plan.chosen!.id).toBe('relay-1co-24dc');
-  expect(plan.tried[0]!.type.id).toBe('relay-slim-24dc');
+  expect(plan.chosen).toBe('relay-1co-24dc');
+  expect(plan.tried[0]!.typeId).toBe('relay-slim-24dc');
   // 750 W at 230 V is 3.3 A, six times that at the start; a mains 10 % high and a motor 10 % low make it more.
   expect(plan.tried[0]!.sentence).toMatch(/would have to make (19|20|2\d) A at the start/);
   expect(verdict.status).toBe('works');
@@ -102,7 +103,7 @@ test('an NPN sensor holds the coil from plus', () => {
 test('a two-wire mains sensor gets a relay with a mains coil', () => {
   const ac = withPoint(start, { at: null, typeId: 'inductive-2w-ac', output: 'twowire' });
   const { plan, after, verdict } = planned(ac, wish(fan()));
-  expect(plan.chosen!.coil!.volts).toBe(230);
+  expect(deviceType(plan.chosen!).coil!.volts).toBe(230);
   expect(plan.coilVolts).toBe('230 V AC');
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');

@@ -1,0 +1,1 @@
+export { PartsScreen as default } from '../../../../../src/parts/PartsScreen';

@@ -1,0 +1,1 @@
+export { RelayScreen as default } from '../../../../../src/relay/RelayScreen';

@@ -1,0 +1,1 @@
+export { AsFoundScreen as default } from '../../../../../src/asfound/AsFoundScreen';

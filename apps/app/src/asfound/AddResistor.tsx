@@ -1,0 +1,86 @@
+import { deviceType, numbering } from '@keypost/core';
+import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { terminalOptions } from '../point/terminalOptions';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { FormActions } from '../ui/FormActions';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+
+/** A resistor that was found, or is to be put, between two terminals. */
+export function AddResistor({ point }: { point: OpenPoint }) {
+  const [open, setOpen] = useState(false);
+  if (!open) return <Button label="Add a resistor" onPress={() => setOpen(true)} />;
+  return <ResistorForm point={point} onDone={() => setOpen(false)} />;
+}
+
+const choicesOf = (key: string) => [
+  ...deviceType('resistor').settings!.find((setting) => setting.key === key)!.choices,
+];
+
+function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const options = terminalOptions(point.analysis.context);
+  const [a, setA] = useState(options[0]!.value);
+  const [b, setB] = useState(options[1]!.value);
+  const [ohms, setOhms] = useState('2200');
+  const [watts, setWatts] = useState('0.5');
+  const [problem, setProblem] = useState<string>();
+  const store = () => {
+    if (a === b) return setProblem('Choose two different terminals.');
+    const id = uuid();
+    const number = numbering(point.view.content);
+    const wire = (from: string, to: string) =>
+      ({
+        id: uuid(),
+        number: number(),
+        from: `${id}:${from}`,
+        to,
+        colour: 'BK',
+        lengthM: 1,
+        mm2: 0.75,
+      }) as const;
+    const device = {
+      id,
+      tag: nextTag(point),
+      typeId: 'resistor',
+      output: 'none',
+      logic: 'none',
+      settings: { ohms, watts },
+    } as const;
+    const { id: pointId } = point.analysis.context.point;
+    return void saver.save(
+      { kind: 'addHelper', pointId, device, wires: [wire('1', a), wire('2', b)] },
+      { then: onDone },
+    );
+  };
+  return (
+    <Plate title="A resistor">
+      <Row first className="gap-4">
+        <Select label="One end on" value={a} options={options} onChange={setA} />
+        <Select label="The other on" value={b} options={options} onChange={setB} problem={problem} />
+        <Select label="Resistance" value={ohms} options={choicesOf('ohms')} onChange={setOhms} />
+        <Select label="Power rating" value={watts} options={choicesOf('watts')} onChange={setWatts} />
+        {!known && <WhoAmI />}
+        <SaveNotice saver={saver} />
+        <FormActions
+          label="Put it in"
+          disabled={!known}
+          waiting={saver.saving}
+          onStore={store}
+          onCancel={onDone}
+        />
+      </Row>
+    </Plate>
+  );
+}
+
+function nextTag({ view }: OpenPoint): string {
+  const taken = new Set(view.content.devices.map(({ tag }) => tag));
+  for (let n = 1; ; n++) if (!taken.has(`R${n}`)) return `R${n}`;
+}

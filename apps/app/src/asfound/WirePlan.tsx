@@ -1,0 +1,99 @@
+import { parseSection, Wire } from '@keypost/core';
+import type { Wire as WireRow } from '@keypost/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { z } from 'zod';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import { useKnown } from '../data/WhoAmI';
+import { Conflict } from '../data/Conflict';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
+
+/** A cross-section in mm² or as a gauge number, held to the limits of a wire. */
+const section = z
+  .string()
+  .transform((text, context) => {
+    const mm2 = parseSection(text);
+    if (mm2 !== undefined) return mm2;
+    context.addIssue({ code: 'custom', message: 'Enter mm² such as 0.75, or AWG 18.' });
+    return z.NEVER;
+  })
+  .pipe(Wire.shape.mm2);
+
+const Form = z.object({
+  number: Wire.shape.number,
+  lengthM: numeric(Wire.shape.lengthM),
+  mm2: section,
+  cable: z.string().trim().max(24, 'At most 24 characters fit here.'),
+  core: z.string().trim().max(12, 'At most 12 characters fit here.'),
+  ferrule: z.string().trim().max(12, 'At most 12 characters fit here.'),
+});
+
+/** What the plan says of a wire: number, length, cross-section, cable, core and ferrule. */
+export function WirePlan({ point, wire }: { point: OpenPoint; wire: WireRow }) {
+  const [open, setOpen] = useState(false);
+  if (!open) return <Button label="Change the plan of this wire" onPress={() => setOpen(true)} />;
+  return <PlanForm point={point} wire={wire} onDone={() => setOpen(false)} />;
+}
+
+function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; onDone: () => void }) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const [seen] = useState(() => expecting(point.view, 'wires', wire.id));
+  const { control, handleSubmit } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: {
+      number: wire.number,
+      lengthM: String(wire.lengthM),
+      mm2: String(wire.mm2),
+      cable: wire.cable ?? '',
+      core: wire.core ?? '',
+      ferrule: wire.ferrule ?? '',
+    },
+  });
+  const submit = handleSubmit((patch) =>
+    saver.save({ kind: 'editWire', wireId: wire.id, patch }, { expects: seen, then: onDone }),
+  );
+  return (
+    <View className="gap-4">
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField control={control} name="lengthM" label="Length" unit="m" mono inputMode="decimal" />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="mm2" label="Section" hint="mm² or AWG" mono />
+        </View>
+      </View>
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField control={control} name="cable" label="Cable" />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="core" label="Core" />
+        </View>
+      </View>
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField control={control} name="number" label="Number" mono />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="ferrule" label="Ferrule" />
+        </View>
+      </View>
+      <Conflict saver={saver} view={point.view} onTake={onDone} />
+      {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+      <Button
+        label="Store the plan"
+        kind="main"
+        disabled={!known}
+        waiting={saver.saving}
+        onPress={() => void submit()}
+      />
+    </View>
+  );
+}

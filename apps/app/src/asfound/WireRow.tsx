@@ -1,0 +1,133 @@
+import { COLOURS, refWords } from '@keypost/core';
+import type { Landed, Wire, WireColour } from '@keypost/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { WIRE_HEX } from '../drawing/wireColours';
+import { terminalOptions } from '../point/terminalOptions';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+import { WirePlan } from './WirePlan';
+
+/** One wire of the plan; open it to say how it was found, or to change the plan itself. */
+export function WireRow({
+  point,
+  wire,
+  first,
+  open,
+  onToggle,
+}: {
+  point: OpenPoint;
+  wire: Wire;
+  first: boolean;
+  open: boolean;
+  onToggle: () => void;
+}) {
+  const { index } = point;
+  const ends = `${refWords(index, wire.from)} to ${refWords(index, wire.to)}`;
+  return (
+    <View className={first ? '' : 'border-t border-line'}>
+      <Pressable
+        role="button"
+        aria-label={`Wire ${wire.number}, ${wire.colour}, ${ends}`}
+        aria-expanded={open}
+        onPress={onToggle}
+        className={`min-h-[56px] flex-row items-center gap-3 px-4 py-2 active:bg-wash ${open ? 'bg-wash' : ''}`}
+      >
+        <WireSwatch colour={wire.colour} />
+        <View className="min-w-0 flex-1">
+          <Words as="strong">{ends}</Words>
+          <Words as="small">
+            {`number ${wire.number}, ${wire.mm2} mm², ${wire.lengthM} m${wire.cable ? `, cable ${wire.cable}${wire.core ? ` core ${wire.core}` : ''}` : ''}`}
+          </Words>
+        </View>
+        {wire.landed && (
+          <Words as="fail" className="text-wait">
+            other
+          </Words>
+        )}
+      </Pressable>
+      {open && (
+        <View className="gap-5 px-4 pb-4 pt-2">
+          <FoundForm key={JSON.stringify(wire.landed ?? null)} point={point} wire={wire} onDone={onToggle} />
+          <WirePlan point={point} wire={wire} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** The letters of a colour on the colour itself. */
+export function WireSwatch({ colour }: { colour: WireColour }) {
+  const dark = colour !== 'WH' && colour !== 'YE' && colour !== 'PK';
+  return (
+    <View
+      className="h-[30px] w-[48px] items-center justify-center rounded-[6px] border-fine border-edge"
+      style={{ backgroundColor: WIRE_HEX[colour] }}
+    >
+      <Words
+        as="small"
+        className="font-figurebold text-[13px]"
+        style={{ color: dark ? '#FFFFFF' : '#1C201D' }}
+      >
+        {colour}
+      </Words>
+    </View>
+  );
+}
+
+function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDone: () => void }) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const { landed } = wire;
+  const [missing, setMissing] = useState(landed?.missing ? 'missing' : 'there');
+  const [from, setFrom] = useState(landed?.from ?? wire.from);
+  const [to, setTo] = useState(landed?.to ?? wire.to);
+  const [colour, setColour] = useState<WireColour>(landed?.colour ?? wire.colour);
+  const options = terminalOptions(point.analysis.context);
+  const store = () => {
+    const found: Landed =
+      missing === 'missing'
+        ? { missing: true }
+        : {
+            ...(from !== wire.from && { from }),
+            ...(to !== wire.to && { to }),
+            ...(colour !== wire.colour && { colour }),
+          };
+    const as = Object.keys(found).length ? found : null;
+    void saver.save({ kind: 'landWire', wireId: wire.id, landed: as }, { then: onDone });
+  };
+  return (
+    <View className="gap-4">
+      <Choice
+        label="As found in the panel"
+        value={missing}
+        onChange={setMissing}
+        options={[
+          { value: 'there', label: 'It is there' },
+          { value: 'missing', label: 'It is missing' },
+        ]}
+      />
+      {missing === 'there' && (
+        <>
+          <Select label="It begins on" value={from} options={options} onChange={setFrom} />
+          <Select label="It ends on" value={to} options={options} onChange={setTo} />
+          <Select
+            label="Its colour"
+            value={colour}
+            options={COLOURS.map((value) => ({ value, label: value }))}
+            onChange={(value) => setColour(value as WireColour)}
+          />
+        </>
+      )}
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <Button label="Store as found" kind="main" disabled={!known} waiting={saver.saving} onPress={store} />
+    </View>
+  );
+}

@@ -1,0 +1,44 @@
+import { DIGITAL_OHMS, fixed, formatMilliamps, formatVolts, loopBudget, ohmsText } from '@keypost/core';
+import type { Analysis } from '@keypost/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+/** How the supply's volts are shared round a two-wire transmitter's loop, and what is left over. */
+export function BudgetPlate({ analysis }: { analysis: Analysis }) {
+  const budget = useMemo(() => loopBudget(analysis), [analysis]);
+  if (!budget) return null;
+  const { supplyVolts, amps, drops, left, needs, margin, ohms, longestM } = budget;
+  const enough = margin >= 0;
+  const line = (label: string, value: string, strong = false) => (
+    <View key={label} className="flex-row items-baseline justify-between gap-3 py-0.5">
+      <Words as={strong ? 'strong' : 'body'} className="flex-1">
+        {label}
+      </Words>
+      <Words as="number">{value}</Words>
+    </View>
+  );
+  return (
+    <Plate title="Loop budget" aside={<Words as="mono">{`at ${formatMilliamps(amps)}`}</Words>}>
+      <Row first>
+        {line('Supply', formatVolts(supplyVolts))}
+        {drops.map(({ label, volts }) => line(label, `−${formatVolts(volts)}`))}
+        {line('Left for the transmitter, at worst', formatVolts(left.min), true)}
+        {line('It needs', formatVolts(needs))}
+      </Row>
+      <Row>
+        <Words as={enough ? 'strong' : 'fail'}>
+          {enough
+            ? `${formatVolts(margin)} to spare${longestM > 0 ? `: the cable may be ${fixed(Math.floor(longestM), 0)} m long.` : '.'}`
+            : `${formatVolts(-margin)} too few at the top current.`}
+        </Words>
+        {Number.isFinite(ohms) && (
+          <Words as="small" className="pt-1">
+            {`Resistance in the loop: ${ohmsText(ohms)}. Digital communication on it needs ${DIGITAL_OHMS} Ω${ohms >= DIGITAL_OHMS * 0.98 ? ', which is there.' : ' or more: put a resistor in series.'}`}
+          </Words>
+        )}
+      </Row>
+    </Plate>
+  );
+}

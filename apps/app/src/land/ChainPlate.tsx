@@ -1,0 +1,63 @@
+import { ARC_ERRORS, ARC_UNIT, arcChain, arcSteps, arcUnitsOf } from '@keypost/core';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+/** The chain of arc-protection units that a point belongs to: switches and fibre of each, steps, error codes. */
+export function ChainPlate({ point }: { point: OpenPoint }) {
+  const { context } = point.analysis;
+  if (context.device.typeId !== ARC_UNIT) return null;
+  const units = arcChain(arcUnitsOf(context.index).map(({ tag }) => tag));
+  return (
+    <Plate
+      title="Chain"
+      aside={<Words as="mono">{`${units.length} ${units.length === 1 ? 'unit' : 'units'}`}</Words>}
+    >
+      {units.map(({ place, tag, address, last, fibreFrom, fibreTo }, i) => (
+        <Row key={tag} first={i === 0} className={`gap-1.5 ${tag === context.point.tag ? 'bg-wash' : ''}`}>
+          <View className="flex-row items-center justify-between gap-3">
+            <Words as="strong">{`${place}  ${tag}`}</Words>
+            <Switches address={address} last={last} />
+          </View>
+          <Words as="small">{`Fibre IN from ${fibreFrom}, OUT to ${fibreTo}`}</Words>
+        </Row>
+      ))}
+      <Row className="gap-2">
+        {arcSteps(units).map(({ sentence, caution }, i) => (
+          <View key={sentence} className="gap-1">
+            <Words as="body">{`${i + 1}  ${sentence}`}</Words>
+            {caution && <Caution>{caution}</Caution>}
+          </View>
+        ))}
+      </Row>
+      <Row className="gap-1">
+        <Words as="strong">If it does not start</Words>
+        {ARC_ERRORS.map(({ code, meaning, look }) => (
+          <Words as="small" key={code}>{`${code}  ${meaning}. ${look}`}</Words>
+        ))}
+      </Row>
+    </Plate>
+  );
+}
+
+/** The switches as they stand on the unit: up is on; the sixth is that of the last unit. */
+function Switches({ address, last }: { address: readonly boolean[]; last: boolean }) {
+  const all = [...address, last];
+  const said = all.map((on, i) => `${i + 1} ${on ? 'on' : 'off'}`).join(', ');
+  return (
+    <View className="flex-row gap-1" role="img" aria-label={`Switches: ${said}`}>
+      {all.map((on, i) => (
+        <View key={i} className="items-center">
+          <View className="h-[30px] w-[18px] rounded-[4px] border-fine border-ink bg-plate p-[2px]">
+            <View className={`h-[11px] rounded-[2px] bg-ink ${on ? '' : 'mt-[11px]'}`} />
+          </View>
+          <Words as="small" className="text-[12px] leading-[15px]">
+            {i < 5 ? String(i + 1) : 'last'}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,28 @@
+import { useSave } from '../data/useSave';
+import { VerdictWords } from '../land/VerdictWords';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { AddPart } from './AddPart';
+import { PartPlate } from './PartPlate';
+import { PortSettings } from './PortSettings';
+
+/** What belongs to a point: its device, relays, loads and resistors, with the switches and parameters that count. */
+export function PartsScreen() {
+  return <PointSubPage title="Parts and switches">{(point) => <Parts point={point} />}</PointSubPage>;
+}
+
+function Parts({ point }: { point: OpenPoint }) {
+  const saver = useSave(point.view);
+  const { context } = point.analysis;
+  return (
+    <>
+      <VerdictWords point={point} saver={saver} />
+      <PortSettings point={point} saver={saver} />
+      <PartPlate point={point} device={context.device} saver={saver} />
+      {context.helpers.map((helper) => (
+        <PartPlate key={helper.id} point={point} device={helper} saver={saver} removable />
+      ))}
+      <AddPart point={point} />
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import { moduleType, SAFETY_NOTE, settingsOf } from '@keypost/core';
+import type { Module, Setting } from '@keypost/core';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { SettingRow } from './SettingRow';
+
+/** Switches and parameters of the modules that a point stands on: those of its own inputs and those of the whole. */
+export function PortSettings({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const { ports } = point.analysis.context;
+  const modules = new Map(ports.map(({ module }) => [module.id, module]));
+  return [...modules.values()].map((module) => (
+    <ModuleSettings
+      key={module.id}
+      module={module}
+      names={ports.filter((own) => own.module.id === module.id).map(({ port }) => port.name)}
+      saver={saver}
+    />
+  ));
+}
+
+function ModuleSettings({
+  module,
+  names,
+  saver,
+}: {
+  module: Module;
+  names: readonly string[];
+  saver: Saver;
+}) {
+  const known = useKnown();
+  const type = moduleType(module.typeId);
+  const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(key.split('.')[0]!);
+  const shown = (type.settings ?? []).filter(counts);
+  if (!shown.length) return null;
+  const now = settingsOf(type, module.settings);
+  const put = (key: string, value: string) =>
+    void saver.save({
+      kind: 'editModule',
+      id: module.id,
+      patch: { settings: { ...module.settings, [key]: value } },
+    });
+  return (
+    <Plate title={`Set on ${module.tag}`}>
+      <Row first className="gap-4">
+        <Words as="small">{type.name}</Words>
+        {type.family === 'safety relay' && <Caution>{SAFETY_NOTE}</Caution>}
+        {!known && <WhoAmI />}
+        {known &&
+          shown.map((setting) => (
+            <SettingRow
+              key={setting.key}
+              setting={setting}
+              value={now[setting.key]!}
+              onChange={(value) => put(setting.key, value)}
+            />
+          ))}
+      </Row>
+    </Plate>
+  );
+}

@@ -1,0 +1,57 @@
+import type { JobView } from '@keypost/api';
+import type { JobIndex } from '@keypost/core';
+import type { ReactNode } from 'react';
+import { useIndex, useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { useJobId, usePointId } from '../job/useJobId';
+import { Notice } from '../ui/Notice';
+import { PageHead, Screen } from '../ui/Screen';
+import { usePoint } from './usePoint';
+import type { OpenPoint } from './usePoint';
+
+/** A page that belongs to a point and leads back to it. */
+export function PointSubPage({
+  title,
+  children,
+}: {
+  title: string;
+  children: (point: OpenPoint) => ReactNode;
+}) {
+  const jobId = useJobId();
+  const pointId = usePointId();
+  const job = useJob(jobId);
+  const index = useIndex(job.data);
+  const point = job.data?.content.points.find(({ id }) => id === pointId);
+  return (
+    <Screen
+      narrow
+      head={
+        <PageHead
+          title={title}
+          over={point ? `${point.tag}  ${point.name}` : ''}
+          back={`/job/${jobId}/point/${pointId}`}
+        />
+      }
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
+        {(view) => <Found view={view} index={index!} pointId={pointId} render={children} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Found({
+  view,
+  index,
+  pointId,
+  render,
+}: {
+  view: JobView;
+  index: JobIndex;
+  pointId: string;
+  render: (point: OpenPoint) => ReactNode;
+}) {
+  const point = usePoint(view, index, pointId);
+  if (!point) return <Notice>This point is not in the job any more.</Notice>;
+  return <>{render(point)}</>;
+}

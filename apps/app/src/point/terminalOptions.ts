@@ -1,0 +1,37 @@
+import { deviceType, moduleType, refWords, supplyTerminals } from '@keypost/core';
+import type { JobIndex, PartType, PointContext } from '@keypost/core';
+
+export interface TerminalOption {
+  readonly value: string;
+  readonly label: string;
+  readonly group: string;
+}
+
+const optionsOf = (index: JobIndex, item: string, tag: string, type: PartType): TerminalOption[] =>
+  type.terminals.map(({ name, words, other, stacking }) => {
+    const ref = `${item}:${name}`;
+    const notes = [other && `socket ${other}`, words, stacking && `${stacking.row} row, ${stacking.level}`];
+    const said = notes.filter(Boolean).join(', ');
+    return { value: ref, label: `${refWords(index, ref)}${said ? `, ${said}` : ''}`, group: tag };
+  });
+
+/**
+ * Every terminal to which a wire of a point can go: the rails, the point's own parts, the modules that it uses, then
+ * all other modules of the job.
+ */
+export function terminalOptions({ index, device, helpers, ports, scope }: PointContext): TerminalOption[] {
+  const { supplies, modules } = index.job;
+  const near = new Set([...ports.map(({ module }) => module.id), ...scope.parts.keys()]);
+  return [
+    ...supplies.flatMap((supply) =>
+      supplyTerminals(supply).map((rail) => {
+        const ref = `${supply.id}:${rail}`;
+        return { value: ref, label: refWords(index, ref), group: `Supply ${supply.tag}` };
+      }),
+    ),
+    ...[device, ...helpers].flatMap((part) => optionsOf(index, part.id, part.tag, deviceType(part.typeId))),
+    ...[...modules.filter(({ id }) => near.has(id)), ...modules.filter(({ id }) => !near.has(id))].flatMap(
+      (module) => optionsOf(index, module.id, module.tag, moduleType(module.typeId)),
+    ),
+  ];
+}

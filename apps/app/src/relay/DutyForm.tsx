@@ -1,0 +1,202 @@
+import { deviceType, LOADS } from '@keypost/core';
+import { channelOptions } from '../land/ChannelPlate';
+import type { OpenPoint } from '../point/usePoint';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+
+type On = 'present' | 'away';
+
+/** What was entered: what the relay is to switch, light and tell. */
+export interface Duties {
+  readonly tag: string;
+  readonly load: {
+    readonly typeId: string;
+    readonly tag: string;
+    readonly on: On;
+    readonly bothLines: boolean;
+  };
+  readonly lampOn: 'none' | '24' | '230';
+  readonly lampOff: 'none' | '24' | '230';
+  readonly input: string;
+  readonly stack: {
+    readonly common: 'none' | 'minus' | 'plus';
+    readonly tiers: readonly (On | 'unused')[];
+  };
+  readonly suppressor: 'none' | 'diode' | 'varistor';
+}
+
+export const FIRST_DUTIES: Omit<Duties, 'tag'> = {
+  load: { typeId: '', tag: 'M1', on: 'present', bothLines: false },
+  lampOn: 'none',
+  lampOff: 'none',
+  input: '',
+  stack: { common: 'none', tiers: ['unused', 'unused', 'unused'] },
+  suppressor: 'diode',
+};
+
+const LOAD_TYPES = LOADS.filter(
+  ({ load, principle }) => load && principle !== 'lamp' && principle !== 'stack light',
+)
+  .filter(({ terminals }) => terminals.some(({ role }) => role === 'loadPlus'))
+  .map(({ id, name, load }) => ({
+    value: id,
+    label: name,
+    group: load!.volts > 60 ? 'On mains' : 'On 24 V',
+  }));
+
+const LAMPS = [
+  { value: 'none', label: 'None' },
+  { value: '24', label: '24 V' },
+  { value: '230', label: '230 V' },
+] as const;
+
+interface Fields {
+  readonly point: OpenPoint;
+  readonly duties: Duties;
+  readonly put: (patch: Partial<Duties>) => void;
+}
+
+/** Asks what the relay is for, in the order in which one thinks of it: the load, the lamps, the controller. */
+export function DutyForm({
+  point,
+  duties,
+  onChange,
+}: {
+  point: OpenPoint;
+  duties: Duties;
+  onChange: (duties: Duties) => void;
+}) {
+  const put = (patch: Partial<Duties>) => onChange({ ...duties, ...patch });
+  return (
+    <Plate title="What it is to do">
+      <Row first className="gap-4">
+        <LoadFields point={point} duties={duties} put={put} />
+        <TellFields point={point} duties={duties} put={put} />
+        <Choice
+          label="Suppressor at the coil"
+          value={duties.suppressor}
+          options={[
+            { value: 'diode', label: 'Diode' },
+            { value: 'varistor', label: 'Varistor' },
+            { value: 'none', label: 'None' },
+          ]}
+          onChange={(suppressor) => put({ suppressor })}
+        />
+        <Field label="Tag of the relay" value={duties.tag} onChange={(tag) => put({ tag })} maxLength={24} />
+      </Row>
+    </Plate>
+  );
+}
+
+function LoadFields({ point: { type }, duties: { load }, put }: Fields) {
+  const mains = load.typeId !== '' && deviceType(load.typeId).load!.volts > 60;
+  const change = (patch: Partial<Duties['load']>) => put({ load: { ...load, ...patch } });
+  return (
+    <>
+      <Select
+        label="Load"
+        value={load.typeId}
+        options={[{ value: '', label: 'none' }, ...LOAD_TYPES]}
+        onChange={(typeId) => change({ typeId, bothLines: typeId !== '' && load.bothLines })}
+      />
+      {load.typeId !== '' && (
+        <>
+          <Field label="Tag of the load" value={load.tag} onChange={(tag) => change({ tag })} />
+          <Choice<On>
+            label="It runs"
+            value={load.on}
+            onChange={(on) => change({ on })}
+            options={[
+              { value: 'present', label: type.words.present },
+              { value: 'away', label: type.words.away },
+            ]}
+          />
+        </>
+      )}
+      {mains && (
+        <Choice
+          label="Switch"
+          value={load.bothLines ? 'both' : 'line'}
+          onChange={(value) => change({ bothLines: value === 'both' })}
+          options={[
+            { value: 'line', label: 'Line only' },
+            { value: 'both', label: 'Line and neutral' },
+          ]}
+        />
+      )}
+    </>
+  );
+}
+
+function TellFields({ point, duties, put }: Fields) {
+  const { context } = point.analysis;
+  const inputs = channelOptions(point.index, deviceType('dry-contact'), context.device.id).filter(
+    ({ value }) => {
+      const [moduleId, channel] = value.split(':');
+      return point.index.port({ moduleId: moduleId!, channel: Number(channel) }).kind === 'digital';
+    },
+  );
+  return (
+    <>
+      <Choice label="ON lamp" value={duties.lampOn} options={LAMPS} onChange={(lampOn) => put({ lampOn })} />
+      <Choice
+        label="OFF lamp"
+        value={duties.lampOff}
+        options={LAMPS}
+        onChange={(lampOff) => put({ lampOff })}
+      />
+      <Select
+        label="Contact to the controller"
+        value={duties.input}
+        options={[{ value: '', label: 'none' }, ...inputs]}
+        onChange={(input) => put({ input })}
+      />
+      <StackFields stack={duties.stack} words={point.type.words} onChange={(stack) => put({ stack })} />
+    </>
+  );
+}
+
+function StackFields({
+  stack,
+  words,
+  onChange,
+}: {
+  stack: Duties['stack'];
+  words: { present: string; away: string };
+  onChange: (stack: Duties['stack']) => void;
+}) {
+  return (
+    <>
+      <Choice
+        label="Stack light"
+        value={stack.common}
+        options={[
+          { value: 'none', label: 'None' },
+          { value: 'minus', label: 'Common minus' },
+          { value: 'plus', label: 'Common plus' },
+        ]}
+        onChange={(common) => onChange({ ...stack, common })}
+      />
+      {stack.common !== 'none' &&
+        stack.tiers.map((tier, i) => (
+          <Choice
+            key={i}
+            label={`Tier ${i + 1}, from below`}
+            value={tier}
+            options={[
+              { value: 'unused', label: 'Unused' },
+              { value: 'present', label: words.present },
+              { value: 'away', label: words.away },
+            ]}
+            onChange={(on) => onChange({ ...stack, tiers: stack.tiers.map((t, k) => (k === i ? on : t)) })}
+          />
+        ))}
+      {stack.common !== 'none' && (
+        <Words as="small">Every tier that is used hangs on one contact of the relay.</Words>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+import type { RelayDuty, RelayWish } from '@keypost/core';
+import { useEffect, useMemo, useState } from 'react';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Notice } from '../ui/Notice';
+import { Words } from '../ui/Words';
+import { useTask } from '../workers/useTask';
+import { DutyForm, FIRST_DUTIES } from './DutyForm';
+import type { Duties } from './DutyForm';
+import { PlanPlates } from './PlanPlates';
+
+/** Plans the relay behind a sensor from what is to be switched. */
+export function RelayScreen() {
+  return <PointSubPage title="Plan a relay">{(point) => <RelayPlanner point={point} />}</PointSubPage>;
+}
+
+/** The plan is worked out so long after the last change, ms. */
+const PAUSE = 250;
+
+function RelayPlanner({ point }: { point: OpenPoint }) {
+  const [duties, setDuties] = useState<Duties>(() => ({ ...FIRST_DUTIES, tag: nextTag(point) }));
+  const wish = useMemo(() => wishOf(duties), [duties]);
+  const { start, cancel, answer, error, busy } = useTask('relay');
+  const { content } = point.view;
+  const { id } = point.analysis.context.point;
+  useEffect(() => {
+    if (!wish.duties.length) return cancel();
+    const timer = setTimeout(() => start({ job: content, pointId: id, wish }), PAUSE);
+    return () => clearTimeout(timer);
+  }, [content, id, wish, start, cancel]);
+  return (
+    <>
+      <DutyForm point={point} duties={duties} onChange={setDuties} />
+      {!wish.duties.length && (
+        <Words as="soft">Say what the relay is to switch, and the plan stands here.</Words>
+      )}
+      {error && <Notice>{error.message.replace(/^[\w.]+: /, '')}</Notice>}
+      {answer && wish.duties.length > 0 && !error && (
+        <PlanPlates point={point} plan={answer} tag={duties.tag} stale={busy} />
+      )}
+      {busy && !answer && <Words as="soft">Solving the circuit of each relay …</Words>}
+    </>
+  );
+}
+
+function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties): RelayWish {
+  const lamp = (volts: string, own: string, on: 'present' | 'away'): RelayDuty[] =>
+    volts === 'none'
+      ? []
+      : [
+          {
+            kind: 'load',
+            tag: own,
+            typeId: volts === '230' ? 'lamp-230' : 'lamp-led-24',
+            on,
+            bothLines: false,
+          },
+        ];
+  const [moduleId, channel] = input.split(':');
+  return {
+    tag,
+    suppressor,
+    duties: [
+      ...(load.typeId
+        ? [
+            {
+              kind: 'load',
+              tag: load.tag,
+              typeId: load.typeId,
+              on: load.on,
+              bothLines: load.bothLines,
+            } as const,
+          ]
+        : []),
+      ...lamp(lampOn, 'H1', 'present'),
+      ...lamp(lampOff, 'H2', 'away'),
+      ...(moduleId ? [{ kind: 'input', moduleId, channel: Number(channel), on: 'present' } as const] : []),
+      ...(stack.common === 'none'
+        ? []
+        : stack.tiers.flatMap((on, i): RelayDuty[] =>
+            on === 'unused'
+              ? []
+              : [{ kind: 'tier', tag: 'SL1', tier: i + 1, on, common: stack.common as 'minus' }],
+          )),
+    ],
+  };
+}
+
+function nextTag({ view }: OpenPoint): string {
+  const taken = new Set(view.content.devices.map(({ tag }) => tag));
+  for (let n = 1; ; n++) if (!taken.has(`K${n}`)) return `K${n}`;
+}

@@ -1,0 +1,87 @@
+import { JobProblem } from '@keypost/core';
+import type { Problem } from '@keypost/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { perform } from './tasks';
+import type { TaskName, Tasks } from './tasks';
+
+/** What a worker says on its way. */
+export type Word<N extends TaskName> =
+  | { readonly kind: 'progress'; readonly count: number }
+  | { readonly kind: 'answer'; readonly answer: Tasks[N]['answer'] }
+  | { readonly kind: 'refused'; readonly problems: Problem[] }
+  | { readonly kind: 'failed'; readonly message: string };
+
+/** A task that somebody started: where it is, or what came of it. */
+export interface Running<N extends TaskName> {
+  readonly busy: boolean;
+  readonly count: number;
+  readonly answer?: Tasks[N]['answer'];
+  readonly error?: Error;
+  readonly start: (given: Tasks[N]['given']) => void;
+  readonly cancel: () => void;
+}
+
+interface State<N extends TaskName> {
+  readonly busy: boolean;
+  readonly count: number;
+  readonly answer?: Tasks[N]['answer'];
+  readonly error?: Error;
+}
+
+const IDLE = { busy: false, count: 0 } as const;
+
+/** Runs a task in a worker of its own, which ends with its answer or when it is cancelled. */
+export function useTask<N extends TaskName>(name: N): Running<N> {
+  const [state, setState] = useState<State<N>>(IDLE);
+  const worker = useRef<Worker>(undefined);
+  const stop = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = undefined;
+  }, []);
+  useEffect(() => stop, [stop]);
+  const start = useCallback(
+    (given: Tasks[N]['given']) => {
+      stop();
+      setState((before) => ({ ...before, busy: true, count: 0, error: undefined }));
+      if (typeof Worker === 'undefined') return setState(onThePage(name, given));
+      const own = new Worker(new URL('./planning.worker.ts', window.location.href));
+      worker.current = own;
+      own.onmessage = ({ data }: MessageEvent<Word<N>>) => {
+        if (data.kind === 'progress') return setState((before) => ({ ...before, count: data.count }));
+        stop();
+        setState(outcome(data));
+      };
+      own.onerror = () => {
+        stop();
+        setState({ ...IDLE, error: new Error('The work stopped. Try it again.') });
+      };
+      own.postMessage({ name, given });
+    },
+    [name, stop],
+  );
+  const cancel = useCallback(() => {
+    stop();
+    setState(IDLE);
+  }, [stop]);
+  return { ...state, start, cancel };
+}
+
+function outcome<N extends TaskName>(word: Exclude<Word<N>, { kind: 'progress' }>): State<N> {
+  switch (word.kind) {
+    case 'answer':
+      return { ...IDLE, answer: word.answer };
+    case 'refused':
+      return { ...IDLE, error: new JobProblem(word.problems) };
+    case 'failed':
+      return { ...IDLE, error: new Error(word.message) };
+  }
+}
+
+function onThePage<N extends TaskName>(name: N, given: Tasks[N]['given']): State<N> {
+  try {
+    const run = perform(name, given);
+    for (let step = run.next(); ; step = run.next()) if (step.done) return { ...IDLE, answer: step.value };
+  } catch (error) {
+    return { ...IDLE, error: error instanceof Error ? error : new Error(String(error)) };
+  }
+}
