@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { mutate } from 'swr';
 import { keys, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
+import { fileName, saveFile } from '../data/saveFile';
 import { changeSettings, useSettings } from '../data/settings';
 import { asProblem } from '../data/useSave';
 import { server } from '../data/server';
@@ -47,16 +48,7 @@ function FilePlate({ view }: { view: JobView }) {
     setProblem(undefined);
     try {
       const text = await server('exportJob', { params: { jobId: view.id } });
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-      link.download = `${
-        view.content.name
-          .toLowerCase()
-          .replace(/[^a-z0-9]+/g, '-')
-          .replace(/^-|-$/g, '') || 'job'
-      }.keypost.json`;
-      link.click();
-      URL.revokeObjectURL(link.href);
+      saveFile(fileName(view.content.name, 'keypost.json'), 'application/json', text);
     } catch (error) {
       setProblem(asProblem(error));
     }

@@ -1,68 +1,117 @@
+import type { JobView } from '@keypost/api';
 import { MODULE_TYPES } from '@keypost/core';
-import { Plus } from '../ui/icons';
+import type { JobIndex } from '@keypost/core';
+import { Move, Plus } from '../ui/icons';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
+import { MoreRow } from '../land/MorePlate';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/look';
+import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
 import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
 import { useProgress } from '../workers/useProgress';
 import { ModuleForm } from './ModuleForm';
 import { ModulePlate } from './ModulePlate';
+import { MoveDock } from './MoveDock';
 import { SupplyPlate } from './SupplyPlate';
+import { useMoving } from './useMoving';
+import type { Moving } from './useMoving';
 
-/** The panel: supply, modules, their groups with what each common sits on, and what is on each channel. */
+/** The panel: supplies, modules, their groups with what each common sits on, and what is on each channel. */
 export function PanelScreen() {
   const jobId = useJobId();
   const job = useJob(jobId);
   const index = useIndex(job.data);
-  const progress = useProgress(job.data?.content);
+  const moving = useMoving(job.data, index);
+  return (
+    <Screen
+      head={<PageHead title="Panel" over={job.data?.content.name ?? ''} />}
+      dock={moving.on && job.data && <MoveDock view={job.data} index={index!} moving={moving} />}
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the panel">
+        {(view) => <Panel view={view} index={index!} moving={moving} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving: Moving }) {
+  const progress = useProgress(view.content);
   const wide = useWide();
   const { ink } = useTokens();
   const [adding, setAdding] = useState(false);
   const [editing, setEditing] = useState<string>();
+  const { modules, points } = view.content;
   return (
-    <Screen head={<PageHead title="Panel" over={job.data?.content.name ?? ''} />}>
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the panel">
-        {(view) => (
-          <View className={wide ? 'max-w-[1400px] gap-4' : 'gap-4'}>
-            <SupplyPlate view={view} />
-            {view.content.modules.length === 0 && !adding && (
-              <Words as="soft">{`No module yet. Add the first; ${MODULE_TYPES.length} kinds are in the catalog.`}</Words>
-            )}
-            <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-4'}>
-              {view.content.modules.map((module) => (
-                <View key={module.id} className={wide ? 'min-w-[360px] flex-1' : ''}>
-                  {editing === module.id ? (
-                    <ModuleForm view={view} module={module} onDone={() => setEditing(undefined)} />
-                  ) : (
-                    <ModulePlate
-                      view={view}
-                      index={index!}
-                      module={module}
-                      progress={progress}
-                      onEdit={() => setEditing(module.id)}
-                    />
-                  )}
-                </View>
-              ))}
-            </View>
-            {adding ? (
-              <ModuleForm view={view} onDone={() => setAdding(false)} />
+    <View className={wide ? 'max-w-[1400px] gap-4' : 'gap-4'}>
+      <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
+        <View className={wide ? 'flex-1' : ''}>
+          <SupplyPlate view={view} />
+        </View>
+        <View className={wide ? 'flex-1' : ''}>
+          <PanelLinks view={view} />
+        </View>
+      </View>
+      {modules.length === 0 && !adding && (
+        <Words as="soft">{`No module yet. Add the first; ${MODULE_TYPES.length} kinds are in the catalog.`}</Words>
+      )}
+      {points.length > 0 && !moving.on && (
+        <Button label="Move a device" icon={<Move size={20} color={ink} />} onPress={moving.begin} />
+      )}
+      <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-4'}>
+        {modules.map((module) => (
+          <View key={module.id} className={wide ? 'min-w-[380px] flex-1' : ''}>
+            {editing === module.id ? (
+              <ModuleForm view={view} module={module} onDone={() => setEditing(undefined)} />
             ) : (
-              <Button
-                label="Add a module"
-                icon={<Plus size={20} color={ink} />}
-                onPress={() => setAdding(true)}
+              <ModulePlate
+                view={view}
+                index={index}
+                module={module}
+                progress={progress}
+                moving={moving}
+                onEdit={() => setEditing(module.id)}
               />
             )}
           </View>
-        )}
-      </Loaded>
-    </Screen>
+        ))}
+      </View>
+      {adding ? (
+        <ModuleForm view={view} onDone={() => setAdding(false)} />
+      ) : (
+        <Button label="Add a module" icon={<Plus size={20} color={ink} />} onPress={() => setAdding(true)} />
+      )}
+    </View>
+  );
+}
+
+function PanelLinks({ view: { id, content } }: { view: JobView }) {
+  const base = `/job/${id}`;
+  const other = content.wires.filter(({ landed }) => landed).length;
+  return (
+    <Plate title="Work on the whole panel">
+      <MoreRow
+        first
+        to={`${base}/allocate`}
+        label="Allocate channels"
+        hint="every device on a channel, with the fewest modules"
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/wires`}
+        label="Wire list and terminal sheet"
+        hint={
+          other
+            ? `${content.wires.length} wires, ${other} other than planned`
+            : `${content.wires.length} wires`
+        }
+        loud={other > 0}
+      />
+    </Plate>
   );
 }

@@ -1,43 +1,57 @@
 import type { JobView } from '@keypost/api';
-import { useRouter } from 'expo-router';
+import type { Supply } from '@keypost/core';
 import { View } from 'react-native';
-import { Button } from '../ui/Button';
+import { BudgetBar } from '../supplies/BudgetBar';
+import { useBudgets } from '../supplies/useBudgets';
+import { GoTo } from '../ui/GoTo';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
-/** The control supply and what hangs on its rails. */
+/** The supplies and their branches at a glance: volts, and the worst load against what each can give. */
 export function SupplyPlate({ view }: { view: JobView }) {
-  const router = useRouter();
+  const budgets = useBudgets(view.content);
   return (
-    <>
-      {view.content.supplies.map((supply) => {
-        const on = (rail: string) =>
-          view.content.wires.filter(({ from, to }) => [from, to].includes(`${supply.id}:${rail}`)).length;
+    <Plate
+      title="Supplies"
+      aside={
+        <GoTo
+          label="Change the supplies"
+          to={`/job/${view.id}/supplies`}
+          className="min-h-[48px] justify-center active:opacity-70"
+        >
+          <Words as="strong" className="text-accent">
+            Change
+          </Words>
+        </GoTo>
+      }
+    >
+      {view.content.supplies.map((supply, i) => {
+        const budget = budgets?.find((b) => b.supply.id === supply.id);
         return (
-          <Plate
-            key={supply.id}
-            title={`Supply ${supply.tag}`}
-            aside={
-              <Button
-                label="Change"
-                kind="bare"
-                onPress={() => router.navigate(`/job/${view.id}/about` as never)}
-              />
-            }
-          >
-            <Row first className="flex-row flex-wrap items-center justify-between gap-x-6 gap-y-1">
-              <Words as="number">
-                {`${supply.volts.toFixed(1)} V DC`}
-                <Words as="mono">{`  ±${supply.tolerancePercent} %`}</Words>
+          <Row key={supply.id} first={i === 0} className="gap-1.5 py-2.5">
+            <View className="flex-row items-baseline justify-between gap-3">
+              <Words as="strong">
+                {supply.tag}
+                <Words as="body" className="text-soft">{`  ${kindWords(view, supply)}`}</Words>
               </Words>
-              <View className="flex-row gap-4">
-                <Words as="mono">{`+ ${on('+')} wires`}</Words>
-                <Words as="mono">{`0 V ${on('-')} wires`}</Words>
-              </View>
-            </Row>
-          </Plate>
+              <Words as="number">
+                {`${supply.volts} V`}
+                <Words as="mono">{` ±${supply.tolerancePercent} %`}</Words>
+              </Words>
+            </View>
+            {budget ? <BudgetBar budget={budget} /> : <Words as="small">Adding up its loads …</Words>}
+          </Row>
         );
       })}
-    </>
+    </Plate>
   );
+}
+
+/** `AC mains`, `DC`, `breaker on G1`. */
+export function kindWords({ content }: JobView, { kind, feed }: Supply): string {
+  if (feed) {
+    const from = content.supplies.find(({ id }) => id === feed.from)?.tag ?? feed.from;
+    return `${feed.protection === 'fuse' ? 'fuse' : 'breaker'} on ${from}`;
+  }
+  return kind === 'ac' ? 'AC' : 'DC';
 }

@@ -42,6 +42,10 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
   const [ends, setEnds] = useState<Readonly<Record<string, string>>>({});
   const type = deviceType(typeId);
   const options = [{ value: '', label: 'not wired yet' }, ...terminalOptions(point.analysis.context)];
+  const choose = (id: string) => {
+    setTypeId(id);
+    setEnds({});
+  };
   const store = () => {
     const checked = Device.shape.tag.safeParse(tag);
     if (!checked.success) return setProblem(checked.error.issues[0]!.message);
@@ -56,15 +60,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
   return (
     <Plate title="New part">
       <Row first className="gap-4">
-        <Select
-          label="Kind"
-          value={typeId}
-          options={TYPES}
-          onChange={(id) => {
-            setTypeId(id);
-            setEnds({});
-          }}
-        />
+        <Select label="Kind" value={typeId} options={TYPES} onChange={choose} />
         <Field
           label="Tag"
           hint="Such as K1, H2 or R1"

@@ -23,6 +23,7 @@ export * from './asLanded.ts';
 export * from './arcChain.ts';
 export * from './loopBudget.ts';
 export * from './wireList.ts';
+export * from './terminalSheet.ts';
 export * from './supplyBudget.ts';
 export * from './relayPlan/index.ts';
 export { findWaysOut } from './waysOut/findWaysOut.ts';

@@ -1,0 +1,1 @@
+export { AllocateScreen as default } from '../../../src/allocate/AllocateScreen';

@@ -1,0 +1,1 @@
+export { SuppliesScreen as default } from '../../../src/supplies/SuppliesScreen';

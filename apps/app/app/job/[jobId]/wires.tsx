@@ -1,0 +1,1 @@
+export { WireListScreen as default } from '../../../src/wirelist/WireListScreen';

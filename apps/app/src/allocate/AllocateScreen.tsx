@@ -1,0 +1,163 @@
+import type { JobView } from '@keypost/api';
+import { JobIndex, problemOf } from '@keypost/core';
+import type { AllocationWish } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { ActivityIndicator, Pressable, View } from 'react-native';
+import { useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { useJobId } from '../job/useJobId';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { useTask } from '../workers/useTask';
+import { Outcome } from './Outcome';
+
+/** Puts every switching device on a channel; what comes of it is a change to accept. */
+export function AllocateScreen() {
+  const jobId = useJobId();
+  const job = useJob(jobId);
+  return (
+    <Screen
+      narrow
+      head={
+        <PageHead
+          title="Allocate channels"
+          over={job.data?.content.name ?? ''}
+          back={`/job/${jobId}/panel`}
+        />
+      }
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the panel">
+        {(view) => <Allocate view={view} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Allocate({ view }: { view: JobView }) {
+  const [pinned, setPinned] = useState<ReadonlySet<string>>(new Set());
+  const [spare, setSpare] = useState<Spare>('0');
+  const { start, cancel, busy, count, answer, error } = useTask('allocate');
+  const wish: AllocationWish = { pinned, spareShare: Number(spare) / 100 };
+  return (
+    <>
+      <Words as="body">
+        Every switching sensor and contact gets a channel whose group suits it, on as few modules and commons
+        as possible. Nothing changes until you accept it.
+      </Words>
+      <Plate title="What to keep">
+        <Row first>
+          <Choice
+            label="Channels of each group that stay free"
+            value={spare}
+            onChange={setSpare}
+            options={[
+              { value: '0', label: 'None' },
+              { value: '10', label: '10 %' },
+              { value: '20', label: '20 %' },
+              { value: '30', label: '30 %' },
+            ]}
+          />
+        </Row>
+        <Pins view={view} pinned={pinned} onChange={setPinned} />
+      </Plate>
+      {busy ? (
+        <Busy count={count} onCancel={cancel} />
+      ) : (
+        <Button
+          label={answer ? 'Work it out again' : 'Work it out'}
+          kind={answer ? 'plain' : 'main'}
+          onPress={() => start({ job: view.content, wish })}
+        />
+      )}
+      {error && <Notice>{error.message}</Notice>}
+      {answer && !busy && <Outcome key={count} view={view} outcome={answer} onLeave={cancel} />}
+    </>
+  );
+}
+
+type Spare = '0' | '10' | '20' | '30';
+
+function Busy({ count, onCancel }: { count: number; onCancel: () => void }) {
+  const { ink } = useTokens();
+  return (
+    <Plate title="Working it out">
+      <Row first className="gap-3">
+        <View className="flex-row items-center gap-3" role="status">
+          <ActivityIndicator color={ink} />
+          <Words as="body">
+            {count
+              ? `${count.toLocaleString('en')} arrangements tried`
+              : 'Solving each kind of device in each kind of group'}
+          </Words>
+        </View>
+        <Button label="Stop" onPress={onCancel} />
+      </Row>
+    </Plate>
+  );
+}
+
+/** Points that stay where they are. */
+function Pins({
+  view,
+  pinned,
+  onChange,
+}: {
+  view: JobView;
+  pinned: ReadonlySet<string>;
+  onChange: (pinned: ReadonlySet<string>) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const movable = useMemo(() => {
+    const index = new JobIndex(view.content);
+    const { applicants } = problemOf(view.content, { pinned: new Set(), spareShare: 0 });
+    return applicants.flatMap(({ id, tag }) => {
+      const place = index.placeOf(index.deviceOf(index.point(id)));
+      return place
+        ? [{ id, tag, at: `${index.module(place.moduleId)!.tag} ${index.port(place).label}` }]
+        : [];
+    });
+  }, [view]);
+  const toggle = (id: string) => {
+    const next = new Set(pinned);
+    if (!next.delete(id)) next.add(id);
+    onChange(next);
+  };
+  return (
+    <>
+      <Row className="flex-row items-center justify-between gap-3 py-1">
+        <Words as="strong">{pinned.size ? `${pinned.size} stay where they are` : 'Any may move'}</Words>
+        <Button label={open ? 'Close' : 'Pin some'} kind="bare" onPress={() => setOpen(!open)} />
+      </Row>
+      {open &&
+        movable.map(({ id, tag, at }) => (
+          <Pressable
+            key={id}
+            role="checkbox"
+            aria-checked={pinned.has(id)}
+            aria-label={`${tag} stays on ${at}`}
+            onPress={() => toggle(id)}
+            className="min-h-[48px] flex-row items-center gap-3 border-t border-line px-4 active:bg-wash"
+          >
+            <View
+              className={`h-[24px] w-[24px] items-center justify-center rounded-[5px] border-fine border-ink ${pinned.has(id) ? 'bg-ink' : 'bg-plate'}`}
+            >
+              {pinned.has(id) && (
+                <Words as="strong" className="text-plate">
+                  ✓
+                </Words>
+              )}
+            </View>
+            <Words as="strong">{tag}</Words>
+            <Words as="soft" className="flex-1">
+              {at}
+            </Words>
+          </Pressable>
+        ))}
+    </>
+  );
+}

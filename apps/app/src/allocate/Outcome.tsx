@@ -1,0 +1,170 @@
+import type { JobView } from '@keypost/api';
+import { railWords } from '@keypost/core';
+import type { Allocated, Impossible, Placement } from '@keypost/core';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Mark } from '../ui/Mark';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import type { Tasks } from '../workers/tasks';
+
+/** What came of an allocation: the change to accept, or the devices in conflict and the ways out. */
+export function Outcome({
+  view,
+  outcome: { allocation, change },
+  onLeave,
+}: {
+  view: JobView;
+  outcome: Tasks['allocate']['answer'];
+  onLeave: () => void;
+}) {
+  const router = useRouter();
+  const saver = useSave(view);
+  const known = useKnown();
+  if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} />;
+  const leave = () => {
+    onLeave();
+    router.navigate(`/job/${view.id}/panel` as never);
+  };
+  return (
+    <>
+      <Plate title="Outcome">
+        <Row first className="flex-row gap-3">
+          <Mark kind="proven" size={26} label="possible" />
+          <View className="flex-1">
+            <Words as="strong">
+              {`${allocation.placements.length} devices on ${counted(allocation.modules, 'module')} with ${counted(allocation.commons, 'common')}`}
+            </Words>
+            <Words as="small">{provenWords(allocation)}</Words>
+          </View>
+        </Row>
+        <Row>
+          <Words as="body">
+            {change
+              ? changeWords(allocation, view)
+              : 'Everything is on such a channel already. Nothing to change.'}
+          </Words>
+        </Row>
+      </Plate>
+      {change && (
+        <View className="gap-3">
+          {!known && <WhoAmI />}
+          <SaveNotice saver={saver} />
+          <View className="flex-row gap-3">
+            <Button
+              label="Accept the change"
+              kind="main"
+              grow
+              disabled={!known}
+              waiting={saver.saving}
+              onPress={() => void saver.save(change, { then: leave })}
+            />
+            <Button label="Leave it" onPress={onLeave} />
+          </View>
+        </View>
+      )}
+      <Groups view={view} allocation={allocation} />
+    </>
+  );
+}
+
+const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
+function provenWords({ exact, modules, leastModules }: Allocated): string {
+  if (exact) return 'Fewer cannot do: every other arrangement was ruled out.';
+  return modules === leastModules
+    ? 'Fewer modules cannot do; fewer commons were not ruled out.'
+    : `At least ${leastModules} modules are needed; between that and ${modules} nothing is proven.`;
+}
+
+function changeWords(allocation: Allocated, view: JobView): string {
+  const { moved, turned } = changesOf(allocation, view);
+  return [
+    moved ? `${moved} of them ${moved === 1 ? 'moves' : 'move'}` : 'None of them moves',
+    turned ? `${counted(turned, 'common')} ${turned === 1 ? 'goes' : 'go'} to another rail` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+    .concat('.');
+}
+
+function changesOf(
+  { placements, rails }: Allocated,
+  { content }: JobView,
+): { moved: number; turned: number } {
+  const at = (ref: string, pointId: string): boolean => {
+    const { deviceId } = content.points.find(({ id }) => id === pointId)!;
+    return content.wires.some(
+      ({ from, to }) =>
+        (from === ref && to.startsWith(`${deviceId}:`)) || (to === ref && from.startsWith(`${deviceId}:`)),
+    );
+  };
+  const turned = [...rails].filter(
+    ([common, rail]) =>
+      !content.wires.some(
+        ({ from, to }) =>
+          (from === common && to.endsWith(`:${rail}`)) || (to === common && from.endsWith(`:${rail}`)),
+      ),
+  );
+  return {
+    moved: placements.filter(
+      ({ applicant, group, channel }) => !at(`${group.moduleId}:I${channel}`, applicant.id),
+    ).length,
+    turned: turned.length,
+  };
+}
+
+/** Every group that is used, its rail, and each device with the reason for its place. */
+function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) {
+  const groups = new Map<string, Placement[]>();
+  for (const placement of allocation.placements)
+    groups.set(placement.group.id, [...(groups.get(placement.group.id) ?? []), placement]);
+  const volts = view.content.supplies.find(({ kind }) => kind === 'dc')?.volts ?? 24;
+  return [...groups].map(([id, placements]) => {
+    const { group, rail } = placements[0]!;
+    return (
+      <Plate
+        key={id}
+        title={`${group.moduleTag} ${group.common}`}
+        aside={<Words as="mono">{`on ${railWords(rail, volts)}`}</Words>}
+      >
+        {[...placements]
+          .sort((a, b) => a.channel - b.channel)
+          .map(({ applicant, channel, sentence }, i) => (
+            <Row key={applicant.id} first={i === 0} className="flex-row gap-3 py-2">
+              <Words as="number" className="w-[28px]">
+                {String(channel)}
+              </Words>
+              <View className="min-w-0 flex-1">
+                <Words as="strong">{applicant.tag}</Words>
+                <Words as="small">{sentence}</Words>
+              </View>
+            </Row>
+          ))}
+      </Plate>
+    );
+  });
+}
+
+function Conflicting({ outcome: { conflict, sentence, waysOut } }: { outcome: Impossible }) {
+  return (
+    <Plate title="Outcome">
+      <Row first className="flex-row gap-3">
+        <Mark kind="cannot" size={26} />
+        <View className="flex-1 gap-1">
+          <Words as="body">{sentence}</Words>
+          <Words as="small">{conflict.map(({ tag }) => tag).join(', ')}</Words>
+        </View>
+      </Row>
+      {waysOut.map((way) => (
+        <Row key={way}>
+          <Words as="body">{way}</Words>
+        </Row>
+      ))}
+    </Plate>
+  );
+}

@@ -1,0 +1,88 @@
+import { railWords } from '@keypost/core';
+import type { Module, Rail } from '@keypost/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Words } from '../ui/Words';
+
+/** A group's common: the rail that it is on, and the way to put it on another. */
+export function CommonRow({
+  module,
+  name,
+  common,
+  rail,
+  volts,
+  saver,
+  mixed,
+}: {
+  module: Module;
+  name: string;
+  common: string;
+  rail: Rail | undefined;
+  volts: number;
+  saver: Saver;
+  mixed: boolean;
+}) {
+  const known = useKnown();
+  const [asked, setAsked] = useState(false);
+  const put = (to: '+' | '-' | null) =>
+    known ? void saver.save({ kind: 'setCommon', moduleId: module.id, common, rail: to }) : setAsked(true);
+  return (
+    <View className="border-t-[1.5px] border-edge bg-bone px-4 py-2">
+      <View className="flex-row items-center gap-3">
+        <View className="min-w-0 flex-1">
+          <Words as="strong">{name}</Words>
+          <Words as="small" className={rail && !mixed ? '' : 'font-wordsemi text-fail'}>
+            {`${rail ? `on ${railWords(rail, volts)}` : 'on no rail'}${mixed ? ', PNP and NPN mixed' : ''}`}
+          </Words>
+        </View>
+        <RailChoice name={`${name} of ${module.tag}`} rail={rail} volts={volts} onPut={put} />
+      </View>
+      {asked && !known && (
+        <View className="pt-3">
+          <WhoAmI />
+        </View>
+      )}
+    </View>
+  );
+}
+
+function RailChoice({
+  name,
+  rail,
+  volts,
+  onPut,
+}: {
+  name: string;
+  rail: Rail | undefined;
+  volts: number;
+  onPut: (rail: '+' | '-' | null) => void;
+}) {
+  return (
+    <View
+      role="radiogroup"
+      aria-label={name}
+      className="flex-row overflow-hidden rounded-plate border-fine border-edge"
+    >
+      {(['-', '+', null] as const).map((to) => {
+        const chosen = (rail ?? null) === to;
+        const words = to === null ? 'open' : railWords(to, volts);
+        return (
+          <Pressable
+            key={words}
+            role="radio"
+            aria-checked={chosen}
+            aria-label={`${name} on ${to === null ? 'no rail' : words}`}
+            onPress={() => onPut(to)}
+            className={`min-h-[48px] min-w-[56px] items-center justify-center px-2 ${chosen ? 'bg-ink' : 'bg-plate'}`}
+          >
+            <Words as="strong" className={chosen ? 'text-plate' : ''}>
+              {words}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

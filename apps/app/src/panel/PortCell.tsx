@@ -1,0 +1,78 @@
+import { addressOf, commonWords } from '@keypost/core';
+import type { ChannelPlace, JobIndex, Module, PointProgress, Port } from '@keypost/core';
+import { Pressable, View } from 'react-native';
+import { GoTo } from '../ui/GoTo';
+import { Mark } from '../ui/Mark';
+import { Words } from '../ui/Words';
+import type { Moving } from './useMoving';
+
+/** One channel of a module: its name, what is on it, and how far that is. Opens it, or takes part in a move. */
+export function PortCell({
+  index,
+  module,
+  port,
+  progress,
+  jobBase,
+  moving,
+}: {
+  index: JobIndex;
+  module: Module;
+  port: Port;
+  progress: readonly PointProgress[] | undefined;
+  jobBase: string;
+  moving: Moving;
+}) {
+  const place: ChannelPlace = { moduleId: module.id, channel: port.channel };
+  const device = index.deviceAt(place);
+  const point = device && index.pointFor(device.id);
+  const row = progress?.find(({ pointId }) => pointId === point?.id);
+  const channel = module && port.kind === 'digital' ? String(port.channel) : port.label;
+  const state = moving.stateOf(place, point?.id);
+  const inside = (
+    <>
+      <View className="min-w-0 flex-1">
+        <Words as="small" className="font-figure text-[12px] leading-[15px]" numberOfLines={1}>
+          {`${channel}  ${addressOf(module, port.channel) ?? ''}`}
+        </Words>
+        <Words as={point ? 'strong' : 'soft'} numberOfLines={1}>
+          {point?.tag ?? (state === 'target' ? 'here' : 'free')}
+        </Words>
+      </View>
+      {row && <Mark kind={row.overall} size={20} />}
+    </>
+  );
+  const box = `min-h-[52px] flex-row items-center gap-2 border-b border-r border-line px-3 py-1 active:bg-wash ${BOX[state]}`;
+  const said = `${module.tag} ${port.label}, ${commonWords(port).toLowerCase()}`;
+  if (moving.on)
+    return (
+      <Pressable
+        role="button"
+        aria-label={`${said}, ${point ? `${point.tag} ${point.name}` : 'free'}`}
+        aria-pressed={state === 'picked' || state === 'chosen'}
+        aria-disabled={state === 'idle'}
+        disabled={state === 'idle'}
+        onPress={() => moving.touch(place, point?.id)}
+        className={box}
+      >
+        {inside}
+      </Pressable>
+    );
+  return (
+    <GoTo
+      label={point ? `${said}, ${point.tag} ${point.name}` : `${said}, free: add a point here`}
+      to={point ? `${jobBase}/point/${point.id}` : `${jobBase}/new-point?at=${module.id}:${port.channel}`}
+      className={box}
+    >
+      {inside}
+    </GoTo>
+  );
+}
+
+const BOX: Readonly<Record<ReturnType<Moving['stateOf']>, string>> = {
+  rest: '',
+  idle: 'opacity-40',
+  source: '',
+  picked: 'bg-wash border-l-[5px] border-l-accent',
+  target: 'border-l-[5px] border-l-wait',
+  chosen: 'bg-wash border-l-[5px] border-l-accent',
+};

@@ -1,0 +1,71 @@
+import type { JobView } from '@keypost/api';
+import { applyChange, portFits, statusIn } from '@keypost/core';
+import type { Change, ChannelPlace, JobIndex, VerdictStatus } from '@keypost/core';
+import { deviceType } from '@keypost/core';
+import { useMemo, useState } from 'react';
+
+/** A cell while something is moved: not concerned, one that can be picked, the picked one, one where it fits, the chosen one. */
+export type CellState = 'rest' | 'idle' | 'source' | 'picked' | 'target' | 'chosen';
+
+/** Moving a device to another channel: first it is picked, then the place where it goes. */
+export interface Moving {
+  readonly on: boolean;
+  readonly pointId?: string;
+  readonly place?: ChannelPlace;
+  /** What the circuit would say at the chosen place. */
+  readonly status?: VerdictStatus;
+  readonly change?: Change;
+  readonly stateOf: (place: ChannelPlace, pointId: string | undefined) => CellState;
+  readonly touch: (place: ChannelPlace, pointId: string | undefined) => void;
+  readonly begin: () => void;
+  readonly end: () => void;
+}
+
+const same = (a: ChannelPlace | undefined, b: ChannelPlace): boolean =>
+  a?.moduleId === b.moduleId && a.channel === b.channel;
+
+export function useMoving(view: JobView | undefined, index: JobIndex | undefined): Moving {
+  const [on, setOn] = useState(false);
+  const [pointId, setPointId] = useState<string>();
+  const [place, setPlace] = useState<ChannelPlace>();
+  const type = index && pointId ? deviceType(index.deviceOf(index.point(pointId)).typeId) : undefined;
+  const change: Change | undefined = pointId && place ? { kind: 'assign', pointId, place } : undefined;
+  const status = useMemo(() => {
+    if (!view || !pointId || !place) return undefined;
+    const moved = applyChange(
+      view.content,
+      { kind: 'assign', pointId, place },
+      { by: 'trial', at: '2000-01-01T00:00:00.000Z' },
+    );
+    return statusIn(moved, pointId);
+  }, [view, pointId, place]);
+  const stateOf = (at: ChannelPlace, holder: string | undefined): CellState => {
+    if (!on) return 'rest';
+    if (!pointId || !type) return holder && index?.point(holder) ? 'source' : 'idle';
+    if (holder === pointId) return 'picked';
+    if (same(place, at)) return 'chosen';
+    return !holder && index && portFits(type, index.port(at)) ? 'target' : 'idle';
+  };
+  const clear = () => {
+    setPointId(undefined);
+    setPlace(undefined);
+  };
+  return {
+    on,
+    pointId,
+    place,
+    status,
+    change,
+    stateOf,
+    touch: (at, holder) => {
+      if (holder && holder === pointId) clear();
+      else if (holder) setPointId(holder);
+      else setPlace(at);
+    },
+    begin: () => setOn(true),
+    end: () => {
+      clear();
+      setOn(false);
+    },
+  };
+}

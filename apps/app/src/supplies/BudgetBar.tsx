@@ -1,0 +1,27 @@
+import { fixed } from '@keypost/core';
+import type { SupplyBudget } from '@keypost/core';
+import { View } from 'react-native';
+import { Words } from '../ui/Words';
+
+const amps = (value: number): string => (value < 1 ? `${fixed(value * 1000, 0)} mA` : `${fixed(value, 1)} A`);
+
+/** Worst load of a supply against what it can give: as words, and as a bar that the load fills. */
+export function BudgetBar({ budget }: { budget: SupplyBudget }) {
+  const share = budget.amps / budget.limitAmps;
+  const over = share > 1;
+  return (
+    <View className="gap-1.5">
+      <View className="h-[14px] overflow-hidden rounded-[4px] border-fine border-ink bg-plate">
+        <View
+          className={over ? 'h-full bg-fail' : 'h-full bg-ink'}
+          style={{ width: `${Math.min(100, Math.round(share * 100))}%` }}
+        />
+      </View>
+      <Words as="small" className={over ? 'font-wordsemi text-fail' : ''}>
+        {over
+          ? `${amps(budget.amps)} at worst, ${amps(budget.amps - budget.limitAmps)} more than its ${amps(budget.limitAmps)}`
+          : `${amps(budget.amps)} at worst of ${amps(budget.limitAmps)}, ${Math.floor(budget.margin * 100)} % to spare`}
+      </Words>
+    </View>
+  );
+}

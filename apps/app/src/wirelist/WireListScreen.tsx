@@ -1,0 +1,201 @@
+import type { JobView } from '@keypost/api';
+import { JobProblem, readWireList, terminalSheet, wireList, writeWireList } from '@keypost/core';
+import type { Change, ListedWire } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { WireSwatch } from '../asfound/WireRow';
+import { useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { fileName, pickFile, saveFile } from '../data/saveFile';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useJobId } from '../job/useJobId';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Download, FileUp, Printer } from '../ui/icons';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { printSheet } from './printSheet';
+
+/** Every wire by its terminal; out as CSV, in again after it was edited, and the terminal sheet on paper. */
+export function WireListScreen() {
+  const jobId = useJobId();
+  const job = useJob(jobId);
+  return (
+    <Screen
+      narrow
+      head={<PageHead title="Wire list" over={job.data?.content.name ?? ''} back={`/job/${jobId}/panel`} />}
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the wires">
+        {(view) => (
+          <>
+            <Files view={view} />
+            <List view={view} />
+          </>
+        )}
+      </Loaded>
+    </Screen>
+  );
+}
+
+/** What a list that was read would change, or why it cannot be taken. */
+type Read =
+  | { readonly kind: 'same' }
+  | { readonly kind: 'change'; readonly change: Change }
+  | { readonly kind: 'refused'; readonly lines: readonly string[] };
+
+function Files({ view }: { view: JobView }) {
+  const { ink } = useTokens();
+  const [read, setRead] = useState<Read>();
+  const { name } = view.content;
+  const out = () =>
+    saveFile(fileName(`${name} wires`, 'csv'), 'text/csv;charset=utf-8', writeWireList(view.content));
+  const take = async () => {
+    const text = await pickFile('.csv,text/csv');
+    if (text !== undefined) setRead(readIn(view, text));
+  };
+  return (
+    <Plate title="Take it away and bring it back">
+      <Row first className="gap-3">
+        <Button label="Save the list as CSV" icon={<Download size={20} color={ink} />} onPress={out} />
+        <Button label="Read a list" icon={<FileUp size={20} color={ink} />} onPress={() => void take()} />
+        <Button
+          label="Print the terminal sheet"
+          icon={<Printer size={20} color={ink} />}
+          onPress={() => printSheet(`${name}, terminals`, terminalSheet(view.content))}
+        />
+        {read && <ReadIn view={view} read={read} onDone={() => setRead(undefined)} />}
+      </Row>
+    </Plate>
+  );
+}
+
+function readIn(view: JobView, text: string): Read {
+  try {
+    const change = readWireList(view.content, text);
+    return change ? { kind: 'change', change } : { kind: 'same' };
+  } catch (error) {
+    if (!(error instanceof JobProblem)) throw error;
+    return { kind: 'refused', lines: error.problems.map(({ path, message }) => `${path}: ${message}`) };
+  }
+}
+
+/** The change that a list would make, to be accepted; or every line that is wrong with it. */
+function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () => void }) {
+  const saver = useSave(view);
+  const known = useKnown();
+  if (read.kind === 'same')
+    return <Words as="body">The list says what the job says. Nothing to change.</Words>;
+  if (read.kind === 'refused')
+    return (
+      <Notice actions={<Button label="Close" onPress={onDone} />}>
+        {`The list was not taken, and nothing was changed.\n${read.lines.join('\n')}`}
+      </Notice>
+    );
+  const parts = read.change.kind === 'several' ? (read.change.changes as Change[]) : [read.change];
+  return (
+    <View
+      className="gap-3 rounded-plate border-fine border-accent bg-wash p-4"
+      role="group"
+      aria-label="Changes read"
+    >
+      <Words as="strong">{`${parts.length} ${parts.length === 1 ? 'wire changes' : 'wires change'}`}</Words>
+      {parts.slice(0, 12).map((part) => (
+        <Words as="small" key={part.kind === 'editWire' ? part.wireId : part.kind}>
+          {changeWords(view, part)}
+        </Words>
+      ))}
+      {parts.length > 12 && <Words as="small">{`and ${parts.length - 12} more`}</Words>}
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <View className="flex-row gap-3">
+        <Button
+          label="Take the changes"
+          kind="main"
+          grow
+          disabled={!known}
+          waiting={saver.saving}
+          onPress={() => void saver.save(read.change, { then: onDone })}
+        />
+        <Button label="Leave it" onPress={onDone} />
+      </View>
+    </View>
+  );
+}
+
+function changeWords({ content }: JobView, change: Change): string {
+  if (change.kind !== 'editWire') return '';
+  const wire = content.wires.find(({ id }) => id === change.wireId)!;
+  const parts = Object.entries(change.patch).map(
+    ([key, value]) => `${NAMES[key] ?? key} ${String(wire[key as 'colour'] ?? 'none')} to ${String(value)}`,
+  );
+  return `Wire ${wire.number}: ${parts.join(', ')}`;
+}
+
+const NAMES: Readonly<Record<string, string>> = { lengthM: 'length', mm2: 'section' };
+
+/** So many wires are drawn before one asks for more. */
+const PAGE = 60;
+
+function List({ view }: { view: JobView }) {
+  const [sought, setSought] = useState('');
+  const [shown, setShown] = useState(PAGE);
+  const all = useMemo(() => wireList(view.content), [view]);
+  const text = sought.trim().toLowerCase();
+  const found = all.filter((listed) => text === '' || wordsOf(listed).toLowerCase().includes(text));
+  return (
+    <Plate title="By terminal" aside={<Words as="number">{String(found.length)}</Words>}>
+      <Row first>
+        <Field label="Find a tag, terminal, number or cable" value={sought} onChange={setSought} />
+      </Row>
+      {found.slice(0, shown).map((listed) => (
+        <ListRow key={listed.wire.id} listed={listed} />
+      ))}
+      {found.length > shown && (
+        <Row>
+          <Button
+            label={`Show ${Math.min(PAGE, found.length - shown)} more`}
+            onPress={() => setShown(shown + PAGE)}
+          />
+        </Row>
+      )}
+    </Plate>
+  );
+}
+
+const wordsOf = ({ wire, from, to }: ListedWire): string =>
+  [wire.number, from.item, from.terminal, to.item, to.terminal, wire.cable, wire.colour].join(' ');
+
+function ListRow({ listed: { wire, from, to, found } }: { listed: ListedWire }) {
+  const place = (end: ListedWire['from']) =>
+    `${end.item} ${end.terminal}${end.where ? ` (${end.where})` : ''}`;
+  return (
+    <Row className="flex-row items-center gap-3 py-2">
+      <WireSwatch colour={wire.colour} />
+      <View className="min-w-0 flex-1">
+        <Words as="strong">{`${place(from)}  →  ${place(to)}`}</Words>
+        <Words as="small">
+          {[
+            `number ${wire.number}`,
+            `${wire.mm2} mm²`,
+            `${wire.lengthM} m`,
+            wire.cable && `cable ${wire.cable}`,
+            wire.core && `core ${wire.core}`,
+            wire.ferrule && `ferrule ${wire.ferrule}`,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </Words>
+        {found !== '' && (
+          <Words as="small" className="font-wordsemi text-wait">
+            {found}
+          </Words>
+        )}
+      </View>
+    </Row>
+  );
+}
