@@ -42,7 +42,13 @@ function Allocate({ view }: { view: JobView }) {
   const [pinned, setPinned] = useState<ReadonlySet<string>>(new Set());
   const [spare, setSpare] = useState<Spare>('0');
   const { start, cancel, busy, count, answer, error } = useTask('allocate');
-  const wish: AllocationWish = { pinned, spareShare: Number(spare) / 100 };
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const work = (without: ReadonlySet<string>) => {
+    const wish: AllocationWish = { pinned, left: without, spareShare: Number(spare) / 100 };
+    setLeft(without);
+    start({ job: view.content, wish });
+  };
+  const leaveOut = (ids: readonly string[]) => work(new Set([...left, ...ids]));
   return (
     <>
       <Words as="body">
@@ -71,11 +77,11 @@ function Allocate({ view }: { view: JobView }) {
         <Button
           label={answer ? 'Work it out again' : 'Work it out'}
           kind={answer ? 'plain' : 'main'}
-          onPress={() => start({ job: view.content, wish })}
+          onPress={() => work(new Set())}
         />
       )}
       {error && <Notice>{error.message}</Notice>}
-      {answer && !busy && <Outcome key={count} view={view} outcome={answer} onLeave={cancel} />}
+      {answer && !busy && <Outcome view={view} outcome={answer} onLeave={cancel} onLeaveOut={leaveOut} />}
     </>
   );
 }

@@ -17,15 +17,18 @@ export function Outcome({
   view,
   outcome: { allocation, change },
   onLeave,
+  onLeaveOut,
 }: {
   view: JobView;
   outcome: Tasks['allocate']['answer'];
   onLeave: () => void;
+  /** Works it out again without some points. */
+  onLeaveOut: (ids: readonly string[]) => void;
 }) {
   const router = useRouter();
   const saver = useSave(view);
   const known = useKnown();
-  if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} />;
+  if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} onLeaveOut={onLeaveOut} />;
   const leave = () => {
     onLeave();
     router.navigate(`/job/${view.id}/panel` as never);
@@ -141,7 +144,7 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
               </Words>
               <View className="min-w-0 flex-1">
                 <Words as="strong">{applicant.tag}</Words>
-                <Words as="small">{sentence}</Words>
+                <Words as="small">{sentence.replace(`${applicant.tag}: `, '')}</Words>
               </View>
             </Row>
           ))}
@@ -150,14 +153,21 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
   });
 }
 
-function Conflicting({ outcome: { conflict, sentence, waysOut } }: { outcome: Impossible }) {
+function Conflicting({
+  outcome: { conflict, sentence, waysOut },
+  onLeaveOut,
+}: {
+  outcome: Impossible;
+  onLeaveOut: (ids: readonly string[]) => void;
+}) {
+  const last = conflict.at(-1);
   return (
     <Plate title="Outcome">
       <Row first className="flex-row gap-3">
         <Mark kind="cannot" size={26} />
         <View className="flex-1 gap-1">
           <Words as="body">{sentence}</Words>
-          <Words as="small">{conflict.map(({ tag }) => tag).join(', ')}</Words>
+          {conflict.length > 1 && <Words as="small">{conflict.map(({ tag }) => tag).join(', ')}</Words>}
         </View>
       </Row>
       {waysOut.map((way) => (
@@ -165,6 +175,11 @@ function Conflicting({ outcome: { conflict, sentence, waysOut } }: { outcome: Im
           <Words as="body">{way}</Words>
         </Row>
       ))}
+      {last && (
+        <Row>
+          <Button label={`Leave ${last.tag} as it is and go on`} onPress={() => onLeaveOut([last.id])} />
+        </Row>
+      )}
     </Plate>
   );
 }

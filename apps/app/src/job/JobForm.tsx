@@ -1,8 +1,9 @@
 import type { JobView } from '@keypost/api';
-import { JobContent, Supply } from '@keypost/core';
+import { COLOUR_REGIONS, JobContent, RAIL_COLOURS, Supply } from '@keypost/core';
+import type { ColourRegion } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -11,15 +12,30 @@ import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
 import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+const REGION_WORDS: Readonly<Record<ColourRegion, string>> = {
+  iec: 'IEC',
+  'north-america': 'North America',
+  japan: 'Japan',
+};
 
 const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
+  colours: z.enum(COLOUR_REGIONS),
   volts: numeric(Supply.shape.volts),
   tolerancePercent: numeric(Supply.shape.tolerancePercent),
+});
+
+/** What the conventions are called, with their colours for plus, 0 V, line and neutral. */
+const COLOUR_OPTIONS = COLOUR_REGIONS.map((value) => {
+  const { '+': plus, '-': minus, L, N } = RAIL_COLOURS[value];
+  return { value, label: REGION_WORDS[value], hint: `DC ${plus} ${minus}, AC ${L} ${N}` };
 });
 
 type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
@@ -37,13 +53,13 @@ export function JobForm({ view }: { view: JobView }) {
     resolver: zodResolver(Form),
     defaultValues: textsOf(view),
   });
-  const submit = handleSubmit(async ({ name, site, volts, tolerancePercent }) => {
+  const submit = handleSubmit(async ({ name, site, colours, volts, tolerancePercent }) => {
     const changes = [
-      { kind: 'editJob', patch: { name, site } },
+      { kind: 'editJob', patch: { name, site, colours } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
     const then = () => {
-      reset({ name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) });
+      reset({ name, site, colours, volts: String(volts), tolerancePercent: String(tolerancePercent) });
       setSeen(undefined);
     };
     const expects = seen ?? expecting(view, 'supplies', supply.id);
@@ -87,6 +103,19 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
     <>
       <FormField control={control} name="name" label="Name" />
       <FormField control={control} name="site" label="Site" />
+      <Controller
+        control={control}
+        name="colours"
+        render={({ field }) => (
+          <Choice
+            label="Colours of panel wires"
+            value={field.value}
+            onChange={field.onChange}
+            options={COLOUR_OPTIONS}
+          />
+        )}
+      />
+      <Words as="small">New wires follow it. Local codes and the panel’s own papers go first.</Words>
       <View className="flex-row gap-3">
         <View className="flex-1">
           <FormField
@@ -113,7 +142,7 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
   );
 }
 
-function textsOf({ content: { name, site, supplies } }: JobView) {
+function textsOf({ content: { name, site, colours, supplies } }: JobView) {
   const { volts, tolerancePercent } = supplies[0]!;
-  return { name, site, volts: String(volts), tolerancePercent: String(tolerancePercent) };
+  return { name, site, colours, volts: String(volts), tolerancePercent: String(tolerancePercent) };
 }

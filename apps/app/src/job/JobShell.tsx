@@ -14,6 +14,9 @@ const DESTINATIONS = [
   { name: 'Job', path: '/about', icon: Settings2 },
 ] as const;
 
+/** Pages to which the panel leads. */
+const UNDER_PANEL = ['/supplies', '/wires', '/allocate'];
+
 /** The frame of a job: its destinations below on a phone, at the side where there is room. */
 export function JobShell() {
   const wide = useWide();
@@ -33,7 +36,9 @@ function Destinations({ wide }: { wide: boolean }) {
   const { ink, soft } = useTokens();
   const base = `/job/${jobId}`;
   const rest = path.slice(base.length);
-  const here = ['/panel', '/log', '/about'].find((p) => rest === p) ?? '';
+  const here = UNDER_PANEL.includes(rest)
+    ? '/panel'
+    : (['/panel', '/log', '/about'].find((p) => rest === p) ?? '');
   return (
     <View
       role="navigation"

@@ -1,11 +1,14 @@
 import { inputVocabulary, loopView, readMeter, refWords, ruleFor, senseOf, signalLeads } from '@keypost/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { LoopDrawing } from '../drawing/LoopDrawing';
 import type { Leads } from '../drawing/LoopDrawing';
+import { saveDrawing } from '../drawing/saveDrawing';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { useTokens } from '../ui/look';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { BudgetPlate } from './BudgetPlate';
@@ -66,6 +69,8 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
   const state = states.find(({ situation }) => situation.key === chosen) ?? analysis.away;
   const view = useMemo(() => loopView(context, state, verdict.reasons), [context, state, verdict]);
   const reading = useMemo(() => readMeter(state, leads.red, leads.black), [state, leads]);
+  const sheet = useRef<View>(null);
+  const { plate } = useTokens();
   const touch = (ref: string) => {
     if (ref === leads.red || ref === leads.black) return;
     setLeads({ ...leads, [next]: ref });
@@ -73,7 +78,7 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
   };
   return (
     <View className="w-full max-w-[560px] gap-3 self-center">
-      <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <View ref={sheet} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
         {width > 0 && <LoopDrawing view={view} width={width} leads={leads} onTouch={touch} />}
       </View>
       <StateToggle states={states} chosen={state.situation.key} onChange={setChosen} />
@@ -82,7 +87,16 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
         names={{ red: refWords(context.index, leads.red), black: refWords(context.index, leads.black) }}
         onSwap={() => setLeads({ red: leads.black, black: leads.red })}
       />
-      <Words as="small">{`Touch a terminal to move the ${next === 'red' ? '+' : '−'} lead.`}</Words>
+      <View className="flex-row items-center justify-between gap-3">
+        <Words as="small" className="flex-1">
+          {`Touch a terminal to move the ${next === 'red' ? '+' : '−'} lead.`}
+        </Words>
+        <Button
+          label="Save the drawing"
+          kind="bare"
+          onPress={() => saveDrawing(sheet.current, `${context.point.tag} ${state.situation.words}`, plate)}
+        />
+      </View>
     </View>
   );
 }

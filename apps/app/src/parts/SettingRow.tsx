@@ -5,7 +5,7 @@ import { Select } from '../ui/Select';
 const PLACES: Readonly<Record<Setting['place'], string>> = {
   switch: 'switch on the unit',
   parameter: 'in its menu',
-  version: 'as bought',
+  version: '',
 };
 
 /** One switch or parameter: few choices all in sight, many in a list. */
@@ -19,7 +19,7 @@ export function SettingRow({
   onChange: (value: string) => void;
 }) {
   const { label, place, choices } = setting;
-  const words = `${label} (${PLACES[place]})`;
+  const words = PLACES[place] ? `${label} (${PLACES[place]})` : label;
   const options = choices.map((choice) => ({ value: choice.value, label: choice.label }));
   return choices.length > 4 ? (
     <Select label={words} value={value} options={options} onChange={onChange} />

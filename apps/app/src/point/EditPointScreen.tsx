@@ -13,7 +13,7 @@ import { FormActions } from '../ui/FormActions';
 import { Notice } from '../ui/Notice';
 import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
-import { PointFields, usePointForm } from './PointForm';
+import { PointFields, rangeOf, rangeTexts, usePointForm } from './PointForm';
 import { usePoint } from './usePoint';
 import type { OpenPoint } from './usePoint';
 
@@ -66,9 +66,11 @@ function EditPoint({ point }: { point: OpenPoint }) {
   ]);
   const { tag, name, bit } = row;
   const { typeId, output, logic } = device;
-  const form = usePointForm({ tag, name, bit, typeId, output, logic });
+  const form = usePointForm({ tag, name, bit, typeId, output, logic, ...rangeTexts(row.range) });
   const back = () => router.navigate(point.base as never);
-  const submit = form.handleSubmit(async (patch) => {
+  const submit = form.handleSubmit(async (values) => {
+    const { low: _low, high: _high, unit: _unit, ...own } = values;
+    const patch = { ...own, range: rangeOf(values) ?? null };
     await saver.save({ kind: 'editPoint', id: row.id, patch }, { expects: seen, then: back });
   });
   return (

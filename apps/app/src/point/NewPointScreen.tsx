@@ -19,8 +19,8 @@ import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Words } from '../ui/Words';
-import { PointFields, usePointForm } from './PointForm';
-import type { PointValues } from './PointForm';
+import { PointFields, rangeOf, rangeTexts, usePointForm } from './PointForm';
+import type { PointTexts, PointValues } from './PointForm';
 
 /** A new point with its device; says at once whether it would work on the chosen channel. */
 export function NewPointScreen() {
@@ -39,13 +39,14 @@ export function NewPointScreen() {
   );
 }
 
-const FIRST: PointValues = {
+const FIRST: PointTexts = {
   tag: '',
   name: '',
   bit: 'direct',
   typeId: 'inductive-3w',
   output: 'pnp',
   logic: 'no',
+  ...rangeTexts(undefined),
 };
 
 function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
@@ -101,20 +102,31 @@ const TRIAL_WORDS: Record<VerdictStatus, string> = {
 
 function additionOf(ids: { point: string; device: string }, values: PointValues, place: string): Change {
   const { tag, name, bit, typeId, output, logic } = values;
+  const range = rangeOf(values);
   const [moduleId, channel] = place.split(':');
   return {
     kind: 'addPoint',
-    point: { id: ids.point, tag: tag.trim(), name: name.trim(), bit, deviceId: ids.device },
+    point: {
+      id: ids.point,
+      tag: tag.trim(),
+      name: name.trim(),
+      bit,
+      deviceId: ids.device,
+      ...(range && { range }),
+    },
     device: { id: ids.device, tag: tag.trim(), typeId, output, logic },
     place: place === '' ? null : { moduleId: moduleId!, channel: Number(channel) },
   };
 }
 
+/** What a value is called does not matter to the circuit. */
+const TRIAL_RANGE = { low: 0, high: 100, unit: '%' };
+
 /** Solves the point as it would be, before anything is stored. */
 function useTrial(
   view: JobView,
   ids: { point: string; device: string },
-  values: PointValues,
+  values: PointTexts,
   place: string,
 ): VerdictStatus | undefined {
   const { typeId, output, logic, bit } = values;
@@ -123,7 +135,7 @@ function useTrial(
     try {
       const trial = additionOf(
         ids,
-        { typeId, output, logic, bit, tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial' },
+        { typeId, output, logic, bit, tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial', ...TRIAL_RANGE },
         place,
       );
       return statusIn(

@@ -8,35 +8,57 @@ import {
   OUTPUT_WORDS,
   Point,
 } from '@keypost/core';
-import type { DeviceFamily, DeviceType, Logic, OutputKind } from '@keypost/core';
+import type { DeviceFamily, DeviceType, Logic, OutputKind, Range } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
+import { View } from 'react-native';
 import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
 import { Choice } from '../ui/Choice';
 import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
 import { Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
 import { Words } from '../ui/Words';
 
-const Form = z.object({
-  tag: Point.shape.tag,
-  name: Point.shape.name,
-  bit: Point.shape.bit,
-  typeId: z.string(),
-  output: Device.shape.output,
-  logic: Device.shape.logic,
-});
+const Form = z
+  .object({
+    tag: Point.shape.tag,
+    name: Point.shape.name,
+    bit: Point.shape.bit,
+    typeId: z.string(),
+    output: Device.shape.output,
+    logic: Device.shape.logic,
+    low: numeric(z.number()),
+    high: numeric(z.number()),
+    unit: z.string().trim().max(12, 'At most 12 characters fit here.'),
+  })
+  .superRefine(({ typeId, low, high }, context) => {
+    if (deviceType(typeId).stimulated === 'value' && low === high)
+      context.addIssue({ code: 'custom', path: ['high'], message: 'A range needs two different ends.' });
+  });
 
-export type PointValues = z.infer<typeof Form>;
-type PointFormState = UseFormReturn<PointValues>;
+export type PointTexts = z.input<typeof Form>;
+export type PointValues = z.output<typeof Form>;
+type PointFormState = UseFormReturn<PointTexts, unknown, PointValues>;
 
-export function usePointForm(values: PointValues): PointFormState {
-  return useForm<PointValues>({ resolver: zodResolver(Form), defaultValues: values });
+export function usePointForm(values: PointTexts): PointFormState {
+  return useForm({ resolver: zodResolver(Form), defaultValues: values });
 }
+
+/** The range that was entered; nothing for a device whose value does not move. */
+export const rangeOf = ({ typeId, low, high, unit }: PointValues): Range | undefined =>
+  deviceType(typeId).stimulated === 'value' ? { low, high, unit } : undefined;
+
+/** The texts of a range, or those of a usual one. */
+export const rangeTexts = (range: Range | undefined): Pick<PointTexts, 'low' | 'high' | 'unit'> => ({
+  low: String(range?.low ?? 0),
+  high: String(range?.high ?? 100),
+  unit: range?.unit ?? '%',
+});
 
 const FAMILIES: Readonly<Record<DeviceFamily, string>> = {
   'three-wire': 'Three- and four-wire sensors',
@@ -98,15 +120,38 @@ export function PointFields({
         maxLength={60}
       />
       <DeviceFields form={form} />
-      <Controller
-        control={control}
-        name="bit"
-        render={({ field }) => (
-          <Choice label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
-        )}
-      />
+      <SignalFields form={form} />
       {children}
     </Row>
+  );
+}
+
+/** How the program takes it: a bit, or a value over a range. */
+function SignalFields({ form: { control } }: { form: PointFormState }) {
+  const type = deviceType(useWatch({ control, name: 'typeId' }));
+  if (type.stimulated === 'value')
+    return (
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField control={control} name="low" label="Range from" mono inputMode="decimal" />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="high" label="to" mono inputMode="decimal" />
+        </View>
+        <View className="w-[92px]">
+          <FormField control={control} name="unit" label="Unit" />
+        </View>
+      </View>
+    );
+  if (type.stimulated !== 'target') return null;
+  return (
+    <Controller
+      control={control}
+      name="bit"
+      render={({ field }) => (
+        <Choice label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
+      )}
+    />
   );
 }
 
@@ -138,18 +183,20 @@ function DeviceFields({ form }: { form: PointFormState }) {
         />
       )}
       {output !== 'none' && <Words as="small">{`${OUTPUT_EXPLAINED[output]}.`}</Words>}
-      <Controller
-        control={control}
-        name="logic"
-        render={({ field }) => (
-          <Choice<Logic>
-            label="Logic"
-            value={field.value}
-            onChange={field.onChange}
-            options={logicOptions(type)}
-          />
-        )}
-      />
+      {type.logics.length > 1 && (
+        <Controller
+          control={control}
+          name="logic"
+          render={({ field }) => (
+            <Choice<Logic>
+              label="Logic"
+              value={field.value}
+              onChange={field.onChange}
+              options={logicOptions(type)}
+            />
+          )}
+        />
+      )}
     </>
   );
 }

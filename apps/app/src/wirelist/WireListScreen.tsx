@@ -1,5 +1,13 @@
 import type { JobView } from '@keypost/api';
-import { JobProblem, readWireList, terminalSheet, wireList, writeWireList } from '@keypost/core';
+import {
+  JobIndex,
+  JobProblem,
+  readWireList,
+  refWords,
+  terminalSheet,
+  wireList,
+  writeWireList,
+} from '@keypost/core';
 import type { Change, ListedWire } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -145,6 +153,7 @@ function List({ view }: { view: JobView }) {
   const [sought, setSought] = useState('');
   const [shown, setShown] = useState(PAGE);
   const all = useMemo(() => wireList(view.content), [view]);
+  const index = useMemo(() => new JobIndex(view.content), [view]);
   const text = sought.trim().toLowerCase();
   const found = all.filter((listed) => text === '' || wordsOf(listed).toLowerCase().includes(text));
   return (
@@ -153,7 +162,7 @@ function List({ view }: { view: JobView }) {
         <Field label="Find a tag, terminal, number or cable" value={sought} onChange={setSought} />
       </Row>
       {found.slice(0, shown).map((listed) => (
-        <ListRow key={listed.wire.id} listed={listed} />
+        <ListRow key={listed.wire.id} index={index} listed={listed} />
       ))}
       {found.length > shown && (
         <Row>
@@ -170,14 +179,14 @@ function List({ view }: { view: JobView }) {
 const wordsOf = ({ wire, from, to }: ListedWire): string =>
   [wire.number, from.item, from.terminal, to.item, to.terminal, wire.cable, wire.colour].join(' ');
 
-function ListRow({ listed: { wire, from, to, found } }: { listed: ListedWire }) {
-  const place = (end: ListedWire['from']) =>
-    `${end.item} ${end.terminal}${end.where ? ` (${end.where})` : ''}`;
+function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
+  const place = (ref: string, { where }: ListedWire['from']) =>
+    `${refWords(index, ref)}${where ? ` (${where})` : ''}`;
   return (
     <Row className="flex-row items-center gap-3 py-2">
       <WireSwatch colour={wire.colour} />
       <View className="min-w-0 flex-1">
-        <Words as="strong">{`${place(from)}  →  ${place(to)}`}</Words>
+        <Words as="strong">{`${place(wire.from, from)}  →  ${place(wire.to, to)}`}</Words>
         <Words as="small">
           {[
             `number ${wire.number}`,

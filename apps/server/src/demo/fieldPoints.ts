@@ -245,7 +245,18 @@ const SAFETY: readonly DemoPoint[] = [
     output: 'contact',
     logic: 'no',
     at: ['di-1', 7],
+    settings: { address: '1', last: 'off' },
     landed: 1,
+  },
+  {
+    tag: 'AX-214',
+    name: 'Blower board, arc protection',
+    typeId: 'arc-unit',
+    output: 'contact',
+    logic: 'no',
+    at: ['di-3', 4],
+    settings: { address: '2', last: 'on' },
+    landed: 0,
   },
 ];
 

@@ -22,6 +22,19 @@ const MAINS: Supply = {
   limitAmps: 16,
 };
 
+/** The valves' branch behind an electronic breaker, at the far end of the hall. */
+const VALVES: Supply = {
+  id: 'f1',
+  tag: 'F1',
+  kind: 'dc',
+  volts: 24.1,
+  tolerancePercent: 2.5,
+  innerOhms: 0,
+  limitAmps: 4,
+  feed: { from: 'g1', protection: 'breaker', lengthM: 35, mm2: 1.5 },
+  otherAmps: 1.2,
+};
+
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */
 export function ternRock(): JobContent {
   const clock = demoClock();
@@ -30,7 +43,9 @@ export function ternRock(): JobContent {
     job = applyChange(job, change, { by, at: clock() });
   };
   apply({ kind: 'addSupply', supply: MAINS }, MIRA);
+  apply({ kind: 'addSupply', supply: VALVES }, MIRA);
   for (const { commons, ...module } of MODULES) apply({ kind: 'addModule', module, commons }, MIRA);
+  apply({ kind: 'moveWire', wireId: 'do-1-Lp', to: 'f1:+' }, MIRA);
   for (const row of POINTS) {
     apply(addition(row), MIRA);
     for (const change of row.more ?? []) apply(change, MIRA);

@@ -219,3 +219,53 @@ describe('of a job', () => {
     ).toBe(0);
   });
 });
+
+test('what can stay stays: a panel that is as small as can be is left as it is', () => {
+  const group = (id: string, now: '-' | '+') =>
+    ({
+      id: `m:${id}`,
+      moduleId: 'm',
+      moduleTag: 'M',
+      common: id,
+      channels: [0, 1, 2, 3].map((n) => n + (id === 'COM2' ? 4 : 0)),
+      spare: 0,
+      now,
+      rails: ['-', '+'],
+      kind: id,
+    }) as const;
+  const applicant = (id: string, key: string, groupId: string, channel: number) => ({
+    id,
+    tag: id,
+    words: key,
+    key,
+    area: '',
+    current: { groupId, channel },
+  });
+  const problem: AllocationProblem = {
+    groups: [group('COM1', '+'), group('COM2', '-')],
+    applicants: [
+      applicant('a', 'npn', 'm:COM1', 3),
+      applicant('b', 'pnp', 'm:COM2', 6),
+      applicant('c', 'pnp', 'm:COM2', 4),
+      applicant('d', 'npn', 'm:COM2', 5),
+    ],
+    fits: (key, _, rail) => (key === 'pnp') === (rail === '-'),
+  };
+  const outcome = allocateNow(problem);
+  if (outcome.kind !== 'allocated') throw new Error('impossible');
+  const at = Object.fromEntries(outcome.placements.map(({ applicant: { id }, channel }) => [id, channel]));
+  expect(at).toEqual({ a: 3, b: 6, c: 4, d: 0 });
+  expect(outcome.placements.find(({ applicant: { id } }) => id === 'b')!.sentence).toMatch(/stays here/);
+});
+
+test('what is wired to a drive or another controller is not moved to the inputs', () => {
+  let job = withModule(bareJob(), 'm', 'di8-both-8', ['-']);
+  job = withModule(job, 'drv', 'drive', ['-', '-', '-'], 40);
+  job = withPoint(job, { tag: 'PX-1', at: ['m', 0] });
+  job = withPoint(job, { tag: 'XS-2', at: ['drv', 1] });
+  job = withPoint(job, { tag: 'PX-3', at: null });
+  const { applicants } = problemOf(job, { pinned: new Set(), spareShare: 0 });
+  expect(applicants.map(({ tag }) => tag)).toEqual(['PX-1', 'PX-3']);
+  const left = problemOf(job, { pinned: new Set(), left: new Set(['px-1']), spareShare: 0 });
+  expect(left.groups[0]!.channels).not.toContain(0);
+});

@@ -67,22 +67,36 @@ export function explainConflict(
   }[],
 ): Impossible {
   const conflict = smallestConflict(problem);
-  const tags = conflict.map(({ tag }) => tag);
-  const listed =
-    tags.length > 6 ? `${tags.slice(0, 5).join(', ')} and ${tags.length - 5} more` : tags.join(', ');
-  const kinds = [...new Set(conflict.map(({ words }) => words))];
-  const room = problem.groups.reduce((sum, g) => sum + Math.max(0, g.channels.length - g.spare), 0);
-  const sentence =
-    problem.applicants.length > room
-      ? `There are ${problem.applicants.length} devices and ${room} channels to give.`
-      : `${listed} cannot be placed together: ${kinds.join(' and ')} must not share a common, and there are too few commons for them.`;
   return {
     kind: 'impossible',
     conflict,
-    sentence,
+    sentence: conflictSentence(problem, conflict),
     waysOut: options.flatMap(({ sentence: words, apply }) => {
       const text = words(conflict);
       return text !== undefined && solvable(apply(problem, conflict)) ? [text] : [];
     }),
   };
+}
+
+/** What stands against the devices of a smallest conflict. */
+function conflictSentence(
+  { applicants, groups, fits }: AllocationProblem,
+  conflict: readonly Applicant[],
+): string {
+  const tags = conflict.map(({ tag }) => tag);
+  const listed =
+    tags.length > 6 ? `${tags.slice(0, 5).join(', ')} and ${tags.length - 5} more` : tags.join(', ');
+  const room = groups.reduce((sum, g) => sum + Math.max(0, g.channels.length - g.spare), 0);
+  if (applicants.length > room) return `There are ${applicants.length} devices and ${room} channels to give.`;
+  const [only] = conflict;
+  if (only && conflict.length === 1)
+    return only.pinned
+      ? `${only.tag} is pinned where it cannot work.`
+      : groups.some(({ kind, rails }) => rails.some((rail) => fits(only.key, kind, rail)))
+        ? `${only.tag} finds no free channel of a common that suits it.`
+        : `${only.tag} works on no free input of this panel, on whatever rail the common is.`;
+  const kinds = [...new Set(conflict.map(({ words }) => words))];
+  return kinds.length > 1
+    ? `${listed} cannot be placed together: ${kinds.join(' and ')} must not share a common, and there are too few commons for them.`
+    : `${listed} cannot be placed together: the commons that suit them have too few free channels.`;
 }

@@ -1,5 +1,5 @@
 import { deviceType, moduleType } from '../catalog/index.ts';
-import type { Device, JobContent } from '../model/job.ts';
+import type { Device, JobContent, Point } from '../model/job.ts';
 import { emptyJob } from '../model/emptyJob.ts';
 import { statusIn } from '../wiring/analysis.ts';
 import { applyChange } from '../wiring/changes.ts';
@@ -13,6 +13,8 @@ import type { Allocated, AllocationProblem, Applicant, CommonRail, Group } from 
 export interface AllocationWish {
   /** Points that stay on the channel where they are. */
   readonly pinned: ReadonlySet<string>;
+  /** Points that are not looked at: they and their channels stay as they are. */
+  readonly left?: ReadonlySet<string>;
   /** Share of the channels of each group that stay free, 0 to 0.5. */
   readonly spareShare: number;
 }
@@ -25,7 +27,9 @@ const NOBODY = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
  */
 export function problemOf(job: JobContent, wish: AllocationWish): AllocationProblem {
   const index = new JobIndex(job);
-  const points = job.points.filter((point) => asks(index.deviceOf(point)) && !point.helperIds?.length);
+  const points = job.points.filter(
+    (point) => asks(index, point) && !point.helperIds?.length && !wish.left?.has(point.id),
+  );
   const mine = new Set(points.map(({ deviceId }) => deviceId));
   const groups = job.modules.flatMap((module): Group[] => {
     const type = moduleType(module.typeId);
@@ -45,6 +49,7 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
         channels: free,
         spare: Math.ceil(channels.length * wish.spareShare),
         // A group that others use keeps the rail that it has.
+        ...((now === '+' || now === '-') && { now }),
         rails: others && (now === '+' || now === '-') ? [now] : ['-', '+'],
         kind: `${module.typeId} ${common}`,
       };
@@ -60,16 +65,23 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
       words: OUTPUT_WORDS[device.output],
       key: `${device.typeId} ${device.output} ${device.logic}`,
       area: areaOf(point.name),
+      ...(at && { current: { groupId: groupId!, channel: at.channel } }),
       ...(at && wish.pinned.has(point.id) && { pinned: { groupId: groupId!, channel: at.channel } }),
     };
   });
   return { applicants, groups, fits: solvedFits() };
 }
 
-/** Devices that want one channel of a switching input. */
-function asks(device: Device): boolean {
+/**
+ * Devices that want one channel of a switching input. What is on an input of a drive or of another controller is
+ * there on purpose.
+ */
+function asks(index: JobIndex, point: Point): boolean {
+  const device = index.deviceOf(point);
   const { family } = deviceType(device.typeId);
-  return family === 'three-wire' || family === 'contact' || family === 'two-wire';
+  if (family !== 'three-wire' && family !== 'contact' && family !== 'two-wire') return false;
+  const place = index.placeOf(device);
+  return !place || index.typeOf(place.moduleId).family === 'inputs';
 }
 
 /** Points whose names begin alike belong to one area of the plant: `Drum filter, rotation` to `Drum filter`. */

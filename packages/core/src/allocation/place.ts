@@ -17,7 +17,7 @@ export function place(
   );
   const left = new Map(c.keys.map((key, k) => [key, c.counts[k]!]));
   const given = new Map<string, Applicant[]>(used.map(({ id }) => [id, []]));
-  for (const applicant of inAreas(c.free)) {
+  for (const applicant of inAreas(c.free, rails)) {
     left.set(applicant.key, left.get(applicant.key)! - 1);
     const group = candidates(problem, used, rails, room, given, applicant).find((candidate) => {
       room.set(candidate.id, room.get(candidate.id)! - 1);
@@ -33,28 +33,43 @@ export function place(
 
 /** Which single groups sit on which rail: forced ones first, then in the panel's order. */
 function railsOf(problem: AllocationProblem, c: Counted, choice: Choice): Map<string, CommonRail> {
+  const held = new Map<string, number>();
+  for (const { current } of problem.applicants)
+    if (current) held.set(current.groupId, (held.get(current.groupId) ?? 0) + 1);
+  const heldBy = (moduleId: string): number =>
+    c.groupsOf.get(moduleId)!.reduce((sum, { id }) => sum + (held.get(id) ?? 0), 0);
   const modules = new Set(
-    c.moduleClasses.flatMap(({ moduleIds }, m) => moduleIds.slice(0, choice.modules[m]!)),
+    c.moduleClasses.flatMap(({ moduleIds }, m) =>
+      [...moduleIds].sort((a, b) => heldBy(b) - heldBy(a)).slice(0, choice.modules[m]!),
+    ),
   );
   const left = choice.onRail.map((row) => ({ ...row }));
   const rails = new Map<string, CommonRail>();
-  for (const group of problem.groups) {
-    if (!modules.has(group.moduleId)) continue;
+  const give = (group: Group, rail: CommonRail | undefined): void => {
     const row = left[c.classOf.get(group.id)!]!;
-    const rail = row['-'] > 0 ? '-' : row['+'] > 0 ? '+' : undefined;
-    if (!rail) continue;
+    if (!rail || rails.has(group.id) || row[rail] <= 0) return;
     row[rail]--;
     rails.set(group.id, rail);
-  }
+  };
+  const open = problem.groups.filter(({ moduleId }) => modules.has(moduleId));
+  // Groups that hold most keep the rail that they have, if the choice has one such.
+  for (const group of [...open].sort((a, b) => (held.get(b.id) ?? 0) - (held.get(a.id) ?? 0)))
+    give(group, group.now);
+  for (const group of open) for (const rail of ['-', '+'] as const) give(group, rail);
   return rails;
 }
 
-/** Areas with most devices first, then by key and tag, so that what belongs together is given together. */
-function inAreas(applicants: readonly Applicant[]): Applicant[] {
+/**
+ * Those that can stay where they are first; then areas with most devices, by key and tag, so that what belongs
+ * together is given together.
+ */
+function inAreas(applicants: readonly Applicant[], rails: ReadonlyMap<string, CommonRail>): Applicant[] {
+  const stays = ({ current }: Applicant): number => (current && rails.has(current.groupId) ? 0 : 1);
   const sizes = new Map<string, number>();
   for (const { area } of applicants) sizes.set(area, (sizes.get(area) ?? 0) + 1);
   return [...applicants].sort(
     (a, b) =>
+      stays(a) - stays(b) ||
       sizes.get(b.area)! - sizes.get(a.area)! ||
       compare(a.area, b.area) ||
       compare(a.key, b.key) ||
@@ -71,13 +86,19 @@ function candidates(
   rails: ReadonlyMap<string, CommonRail>,
   room: ReadonlyMap<string, number>,
   given: ReadonlyMap<string, readonly Applicant[]>,
-  { key, area }: Applicant,
+  { key, area, current }: Applicant,
 ): Group[] {
   const modulesOfArea = new Set(
     used.filter(({ id }) => given.get(id)!.some((a) => a.area === area)).map(({ moduleId }) => moduleId),
   );
   const rank = (group: Group): number =>
-    given.get(group.id)!.some((a) => a.area === area) ? 0 : modulesOfArea.has(group.moduleId) ? 1 : 2;
+    group.id === current?.groupId
+      ? -1
+      : given.get(group.id)!.some((a) => a.area === area)
+        ? 0
+        : modulesOfArea.has(group.moduleId)
+          ? 1
+          : 2;
   return used
     .filter(({ id, kind }) => room.get(id)! > 0 && problem.fits(key, kind, rails.get(id)!))
     .sort((a, b) => rank(a) - rank(b));
@@ -122,8 +143,16 @@ function channelled(
     const rail = rails.get(group.id)!;
     const here = pinned.filter(({ pinned: at }) => at!.groupId === group.id);
     const taken = new Set(here.map(({ pinned: at }) => at!.channel));
+    const own = given.get(group.id)!;
+    const kept = own.filter(
+      ({ current }) =>
+        current?.groupId === group.id &&
+        group.channels.includes(current.channel) &&
+        !taken.has(current.channel) &&
+        taken.add(current.channel),
+    );
     const free = group.channels.filter((channel) => !taken.has(channel));
-    const all = [...here, ...given.get(group.id)!];
+    const all = [...here, ...own];
     const make = (applicant: Applicant, channel: number): Placement => ({
       applicant,
       group,
@@ -133,7 +162,8 @@ function channelled(
     });
     return [
       ...here.map((applicant) => make(applicant, applicant.pinned!.channel)),
-      ...given.get(group.id)!.map((applicant, i) => make(applicant, free[i]!)),
+      ...kept.map((applicant) => make(applicant, applicant.current!.channel)),
+      ...own.filter((a) => !kept.includes(a)).map((applicant, i) => make(applicant, free[i]!)),
     ];
   });
 }
@@ -143,7 +173,7 @@ const railWords = (rail: CommonRail): string => (rail === '-' ? '0 V' : 'plus');
 /** Why a device stands where it stands. */
 function why(
   problem: AllocationProblem,
-  { tag, words, key, area, pinned }: Applicant,
+  { tag, words, key, area, pinned, current }: Applicant,
   group: Group,
   rail: CommonRail,
   mates: readonly Applicant[],
@@ -153,8 +183,9 @@ function why(
   const other = rail === '-' ? '+' : '-';
   const bound = !problem.fits(key, group.kind, other);
   const kin = mates.filter((mate) => mate.area === area && mate.tag !== tag).map((mate) => mate.tag);
+  const stays = current?.groupId === group.id ? ' It stays here.' : '';
   const because = bound
     ? `${words} needs ${common} on ${railWords(rail)}`
     : `${words} fits either rail, and ${common} sits on ${railWords(rail)} for the others`;
-  return `${tag}: ${because}${area && kin.length ? `; beside ${kin.slice(0, 2).join(' and ')} of the same area` : ''}.`;
+  return `${tag}: ${because}${area && kin.length ? `; beside ${kin.slice(0, 2).join(' and ')} of the same area` : ''}.${stays}`;
 }

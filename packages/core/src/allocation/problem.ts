@@ -10,6 +10,8 @@ export interface Applicant {
   /** Devices with the same key fit the same places. */
   readonly key: string;
   readonly area: string;
+  /** Where it is now: it stays there if the fewest modules and commons allow it. */
+  readonly current?: { readonly groupId: string; readonly channel: number };
   readonly pinned?: { readonly groupId: string; readonly channel: number };
 }
 
@@ -23,6 +25,8 @@ export interface Group {
   readonly channels: readonly number[];
   /** Channels that must stay free here. */
   readonly spare: number;
+  /** The rail on which its common is now. */
+  readonly now?: CommonRail;
   /** Rails that its common may be put on. */
   readonly rails: readonly CommonRail[];
   /** Groups of the same kind are alike for every device. */

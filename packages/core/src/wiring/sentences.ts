@@ -69,7 +69,9 @@ function relayWorks({ context, shown }: Analysis): string {
   const on = shown.find(({ solution }) => solution.active(elementId(relay.id, 'coil')));
   const volts = on ? formatVolts(Math.abs(on.coils.get(relay.id)?.nom ?? 0)) : '';
   const loads = new Set(shown[0]?.duties.map(({ duty }) => duty.label));
-  const follow = loads.size ? ` ${[...loads].join(', ')} follow as planned.` : '';
+  const follow = loads.size
+    ? ` ${[...loads].join(', ')} ${loads.size === 1 ? 'follows' : 'follow'} as planned.`
+    : '';
   return `Works. ${on?.situation.words ?? ''}: ${relay.tag} is in, with ${volts} at its coil; otherwise it is out.${follow}`;
 }
 

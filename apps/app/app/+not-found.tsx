@@ -1,0 +1,1 @@
+export { NotFoundScreen as default } from '../src/ui/NotFoundScreen';
