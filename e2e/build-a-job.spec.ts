@@ -15,7 +15,7 @@ test('a first user makes a job, is told at once what is wrong, mends it, and tak
   await page.getByLabel('Your initials').fill('JT');
   await page.getByRole('button', { name: 'Begin' }).click();
   await addModule(page, '8-channel DC input, two-way, two commons', ['On 0 V', 'On plus']);
-  await page.getByRole('link', { name: 'Channel 1, free: add a point here' }).click();
+  await page.getByRole('link', { name: /channel 1, common 1, free/ }).click();
   await page.getByRole('radio', { name: 'NPN' }).click();
   await expect(page.getByText('It cannot work on this channel as its common sits now.')).toBeVisible();
   await addPoint(page, { tag: 'PX-1', name: 'Valve shut', output: 'NPN', channel: 'DI 1 channel 1' });
@@ -70,7 +70,7 @@ test.describe('bad input', () => {
   }) => {
     await newJob(page, 'Refusals');
     await addModule(page, '4-channel DC input, two-way, one common', ['On 0 V']);
-    await page.getByRole('link', { name: 'Channel 0, free: add a point here' }).click();
+    await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
     await page.getByRole('button', { name: 'Add the point' }).click();
     await expect(page.getByText('A tag cannot be empty.')).toBeVisible();
     await addPoint(page, { tag: 'PX-1', name: 'One', output: 'PNP', channel: 'DI 1 channel 0' });
@@ -90,7 +90,7 @@ test.describe('bad input', () => {
   test('two browsers edit the same point: the second is offered both', async ({ page, context }) => {
     await newJob(page, 'Two hands');
     await addModule(page, '4-channel DC input, two-way, one common', ['On 0 V']);
-    await page.getByRole('link', { name: 'Channel 0, free: add a point here' }).click();
+    await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
     await addPoint(page, { tag: 'PX-1', name: 'One', output: 'PNP', channel: 'DI 1 channel 0' });
     await page.getByRole('link', { name: 'Edit PX-1' }).click();
     await expect(page.getByLabel('What it is for')).toHaveValue('One');

@@ -9,7 +9,7 @@ test.beforeEach(({ page }) => known(page));
 async function jobWithPoint(page: Page, name: string): Promise<void> {
   await newJob(page, name);
   await addModule(page, '8-channel DC input, two-way, one common', ['On 0 V']);
-  await page.getByRole('link', { name: 'Channel 0, free: add a point here' }).click();
+  await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
   await addPoint(page, { tag: 'PX-1', name: 'Valve shut', output: 'PNP', channel: 'DI 1 channel 0' });
 }
 

@@ -27,5 +27,6 @@ export default defineConfig({
     hasTouch: true,
     launchOptions: { executablePath: process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium', args: FLAGS },
     trace: 'retain-on-failure',
+    actionTimeout: 15000,
   },
 });

@@ -29,7 +29,7 @@ test('the panel shows modules side by side, and a turned common stops its sensor
     ),
   );
   expect(boxes[0]!.x + boxes[0]!.width).toBeLessThanOrEqual(boxes[1]!.x);
-  const row = page.getByRole('link', { name: /Channel 0, PE-106/ });
+  const row = page.getByRole('link', { name: /DI 3 channel 0, .*PE-106/ });
   await expect(row.getByRole('img')).toHaveAccessibleName('failed');
   const common = page.getByRole('radiogroup', { name: 'Common 1 of DI 3' });
   await common.getByRole('radio', { name: /no rail/ }).click();

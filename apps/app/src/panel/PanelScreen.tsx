@@ -53,15 +53,15 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
         <View className={wide ? 'flex-1' : ''}>
           <SupplyPlate view={view} />
         </View>
-        <View className={wide ? 'flex-1' : ''}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <PanelLinks view={view} />
+          {points.length > 0 && !moving.on && (
+            <Button label="Move a device" icon={<Move size={20} color={ink} />} onPress={moving.begin} />
+          )}
         </View>
       </View>
       {modules.length === 0 && !adding && (
         <Words as="soft">{`No module yet. Add the first; ${MODULE_TYPES.length} kinds are in the catalog.`}</Words>
-      )}
-      {points.length > 0 && !moving.on && (
-        <Button label="Move a device" icon={<Move size={20} color={ink} />} onPress={moving.begin} />
       )}
       <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-4'}>
         {modules.map((module) => (
