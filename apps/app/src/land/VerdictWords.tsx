@@ -17,7 +17,7 @@ const MARKS: Record<VerdictStatus, MarkKind> = {
   open: 'open',
 };
 
-/** The verdict in a sentence, and the ways out that were solved and hold. */
+/** The verdict in a sentence, with its note where it is no approval, and the ways out that were solved and hold. */
 export function VerdictWords({ point: { verdict }, saver }: { point: OpenPoint; saver: Saver }) {
   const { status, sentence, waysOut, reasons, note } = verdict;
   const works = status === 'works';
@@ -27,7 +27,7 @@ export function VerdictWords({ point: { verdict }, saver }: { point: OpenPoint; 
         <Mark kind={MARKS[status]} size={26} label={works ? 'works' : undefined} />
         <View className="min-w-0 flex-1">
           <Words as="body">
-            {works && <Words as="strong">Works. </Words>}
+            {works && !note && <Words as="strong">Works. </Words>}
             {works ? sentence.replace(/^Works\. /, '') : sentence}
           </Words>
           {note && (

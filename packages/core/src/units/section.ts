@@ -6,12 +6,12 @@ export function awgToMm2(gauge: number): number {
 
 /**
  * Reads a cross-section as it is printed on a cable: `0.75`, `0,75 mm²`, `AWG 20`, `20 AWG`, `1/0 AWG` is not taken.
- * @returns mm², or nothing when it is neither.
+ * @returns mm², of a gauge to three digits, or nothing when it is neither.
  */
 export function parseSection(text: string): number | undefined {
   const words = text.trim().replace(',', '.');
   const gauge = /^(?:AWG\s*(\d{1,2})|(\d{1,2})\s*AWG)$/i.exec(words);
-  if (gauge) return awgToMm2(Number(gauge[1] ?? gauge[2]));
+  if (gauge) return Number(awgToMm2(Number(gauge[1] ?? gauge[2])).toPrecision(3));
   const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|qmm)?$/i.exec(words);
   return metric ? Number(metric[1]) : undefined;
 }

@@ -16,20 +16,27 @@ export interface SafetyTarget {
   readonly released: string;
 }
 
-export function safetyTarget({ index, scope }: PointContext): SafetyTarget | undefined {
-  for (const [moduleId, taken] of scope.parts) {
+export function safetyTarget({ index, scope, place }: PointContext): SafetyTarget | undefined {
+  const own = (moduleId: string, { channel }: SafetyPort): boolean =>
+    place?.moduleId === moduleId && place.channel === channel;
+  const ports = [...scope.parts].flatMap(([moduleId, taken]) =>
+    index
+      .portsOf(moduleId)
+      .filter((port) => port.kind === 'safety')
+      .map((port) => ({ moduleId, taken, port, own: own(moduleId, port) })),
+  );
+  // The device's own input comes first; other guards may hang on the same safety relay.
+  for (const { moduleId, taken, port, own: mine } of ports.sort((a, b) => Number(b.own) - Number(a.own))) {
     const module = index.module(moduleId)!;
-    for (const port of index.portsOf(moduleId)) {
-      if (port.kind !== 'safety' || !leads(scope.refs, moduleId, port, taken)) continue;
-      const type = moduleType(module.typeId);
-      const local = type.family === 'safety relay' ? 'released' : port.both;
-      return {
-        module,
-        port,
-        settings: settingsOf(type, module.settings),
-        released: elementId(moduleId, local),
-      };
-    }
+    if (!mine && !leads(scope.refs, moduleId, port, taken)) continue;
+    const type = moduleType(module.typeId);
+    const local = type.family === 'safety relay' ? 'released' : port.both;
+    return {
+      module,
+      port,
+      settings: settingsOf(type, module.settings),
+      released: elementId(moduleId, local),
+    };
   }
   return undefined;
 }

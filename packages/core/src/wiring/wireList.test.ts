@@ -63,7 +63,7 @@ test.each([
   [10, 5.26],
 ])('AWG %i is %f mm²', (gauge, mm2) => {
   expect(awgToMm2(gauge) / mm2).toBeCloseTo(1, 2);
-  expect(parseSection(`AWG ${gauge}`)).toBeCloseTo(awgToMm2(gauge), 6);
+  expect(parseSection(`AWG ${gauge}`)).toBeCloseTo(awgToMm2(gauge), 2);
 });
 
 test('a cross-section may be metric or of the gauge, and nothing else', () => {

@@ -1,7 +1,7 @@
 import * as F from '../../test/families.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
 import type { JobContent } from '../model/job.ts';
-import { analyse } from './analysis.ts';
+import { analyse, judge } from './analysis.ts';
 import { applyChange } from './changes.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ReasonCode } from './reasons/reason.ts';
@@ -252,4 +252,19 @@ test('wires found elsewhere are put back as planned', () => {
   const job = exchanged(F.analogJob('transmitter-2w'), 'px-1-b:+', 'px-1-b:-');
   const { waysOut } = verdictOf(analyse(new JobIndex(job), 'px-1'));
   expect(waysOut[0]!.sentence).toBe('Land all 2 wires of PX-1 as planned');
+});
+
+test('a guard beside another on one safety relay is told of its own channel, not of the other’s', () => {
+  let job = F.guardJob({ selector: 'both' });
+  job = withPoint(job, { tag: 'GS-2', typeId: 'guard-transistor', output: 'pnp', logic: 'nc', at: ['s', 1] });
+  const wire = job.wires.find(({ from }) => from === 'gs-2-b:YE')!;
+  const loose = after(job, { kind: 'landWire', wireId: wire.id, landed: { missing: true } });
+  const reasons = (of: JobContent, id: string) => judge(analyse(new JobIndex(of), id)).sentence;
+  expect(reasons(job, 'gs-2')).toMatch(/^Wired as meant/);
+  expect(reasons(loose, 'gs-2')).toMatch(/^Channel 2 of GS-2 does not reach S input 2/);
+  // What the selector is set to is never proposed to be lowered.
+  expect(reasons(loose, 'px-1')).toMatch(/input 2 is not closed.*competent person/);
+  for (const id of ['gs-2', 'px-1'])
+    for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).waysOut)
+      expect(sentence).not.toMatch(/selector/i);
 });

@@ -65,12 +65,12 @@ function notReleased(analysis: Analysis, { module, port, settings }: SafetyTarge
       ),
     ];
   }
-  const other = settings.selector === 'both' && (!on('in1') || !on('in2'));
-  if (other)
+  const dark = [1, 2].find((n) => !on(`in${n}`));
+  if (settings.selector === 'both' && dark)
     return [
       cannot(
         'safety-channel',
-        `The selector of ${module.tag} stands at both inputs, and only one of them is closed. Set it to the input that is used.`,
+        `The selector of ${module.tag} stands at both inputs, and input ${dark} is not closed. Close what belongs there; which inputs are to be used is for the competent person to say.`,
       ),
     ];
   if (has('feedback') && !on('feedback'))
