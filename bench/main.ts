@@ -1,6 +1,9 @@
 import { analyse, assemble, checkJob, compile, JobIndex, scopeOf, Solver } from '@keypost/core';
 import { all, create } from 'mathjs';
+import { allocating } from './allocating.ts';
+import { blocking } from './blocking.ts';
 import { madeJob } from './madeJob.ts';
+import { mixedJob } from './mixedJob.ts';
 
 const math = create(all!, {});
 
@@ -64,12 +67,14 @@ function linearOf(
 
 function checking(): void {
   const sizes = [100, 500, 1000];
-  checkJob(madeJob(100));
+  checkJob(mixedJob(100));
   const took = sizes.map((size) => {
-    const job = madeJob(size);
+    const job = mixedJob(size);
     return median([1, 2, 3].map(() => seconds(() => checkJob(job))));
   });
-  console.log('Checking a made job: verdicts, ways out, states and readings of every point');
+  console.log(
+    'Checking a made job of mixed families: verdicts, ways out, states and readings of every point',
+  );
   sizes.forEach((size, i) =>
     console.log(`  ${String(size).padStart(4)} points                          ${took[i]!.toFixed(2)} s`),
   );
@@ -79,12 +84,15 @@ function checking(): void {
 }
 
 function verdicts(): void {
-  const index = new JobIndex(madeJob(500));
+  const index = new JobIndex(mixedJob(500));
+  const ids = index.job.points.map(({ id }) => id);
   let n = 0;
-  const one = rate(() => analyse(index, `p${n++ % 500}`));
+  const one = rate(() => analyse(index, ids[n++ % ids.length]!));
   console.log(`Points analysed with worst-case bands   ${one.toFixed(0)} a second`);
 }
 
 solving();
 verdicts();
 checking();
+allocating();
+await blocking();

@@ -1,6 +1,9 @@
 import { useRouter } from 'expo-router';
 import { Plus } from '../ui/icons';
+import type { PointProgress } from '@keypost/core';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
+import { useGradually } from '../ui/useGradually';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { Button } from '../ui/Button';
@@ -43,18 +46,7 @@ export function BoardPane({
                     No points yet. Add modules in Panel, then the first point.
                   </Words>
                 ) : (
-                  <View role="list" aria-label="Points" className="border-y-[1.5px] border-edge bg-plate">
-                    {inOrder(rows).map((row, i) => (
-                      <PointRow
-                        key={row.pointId}
-                        row={row}
-                        jobId={jobId}
-                        first={i === 0}
-                        chosen={row.pointId === chosen}
-                        wide={!full}
-                      />
-                    ))}
-                  </View>
+                  <Rows rows={rows} jobId={jobId} chosen={chosen} wide={!full} />
                 )
               }
             </Loaded>
@@ -69,5 +61,34 @@ export function BoardPane({
         )}
       </Loaded>
     </ScrollView>
+  );
+}
+
+function Rows({
+  rows,
+  jobId,
+  chosen,
+  wide,
+}: {
+  rows: readonly PointProgress[];
+  jobId: string;
+  chosen: string | undefined;
+  wide: boolean;
+}) {
+  const sorted = useMemo(() => inOrder(rows), [rows]);
+  const drawn = useGradually(sorted.length);
+  return (
+    <View role="list" aria-label="Points" className="border-y-[1.5px] border-edge bg-plate">
+      {sorted.slice(0, drawn).map((row, i) => (
+        <PointRow
+          key={row.pointId}
+          row={row}
+          jobId={jobId}
+          first={i === 0}
+          chosen={row.pointId === chosen}
+          wide={wide}
+        />
+      ))}
+    </View>
   );
 }

@@ -1,4 +1,5 @@
 import type { PointProgress, Stage } from '@keypost/core';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark, MARK_WORDS } from '../ui/Mark';
 import { Words } from '../ui/Words';
@@ -7,7 +8,7 @@ import { GoTo } from '../ui/GoTo';
 const STAGE_NAMES: Record<Stage, string> = { land: 'Land', prove: 'Prove' };
 
 /** One point: tag, name, what stops it or comes next, and each stage's mark over the stage's name. */
-export function PointRow({
+export const PointRow = memo(function PointRow({
   row,
   jobId,
   first,
@@ -55,4 +56,4 @@ export function PointRow({
         ))}
     </GoTo>
   );
-}
+});

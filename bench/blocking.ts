@@ -1,0 +1,66 @@
+import { chromium } from '@playwright/test';
+import { writeJobFile } from '@keypost/core';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { freePort, startServer, stopServer } from '../e2e/serve.ts';
+import { mixedJob } from './mixedJob.ts';
+
+const BROWSER = process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium';
+
+/** A stretch in which the page could not answer, ms. */
+interface Blocked {
+  readonly start: number;
+  readonly duration: number;
+}
+
+/**
+ * The longest time for which the page cannot answer while a worker checks a job of 500 points, against the time that
+ * the check takes: from the job's arrival on the Board to its last mark.
+ */
+export async function blocking(): Promise<void> {
+  if (!existsSync(BROWSER)) {
+    console.log(`The page’s longest block is not measured: there is no browser at ${BROWSER}.`);
+    return;
+  }
+  const data = mkdtempSync(path.join(os.tmpdir(), 'keypost-bench-'));
+  const port = await freePort();
+  const server = await startServer(data, port);
+  const browser = await chromium.launch({ executablePath: BROWSER, args: ['--no-sandbox', '--disable-gpu'] });
+  try {
+    const base = `http://127.0.0.1:${port}`;
+    const answer = await fetch(`${base}/api/jobs/import?by=BN`, {
+      method: 'POST',
+      headers: { 'content-type': 'text/plain' },
+      body: writeJobFile(mixedJob(500)),
+    });
+    const { id } = (await answer.json()) as { id: string };
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await page.addInitScript(() => {
+      const blocked: Blocked[] = [];
+      Object.assign(window, { blocked });
+      new PerformanceObserver((list) => {
+        for (const { startTime, duration } of list.getEntries()) blocked.push({ start: startTime, duration });
+      }).observe({ type: 'longtask', buffered: true });
+    });
+    await page.goto(`${base}/job/${id}`);
+    const before = await page.evaluate(() => performance.now());
+    await page.getByRole('list', { name: 'Points' }).getByRole('link').first().waitFor();
+    const after = await page.evaluate(() => performance.now());
+    await page.waitForTimeout(2000);
+    const blocked = await page.evaluate(() => (window as unknown as { blocked: Blocked[] }).blocked);
+    for (const { start, duration } of blocked)
+      console.log(`    block at ${start.toFixed(0)} of ${duration.toFixed(0)} ms`);
+    const during = blocked.filter(({ start }) => start > before);
+    const longest = Math.max(0, ...during.map(({ duration }) => duration));
+    console.log('The page while a worker checks 500 points');
+    console.log(`  the check takes                       ${((after - before) / 1000).toFixed(2)} s`);
+    console.log(
+      `  longest block of the page             ${longest ? `${longest.toFixed(0)} ms` : 'none above 50 ms'}`,
+    );
+  } finally {
+    await browser.close();
+    await stopServer(server);
+    rmSync(data, { recursive: true, force: true });
+  }
+}
