@@ -16,7 +16,7 @@ interface Blocked {
 
 /**
  * The longest time for which the page cannot answer while a worker checks a job of 500 points, against the time that
- * the check takes: from the job's arrival on the Board to its last mark.
+ * the check takes: from handing the job to the worker to all marks on the Board.
  */
 export async function blocking(): Promise<void> {
   if (!existsSync(BROWSER)) {
@@ -38,23 +38,30 @@ export async function blocking(): Promise<void> {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
     await page.addInitScript(() => {
       const blocked: Blocked[] = [];
-      Object.assign(window, { blocked });
+      Object.assign(window, { blocked, posted: 0 });
+      const { Worker } = window;
+      window.Worker = class extends Worker {
+        override postMessage(...given: [unknown]): void {
+          super.postMessage(...given);
+          Object.assign(window, { posted: performance.now() });
+        }
+      };
       new PerformanceObserver((list) => {
         for (const { startTime, duration } of list.getEntries()) blocked.push({ start: startTime, duration });
       }).observe({ type: 'longtask', buffered: true });
     });
     await page.goto(`${base}/job/${id}`);
-    const before = await page.evaluate(() => performance.now());
     await page.getByRole('list', { name: 'Points' }).getByRole('link').first().waitFor();
     const after = await page.evaluate(() => performance.now());
     await page.waitForTimeout(2000);
-    const blocked = await page.evaluate(() => (window as unknown as { blocked: Blocked[] }).blocked);
-    for (const { start, duration } of blocked)
-      console.log(`    block at ${start.toFixed(0)} of ${duration.toFixed(0)} ms`);
-    const during = blocked.filter(({ start }) => start > before);
+    const { blocked, posted } = await page.evaluate(() => {
+      const { blocked: all, posted: at } = window as unknown as { blocked: Blocked[]; posted: number };
+      return { blocked: all, posted: at };
+    });
+    const during = blocked.filter(({ start }) => start > posted);
     const longest = Math.max(0, ...during.map(({ duration }) => duration));
     console.log('The page while a worker checks 500 points');
-    console.log(`  the check takes                       ${((after - before) / 1000).toFixed(2)} s`);
+    console.log(`  the check takes                       ${((after - posted) / 1000).toFixed(2)} s`);
     console.log(
       `  longest block of the page             ${longest ? `${longest.toFixed(0)} ms` : 'none above 50 ms'}`,
     );

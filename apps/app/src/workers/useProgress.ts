@@ -1,6 +1,6 @@
 import { jobProgress } from '@keypost/core';
 import type { JobContent, PointProgress } from '@keypost/core';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 
 type Progress = readonly PointProgress[];
 
@@ -22,13 +22,16 @@ function ask(job: JobContent): Promise<Progress> {
   const shop = worker;
   const ticket = ++tickets;
   return new Promise((resolve) => {
-    const done = (progress: Progress) => {
+    const progress: PointProgress[] = [];
+    const done = (answer: Progress) => {
       shop.removeEventListener('message', listen);
       shop.removeEventListener('error', fail);
-      resolve(progress);
+      resolve(answer);
     };
-    const listen = ({ data }: MessageEvent<{ ticket: number; progress: Progress }>) => {
-      if (data.ticket === ticket) done(data.progress);
+    const listen = ({ data }: MessageEvent<{ ticket: number; batch: Progress; last: boolean }>) => {
+      if (data.ticket !== ticket) return;
+      progress.push(...data.batch);
+      if (data.last) done(progress);
     };
     const fail = () => done(jobProgress(job));
     shop.addEventListener('message', listen);
@@ -42,7 +45,7 @@ export function useProgress(job: JobContent | undefined): Progress | undefined {
   const [progress, setProgress] = useState<Progress>();
   useEffect(() => {
     let wanted = true;
-    if (job) void progressOf(job).then((answer) => wanted && setProgress(answer));
+    if (job) void progressOf(job).then((answer) => wanted && startTransition(() => setProgress(answer)));
     return () => {
       wanted = false;
     };
