@@ -18,7 +18,7 @@ const KINDS: readonly [string, OutputKind, Logic][] = [
 export function madeJob(count: number): JobContent {
   let job = emptyJob(`Made job of ${count}`, '', { innerOhms: 0.02, limitAmps: 40 });
   const size = moduleType(MODULE).ports({}).length;
-  const rails = ['-', '+', '-', '+', '-', '+', '-', null] as const;
+  const rails = ['-', '+', '-', null, '-', '+', '-', '+'] as const;
   for (let m = 0; m * size < count; m++) {
     const module = { id: `m${m}`, tag: `DI ${m}`, typeId: MODULE, firstByte: 2 * m };
     const commons = [rails[(2 * m) % rails.length]!, rails[(2 * m + 1) % rails.length] ?? null];

@@ -35,10 +35,10 @@ export function viewOf(content: JobContent): JobView {
   return { id: 'j', revision: 1, content, revisions: Object.fromEntries(rows) };
 }
 
-/** The point `p` of a job, solved, as its screens get it. */
-export function openPoint(content: JobContent = smallJob()): OpenPoint {
+/** A point of a job, solved, as its screens get it. */
+export function openPoint(content: JobContent = smallJob(), pointId = 'p'): OpenPoint {
   const index = new JobIndex(content);
-  const analysis = analyse(index, 'p');
+  const analysis = analyse(index, pointId);
   return {
     view: viewOf(content),
     index,
@@ -46,6 +46,6 @@ export function openPoint(content: JobContent = smallJob()): OpenPoint {
     verdict: verdictOf(analysis),
     progress: progressOf(content, analysis),
     type: deviceType(analysis.context.device.typeId),
-    base: '/job/j/point/p',
+    base: `/job/j/point/${pointId}`,
   };
 }

@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { smallJob, viewOf } from '../../test/openPoint';
+import { answer, reply, sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
@@ -7,27 +8,12 @@ import { Select } from '../ui/Select';
 import { JobForm } from '../job/JobForm';
 import { ModuleForm } from './ModuleForm';
 
-const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
-const stored = { again: false, revision: 2, name: 'T', site: '', colours: 'iec', rows: [] };
-const reply = (body: unknown, status = 200) =>
-  ({
-    ok: status < 400,
-    status,
-    headers: { get: () => 'application/json' },
-    text: async () => JSON.stringify(body),
-  }) as unknown as Response;
-
 beforeEach(() => {
   localStorage.clear();
   changeSettings({ by: 'TT' });
-  answer.mockReset().mockImplementation(async () => reply(stored));
-  globalThis.fetch = answer as unknown as typeof fetch;
+  serverStores();
 });
 
-const sent = () =>
-  answer.mock.calls
-    .filter(([url]) => url.endsWith('/changes'))
-    .map(([, init]) => JSON.parse(init.body as string));
 const type = (name: string, value: string) =>
   fireEvent.change(screen.getByLabelText(name), { target: { value } });
 
@@ -41,7 +27,7 @@ describe('a module', () => {
     fireEvent.click(common.getByRole('radio', { name: 'On plus' }));
     fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
     await waitFor(() => expect(done).toHaveBeenCalled());
-    expect(sent()[0].change).toMatchObject({
+    expect(sent()[0]!.change).toMatchObject({
       kind: 'addModule',
       commons: [null, '+'],
       module: { tag: 'DI 2', firstByte: 1, typeId: 'di8-both-4-4' },
@@ -76,7 +62,7 @@ describe('a module', () => {
     type('Tag', 'DI 7');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0].expects).toEqual([{ shelf: 'modules', id: 'm', revision: 1 }]);
+    expect(sent()[0]!.expects).toEqual([{ shelf: 'modules', id: 'm', revision: 1 }]);
   });
 });
 
@@ -89,7 +75,7 @@ describe('the job', () => {
     type('Supply G1', '24,3');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0].change.changes[1]).toEqual({
+    expect((sent()[0]!.change.changes as unknown[])[1]).toEqual({
       kind: 'editSupply',
       id: 'g1',
       patch: { volts: 24.3, tolerancePercent: 3 },

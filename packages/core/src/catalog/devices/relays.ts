@@ -287,6 +287,8 @@ export const LOADS: readonly DeviceType[] = [
     coil: { ...DC, volts: 24, ohms: 190 },
     follows: { present: ['load'] },
     stimulated: 'command',
+    words: { present: 'Output on', away: 'Output off' },
+    stimulus: 'the output, switched by the program or forced',
     load: { kind: 'coil', volts: 24, watts: 3, current: 'dc', inrush: 1 },
     contacts: { poles: 1, amps: 12, inrushAmps: 120, mostVolts: 400, leastVolts: 17, leastAmps: 0.05 },
     indicators: [{ id: 'load', label: 'Contactor', kind: 'load' }],

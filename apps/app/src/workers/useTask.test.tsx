@@ -1,0 +1,117 @@
+import { JobProblem, emptyJob } from '@keypost/core';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import { relayJob } from '../../../../packages/core/test/families';
+import { useTask } from './useTask';
+
+/** A worker that says what the test has it say. */
+class StubWorker {
+  static made: StubWorker[] = [];
+  onmessage?: (event: { data: unknown }) => void;
+  onerror?: () => void;
+  given: unknown;
+  ended = false;
+  constructor() {
+    StubWorker.made.push(this);
+  }
+  postMessage(given: unknown): void {
+    this.given = given;
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  say(data: unknown): void {
+    act(() => this.onmessage?.({ data }));
+  }
+}
+
+const job = emptyJob('T', '');
+const wish = { pinned: new Set<string>(), spareShare: 0 };
+
+afterEach(() => {
+  StubWorker.made = [];
+  delete (globalThis as { Worker?: unknown }).Worker;
+});
+
+describe('in a worker', () => {
+  beforeEach(() => {
+    (globalThis as { Worker?: unknown }).Worker = StubWorker;
+  });
+
+  const started = () => {
+    const hook = renderHook(() => useTask('allocate'));
+    act(() => hook.result.current.start({ job, wish }));
+    return { hook, worker: StubWorker.made.at(-1)! };
+  };
+
+  test('a task is handed over whole, tells how far it is, and gives its answer', () => {
+    const { hook, worker } = started();
+    expect(worker.given).toEqual({ name: 'allocate', given: { job, wish } });
+    expect(hook.result.current).toMatchObject({ busy: true, count: 0 });
+    worker.say({ kind: 'progress', count: 4000 });
+    expect(hook.result.current.count).toBe(4000);
+    worker.say({ kind: 'answer', answer: { allocation: 'this one' } });
+    expect(hook.result.current).toMatchObject({ busy: false, answer: { allocation: 'this one' } });
+    expect(worker.ended).toBe(true);
+  });
+
+  test('cancelled, it ends at once and leaves nothing', () => {
+    const { hook, worker } = started();
+    act(() => hook.result.current.cancel());
+    expect(worker.ended).toBe(true);
+    expect(hook.result.current).toMatchObject({ busy: false, count: 0 });
+    expect(hook.result.current.answer).toBeUndefined();
+  });
+
+  test('started anew, the one before is ended', () => {
+    const { hook, worker } = started();
+    act(() => hook.result.current.start({ job, wish }));
+    expect(StubWorker.made).toHaveLength(2);
+    expect(worker.ended).toBe(true);
+    expect(StubWorker.made[1]!.ended).toBe(false);
+  });
+
+  test('what was refused comes as the problem that it is, a failure as an error', () => {
+    const { hook, worker } = started();
+    worker.say({ kind: 'refused', problems: [{ path: 'duties', message: 'Too much.' }] });
+    expect(hook.result.current.error).toBeInstanceOf(JobProblem);
+    expect(hook.result.current.error!.message).toContain('Too much.');
+    const second = started();
+    second.worker.say({ kind: 'failed', message: 'out of memory' });
+    expect(second.hook.result.current.error!.message).toBe('out of memory');
+    const third = started();
+    act(() => third.worker.onerror?.());
+    expect(third.hook.result.current.error!.message).toMatch(/Try it again/);
+    expect(third.worker.ended).toBe(true);
+  });
+
+  test('a page that is left ends its worker', () => {
+    const { hook, worker } = started();
+    hook.unmount();
+    expect(worker.ended).toBe(true);
+  });
+});
+
+describe('without workers', () => {
+  test('the same work is done on the page', async () => {
+    const hook = renderHook(() => useTask('budgets'));
+    act(() => hook.result.current.start({ job: relayJob() }));
+    await waitFor(() => expect(hook.result.current.answer).toBeDefined());
+    expect(hook.result.current.answer!.map(({ supply }) => supply.tag)).toEqual(['G1', 'Q1']);
+  });
+
+  test('a refusal is an error here too', () => {
+    const hook = renderHook(() => useTask('relay'));
+    const duties = [
+      { kind: 'load', tag: 'FAN', typeId: 'fan-230', on: 'present', bothLines: false },
+    ] as const;
+    const withoutMains = { ...relayJob(), supplies: job.supplies };
+    act(() =>
+      hook.result.current.start({
+        job: { ...withoutMains, wires: withoutMains.wires.filter(({ to }) => !to.startsWith('mains')) },
+        pointId: 'px-1',
+        wish: { tag: 'K9', suppressor: 'diode', duties: [...duties] },
+      }),
+    );
+    expect(hook.result.current.error!.message).toMatch(/no such supply/);
+  });
+});

@@ -1,0 +1,225 @@
+import { nodesOf, solve } from '../circuit/index.ts';
+import type { Condition, Element } from '../circuit/index.ts';
+import { Logic, OutputKind } from '../model/job.ts';
+import { DEVICE_TYPES, MODULE_TYPES, settingsOf } from './index.ts';
+import type { DeviceType, FaceGlyph, ModuleType, PartNow, PartType } from './index.ts';
+
+/** Every choice of every setting once, the others as from the factory. */
+function variants(type: PartType): Record<string, string>[] {
+  const factory = settingsOf(type);
+  return [
+    factory,
+    ...(type.settings ?? []).flatMap(({ key, choices }) =>
+      choices.map(({ value }) => ({ ...factory, [key]: value })),
+    ),
+  ];
+}
+
+/** Every state that a device can be in by its style, logic, settings and stimulus. */
+const momentsOf = (type: DeviceType): PartNow[] =>
+  type.outputs.flatMap((style) =>
+    type.logics.flatMap((logic) =>
+      variants(type).flatMap((settings) =>
+        [false, true].map((present) => ({
+          style,
+          logic,
+          settings,
+          present,
+          called: present,
+          level: present ? 1 : 0,
+          forced: new Set<string>(),
+        })),
+      ),
+    ),
+  );
+
+const momentsOfModule = (type: ModuleType): PartNow[] =>
+  variants(type).map((settings) => ({
+    style: 'none',
+    logic: 'none',
+    settings,
+    present: false,
+    called: false,
+    level: 0,
+    forced: new Set<string>(),
+  }));
+
+/** Names under which the state of an element can be asked for. */
+const namesOf = ({ id, kind }: Element): string[] =>
+  kind === 'output' ? [id, `${id}/high`, `${id}/low`] : [id];
+
+function conditionIds(condition: Condition): string[] {
+  if (typeof condition === 'boolean') return [];
+  if ('on' in condition) return [condition.on];
+  if ('was' in condition) return [condition.was];
+  if ('not' in condition) return conditionIds(condition.not);
+  return ('all' in condition ? condition.all : condition.any).flatMap(conditionIds);
+}
+
+function conditionsOf(element: Element): Condition[] {
+  return Object.values(element).filter(
+    (value): value is Condition =>
+      typeof value === 'object' &&
+      value !== null &&
+      ['on', 'was', 'not', 'all', 'any'].some((key) => Object.hasOwn(value, key)),
+  );
+}
+
+function expectSoundTerminals(type: PartType): void {
+  const names = type.terminals.map(({ name }) => name);
+  expect(new Set(names).size).toBe(names.length);
+  for (const name of names) expect(name).toMatch(/^[^:\s~]{1,16}$/);
+  const others = type.terminals.flatMap(({ other }) => other ?? []);
+  expect(new Set(others).size).toBe(others.length);
+  const places = type.terminals.flatMap(({ stacking }, i) =>
+    stacking ? [`${Math.floor(i / 4)} ${stacking.row} ${stacking.level}`] : [],
+  );
+  expect(new Set(places).size).toBe(places.length);
+}
+
+function expectSoundSettings(type: PartType): void {
+  const keys = (type.settings ?? []).map(({ key }) => key);
+  expect(new Set(keys).size).toBe(keys.length);
+  for (const { key, label, choices } of type.settings ?? []) {
+    expect(key).toMatch(/^[\w.-]{1,40}$/);
+    expect(label.length).toBeGreaterThan(2);
+    expect(choices.length).toBeGreaterThan(1);
+    expect(new Set(choices.map(({ value }) => value)).size).toBe(choices.length);
+    for (const { value, label: said } of choices) {
+      expect(value.length).toBeLessThanOrEqual(60);
+      expect(said).not.toBe('');
+    }
+  }
+}
+
+/** The part's circuit stands on its own terminals and inner nodes, each element once, and refers to what is there. */
+function expectSoundCircuit(type: PartType, elements: readonly Element[]): void {
+  const terminals = new Set(type.terminals.map(({ name }) => name));
+  const ids = elements.map(({ id }) => id);
+  expect(new Set(ids).size).toBe(ids.length);
+  const known = new Set(elements.flatMap(namesOf));
+  for (const element of elements) {
+    if (element.kind !== 'output') expect(element.id).not.toMatch(/\/(high|low)$/);
+    for (const node of nodesOf(element))
+      if (!node.startsWith('~'))
+        expect([type.id, element.id, terminals.has(node) || node]).toEqual([type.id, element.id, true]);
+    for (const id of conditionsOf(element).flatMap(conditionIds))
+      expect([type.id, element.id, known.has(id) || id]).toEqual([type.id, element.id, true]);
+  }
+}
+
+/** A part on its own, on no supply: every node at rest, and the solver comes to an end. */
+function expectAtRest(elements: readonly Element[], reference: string): void {
+  const solution = solve({ elements, reference });
+  expect(solution.outcome).toBe('solved');
+}
+
+function expectSoundFace(type: PartType, known: ReadonlySet<string>): void {
+  const terminals = new Set(type.terminals.map(({ name }) => name));
+  const glyphs: FaceGlyph[] = [];
+  for (const { a, b, middle, glyph, second } of type.face ?? []) {
+    for (const name of [a, b, middle])
+      if (name !== undefined) expect([type.id, terminals.has(name) || name]).toEqual([type.id, true]);
+    glyphs.push(...[glyph, second].filter((g) => g !== undefined));
+  }
+  for (const { id } of glyphs)
+    if (id !== undefined) expect([type.id, known.has(id) || id]).toEqual([type.id, true]);
+  for (const { id, label } of type.indicators ?? []) {
+    expect([type.id, known.has(id) || id]).toEqual([type.id, true]);
+    expect(label).not.toBe('');
+  }
+}
+
+test('ids and names are the catalog’s own: no two alike', () => {
+  for (const types of [DEVICE_TYPES, MODULE_TYPES]) {
+    expect(new Set(types.map(({ id }) => id)).size).toBe(types.length);
+    expect(new Set(types.map(({ name }) => name)).size).toBe(types.length);
+  }
+});
+
+describe.each(DEVICE_TYPES.map((type) => [type.id, type] as const))('device %s', (_, type) => {
+  const moments = momentsOf(type);
+
+  test('has sound terminals, settings and words', () => {
+    expectSoundTerminals(type);
+    expectSoundSettings(type);
+    expect(type.outputs.length).toBeGreaterThan(0);
+    for (const output of type.outputs) expect(OutputKind.options).toContain(output);
+    for (const logic of type.logics) expect(Logic.options).toContain(logic);
+    if (type.stimulated !== 'none') {
+      expect(type.words.present).not.toBe(type.words.away);
+      expect(type.stimulus.length).toBeGreaterThan(5);
+    }
+    if (type.supply) expect(type.supply.least).toBeLessThan(type.supply.most);
+    if (type.resistance) expect(type.resistance.lowOhms).not.toBe(type.resistance.highOhms);
+    if (type.coil) expect(type.coil.dropOut).toBeLessThan(type.coil.pickUp);
+  });
+
+  test('has a circuit on its own terminals in every state', () => {
+    for (const now of moments) expectSoundCircuit(type, type.circuit(now));
+  });
+
+  test('is at rest on no supply', () => {
+    for (const now of moments.slice(0, 12)) expectAtRest(type.circuit(now), type.terminals[0]!.name);
+  });
+
+  test('shows and follows only elements that it has', () => {
+    const known = new Set(moments.flatMap((now) => type.circuit(now).flatMap(namesOf)));
+    expectSoundFace(type, known);
+    const { always = [], away = [], present = [] } = type.follows ?? {};
+    for (const id of [...always, ...away, ...present])
+      expect([type.id, known.has(id) || id]).toEqual([type.id, true]);
+  });
+});
+
+describe.each(MODULE_TYPES.map((type) => [type.id, type] as const))('module %s', (_, type) => {
+  const moments = momentsOfModule(type);
+
+  test('has sound terminals and settings', () => {
+    expectSoundTerminals(type);
+    expectSoundSettings(type);
+  });
+
+  test('has a circuit on its own terminals under every setting, at rest on no supply', () => {
+    for (const now of moments) {
+      const elements = type.circuit(now);
+      expectSoundCircuit(type, elements);
+      expectAtRest(elements, type.terminals[0]!.name);
+    }
+    expectSoundFace(type, new Set(moments.flatMap((now) => type.circuit(now).flatMap(namesOf))));
+  });
+
+  test('has ports on its own terminals, each with an element', () => {
+    const terminals = new Set(type.terminals.map(({ name }) => name));
+    const keys = new Set((type.settings ?? []).map(({ key }) => key));
+    for (const now of moments) {
+      const ports = type.ports(now.settings);
+      const known = new Set(type.circuit(now).flatMap(namesOf));
+      expect(new Set(ports.map(({ channel }) => channel)).size).toBe(ports.length);
+      for (const port of ports) {
+        const at = [type.id, port.label];
+        expect([...at, terminals.has(port.terminal)]).toEqual([...at, true]);
+        expect([...at, terminals.has(port.common) || port.common.startsWith('~')]).toEqual([...at, true]);
+        for (const terminal of Object.values(port.roles))
+          expect([...at, terminals.has(terminal) || terminal]).toEqual([...at, true]);
+        const elements = port.kind === 'safety' ? [...port.detectors, port.both] : [];
+        for (const id of elements) expect([...at, known.has(id) || id]).toEqual([...at, true]);
+        if (port.kind === 'digital' || port.kind === 'analog')
+          expect([...at, known.has(port.name) || port.name]).toEqual([...at, true]);
+        if (port.kind === 'analog')
+          for (const key of [port.switchKey, port.rangeKey, port.wiresKey])
+            if (key !== undefined) expect([...at, keys.has(key) || key]).toEqual([...at, true]);
+      }
+    }
+  });
+
+  test('has groups whose commons are terminals and whose channels are ports, each once', () => {
+    const channels = type.groups.flatMap((group) => group.channels);
+    expect(new Set(channels).size).toBe(channels.length);
+    const ports = type.ports(settingsOf(type));
+    for (const { common, channels: own } of type.groups) {
+      expect(type.terminals.map(({ name }) => name)).toContain(common);
+      for (const channel of own) expect(ports.find((port) => port.channel === channel)?.common).toBe(common);
+    }
+  });
+});

@@ -1,0 +1,70 @@
+import { FAMILIES } from '../../test/families.ts';
+import { after } from '../../test/jobs.ts';
+import { analyse } from '../wiring/analysis.ts';
+import { JobIndex } from '../wiring/jobIndex.ts';
+import { checkJob } from './checkJob.ts';
+import { judgeCheck, resultOf } from './judge.ts';
+import { expectedWords, proofPlan } from './plan.ts';
+import { progressOf } from './progress.ts';
+
+const METER = { name: 'Meter', percent: 0.5, volts: 0.02 };
+
+describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
+  const job = FAMILIES[name]!();
+  const analysis = analyse(new JobIndex(job), 'px-1');
+  const checks = proofPlan(analysis).groups.flatMap((group) => group.checks);
+
+  test('has checks with keys of their own, each in words', () => {
+    expect(checks.length).toBeGreaterThan(1);
+    expect(new Set(checks.map(({ key }) => key)).size).toBe(checks.length);
+    for (const check of checks) {
+      expect(check.label).not.toBe('');
+      expect(expectedWords(check.expected).length).toBeGreaterThan(0);
+      if (check.expected.kind === 'volts') {
+        expect(check.expected.min).toBeLessThanOrEqual(check.expected.nom);
+        expect(check.expected.max).toBeGreaterThanOrEqual(check.expected.nom);
+      }
+    }
+  });
+
+  test('passes with what the circuit says, and fails with what lies beyond its band', () => {
+    for (const check of checks) {
+      const { expected } = check;
+      if (expected.kind === 'volts') {
+        expect(judgeCheck(expected, expected.nom, METER).pass).toBe(true);
+        const beyond = expected.max + 1 + 0.02 * Math.abs(expected.max);
+        const { pass, difference } = judgeCheck(expected, beyond, METER);
+        expect(pass).toBe(false);
+        expect(difference).toBeGreaterThan(0);
+        expect(
+          judgeCheck(expected, expected.min - 1 - 0.02 * Math.abs(expected.min), METER).difference,
+        ).toBeLessThan(0);
+      } else {
+        expect(judgeCheck(expected, expected.value, METER).pass).toBe(true);
+        expect(judgeCheck(expected, !expected.value, METER).pass).toBe(false);
+      }
+    }
+  });
+
+  test('done whole, leaves nothing open in it', () => {
+    const results = checks.map((check, i) => {
+      const { expected } = check;
+      const value = expected.kind === 'volts' ? expected.nom : expected.value;
+      return resultOf(`r${i}`, 'px-1', check, value, METER);
+    });
+    let next = job;
+    for (let i = 0; i < results.length; i += 50)
+      next = after(next, { kind: 'record', results: results.slice(i, i + 50) });
+    const { stages } = progressOf(next, analyse(new JobIndex(next), 'px-1'));
+    expect(stages.find(({ stage }) => stage === 'prove')!.mark).toBe('proven');
+    expect(progressOf(job, analysis).stages.find(({ stage }) => stage === 'prove')!.mark).toBe('open');
+  });
+
+  test('is told by the check command with every state and reading', () => {
+    const checked = checkJob(job).find(({ progress }) => progress.pointId === 'px-1')!;
+    expect(checked.progress.verdict.status).toBe('works');
+    expect(checked.states.length).toBe(analysis.shown.length + analysis.staged.length);
+    expect(checked.readings).toHaveLength(checks.length);
+    expect(checked.waysOut).toEqual([]);
+  });
+});
