@@ -19,6 +19,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
+import { Notice } from '../ui/Notice';
 import { numeric } from '../ui/numeric';
 import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
@@ -64,6 +65,7 @@ export function SupplyForm({
 }) {
   const saver = useSave(view);
   const known = useKnown();
+  const [asked, setAsked] = useState(false);
   const [seen] = useState(() => (supply ? expecting(view, 'supplies', supply.id) : []));
   const { control, handleSubmit } = useForm({
     resolver: zodResolver(Form),
@@ -83,6 +85,7 @@ export function SupplyForm({
       <Row first className="gap-4">
         <SupplyFields control={control} view={view} kind={kind} own={supply?.id} saver={saver} />
         {!known && <WhoAmI />}
+        {asked && <Removal view={view} supply={supply!} onRemove={remove} onKeep={() => setAsked(false)} />}
         <Conflict saver={saver} view={view} onTake={onDone} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
         <FormActions
@@ -92,10 +95,37 @@ export function SupplyForm({
           onStore={() => void submit()}
           onCancel={onDone}
         >
-          {supply && <Button label="Remove" kind="danger" disabled={!known} onPress={remove} />}
+          {supply && <Button label="Remove" kind="danger" disabled={!known} onPress={() => setAsked(true)} />}
         </FormActions>
       </Row>
     </Plate>
+  );
+}
+
+function Removal({
+  view: { content },
+  supply,
+  onRemove,
+  onKeep,
+}: {
+  view: JobView;
+  supply: SupplyRow;
+  onRemove: () => void;
+  onKeep: () => void;
+}) {
+  const on = (ref: string): boolean => ref.startsWith(`${supply.id}:`);
+  const wires = content.wires.filter(({ from, to }) => on(from) || on(to)).length;
+  return (
+    <Notice
+      actions={
+        <>
+          <Button label={`Remove ${supply.tag}`} kind="danger" onPress={onRemove} />
+          <Button label="Keep it" onPress={onKeep} />
+        </>
+      }
+    >
+      {`This takes ${supply.tag} and ${wires === 1 ? 'the wire' : `the ${wires} wires`} on it out of the job.`}
+    </Notice>
   );
 }
 

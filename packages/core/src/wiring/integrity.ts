@@ -54,6 +54,8 @@ function checkTags(job: JobContent): Problem[] {
 }
 
 function checkSupplies(job: JobContent): Problem[] {
+  if (!job.supplies.length)
+    return [{ path: 'supplies', message: 'A job needs a supply. Add another first.' }];
   return job.supplies.flatMap((supply, i) => {
     const { tag, kind, volts } = supply;
     const refuse = (field: string, message: string): Problem[] => [

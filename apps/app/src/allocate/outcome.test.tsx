@@ -1,0 +1,76 @@
+import { allocateNow, allocationChange, helpfulChanges, problemOf } from '@keypost/core';
+import type { Allocation, Change, JobContent } from '@keypost/core';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { smallJob, viewOf } from '../../test/openPoint';
+import { sent, serverStores } from '../../test/replies';
+import { changeSettings } from '../data/settings';
+import { Outcome } from './Outcome';
+
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+
+beforeEach(() => {
+  localStorage.clear();
+  changeSettings({ by: 'TT', look: 'light' });
+  serverStores();
+});
+
+const npn = (channel: number): Change => ({
+  kind: 'addPoint',
+  point: { id: `n${channel}`, tag: `PX-9${channel}`, name: 'Tray', deviceId: `n${channel}-b`, bit: 'direct' },
+  device: { id: `n${channel}-b`, tag: `PX-9${channel}`, typeId: 'inductive-3w', output: 'npn', logic: 'no' },
+  place: { moduleId: 'm', channel },
+});
+const second: Change = {
+  kind: 'addModule',
+  module: { id: 'n', tag: 'DI 2', typeId: 'di8-both-4-4', firstByte: 1 },
+  commons: [null, null],
+};
+
+function show(job: JobContent) {
+  const allocation: Allocation = allocateNow(
+    problemOf(job, { pinned: new Set(), spareShare: 0 }),
+    helpfulChanges(job),
+  );
+  const change = allocation.kind === 'allocated' ? allocationChange(job, allocation) : undefined;
+  const leave = jest.fn();
+  const leaveOut = jest.fn();
+  render(
+    <Outcome view={viewOf(job)} outcome={{ allocation, change }} onLeave={leave} onLeaveOut={leaveOut} />,
+  );
+  return { change, leave, leaveOut };
+}
+
+test('modules, commons, what moves, and the reason of each place are told; nothing is stored', () => {
+  show(smallJob('-', 'pnp', [second, npn(1)]));
+  const outcome = screen.getByRole('group', { name: 'Outcome' });
+  expect(outcome.textContent).toMatch(/2 devices on 1 module with 2 commons/);
+  expect(outcome.textContent).toMatch(/Fewer cannot do/);
+  expect(screen.getByText(/PNP needs common \d on 0 V/)).toBeTruthy();
+  expect(screen.getByText(/NPN needs common \d on plus/)).toBeTruthy();
+  expect(sent()).toEqual([]);
+});
+
+test('accepted, the change is stored whole, and the panel opens', async () => {
+  const { change, leave } = show(smallJob('-', 'pnp', [second, npn(1)]));
+  fireEvent.click(screen.getByRole('button', { name: 'Accept the change' }));
+  await waitFor(() => expect(leave).toHaveBeenCalled());
+  expect(sent()[0]!.change).toEqual(JSON.parse(JSON.stringify(change)));
+  expect(mockNavigate).toHaveBeenCalledWith('/job/j/panel');
+});
+
+test('what is placed well already has nothing to accept', () => {
+  show(smallJob());
+  expect(screen.getByText(/Nothing to change/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Accept the change' })).toBeNull();
+});
+
+test('where it cannot be done, the devices in conflict and the ways out are named, and one can be left', () => {
+  const { leaveOut } = show(smallJob('-', 'pnp', [npn(1)]));
+  const outcome = screen.getByRole('group', { name: 'Outcome' });
+  expect(outcome.textContent).toMatch(/PX-1.*PX-91|PX-91.*PX-1/);
+  expect(outcome.textContent).toMatch(/must not share a common/);
+  expect(outcome.textContent).toMatch(/Add another 8-channel DC input/);
+  fireEvent.click(screen.getByRole('button', { name: /^Leave PX-\d+ as it is and go on$/ }));
+  expect(leaveOut).toHaveBeenCalledWith([expect.stringMatching(/^(p|n1)$/)]);
+});

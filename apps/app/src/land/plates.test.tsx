@@ -1,0 +1,95 @@
+import { applyChange } from '@keypost/core';
+import type { Change } from '@keypost/core';
+import { render, screen } from '@testing-library/react';
+import { barrierLoop } from '../../../../packages/core/test/families';
+import { openPoint, smallJob } from '../../test/openPoint';
+import { changeSettings } from '../data/settings';
+import { BudgetPlate } from './BudgetPlate';
+import { ChainPlate } from './ChainPlate';
+import { MorePlate } from './MorePlate';
+
+jest.mock('expo-router', () => ({
+  Link: ({ href, children }: { href: string; children: unknown }) => (
+    <a href={href}>{children as React.ReactNode}</a>
+  ),
+}));
+
+beforeEach(() => {
+  localStorage.clear();
+  changeSettings({ by: 'TT', look: 'light' });
+});
+
+const arcUnit = (tag: string, channel: number, settings: Record<string, string>): Change => ({
+  kind: 'addPoint',
+  point: { id: tag.toLowerCase(), tag, name: 'Board', deviceId: `${tag}-b`, bit: 'direct' },
+  device: { id: `${tag}-b`, tag, typeId: 'arc-unit', output: 'contact', logic: 'no', settings },
+  place: { moduleId: 'm', channel },
+});
+
+describe('the loop’s budget', () => {
+  test('adds the drops to the supply’s volts, and tells the spare and the longest cable', () => {
+    render(<BudgetPlate analysis={openPoint(barrierLoop(100, '250'), 'px-1').analysis} />);
+    const text = screen.getByRole('group', { name: 'Loop budget' }).textContent;
+    expect(text).toMatch(/Supply24\.0.V/);
+    expect(text).toMatch(/Left for the transmitter, at worst/);
+    expect(text).toMatch(/to spare: the cable may be \d+ m long|too few at the top current/);
+    expect(text).toMatch(/needs 250 Ω, which is there/);
+  });
+
+  test('says how much is lacking in a loop that is too long', () => {
+    render(<BudgetPlate analysis={openPoint(barrierLoop(2000, '470'), 'px-1').analysis} />);
+    expect(screen.getByText(/V too few at the top current/)).toBeTruthy();
+  });
+
+  test('is not there for a sensor that switches', () => {
+    const { container } = render(<BudgetPlate analysis={openPoint().analysis} />);
+    expect(container.textContent).toBe('');
+  });
+});
+
+describe('the chain', () => {
+  const job = smallJob('-', 'pnp', [
+    arcUnit('AX-1', 1, { address: '1', last: 'off' }),
+    arcUnit('AX-2', 2, { address: '2', last: 'on' }),
+  ]);
+
+  test('gives each unit its switches, in words too, and the order of the fibre', () => {
+    render(<ChainPlate point={openPoint(job, 'ax-2')} />);
+    const switches = screen.getAllByRole('img').map((image) => image.getAttribute('aria-label'));
+    expect(switches).toEqual([
+      'Switches: 1 on, 2 off, 3 off, 4 off, 5 off, 6 off',
+      'Switches: 1 off, 2 on, 3 off, 4 off, 5 off, 6 on',
+    ]);
+    const text = screen.getByRole('group', { name: 'Chain' }).textContent;
+    expect(text).toContain('Fibre IN from OUT of AX-1, OUT to IN of the main unit');
+    expect(text).toContain('main unit, AX-1, AX-2, main unit');
+    expect(screen.getAllByRole('note').length).toBeGreaterThanOrEqual(3);
+  });
+
+  test('is not there for anything else', () => {
+    const { container } = render(<ChainPlate point={openPoint(job)} />);
+    expect(container.textContent).toBe('');
+  });
+});
+
+describe('the ways on', () => {
+  test('say how many wires are other than planned', () => {
+    const job = smallJob();
+    render(<MorePlate point={openPoint(job)} />);
+    expect(screen.getByRole('link', { name: /Wires as found: 3, all as planned/ })).toBeTruthy();
+    const found = applyChange(
+      job,
+      { kind: 'landWire', wireId: 'd-BK', landed: { missing: true } },
+      { by: 'T', at: '2026-01-01T00:00:00.000Z' },
+    );
+    render(<MorePlate point={openPoint(found)} />);
+    expect(screen.getByRole('link', { name: /Wires as found: 1 other than planned/ })).toBeTruthy();
+  });
+
+  test('lead to a relay only from what switches one', () => {
+    render(<MorePlate point={openPoint(barrierLoop(10), 'px-1')} />);
+    expect(screen.queryByRole('link', { name: /Plan a relay/ })).toBeNull();
+    render(<MorePlate point={openPoint()} />);
+    expect(screen.getByRole('link', { name: /Plan a relay/ })).toBeTruthy();
+  });
+});

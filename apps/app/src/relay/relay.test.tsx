@@ -1,0 +1,109 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { planRelay } from '@keypost/core';
+import type { RelayWish } from '@keypost/core';
+import { useState } from 'react';
+import { inputs, withMains } from '../../../../packages/core/test/families';
+import { withPoint } from '../../../../packages/core/test/jobs';
+import { openPoint } from '../../test/openPoint';
+import { sent, serverStores } from '../../test/replies';
+import { changeSettings } from '../data/settings';
+import { DutyForm, FIRST_DUTIES } from './DutyForm';
+import type { Duties } from './DutyForm';
+import { PlanPlates } from './PlanPlates';
+
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+
+beforeEach(() => {
+  localStorage.clear();
+  changeSettings({ by: 'TT', look: 'light' });
+  serverStores();
+  mockNavigate.mockReset();
+});
+
+const point = () => openPoint(withPoint(withMains(inputs()), { at: null }), 'px-1');
+const fan = { kind: 'load', tag: 'FAN', typeId: 'fan-230', on: 'present', bothLines: true } as const;
+
+function show(...duties: RelayWish['duties']) {
+  const open = point();
+  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', duties, suppressor: 'diode' });
+  render(<PlanPlates point={open} plan={plan} tag="K1" stale={false} />);
+  return plan;
+}
+
+test('the plan names each pole, the relay, why not the smaller ones, and the caution of mains', () => {
+  show(fan, { kind: 'input', moduleId: 'm', channel: 2, on: 'present' });
+  const plan = screen.getByRole('group', { name: 'Contact plan' });
+  expect(plan.textContent).toMatch(/3 poles/);
+  expect(plan.textContent).toMatch(/Pole 1, common 11 on L 230.V/);
+  expect(plan.textContent).toMatch(/21-24 closes: FAN, return/);
+  expect(plan.textContent).toMatch(/31-34 closes: M channel 2/);
+  const relay = screen.getByRole('group', { name: 'Relay' });
+  expect(relay.textContent).toMatch(/Plug-in relay, three poles, coil 24 V DC/);
+  expect(within(relay).getAllByText(/3 are needed/).length).toBe(5 - 2);
+  expect(screen.getAllByRole('note').length).toBe(2);
+});
+
+test('accepted, the whole plan is stored as one change, and the point opens', async () => {
+  const plan = show(fan);
+  fireEvent.click(screen.getByRole('button', { name: 'Put K1 into the job' }));
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  expect(sent()[0]!.change).toEqual(JSON.parse(JSON.stringify(plan.change)));
+  await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/job/j/point/px-1'));
+});
+
+test('where no relay does all of it, nothing can be accepted', () => {
+  const open = point();
+  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', duties: [fan], suppressor: 'diode' });
+  render(
+    <PlanPlates
+      point={open}
+      plan={{ ...plan, chosen: undefined, change: undefined }}
+      tag="K1"
+      stale={false}
+    />,
+  );
+  expect(screen.getByRole('alert').textContent).toMatch(/share it between two relays/);
+  expect(screen.queryByRole('button', { name: /Put K1/ })).toBeNull();
+});
+
+describe('what the relay is to do', () => {
+  const seen: Duties[] = [];
+  function Form() {
+    const [duties, setDuties] = useState<Duties>({ ...FIRST_DUTIES, tag: 'K1' });
+    seen.push(duties);
+    return <DutyForm point={point()} duties={duties} onChange={setDuties} />;
+  }
+  const last = () => seen.at(-1)!;
+  const choose = (group: string, name: string) =>
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByRole('radio', { name }));
+
+  test('line and neutral are asked of a mains load only', () => {
+    render(<Form />);
+    expect(screen.queryByRole('radiogroup', { name: 'Switch' })).toBeNull();
+    fireEvent.change(screen.getByLabelText('Load'), { target: { value: 'valve-24' } });
+    expect(screen.queryByRole('radiogroup', { name: 'Switch' })).toBeNull();
+    fireEvent.change(screen.getByLabelText('Load'), { target: { value: 'pump-230' } });
+    choose('Switch', 'Line and neutral');
+    expect(last().load).toMatchObject({ typeId: 'pump-230', bothLines: true });
+    fireEvent.change(screen.getByLabelText('Load'), { target: { value: '' } });
+    expect(last().load.bothLines).toBe(false);
+  });
+
+  test('lamps, tiers and the contact to the controller are each their own choice', () => {
+    render(<Form />);
+    choose('ON lamp', '24 V');
+    choose('OFF lamp', '230 V');
+    choose('Stack light', 'Common plus');
+    choose('Tier 2, from below', 'Target away');
+    const input = screen.getByLabelText<HTMLSelectElement>('Contact to the controller');
+    expect([...input.options].map(({ value }) => value)).toContain('m:3');
+    fireEvent.change(input, { target: { value: 'm:3' } });
+    expect(last()).toMatchObject({
+      lampOn: '24',
+      lampOff: '230',
+      input: 'm:3',
+      stack: { common: 'plus', tiers: ['unused', 'away', 'unused'] },
+    });
+  });
+});
