@@ -202,7 +202,8 @@ function checkWires(job: JobContent): Problem[] {
           message: `Wire ${wire.number} ends on terminal ${terminal}, but ${owner.tag} has only ${listed(owner.terminals)}.`,
         });
     }
-    if (wire.from === wire.to)
+    const { from = wire.from, to = wire.to } = wire.landed ?? {};
+    if (wire.from === wire.to || from === to)
       problems.push({
         path: `wires[${i}]`,
         message: `Wire ${wire.number} begins and ends on the same terminal.`,

@@ -31,7 +31,7 @@ export function scopeOf(index: JobIndex, deviceId: string): Scope {
   for (const helper of index.pointFor(deviceId)?.helperIds ?? []) walk.enterDevice(helper);
   const device = index.device(deviceId);
   const place = device && index.placeOf(device);
-  if (place) walk.enterPort(`${place.moduleId}:${index.port(place).terminal}`);
+  if (place) walk.enterPort(place.moduleId, index.port(place).terminal);
   walk.run();
   const own = index.pointFor(deviceId)?.id;
   return {
@@ -63,9 +63,13 @@ class Walk {
     for (const terminal of deviceType(device.typeId).terminals) this.reach(`${id}:${terminal.name}`);
   }
 
-  /** The port on which the device is planned takes part even where its wire is missing. */
-  enterPort(ref: string): void {
-    this.reach(ref);
+  /** The port on which the device is planned takes part even where its wire is missing, or on a rail by mistake. */
+  enterPort(moduleId: string, terminal: string): void {
+    this.reach(`${moduleId}:${terminal}`);
+    const circuit = this.circuitOf(moduleId);
+    for (const element of circuit.at(terminal))
+      if (element.kind === 'detector') this.follow(moduleId, circuit, element);
+      else this.take(moduleId, circuit, element);
   }
 
   run(): void {

@@ -1,0 +1,137 @@
+import {
+  analyse,
+  arcChainFaults,
+  checkIntegrity,
+  deviceType,
+  JobIndex,
+  jobProgress,
+  judge,
+  landSteps,
+  loopBudget,
+  planDifferences,
+  supplyBudgets,
+  verdictOf,
+} from '@keypost/core';
+import type { DeviceFamily, ModuleFamily } from '@keypost/core';
+import { ternRock } from '../src/demo/ternRock.ts';
+
+const job = ternRock();
+const index = new JobIndex(job);
+const analysisOf = (tag: string) => analyse(index, tag.toLowerCase());
+
+/** What is wrong on purpose, and the words by which one sees it. */
+const WRONG: readonly [string, 'cannot' | 'doubtful', RegExp][] = [
+  ['PX-104', 'cannot', /Group mixed/],
+  ['PX-108', 'cannot', /both pull to 0 V/],
+  ['UX-109', 'cannot', /on no rail/],
+  ['LS-202', 'cannot', /leaks while it is off/],
+  ['PE-207', 'doubtful', /no suppressor/],
+  ['GS-212', 'cannot', /Channel 2 of GS-212 does not reach/],
+  ['WT-222', 'cannot', /the three must agree/],
+  ['TT-227', 'doubtful', /that is its leads/],
+  ['YV-253', 'cannot', /rated for 0.3 A/],
+  ['FQ-261', 'cannot', /display of FQ-261 is lit, but its output stage has no supply/],
+  ['JT-273', 'cannot', /lines are exchanged/],
+];
+
+test('it is sound, and is made the same every time', () => {
+  expect(checkIntegrity(job)).toEqual([]);
+  expect(ternRock().points).toEqual(job.points);
+});
+
+test('every family of devices, inputs and outputs is in it', () => {
+  const devices = new Set(job.devices.map(({ typeId }) => deviceType(typeId).family));
+  const wanted: DeviceFamily[] = [
+    'three-wire',
+    'contact',
+    'two-wire',
+    'namur',
+    'relay',
+    'load',
+    'safety',
+    'transmitter',
+    'resistance',
+    'thermocouple',
+    'pulse',
+    'io-link',
+    'serial',
+    'ethernet',
+    'between',
+  ];
+  expect([...wanted].filter((family) => !devices.has(family))).toEqual([]);
+  const modules = new Set(job.modules.map(({ id }) => index.typeOf(id).family));
+  const panel: ModuleFamily[] = [
+    'inputs',
+    'outputs',
+    'analog inputs',
+    'drive',
+    'universal controller',
+    'safety relay',
+    'counter',
+    'io-link master',
+    'serial master',
+    'switch',
+  ];
+  expect(panel.filter((family) => !modules.has(family))).toEqual([]);
+});
+
+test.each(WRONG)('%s is %s, and says why', (tag, status, words) => {
+  const judged = judge(analysisOf(tag));
+  expect(judged.status).toBe(status);
+  expect(judged.sentence.replaceAll('\u00a0', ' ')).toMatch(words);
+});
+
+test('everything else works, but for the one that is not landed', () => {
+  const wrong = new Set(WRONG.map(([tag]) => tag));
+  const others = job.points.filter(({ tag }) => !wrong.has(tag));
+  const open = others.filter(({ id }) => judge(analyse(index, id)).status !== 'works');
+  expect(open.map(({ tag }) => tag)).toEqual(['LS-114']);
+});
+
+test('what is wrong has a way out that was solved, or is a matter of another device', () => {
+  const without = WRONG.filter(([tag]) => !verdictOf(analysisOf(tag)).waysOut.length).map(([tag]) => tag);
+  expect(without.length).toBeLessThanOrEqual(2);
+});
+
+test('every point has steps that begin with isolation, each short enough for a stamp', () => {
+  for (const { id, tag } of job.points) {
+    const steps = landSteps(analyse(index, id));
+    if (tag === 'LS-114') continue;
+    expect([tag, steps[0]?.key]).toEqual([tag, 'isolate']);
+    for (const { title } of steps) expect(title.length).toBeLessThanOrEqual(200);
+  }
+});
+
+test('some points are proven, some half, one failed: every mark has something to show', () => {
+  const marks = new Set(jobProgress(job).map(({ overall }) => overall));
+  expect([...marks].sort()).toEqual(['cannot', 'doubtful', 'failed', 'open', 'proven', 'underway']);
+});
+
+test('its supplies bear their loads, the branch’s copper its breaker', () => {
+  const budgets = supplyBudgets(job);
+  expect(budgets.map(({ supply }) => supply.tag)).toEqual(['G1', 'Q1', 'F1']);
+  for (const { margin } of budgets) expect(margin).toBeGreaterThan(0);
+  const branch = budgets.at(-1)!;
+  expect(branch.feeder).toMatchObject({ from: 'G1', protects: true });
+  // 70 m of 1.5 mm² copper, warm, at the branch’s load.
+  expect(branch.feeder!.drop).toBeCloseTo(((branch.amps * 0.0175 * 70) / 1.5) * 1.25, 3);
+  expect(budgets[0]!.draws[0]!.tag).toBe('F1');
+});
+
+test('the pressure loop bears its barrier and the resistance for digital communication', () => {
+  const budget = loopBudget(analysisOf('PT-221'))!;
+  expect(budget.margin).toBeGreaterThan(0);
+  expect(budget.ohms).toBeGreaterThan(250);
+  expect(budget.drops.map(({ label }) => label)).toContain('Z221');
+});
+
+test('two wires are other than planned, and the chain of arc units is set by its order', () => {
+  expect(planDifferences(index, job.wires)).toHaveLength(2);
+  expect(arcChainFaults(index).faults).toEqual([]);
+});
+
+test('no name of a person and no maker stands in it', () => {
+  const text = JSON.stringify(job);
+  expect(text).not.toMatch(/\b(GmbH|Inc\.|Ltd|Corp)\b/);
+  for (const { by } of [...job.stamps, ...job.results]) expect(by).toMatch(/^[A-Z]{2}$/);
+});
