@@ -144,7 +144,14 @@ function TerminalName({ placed: { terminal, at, x, y } }: { placed: PlacedTermin
   const text = terminal.other ? `${terminal.name}\u00a0(${terminal.other})` : terminal.name;
   if (at === 'above' || at === 'below')
     return (
-      <Lettering x={x + 13} y={at === 'above' ? y + 16 : y - 8} size={12} face="mono" colour={soft}>
+      <Lettering
+        x={at === 'above' ? x - 13 : x + 13}
+        y={at === 'above' ? y + 17 : y - 8}
+        size={12}
+        face="mono"
+        colour={soft}
+        anchor={at === 'above' ? 'end' : 'start'}
+      >
         {text}
       </Lettering>
     );

@@ -1,6 +1,7 @@
 import type { LoopView } from '@keypost/core';
 import { arrange, railSide } from './arrange';
 import type { ArrangedPlate, ArrangedRow } from './arrange';
+import { placeLabels } from './labels';
 import { routeWires } from './routes';
 import type {
   Box,
@@ -59,7 +60,7 @@ export function layOut(view: LoopView): LoopLayout {
     bottom: placed.bottom + 12,
     rails,
     ...placed.sheet,
-    wires,
+    wires: placeLabels(wires, placed),
     values: placed.values,
   };
 }
