@@ -61,10 +61,14 @@ class Router {
   }
 
   private upright(wire: ViewWire, from: Spot, to: Spot): PlacedWire {
+    const { values } = this.placed;
+    const y = (from.y + to.y) / 2;
+    // In a narrow drawing the values stand over the wire, and its label goes beside them.
+    const beside = Math.abs(y - values.y) < 60 ? values.x - 4 : Infinity;
     return {
       wire,
       points: [from, to],
-      label: { x: from.x - 22, y: (from.y + to.y) / 2, anchor: 'end', stacked: true },
+      label: { x: Math.min(from.x - 22, beside), y, anchor: 'end', stacked: true },
     };
   }
 
