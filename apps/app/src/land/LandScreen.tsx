@@ -18,6 +18,7 @@ import { FiveStates } from './FiveStates';
 import { LandSteps, NextStep } from './LandSteps';
 import { Meter } from './Meter';
 import { MorePlate } from './MorePlate';
+import { SensitivityPlate } from './SensitivityPlate';
 import { StateToggle } from './StateToggle';
 import { VerdictWords } from './VerdictWords';
 
@@ -48,6 +49,7 @@ function Land({ point }: { point: OpenPoint }) {
           <LandSteps point={point} saver={saver} />
           <BudgetPlate analysis={analysis} />
           <ChainPlate point={point} />
+          <SensitivityPlate point={point} saver={saver} />
           <MorePlate point={point} />
           {analysis.context.ports.length > 0 && <FiveStates analysis={analysis} />}
           <ChannelPlate point={point} saver={saver} />

@@ -21,6 +21,7 @@ export * from './sentences.ts';
 export * from './words.ts';
 export * from './asLanded.ts';
 export * from './arcChain.ts';
+export * from './diffuseSetting.ts';
 export * from './loopBudget.ts';
 export * from './wireList.ts';
 export * from './terminalSheet.ts';

@@ -1,0 +1,132 @@
+import { JobProblem, sensitivitySetting } from '@keypost/core';
+import type { SensitivitySetting } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Mark } from '../ui/Mark';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+/** Name of the step under which a setting is noted. */
+const STEP = 'sensitivity';
+
+type Outcome = { readonly found: SensitivitySetting } | { readonly problem: string } | undefined;
+
+/** Where to set the sensitivity of a diffuse sensor, from where the object is lost and the background is seen. */
+export function SensitivityPlate({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const [scale, setScale] = useState('10');
+  const [lost, setLost] = useState('');
+  const [seen, setSeen] = useState('');
+  const [lamp, setLamp] = useState<'on' | 'off'>('on');
+  if (point.type.principle !== 'diffuse') return null;
+  const outcome = work(scale, lost, seen, lamp === 'on');
+  const { id: pointId } = point.analysis.context.point;
+  const last = lastNote(point, pointId);
+  const note = (sentence: string) => {
+    const subject = sentence.slice(0, 200).trim();
+    void saver.save({ kind: 'stamp', stamp: { id: uuid(), pointId, step: STEP, subject } });
+  };
+  return (
+    <Plate title="Sensitivity">
+      <Row first className="gap-4">
+        <Words as="small">
+          Turn it up from nothing. Note where the object is just seen or lost, then, without the object, where
+          the background is just seen.
+        </Words>
+        <Field
+          label="Full scale of the adjuster"
+          value={scale}
+          onChange={setScale}
+          mono
+          inputMode="decimal"
+        />
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <Field label="Object just lost" value={lost} onChange={setLost} mono inputMode="decimal" />
+          </View>
+          <View className="flex-1">
+            <Field
+              label="Background just seen"
+              hint="empty if never"
+              value={seen}
+              onChange={setSeen}
+              mono
+              inputMode="decimal"
+            />
+          </View>
+        </View>
+        <Choice
+          label="Stability lamp, with and without the object"
+          value={lamp}
+          onChange={setLamp}
+          options={[
+            { value: 'on', label: 'On in both' },
+            { value: 'off', label: 'Not in both' },
+          ]}
+        />
+        {outcome && 'problem' in outcome && <Words as="fail">{outcome.problem}</Words>}
+        {outcome && 'found' in outcome && <Found found={outcome.found} saver={saver} onNote={note} />}
+        {last && (
+          <Words as="small">{`Noted ${format(new Date(last.at), 'd MMM HH:mm')} by ${last.by}: ${last.subject}`}</Words>
+        )}
+      </Row>
+    </Plate>
+  );
+}
+
+function Found({
+  found: { sentence, verdict },
+  saver,
+  onNote,
+}: {
+  found: SensitivitySetting;
+  saver: Saver;
+  onNote: (sentence: string) => void;
+}) {
+  const known = useKnown();
+  return (
+    <>
+      <View className="flex-row gap-3" role="status">
+        <Mark kind={verdict === 'good' ? 'proven' : 'doubtful'} size={24} />
+        <Words as="body" className="flex-1">
+          {sentence}
+        </Words>
+      </View>
+      {!known && <WhoAmI />}
+      <Button
+        label="It is set so: note it"
+        disabled={!known}
+        waiting={saver.saving}
+        onPress={() => onNote(sentence)}
+      />
+    </>
+  );
+}
+
+const lastNote = ({ view }: OpenPoint, pointId: string) =>
+  view.content.stamps.filter((stamp) => stamp.pointId === pointId && stamp.step === STEP).at(-1);
+
+const number = (text: string): number => Number(text.trim().replace(',', '.'));
+
+function work(scale: string, lost: string, seen: string, stable: boolean): Outcome {
+  if (lost.trim() === '') return undefined;
+  try {
+    const found = sensitivitySetting({
+      scale: number(scale),
+      objectLost: number(lost),
+      ...(seen.trim() !== '' && { backgroundSeen: number(seen) }),
+      stable,
+    });
+    return { found };
+  } catch (error) {
+    if (error instanceof JobProblem) return { problem: error.problems[0]!.message };
+    throw error;
+  }
+}
