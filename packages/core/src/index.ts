@@ -7,4 +7,5 @@ export * from './circuit/index.ts';
 export * from './catalog/index.ts';
 export * from './wiring/index.ts';
 export * from './allocation/index.ts';
+export * from './setting/index.ts';
 export * from './proving/index.ts';

@@ -1,0 +1,6 @@
+export * from './ioLink/processData.ts';
+export * from './ioLink/timing.ts';
+export * from './modbus/crc.ts';
+export * from './modbus/registers.ts';
+export * from './ethernetPlan.ts';
+export * from './serialLine.ts';

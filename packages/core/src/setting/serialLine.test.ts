@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import {
+  byteSeconds,
+  gapSeconds,
+  longestLine,
+  pollSeconds,
+  serialFaults,
+  voltsAtRest,
+} from './serialLine.ts';
+import type { LineUnit, SerialLine } from './serialLine.ts';
+
+const unit = (tag: string, more: Partial<LineUnit> = {}): LineUnit => ({
+  tag,
+  unit: Number(tag.replace(/\D/g, '')) || undefined,
+  baud: 19200,
+  parity: 'even',
+  stopBits: 1,
+  plusName: '+',
+  terminated: false,
+  unitLoad: 1,
+  fromLastM: 20,
+  registers: 10,
+  ...more,
+});
+const line = (more: Partial<SerialLine> = {}, ...units: LineUnit[]): SerialLine => ({
+  units: [unit('MASTER', { terminated: true }), ...units, unit('PM9', { terminated: true })],
+  bias: { at: 'MASTER', ohms: 390, volts: 5 },
+  mm2: 0.25,
+  ...more,
+});
+const faults = (l: SerialLine): string[] => serialFaults(l).map(({ sentence }) => sentence);
+
+test('a line in order has nothing against it', () => {
+  expect(faults(line({}, unit('PM1'), unit('PM2')))).toEqual([]);
+});
+
+describe('what is wrong is named with whom it concerns', () => {
+  test.each<[string, LineUnit, RegExp]>([
+    ['a number used twice', unit('PM9B', { unit: 9 }), /PM9B and PM9 have the same unit number 9/],
+    ['a number out of range', unit('PM1', { unit: 248 }), /unit number 248; 1 to 247/],
+    ['another baud', unit('PM1', { baud: 9600 }), /PM1 is set to 9600 baud, the others to 19200 baud/],
+    [
+      'another frame',
+      unit('PM1', { parity: 'none', stopBits: 2 }),
+      /PM1 is set to no parity and 2 stop bits/,
+    ],
+    ['a terminator in the middle', unit('PM1', { terminated: true }), /PM1 is not at an end/],
+    ['too many receivers', unit('PM1', { unitLoad: 31 }), /33 unit loads together; 32/],
+    ['too long a line', unit('PM1', { fromLastM: 1300 }), /1320 m long; at 19200 baud 1200 m/],
+  ])('%s', (_, wrong, words) => {
+    expect(faults(line({}, wrong)).join(' ')).toMatch(words);
+  });
+
+  test('an end without its terminator', () => {
+    const { units, ...rest } = line({}, unit('PM1'));
+    const open = { ...rest, units: units.map((u) => (u.tag === 'PM9' ? { ...u, terminated: false } : u)) };
+    expect(faults(open)).toEqual(['PM9 is at an end of the line: switch its terminator on.']);
+  });
+
+  test('terminators without bias, and a bias that is too weak', () => {
+    expect(faults(line({ bias: undefined })).join()).toMatch(/Nothing holds the line at rest/);
+    expect(faults(line({ bias: { at: 'MASTER', ohms: 2200, volts: 5 } })).join()).toMatch(
+      /At rest only 0\.0\d V/,
+    );
+  });
+});
+
+describe('the line at rest', () => {
+  test('by hand: two terminators between two bias resistors, no cable to speak of', () => {
+    const short = line({}, ...[]);
+    const bare: SerialLine = {
+      ...short,
+      units: short.units.map((u) => ({ ...u, unitLoad: 0, fromLastM: 0 })),
+    };
+    // 60 Ω of 840 Ω at 5 V.
+    for (const volts of voltsAtRest(bare).values()) expect(volts).toBeCloseTo((5 * 60) / 840, 4);
+  });
+
+  test('falls along the cable from the bias, and with every receiver', () => {
+    const far = line({}, unit('PM1', { fromLastM: 600 }));
+    const volts = [...voltsAtRest(far).values()];
+    expect(volts[0]).toBeGreaterThan(volts[1]!);
+    expect(volts[1]).toBeGreaterThan(volts[2]!);
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 25 }), (n) => {
+        const many = (k: number) =>
+          line({}, ...Array.from({ length: k }, (_, i) => unit(`PM${100 + i}`, { fromLastM: 1 })));
+        const at = (k: number) => voltsAtRest(many(k)).get('PM9')!;
+        expect(at(n)).toBeLessThan(at(n - 1));
+      }),
+      { numRuns: 12, seed: 1 },
+    );
+  });
+});
+
+describe('time', () => {
+  test('of a byte and a gap by hand', () => {
+    // 11 bits at 19200 baud are 0.573 ms, 3.5 of them 2.005 ms; above that baud the gap is fixed.
+    expect(byteSeconds(unit('A')) * 1000).toBeCloseTo(0.573, 3);
+    expect(gapSeconds(unit('A')) * 1000).toBeCloseTo(2.005, 3);
+    expect(gapSeconds(unit('A', { baud: 115200 }))).toBe(0.00175);
+    expect(byteSeconds({ baud: 9600, parity: 'none', stopBits: 1 })).toBeCloseTo(10 / 9600, 12);
+  });
+
+  test('of a cycle: eight and twenty-five bytes, two gaps and the answer, for each unit that is read', () => {
+    const one = line();
+    const byHand = 33 * (11 / 19200) + 2 * 3.5 * (11 / 19200) + 0.005;
+    expect(pollSeconds(one)).toBeCloseTo(byHand, 9);
+    expect(pollSeconds(line({}, unit('PM1'), unit('PM2')))).toBeCloseTo(3 * byHand, 9);
+    expect(pollSeconds(line({}, unit('PM1', { registers: 0 })))).toBeCloseTo(byHand, 9);
+  });
+
+  test('more registers than one request reads take two', () => {
+    const many = (registers: number) => pollSeconds({ ...line(), units: [unit('PM1', { registers })] });
+    const step = many(126) - many(125);
+    expect(step).toBeGreaterThan(13 * byteSeconds(unit('A')));
+  });
+});
+
+test('the longest line falls with the baud', () => {
+  expect([9600, 93750, 187500, 500000, 1500000, 12000000].map(longestLine)).toEqual([
+    1200,
+    1200,
+    1000,
+    400,
+    200,
+    undefined,
+  ]);
+});

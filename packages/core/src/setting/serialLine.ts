@@ -1,0 +1,235 @@
+import { exactly, solve } from '../circuit/index.ts';
+import type { Element } from '../circuit/index.ts';
+import { wireOhms } from '../wiring/copper.ts';
+
+export type Parity = 'even' | 'odd' | 'none';
+
+/** A participant of an RS-485 line, in its order along the cable. */
+export interface LineUnit {
+  readonly tag: string;
+  /** Unit number; none for the master. */
+  readonly unit?: number;
+  readonly baud: number;
+  readonly parity: Parity;
+  readonly stopBits: 1 | 2;
+  /** How the more positive line at rest is called at it. Makers letter A and B in both ways. */
+  readonly plusName: '+' | 'A' | 'B' | 'D1';
+  /** 120 Ω between the lines here. */
+  readonly terminated: boolean;
+  /** Share of a unit load of 12 kΩ that its receiver is (TIA-485-A). */
+  readonly unitLoad: number;
+  /** Cable from the one before it, m. */
+  readonly fromLastM: number;
+  /** Registers that are read from it in every cycle. */
+  readonly registers?: number;
+  /** How long it takes before it answers, s. */
+  readonly answerSeconds?: number;
+}
+
+/** Resistors that hold the line at rest, from plus to 5 V and from minus to common. */
+export interface LineBias {
+  readonly at: string;
+  readonly ohms: number;
+  readonly volts: number;
+}
+
+export interface SerialLine {
+  readonly units: readonly LineUnit[];
+  readonly bias?: LineBias;
+  readonly mm2: number;
+}
+
+export interface LineFault {
+  readonly tags: readonly string[];
+  readonly sentence: string;
+}
+
+/** Least voltage between the lines that a receiver takes for certain, V (TIA-485-A). */
+export const LEAST_LINE_VOLTS = 0.2;
+export const TERMINATOR_OHMS = 120;
+const UNIT_LOAD_OHMS = 12000;
+const MOST_UNIT_LOADS = 32;
+
+/** Longest line by baud, m, for twisted pair of this kind (IEC 61158-2, type A cable). */
+const LONGEST: readonly (readonly [baud: number, metres: number])[] = [
+  [93750, 1200],
+  [187500, 1000],
+  [500000, 400],
+  [1500000, 200],
+];
+
+/** Longest line for a baud, m; nothing beyond the table. */
+export const longestLine = (baud: number): number | undefined => LONGEST.find(([most]) => baud <= most)?.[1];
+
+/** Time of one byte, s: start, eight bits, parity or a second stop bit, stop. */
+export const byteSeconds = ({
+  baud,
+  parity,
+  stopBits,
+}: Pick<LineUnit, 'baud' | 'parity' | 'stopBits'>): number =>
+  (1 + 8 + (parity === 'none' ? 0 : 1) + stopBits) / baud;
+
+/** Silence between frames, s: 3.5 bytes, above 19200 baud a fixed 1.75 ms (Modbus over Serial Line V1.02, 2.5.1.1). */
+export const gapSeconds = (unit: Pick<LineUnit, 'baud' | 'parity' | 'stopBits'>): number =>
+  unit.baud > 19200 ? 0.00175 : 3.5 * byteSeconds(unit);
+
+/** Most registers that one request may read. */
+const MOST_REGISTERS = 125;
+
+/** Time to ask every unit once for its registers, s: requests of eight bytes, replies of five and two a register. */
+export function pollSeconds({ units }: SerialLine): number {
+  return units
+    .filter(({ unit, registers }) => unit !== undefined && registers)
+    .reduce((sum, unit) => {
+      const requests = Math.ceil(unit.registers! / MOST_REGISTERS);
+      const bytes = 13 * requests + 2 * unit.registers!;
+      return (
+        sum + bytes * byteSeconds(unit) + requests * (2 * gapSeconds(unit) + (unit.answerSeconds ?? 0.005))
+      );
+    }, 0);
+}
+
+/**
+ * Volts between plus and minus at every participant while nobody speaks, solved as a circuit of bias, terminators,
+ * receivers and cable.
+ */
+export function voltsAtRest({ units, bias, mm2 }: SerialLine): Map<string, number> {
+  const elements: Element[] = [];
+  const resistor = (id: string, a: string, b: string, ohms: number): void =>
+    void elements.push({ kind: 'resistor', id, a, b, ohms: exactly(ohms) });
+  units.forEach(({ tag, terminated, unitLoad, fromLastM }, i) => {
+    const [plus, minus] = [`${i}+`, `${i}-`];
+    if (terminated) resistor(`end ${tag}`, plus, minus, TERMINATOR_OHMS);
+    if (unitLoad > 0) resistor(`receiver ${tag}`, plus, minus, UNIT_LOAD_OHMS / unitLoad);
+    if (i === 0) return;
+    const ohms = Math.max(1e-4, wireOhms({ lengthM: fromLastM, mm2 }).nom);
+    resistor(`plus to ${tag}`, `${i - 1}+`, plus, ohms);
+    resistor(`minus to ${tag}`, `${i - 1}-`, minus, ohms);
+  });
+  const at = bias ? units.findIndex(({ tag }) => tag === bias.at) : -1;
+  if (!bias || at < 0) return new Map(units.map(({ tag }) => [tag, 0]));
+  elements.push({
+    kind: 'source',
+    id: 'bias',
+    plus: 'supply',
+    minus: 'common',
+    volts: exactly(bias.volts),
+    innerOhms: exactly(0),
+    limitAmps: exactly(1),
+  });
+  resistor('pull up', 'supply', `${at}+`, bias.ohms);
+  resistor('pull down', `${at}-`, 'common', bias.ohms);
+  const solution = solve({ elements, reference: 'common' });
+  return new Map(units.map(({ tag }, i) => [tag, solution.volts(`${i}+`) - solution.volts(`${i}-`)]));
+}
+
+/** Everything on a line that would not work, each with whom it concerns. */
+export function serialFaults(line: SerialLine): LineFault[] {
+  const { units } = line;
+  return [
+    ...numberFaults(units),
+    ...unlike(units, ({ baud }) => `${baud} baud`),
+    ...unlike(units, ({ parity, stopBits }) => frameWords(parity, stopBits)),
+    ...endFaults(units),
+    ...loadFaults(units),
+    ...lengthFaults(units),
+    ...restFaults(line),
+  ];
+}
+
+const frameWords = (parity: Parity, stopBits: number): string =>
+  `${parity === 'none' ? 'no parity' : `${parity} parity`} and ${stopBits} stop ${stopBits === 1 ? 'bit' : 'bits'}`;
+
+function numberFaults(units: readonly LineUnit[]): LineFault[] {
+  const faults: LineFault[] = [];
+  const first = new Map<number, string>();
+  for (const { tag, unit } of units) {
+    if (unit === undefined) continue;
+    if (!Number.isInteger(unit) || unit < 1 || unit > 247)
+      faults.push({ tags: [tag], sentence: `${tag} has the unit number ${unit}; 1 to 247 are allowed.` });
+    const before = first.get(unit);
+    if (before !== undefined)
+      faults.push({
+        tags: [before, tag],
+        sentence: `${before} and ${tag} have the same unit number ${unit}.`,
+      });
+    else first.set(unit, tag);
+  }
+  return faults;
+}
+
+/** Participants that are set otherwise than most. */
+function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => string): LineFault[] {
+  const counts = new Map<string, number>();
+  for (const unit of units) counts.set(words(unit), (counts.get(words(unit)) ?? 0) + 1);
+  const [main] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
+  return units
+    .filter((unit) => words(unit) !== main)
+    .map((unit) => ({
+      tags: [unit.tag],
+      sentence: `${unit.tag} is set to ${words(unit)}, the others to ${main}.`,
+    }));
+}
+
+function endFaults(units: readonly LineUnit[]): LineFault[] {
+  if (units.length < 2) return [];
+  const ends = [units[0]!, units.at(-1)!];
+  return [
+    ...ends
+      .filter(({ terminated }) => !terminated)
+      .map(({ tag }) => ({
+        tags: [tag],
+        sentence: `${tag} is at an end of the line: switch its terminator on.`,
+      })),
+    ...units
+      .slice(1, -1)
+      .filter(({ terminated }) => terminated)
+      .map(({ tag }) => ({
+        tags: [tag],
+        sentence: `${tag} is not at an end of the line: switch its terminator off.`,
+      })),
+  ];
+}
+
+function loadFaults(units: readonly LineUnit[]): LineFault[] {
+  const loads = units.reduce((sum, { unitLoad }) => sum + unitLoad, 0);
+  return loads > MOST_UNIT_LOADS
+    ? [
+        {
+          tags: units.map(({ tag }) => tag),
+          sentence: `The receivers are ${Number(loads.toFixed(2))} unit loads together; ${MOST_UNIT_LOADS} are allowed. Use a repeater.`,
+        },
+      ]
+    : [];
+}
+
+function lengthFaults(units: readonly LineUnit[]): LineFault[] {
+  const metres = units.reduce((sum, { fromLastM }, i) => sum + (i === 0 ? 0 : fromLastM), 0);
+  const baud = Math.max(0, ...units.map((unit) => unit.baud));
+  const longest = longestLine(baud);
+  if (longest === undefined)
+    return [{ tags: [], sentence: `${baud} baud is more than this kind of line carries over any distance.` }];
+  return metres > longest
+    ? [
+        {
+          tags: [],
+          sentence: `The line is ${metres} m long; at ${baud} baud ${longest} m are allowed. Lower the baud or use a repeater.`,
+        },
+      ]
+    : [];
+}
+
+function restFaults(line: SerialLine): LineFault[] {
+  if (!line.units.some(({ terminated }) => terminated)) return [];
+  const volts = [...voltsAtRest(line)];
+  const [tag, least] = volts.reduce((a, b) => (b[1] < a[1] ? b : a));
+  if (least >= LEAST_LINE_VOLTS) return [];
+  return [
+    {
+      tags: [tag],
+      sentence: line.bias
+        ? `At rest only ${least.toFixed(2)} V stand between the lines at ${tag}; a receiver is sure from ${LEAST_LINE_VOLTS} V on. Use a smaller bias resistor.`
+        : `Nothing holds the line at rest: with terminators fitted it needs a bias at one place.`,
+    },
+  ];
+}
