@@ -1,4 +1,4 @@
-import { parseSection, Wire } from '@keypost/core';
+import { Wire } from '@keypost/core';
 import type { Wire as WireRow } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
@@ -13,22 +13,12 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
-
-/** A cross-section in mm² or as a gauge number, held to the limits of a wire. */
-const section = z
-  .string()
-  .transform((text, context) => {
-    const mm2 = parseSection(text);
-    if (mm2 !== undefined) return mm2;
-    context.addIssue({ code: 'custom', message: 'Enter mm² such as 0.75, or AWG 18.' });
-    return z.NEVER;
-  })
-  .pipe(Wire.shape.mm2);
+import { section } from '../ui/section';
 
 const Form = z.object({
   number: Wire.shape.number,
   lengthM: numeric(Wire.shape.lengthM),
-  mm2: section,
+  mm2: section(Wire.shape.mm2, '0.75, or AWG 18'),
   cable: z.string().trim().max(24, 'At most 24 characters fit here.'),
   core: z.string().trim().max(12, 'At most 12 characters fit here.'),
   ferrule: z.string().trim().max(12, 'At most 12 characters fit here.'),

@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { Feed, parseSection, Supply } from '@keypost/core';
+import { Feed, Supply } from '@keypost/core';
 import type { Supply as SupplyRow } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
@@ -21,20 +21,11 @@ import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
 import { numeric } from '../ui/numeric';
+import { section } from '../ui/section';
 import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
 
 export type NewKind = 'dc' | 'ac' | 'branch';
-
-const section = z
-  .string()
-  .transform((text, context) => {
-    const mm2 = parseSection(text);
-    if (mm2 !== undefined) return mm2;
-    context.addIssue({ code: 'custom', message: 'Enter mm² such as 1.5, or AWG 16.' });
-    return z.NEVER;
-  })
-  .pipe(Feed.shape.mm2);
 
 const Form = z.object({
   tag: Supply.shape.tag,
@@ -45,7 +36,7 @@ const Form = z.object({
   from: z.string(),
   protection: Feed.shape.protection,
   lengthM: numeric(Feed.shape.lengthM),
-  mm2: section,
+  mm2: section(Feed.shape.mm2, '1.5, or AWG 16'),
 });
 
 type Values = z.input<typeof Form>;
