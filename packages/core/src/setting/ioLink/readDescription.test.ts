@@ -1,0 +1,137 @@
+import { DISTANCE_SENSOR } from '../../../test/description.ts';
+import { JobProblem } from '../../model/problem.ts';
+import { decodeRecord, scaled } from './processData.ts';
+import { readDescription } from './readDescription.ts';
+import { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';
+
+const read = readDescription(DISTANCE_SENSOR);
+const problems = (text: string): string => {
+  try {
+    readDescription(text);
+  } catch (error) {
+    if (error instanceof JobProblem)
+      return error.problems.map(({ path, message }) => `${path}: ${message}`).join(' ');
+    throw error;
+  }
+  return 'not refused';
+};
+const without = (part: RegExp | string, by = ''): string => {
+  const changed = DISTANCE_SENSOR.replace(part, by);
+  if (changed === DISTANCE_SENSOR) throw new Error('nothing was changed');
+  return changed;
+};
+
+test('identity, versions and the physical layer', () => {
+  expect(read).toMatchObject({
+    vendorId: 4711,
+    deviceId: 131073,
+    vendor: 'Heron Works',
+    name: 'Distance sensor',
+    products: [{ id: 'HW-D2', name: 'Distance 2 m' }],
+    fileVersion: 'V1.2',
+    revision: 'V1.1',
+    bitrate: 'COM3',
+    leastCycleMicroseconds: 2300,
+  });
+});
+
+test('variables in the order of their index, with words, limits, access and factory value', () => {
+  expect(read.variables.map(({ index, id, access }) => [index, id, access])).toEqual([
+    [16, 'V_VendorName', 'ro'],
+    [24, 'V_ApplicationSpecificTag', 'rw'],
+    [60, 'V_SP1', 'rw'],
+    [61, 'V_Mode', 'rw'],
+  ]);
+  expect(read.variables[2]).toMatchObject({
+    name: 'Switching point 1',
+    description: 'Distance at which output 1 switches & holds',
+    type: { kind: 'uint', bits: 16 },
+    allowed: { ranges: [{ least: 30, most: 2000 }] },
+    factory: '500',
+  });
+  const { type } = read.variables[3]!;
+  if (type.kind !== 'record') throw new Error('no record');
+  expect(type.items.map(({ subindex, name, bitOffset }) => [subindex, name, bitOffset])).toEqual([
+    [1, 'Logic', 8],
+    [2, 'Hysteresis', 0],
+  ]);
+  expect(type.items[0]!.allowed.values).toEqual([
+    { value: '0', name: 'normally open' },
+    { value: '1', name: 'normally closed' },
+  ]);
+});
+
+test('process data come apart by the description alone, with gradient, offset and unit', () => {
+  const { input } = read.processData[0]!;
+  const record = decodeRecord(input!, Uint8Array.of(0x7d, 0x11));
+  expect(Object.fromEntries(record)).toEqual({ Distance: 0x7d1, 'Output 2': false, 'Output 1': true });
+  const { scale } = input!.items[0]!;
+  expect(scale).toEqual({ gradient: 0.5, offset: 30, unit: 'mm' });
+  expect(scaled(0x7d1, scale!)).toBe(1030.5);
+});
+
+test('menus lead to variables, items and further menus, each with its scale', () => {
+  expect(read.menus).toEqual([
+    {
+      id: 'M_Main',
+      name: 'Parameters',
+      lines: [
+        { kind: 'menu', menuId: 'M_Sub' },
+        { kind: 'variable', variableId: 'V_SP1', scale: { gradient: 0.1, offset: 0, unit: 'cm' } },
+      ],
+    },
+    { id: 'M_Sub', name: '', lines: [{ kind: 'variable', variableId: 'V_Mode', subindex: 1 }] },
+  ]);
+});
+
+describe('what is refused, and says why', () => {
+  test.each<[string, string, RegExp]>([
+    ['a torn file', DISTANCE_SENSOR.slice(0, 900), /damaged at line \d+/],
+    ['an unclosed element', without('</Menu>'), /damaged at line \d+/],
+    ['no XML', 'hello', /damaged|no XML element/],
+    ['another document', '<Order/>', /begins with Order; a device description begins with IODevice/],
+    ['an unknown version', without('IODD/2010/10', 'IODD/2099/01'), /version that is not known.*2099/],
+    ['no identity', without(/<DeviceIdentity[\s\S]*<\/DeviceIdentity>/), /lacks the device’s identity/],
+    [
+      'a type that is missing',
+      without('datatypeId="D_Switch"', 'datatypeId="D_Gone"'),
+      /type “D_Gone”, which the file lacks/,
+    ],
+    ['an unknown type', without('xsi:type="BooleanT"', 'xsi:type="MagicT"'), /type “MagicT” is not known/],
+    ['items over one another', without('bitOffset="1"', 'bitOffset="0"'), /lies over/],
+    ['an item beyond the record', without('bitOffset="4"', 'bitOffset="8"'), /beyond the record’s 16/],
+    ['an index used twice', without('index="61"', 'index="60"'), /index 60 is that of V_SP1 too/],
+    [
+      'an access that is none',
+      without('accessRights="rw" defaultValue="500"', 'accessRights="maybe"'),
+      /access is “maybe”/,
+    ],
+    [
+      'a menu that is missing',
+      without('menuId="M_Sub"', 'menuId="M_Gone"'),
+      /menu “M_Gone”, which the file lacks/,
+    ],
+    ['a number that is none', without('vendorId="4711"', 'vendorId="many"'), /“many” is no whole number/],
+  ])('%s', (_, text, words) => {
+    expect(problems(text)).toMatch(words);
+  });
+
+  test('entities and document types of its own, whatever they would do', () => {
+    const bomb = `<!DOCTYPE x [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;">]>`;
+    expect(problems(DISTANCE_SENSOR.replace('?>', `?>${bomb}`))).toMatch(
+      /defines a document type or entities/,
+    );
+    expect(problems('<!ENTITY x SYSTEM "file:///etc/passwd"><IODevice/>')).toMatch(/not read/);
+  });
+
+  test('a file too large, before it is read', () => {
+    expect(problems(`<IODevice>${' '.repeat(MOST_DESCRIPTION_BYTES)}</IODevice>`)).toMatch(
+      /at most 10 MB are read/,
+    );
+  });
+});
+
+test('a text that the file lacks stands by its id, so that nothing is nameless', () => {
+  const { variables } = readDescription(without('<Text id="TI_SP1" value="Switching point 1"/>'));
+  expect(variables[2]!.name).toBe('TI_SP1');
+});

@@ -1,0 +1,66 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { JobProblem } from '../../model/problem.ts';
+
+/** A description file is not larger than this, bytes; the largest in the field are below a tenth of it. */
+export const MOST_DESCRIPTION_BYTES = 10 * 1024 * 1024;
+
+/** An element of an XML document: its attributes, its children in order by name. */
+export interface XmlElement {
+  readonly name: string;
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: readonly XmlElement[];
+}
+
+type Node = Record<string, unknown> & { readonly ':@'?: Record<string, string> };
+
+const refuse = (message: string): never => {
+  throw new JobProblem([{ path: '', message }]);
+};
+
+/**
+ * Reads an XML document into elements.
+ * @throws JobProblem for what is too large, damaged (with its line), or brings entities or a document type of its own.
+ */
+export function readXml(text: string): XmlElement {
+  if (text.length > MOST_DESCRIPTION_BYTES)
+    refuse(
+      `The file is ${Math.ceil(text.length / 1024 / 1024)} MB; at most ${MOST_DESCRIPTION_BYTES / 1024 / 1024} MB are read.`,
+    );
+  if (/<!(DOCTYPE|ENTITY)/i.test(text))
+    refuse('The file defines a document type or entities of its own. Such files are not read.');
+  const sound = XMLValidator.validate(text);
+  if (sound !== true) refuse(`The file is damaged at line ${sound.err.line}: ${sound.err.msg}`);
+  const parser = new XMLParser({
+    preserveOrder: true,
+    ignoreAttributes: false,
+    attributeNamePrefix: '',
+    processEntities: true,
+    parseAttributeValue: false,
+    removeNSPrefix: false,
+  });
+  const roots = (parser.parse(text) as Node[]).flatMap(elementOf);
+  const root = roots.find(({ name }) => !name.startsWith('?'));
+  return root ?? refuse('The file holds no XML element.');
+}
+
+function elementOf(node: Node): XmlElement[] {
+  const name = Object.keys(node).find((key) => key !== ':@');
+  if (name === undefined || name === '#text') return [];
+  const children = node[name];
+  return [
+    {
+      name,
+      attributes: node[':@'] ?? {},
+      children: Array.isArray(children) ? (children as Node[]).flatMap(elementOf) : [],
+    },
+  ];
+}
+
+/** Children of a name. */
+export const all = (element: XmlElement | undefined, name: string): XmlElement[] =>
+  element?.children.filter((child) => child.name === name) ?? [];
+
+/** The first element along a path of names. */
+export function at(element: XmlElement | undefined, ...path: readonly string[]): XmlElement | undefined {
+  return path.reduce<XmlElement | undefined>((now, name) => all(now, name)[0], element);
+}
