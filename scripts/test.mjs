@@ -24,10 +24,14 @@ function whole(name, command, args) {
 
 function unit() {
   console.log('\nUnit tests');
-  const code = run('npx', ['jest', '--maxWorkers=2', '--json', '--outputFile=test-results/unit.json'], {
-    NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-    CI: 'true',
-  });
+  const code = run(
+    'npx',
+    ['jest', '--maxWorkers=2', '--testTimeout=60000', '--json', '--outputFile=test-results/unit.json'],
+    {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+      CI: 'true',
+    },
+  );
   const report = read('unit.json');
   if (!report) return { passed: 0, failed: 1 };
   const failed = report.numFailedTests + report.numRuntimeErrorTestSuites;

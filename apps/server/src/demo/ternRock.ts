@@ -1,5 +1,5 @@
-import { analyse, applyChange, emptyJob, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
-import type { Change, Instrument, JobContent, Supply } from '@keypost/core';
+import { analyse, applyHistory, emptyJob, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
+import type { Actor, Change, Instrument, JobContent, Supply } from '@keypost/core';
 import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
@@ -38,23 +38,28 @@ const VALVES: Supply = {
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */
 export function ternRock(): JobContent {
   const clock = demoClock();
-  let job = emptyJob('Recirculation hall', 'Tern Rock hatchery', { volts: 24.1, tolerancePercent: 2.5 });
-  const apply = (change: Change, by: string): void => {
-    job = applyChange(job, change, { by, at: clock() });
-  };
-  apply({ kind: 'addSupply', supply: MAINS }, MIRA);
-  apply({ kind: 'addSupply', supply: VALVES }, MIRA);
-  for (const { commons, ...module } of MODULES) apply({ kind: 'addModule', module, commons }, MIRA);
-  apply({ kind: 'moveWire', wireId: 'do-1-Lp', to: 'f1:+' }, MIRA);
+  const by = (initials: string, changes: Iterable<Change>): [Change, Actor][] =>
+    [...changes].map((change) => [change, { by: initials, at: clock() }]);
+  const empty = emptyJob('Recirculation hall', 'Tern Rock hatchery', { volts: 24.1, tolerancePercent: 2.5 });
+  const built = applyHistory(empty, by(MIRA, building()));
+  const index = new JobIndex(built);
+  const worked = POINTS.flatMap((row) => [
+    ...by(row.landed === undefined ? MIRA : JON, landed(index, row)),
+    ...by(MIRA, proven(index, row)),
+  ]);
+  return applyHistory(built, worked);
+}
+
+/** Supplies, modules, then every point with what belongs to it. */
+function* building(): Generator<Change> {
+  yield { kind: 'addSupply', supply: MAINS };
+  yield { kind: 'addSupply', supply: VALVES };
+  for (const { commons, ...module } of MODULES) yield { kind: 'addModule', module, commons };
+  yield { kind: 'moveWire', wireId: 'do-1-Lp', to: 'f1:+' };
   for (const row of POINTS) {
-    apply(addition(row), MIRA);
-    for (const change of row.more ?? []) apply(change, MIRA);
+    yield addition(row);
+    yield* row.more ?? [];
   }
-  for (const row of POINTS) {
-    for (const change of landed(job, row)) apply(change, row.landed === undefined ? MIRA : JON);
-    for (const change of proven(job, row)) apply(change, MIRA);
-  }
-  return job;
 }
 
 /** A morning in September, some minutes from entry to entry. */
@@ -74,18 +79,18 @@ function addition({ tag, name, typeId, output, logic, at, settings, range }: Dem
   };
 }
 
-function landed(job: JobContent, { tag, at, landed: count }: DemoPoint): Change[] {
+function landed(index: JobIndex, { tag, at, landed: count }: DemoPoint): Change[] {
   if (!at && !count) return [];
-  const steps = landSteps(analyse(new JobIndex(job), idOf(tag)));
+  const steps = landSteps(analyse(index, idOf(tag)));
   return steps.slice(0, count ?? steps.length).map(({ key, title }) => ({
     kind: 'stamp',
     stamp: { id: `${idOf(tag)}-${key}`, pointId: idOf(tag), step: key, subject: title },
   }));
 }
 
-function proven(job: JobContent, { tag, proof = 'none' }: DemoPoint): Change[] {
+function proven(index: JobIndex, { tag, proof = 'none' }: DemoPoint): Change[] {
   if (proof === 'none') return [];
-  const checks = proofPlan(analyse(new JobIndex(job), idOf(tag))).groups.flatMap((group) => group.checks);
+  const checks = proofPlan(analyse(index, idOf(tag))).groups.flatMap((group) => group.checks);
   const done = proof === 'half' ? checks.slice(0, 3) : checks;
   const results = done.map((check, i) => {
     const { expected } = check;

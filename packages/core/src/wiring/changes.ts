@@ -22,6 +22,21 @@ export function applyChange(job: JobContent, change: Change, actor: Actor): JobC
   return next;
 }
 
+/**
+ * Applies a history of changes, each by its own hand, and checks the outcome once.
+ * @throws JobProblem when a change names something that is not there, or the outcome would not be sound.
+ */
+export function applyHistory(
+  job: JobContent,
+  history: Iterable<readonly [change: Change, actor: Actor]>,
+): JobContent {
+  let next = job;
+  for (const [change, actor] of history) next = applyUnchecked(next, change, actor);
+  const problems = checkIntegrity(next);
+  if (problems.length) throw new JobProblem(problems);
+  return next;
+}
+
 function applyUnchecked(job: JobContent, change: Change, actor: Actor): JobContent {
   if (change.kind === 'several')
     return change.changes.reduce<JobContent>((j, part) => applyUnchecked(j, Change.parse(part), actor), job);

@@ -30,7 +30,7 @@ export * from './relayPlan/index.ts';
 export { findWaysOut } from './waysOut/findWaysOut.ts';
 export type { WayOut } from './waysOut/wayOut.ts';
 export * from './changeSchema.ts';
-export { applyChange } from './changes.ts';
+export { applyChange, applyHistory } from './changes.ts';
 export { loopView } from './view/loopView.ts';
 export * from './view/viewTypes.ts';
 export * from './steps.ts';
