@@ -7,3 +7,5 @@ export * from './serialLine.ts';
 export * from './ioLink/descriptionTypes.ts';
 export { readDescription } from './ioLink/readDescription.ts';
 export { MOST_DESCRIPTION_BYTES } from './ioLink/xmlTree.ts';
+export * from './modbus/pdu.ts';
+export * from './modbus/frames.ts';
