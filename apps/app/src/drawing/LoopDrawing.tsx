@@ -108,7 +108,7 @@ export function LoopSheet({
         <TerminalRing key={ref} x={x} y={y} lead={leads && leadOn(leads, ref)} />
       ))}
       {layout.terminals.map((placed) => (
-        <TerminalName key={placed.terminal.ref} placed={placed} />
+        <TerminalName key={placed.terminal.ref} placed={placed} plates={layout.plates} />
       ))}
       <Values view={view} layout={layout} />
     </Svg>
@@ -137,24 +137,34 @@ function touchSpots(view: LoopView, { terminals, rails, bottom }: LoopLayout): T
 }
 
 /** Names of terminals; the leads of a sensor are named by their wires' colours already. */
-function TerminalName({ placed: { terminal, at, x, y } }: { placed: PlacedTerminal }) {
+function TerminalName({
+  placed: { terminal, at, x, y },
+  plates,
+}: {
+  placed: PlacedTerminal;
+  plates: readonly PlacedPlate[];
+}) {
   const { soft } = useTokens();
   const named = /^(E-)?(BN|BU|BK|WH)$/.test(terminal.name);
   if (named) return null;
   const text = terminal.other ? `${terminal.name}\u00a0(${terminal.other})` : terminal.name;
-  if (at === 'above' || at === 'below')
+  if (at === 'above' || at === 'below') {
+    // At the left where the plate has its name at its foot: the row's own part stands at the right there.
+    const head = plates.find((plate) => at === 'above' && Math.abs(plate.y - y) < 1)?.head;
+    const left = head === 'bottom';
     return (
       <Lettering
-        x={at === 'above' ? x - 13 : x + 13}
+        x={left ? x - 13 : x + 13}
         y={at === 'above' ? y + 17 : y - 8}
         size={12}
         face="mono"
         colour={soft}
-        anchor={at === 'above' ? 'end' : 'start'}
+        anchor={left ? 'end' : 'start'}
       >
         {text}
       </Lettering>
     );
+  }
   return (
     <Lettering
       x={at === 'left' ? x + 13 : x - 13}
