@@ -49,11 +49,11 @@ export function SensitivityPlate({ point, saver }: { point: OpenPoint; saver: Sa
         />
         <View className="flex-row gap-3">
           <View className="flex-1">
-            <Field label="Object just lost" value={lost} onChange={setLost} mono inputMode="decimal" />
+            <Field label="Object lost at" value={lost} onChange={setLost} mono inputMode="decimal" />
           </View>
           <View className="flex-1">
             <Field
-              label="Background just seen"
+              label="Background seen at"
               hint="empty if never"
               value={seen}
               onChange={setSeen}

@@ -112,8 +112,8 @@ describe('the sensitivity of a diffuse sensor', () => {
     serverStores();
     render(<Sensitivity point={openPoint(diffuse)} />);
     expect(screen.queryByRole('status')).toBeNull();
-    type('Object just lost', '3');
-    type('Background just seen', '8,0');
+    type('Object lost at', '3');
+    type('Background seen at', '8,0');
     expect(screen.getByRole('status').textContent).toContain('Set it to 5.5 of 10');
     fireEvent.click(screen.getByRole('button', { name: 'It is set so: note it' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
@@ -122,8 +122,8 @@ describe('the sensitivity of a diffuse sensor', () => {
 
   test('that cannot tell them apart says so, and cannot be noted', () => {
     render(<Sensitivity point={openPoint(diffuse)} />);
-    type('Object just lost', '6');
-    type('Background just seen', '5');
+    type('Object lost at', '6');
+    type('Background seen at', '5');
     expect(screen.getByText(/no setting tells them apart/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /note it/ })).toBeNull();
   });
