@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useState } from 'react';
 
 /** So many rows are added at a time: few enough that the page answers between them. */
-const STEP = 8;
+const STEP = 5;
 
 /** How much of a long list is drawn: the first rows at once, then a few more at a time until all are there. */
 export function useGradually(all: number): number {
