@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { railWords } from '@keypost/core';
-import type { Allocated, Impossible, Placement } from '@keypost/core';
+import { partsOf, railWords } from '@keypost/core';
+import type { Allocated, Change, Impossible, Placement } from '@keypost/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
@@ -47,9 +47,7 @@ export function Outcome({
         </Row>
         <Row>
           <Words as="body">
-            {change
-              ? changeWords(allocation, view)
-              : 'Everything is on such a channel already. Nothing to change.'}
+            {change ? changeWords(change) : 'Everything is on such a channel already. Nothing to change.'}
           </Words>
         </Row>
       </Plate>
@@ -84,8 +82,10 @@ function provenWords({ exact, modules, leastModules }: Allocated): string {
     : `At least ${leastModules} modules are needed; between that and ${modules} nothing is proven.`;
 }
 
-function changeWords(allocation: Allocated, view: JobView): string {
-  const { moved, turned } = changesOf(allocation, view);
+function changeWords(change: Change): string {
+  const parts = partsOf(change);
+  const moved = parts.filter((part) => part.kind === 'assign' && part.place).length;
+  const turned = parts.filter(({ kind }) => kind === 'setCommon').length;
   return [
     moved ? `${moved} of them ${moved === 1 ? 'moves' : 'move'}` : 'None of them moves',
     turned ? `${counted(turned, 'common')} ${turned === 1 ? 'goes' : 'go'} to another rail` : '',
@@ -93,32 +93,6 @@ function changeWords(allocation: Allocated, view: JobView): string {
     .filter(Boolean)
     .join(', ')
     .concat('.');
-}
-
-function changesOf(
-  { placements, rails }: Allocated,
-  { content }: JobView,
-): { moved: number; turned: number } {
-  const at = (ref: string, pointId: string): boolean => {
-    const { deviceId } = content.points.find(({ id }) => id === pointId)!;
-    return content.wires.some(
-      ({ from, to }) =>
-        (from === ref && to.startsWith(`${deviceId}:`)) || (to === ref && from.startsWith(`${deviceId}:`)),
-    );
-  };
-  const turned = [...rails].filter(
-    ([common, rail]) =>
-      !content.wires.some(
-        ({ from, to }) =>
-          (from === common && to.endsWith(`:${rail}`)) || (to === common && from.endsWith(`:${rail}`)),
-      ),
-  );
-  return {
-    moved: placements.filter(
-      ({ applicant, group, channel }) => !at(`${group.moduleId}:I${channel}`, applicant.id),
-    ).length,
-    turned: turned.length,
-  };
 }
 
 /** Every group that is used, its rail, and each device with the reason for its place. */

@@ -1,7 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { applyChange, portFits, statusIn } from '@keypost/core';
+import { applyChange, deviceType, NOBODY, portFits, statusIn } from '@keypost/core';
 import type { Change, ChannelPlace, JobIndex, VerdictStatus } from '@keypost/core';
-import { deviceType } from '@keypost/core';
 import { useMemo, useState } from 'react';
 
 /** A cell while something is moved: not concerned, one that can be picked, the picked one, one where it fits, the chosen one. */
@@ -32,11 +31,7 @@ export function useMoving(view: JobView | undefined, index: JobIndex | undefined
   const change: Change | undefined = pointId && place ? { kind: 'assign', pointId, place } : undefined;
   const status = useMemo(() => {
     if (!view || !pointId || !place) return undefined;
-    const moved = applyChange(
-      view.content,
-      { kind: 'assign', pointId, place },
-      { by: 'trial', at: '2000-01-01T00:00:00.000Z' },
-    );
+    const moved = applyChange(view.content, { kind: 'assign', pointId, place }, NOBODY);
     return statusIn(moved, pointId);
   }, [view, pointId, place]);
   const stateOf = (at: ChannelPlace, holder: string | undefined): CellState => {

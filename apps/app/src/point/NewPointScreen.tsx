@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core';
-import { applyChange, deviceType, statusIn } from '@keypost/core';
+import { applyChange, deviceType, NOBODY, statusIn } from '@keypost/core';
 import type { Change, VerdictStatus } from '@keypost/core';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -138,10 +138,7 @@ function useTrial(
         { typeId, output, logic, bit, tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial', ...TRIAL_RANGE },
         place,
       );
-      return statusIn(
-        applyChange(view.content, trial, { by: 'trial', at: '2000-01-01T00:00:00.000Z' }),
-        ids.point,
-      );
+      return statusIn(applyChange(view.content, trial, NOBODY), ids.point);
     } catch {
       return undefined;
     }

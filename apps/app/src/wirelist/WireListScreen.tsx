@@ -2,6 +2,7 @@ import type { JobView } from '@keypost/api';
 import {
   JobIndex,
   JobProblem,
+  partsOf,
   readWireList,
   refWords,
   terminalSheet,
@@ -104,7 +105,7 @@ function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () 
         {`The list was not taken, and nothing was changed.\n${read.lines.join('\n')}`}
       </Notice>
     );
-  const parts = read.change.kind === 'several' ? (read.change.changes as Change[]) : [read.change];
+  const parts = partsOf(read.change);
   return (
     <View
       className="gap-3 rounded-plate border-fine border-accent bg-wash p-4"

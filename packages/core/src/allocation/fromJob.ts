@@ -3,6 +3,7 @@ import type { Device, JobContent, Point } from '../model/job.ts';
 import { emptyJob } from '../model/emptyJob.ts';
 import { statusIn } from '../wiring/analysis.ts';
 import { applyChange } from '../wiring/changes.ts';
+import { NOBODY } from '../wiring/changeSchema.ts';
 import type { Change } from '../wiring/changeSchema.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
 import { OUTPUT_WORDS } from '../wiring/sentences.ts';
@@ -18,8 +19,6 @@ export interface AllocationWish {
   /** Share of the channels of each group that stay free, 0 to 0.5. */
   readonly spareShare: number;
 }
-
-const NOBODY = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
 
 /**
  * The problem of a job: its points on switching inputs, and the input groups of its modules. Whether a device works

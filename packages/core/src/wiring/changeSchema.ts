@@ -111,3 +111,10 @@ export interface Actor {
   readonly by: string;
   readonly at: string;
 }
+
+/** Makes trials that are never stored. */
+export const NOBODY: Actor = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
+
+/** The single changes of which a change is made. */
+export const partsOf = (change: Change): Change[] =>
+  change.kind === 'several' ? (change.changes as Change[]) : [change];

@@ -4,6 +4,7 @@ import { fixed } from '../../units/quantity.ts';
 import type { Analysis } from '../analysis.ts';
 import { EARTHING } from '../assemble.ts';
 import type { Supply } from '../../model/job.ts';
+import { plusOf } from '../feeders.ts';
 import { cannot } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -39,7 +40,7 @@ export function mainsReasons({ context, states }: Analysis): Reason[] {
   const { elements } = states[0]!.netlist;
   const reach = reachOf(elements);
   const supplies = index.job.supplies.filter(({ id }) => elements.some((element) => element.id === id));
-  const mixed = supplies.some(({ id, kind }) => reach(`${id}:${kind === 'ac' ? 'L' : '+'}`).size > 1);
+  const mixed = supplies.some((supply) => reach(plusOf(supply)).size > 1);
   if (mixed)
     return [
       cannot(

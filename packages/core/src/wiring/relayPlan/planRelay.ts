@@ -6,6 +6,7 @@ import { JobProblem } from '../../model/problem.ts';
 import { analyse, judge } from '../analysis.ts';
 import { refWords } from '../asLanded.ts';
 import { applyChange } from '../changes.ts';
+import { NOBODY, partsOf } from '../changeSchema.ts';
 import type { Change } from '../changeSchema.ts';
 import { JobIndex } from '../jobIndex.ts';
 import type { ChannelPlace } from '../jobIndex.ts';
@@ -51,8 +52,6 @@ export interface RelayPlan {
   readonly cautions: readonly string[];
 }
 
-const TRIAL = { by: 'plan', at: '2000-01-01T00:00:00.000Z' };
-
 /**
  * Plans an interposing relay behind a point's sensor: poles by the rails that they switch, the smallest relay of the
  * catalog whose solved circuit works, its terminals in both numberings. The job is not touched.
@@ -80,10 +79,11 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   };
   const changeFor = (type: DeviceType): Change =>
     together(before.changes, relayChange(index, pointId, relayOf(type, wish, idFor), ends, poles, demands));
+  const part = trialPart(index, pointId, wish);
   const tried: Tried[] = [];
   for (const type of RELAY_TYPES) {
     const unfit = unfitFor(type, poles.length, supply);
-    if (unfit === undefined) tried.push(trial(index, pointId, wish, type, changeFor(type)));
+    if (unfit === undefined) tried.push(trial(part, pointId, type, changeFor(type)));
     else if (unfit !== '') tried.push({ ...named(type), status: 'cannot', sentence: unfit });
     if (tried.at(-1)?.status === 'works') break;
   }
@@ -109,12 +109,11 @@ function released(job: JobContent, pointId: string, wish: RelayWish): { job: Job
     moduleId === place?.moduleId && channel === place.channel;
   if (!wish.duties.some((duty) => duty.kind === 'input' && same(duty))) return { job, changes: [] };
   const change: Change = { kind: 'assign', pointId, place: null };
-  return { job: applyChange(job, change, TRIAL), changes: [change] };
+  return { job: applyChange(job, change, NOBODY), changes: [change] };
 }
 
 function together(first: readonly Change[], then: Change): Change {
-  const parts = then.kind === 'several' ? then.changes : [then];
-  return { kind: 'several', changes: [...first, ...parts] };
+  return { kind: 'several', changes: [...first, ...partsOf(then)] };
 }
 
 /** Ids of new parts by their tags: the same tag gives the same id. */
@@ -162,14 +161,18 @@ function unfitFor(
   return undefined;
 }
 
-function trial(index: JobIndex, pointId: string, wish: RelayWish, type: DeviceType, change: Change): Tried {
+/** The part of the job on which the relays are tried. */
+function trialPart(index: JobIndex, pointId: string, wish: RelayWish): JobContent {
   const modules = new Set(wish.duties.flatMap((duty) => (duty.kind === 'input' ? [duty.moduleId] : [])));
-  const { deviceId, helperIds = [] } = index.point(pointId);
-  const place = index.placeOf(index.deviceOf(index.point(pointId)));
+  const point = index.point(pointId);
+  const place = index.placeOf(index.deviceOf(point));
   if (place) modules.add(place.moduleId);
-  const part = excerpt(index, [deviceId, ...helperIds], modules);
+  return excerpt(index, [point.deviceId, ...(point.helperIds ?? [])], modules);
+}
+
+function trial(part: JobContent, pointId: string, type: DeviceType, change: Change): Tried {
   const own: Change = { kind: 'several', changes: partsOf(change).filter((c) => c.kind !== 'assign') };
-  const after = new JobIndex(applyChange(part, own, TRIAL));
+  const after = new JobIndex(applyChange(part, own, NOBODY));
   const { status, sentence, reasons } = judge(analyse(after, pointId));
   const about = reasons.map((reason) => reason.sentence).join(' ');
   return {
@@ -183,9 +186,6 @@ function trial(index: JobIndex, pointId: string, wish: RelayWish, type: DeviceTy
 const named = ({ id, name }: DeviceType): { typeId: string; name: string } => ({ typeId: id, name });
 
 const LEAKS: ReadonlySet<ReasonCode> = new Set(['kept-in', 'leak-holds']);
-
-const partsOf = (change: Change): Change[] =>
-  change.kind === 'several' ? (change.changes as Change[]) : [change];
 
 function terminalsOf(
   index: JobIndex,

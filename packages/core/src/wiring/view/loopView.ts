@@ -1,3 +1,4 @@
+import { plusOf } from '../feeders.ts';
 import { deviceType, moduleType, settingsOf } from '../../catalog/index.ts';
 import type { FaceGlyph, FaceRow, PartTerminal, PartType, TerminalRole } from '../../catalog/index.ts';
 import type { Element } from '../../circuit/index.ts';
@@ -341,7 +342,7 @@ class Builder {
   rails(wires: readonly ViewWire[]): ViewRail[] {
     const { index, supply } = this.context;
     const used = new Set(wires.flatMap(({ from, to }) => [from, to]));
-    const plus = `${supply.id}:${supply.kind === 'ac' ? 'L' : '+'}`;
+    const plus = plusOf(supply);
     const minus = `${supply.id}:${supply.kind === 'ac' ? 'N' : '-'}`;
     return index.job.supplies.flatMap((row) =>
       (row.kind === 'ac' ? (['L', 'N', 'PE'] as const) : (['+', '-', 'PE'] as const)).flatMap((rail) => {

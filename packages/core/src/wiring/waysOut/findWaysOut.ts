@@ -4,6 +4,7 @@ import { statusIn } from '../analysis.ts';
 import { ARC_UNIT, arcChainFaults, arcUnitsOf } from '../arcChain.ts';
 import { ownWires } from '../asLanded.ts';
 import { applyChange } from '../changes.ts';
+import { NOBODY, partsOf } from '../changeSchema.ts';
 import type { Change } from '../changeSchema.ts';
 import type { PointContext } from '../context.ts';
 import { JobIndex } from '../jobIndex.ts';
@@ -14,7 +15,6 @@ import { asPlanned } from './asPlanned.ts';
 import { otherSettings } from './settings.ts';
 import type { WayOut } from './wayOut.ts';
 
-const NOBODY = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
 const MOST_WAYS = 4;
 
 /**
@@ -83,12 +83,8 @@ function holds({ index, point, device, scope }: PointContext, { change }: WayOut
 const modulesAt = (index: JobIndex, ...refs: string[]): string[] =>
   refs.map((ref) => splitRef(ref).item).filter((item) => index.module(item) !== undefined);
 
-function singles(change: Change): Change[] {
-  return change.kind === 'several' ? change.changes.map((part) => part as Change) : [change];
-}
-
 function modulesOf(change: Change): string[] {
-  return singles(change).flatMap((part) =>
+  return partsOf(change).flatMap((part) =>
     part.kind === 'setCommon'
       ? [part.moduleId]
       : part.kind === 'assign' && part.place
@@ -101,7 +97,7 @@ function modulesOf(change: Change): string[] {
 
 /** Devices on which a change acts besides its own: those of a common or a module that it turns, or of one left loose. */
 function neighbours(after: JobIndex, change: Change): string[] {
-  return singles(change).flatMap((part) => {
+  return partsOf(change).flatMap((part) => {
     if (part.kind === 'setCommon')
       return after
         .portsOf(part.moduleId)
