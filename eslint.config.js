@@ -9,6 +9,7 @@ const LAYERS = [
   'model',
   'circuit',
   'catalog',
+  'ioLink',
   'wiring',
   'allocation',
   'setting',

@@ -86,6 +86,7 @@ describe('patching a copy of a job', () => {
     name: 'N',
     site: 'S',
     colours: 'iec',
+    mainsHertz: 50,
     rows,
   });
 

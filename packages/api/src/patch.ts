@@ -6,7 +6,13 @@ import type { ChangeResponse, JobView } from './schemas.ts';
  */
 export function patchJob(view: JobView, change: ChangeResponse): JobView | undefined {
   if (change.again || change.revision !== view.revision + 1) return undefined;
-  const content = { ...view.content, name: change.name, site: change.site, colours: change.colours };
+  const content = {
+    ...view.content,
+    name: change.name,
+    site: change.site,
+    colours: change.colours,
+    mainsHertz: change.mainsHertz,
+  };
   const revisions = { ...view.revisions };
   for (const { shelf, id, revision, row } of change.rows) {
     const rows = content[shelf] as { id: string }[];

@@ -1,8 +1,12 @@
 import {
+  BusPlan,
   Change,
   COLOUR_REGIONS,
-  JobContent,
+  Description,
   Device,
+  Entry,
+  JobContent,
+  MainsHertz,
   Module,
   Point,
   Result,
@@ -13,7 +17,18 @@ import {
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
-export const Shelf = z.enum(['supplies', 'modules', 'devices', 'points', 'wires', 'stamps', 'results']);
+export const Shelf = z.enum([
+  'supplies',
+  'modules',
+  'devices',
+  'points',
+  'wires',
+  'stamps',
+  'results',
+  'entries',
+  'descriptions',
+  'plans',
+]);
 export type Shelf = z.infer<typeof Shelf>;
 
 export const ROW_SCHEMAS = {
@@ -24,6 +39,9 @@ export const ROW_SCHEMAS = {
   wires: Wire,
   stamps: Stamp,
   results: Result,
+  entries: Entry,
+  descriptions: Description,
+  plans: BusPlan,
 } as const;
 
 export const JobSummary = z.object({
@@ -69,6 +87,7 @@ export const ChangeResponse = z.object({
   name: z.string(),
   site: z.string(),
   colours: z.enum(COLOUR_REGIONS),
+  mainsHertz: MainsHertz,
   rows: z.array(ChangedRow),
 });
 

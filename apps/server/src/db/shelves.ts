@@ -28,8 +28,16 @@ export const TABLES: Readonly<
   },
   modules: {
     table: 'module',
-    columns: { id: 'id', tag: 'tag', typeId: 'type_id', firstByte: 'first_byte', settings: 'settings' },
-    json: ['settings'],
+    columns: {
+      id: 'id',
+      tag: 'tag',
+      typeId: 'type_id',
+      firstByte: 'first_byte',
+      settings: 'settings',
+      byHand: 'by_hand',
+      link: 'link',
+    },
+    json: ['settings', 'byHand'],
   },
   devices: {
     table: 'device',
@@ -40,8 +48,10 @@ export const TABLES: Readonly<
       output: 'output',
       logic: 'logic',
       settings: 'settings',
+      byHand: 'by_hand',
+      descriptionId: 'description_id',
     },
-    json: ['settings'],
+    json: ['settings', 'byHand'],
   },
   points: {
     table: 'point',
@@ -53,8 +63,9 @@ export const TABLES: Readonly<
       bit: 'bit',
       helperIds: 'helper_ids',
       range: 'range',
+      plate: 'plate',
     },
-    json: ['helperIds', 'range'],
+    json: ['helperIds', 'range', 'plate'],
   },
   wires: {
     table: 'wire',
@@ -102,6 +113,31 @@ export const TABLES: Readonly<
       at: 'at',
     },
     json: ['expected', 'measured', 'instrument'],
+  },
+  entries: {
+    table: 'entry',
+    columns: { id: 'id', itemId: 'item_id', side: 'side', how: 'how', values: 'values', by: 'by', at: 'at' },
+    json: ['values'],
+  },
+  descriptions: {
+    table: 'description',
+    columns: { id: 'id', fileName: 'file_name', text: 'text' },
+    json: [],
+  },
+  plans: {
+    table: 'plan',
+    columns: {
+      id: 'id',
+      kind: 'kind',
+      tag: 'tag',
+      mm2: 'mm2',
+      bias: 'bias',
+      link: 'link',
+      framing: 'framing',
+      units: 'units',
+      members: 'members',
+    },
+    json: ['bias', 'units', 'members'],
   },
 };
 

@@ -19,9 +19,14 @@ export interface StoredJob extends JobHead {
 }
 
 /** What a job says of itself, beside its rows. */
-export type JobHead = Pick<JobContent, 'name' | 'site' | 'colours'>;
+export type JobHead = Pick<JobContent, 'name' | 'site' | 'colours' | 'mainsHertz'>;
 
-export const headOf = ({ name, site, colours }: JobHead): JobHead => ({ name, site, colours });
+export const headOf = ({ name, site, colours, mainsHertz }: JobHead): JobHead => ({
+  name,
+  site,
+  colours,
+  mainsHertz,
+});
 
 export async function listJobs(db: Queryable): Promise<JobSummary[]> {
   const { rows } = await db.query<{
@@ -41,7 +46,7 @@ export async function listJobs(db: Queryable): Promise<JobSummary[]> {
 /** Reads a whole job, or undefined when there is none of that id. */
 export async function readJob(db: Queryable, jobId: string): Promise<StoredJob | undefined> {
   const { rows: jobs } = await db.query<JobHead & { revision: number }>(
-    'select name, site, colours, revision from job where id = $1',
+    'select name, site, colours, mains_hertz as "mainsHertz", revision from job where id = $1',
     [jobId],
   );
   const job = jobs[0];
@@ -124,8 +129,8 @@ export async function writeDifference(
   }
   await addEvents(db, deed, revision, events);
   await db.query(
-    'update job set name = $2, site = $3, colours = $4, revision = $5, updated_at = $6 where id = $1',
-    [before.id, after.name, after.site, after.colours, revision, deed.at],
+    'update job set name = $2, site = $3, colours = $4, mains_hertz = $5, revision = $6, updated_at = $7 where id = $1',
+    [before.id, after.name, after.site, after.colours, after.mainsHertz, revision, deed.at],
   );
   return { revision, rows: changed };
 }
@@ -252,7 +257,7 @@ export async function createJob(
   const empty = Object.fromEntries(SHELVES.map((shelf) => [shelf, []])) as unknown as StoredJob['rows'];
   await writeDifference(
     db,
-    { id: jobId, revision: 0, name: '', site: '', colours: content.colours, rows: empty },
+    { ...headOf(content), id: jobId, revision: 0, name: '', site: '', rows: empty },
     content,
     deed,
   );
@@ -274,11 +279,18 @@ export async function listEvents(
   { pointId, limit }: { pointId?: string; limit: number },
 ): Promise<JobEvent[]> {
   const { rows } = await db.query<Omit<JobEvent, 'at'> & { at: Date }>(
-    `select id::int, at, by, what, shelf, row_id as "rowId", before, after from event
+    `select id::int, at, by, what, shelf, row_id as "rowId",
+            case when shelf = 'descriptions' then before - 'text' else before end as before,
+            case when shelf = 'descriptions' then after - 'text' else after end as after
+       from event
       where job_id = $1
         and ($2::text is null
              or (shelf = 'points' and row_id = $2)
              or coalesce(after, before) ->> 'pointId' = $2
+             or (shelf = 'entries' and exists (
+                   select 1 from point p where p.job_id = $1 and p.id = $2
+                    and (coalesce(after, before) ->> 'itemId' = p.device_id
+                         or p.helper_ids ? (coalesce(after, before) ->> 'itemId'))))
              or (shelf = 'devices' and exists (
                    select 1 from point p where p.job_id = $1 and p.id = $2
                     and (row_id = p.device_id or p.helper_ids ? row_id)))

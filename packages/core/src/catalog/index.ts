@@ -12,9 +12,14 @@ import { OUTPUT_MODULES } from './modules/outputs.ts';
 import { SAFETY_RELAY } from './modules/safetyRelay.ts';
 import { TALKING_MODULES } from './modules/talking.ts';
 import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
+import { settingAsParameter } from './parameters.ts';
+import type { Handling } from './handling/handling.ts';
+import type { Parameter } from './parameters.ts';
 import type { DeviceTerminal, DeviceType, ModuleType, PartType, Port, TerminalRole } from './types.ts';
 
 export * from './types.ts';
+export * from './parameters.ts';
+export * from './handling/handling.ts';
 export { RELAYS, LOADS } from './devices/relays.ts';
 export { SIGNALS, signalAt, ohmsAt } from './behaviours/analog.ts';
 
@@ -89,3 +94,19 @@ export const settingsOfDevice = ({ typeId, settings }: Pick<Device, 'typeId' | '
 /** Terminals of a supply: its rails, and the earth that its minus or neutral is joined to. */
 export const supplyTerminals = ({ kind }: Pick<Supply, 'kind'>): readonly string[] =>
   kind === 'ac' ? ['L', 'N', 'PE'] : ['+', '-', 'PE'];
+
+const parameterLists = new WeakMap<PartType, readonly Parameter[]>();
+
+/** Everything that a type is set to: its switches and parameters, those of its instrument, in the order of its menu. */
+export function parametersOfType(type: PartType & { readonly handling?: Handling }): readonly Parameter[] {
+  let list = parameterLists.get(type);
+  if (!list) {
+    list = [
+      ...(type.settings ?? []).filter(({ place }) => place !== 'version').map(settingAsParameter),
+      ...(type.parameters ?? []),
+      ...(type.handling?.parameters ?? []),
+    ];
+    parameterLists.set(type, list);
+  }
+  return list;
+}

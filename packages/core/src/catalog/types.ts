@@ -1,5 +1,7 @@
 import type { Element, InputThresholds, Sense } from '../circuit/index.ts';
 import type { Logic, OutputKind, Settings, WireColour } from '../model/job.ts';
+import type { Handling } from './handling/handling.ts';
+import type { Parameter, Rule } from './parameters.ts';
 
 /** What a terminal is for; a port of a module says which of its terminals takes which role. */
 export type TerminalRole =
@@ -72,6 +74,9 @@ export interface Setting {
   readonly choices: readonly { readonly value: string; readonly label: string }[];
   /** A hardware switch is set by hand, behind a cover; a parameter in a menu. */
   readonly place: 'switch' | 'parameter' | 'version';
+  /** From what its right choice follows; what is usual where nothing says so. */
+  readonly from?: Rule;
+  readonly usual?: { readonly value: string; readonly why: string };
 }
 
 /** What the world, the program and its settings make of a part at one moment. */
@@ -121,6 +126,8 @@ export interface PartType {
   readonly name: string;
   readonly terminals: readonly PartTerminal[];
   readonly settings?: readonly Setting[];
+  /** What it is set to besides, on which no circuit hangs. */
+  readonly parameters?: readonly Parameter[];
   readonly circuit: (now: PartNow) => readonly Element[];
   readonly indicators?: readonly Indicator[];
   /** How it is drawn, where that does not follow from its elements. */
@@ -151,6 +158,8 @@ export type Stimulus = 'target' | 'value' | 'guard' | 'command' | 'talk' | 'none
 
 export interface DeviceType extends PartType {
   readonly family: DeviceFamily;
+  /** How it is fitted, what its name-plate says and what it is set to, beyond what its circuit needs. */
+  readonly handling?: Handling;
   readonly principle: string;
   readonly outputs: readonly OutputKind[];
   readonly logics: readonly Logic[];

@@ -15,6 +15,7 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     name,
     site,
     colours: 'iec',
+    mainsHertz: 50,
     supplies: [{ ...usual, ...supply }],
     modules: [],
     devices: [],
@@ -22,5 +23,8 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     wires: [],
     stamps: [],
     results: [],
+    entries: [],
+    descriptions: [],
+    plans: [],
   };
 }

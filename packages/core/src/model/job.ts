@@ -1,22 +1,8 @@
 import { z } from 'zod';
+import { BusPlan } from './busPlan.ts';
+import { Id, Link, Tag, Words } from './words.ts';
 
-/** Identifies a row within its job. */
-export const Id = z
-  .string()
-  .regex(
-    /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/,
-    'An id is 1 to 64 letters, digits, points, dashes or underscores.',
-  );
-
-/** What stands on the label: short, no line breaks, not empty. */
-export const Tag = z
-  .string()
-  .trim()
-  .min(1, 'A tag cannot be empty. Enter one such as PE-101.')
-  .max(24, 'A tag has at most 24 characters.')
-  .regex(/^[^:\n\r\t]*$/, 'A tag cannot hold a colon or a line break.');
-
-const Words = (most: number) => z.string().trim().max(most, `At most ${most} characters fit here.`);
+export { Id, Link, Tag } from './words.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
 export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
@@ -46,6 +32,12 @@ export const COLOURS = [
 export const Settings = z
   .record(z.string().regex(/^[\w.-]{1,40}$/), z.string().max(60))
   .refine((settings) => Object.keys(settings).length <= 120, 'At most 120 settings fit on a part.');
+
+/** What somebody wants of a parameter other than what follows from the job, and why. */
+export const ByHand = z.record(
+  z.string().regex(/^[\w.-]{1,40}$/),
+  z.object({ value: Words(60), reason: Words(200).min(1, 'Say why it is to be otherwise.') }),
+);
 
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
 export const SupplyKind = z.enum(['dc', 'ac']);
@@ -86,6 +78,9 @@ export const Module = z.object({
   typeId: z.string().min(1),
   firstByte: z.int().min(0, 'The first byte is 0 or more.').max(65535, 'The first byte is 65535 or less.'),
   settings: Settings.optional(),
+  byHand: ByHand.optional(),
+  /** Where it answers, of a master that can be spoken to. */
+  link: Link.optional(),
 });
 
 export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact', 'twowire', 'none']);
@@ -98,12 +93,20 @@ export const Device = z.object({
   output: OutputKind,
   logic: Logic,
   settings: Settings.optional(),
+  byHand: ByHand.optional(),
+  /** The description file that says what its parameters are. */
+  descriptionId: Id.optional(),
 });
 
 /** A measuring range in the unit of the value, such as 0 to 6 bar. */
 export const Range = z
   .object({ low: z.number(), high: z.number(), unit: Words(12) })
   .refine(({ low, high }) => low !== high, 'A range needs two different ends.');
+
+/** Facts copied from a name-plate as they stand there, such as `3 in`, by their keys. */
+export const Plate = z
+  .record(z.string().regex(/^[\w.-]{1,40}$/), Words(60))
+  .refine((facts) => Object.keys(facts).length <= 40, 'At most 40 facts fit on a name-plate.');
 
 export const Point = z.object({
   id: Id,
@@ -115,6 +118,7 @@ export const Point = z.object({
   /** Other devices that belong to it: relay, loads, barrier, resistor. */
   helperIds: z.array(Id).max(40).optional(),
   range: Range.optional(),
+  plate: Plate.optional(),
 });
 
 /** How a wire was found landed where that is not as planned: elsewhere, in another colour, or not there at all. */
@@ -175,11 +179,34 @@ export const Result = z.object({
   at: z.iso.datetime(),
 });
 
+/** Values of a part's parameters as somebody found or left them. Never overwritten; a later one counts. */
+export const Entry = z.object({
+  id: Id,
+  itemId: Id,
+  side: z.enum(['found', 'left']),
+  /** `read`: the device itself said so. `typed`: somebody looked at its menu or switches. */
+  how: z.enum(['typed', 'read']),
+  values: Settings,
+  by: Words(40).min(1, 'Say who saw it.'),
+  at: z.iso.datetime(),
+});
+
+/** A device description file of the open format, as it was imported. */
+export const Description = z.object({
+  id: Id,
+  fileName: Words(120).min(1, 'The file has no name.'),
+  text: z.string().min(1, 'The file is empty.').max(1_500_000, 'At most 1.5 MB are kept of a description.'),
+});
+
+export const MainsHertz = z.union([z.literal(50), z.literal(60)], 'The mains have 50 or 60 Hz.');
+
 export const JobContent = z.object({
   name: Words(60).min(1, 'Give the job a name.'),
   site: Words(60),
   /** Which convention panel wires follow. */
   colours: z.enum(COLOUR_REGIONS).default('iec'),
+  /** Mains frequency of the site. */
+  mainsHertz: MainsHertz.default(50),
   supplies: z.array(Supply).min(1, 'A job needs a supply.').max(20),
   modules: z.array(Module).max(500),
   devices: z.array(Device).max(5000),
@@ -187,6 +214,9 @@ export const JobContent = z.object({
   wires: z.array(Wire).max(40000),
   stamps: z.array(Stamp).max(100000),
   results: z.array(Result).max(100000),
+  entries: z.array(Entry).max(100000).default([]),
+  descriptions: z.array(Description).max(60).default([]),
+  plans: z.array(BusPlan).max(60).default([]),
 });
 
 export type Landed = z.infer<typeof Landed>;
@@ -201,6 +231,11 @@ export type Point = z.infer<typeof Point>;
 export type Wire = z.infer<typeof Wire>;
 export type Stamp = z.infer<typeof Stamp>;
 export type Result = z.infer<typeof Result>;
+export type Entry = z.infer<typeof Entry>;
+export type Description = z.infer<typeof Description>;
+export type ByHand = z.infer<typeof ByHand>;
+export type Plate = z.infer<typeof Plate>;
+export type MainsHertz = z.infer<typeof MainsHertz>;
 export type Instrument = z.infer<typeof Instrument>;
 /** All that a job holds; its own id and revision belong to whoever stores it. */
 export type JobContent = z.infer<typeof JobContent>;

@@ -3,10 +3,12 @@ import { analyse, judge } from '../wiring/analysis.ts';
 import type { Analysis, Judgement } from '../wiring/analysis.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
 import { landSteps, stampedSteps } from '../wiring/steps.ts';
+import type { StampedStep } from '../wiring/steps.ts';
+import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { checkKeys } from './plan.ts';
 
 export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
-export type Stage = 'land' | 'prove';
+export type Stage = 'fit' | 'land' | 'set' | 'prove';
 
 export interface PointProgress {
   readonly pointId: string;
@@ -28,41 +30,78 @@ export function latestResults(job: JobContent, pointId: string): Map<string, Res
 export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
   const { point } = analysis.context;
   const verdict = judge(analysis);
-  const steps = stampedSteps(job, point.id, landSteps(analysis));
-  const done = steps.filter(({ stamp }) => stamp).length;
-  const blocked = verdict.status === 'cannot' || verdict.status === 'doubtful';
-  const land: Mark =
-    verdict.status === 'cannot' || verdict.status === 'doubtful'
-      ? verdict.status
-      : counted(done, steps.length);
-  const checks = checkKeys(analysis);
-  const latest = latestResults(job, point.id);
-  const failed = [...latest.values()].find((result) => !result.pass);
-  const passed = checks.filter((key) => latest.get(key)?.pass).length;
-  const prove: Mark = failed ? 'failed' : counted(passed, checks.length);
-  const overall = worst(land, prove);
-  const next = steps.find(({ stamp }) => !stamp)?.step.title;
+  const parts = stageParts(job, analysis, verdict);
+  const overall = worst(parts);
+  const failed = [...latestResults(job, point.id).values()].find((result) => !result.pass);
   return {
     pointId: point.id,
     tag: point.tag,
     name: point.name,
     verdict,
-    stages: [
-      { stage: 'land', mark: land },
-      { stage: 'prove', mark: prove },
-    ],
+    stages: parts.map(({ stage, mark }) => ({ stage, mark })),
     overall,
-    line: blocked
-      ? shortReason(verdict)
-      : failed
-        ? failedLine(failed)
-        : verdict.status === 'open'
-          ? 'Next: choose a channel'
-          : next
-            ? `Next: ${next}`
-            : overall === 'proven'
-              ? 'Proven'
-              : `Next: prove, ${checks.length - passed} of ${checks.length} checks to do`,
+    line:
+      verdict.status === 'cannot' || verdict.status === 'doubtful'
+        ? shortReason(verdict)
+        : failed
+          ? failedLine(failed)
+          : verdict.status === 'open'
+            ? 'Next: choose a channel'
+            : (parts.find(({ next }) => next)?.next ?? 'Proven'),
+  };
+}
+
+interface StagePart {
+  readonly stage: Stage;
+  readonly mark: Mark;
+  /** What is to be done next in it; nothing when it is done. */
+  readonly next?: string;
+}
+
+/** The stages that apply to a point, in the order in which they are gone through. */
+function stageParts(job: JobContent, analysis: Analysis, verdict: Judgement): StagePart[] {
+  const { index, point } = analysis.context;
+  const fit = stampsPart('fit', fitSteps(index, point));
+  const land = stampsPart('land', stampedSteps(job, point.id, landSteps(analysis)));
+  const { status } = verdict;
+  return [
+    ...(fit ? [fit] : []),
+    {
+      ...(land ?? { stage: 'land', mark: 'open' }),
+      ...((status === 'cannot' || status === 'doubtful') && { mark: status }),
+    },
+    ...setPart(index, point.id),
+    provePart(job, analysis),
+  ];
+}
+
+function stampsPart(stage: Stage, steps: readonly StampedStep[]): StagePart | undefined {
+  if (!steps.length) return undefined;
+  const done = steps.filter(({ stamp }) => stamp).length;
+  const next = steps.find(({ stamp }) => !stamp)?.step.title;
+  return { stage, mark: counted(done, steps.length), ...(next !== undefined && { next: `Next: ${next}` }) };
+}
+
+function setPart(index: JobIndex, pointId: string): StagePart[] {
+  const { done, required, differ } = countSet(sheetsOf(index, pointId));
+  if (!required) return [];
+  const left = required - done;
+  const mark = done === 0 && differ > 0 ? 'underway' : counted(done, required);
+  const next = differ ? `${differ} of ${required} values differ` : `${left} of ${required} values to do`;
+  return [{ stage: 'set', mark, ...(left > 0 && { next: `Next: set, ${next}` }) }];
+}
+
+function provePart(job: JobContent, analysis: Analysis): StagePart {
+  const checks = checkKeys(analysis);
+  const latest = latestResults(job, analysis.context.point.id);
+  const passed = checks.filter((key) => latest.get(key)?.pass).length;
+  const failed = [...latest.values()].some((result) => !result.pass);
+  return {
+    stage: 'prove',
+    mark: failed ? 'failed' : counted(passed, checks.length),
+    ...(passed < checks.length && {
+      next: `Next: prove, ${checks.length - passed} of ${checks.length} checks to do`,
+    }),
   };
 }
 
@@ -77,12 +116,14 @@ function counted(done: number, all: number): Mark {
   return done < all ? 'underway' : 'proven';
 }
 
-function worst(land: Mark, prove: Mark): Mark {
-  if (land === 'cannot') return 'cannot';
-  if (prove === 'failed') return 'failed';
-  if (land === 'doubtful') return 'doubtful';
-  if (land === 'proven' && prove === 'proven') return 'proven';
-  return land === 'open' && prove === 'open' ? 'open' : 'underway';
+/** One mark for all stages. What the sheet knows by itself does not make a point begun. */
+function worst(parts: readonly StagePart[]): Mark {
+  const has = (mark: Mark): boolean => parts.some((part) => part.mark === mark);
+  if (has('cannot')) return 'cannot';
+  if (has('failed')) return 'failed';
+  if (has('doubtful')) return 'doubtful';
+  if (parts.every(({ mark }) => mark === 'proven')) return 'proven';
+  return parts.every(({ stage, mark }) => stage === 'set' || mark === 'open') ? 'open' : 'underway';
 }
 
 function shortReason({ reasons, sentence }: Judgement): string {

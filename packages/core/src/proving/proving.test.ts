@@ -3,6 +3,7 @@ import type { JobContent } from '../model/job.ts';
 import { analyse } from '../wiring/analysis.ts';
 import { applyChange } from '../wiring/changes.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
+import { fitSteps } from '../setting/index.ts';
 import { landSteps } from '../wiring/steps.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
@@ -80,7 +81,10 @@ describe('judging', () => {
 
 describe('progress', () => {
   const landed = (job: JobContent): JobContent =>
-    landSteps(analyse(new JobIndex(job), 'px-1')).reduce(
+    [
+      ...landSteps(analyse(new JobIndex(job), 'px-1')),
+      ...fitSteps(new JobIndex(job), job.points[0]!).map(({ step }) => step),
+    ].reduce(
       (j, { key, title }) =>
         applyChange(
           j,
@@ -101,7 +105,11 @@ describe('progress', () => {
     const job = jobWith(BOTH8, ['-']);
     expect(only(job).overall).toBe('open');
     const half = landed(job);
-    expect(only(half).stages.map(({ mark }) => mark)).toEqual(['proven', 'open']);
+    expect(only(half).stages).toEqual([
+      { stage: 'fit', mark: 'proven' },
+      { stage: 'land', mark: 'proven' },
+      { stage: 'prove', mark: 'open' },
+    ]);
     expect(only(half).line).toMatch(/9 of 9 checks to do/);
     expect(only(record(half, 'a')).overall).toBe('proven');
   });

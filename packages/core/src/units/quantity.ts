@@ -1,12 +1,43 @@
-/** Units by dimension, each with its factor to the first, which is the SI unit that the core computes in. */
+/** How a unit becomes the first of its dimension: times a factor, then plus an offset where its zero lies elsewhere. */
+type UnitStep = number | readonly [factor: number, offset: number];
+
+const FOOT = 0.3048;
+const GALLON = 231 * 0.0254 ** 3;
+const POUND_FORCE = 0.45359237 * 9.80665;
+const PSI = POUND_FORCE / 0.0254 ** 2 / 1e5;
+
+/**
+ * Units by dimension, each with its factor to the first, in which the core computes. The inch, pound, US gallon and
+ * standard acceleration are exact by definition (ISO 80000, NIST SP 811, appendix B).
+ */
 export const UNITS = {
   volts: { V: 1, mV: 1e-3, kV: 1e3 },
   amps: { A: 1, mA: 1e-3, µA: 1e-6, uA: 1e-6 },
   ohms: { Ω: 1, ohm: 1, kΩ: 1e3, kohm: 1e3, MΩ: 1e6, Mohm: 1e6 },
-  metres: { m: 1, mm: 1e-3, cm: 1e-2, km: 1e3, in: 0.0254, ft: 0.3048 },
+  metres: { m: 1, mm: 1e-3, cm: 1e-2, km: 1e3, in: 0.0254, ft: FOOT },
   squareMillimetres: { 'mm²': 1, mm2: 1 },
   percent: { '%': 1 },
-} as const;
+  seconds: { s: 1, ms: 1e-3, µs: 1e-6, min: 60, h: 3600 },
+  hertz: { Hz: 1, kHz: 1e3 },
+  baud: { baud: 1 },
+  flow: {
+    'm³/h': 1,
+    'm3/h': 1,
+    'l/h': 1e-3,
+    'l/min': 0.06,
+    'l/s': 3.6,
+    'm³/min': 60,
+    'gal/min': GALLON * 60,
+    gpm: GALLON * 60,
+  },
+  speed: { 'm/s': 1, 'cm/s': 0.01, 'ft/s': FOOT },
+  volume: { l: 1, ml: 1e-3, 'm³': 1000, m3: 1000, gal: GALLON * 1000 },
+  pressure: { bar: 1, mbar: 1e-3, Pa: 1e-5, kPa: 0.01, MPa: 10, psi: PSI },
+  temperature: { '°C': 1, C: 1, K: [1, -273.15], '°F': [5 / 9, -160 / 9], F: [5 / 9, -160 / 9] },
+  density: { 'kg/m³': 1, 'kg/m3': 1, 'g/cm³': 1000, 'kg/l': 1000, 'lb/ft³': 0.45359237 / FOOT ** 3 },
+  mass: { kg: 1, g: 1e-3, t: 1000, lb: 0.45359237 },
+  concentration: { 'mg/l': 1, 'µg/l': 1e-3, 'g/l': 1000 },
+} as const satisfies Record<string, Record<string, UnitStep>>;
 
 export type Dimension = keyof typeof UNITS;
 
@@ -25,7 +56,7 @@ const PATTERN = new RegExp(
  * @returns the value in the dimension's first unit, or a sentence that says what is wrong and what is allowed.
  */
 export function parseQuantity(text: string, dimension: Dimension, defaultUnit: string): Parsed {
-  const units: Readonly<Record<string, number>> = UNITS[dimension];
+  const units: Readonly<Record<string, UnitStep>> = UNITS[dimension];
   if (text.trim() === '') return { ok: false, problem: `Enter a number in ${defaultUnit}.` };
   const match = PATTERN.exec(text.replace('−', '-').replace('μ', 'µ'));
   if (!match)
@@ -36,15 +67,60 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
   if (divisor !== undefined && Number(divisor) === 0)
     return { ok: false, problem: 'A fraction cannot divide by 0.' };
   const unit = unitText ?? defaultUnit;
-  const factor =
+  const step =
     units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
-  if (factor === undefined)
+  if (step === undefined)
     return { ok: false, problem: `“${unit}” does not fit here. Use ${Object.keys(units).join(', ')}.` };
   const number = Number(digits!.replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
-  const value = (Number(whole ?? 0) + number) * factor;
+  const value = toFirst(Number(whole ?? 0) + number, step);
   if (!Number.isFinite(value)) return { ok: false, problem: `“${text.trim()}” is too large.` };
   return { ok: true, value };
 }
+
+const toFirst = (value: number, step: UnitStep): number =>
+  typeof step === 'number' ? value * step : value * step[0] + step[1];
+
+const fromFirst = (value: number, step: UnitStep): number =>
+  typeof step === 'number' ? value / step : (value - step[1]) / step[0];
+
+const stepOf = (dimension: Dimension, unit: string): UnitStep | undefined =>
+  (UNITS[dimension] as Readonly<Record<string, UnitStep>>)[unit];
+
+/** The dimension that a unit belongs to, if it is known here. */
+export const dimensionOf = (unit: string): Dimension | undefined =>
+  (Object.keys(UNITS) as Dimension[]).find((dimension) => stepOf(dimension, unit) !== undefined);
+
+/** A value in another unit of its dimension; nothing where the two do not belong together. */
+export function convert(value: number, from: string, to: string): number | undefined {
+  if (from === to) return value;
+  const dimension = dimensionOf(from);
+  const [a, b] = dimension ? [stepOf(dimension, from), stepOf(dimension, to)] : [];
+  return a === undefined || b === undefined ? undefined : fromFirst(toFirst(value, a), b);
+}
+
+/**
+ * Reads a number as typed in any unit of a unit's dimension, and gives it in that unit: `3 in` for mm is 76.2.
+ * A unit that is not known here takes bare numbers only.
+ */
+export function parseIn(text: string, unit: string): Parsed {
+  const dimension = dimensionOf(unit);
+  if (dimension) {
+    const read = parseQuantity(text, dimension, unit);
+    const step = stepOf(dimension, unit)!;
+    return read.ok ? { ok: true, value: fromFirst(read.value, step) } : read;
+  }
+  const bare = unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text;
+  const read = parseQuantity(bare, 'percent', '%');
+  if (read.ok) return read;
+  const words = unit ? ` in ${unit}` : '';
+  return {
+    ok: false,
+    problem: bare.trim() === '' ? `Enter a number${words}.` : `“${text.trim()}” is not a number${words}.`,
+  };
+}
+
+/** A number as one writes it into a menu: at most so many significant digits, no zeros at the end. */
+export const plain = (value: number, digits = 6): string => String(Number(value.toPrecision(digits)));
 
 /** Between a number and its unit, so that they never part at a line's end. */
 const JOINED = '\u00a0';

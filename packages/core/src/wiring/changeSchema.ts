@@ -1,11 +1,17 @@
 import { z } from 'zod';
+import { BusPlan } from '../model/busPlan.ts';
 import {
   COLOUR_REGIONS,
+  Description,
   Device,
+  Entry,
   Id,
   JobContent,
   Landed,
+  Link,
+  MainsHertz,
   Module,
+  Plate,
   Point,
   Range,
   Result,
@@ -20,9 +26,9 @@ import {
 const Rail = z.enum(['+', '-']).nullable();
 /** Patches leave out what they do not touch: nothing in them has a default. */
 const SupplyPatch = Supply.omit({ id: true, kind: true }).partial().extend({ kind: SupplyKind.optional() });
-const ModulePatch = Module.omit({ id: true, settings: true })
+const ModulePatch = Module.omit({ id: true, settings: true, byHand: true, link: true })
   .partial()
-  .extend({ settings: Settings.optional() });
+  .extend({ settings: Settings.optional(), link: Link.nullable().optional() });
 const WIRE_WORDS = z.object({
   cable: z.string().trim().max(24),
   core: z.string().trim().max(12),
@@ -33,6 +39,7 @@ const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
 /** What a client sends of a stamp or result; who and when are added by whoever takes it. */
 export const NewStamp = Stamp.omit({ by: true, at: true, undone: true });
 export const NewResult = Result.omit({ by: true, at: true });
+export const NewEntry = Entry.omit({ by: true, at: true });
 
 /** Everything that can be done to a job. Each is applied whole or refused whole. */
 export const Change = z.discriminatedUnion('kind', [
@@ -40,7 +47,7 @@ export const Change = z.discriminatedUnion('kind', [
     kind: z.literal('editJob'),
     patch: JobContent.pick({ name: true, site: true })
       .partial()
-      .extend({ colours: z.enum(COLOUR_REGIONS).optional() }),
+      .extend({ colours: z.enum(COLOUR_REGIONS).optional(), mainsHertz: MainsHertz.optional() }),
   }),
   z.object({ kind: z.literal('editSupply'), id: Id, patch: SupplyPatch }),
   z.object({ kind: z.literal('addSupply'), supply: Supply }),
@@ -62,7 +69,9 @@ export const Change = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('editDevice'),
     id: Id,
-    patch: Device.pick({ tag: true, typeId: true }).partial().extend({ settings: Settings.optional() }),
+    patch: Device.pick({ tag: true, typeId: true })
+      .partial()
+      .extend({ settings: Settings.optional(), descriptionId: Id.nullable().optional() }),
   }),
   z.object({ kind: z.literal('removeHelper'), id: Id }),
   z.object({ kind: z.literal('assign'), pointId: Id, place: Place.nullable() }),
@@ -99,6 +108,24 @@ export const Change = z.discriminatedUnion('kind', [
     id: Id,
     reason: z.string().trim().min(1, 'Say why it is undone.').max(200),
   }),
+  z.object({ kind: z.literal('setPlate'), pointId: Id, plate: Plate }),
+  /** What a parameter is to be by hand, with the reason; null lets it follow from the job again. */
+  z.object({
+    kind: z.literal('require'),
+    itemId: Id,
+    key: z.string().regex(/^[\w.-]{1,40}$/),
+    byHand: z
+      .object({
+        value: z.string().max(60),
+        reason: z.string().trim().min(1, 'Say why it is to be otherwise.').max(200),
+      })
+      .nullable(),
+  }),
+  z.object({ kind: z.literal('enter'), entries: z.array(NewEntry).min(1).max(50) }),
+  z.object({ kind: z.literal('addDescription'), description: Description }),
+  z.object({ kind: z.literal('removeDescription'), id: Id }),
+  z.object({ kind: z.literal('setPlan'), plan: BusPlan }),
+  z.object({ kind: z.literal('removePlan'), id: Id }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
   z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(400) }),
 ]);

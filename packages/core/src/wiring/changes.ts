@@ -5,6 +5,7 @@ import { JobProblem } from '../model/problem.ts';
 import { Change } from './changeSchema.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
+import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
 import { commonWire, moduleSupplyWires, proposeWires, railColour } from './propose.ts';
@@ -57,9 +58,12 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     wires: wiresWithout(job, id),
   }),
   addModule,
-  editModule: (job, { id, patch }) => ({ ...job, modules: edited(job.modules, id, patch, 'module') }),
-  removeModule: (job, { id }) => ({
+  editModule: (job, { id, patch: { link, ...patch } }) => ({
     ...job,
+    modules: withLink(edited(job.modules, id, patch, 'module'), id, link),
+  }),
+  removeModule: (job, { id }) => ({
+    ...withoutItem(job, id),
     modules: without(job.modules, id, 'module'),
     wires: wiresWithout(job, id),
   }),
@@ -85,7 +89,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   },
   editDevice,
   removeHelper: (job, { id }) => ({
-    ...job,
+    ...withoutItem(job, id),
     devices: without(job.devices, id, 'device'),
     points: job.points.map((point) =>
       point.helperIds?.includes(id)
@@ -119,6 +123,27 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse('', 'This step is undone already.');
     return { ...job, stamps: edited(job.stamps, id, { undone: { ...actor, reason } }, 'stamp') };
   },
+  setPlate: (job, { pointId, plate }) => ({
+    ...job,
+    points: edited(job.points, pointId, { plate }, 'point'),
+  }),
+  require,
+  enter,
+  addDescription: (job, { description }) => ({ ...job, descriptions: [...job.descriptions, description] }),
+  removeDescription: (job, { id }) => ({
+    ...job,
+    descriptions: without(job.descriptions, id, 'description'),
+    devices: job.devices.map((device) =>
+      device.descriptionId === id ? withDescription(device, null) : device,
+    ),
+  }),
+  setPlan: (job, { plan }) => ({
+    ...job,
+    plans: job.plans.some(({ id }) => id === plan.id)
+      ? job.plans.map((old) => (old.id === plan.id ? plan : old))
+      : [...job.plans, plan],
+  }),
+  removePlan: (job, { id }) => ({ ...job, plans: without(job.plans, id, 'plan') }),
   record: (job, { results }, actor) => ({
     ...job,
     results: [...job.results, ...results.map((result) => ({ ...result, ...actor }))],
@@ -238,9 +263,22 @@ function withRange(point: Point, range: Range | null | undefined): Point {
   return range === null ? rest : { ...rest, range };
 }
 
+/** @param descriptionId null takes it away, undefined leaves it. */
+function withDescription(device: Device, descriptionId: string | null | undefined): Device {
+  if (descriptionId === undefined) return device;
+  const { descriptionId: _, ...rest } = device;
+  return descriptionId === null ? rest : { ...rest, descriptionId };
+}
+
 function editDevice(job: JobContent, { id, patch }: Of<'editDevice'>): JobContent {
   const before = job.devices.find((device) => device.id === id);
-  const next = { ...job, devices: edited(job.devices, id, patch, 'device') };
+  const { descriptionId, ...own } = patch;
+  const next = {
+    ...job,
+    devices: edited(job.devices, id, own, 'device').map((device) =>
+      device.id === id ? withDescription(device, descriptionId) : device,
+    ),
+  };
   const after = next.devices.find((device) => device.id === id)!;
   if (!before || !findDeviceType(after.typeId) || sameTerminals(before, after)) return next;
   return { ...next, wires: wiresWithout(next, id) };
@@ -265,7 +303,7 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const helpers = job.points.find((point) => point.id === id)?.helperIds ?? [];
   const gone = [device.id, ...helpers];
   return {
-    ...job,
+    ...gone.reduce(withoutItem, job),
     points: without(job.points, id, 'point'),
     devices: job.devices.filter((row) => !gone.includes(row.id)),
     wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...job, wires }, item), job.wires),

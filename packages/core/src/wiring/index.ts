@@ -1,4 +1,6 @@
 export * from './jobIndex.ts';
+export * from './itemParameters.ts';
+export * from './presentValues.ts';
 export { checkIntegrity } from './integrity.ts';
 export { proposeWires, commonWire, contactRail, railColour, RAIL_COLOURS, numbering } from './propose.ts';
 export { portFits } from './portFits.ts';

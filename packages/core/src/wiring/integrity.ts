@@ -5,6 +5,7 @@ import { splitRef } from '../model/job.ts';
 import type { Problem } from '../model/problem.ts';
 import { feedersOf } from './feeders.ts';
 import { imageOf } from './jobIndex.ts';
+import { checkSettingRows } from './settingIntegrity.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
 export function checkIntegrity(job: JobContent): Problem[] {
@@ -15,11 +16,23 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...typeProblems,
     ...checkSupplies(job),
     ...checkPoints(job),
+    ...checkSettingRows(job),
     ...(typeProblems.length ? [] : [...checkWires(job), ...checkAddresses(job)]),
   ];
 }
 
-const SHELVES = ['supplies', 'modules', 'devices', 'points', 'wires', 'stamps', 'results'] as const;
+const SHELVES = [
+  'supplies',
+  'modules',
+  'devices',
+  'points',
+  'wires',
+  'stamps',
+  'results',
+  'entries',
+  'descriptions',
+  'plans',
+] as const;
 
 function checkIds(job: JobContent): Problem[] {
   const problems: Problem[] = [];

@@ -2,6 +2,11 @@ import { exactly } from '../../circuit/index.ts';
 import { activeSignal, fed, loopPowered, potentiometer, resistive } from '../behaviours/analog.ts';
 import { resistor, transistorOutput } from '../behaviours/switching.ts';
 import { within } from '../../circuit/index.ts';
+import { ROPE_LINK, ANALYSER, PRESSURE, TEMPERATURE, TRANSMITTER } from '../handling/transmitters.ts';
+import { MAGNETIC_FLOW } from '../handling/magneticFlow.ts';
+import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.ts';
+import { ULTRASONIC_DISTANCE } from '../handling/level.ts';
+import { THERMOMETER } from '../handling/switching.ts';
 import type { DeviceType, PartTerminal, ResistanceElement, SignalKind } from '../types.ts';
 
 const measuring = {
@@ -21,6 +26,7 @@ function threeWire(kind: SignalKind): DeviceType {
     id: `transmitter-3w-${kind === '0-10 V' ? 'v' : 'ma'}`,
     name: `Transmitter, three-wire, ${kind}`,
     family: 'transmitter',
+    handling: TRANSMITTER,
     principle: `transmitter ${kind}`,
     terminals: [PLUS, MINUS, { name: 'BK', role: 'signal', pin: 4, colour: 'BK', words: 'signal' }],
     face: [
@@ -42,6 +48,7 @@ function fourWire(kind: SignalKind): DeviceType {
     id: `transmitter-4w-${kind === '0-10 V' ? 'v' : 'ma'}`,
     name: `Transmitter, four-wire with own supply, ${kind}`,
     family: 'transmitter',
+    handling: TRANSMITTER,
     principle: `transmitter ${kind}`,
     terminals: [
       { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },
@@ -67,12 +74,52 @@ const LOOP: readonly PartTerminal[] = [
   { name: '-', role: 'loopMinus', words: 'loop minus', colour: 'BN' },
 ];
 
+/** Supply, a PNP output and an analog wire on one plug. */
+const SWITCH_AND_ANALOG = {
+  ...measuring,
+  family: 'transmitter',
+  outputs: ['pnp'],
+  logics: ['no'],
+  terminals: [
+    PLUS,
+    MINUS,
+    { name: 'BK', role: 'out', pin: 4, colour: 'BK', words: 'switching output' },
+    { name: 'WH', role: 'signal', pin: 2, colour: 'WH', words: 'analog output' },
+  ],
+  face: [
+    { a: 'BN', b: 'BU', middle: 'BK', glyph: { kind: 'slot', id: 'output/high' } },
+    { a: 'WH', b: 'BU', glyph: { kind: 'signal', id: 'signal', text: '4-20 mA' } },
+  ],
+  circuit: ({ level }) => [
+    ...fed('BN', 'BU', 600, 15),
+    transistorOutput('output', { plus: 'BN', out: 'BK', minus: 'BU' }, 'pnp', level > 0.5, {
+      dropVolts: within(0.5, 1.5, 3),
+      ratedAmps: 0.2,
+      leastVolts: 15,
+    }),
+    ...activeSignal('signal', 'WH', 'BU', '4-20 mA', level, { on: 'fed' }),
+  ],
+  signal: '4-20 mA',
+  supply: { least: 15, most: 30 },
+  ratedAmps: 0.2,
+  indicators: [{ id: 'output', label: 'Sensor lamp', kind: 'lamp' }],
+} as const satisfies Partial<DeviceType>;
+
+const loop = (liftVolts: number) => ({
+  ...measuring,
+  family: 'transmitter' as const,
+  terminals: LOOP,
+  circuit: loopPowered('+', '-', '4-20 mA', liftVolts),
+  signal: '4-20 mA' as const,
+});
+
 export const TRANSMITTERS: readonly DeviceType[] = [
   {
     ...measuring,
     id: 'transmitter-2w',
     name: 'Transmitter, two-wire, 4-20 mA, from 10.5 V',
     family: 'transmitter',
+    handling: TRANSMITTER,
     principle: 'transmitter 4-20 mA',
     terminals: LOOP,
     circuit: loopPowered('+', '-', '4-20 mA', 10.5),
@@ -83,6 +130,7 @@ export const TRANSMITTERS: readonly DeviceType[] = [
     id: 'transmitter-2w-digital',
     name: 'Transmitter, two-wire, 4-20 mA with digital communication, from 12 V',
     family: 'transmitter',
+    handling: TRANSMITTER,
     principle: 'transmitter 4-20 mA, digital',
     terminals: LOOP,
     circuit: loopPowered('+', '-', '4-20 mA', 12),
@@ -93,38 +141,77 @@ export const TRANSMITTERS: readonly DeviceType[] = [
   fourWire('4-20 mA'),
   fourWire('0-10 V'),
   {
-    ...measuring,
+    ...SWITCH_AND_ANALOG,
     id: 'ultrasonic-switch-analog',
     name: 'Ultrasonic distance sensor, switching and analog wire',
-    family: 'transmitter',
+    handling: ULTRASONIC_DISTANCE,
     principle: 'ultrasonic, 4-20 mA',
-    outputs: ['pnp'],
-    logics: ['no'],
-    terminals: [
-      PLUS,
-      MINUS,
-      { name: 'BK', role: 'out', pin: 4, colour: 'BK', words: 'switching output' },
-      { name: 'WH', role: 'signal', pin: 2, colour: 'WH', words: 'analog output' },
-    ],
-    face: [
-      { a: 'BN', b: 'BU', middle: 'BK', glyph: { kind: 'slot', id: 'output/high' } },
-      { a: 'WH', b: 'BU', glyph: { kind: 'signal', id: 'signal', text: '4-20 mA' } },
-    ],
-    circuit: ({ level }) => [
-      ...fed('BN', 'BU', 600, 15),
-      transistorOutput('output', { plus: 'BN', out: 'BK', minus: 'BU' }, 'pnp', level > 0.5, {
-        dropVolts: within(0.5, 1.5, 3),
-        ratedAmps: 0.2,
-        leastVolts: 15,
-      }),
-      ...activeSignal('signal', 'WH', 'BU', '4-20 mA', level, { on: 'fed' }),
-    ],
-    signal: '4-20 mA',
-    supply: { least: 15, most: 30 },
-    ratedAmps: 0.2,
-    indicators: [{ id: 'output', label: 'Sensor lamp', kind: 'lamp' }],
     words: { present: 'Far end of the range', away: 'Near end of the range' },
     stimulus: 'a flat plate, square to the sensor, at a measured distance',
+  },
+  {
+    ...SWITCH_AND_ANALOG,
+    id: 'flow-thermal',
+    name: 'Thermal flow meter, switching and analog wire',
+    handling: THERMAL_FLOW,
+    principle: 'thermal flow, 4-20 mA',
+    stimulus: 'real flow, or the meter’s own simulation',
+  },
+  {
+    ...fourWire('4-20 mA'),
+    id: 'flow-magnetic',
+    name: 'Magnetic flow meter with memory module, own supply, 4-20 mA',
+    handling: MAGNETIC_FLOW,
+    principle: 'magnetic flow, 4-20 mA',
+    stimulus: 'real flow, or the meter’s own simulation',
+  },
+  {
+    ...fourWire('4-20 mA'),
+    id: 'flow-clamp-on',
+    name: 'Clamp-on ultrasonic flow meter, own supply, 4-20 mA',
+    handling: CLAMP_ON_FLOW,
+    principle: 'clamp-on flow, 4-20 mA',
+    stimulus: 'real flow, or the meter’s own simulation',
+  },
+  {
+    ...fourWire('4-20 mA'),
+    id: 'analyser-4w',
+    name: 'Analyser, own supply, 4-20 mA',
+    handling: ANALYSER,
+    principle: 'analyser, 4-20 mA',
+    stimulus: 'a calibration standard, or the analyser’s own simulation',
+  },
+  {
+    ...loop(12),
+    id: 'flow-vortex',
+    name: 'Vortex flow meter, two-wire, 4-20 mA with digital communication',
+    handling: VORTEX_FLOW,
+    principle: 'vortex flow, digital',
+    stimulus: 'real flow, or the meter’s own simulation',
+  },
+  {
+    ...loop(12),
+    id: 'pressure-2w',
+    name: 'Pressure transmitter, two-wire, 4-20 mA with digital communication',
+    handling: PRESSURE,
+    principle: 'pressure, digital',
+    stimulus: 'a hand pump with a reference gauge, vented first',
+  },
+  {
+    ...loop(10.5),
+    id: 'temperature-2w',
+    name: 'Temperature transmitter, two-wire, 4-20 mA',
+    handling: TEMPERATURE,
+    principle: 'temperature, 4-20 mA',
+    stimulus: 'a bath of known temperature, or a resistance decade in place of the element',
+  },
+  {
+    ...loop(10.5),
+    id: 'rope-link-2w',
+    name: 'Tension link in a rope, two-wire, 4-20 mA',
+    handling: ROPE_LINK,
+    principle: 'tension, 4-20 mA',
+    stimulus: 'a known load on the hook',
   },
 ];
 
@@ -161,6 +248,7 @@ function rtd(wires: 2 | 3 | 4): DeviceType {
     id: `rtd-${wires}w`,
     name: `Resistance thermometer Pt100, ${['two', 'three', 'four'][wires - 2]} wires`,
     family: 'resistance',
+    handling: THERMOMETER,
     principle: 'Pt100',
     terminals,
     face: [
@@ -231,6 +319,7 @@ export const RESISTANCE_SENSORS: readonly DeviceType[] = [
     id: 'thermocouple-k',
     name: 'Thermocouple, type K',
     family: 'thermocouple',
+    handling: THERMOMETER,
     principle: 'thermocouple K',
     // IEC 60584-3: type K has a green plus lead and a white minus lead.
     terminals: [

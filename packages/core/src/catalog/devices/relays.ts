@@ -2,6 +2,7 @@ import { exactly, percent } from '../../circuit/index.ts';
 import { fed } from '../behaviours/analog.ts';
 import { changeover, coil, ledLamp, load, relay } from '../behaviours/relays.ts';
 import { contact, resistor } from '../behaviours/switching.ts';
+import { INDICATOR } from '../handling/transmitters.ts';
 import type { CoilRating, ContactRating, DeviceType, LoadRating, PartTerminal, Setting } from '../types.ts';
 
 const none = {
@@ -224,6 +225,7 @@ export const LOADS: readonly DeviceType[] = [
       ],
       POLAR_TERMINALS,
     ),
+    handling: INDICATOR,
     words: { present: 'Output at 20 mA', away: 'Output at 4 mA' },
   },
   {

@@ -2,6 +2,8 @@ import { exactly, within } from '../../circuit/index.ts';
 import { fed } from '../behaviours/analog.ts';
 import { changeover } from '../behaviours/relays.ts';
 import { contact, resistor, transistorOutput } from '../behaviours/switching.ts';
+import { ARC_UNIT } from '../handling/arc.ts';
+import { ESTOP, GUARD } from '../handling/switching.ts';
 import type { DeviceType, PartTerminal } from '../types.ts';
 
 const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state. It is no safety path.';
@@ -42,6 +44,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
   {
     ...dual,
     id: 'guard-2c',
+    handling: GUARD,
     name: 'Guard switch, two channels',
     principle: 'guard switch',
     terminals: DUAL_TERMINALS,
@@ -53,6 +56,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
   {
     ...dual,
     id: 'estop-2c',
+    handling: ESTOP,
     name: 'Emergency stop, two channels',
     principle: 'emergency stop',
     terminals: DUAL_TERMINALS,
@@ -64,6 +68,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
   {
     ...dual,
     id: 'guard-transistor',
+    handling: GUARD,
     name: 'Guard sensor, two monitored transistor outputs',
     principle: 'guard sensor',
     outputs: ['pnp'],
@@ -140,6 +145,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
     words: { present: 'Arc or over-current seen', away: 'Idle' },
     stimulus: 'its own test function; never a real arc',
     id: 'arc-unit',
+    handling: ARC_UNIT,
     name: 'Current unit for arc protection, chained by fibre',
     principle: 'arc protection',
     terminals: [
@@ -157,6 +163,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
     settings: [
       {
         key: 'failSafe',
+        usual: { value: 'safe', why: 'fail-safe: it falls off on trip and on loss of supply' },
         label: 'Contact at rest',
         place: 'switch',
         choices: [
@@ -166,12 +173,14 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
       },
       {
         key: 'address',
+        from: 'arc.address',
         label: 'Address switches',
         place: 'switch',
         choices: Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
       },
       {
         key: 'last',
+        from: 'arc.last',
         label: 'Switch for the last unit',
         place: 'switch',
         choices: [

@@ -1,6 +1,7 @@
 import { within } from '../../circuit/index.ts';
 import { contact, fourWire, namur, threeWire, throughBeam, twoWire } from '../behaviours/switching.ts';
 import type { Electronics } from '../behaviours/switching.ts';
+import * as fit from '../handling/switching.ts';
 import type { DeviceType, PartTerminal } from '../types.ts';
 
 /** Colours and pins of three- and four-wire d.c. proximity switches: IEC 60947-5-2. */
@@ -52,6 +53,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...sensor,
     id: 'inductive-3w',
     name: 'Inductive proximity sensor, three-wire',
+    handling: fit.PROXIMITY,
     principle: 'inductive',
     circuit: threeWire(INDUCTIVE),
     stimulus: 'a piece of the real metal at the working distance',
@@ -60,6 +62,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...sensor,
     id: 'inductive-4w',
     name: 'Inductive proximity sensor, four-wire, with complement',
+    handling: fit.PROXIMITY,
     principle: 'inductive',
     terminals: [
       ...THREE_WIRES,
@@ -72,6 +75,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...sensor,
     id: 'capacitive-3w',
     name: 'Capacitive proximity sensor, three-wire',
+    handling: fit.CAPACITIVE,
     principle: 'capacitive',
     circuit: threeWire(CAPACITIVE),
     words: { present: 'Medium present', away: 'Medium away' },
@@ -81,6 +85,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...optical,
     id: 'diffuse-3w',
     name: 'Diffuse photoelectric sensor, three-wire',
+    handling: fit.OPTICAL,
     principle: 'diffuse',
     lightWithTarget: true,
     circuit: threeWire(OPTICAL),
@@ -90,6 +95,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...optical,
     id: 'retro-3w',
     name: 'Retro-reflective photoelectric sensor, three-wire',
+    handling: fit.OPTICAL,
     principle: 'retro-reflective',
     lightWithTarget: false,
     circuit: threeWire(OPTICAL),
@@ -100,6 +106,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...optical,
     id: 'through-beam-3w',
     name: 'Through-beam photoelectric pair, three-wire receiver',
+    handling: fit.OPTICAL,
     principle: 'through-beam',
     lightWithTarget: false,
     terminals: [...THREE_WIRES, ...EMITTER],
@@ -111,6 +118,7 @@ export const SWITCHING_SENSORS: readonly DeviceType[] = [
     ...sensor,
     id: 'ultrasonic-3w',
     name: 'Ultrasonic switching sensor, three-wire',
+    handling: fit.ULTRASONIC_SWITCH,
     principle: 'ultrasonic',
     circuit: threeWire(ULTRASONIC),
     stimulus: 'the real object, square to the sensor and past its blind zone',
@@ -135,6 +143,7 @@ export const CONTACT_DEVICES: readonly DeviceType[] = [
   {
     ...dry,
     id: 'dry-contact',
+    handling: fit.CONTACT,
     name: 'Dry contact',
     principle: 'dry contact',
     circuit: ({ called }) => [contact('contact', '1', '2', called)],
@@ -145,6 +154,7 @@ export const CONTACT_DEVICES: readonly DeviceType[] = [
   {
     ...dry,
     id: 'limit-switch',
+    handling: fit.CONTACT,
     name: 'Mechanical switch',
     principle: 'mechanical switch',
     circuit: ({ called }) => [contact('contact', '1', '2', called, within(0.01, 0.05, 1))],
@@ -176,6 +186,7 @@ export const TWO_WIRE_SENSORS: readonly DeviceType[] = [
     ...inSeries,
     id: 'inductive-2w-dc',
     name: 'Inductive proximity sensor, two-wire DC',
+    handling: fit.PROXIMITY,
     principle: 'inductive',
     circuit: twoWire('BN', 'BK', {
       dropVolts: within(2.8, 3.6, 5),
@@ -188,6 +199,7 @@ export const TWO_WIRE_SENSORS: readonly DeviceType[] = [
   {
     ...inSeries,
     id: 'float-2w-dc',
+    handling: fit.FLOAT,
     name: 'Electronic float switch, two-wire DC',
     principle: 'float',
     circuit: twoWire('BN', 'BK', {
@@ -204,6 +216,7 @@ export const TWO_WIRE_SENSORS: readonly DeviceType[] = [
     ...inSeries,
     id: 'inductive-2w-ac',
     name: 'Inductive proximity sensor, two-wire AC',
+    handling: fit.PROXIMITY,
     principle: 'inductive',
     circuit: twoWire('BN', 'BK', {
       dropVolts: within(4, 6, 10),
@@ -217,6 +230,7 @@ export const TWO_WIRE_SENSORS: readonly DeviceType[] = [
   {
     ...inSeries,
     id: 'namur-2w',
+    handling: fit.PROXIMITY,
     name: 'NAMUR proximity sensor, two-wire',
     family: 'namur',
     principle: 'NAMUR',

@@ -1,10 +1,13 @@
 import { exactly, percent, within } from '../../circuit/index.ts';
 import { fed } from '../behaviours/analog.ts';
 import { contact, resistor, transistorOutput } from '../behaviours/switching.ts';
+import { PULSE_FLOW } from '../handling/magneticFlow.ts';
+import { IO_LINK, POWER_ETHERNET, POWER_SERIAL } from '../handling/talking.ts';
 import type { DeviceType } from '../types.ts';
 
 const pulsing = {
   family: 'pulse',
+  handling: PULSE_FLOW,
   stimulated: 'target',
   logics: ['no'],
   words: { present: 'Pulse', away: 'Between pulses' },
@@ -98,6 +101,7 @@ export const TALKING_DEVICES: readonly DeviceType[] = [
     id: 'io-link-a',
     name: 'IO-Link device, port class A',
     family: 'io-link',
+    handling: IO_LINK,
     principle: 'IO-Link, class A',
     terminals: [
       { name: '1', role: 'plus', pin: 1, colour: 'BN', words: 'L+' },
@@ -136,6 +140,7 @@ export const TALKING_DEVICES: readonly DeviceType[] = [
     id: 'io-link-b',
     name: 'IO-Link actuator, port class B',
     family: 'io-link',
+    handling: IO_LINK,
     principle: 'IO-Link, class B',
     terminals: [
       { name: '1', role: 'plus', pin: 1, colour: 'BN', words: 'L+' },
@@ -168,6 +173,7 @@ export const TALKING_DEVICES: readonly DeviceType[] = [
     id: 'serial-unit',
     name: 'Unit on a serial line (RS-485, two wires and common)',
     family: 'serial',
+    handling: POWER_SERIAL,
     principle: 'RS-485',
     terminals: [
       { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },
@@ -189,6 +195,7 @@ export const TALKING_DEVICES: readonly DeviceType[] = [
       },
       {
         key: 'terminator',
+        from: 'line.terminator',
         label: 'Terminator 120 Ω',
         place: 'switch',
         choices: [
@@ -222,6 +229,7 @@ export const TALKING_DEVICES: readonly DeviceType[] = [
     id: 'net-device',
     name: 'Device on Ethernet',
     family: 'ethernet',
+    handling: POWER_ETHERNET,
     principle: 'Ethernet',
     terminals: [
       { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },

@@ -2,6 +2,7 @@ import { exactly, percent } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
 import type { Settings } from '../../model/job.ts';
 import { contact, resistor } from '../behaviours/switching.ts';
+import { MODULE_MAINS, scaling } from './parameters.ts';
 import type { AnalogPort, ModuleType, PartTerminal, Setting } from '../types.ts';
 
 /** Resistance of an input that is switched to current, and of one that is switched to voltage, Ω. */
@@ -25,6 +26,7 @@ export function analogSettings(name: string, label: string): Setting[] {
       key: `${name}.switch`,
       label: `Switch of ${label}`,
       place: 'switch',
+      from: 'signal.switch',
       choices: [
         { value: 'mA', label: 'mA' },
         { value: 'V', label: 'V' },
@@ -34,6 +36,7 @@ export function analogSettings(name: string, label: string): Setting[] {
       key: `${name}.range`,
       label: `Range of ${label}`,
       place: 'parameter',
+      from: 'signal.range',
       choices: ['4-20 mA', '0-20 mA', '0-10 V', '2-10 V'].map((value) => ({ value, label: value })),
     },
   ];
@@ -80,6 +83,7 @@ function signalModule(count: number): ModuleType {
       ...SUPPLY_TERMINALS_OF_MODULE,
     ],
     settings: names.flatMap((name, n) => analogSettings(name, `analog input ${n}`)),
+    parameters: [MODULE_MAINS, ...names.flatMap((name, n) => scaling(name, `Analog input ${n}`))],
     circuit: ({ settings }) => [...ports(settings).map(signalElement), ...moduleSupply()],
   };
 }
@@ -124,10 +128,12 @@ function resistanceModule(count: number): ModuleType {
       ...names.flatMap((name) => ['+', 's+', 's-', '-'].map((end) => ({ name: `${name}${end}` }))),
       ...SUPPLY_TERMINALS_OF_MODULE,
     ],
-    settings: names.map((name, n) => ({
+    parameters: [MODULE_MAINS, ...names.flatMap((name, n) => scaling(name, `Resistance input ${n}`))],
+    settings: names.map((name, n): Setting => ({
       key: `${name}.wires`,
       label: `Connection of resistance input ${n}`,
       place: 'parameter',
+      from: 'signal.wires',
       choices: WIRES,
     })),
     circuit: () => [
@@ -176,6 +182,7 @@ function thermocoupleModule(count: number): ModuleType {
   return {
     id: `tc${count}`,
     name: `${count}-channel thermocouple input`,
+    parameters: [MODULE_MAINS, ...names.flatMap((name, n) => scaling(name, `Thermocouple input ${n}`))],
     family: 'analog inputs',
     groups: [],
     ports: () => ports,

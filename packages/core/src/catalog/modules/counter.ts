@@ -1,6 +1,7 @@
 import { IEC_61131_2 } from '../../circuit/index.ts';
 import type { Settings } from '../../model/job.ts';
-import type { ModuleType, Port } from '../types.ts';
+import type { Parameter } from '../parameters.ts';
+import type { ModuleType, Port, Setting } from '../types.ts';
 import { inputElement, NETWORK, signalRoles } from './inputs.ts';
 
 const FILTERS = { '30': 0.017, '1000': 0.0005, '10000': 0.00005 } as const;
@@ -33,10 +34,22 @@ export const COUNTER: ModuleType = {
   groups: [{ common: 'COM1', channels: [0, 1] }],
   ports: counterPorts,
   terminals: [{ name: 'C1' }, { name: 'C2' }, { name: 'COM1', words: 'common' }],
-  settings: ['C1', 'C2'].map((name, n) => ({
+  parameters: ['C1', 'C2'].map((name, n): Parameter => ({
+    key: `${name}.value`,
+    label: `Counter ${n + 1}, volume of a pulse`,
+    kind: 'number',
+    place: 'parameter',
+    unit: 'l',
+    least: 0.0001,
+    most: 100000,
+    factory: '1',
+    from: 'pulse.value',
+  })),
+  settings: ['C1', 'C2'].map((name, n): Setting => ({
     key: `${name}.filter`,
     label: `Filter of counter ${n + 1}`,
     place: 'parameter',
+    from: 'pulse.filter',
     choices: [
       { value: '1000', label: 'up to 1 kHz' },
       { value: '10000', label: 'up to 10 kHz' },

@@ -14,6 +14,7 @@ import {
 } from './analog.ts';
 import { inputElement, NETWORK, signalRoles } from './inputs.ts';
 import { outputPort } from './outputs.ts';
+import { scaling } from './parameters.ts';
 
 const DRIVE_INPUTS = [1, 2, 3, 4, 5].map((n) => `D${n}`);
 
@@ -85,12 +86,18 @@ export const DRIVE: ModuleType = {
     { name: 'SC', words: 'safe stop common' },
     ...SUPPLY_TERMINALS_OF_MODULE,
   ],
+  parameters: [
+    ...scaling('A1', 'Analog input 1'),
+    ...scaling('A2', 'Analog input 2'),
+    ...scaling('AO', 'Analog output'),
+  ],
   settings: [
     ...analogSettings('A1', 'analog input 1'),
     ...analogSettings('A2', 'analog input 2'),
     {
       key: 'AO.signal',
       label: 'Signal of the analog output',
+      from: 'signal.range',
       place: 'parameter',
       choices: [
         { value: '4-20 mA', label: '4-20 mA' },

@@ -80,6 +80,7 @@ export const SAFETY_RELAY: ModuleType = {
     {
       key: 'selector',
       label: 'Function selector',
+      from: 'safety.selector',
       place: 'switch',
       choices: [
         { value: '1', label: 'Input 1 only' },
@@ -91,6 +92,10 @@ export const SAFETY_RELAY: ModuleType = {
       key: 'reset',
       label: 'Reset',
       place: 'switch',
+      usual: {
+        value: 'monitored',
+        why: 'manual and monitored wherever a person can stand behind the guard; the risk assessment decides',
+      },
       choices: [
         { value: 'monitored', label: 'Manual, monitored: on release of the button' },
         { value: 'manual', label: 'Manual: on press' },

@@ -3,7 +3,9 @@ import type { Element } from '../../circuit/index.ts';
 import { contact, resistor, transistorOutput } from '../behaviours/switching.ts';
 import type { ModuleType, Port } from '../types.ts';
 import { moduleSupply, SUPPLY_TERMINALS_OF_MODULE } from './analog.ts';
+import { LINE_FRAME } from '../handling/talking.ts';
 import { inputElement, NETWORK } from './inputs.ts';
+import { portParameters } from './parameters.ts';
 
 function talkingPort(n: number, portClass: 'A' | 'B'): Port {
   return {
@@ -30,6 +32,7 @@ function ioLinkMaster(classes: readonly ('A' | 'B')[]): ModuleType {
     id: `iol-${classes.join('').toLowerCase()}`,
     name: `IO-Link master, ${classes.length} ports${withPower ? `, class B from port ${classes.indexOf('B') + 1}` : ', class A'}`,
     family: 'io-link master',
+    parameters: ports.flatMap(({ name }) => portParameters(name, `Port ${name.slice(1)}`)),
     groups: [],
     ports: () => ports,
     terminals: [
@@ -74,6 +77,7 @@ const serialModule: ModuleType = {
   id: 'serial-master',
   name: 'Serial port (RS-485, two wires and common), with switchable bias and terminator',
   family: 'serial master',
+  parameters: LINE_FRAME,
   groups: [],
   ports: () => [
     {
@@ -97,6 +101,7 @@ const serialModule: ModuleType = {
     {
       key: 'terminator',
       label: 'Terminator 120 Ω',
+      from: 'line.terminator',
       place: 'switch',
       choices: [
         { value: 'on', label: 'On' },
@@ -106,6 +111,7 @@ const serialModule: ModuleType = {
     {
       key: 'bias',
       label: 'Bias',
+      from: 'line.bias',
       place: 'switch',
       choices: [
         { value: 'on', label: 'On, 390 Ω each' },
@@ -181,6 +187,7 @@ const switchModule: ModuleType = {
 export const TALKING_MODULES: readonly ModuleType[] = [
   ioLinkMaster(['A', 'A', 'A', 'A']),
   ioLinkMaster(['A', 'A', 'B', 'B']),
+  ioLinkMaster(Array.from({ length: 8 }, () => 'A' as const)),
   serialModule,
   switchModule,
 ];

@@ -5,6 +5,7 @@ import type { ModuleType, Port, Setting } from '../types.ts';
 import { moduleSupply, SUPPLY_TERMINALS_OF_MODULE } from './analog.ts';
 import { inputElement, NETWORK, signalRoles } from './inputs.ts';
 import { driver, outputPort } from './outputs.ts';
+import { actionOf } from './parameters.ts';
 
 const FREE_INPUTS = [1, 2, 3, 4, 5, 6].map((n) => `U${n}`);
 const PULLED_INPUTS = [1, 2, 3].map((n) => `E${n}`);
@@ -75,9 +76,14 @@ export const UNIVERSAL_CONTROLLER: ModuleType = {
     { name: 'B2', words: 'low side 0.3 A' },
     ...SUPPLY_TERMINALS_OF_MODULE,
   ],
+  parameters: [
+    ...FREE_INPUTS.map((name, n) => actionOf(name, `Input ${n + 1}`)),
+    ...PULLED_INPUTS.map((name, n) => actionOf(name, `Analog input ${n + 1} as a switch`)),
+  ],
   settings: FREE_INPUTS.map((name, n): Setting => ({
     key: `${name}.active`,
     label: `Active state of input ${n + 1}`,
+    from: 'active',
     place: 'parameter',
     choices: [
       { value: 'minus', label: 'To minus' },

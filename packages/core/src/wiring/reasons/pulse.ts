@@ -1,6 +1,8 @@
 import { resistanceBetween } from '../../circuit/index.ts';
-import { fixed } from '../../units/quantity.ts';
+import { pulseHertz } from '../../units/flow.ts';
+import { convert, fixed } from '../../units/quantity.ts';
 import type { Analysis } from '../analysis.ts';
+import { presentValues } from '../presentValues.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -18,7 +20,7 @@ export function pulseReasons(analysis: Analysis): Reason[] {
   const { port } = context;
   const level = passiveLevel(analysis);
   if (level) return [level];
-  const hertz = context.point.range?.unit === 'Hz' ? context.point.range.high : undefined;
+  const hertz = fullHertz(context);
   if (port?.kind !== 'digital' || hertz === undefined) return [];
   const reasons: Reason[] = [];
   if (port.counter && (hertz > port.counter.mostHertz || 0.5 / hertz < port.counter.leastPulse))
@@ -48,6 +50,16 @@ export function pulseReasons(analysis: Analysis): Reason[] {
       ),
     );
   return reasons;
+}
+
+/** Pulses a second at the top of the range: said so, or from the flow and the volume of a pulse that was set. */
+function fullHertz({ point, device, index }: Analysis['context']): number | undefined {
+  if (!point.range) return undefined;
+  const { high, unit } = point.range;
+  if (unit === 'Hz') return high;
+  const flow = convert(high, unit, 'm³/h');
+  const litres = Number(presentValues(index.job, device.id).values.get('pulseValue')?.value);
+  return flow !== undefined && litres > 0 ? pulseHertz(flow, litres) : undefined;
 }
 
 /** A passive output can only pull one way; something else must pull the other way far enough. */

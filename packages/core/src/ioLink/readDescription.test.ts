@@ -1,5 +1,5 @@
-import { DISTANCE_SENSOR } from '../../../test/description.ts';
-import { JobProblem } from '../../model/problem.ts';
+import { DISTANCE_SENSOR } from '../../test/description.ts';
+import { JobProblem } from '../model/problem.ts';
 import { decodeRecord, scaled } from './processData.ts';
 import { readDescription } from './readDescription.ts';
 import { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';

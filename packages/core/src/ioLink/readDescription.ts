@@ -1,4 +1,4 @@
-import { JobProblem } from '../../model/problem.ts';
+import { JobProblem } from '../model/problem.ts';
 import { layoutProblems } from './processData.ts';
 import type { Scale, SimpleType } from './processData.ts';
 import type {
@@ -7,6 +7,7 @@ import type {
   DescribedItem,
   DescribedMenu,
   DescribedProcessData,
+  DescribedRecord,
   DescribedVariable,
   DeviceDescription,
   MenuLine,
@@ -254,7 +255,7 @@ class Reader {
   private record(
     side: XmlElement | undefined,
     scales: ReadonlyMap<string, ReadonlyMap<number, Scale>>,
-  ): DescribedProcessData['input'] {
+  ): DescribedRecord | undefined {
     if (!side) return undefined;
     const id = side.attributes.id ?? '';
     const path = `${side.name} ${id}`;

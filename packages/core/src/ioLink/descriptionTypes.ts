@@ -1,4 +1,4 @@
-import type { RecordLayout, Scale, SimpleType } from './processData.ts';
+import type { Scale, SimpleType } from './processData.ts';
 
 /** One of the values that a variable or an item may take, with its name. */
 export interface NamedValue {
@@ -55,10 +55,16 @@ export interface DescribedMenu {
   readonly lines: readonly MenuLine[];
 }
 
+/** A record whose items have words and limits. */
+export interface DescribedRecord {
+  readonly bitLength: number;
+  readonly items: readonly DescribedItem[];
+}
+
 export interface DescribedProcessData {
   readonly id: string;
-  readonly input?: RecordLayout & { readonly items: readonly DescribedItem[] };
-  readonly output?: RecordLayout & { readonly items: readonly DescribedItem[] };
+  readonly input?: DescribedRecord;
+  readonly output?: DescribedRecord;
 }
 
 /** What a device description file says of a device. */

@@ -1,0 +1,242 @@
+import type { Parameter } from '../parameters.ts';
+import type { Handling } from './handling.ts';
+import { PRESSURE_CAUTION, SERIAL } from './handling.ts';
+import {
+  ALARM,
+  ANY_UNITS,
+  choices,
+  CURRENT_OUT,
+  DAMPING,
+  LANGUAGE,
+  LOCK,
+  MAINS,
+  PASSWORD,
+  PRESSURE_UNITS,
+  rangeOf,
+  SHAPE,
+  TEMPERATURE_UNITS,
+  unitOf,
+} from './menu.ts';
+
+/** Pressure transmitter with a display. */
+export const PRESSURE: Handling = {
+  fit: [
+    {
+      key: 'valve',
+      title: 'Behind a shut-off and a vent, so that zero can be checked',
+      reason: 'Zero is only true when it is vented.',
+      caution: PRESSURE_CAUTION,
+    },
+    {
+      key: 'height',
+      title: 'Height against the tapping noted',
+      reason: '1 m of water is 98 mbar; the zero has to take it up.',
+    },
+    {
+      key: 'line',
+      title: 'Impulse line falling, without pockets',
+      reason: 'Air in liquid and water in gas shift the reading.',
+    },
+  ],
+  plate: [
+    SERIAL,
+    {
+      key: 'limit',
+      label: 'Upper limit of its cell',
+      kind: 'number',
+      unit: 'bar',
+      least: 0.001,
+      most: 10000,
+      example: '10 bar or 150 psi',
+    },
+  ],
+  parameters: [
+    LANGUAGE,
+    unitOf(PRESSURE_UNITS, 'kPa'),
+    ...rangeOf('100'),
+    SHAPE,
+    ALARM,
+    DAMPING,
+    {
+      key: 'poll',
+      label: 'Digital address on the loop',
+      kind: 'number',
+      place: 'parameter',
+      least: 0,
+      most: 63,
+      factory: '0',
+      usual: { value: '0', why: 'any other address freezes the current at 4 mA' },
+    },
+    LOCK,
+  ],
+};
+
+/** Head or rail transmitter for a temperature sensor. */
+export const TEMPERATURE: Handling = {
+  fit: [
+    {
+      key: 'depth',
+      title: 'Sensor tip to the bottom of its well, spring pressing',
+      reason: 'Air in the well makes it slow and low.',
+    },
+    {
+      key: 'length',
+      title: 'Immersion at least ten times the tip’s diameter',
+      reason: 'Less, and the pipe’s wall is measured too.',
+    },
+    {
+      key: 'head',
+      title: 'Head away from heat, lid and gland tight',
+      reason: 'Above 70 °C the transmitter drifts; water in it reads low.',
+    },
+  ],
+  plate: [
+    SERIAL,
+    { key: 'element', label: 'Element', kind: 'text', example: 'Pt100' },
+    { key: 'leads', label: 'Wires of the element', kind: 'number', least: 2, most: 4, example: '3' },
+  ],
+  parameters: [
+    {
+      key: 'element',
+      label: 'Sensor type',
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({
+        none: 'none chosen',
+        Pt100: 'Pt100',
+        Pt1000: 'Pt1000',
+        Ni100: 'Ni100',
+        K: 'thermocouple K',
+        J: 'thermocouple J',
+      }),
+      factory: 'none',
+      from: 'plate.element',
+      wipes: ['leads', 'low', 'high'],
+    },
+    {
+      key: 'leads',
+      label: 'Connection',
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({ '2': 'two wires', '3': 'three wires', '4': 'four wires' }),
+      factory: '2',
+      needs: ['element'],
+      from: 'plate.leads',
+    },
+    unitOf(TEMPERATURE_UNITS, '°F'),
+    ...rangeOf('100', -273.15, 3000),
+    MAINS,
+    ALARM,
+    DAMPING,
+    LOCK,
+  ],
+};
+
+/** Any other transmitter with a range. */
+export const TRANSMITTER: Handling = {
+  fit: [
+    {
+      key: 'place',
+      title: 'Place and direction as its manual shows',
+      reason: 'What it sees must be what the point is for.',
+    },
+    {
+      key: 'screen',
+      title: 'Cable screen on at one end',
+      reason: 'On both ends it carries currents of its own, on none it shields nothing.',
+    },
+  ],
+  plate: [SERIAL],
+  parameters: [unitOf(ANY_UNITS, '%'), ...rangeOf('100'), ALARM, DAMPING],
+};
+
+/** Tension link in a rope. */
+export const ROPE_LINK: Handling = {
+  fit: [
+    {
+      key: 'dead',
+      title: 'On the dead end of the rope, not on a part that runs',
+      reason: 'On the running part it wears, and the sheaves’ friction is in the reading.',
+    },
+    {
+      key: 'pins',
+      title: 'Pins and shackles of the rated size, secured',
+      reason: 'Side load bends the link and reads low.',
+      caution: 'Suspended loads: nobody underneath; lifting gear only by those authorised for it.',
+    },
+    { key: 'lines', title: 'Number of lines counted', reason: 'The load is the tension times the lines.' },
+  ],
+  plate: [
+    SERIAL,
+    {
+      key: 'rated',
+      label: 'Rated load',
+      kind: 'number',
+      unit: 'kg',
+      least: 1,
+      most: 1e6,
+      example: '1000 kg',
+    },
+    { key: 'factor', label: 'Correction factor', kind: 'number', least: 0.1, most: 10, example: '0.987' },
+  ],
+  parameters: [
+    unitOf(ANY_UNITS, '%'),
+    ...rangeOf('100'),
+    {
+      key: 'factor',
+      label: 'Correction factor',
+      kind: 'number',
+      place: 'parameter',
+      least: 0.1,
+      most: 10,
+      factory: '1',
+      from: 'plate.factor',
+    },
+    ALARM,
+    DAMPING,
+  ],
+};
+
+/** Analyser with its own display and outputs. */
+export const ANALYSER: Handling = {
+  fit: [
+    {
+      key: 'sample',
+      title: 'Sample line short, its flow steady',
+      reason: 'A long line shows what was there minutes ago.',
+    },
+    { key: 'drain', title: 'Drain free, no back pressure', reason: 'Back pressure shifts the cell.' },
+  ],
+  plate: [SERIAL],
+  parameters: [
+    LANGUAGE,
+    MAINS,
+    unitOf(ANY_UNITS, '%'),
+    ...rangeOf('100', 0, 1e6),
+    CURRENT_OUT,
+    ALARM,
+    DAMPING,
+    PASSWORD,
+    LOCK,
+  ],
+};
+
+/** Indicator at the end of a loop: its own scale must be the point's. */
+export const INDICATOR: Handling = {
+  fit: [],
+  plate: [SERIAL],
+  parameters: [
+    unitOf(ANY_UNITS, '%'),
+    ...rangeOf('100'),
+    {
+      key: 'decimals',
+      label: 'Decimal places',
+      kind: 'number',
+      place: 'parameter',
+      least: 0,
+      most: 4,
+      factory: '0',
+      usual: { value: '1', why: 'what the loop can resolve' },
+    } satisfies Parameter,
+  ],
+};

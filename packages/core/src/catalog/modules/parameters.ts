@@ -1,0 +1,122 @@
+import { ANY_UNITS, choices, MAINS } from '../handling/menu.ts';
+import type { Parameter } from '../parameters.ts';
+
+/** How the controller or drive scales one of its analog channels. */
+export function scaling(name: string, label: string): Parameter[] {
+  const end = (key: 'low' | 'high', words: string, factory: string): Parameter => ({
+    key: `${name}.${key}`,
+    label: `${label}, value at ${words}`,
+    kind: 'number',
+    place: 'parameter',
+    unitKey: `${name}.unit`,
+    factory,
+    needs: [`${name}.unit`],
+    from: `range.${key}`,
+  });
+  return [
+    {
+      key: `${name}.unit`,
+      label: `${label}, unit`,
+      kind: 'choice',
+      place: 'parameter',
+      choices: ANY_UNITS,
+      factory: '%',
+      from: 'range.unit',
+      wipes: [`${name}.low`, `${name}.high`],
+    },
+    end('low', 'bottom of range', '0'),
+    end('high', 'top of range', '100'),
+  ];
+}
+
+/** What an analog module filters out. */
+export const MODULE_MAINS: Parameter = { ...MAINS, label: 'Mains frequency filtered out', factory: '50' };
+
+/** How one port of an IO-Link master is run. */
+export function portParameters(name: string, label: string): Parameter[] {
+  const number = (
+    key: string,
+    words: string,
+    least: number,
+    most: number,
+    rest: Partial<Parameter>,
+  ): Parameter => ({
+    key: `${name}.${key}`,
+    label: `${label}, ${words}`,
+    kind: 'number',
+    place: 'parameter',
+    least,
+    most,
+    factory: '0',
+    needs: [`${name}.mode`],
+    onlyIf: { key: `${name}.mode`, is: ['iolink'] },
+    ...rest,
+  });
+  return [
+    {
+      key: `${name}.mode`,
+      label: `${label}, mode`,
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({
+        undefined: 'left undefined',
+        off: 'disabled',
+        iolink: 'IO-Link',
+        input: 'switching input',
+        output: 'switching output',
+      }),
+      factory: 'undefined',
+      wipes: ['vendor', 'device', 'lengthIn', 'lengthOut', 'validation', 'backup', 'cycle'].map(
+        (key) => `${name}.${key}`,
+      ),
+      from: 'port.mode',
+    },
+    number('lengthIn', 'bytes from the device', 0, 32, { from: 'port.lengthIn' }),
+    number('lengthOut', 'bytes to the device', 0, 32, { from: 'port.lengthOut' }),
+    {
+      key: `${name}.validation`,
+      label: `${label}, identity`,
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({ none: 'any device', type: 'same type only', serial: 'the very same device' }),
+      factory: 'none',
+      needs: [`${name}.mode`],
+      onlyIf: { key: `${name}.mode`, is: ['iolink'] },
+      wipes: ['vendor', 'device'].map((key) => `${name}.${key}`),
+      usual: { value: 'type', why: 'so that a wrong device is refused instead of read' },
+    },
+    number('vendor', 'vendor id expected', 0, 65535, { needs: [`${name}.validation`], from: 'port.vendor' }),
+    number('device', 'device id expected', 0, 16777215, {
+      needs: [`${name}.validation`],
+      from: 'port.device',
+    }),
+    {
+      key: `${name}.backup`,
+      label: `${label}, backup`,
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({ none: 'none', backup: 'back up and restore', restore: 'restore only' }),
+      factory: 'none',
+      needs: [`${name}.validation`],
+      onlyIf: { key: `${name}.mode`, is: ['iolink'] },
+      usual: { value: 'backup', why: 'so that a swapped device gets its parameters back' },
+    },
+    number('cycle', 'cycle time', 0, 132.8, { unit: 'ms', from: 'port.cycle' }),
+  ];
+}
+
+/** What a universal controller does when an input is active. */
+export const actionOf = (name: string, label: string): Parameter => ({
+  key: `${name}.action`,
+  label: `${label}, action when active`,
+  kind: 'choice',
+  place: 'parameter',
+  choices: choices({
+    none: 'none',
+    warn: 'warn',
+    controlled: 'controlled stop with restart',
+    stop: 'stop',
+    relay: 'drive a relay',
+  }),
+  factory: 'none',
+});

@@ -1,0 +1,147 @@
+import { parseIn, plain } from '../units/quantity.ts';
+import type { Setting } from './types.ts';
+
+/** From what a required value follows; `setting/derive` knows how. */
+export type Rule =
+  | `plate.${string}`
+  | 'range.low'
+  | 'range.high'
+  | 'range.unit'
+  | 'signal.kind'
+  | 'signal.switch'
+  | 'signal.range'
+  | 'signal.current'
+  | 'signal.wires'
+  | 'output.kind'
+  | 'output.logic'
+  | 'pulse.enabled'
+  | 'pulse.value'
+  | 'pulse.width'
+  | 'pulse.filter'
+  | 'flow.cutoff'
+  | 'mains'
+  | 'tag'
+  | 'active'
+  | 'safety.selector'
+  | 'arc.address'
+  | 'arc.last'
+  | 'line.unit'
+  | 'line.baud'
+  | 'line.frame'
+  | 'line.terminator'
+  | 'line.bias'
+  | 'net.address'
+  | 'net.mask'
+  | 'net.gateway'
+  | 'net.name'
+  | 'port.mode'
+  | 'port.vendor'
+  | 'port.device'
+  | 'port.lengthIn'
+  | 'port.lengthOut'
+  | 'port.cycle';
+
+/** Something that a device is set to: in its menu, by a switch, or over a bus. */
+export interface Parameter {
+  readonly key: string;
+  /** Its name in plain words. */
+  readonly label: string;
+  /** `presence` says only whether there is one, of a lock or password: what it is never enters the job. */
+  readonly kind: 'choice' | 'number' | 'text' | 'presence';
+  /** A switch is set by hand, behind a cover; a parameter in a menu; an index over a bus. */
+  readonly place: 'switch' | 'parameter' | 'version' | 'bus';
+  readonly choices?: readonly { readonly value: string; readonly label: string }[];
+  /** Unit in which the device shows it; of a number whose unit is another parameter, that one's key. */
+  readonly unit?: string;
+  readonly unitKey?: string;
+  readonly least?: number;
+  readonly most?: number;
+  /** Numbers outside its range that it takes too, with what they mean. */
+  readonly special?: readonly { readonly value: string; readonly name: string }[];
+  readonly factory?: string;
+  /** What a change of it puts back to factory values. */
+  readonly wipes?: 'all' | readonly string[];
+  /** What must stand before it can be set, since its own meaning or limits hang on that. */
+  readonly needs?: readonly string[];
+  /** Asked only while another has one of these values. */
+  readonly onlyIf?: { readonly key: string; readonly is: readonly string[] };
+  readonly from?: Rule;
+  /** What it should be where nothing of the job says otherwise, and why. */
+  readonly usual?: { readonly value: string; readonly why: string };
+  /** Ends the work at the menu: a lock, a password. Comes after all others. */
+  readonly last?: boolean;
+  /** Whether a memory module keeps it: without one it is lost at power-down. */
+  readonly kept?: 'memory';
+  readonly caution?: string;
+  /** Only read, never set. */
+  readonly readOnly?: boolean;
+}
+
+/** A setting on which a circuit hangs is a parameter like others. */
+export const settingAsParameter = ({ key, label, choices, place, from, usual }: Setting): Parameter => ({
+  key,
+  label,
+  kind: 'choice',
+  place,
+  choices,
+  factory: choices[0]!.value,
+  ...(from && { from }),
+  ...(usual && { usual }),
+});
+
+export type Read =
+  { readonly ok: true; readonly value: string } | { readonly ok: false; readonly problem: string };
+
+/**
+ * Reads a value as it is typed for a parameter, in any unit of its dimension: `3 in` for a size in mm is 76.2.
+ * @param unit unit in which the device shows it, where another parameter says that.
+ * @returns the value as the device shows it, or a sentence that says what is wrong and what is allowed.
+ */
+export function readValue(parameter: Parameter, text: string, unit = parameter.unit ?? ''): Read {
+  const { kind, choices, label, least, most } = parameter;
+  const typed = text.trim();
+  if (kind === 'choice' || kind === 'presence') {
+    const chosen = choices?.find(({ value, label: words }) => value === typed || words === typed);
+    return chosen
+      ? { ok: true, value: chosen.value }
+      : { ok: false, problem: `${label}: choose ${listOr(choices?.map((c) => c.label) ?? [])}.` };
+  }
+  if (kind === 'text')
+    return most !== undefined && typed.length > most
+      ? { ok: false, problem: `${label}: at most ${most} characters fit.` }
+      : { ok: true, value: typed };
+  const named = parameter.special?.find(({ value, name }) => value === typed || name === typed);
+  if (named) return { ok: true, value: named.value };
+  const read = parseIn(typed, unit);
+  if (!read.ok) return { ok: false, problem: `${label}: ${read.problem}` };
+  if ((least !== undefined && read.value < least - 1e-9) || (most !== undefined && read.value > most + 1e-9))
+    return {
+      ok: false,
+      problem: `${label}: ${limits(least, most, unit)} is allowed; this is ${plain(read.value)}.`,
+    };
+  return { ok: true, value: plain(read.value, 9) };
+}
+
+/** What a parameter may hold, in words: `1 to 600 mm`. */
+export function allowedWords({ kind, choices, least, most }: Parameter, unit = ''): string {
+  if (kind === 'choice' || kind === 'presence') return (choices ?? []).map(({ label }) => label).join(', ');
+  if (kind === 'text') return most === undefined ? '' : `at most ${most} characters`;
+  return limits(least, most, unit);
+}
+
+function limits(least: number | undefined, most: number | undefined, unit: string): string {
+  const of = (value: number): string => (unit ? `${plain(value)} ${unit}` : plain(value));
+  if (least !== undefined && most !== undefined) return `${plain(least)} to ${of(most)}`;
+  if (least !== undefined) return `${of(least)} or more`;
+  return most === undefined ? '' : `${of(most)} or less`;
+}
+
+const listOr = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} or ${words.at(-1)}` : (words[0] ?? '');
+
+/** A value as it is read at the device: the name of a choice, a number with its unit. */
+export function valueWords(parameter: Parameter, value: string, unit = parameter.unit ?? ''): string {
+  const chosen = parameter.choices?.find((choice) => choice.value === value);
+  if (chosen) return chosen.label;
+  return parameter.kind === 'number' && unit ? `${value}\u00a0${unit}` : value;
+}

@@ -1,0 +1,10 @@
+export * from './processData.ts';
+export * from './timing.ts';
+export * from './descriptionTypes.ts';
+export { readDescription } from './readDescription.ts';
+export { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';
+export * from './describedParameters.ts';
+export * from './liveValue.ts';
+export * from './portAddresses.ts';
+export * from './smartSensor.ts';
+export * from './knownDescription.ts';

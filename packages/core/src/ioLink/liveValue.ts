@@ -1,0 +1,114 @@
+import { plain } from '../units/quantity.ts';
+import type { DescribedItem, DescribedRecord } from './descriptionTypes.ts';
+import { decodeRecord, scaled } from './processData.ts';
+import type { ItemValue } from './processData.ts';
+
+/** State of a port as its master tells it. */
+export type PortState =
+  | 'disabled'
+  | 'no device'
+  | 'wrong device'
+  | 'starting'
+  | 'connected'
+  | 'switching input'
+  | 'switching output'
+  | 'no answer';
+
+/** One item of process data as it may be shown. */
+export interface LiveItem {
+  readonly name: string;
+  readonly unit: string;
+  /** In its unit; absent where it is no number, or means none. */
+  readonly value?: number;
+  /** Of a switching bit, or of several. */
+  readonly on?: boolean;
+  readonly bits?: readonly boolean[];
+  /** What is shown: the number, `on` or `off`, or what stands in its place. */
+  readonly text: string;
+  /** Why it does not count. A value with a flag is never shown without it. */
+  readonly flag?: string;
+}
+
+/** Whole numbers that mean no value in the smart-sensor profile (IO-Link Smart Sensor Profile, measurement data channel). */
+const PROFILE: Readonly<Record<number, Readonly<Record<number, string>>>> = {
+  16: { 32764: 'no signal', 32760: 'too far', [-32760]: 'too near' },
+  32: { 2147483644: 'no signal', 2147483640: 'too far', [-2147483640]: 'too near' },
+};
+
+const PORT_WORDS: Readonly<Record<PortState, string>> = {
+  disabled: 'port disabled',
+  'no device': 'no device',
+  'wrong device': 'wrong device',
+  starting: 'starting',
+  connected: '',
+  'switching input': '',
+  'switching output': '',
+  'no answer': 'no answer',
+};
+
+/** Why nothing at all that a port shows counts, if so. */
+export function portFlag(state: PortState, valid: boolean): string | undefined {
+  if (PORT_WORDS[state]) return PORT_WORDS[state];
+  return valid ? undefined : 'not valid';
+}
+
+/**
+ * What process data says, item by item, after its description. A number counts only when the port says connected and
+ * valid, and the device's own range holds it.
+ * @throws JobProblem when the bytes are more or fewer than described.
+ */
+export function liveItems(
+  layout: DescribedRecord,
+  bytes: Uint8Array,
+  state: PortState,
+  valid: boolean,
+): LiveItem[] {
+  const flag = portFlag(state, valid);
+  const values = decodeRecord(layout, bytes);
+  return layout.items.map((item) => liveItem(item, values.get(item.name)!, flag));
+}
+
+function liveItem(item: DescribedItem, raw: ItemValue, flag: string | undefined): LiveItem {
+  const base = { name: item.name, unit: item.scale?.unit ?? '', ...(flag !== undefined && { flag }) };
+  if (typeof raw === 'boolean') return { ...base, on: raw, text: raw ? 'on' : 'off' };
+  if (Array.isArray(raw))
+    return { ...base, bits: raw as readonly boolean[], text: bitsText(raw as boolean[]) };
+  if (typeof raw !== 'number') return { ...base, text: String(raw) };
+  const own = flag ?? ownFlag(item, raw);
+  const value = item.scale ? scaled(raw, item.scale) : raw;
+  const digits = item.type.kind === 'float32' ? 5 : 7;
+  return own === undefined
+    ? { ...base, value, text: plain(value, digits) }
+    : { ...base, text: plain(value, digits), flag: own };
+}
+
+const bitsText = (bits: readonly boolean[]): string => bits.map((on) => (on ? '1' : '0')).join(' ');
+
+/** Why a number does not count by the device's own words, the profile's or its range. */
+function ownFlag({ allowed, type }: DescribedItem, raw: number): string | undefined {
+  const named = allowed.values.find(({ value }) => Number(value) === raw);
+  const within = allowed.ranges.some(({ least, most }) => raw >= least && raw <= most);
+  if (named && !within && allowed.ranges.length > 0) return named.name;
+  if (!Number.isFinite(raw)) return 'no number';
+  const bits = type.kind === 'int' ? type.bits : 0;
+  const profile = PROFILE[bits]?.[raw];
+  if (profile && !within) return profile;
+  if (allowed.ranges.length === 0 || within) return undefined;
+  return raw < Math.min(...allowed.ranges.map(({ least }) => least)) ? 'below its range' : 'above its range';
+}
+
+/** The byte in which a master tells a controller what a port's data is worth. */
+export interface PortQualifier {
+  readonly valid: boolean;
+  readonly deviceError: boolean;
+  readonly connected: boolean;
+  readonly active: boolean;
+}
+
+/** Bits 7 to 4 of the qualifier: data valid, device error, device there, port active. */
+export const readQualifier = (byte: number): PortQualifier => ({
+  valid: (byte & 0x80) !== 0,
+  deviceError: (byte & 0x40) !== 0,
+  connected: (byte & 0x20) !== 0,
+  active: (byte & 0x10) !== 0,
+});

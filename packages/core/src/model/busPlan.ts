@@ -1,0 +1,114 @@
+import { z } from 'zod';
+import { Id, Link, Tag, Words } from './words.ts';
+
+export const REGISTER_TYPES = [
+  'uint16',
+  'int16',
+  'uint32',
+  'int32',
+  'float32',
+  'uint64',
+  'int64',
+  'float64',
+] as const;
+
+/** A value in the registers of a unit: where it lies, how, and what it means. */
+export const MappedValue = z.object({
+  id: Id,
+  name: Words(40).min(1, 'Name the value, such as Active power.'),
+  table: z.enum(['holding', 'input']),
+  /** As sent, from 0. */
+  address: z.int().min(0, 'Registers are numbered from 0.').max(65535, 'Registers are numbered to 65535.'),
+  type: z.enum(REGISTER_TYPES),
+  /** Which register comes first, and which byte in each. */
+  words: z.enum(['high', 'low']).default('high'),
+  bytes: z.enum(['high', 'low']).default('high'),
+  scale: z
+    .number()
+    .refine((scale) => scale !== 0, 'A scale of 0 makes every value 0.')
+    .default(1),
+  unit: Words(12),
+  /** The parameter of the device's sheet that it is, if it is one. */
+  parameter: Words(40).optional(),
+});
+
+const Metres = (most: number) =>
+  z.number().min(0, 'A length is 0 m or more.').max(most, `At most ${most} m.`);
+
+/** A participant of a serial line, in its order along the cable. */
+export const SerialUnit = z.object({
+  id: Id,
+  tag: Tag,
+  /** The device or module of the job that it is. */
+  itemId: Id.optional(),
+  /** None for the master. */
+  unit: z.int().min(0, 'Unit numbers begin at 1.').max(255, 'Unit numbers end at 247.').optional(),
+  baud: z.int().min(300, 'At least 300 baud.').max(12_000_000, 'At most 12 Mbaud.'),
+  parity: z.enum(['even', 'odd', 'none']),
+  stopBits: z.union([z.literal(1), z.literal(2)]),
+  /** How it letters the line that is positive at rest. */
+  plusName: z.enum(['+', 'A', 'B', 'D1']),
+  terminated: z.boolean(),
+  unitLoad: z.number().min(0, 'A unit load is 0 or more.').max(32, 'At most 32.'),
+  fromLastM: Metres(5000),
+  answerMs: z.number().min(0).max(10000).optional(),
+  map: z.array(MappedValue).max(60).default([]),
+});
+
+export const SerialPlan = z.object({
+  kind: z.literal('serial'),
+  id: Id,
+  tag: Tag,
+  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+  bias: z
+    .object({
+      at: Id,
+      ohms: z.number().positive('A resistor has more than 0 Ω.').max(1e6),
+      volts: z.number().positive().max(30),
+    })
+    .optional(),
+  /** Where the line answers: a gateway that carries its frames over TCP, and in which framing. */
+  link: Link.optional(),
+  framing: z.enum(['tcp', 'rtu']).default('rtu'),
+  units: z.array(SerialUnit).max(64),
+});
+
+export const NETWORK_ROLES = ['controller', 'device', 'panel screen', 'laptop', 'router'] as const;
+
+/** A participant of an Ethernet network; the office router and the laptop are participants too. */
+export const NetworkMember = z.object({
+  id: Id,
+  tag: Tag,
+  itemId: Id.optional(),
+  role: z.enum(NETWORK_ROLES),
+  /** As typed, so that what is wrong can be shown beside it. */
+  address: Words(20),
+  mask: Words(20),
+  gateway: Words(20).optional(),
+  /** The name in the controller's project. */
+  name: Words(240).optional(),
+  /** The name that the device itself was given. */
+  nameOnDevice: Words(240).optional(),
+  /** Whether its description file is installed in the controller's project. */
+  file: z.enum(['installed', 'missing', 'not needed']).default('not needed'),
+  link: Link.optional(),
+  unit: z.int().min(0).max(255).optional(),
+  map: z.array(MappedValue).max(60).default([]),
+});
+
+export const EthernetPlan = z.object({
+  kind: z.literal('ethernet'),
+  id: Id,
+  tag: Tag,
+  members: z.array(NetworkMember).max(250),
+});
+
+/** A serial line or an Ethernet network as it is planned. */
+export const BusPlan = z.discriminatedUnion('kind', [SerialPlan, EthernetPlan]);
+
+export type MappedValue = z.infer<typeof MappedValue>;
+export type SerialUnit = z.infer<typeof SerialUnit>;
+export type SerialPlan = z.infer<typeof SerialPlan>;
+export type NetworkMember = z.infer<typeof NetworkMember>;
+export type EthernetPlan = z.infer<typeof EthernetPlan>;
+export type BusPlan = z.infer<typeof BusPlan>;

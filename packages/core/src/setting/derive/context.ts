@@ -1,0 +1,45 @@
+import type { Parameter } from '../../catalog/index.ts';
+import type { Device, Module, Point } from '../../model/job.ts';
+import { contextOf } from '../../wiring/index.ts';
+import type { JobIndex, OwnPort, PointContext } from '../../wiring/index.ts';
+
+/** A required value that follows from the job, and from what. */
+export interface Derived {
+  readonly value: string;
+  /** Such as `name-plate: pipe size 3 in`. */
+  readonly from: string;
+}
+
+/** Why nothing follows, although it should. */
+export interface Underived {
+  readonly problem: string;
+}
+
+export type Derivation = Derived | Underived | undefined;
+
+/** What a rule may look at: the part, the point it serves, and where that is landed. */
+export interface DeriveContext {
+  readonly index: JobIndex;
+  readonly item: Device | Module;
+  /** The port of a module that the parameter belongs to, if it is one's. */
+  readonly port?: OwnPort;
+  /** The point that the part, or the port, serves; none for a free port. */
+  readonly point?: Point;
+  readonly device?: Device;
+  readonly context?: PointContext;
+  /** The unit in which a parameter is asked, where another parameter says it. */
+  readonly unitOf: (parameter: Parameter) => string;
+  /** What is required of another parameter of the same part. */
+  readonly requiredOf: (key: string) => string | undefined;
+}
+
+const contexts = new WeakMap<JobIndex, Map<string, PointContext>>();
+
+/** The context of a point, found once for an index. */
+export function pointContext(index: JobIndex, pointId: string): PointContext {
+  let known = contexts.get(index);
+  if (!known) contexts.set(index, (known = new Map()));
+  let context = known.get(pointId);
+  if (!context) known.set(pointId, (context = contextOf(index, pointId)));
+  return context;
+}

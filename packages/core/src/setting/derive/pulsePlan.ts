@@ -1,0 +1,54 @@
+import { JobProblem } from '../../model/problem.ts';
+import { pulseHertz } from '../../units/flow.ts';
+
+/** What limits the pulses of a flow meter. */
+export interface PulseLimits {
+  /** Flow at the top of the range, m³/h. */
+  readonly fullFlow: number;
+  /** Most pulses a second that the counter takes, and the shortest that it sees, s. */
+  readonly mostHertz: number;
+  readonly leastPulse: number;
+  /** Widths that the meter offers, ms. */
+  readonly widths: readonly number[];
+}
+
+export interface PulsePlan {
+  /** Volume of a pulse, l. */
+  readonly litres: number;
+  /** Width, ms: the widest that fits. */
+  readonly width: number;
+  /** Pulses a second at full flow. */
+  readonly hertz: number;
+}
+
+/** A counter is used up to this share of its limit, so that a flow above the range is still counted. */
+const SHARE = 0.8;
+/** Least width as a multiple of the shortest pulse that the counter sees. */
+const MARGIN = 1.5;
+
+/** The widest of the widths that leaves as much pause as pulse at full flow: w ≤ 1 / (2 f). */
+export const widestWidth = (hertz: number, widths: readonly number[]): number | undefined =>
+  [...widths].sort((a, b) => b - a).find((width) => width / 1000 <= 0.5 / hertz + 1e-12);
+
+/**
+ * The finest volume of a pulse of the steps 1, 2, 5 at which the counter keeps up and a width fits.
+ * @throws JobProblem where no volume below 100 m³ does.
+ */
+export function pulsePlan({ fullFlow, mostHertz, leastPulse, widths }: PulseLimits): PulsePlan {
+  if (!(fullFlow > 0))
+    throw new JobProblem([{ path: '', message: 'A flow at the top of the range is above 0.' }]);
+  for (let decade = -4; decade <= 5; decade++)
+    for (const step of [1, 2, 5]) {
+      const litres = Number((step * 10 ** decade).toPrecision(1));
+      const hertz = pulseHertz(fullFlow, litres);
+      if (hertz > SHARE * mostHertz) continue;
+      const width = widestWidth(hertz, widths);
+      if (width !== undefined && width / 1000 >= MARGIN * leastPulse) return { litres, width, hertz };
+    }
+  throw new JobProblem([
+    {
+      path: '',
+      message: `No pulse fits: the counter needs ${leastPulse * 1000} ms, and the meter offers ${widths.join(', ')} ms.`,
+    },
+  ]);
+}

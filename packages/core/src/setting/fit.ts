@@ -1,0 +1,64 @@
+import { deviceType } from '../catalog/index.ts';
+import type { FitCheck, PlateFact } from '../catalog/index.ts';
+import type { Point } from '../model/job.ts';
+import { parseIn, plain } from '../units/quantity.ts';
+import { stampedSteps } from '../wiring/index.ts';
+import type { JobIndex, StampedStep } from '../wiring/index.ts';
+
+/** Stamps of Fit are kept beside those of Land, under keys of their own. */
+const keyOf = ({ key }: FitCheck): string => `fit.${key}`;
+
+/** The checks of a point before it is wired, each with its stamp. */
+export function fitSteps(index: JobIndex, point: Point): StampedStep[] {
+  const checks = deviceType(index.deviceOf(point).typeId).handling?.fit ?? [];
+  return stampedSteps(
+    index.job,
+    point.id,
+    checks.map((check) => ({
+      key: keyOf(check),
+      title: check.title,
+      detail: check.reason,
+      ...(check.caution && { caution: check.caution }),
+    })),
+  );
+}
+
+/** A fact of the name-plate with what was copied of it. */
+export interface PlateLine {
+  readonly fact: PlateFact;
+  readonly typed?: string;
+  /** In the fact's own unit, where it was typed in another. */
+  readonly converted?: string;
+}
+
+export function plateLines(index: JobIndex, point: Point): PlateLine[] {
+  const facts = deviceType(index.deviceOf(point).typeId).handling?.plate ?? [];
+  return facts.map((fact) => {
+    const typed = point.plate?.[fact.key];
+    const read = typed && fact.unit ? parseIn(typed, fact.unit) : undefined;
+    const bare = typed !== undefined && /^[\d.,\s-]*$/.test(typed);
+    return {
+      fact,
+      ...(typed !== undefined && { typed }),
+      ...(read?.ok && !bare && { converted: `${plain(read.value)} ${fact.unit}` }),
+    };
+  });
+}
+
+/** What is wrong with a fact as it was typed, in a sentence; nothing where it can be kept. */
+export function plateProblem(
+  { label, kind, unit = '', least, most, choices }: PlateFact,
+  typed: string,
+): string | undefined {
+  if (typed.trim() === '' || kind === 'text') return undefined;
+  if (kind === 'choice')
+    return choices?.some(({ value }) => value === typed) ? undefined : `${label}: choose one of the list.`;
+  const read = parseIn(typed, unit);
+  if (!read.ok) return `${label}: ${read.problem}`;
+  const words = (end: number): string => `${plain(end)}${unit && ` ${unit}`}`;
+  if (least !== undefined && read.value < least)
+    return `${label}: ${words(least)} or more; this is ${words(read.value)}.`;
+  if (most !== undefined && read.value > most)
+    return `${label}: ${words(most)} or less; this is ${words(read.value)}.`;
+  return undefined;
+}

@@ -1,0 +1,35 @@
+import type { Parameter } from '../catalog/index.ts';
+import { JobProblem } from '../model/problem.ts';
+import { wipesIt } from '../wiring/index.ts';
+
+/** Whether one must be set before the other: it would wipe it, the other needs it, it is a switch, the other ends the menu. */
+export function mustPrecede(a: Parameter, b: Parameter): boolean {
+  if (a.key === b.key) return false;
+  if (wipesIt(a, b) || b.needs?.includes(a.key) || b.onlyIf?.key === a.key || b.unitKey === a.key)
+    return true;
+  if (b.last && !a.last) return true;
+  // Switches behind covers are set while the supply is off, before any menu.
+  return a.place === 'switch' && b.place !== 'switch' && !wipesIt(b, a) && !a.needs?.includes(b.key);
+}
+
+/**
+ * Parameters in an order in which no later one wipes an earlier, and none is asked before what it hangs on; else as
+ * they stand in the menu.
+ * @throws JobProblem when they hang on one another in a ring.
+ */
+export function safeOrder(parameters: readonly Parameter[]): Parameter[] {
+  const left = [...parameters];
+  const ordered: Parameter[] = [];
+  while (left.length) {
+    const at = left.findIndex((candidate) => !left.some((other) => mustPrecede(other, candidate)));
+    if (at < 0)
+      throw new JobProblem([
+        {
+          path: '',
+          message: `These parameters hang on one another in a ring: ${left.map(({ label }) => label).join(', ')}.`,
+        },
+      ]);
+    ordered.push(...left.splice(at, 1));
+  }
+  return ordered;
+}

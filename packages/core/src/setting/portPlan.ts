@@ -1,0 +1,79 @@
+import { moduleType } from '../catalog/index.ts';
+import type { TalkingPort } from '../catalog/index.ts';
+import { cycleBytes, messageSeconds, portAddresses } from '../ioLink/index.ts';
+import type { KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
+import type { Device, Module, Point } from '../model/job.ts';
+import { descriptionOf } from '../wiring/index.ts';
+import type { JobIndex } from '../wiring/index.ts';
+import { processBytes, shortestCycle } from './derive/bus.ts';
+import { partOfSheet, sheetOf } from './sheet.ts';
+import type { Sheet } from './sheet.ts';
+
+/** A port of an IO-Link master: what is on it, how it is to be run, and where its data lies. */
+export interface PlannedPort {
+  readonly number: number;
+  readonly name: string;
+  readonly label: string;
+  readonly portClass: 'A' | 'B';
+  readonly device?: Device;
+  readonly point?: Point;
+  readonly known?: KnownDescription;
+  readonly sheet: Sheet;
+  readonly bytes: { readonly input: number; readonly output: number };
+  /** Shortest cycle, ms, and what a message takes at the device's speed, ms. */
+  readonly cycle?: number;
+  readonly message?: number;
+  readonly addresses: Readonly<Record<Numbering, PortAddress | undefined>>;
+  /** What is wrong with it as it is planned. */
+  readonly problem?: string;
+}
+
+const NUMBERINGS: readonly Numbering[] = ['byte', 'word', 'register'];
+
+/** The plan of every port of a master. @throws Error when the job has no such module. */
+export function portPlan(index: JobIndex, moduleId: string): PlannedPort[] {
+  const module = index.module(moduleId);
+  if (!module) throw new Error(`The job has no module "${moduleId}".`);
+  const ports = index.portsOf(moduleId).filter((port): port is TalkingPort => port.kind === 'io-link');
+  const on = ports.map(({ channel }) => index.deviceAt({ moduleId, channel }));
+  const known = on.map((device) => device && descriptionOf(index.job.descriptions, device));
+  const lengths = known.map((k) => k && processBytes(k.description));
+  const addresses = Object.fromEntries(
+    NUMBERINGS.map((numbering) => [numbering, portAddresses(lengths, module.firstByte, numbering)]),
+  ) as Record<Numbering, (PortAddress | undefined)[]>;
+  return ports.map((port, i) => plannedPort(index, module, port, i, on[i], known[i], addresses));
+}
+
+function plannedPort(
+  index: JobIndex,
+  module: Module,
+  port: TalkingPort,
+  i: number,
+  device: Device | undefined,
+  known: KnownDescription | undefined,
+  addresses: Record<Numbering, (PortAddress | undefined)[]>,
+): PlannedPort {
+  const bytes = known ? processBytes(known.description) : { input: 0, output: 0 };
+  const all = cycleBytes(bytes.input, bytes.output, 1);
+  return {
+    number: port.channel + 1,
+    name: port.name,
+    label: port.label,
+    portClass: port.portClass ?? 'A',
+    ...(device && { device, point: index.pointFor(device.id) }),
+    ...(known && {
+      known,
+      cycle: shortestCycle(known.description),
+      message: 1000 * messageSeconds(known.description.bitrate, all.master, all.device),
+    }),
+    sheet: partOfSheet(sheetOf(index, module.id), port.label, ({ key }) => key.startsWith(`${port.name}.`)),
+    bytes,
+    addresses: { byte: addresses.byte[i], word: addresses.word[i], register: addresses.register[i] },
+    ...(device &&
+      !known && { problem: `${device.tag} has no description file: its data cannot be read yet.` }),
+  };
+}
+
+/** The masters of a job. */
+export const ioLinkMasters = (index: JobIndex): Module[] =>
+  index.job.modules.filter(({ typeId }) => moduleType(typeId).family === 'io-link master');

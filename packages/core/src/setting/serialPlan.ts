@@ -1,0 +1,63 @@
+import type { SerialPlan, SerialUnit } from '../model/busPlan.ts';
+import { presentValues } from '../wiring/index.ts';
+import type { JobIndex } from '../wiring/index.ts';
+import { registersOf } from './modbus/registers.ts';
+import type { LineUnit, SerialLine } from './serialLine.ts';
+
+/** A plan as the line that it makes. */
+export function lineOf({ units, bias, mm2 }: SerialPlan): SerialLine {
+  const at = bias && units.find(({ id }) => id === bias.at);
+  return {
+    mm2,
+    units: units.map(lineUnit),
+    ...(bias && at && { bias: { at: at.tag, ohms: bias.ohms, volts: bias.volts } }),
+  };
+}
+
+const lineUnit = ({ answerMs, map, ...unit }: SerialUnit): LineUnit => ({
+  ...unit,
+  registers: map.reduce((sum, { type }) => sum + registersOf(type), 0),
+  ...(answerMs !== undefined && { answerSeconds: answerMs / 1000 }),
+});
+
+const PARITIES = { E: 'even', O: 'odd', N: 'none' } as const;
+
+/** The plan with what is known of each unit's own settings put in the plan's place: the line as it stands. */
+export function planAsSet(index: JobIndex, plan: SerialPlan): SerialPlan {
+  return {
+    ...plan,
+    units: plan.units.map((unit) => {
+      if (unit.itemId === undefined) return unit;
+      const { values } = presentValues(index.job, unit.itemId);
+      const settings = (index.device(unit.itemId) ?? index.module(unit.itemId))?.settings ?? {};
+      const frame = values.get('frame')?.value;
+      const number = values.get('unit')?.value;
+      const baud = values.get('baud')?.value;
+      return {
+        ...unit,
+        ...(number !== undefined && { unit: Number(number) }),
+        ...(baud !== undefined && { baud: Number(baud) }),
+        ...(frame !== undefined && {
+          parity: PARITIES[frame[1] as keyof typeof PARITIES],
+          stopBits: frame[2] === '2' ? (2 as const) : (1 as const),
+        }),
+        ...(settings.terminator !== undefined && { terminated: settings.terminator === 'on' }),
+      };
+    }),
+  };
+}
+
+/** The two ways in which makers letter the lines, and what each name means: which line is positive at rest. */
+export const LINE_NAMES: readonly { readonly names: string; readonly words: string }[] = [
+  { names: '+ and −, or D1 and D0', words: 'plain: + (D1) is positive at rest' },
+  { names: 'B and A', words: 'TIA-485: B is positive at rest, A negative' },
+  { names: 'A and B', words: 'turned, as many makers print it: A is positive at rest' },
+];
+
+/** How the plus line is called at each unit where the names of a line differ, in a sentence; nothing where they agree. */
+export function namingSentence({ units }: SerialPlan): string | undefined {
+  const names = new Set(units.map(({ plusName }) => plusName));
+  if (names.size < 2) return undefined;
+  const each = units.map(({ tag, plusName }) => `${plusName} at ${tag}`).join(', ');
+  return `The line that is positive at rest is called ${each}. Join these; do not go by the letters.`;
+}

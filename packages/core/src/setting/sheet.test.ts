@@ -1,0 +1,254 @@
+import { after, jobWith, withPoint } from '../../test/jobs.ts';
+import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
+import type { JobContent } from '../model/job.ts';
+import { JobProblem } from '../model/problem.ts';
+import { JobIndex } from '../wiring/index.ts';
+import { countSet, movedBy, openLines, sheetsOf, stepsTo } from './index.ts';
+
+const required = (job: JobContent, key: string, itemId?: string): string | undefined =>
+  lineIn(job, key, itemId).required?.value;
+
+describe('what follows from the job', () => {
+  test('size and factor from the name-plate, converted into the unit that the menu asks', () => {
+    const job = meterJob('flow-magnetic', { size: '3 in', factor: '1,0214', medium: 'sea' });
+    expect(lineIn(job, 'size').required).toEqual({
+      value: '76.2',
+      from: 'name-plate: pipe size 3 in (as a nominal size, DN 80)',
+      byHand: false,
+    });
+    expect(required(job, 'factor')).toBe('1.0214');
+    expect(required(job, 'medium')).toBe('sea');
+  });
+
+  test('a fact that is not copied yet is asked for, not guessed', () => {
+    const { required: none, problem } = lineIn(meterJob('flow-magnetic', {}), 'size');
+    expect(none).toBeUndefined();
+    expect(problem).toMatch(/Pipe size is not copied from the name-plate yet/);
+  });
+
+  test.each([
+    ['m³/h', 'm³/h', '40'],
+    ['l/min', 'l/min', '666.667'],
+    ['gal/min', 'gal/min', '176.115'],
+  ])('with the unit %s the range ends in it', (hand, unit, high) => {
+    const job = after(meterJob(), {
+      kind: 'require',
+      itemId: 'ft-1-b',
+      key: 'unit',
+      byHand: { value: hand, reason: 'the screen shows it so' },
+    });
+    expect(lineIn(job, 'high')).toMatchObject({ unit, required: { value: high } });
+    expect(lineIn(job, 'unit').required).toEqual({
+      value: hand,
+      from: 'the screen shows it so',
+      byHand: true,
+    });
+  });
+
+  test('the current output from its wire, mains from the site', () => {
+    const job = meterJob();
+    expect(lineIn(job, 'current').required).toMatchObject({ value: '4-20 mA', from: 'S+ is wired' });
+    const bare = after(job, { kind: 'assign', pointId: 'ft-1', place: null });
+    expect(lineIn(bare, 'current').required).toMatchObject({ value: 'off' });
+    const abroad = after(job, { kind: 'editJob', patch: { mainsHertz: 60 } });
+    expect([required(job, 'mains'), required(abroad, 'mains'), required(abroad, 'mains', 'm')]).toEqual([
+      '50',
+      '60',
+      '60',
+    ]);
+  });
+
+  test('the switch and range of the input from the signal', () => {
+    expect([required(meterJob(), 'A0.switch', 'm'), required(meterJob(), 'A0.range', 'm')]).toEqual([
+      'mA',
+      '4-20 mA',
+    ]);
+    const volts = meterJob('transmitter-4w-v');
+    expect([required(volts, 'A0.switch', 'm'), required(volts, 'A0.range', 'm')]).toEqual(['V', '0-10 V']);
+    expect(lineIn(meterJob(), 'A1.switch', 'm').required).toBeUndefined();
+  });
+
+  test('PNP or NPN from where the group’s common sits', () => {
+    const on = (rail: '+' | '-') =>
+      after(
+        meterJob('flow-thermal', { size: '50' }, { output: 'pnp', logic: 'no' }),
+        {
+          kind: 'addModule',
+          module: { id: 'd', tag: 'D', typeId: 'di8-both-8', firstByte: 40 },
+          commons: [rail],
+        },
+        {
+          kind: 'addWire',
+          wire: { id: 'w', number: '9', from: 'ft-1-b:BK', to: 'd:I0', colour: 'BK', lengthM: 1, mm2: 0.5 },
+        },
+      );
+    expect(required(on('-'), 'output1')).toBe('pnp');
+    expect(required(on('+'), 'output1')).toBe('npn');
+  });
+
+  test('the cut-off is half a percent, less where the lowest flow needs it', () => {
+    expect(lineIn(meterJob(), 'cutoff').required).toMatchObject({
+      value: '0.5',
+      from: expect.stringContaining('0.2 m³/h'),
+    });
+    const low = meterJob('flow-magnetic', { size: '80', lowest: '0.1 m³/h' });
+    // 0.1 of 40 is 0.25 %; a fifth below that is 0.2 %.
+    expect(required(low, 'cutoff')).toBe('0.2');
+  });
+
+  test('pulse volume and width from the counter', () => {
+    const job = pulseJob(36);
+    // 36 m³/h are 10 l/s: at 0.02 l 500 pulses a second, under 0.8 of 1000; the widest pulse with a pause as long is 1 ms.
+    expect([required(job, 'pulseValue'), required(job, 'pulseWidth')]).toEqual(['0.02', '1']);
+    // The slow filter lets 30 Hz through and needs 17 ms: 0.5 l make 20 pulses a second, 20 ms are too short; 1 l makes 10.
+    const slow = pulseJob(36, '30');
+    expect([required(slow, 'pulseValue'), required(slow, 'pulseWidth')]).toEqual(['1', '50']);
+    const hand = after(job, {
+      kind: 'require',
+      itemId: 'ft-1-b',
+      key: 'pulseValue',
+      byHand: { value: '1', reason: 'counter shows litres' },
+    });
+    expect(required(hand, 'pulseWidth')).toBe('50');
+  });
+});
+
+describe('what a change moves is told before it is stored', () => {
+  test('pipe size, signal kind and mains', () => {
+    const job = meterJob();
+    expect(
+      movedBy(job, {
+        kind: 'setPlate',
+        pointId: 'ft-1',
+        plate: { size: '50', factor: '1.0214', medium: 'sea' },
+      }),
+    ).toEqual([
+      expect.objectContaining({ tag: 'FT-1', label: 'Pipe size', before: '80\u00a0mm', after: '50\u00a0mm' }),
+    ]);
+    const kinds = movedBy(job, { kind: 'editPoint', id: 'ft-1', patch: { typeId: 'transmitter-4w-v' } }, [
+      'm',
+    ]);
+    expect(kinds.map(({ label, after: to }) => [label, to])).toEqual([
+      ['Switch of analog input 0', 'V'],
+      ['Range of analog input 0', '0-10 V'],
+    ]);
+    const mains = movedBy(job, { kind: 'editJob', patch: { mainsHertz: 60 } });
+    expect(mains.map(({ tag, after: to }) => `${tag} ${to}`)).toEqual(['FT-1 60 Hz', 'M 60 Hz']);
+  });
+});
+
+describe('columns', () => {
+  test('found, left, state; what differs comes first', () => {
+    const job = entered(meterJob(), 'found', { size: '50', unit: 'm³/h' });
+    expect(lineIn(job, 'size')).toMatchObject({ state: 'differs', found: { value: '50' } });
+    expect(lineIn(job, 'unit')).toMatchObject({ state: 'done' });
+    expect(lineIn(job, 'factor')).toMatchObject({ state: 'unknown' });
+    expect(lineIn(job, 'language')).toMatchObject({ state: 'free' });
+    expect(openLines(sheetIn(job))[0]!.parameter.key).toBe('size');
+    const set = entered(job, 'left', { size: '80' });
+    expect(lineIn(set, 'size')).toMatchObject({
+      state: 'done',
+      found: { value: '50' },
+      left: { value: '80', by: 'TT' },
+    });
+    expect(set.entries).toHaveLength(2);
+  });
+
+  test('a sheet that was set in its order is done, nothing wiped on the way', () => {
+    for (const job of [
+      meterJob(),
+      meterJob('flow-vortex', { size: '80', kFactor: '2750', density: '1.2', medium: 'gas' }),
+      pulseJob(),
+    ]) {
+      const { lines } = sheetIn(allSet(job));
+      expect(lines.filter(({ state }) => state === 'differs' || state === 'unknown')).toEqual([]);
+      expect(lines.filter(({ warning }) => warning)).toEqual([]);
+    }
+  });
+
+  test('a later change of the mode puts the rest back, and the sheet says so', () => {
+    const job = entered(allSet(meterJob()), 'left', { mode: 'batch' });
+    const size = lineIn(job, 'size');
+    expect(size).toMatchObject({
+      state: 'unknown',
+      warning: expect.stringContaining('Operating mode was changed since'),
+    });
+    expect(size.left).toBeUndefined();
+    const steps = stepsTo(sheetIn(job).lines);
+    expect(steps[0]).toMatchObject({
+      key: 'mode',
+      to: 'measure flow',
+      wipes: expect.arrayContaining(['Pipe size']),
+    });
+    expect(steps.map(({ key }) => key)).toContain('size');
+  });
+
+  test('without its memory module nothing of it is kept, and that is said', () => {
+    const job = entered(meterJob(), 'found', { memory: 'missing' });
+    expect(lineIn(job, 'size').warning).toMatch(/Not kept/);
+    expect(lineIn(job, 'lock').warning).toBeUndefined();
+  });
+
+  test('a value on which a circuit hangs moves the switch in the job', () => {
+    const job = entered(meterJob(), 'found', { 'A0.switch': 'V' }, 'm');
+    expect(job.modules[0]!.settings).toEqual({ 'A0.switch': 'V' });
+    expect(lineIn(job, 'A0.switch', 'm').state).toBe('differs');
+  });
+});
+
+describe('what cannot be is refused where it is entered', () => {
+  const refused = (change: () => unknown): string => {
+    try {
+      change();
+    } catch (error) {
+      if (error instanceof JobProblem) return error.message;
+    }
+    return 'taken';
+  };
+  test.each([
+    ['a negative size', { size: '-80' }, /1 to 3000 mm is allowed/],
+    ['a choice that is none', { unit: 'furlong' }, /choose m³\/h/],
+    ['words for a number', { damping: 'much' }, /not a number/],
+    ['an unknown key', { speed: '3' }, /no parameter “speed”/],
+  ])('%s', (_, values, words) => {
+    expect(refused(() => entered(meterJob(), 'left', values as Record<string, string>))).toMatch(words);
+  });
+  test('what was found may be out of range, but not of another kind', () => {
+    expect(refused(() => entered(meterJob(), 'found', { size: '4000' }))).toBe('taken');
+    expect(refused(() => entered(meterJob(), 'found', { size: 'big' }))).toMatch(/not a number/);
+  });
+  test('a value by hand needs a reason', () => {
+    expect(
+      refused(() =>
+        after(meterJob(), {
+          kind: 'require',
+          itemId: 'ft-1-b',
+          key: 'size',
+          byHand: { value: '5000', reason: 'because' },
+        }),
+      ),
+    ).toMatch(/1 to 3000 mm/);
+  });
+});
+
+test('the sheets of a point: its device, and of its module only its own input and what concerns all', () => {
+  const sheets = sheetsOf(new JobIndex(meterJob()), 'ft-1');
+  expect(sheets.map(({ tag, about }) => [tag, about])).toEqual([
+    ['FT-1', undefined],
+    ['M', 'analog input 0'],
+  ]);
+  expect(sheets[1]!.lines.map(({ parameter }) => parameter.key)).toEqual([
+    'A0.switch',
+    'A0.range',
+    'mains',
+    'A0.unit',
+    'A0.low',
+    'A0.high',
+  ]);
+  expect(countSet(sheets).done).toBe(0);
+});
+
+test('a point without anything to set has no lines that are required', () => {
+  const job = withPoint(jobWith('di8-both-8', ['-']), { tag: 'PX-2', at: ['m', 1] });
+  expect(countSet(sheetsOf(new JobIndex(job), 'px-2'))).toEqual({ required: 0, done: 0, differ: 0 });
+});

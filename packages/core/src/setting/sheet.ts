@@ -1,0 +1,264 @@
+import { deviceType, moduleType, valueWords } from '../catalog/index.ts';
+import type { Parameter } from '../catalog/index.ts';
+import type { Device, Module, Point } from '../model/job.ts';
+import { parametersOf, presentValues, sameValue } from '../wiring/index.ts';
+import type { JobIndex, OwnPort, Present, Seen } from '../wiring/index.ts';
+import { pointContext } from './derive/context.ts';
+import type { DeriveContext } from './derive/context.ts';
+import { derive } from './derive/index.ts';
+import { safeOrder } from './order.ts';
+
+/** What a parameter is to be, and from what that follows. */
+export interface Required {
+  readonly value: string;
+  readonly from: string;
+  /** Set by hand, with the reason in `from`. */
+  readonly byHand: boolean;
+}
+
+/**
+ * `done`: known to be as required. `differs`: known to be otherwise. `unknown`: required, but nobody looked yet.
+ * `free`: nothing is required of it.
+ */
+export type LineState = 'done' | 'differs' | 'unknown' | 'free';
+
+/** One parameter of a sheet: what was found, what is required, what was left. */
+export interface SheetLine {
+  readonly parameter: Parameter;
+  /** Unit in which the device asks it, as required or as it shows now. */
+  readonly unit: string;
+  readonly required?: Required;
+  /** Why nothing follows, although it should. */
+  readonly problem?: string;
+  /** The first that was seen since the device was put in, and the last that was set. */
+  readonly found?: Seen;
+  readonly left?: Seen;
+  /** The last that is known. */
+  readonly present?: Seen;
+  readonly state: LineState;
+  /** What happened to it, or is going to: wiped by another, not kept over a power-down. */
+  readonly warning?: string;
+}
+
+/** The parameters of one part in safe order. */
+export interface Sheet {
+  readonly itemId: string;
+  readonly tag: string;
+  readonly typeName: string;
+  readonly isModule: boolean;
+  /** What of the part the sheet is about, where it is not all: `analog input 0`. */
+  readonly about?: string;
+  readonly lines: readonly SheetLine[];
+}
+
+const itemOf = (index: JobIndex, itemId: string): Device | Module => {
+  const item = index.device(itemId) ?? index.module(itemId);
+  if (!item) throw new Error(`The job has no part "${itemId}".`);
+  return item;
+};
+
+/** The port of a module that a parameter belongs to, by the name before its point; and the point that is on it. */
+function portOf(
+  index: JobIndex,
+  module: Module,
+  { key }: Parameter,
+): { port: OwnPort; point?: Point; device?: Device } | undefined {
+  if (!key.includes('.')) return undefined;
+  const name = key.slice(0, key.indexOf('.'));
+  const port = index.portsOf(module.id).find((p) => p.name === name);
+  if (!port) return undefined;
+  const place = { moduleId: module.id, channel: port.channel };
+  const device = index.deviceAt(place);
+  const point = device && index.pointFor(device.id);
+  return { port: { place, port, module, settings: {} }, point, device };
+}
+
+function deriveContext(
+  index: JobIndex,
+  item: Device | Module,
+  parameter: Parameter,
+  more: Pick<DeriveContext, 'unitOf' | 'requiredOf'>,
+): DeriveContext {
+  const module = index.module(item.id);
+  if (module) {
+    const found = portOf(index, module, parameter);
+    const { point, device, port } = found ?? {};
+    return {
+      ...more,
+      index,
+      item,
+      port,
+      point,
+      device,
+      context: point && pointContext(index, point.id),
+    };
+  }
+  const point = index.pointFor(item.id);
+  return {
+    ...more,
+    index,
+    item,
+    point,
+    device: item as Device,
+    context: point && pointContext(index, point.id),
+  };
+}
+
+const sheets = new WeakMap<JobIndex, Map<string, Sheet>>();
+
+/** The sheet of a device or module. Worked out once for an index. */
+export function sheetOf(index: JobIndex, itemId: string): Sheet {
+  let known = sheets.get(index);
+  if (!known) sheets.set(index, (known = new Map()));
+  let sheet = known.get(itemId);
+  if (!sheet) known.set(itemId, (sheet = makeSheet(index, itemId)));
+  return sheet;
+}
+
+function makeSheet(index: JobIndex, itemId: string): Sheet {
+  const item = itemOf(index, itemId);
+  const isModule = index.module(itemId) !== undefined;
+  const parameters = safeOrder(parametersOf(index.job, itemId));
+  const present = presentValues(index.job, itemId);
+  const required = new Map<string, Required>();
+  const units = new Map<string, string>();
+  const lines: SheetLine[] = [];
+  const unitOf = ({ unit, unitKey }: Parameter): string =>
+    unit ?? (unitKey ? (units.get(unitKey) ?? '') : '');
+  const requiredOf = (key: string): string | undefined => required.get(key)?.value;
+  for (const parameter of parameters) {
+    const derivation = derive(deriveContext(index, item, parameter, { unitOf, requiredOf }), parameter);
+    const hand = item.byHand?.[parameter.key];
+    const wanted = hand
+      ? { value: hand.value, from: hand.reason, byHand: true }
+      : derivation && 'value' in derivation
+        ? { ...derivation, byHand: false }
+        : undefined;
+    if (wanted && !parameter.readOnly) required.set(parameter.key, wanted);
+    units.set(
+      parameter.key,
+      wanted?.value ?? present.values.get(parameter.key)?.value ?? parameter.factory ?? '',
+    );
+    if (!applies(parameter, required, present)) continue;
+    const problem = derivation && 'problem' in derivation && !hand ? derivation.problem : undefined;
+    lines.push(
+      lineOf(index, itemId, parameter, unitOf(parameter), required.get(parameter.key), problem, present),
+    );
+  }
+  const type = isModule ? moduleType(item.typeId) : deviceType(item.typeId);
+  return { itemId, tag: item.tag, typeName: type.name, isModule, lines: withMemory(lines) };
+}
+
+/** Whether a parameter is asked at all, by what stands or is to stand at another. */
+function applies(
+  { onlyIf }: Parameter,
+  required: ReadonlyMap<string, Required>,
+  { values }: Present,
+): boolean {
+  if (!onlyIf) return true;
+  const value = required.get(onlyIf.key)?.value ?? values.get(onlyIf.key)?.value;
+  return value !== undefined && onlyIf.is.includes(value);
+}
+
+function lineOf(
+  index: JobIndex,
+  itemId: string,
+  parameter: Parameter,
+  unit: string,
+  required: Required | undefined,
+  problem: string | undefined,
+  { values, wiped }: Present,
+): SheetLine {
+  const { key } = parameter;
+  const present = values.get(key);
+  const { found, left } = sidesOf(index, itemId, key);
+  const wipedBy = wiped.get(key);
+  const state: LineState = !required
+    ? 'free'
+    : present === undefined
+      ? 'unknown'
+      : sameValue(parameter, present.value, required.value)
+        ? 'done'
+        : 'differs';
+  return {
+    parameter,
+    unit,
+    state,
+    ...(required && { required }),
+    ...(problem !== undefined && { problem }),
+    ...(found && { found }),
+    ...(left && !wipedBy && { left }),
+    ...(present && { present }),
+    ...(wipedBy && {
+      warning: `${wipedBy.label} was changed since; that put this back to its factory value.`,
+    }),
+  };
+}
+
+/** The last that was found, and the last that was left, of a parameter. */
+function sidesOf(index: JobIndex, itemId: string, key: string): { found?: Seen; left?: Seen } {
+  const sides: { found?: Seen; left?: Seen } = {};
+  for (const { itemId: of, side, how, by, at, values } of index.job.entries) {
+    const value = of === itemId ? values[key] : undefined;
+    if (value !== undefined) sides[side] = { value, side, how, by, at };
+  }
+  return sides;
+}
+
+/** Without its memory module, a device forgets at power-down what the module would keep. */
+function withMemory(lines: readonly SheetLine[]): SheetLine[] {
+  const memory = lines.find(({ parameter }) => parameter.key === 'memory');
+  if (memory?.present?.value !== 'missing') return [...lines];
+  return lines.map((line) =>
+    line.parameter.kept === 'memory'
+      ? {
+          ...line,
+          warning:
+            'Not kept: without its memory module this is back at its factory value after every power-up, and is entered by hand again.',
+        }
+      : line,
+  );
+}
+
+/** A sheet of which only some parameters are shown. */
+export function partOfSheet(sheet: Sheet, about: string, keep: (parameter: Parameter) => boolean): Sheet {
+  return { ...sheet, about, lines: sheet.lines.filter(({ parameter }) => keep(parameter)) };
+}
+
+/** The sheets of a point: its device, its helpers, then the ports that they are on with what concerns all of a module. */
+export function sheetsOf(index: JobIndex, pointId: string): Sheet[] {
+  const context = pointContext(index, pointId);
+  const own = [context.device, ...context.helpers].map(({ id }) => sheetOf(index, id));
+  const modules = new Map(context.ports.map(({ module }) => [module.id, module]));
+  const ports = [...modules.keys()].map((moduleId) => {
+    const names = context.ports.filter(({ module }) => module.id === moduleId).map(({ port }) => port);
+    return partOfSheet(sheetOf(index, moduleId), names.map(({ label }) => label).join(', '), ({ key }) =>
+      key.includes('.') ? names.some(({ name }) => key.startsWith(`${name}.`)) : true,
+    );
+  });
+  return [...own, ...ports].filter(({ lines }) => lines.length > 0);
+}
+
+/** What still differs or is not known, first what differs. */
+export function openLines({ lines }: Sheet): SheetLine[] {
+  return [
+    ...lines.filter(({ state }) => state === 'differs'),
+    ...lines.filter(({ state }) => state === 'unknown'),
+  ];
+}
+
+/** How many values of some sheets are required, and how many of them are known to stand so. */
+export function countSet(list: readonly Sheet[]): { done: number; required: number; differ: number } {
+  const lines = list.flatMap((sheet) => sheet.lines).filter(({ state }) => state !== 'free');
+  return {
+    required: lines.length,
+    done: lines.filter(({ state }) => state === 'done').length,
+    differ: lines.filter(({ state }) => state === 'differs').length,
+  };
+}
+
+/** A value of a line in words, with its unit. */
+export const lineWords = (
+  { parameter, unit }: Pick<SheetLine, 'parameter' | 'unit'>,
+  value: string,
+): string => valueWords(parameter, value, unit);

@@ -1,0 +1,137 @@
+import type { Change } from '../wiring/index.ts';
+import { applyChange, JobIndex, NOBODY, presentValues, sameValue } from '../wiring/index.ts';
+import type { JobContent } from '../model/job.ts';
+import { lineWords, sheetOf } from './sheet.ts';
+import type { SheetLine } from './sheet.ts';
+
+/** A required value that a change of the job moves. */
+export interface Moved {
+  readonly itemId: string;
+  readonly tag: string;
+  readonly label: string;
+  readonly before: string;
+  readonly after: string;
+}
+
+/**
+ * What a change of the job does to required values: of the parts given, or of all. So that it can be told before it is
+ * stored.
+ * @throws JobProblem when the change is refused.
+ */
+export function movedBy(job: JobContent, change: Change, itemIds?: readonly string[]): Moved[] {
+  const [before, after] = [new JobIndex(job), new JobIndex(applyChange(job, change, NOBODY))];
+  const ids = itemIds ?? [...job.devices, ...job.modules].map(({ id }) => id);
+  return ids.flatMap((itemId) => {
+    if (!after.device(itemId) && !after.module(itemId)) return [];
+    const then = sheetOf(after, itemId);
+    const now = new Map(sheetOf(before, itemId).lines.map((line) => [line.parameter.key, line]));
+    return then.lines.flatMap((line) => {
+      const old = now.get(line.parameter.key);
+      const [a, b] = [wordsOf(old), wordsOf(line)];
+      return a === b ? [] : [{ itemId, tag: then.tag, label: line.parameter.label, before: a, after: b }];
+    });
+  });
+}
+
+const wordsOf = (line: SheetLine | undefined): string =>
+  line?.required ? lineWords(line, line.required.value) : 'nothing required';
+
+/** One thing to set, in the order in which it must be set. */
+export interface SetStep {
+  readonly key: string;
+  readonly label: string;
+  /** What it shows now, if known, and what it is to be. */
+  readonly from?: string;
+  readonly to: string;
+  readonly value: string;
+  readonly caution?: string;
+  /** What this step puts back to factory values, of what comes later. */
+  readonly wipes: readonly string[];
+}
+
+/**
+ * Steps that bring a part from what is known of it to what is wanted, in safe order. A step that wipes others brings
+ * those back into the list.
+ * @param targetOf what is wanted of a line; nothing where it does not matter.
+ */
+export function stepsTo(
+  lines: readonly SheetLine[],
+  targetOf: (line: SheetLine) => string | undefined = ({ required }) => required?.value,
+): SetStep[] {
+  const steps: SetStep[] = [];
+  const wiped = new Set<string>();
+  for (const line of lines) {
+    const { parameter, present } = line;
+    const target = targetOf(line);
+    if (target === undefined || parameter.readOnly) continue;
+    const same = present !== undefined && sameValue(parameter, present.value, target);
+    if (same && !wiped.has(parameter.key)) continue;
+    const own = parameter.wipes;
+    const wipes = lines.filter(
+      (other) =>
+        other !== line &&
+        own &&
+        (own === 'all' ? other.parameter.place !== 'switch' : own.includes(other.parameter.key)),
+    );
+    if (!same) wipes.forEach(({ parameter: { key } }) => wiped.add(key));
+    steps.push({
+      key: parameter.key,
+      label: parameter.label,
+      ...(present && !wiped.has(parameter.key) && { from: lineWords(line, present.value) }),
+      to: lineWords(line, target),
+      value: target,
+      ...(parameter.caution && { caution: parameter.caution }),
+      wipes: same
+        ? []
+        : wipes.filter((other) => targetOf(other) !== undefined).map((other) => other.parameter.label),
+    });
+  }
+  return steps;
+}
+
+/** A parameter that was otherwise at two dates. */
+export interface DatedDifference {
+  readonly key: string;
+  readonly label: string;
+  readonly before?: string;
+  readonly after?: string;
+}
+
+/** What differs of a part between two moments, ISO 8601. */
+export function differencesBetween(
+  index: JobIndex,
+  itemId: string,
+  before: string,
+  after: string,
+): DatedDifference[] {
+  const [a, b] = [before, after].map((at) => presentValues(index.job, itemId, at).values);
+  return sheetOf(index, itemId).lines.flatMap((line) => {
+    const { key, label } = line.parameter;
+    const [x, y] = [a!.get(key)?.value, b!.get(key)?.value];
+    if (x === y || (x !== undefined && y !== undefined && sameValue(line.parameter, x, y))) return [];
+    return [
+      {
+        key,
+        label,
+        ...(x !== undefined && { before: lineWords(line, x) }),
+        ...(y !== undefined && { after: lineWords(line, y) }),
+      },
+    ];
+  });
+}
+
+/** Moments at which something of a part was seen, newest first, each with who and how many values. */
+export function momentsOf(
+  job: JobContent,
+  itemId: string,
+): { at: string; by: string; count: number; side: 'found' | 'left' }[] {
+  return job.entries
+    .filter((entry) => entry.itemId === itemId)
+    .map(({ at, by, values, side }) => ({ at, by, count: Object.keys(values).length, side }))
+    .reverse();
+}
+
+/** The values that a part was last left with before a moment: what a swapped device is to get back. */
+export function leftBefore(job: JobContent, itemId: string, at: string): ReadonlyMap<string, string> {
+  return new Map([...presentValues(job, itemId, at).values].map(([key, { value }]) => [key, value]));
+}

@@ -1,0 +1,192 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { readValue } from '../catalog/index.ts';
+import { JobProblem } from '../model/problem.ts';
+import type { Sheet } from './sheet.ts';
+
+const COLUMNS = [
+  'Tag',
+  'Key',
+  'Parameter',
+  'Unit',
+  'As found',
+  'Required',
+  'Follows from',
+  'As left',
+  'State',
+  'Left by',
+  'Left at',
+] as const;
+
+/** A sheet as CSV (RFC 4180): one parameter a row, in safe order; a row of column names first. */
+export function writeSheetCsv(sheets: readonly Sheet[]): string {
+  const rows = sheets.flatMap(({ tag, lines }) =>
+    lines.map(({ parameter, unit, found, required, left, state }) => ({
+      Tag: tag,
+      Key: parameter.key,
+      Parameter: parameter.label,
+      Unit: unit,
+      'As found': found?.value ?? '',
+      Required: required?.value ?? '',
+      'Follows from': required?.from ?? '',
+      'As left': left?.value ?? '',
+      State: state,
+      'Left by': left?.by ?? '',
+      'Left at': left?.at ?? '',
+    })),
+  );
+  return Papa.unparse(
+    { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) },
+    { escapeFormulae: true },
+  );
+}
+
+export const SHEET_FORMAT = 'keypost-sheet';
+
+const SheetFile = z.object({
+  format: z.literal(SHEET_FORMAT),
+  version: z.literal(1),
+  sheets: z.array(
+    z.object({
+      tag: z.string(),
+      values: z.record(
+        z.string(),
+        z.object({
+          label: z.string().optional(),
+          unit: z.string().optional(),
+          found: z.string().optional(),
+          required: z.string().optional(),
+          from: z.string().optional(),
+          left: z.string().optional(),
+        }),
+      ),
+    }),
+  ),
+});
+
+/** The same as JSON, by tag and key. */
+export function writeSheetJson(sheets: readonly Sheet[]): string {
+  const file: z.infer<typeof SheetFile> = {
+    format: SHEET_FORMAT,
+    version: 1,
+    sheets: sheets.map(({ tag, lines }) => ({
+      tag,
+      values: Object.fromEntries(
+        lines.map(({ parameter, unit, found, required, left }) => [
+          parameter.key,
+          {
+            label: parameter.label,
+            ...(unit && { unit }),
+            ...(found && { found: found.value }),
+            ...(required && { required: required.value, from: required.from }),
+            ...(left && { left: left.value }),
+          },
+        ]),
+      ),
+    })),
+  };
+  return `${JSON.stringify(file, null, 2)}\n`;
+}
+
+/** Values that came in with a file, for one part. */
+export interface ReadSheet {
+  readonly itemId: string;
+  readonly found: Readonly<Record<string, string>>;
+  readonly left: Readonly<Record<string, string>>;
+}
+
+/**
+ * Reads values as found and as left from a sheet of either form. What a file requires is not taken: that follows from
+ * the job. Values that are already known so are left out.
+ * @throws JobProblem with every row that cannot be taken, with its line.
+ */
+export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet[] {
+  const rows = text.trimStart().startsWith('{') ? jsonRows(text) : csvRows(text);
+  const problems: { path: string; message: string }[] = [];
+  const read = new Map<string, { found: Record<string, string>; left: Record<string, string> }>();
+  for (const { where, tag, key, found, left } of rows) {
+    const sheet = sheets.find((s) => s.tag === tag);
+    const line = sheet?.lines.find(({ parameter }) => parameter.key === key);
+    if (!sheet || !line) {
+      problems.push({
+        path: where,
+        message: `${where}: ${sheet ? `${tag} has no parameter “${key}”` : `there is no sheet of “${tag}” here`}.`,
+      });
+      continue;
+    }
+    const into = read.get(sheet.itemId) ?? { found: {}, left: {} };
+    read.set(sheet.itemId, into);
+    for (const [side, value] of [
+      ['found', found],
+      ['left', left],
+    ] as const) {
+      if (value === '' || value === line[side]?.value) continue;
+      const taken = readValue(line.parameter, value, line.unit);
+      if (taken.ok) into[side][key] = taken.value;
+      else problems.push({ path: where, message: `${where}: ${taken.problem}` });
+    }
+  }
+  if (problems.length) throw new JobProblem(problems.slice(0, 20));
+  return [...read].map(([itemId, sides]) => ({ itemId, ...sides }));
+}
+
+interface FileRow {
+  readonly where: string;
+  readonly tag: string;
+  readonly key: string;
+  readonly found: string;
+  readonly left: string;
+}
+
+function csvRows(text: string): FileRow[] {
+  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  const missing = ['Tag', 'Key'].filter((column) => !meta.fields?.includes(column));
+  if (missing.length)
+    throw new JobProblem([
+      {
+        path: '',
+        message: `The file lacks the column ${missing.join(' and ')}. Its first row holds the names of the columns.`,
+      },
+    ]);
+  return data.map((row, i) => ({
+    where: `line ${i + 2}`,
+    tag: (row.Tag ?? '').trim(),
+    key: (row.Key ?? '').trim(),
+    found: plainCell(row['As found']),
+    left: plainCell(row['As left']),
+  }));
+}
+
+/** A cell without the mark that keeps a spreadsheet from reading it as a formula. */
+const plainCell = (cell: string | undefined): string => (cell ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+
+function jsonRows(text: string): FileRow[] {
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch {
+    throw new JobProblem([
+      { path: '', message: 'This is not JSON; it breaks off or holds a stray character.' },
+    ]);
+  }
+  const parsed = SheetFile.safeParse(document);
+  if (!parsed.success)
+    throw new JobProblem([
+      {
+        path: '',
+        message: `This is no sheet: its “format” must be “${SHEET_FORMAT}”, version 1, with sheets by tag.`,
+      },
+    ]);
+  return parsed.data.sheets.flatMap(({ tag, values }) =>
+    Object.entries(values).map(([key, { found = '', left = '' }]) => ({
+      where: `${tag} ${key}`,
+      tag,
+      key,
+      found,
+      left,
+    })),
+  );
+}
