@@ -1,12 +1,22 @@
 import { parseArgs } from 'node:util';
 import path from 'node:path';
 import { StartProblem } from './db/directoryLock.ts';
+import type { StandInPorts } from './standIns/start.ts';
+
+function portFrom(text: string): number {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new StartProblem(`“${text}” is no port. Choose a whole number from 1 to 65535.`);
+  return port;
+}
 
 export interface Config {
   readonly host: string;
   readonly port: number;
   readonly data: string;
   readonly demo: boolean;
+  /** Where the simulated partners of the demo answer. */
+  readonly standIns: StandInPorts;
   readonly web?: string;
   /** Where the interface is served from while it is developed; only that page may then call from elsewhere. */
   readonly devOrigin?: string;
@@ -25,17 +35,26 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
       data: { type: 'string' },
       web: { type: 'string' },
       demo: { type: 'boolean', default: false },
+      'iolink-port': { type: 'string', default: env.KEYPOST_IOLINK_PORT },
+      'modbus-port': { type: 'string', default: env.KEYPOST_MODBUS_PORT },
+      'rtu-port': { type: 'string', default: env.KEYPOST_RTU_PORT },
     },
   });
-  const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new StartProblem(`“${values.port}” is no port. Choose a whole number from 1 to 65535.`);
+  const port = portFrom(values.port);
+  // The partners stand beside the server's own port, so that two demos on one machine do not meet.
+  const beside = (text: string | undefined, offset: number): number =>
+    text === undefined ? (port + offset <= 65535 ? port + offset : port - offset) : portFrom(text);
   if (!values.data) throw new StartProblem('Say where the data lies with --data DIRECTORY.');
   return {
     host: values.host,
     port,
     data: path.resolve(values.data),
     demo: values.demo,
+    standIns: {
+      ioLink: beside(values['iolink-port'], 11),
+      modbusTcp: beside(values['modbus-port'], 12),
+      modbusRtu: beside(values['rtu-port'], 13),
+    },
     web: values.web && path.resolve(values.web),
     devOrigin: env.KEYPOST_DEV_ORIGIN,
   };

@@ -6,6 +6,7 @@ import { claimPort } from './claimPort.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
 import { buildServer } from './server.ts';
+import { startStandIns } from './standIns/start.ts';
 
 const here = path.dirname(fileURLToPath(import.meta.url));
 
@@ -15,13 +16,15 @@ async function main(): Promise<void> {
   const unlock = lockDirectory(config.data);
   process.once('exit', unlock);
   const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
-  if (config.demo) await seedDemo(db);
-  const app = await buildServer(db, config.web, config.devOrigin);
+  const standIns = config.demo ? await startStandIns(config.standIns) : undefined;
+  if (config.demo) await seedDemo(db, config.standIns);
+  const app = await buildServer(db, config.web, { devOrigin: config.devOrigin, standIns });
   let stopping = false;
   const stop = async (): Promise<void> => {
     if (stopping) return;
     stopping = true;
     await app.close();
+    await standIns?.close();
     await db.close();
     process.exit(0);
   };

@@ -12,18 +12,23 @@ import { register } from './register.ts';
 import { changeResource } from './resources/changes.ts';
 import { eventResource } from './resources/events.ts';
 import { jobResource } from './resources/jobs.ts';
+import { liveResource } from './resources/live.ts';
+import { partnerResource } from './resources/partners.ts';
+import { practiceResource } from './resources/practice.ts';
+import type { StandIns } from './standIns/start.ts';
 
 const VERSION = '0.1.0';
 
 /**
  * Builds the server over an open database.
  * @param web folder of the built application, if it is to be served.
- * @param devOrigin another origin that may call, while the interface is developed there.
+ * @param options.devOrigin another origin that may call, while the interface is developed there.
+ * @param options.standIns simulated partners that can be practised with, if they run.
  */
 export async function buildServer(
   db: PGlite,
   web: string | undefined,
-  devOrigin?: string,
+  { devOrigin, standIns }: { devOrigin?: string; standIns?: StandIns } = {},
 ): Promise<FastifyInstance> {
   const app = Fastify({ logger: false, bodyLimit: 1024 * 1024, forceCloseConnections: true });
   app.setValidatorCompiler(validatorCompiler);
@@ -40,6 +45,9 @@ export async function buildServer(
     jobResource(scope, db);
     changeResource(scope, db);
     eventResource(scope, db);
+    partnerResource(scope, db);
+    practiceResource(scope, standIns);
+    liveResource(scope, db);
     scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
     scope.get('/api/job.schema.json', { schema: { hide: true } }, () => jobFileSchema());
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PracticeState, ReadOutcome, TeachRequest, WriteOutcome } from './partners.ts';
 import { ChangeRequest, ChangeResponse, JobEvent, JobSummary, JobView, NewJob } from './schemas.ts';
 
 export interface Route {
@@ -12,6 +13,7 @@ export interface Route {
 }
 
 const JobParams = z.object({ jobId: z.string().min(1).max(64) });
+const ItemParams = JobParams.extend({ itemId: z.string().min(1).max(64) });
 const By = z.object({ by: ChangeRequest.shape.by });
 
 /** Every route of the server, as data: the server registers them, the client calls them. */
@@ -78,6 +80,49 @@ export const ROUTES = {
       limit: z.coerce.number().int().min(1).max(500).default(100),
     }),
     response: z.array(JobEvent),
+  },
+  readItem: {
+    method: 'POST',
+    path: '/api/jobs/:jobId/items/:itemId/read',
+    summary: 'Reads parameters from the device itself and keeps them as found',
+    params: ItemParams,
+    body: By.extend({ keys: z.array(z.string().max(40)).max(120) }),
+    response: ReadOutcome,
+  },
+  writeParameter: {
+    method: 'POST',
+    path: '/api/jobs/:jobId/items/:itemId/write',
+    summary: 'Writes one parameter to the device, reads it back, and keeps as left what was read back',
+    params: ItemParams,
+    body: By.extend({ key: z.string().max(40), value: z.string().max(60) }),
+    response: WriteOutcome,
+  },
+  teach: {
+    method: 'POST',
+    path: '/api/jobs/:jobId/items/:itemId/teach',
+    summary: 'Teaches a switching point from the present value, and reads back what the device took',
+    params: ItemParams,
+    body: By.extend(TeachRequest.shape),
+    response: ReadOutcome,
+  },
+  practice: {
+    method: 'GET',
+    path: '/api/practice',
+    summary: 'The simulated partners of this server, and what is plugged into them',
+    response: PracticeState,
+  },
+  practise: {
+    method: 'POST',
+    path: '/api/practice',
+    summary: 'Unplugs, replaces or breaks a simulated device, or mends it',
+    body: z.object({
+      what: z.union([
+        z.object({ port: z.int().min(1).max(64) }),
+        z.object({ unit: z.int().min(1).max(247) }),
+      ]),
+      act: z.enum(['unplug', 'plug', 'replace', 'fail', 'mend']),
+    }),
+    response: PracticeState,
   },
 } as const satisfies Record<string, Route>;
 

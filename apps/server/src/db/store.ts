@@ -231,6 +231,12 @@ async function addEvents(
   }
 }
 
+/** Where a job stands, or undefined when there is none of that id. */
+export async function revisionOfJob(db: Queryable, jobId: string): Promise<number | undefined> {
+  const { rows } = await db.query<{ revision: number }>('select revision from job where id = $1', [jobId]);
+  return rows[0]?.revision;
+}
+
 /** The revision that a change with this id led to, if it was stored before. */
 export async function revisionOfChange(
   db: Queryable,

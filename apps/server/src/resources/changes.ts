@@ -1,6 +1,7 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
-import { applyChange } from '@keypost/core';
+import { applyChange, JobProblem, partsOf } from '@keypost/core';
+import type { Change } from '@keypost/core';
 import type { FastifyInstance } from 'fastify';
 import { contentOf, headOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
 import type { Queryable, StoredJob } from '../db/store.ts';
@@ -11,19 +12,40 @@ type Expected = NonNullable<ChangeRequest['expects']>;
 
 export function changeResource(app: FastifyInstance, db: PGlite): void {
   register(app, 'changeJob', async ({ params, body }) => {
-    const at = new Date().toISOString();
-    return db.transaction(async (tx): Promise<ChangeResponse> => {
-      const job = await readJob(tx, params.jobId);
-      if (!job) throw notFound('This job');
-      const repeated = await answerAgain(tx, job, body.changeId);
-      if (repeated) return repeated;
-      const moved = movedRows(job, body.expects);
-      if (moved.length) throw stale(moved);
-      const next = applyChange(contentOf(job), body.change, { by: body.by, at });
-      const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
-      const written = await writeDifference(tx, job, next, deed);
-      return { again: false, ...written, ...headOf(next) };
-    });
+    refuseClaims(body.change);
+    return storeChange(db, params.jobId, body);
+  });
+}
+
+/** Only a value that this server itself read from a device counts as read. */
+function refuseClaims(change: Change): void {
+  const claims = partsOf(change).some(
+    (part) => part.kind === 'enter' && part.entries.some(({ how }) => how === 'read'),
+  );
+  if (claims)
+    throw new JobProblem([
+      { path: 'change.entries', message: 'Only what this server read from a device counts as read.' },
+    ]);
+}
+
+/** Applies a change to a stored job in one transaction. @throws Refusal, JobProblem. */
+export function storeChange(
+  db: PGlite,
+  jobId: string,
+  body: { changeId: string; by: string; change: Change; expects: Expected },
+): Promise<ChangeResponse> {
+  const at = new Date().toISOString();
+  return db.transaction(async (tx): Promise<ChangeResponse> => {
+    const job = await readJob(tx, jobId);
+    if (!job) throw notFound('This job');
+    const repeated = await answerAgain(tx, job, body.changeId);
+    if (repeated) return repeated;
+    const moved = movedRows(job, body.expects);
+    if (moved.length) throw stale(moved);
+    const next = applyChange(contentOf(job), body.change, { by: body.by, at });
+    const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
+    const written = await writeDifference(tx, job, next, deed);
+    return { again: false, ...written, ...headOf(next) };
   });
 }
 

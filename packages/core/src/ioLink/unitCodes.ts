@@ -3,6 +3,8 @@ const UNITS: Readonly<Record<number, string>> = {
   1001: '°C',
   1002: '°F',
   1000: 'K',
+  1062: 'mm/s',
+  1076: 'm/s²',
   1010: 'm',
   1011: 'km',
   1012: 'cm',

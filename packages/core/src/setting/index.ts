@@ -16,3 +16,4 @@ export * from './portPlan.ts';
 export * from './serialPlan.ts';
 export * from './networkPlan.ts';
 export * from './fit.ts';
+export * from './modbus/rtuLength.ts';

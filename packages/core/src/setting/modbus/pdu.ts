@@ -34,6 +34,8 @@ export interface UnitMemory {
   readonly register: (kind: 'holding' | 'input', address: number) => number | undefined;
   readonly writeBit: (address: number, value: boolean) => boolean;
   readonly writeRegister: (address: number, value: number) => boolean;
+  /** Whether a register that is there takes a value; all that fit where this is left out. */
+  readonly allows?: (address: number, value: number) => boolean;
 }
 
 /** Refused by the protocol: the code of its exception. */
@@ -125,7 +127,10 @@ function writeCoil(request: Uint8Array, memory: UnitMemory): number[] {
 
 function writeRegister(request: Uint8Array, memory: UnitMemory): number[] {
   if (request.length !== 5) throw new UnitException(3);
-  if (!memory.writeRegister(word(request, 1), word(request, 3))) throw new UnitException(2);
+  const [address, value] = [word(request, 1), word(request, 3)];
+  if (memory.register('holding', address) === undefined) throw new UnitException(2);
+  if (memory.allows?.(address, value) === false) throw new UnitException(3);
+  if (!memory.writeRegister(address, value)) throw new UnitException(2);
   return [...request.subarray(1)];
 }
 
@@ -148,6 +153,8 @@ function writeRegisters(request: Uint8Array, memory: UnitMemory): number[] {
   if (request[5] !== 2 * count || request.length !== 6 + 2 * count) throw new UnitException(3);
   if (range(first, count).some((address) => memory.register('holding', address) === undefined))
     throw new UnitException(2);
+  if (range(first, count).some((address, i) => memory.allows?.(address, word(request, 6 + 2 * i)) === false))
+    throw new UnitException(3);
   range(first, count).forEach((address, i) => {
     if (!memory.writeRegister(address, word(request, 6 + 2 * i))) throw new UnitException(4);
   });

@@ -1,0 +1,139 @@
+import type { LivePort, LiveUnit } from '@keypost/api';
+import { registersOf } from '@keypost/core';
+import type { JobContent, MappedValue } from '@keypost/core';
+import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
+import { ModbusClient } from '../partners/modbusClient.ts';
+import { PartnerProblem } from '../partners/partnerProblem.ts';
+
+/** Somewhere live values come from: one master, or one line. */
+export interface LiveSource {
+  readonly poll: () => Promise<{ ports: LivePort[]; units: LiveUnit[] }>;
+  readonly close: () => void;
+}
+
+const hexOf = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex');
+
+/** Everything of a job that can be asked for live values. */
+export function liveSources(job: JobContent): LiveSource[] {
+  const masters = job.modules.flatMap(({ id, link }) => (link ? [masterSource(id, link)] : []));
+  const lines = job.plans.flatMap((plan) => {
+    if (plan.kind === 'ethernet')
+      return plan.members.flatMap(({ id, link, unit, map }) =>
+        link && map.length ? [lineSource(plan.id, link, 'tcp', [{ rowId: id, unit: unit ?? 1, map }])] : [],
+      );
+    const units = plan.units.flatMap(({ id, unit, map }) =>
+      unit !== undefined && map.length ? [{ rowId: id, unit, map }] : [],
+    );
+    return plan.link && units.length ? [lineSource(plan.id, plan.link, plan.framing, units)] : [];
+  });
+  return [...masters, ...lines];
+}
+
+function masterSource(moduleId: string, link: string): LiveSource {
+  const client = new IoLinkClient(link);
+  let last: readonly number[] = [];
+  const port = async (number: number, statusInfo: string): Promise<LivePort> => {
+    const state = stateOf(statusInfo);
+    const none = { moduleId, port: number, state, valid: false, bytes: '' };
+    if (state !== 'connected') return none;
+    try {
+      const data = await client.processIn(number);
+      return data ? { ...none, valid: data.valid, bytes: hexOf(data.bytes) } : none;
+    } catch (error) {
+      if (error instanceof PartnerProblem) return none;
+      throw error;
+    }
+  };
+  return {
+    poll: async () => {
+      try {
+        const rows = await client.ports();
+        last = rows.map(({ portNumber }) => portNumber);
+        return {
+          ports: await Promise.all(rows.map((row) => port(row.portNumber, row.statusInfo))),
+          units: [],
+        };
+      } catch (error) {
+        if (!(error instanceof PartnerProblem)) throw error;
+        const away = last.length ? last : [1];
+        return {
+          ports: away.map((number) => ({
+            moduleId,
+            port: number,
+            state: 'no answer' as const,
+            valid: false,
+            bytes: '',
+          })),
+          units: [],
+        };
+      }
+    },
+    close: () => undefined,
+  };
+}
+
+interface PolledUnit {
+  readonly rowId: string;
+  readonly unit: number;
+  readonly map: readonly MappedValue[];
+}
+
+/** Registers that lie closer than this are asked for together. */
+const GAP = 8;
+const MOST = 120;
+
+/** The requests that fetch all values of a map: neighbours together. */
+export function requestsFor(
+  map: readonly MappedValue[],
+): { table: MappedValue['table']; first: number; count: number }[] {
+  const requests: { table: MappedValue['table']; first: number; count: number }[] = [];
+  const rows = [...map].sort((a, b) => a.table.localeCompare(b.table) || a.address - b.address);
+  for (const { table, address, type } of rows) {
+    const end = address + registersOf(type);
+    const last = requests.at(-1);
+    if (last && last.table === table && address <= last.first + last.count + GAP && end - last.first <= MOST)
+      last.count = Math.max(last.count, end - last.first);
+    else requests.push({ table, first: address, count: end - address });
+  }
+  return requests;
+}
+
+/** So many ms a unit may take before the line goes on without it. */
+const LINE_PATIENCE_MS = 400;
+
+function lineSource(
+  planId: string,
+  link: string,
+  framing: 'tcp' | 'rtu',
+  units: readonly PolledUnit[],
+): LiveSource {
+  const client = new ModbusClient(link, framing, LINE_PATIENCE_MS);
+  const one = async ({ rowId, unit, map }: PolledUnit): Promise<LiveUnit> => {
+    const registers: Record<string, number[]> = {};
+    try {
+      for (const { table, first, count } of requestsFor(map)) {
+        const read = await client.readRegisters(unit, table, first, count);
+        for (const row of map)
+          if (
+            row.table === table &&
+            row.address >= first &&
+            row.address + registersOf(row.type) <= first + count
+          )
+            registers[row.id] = read.slice(row.address - first, row.address - first + registersOf(row.type));
+      }
+      return { planId, rowId, registers };
+    } catch (error) {
+      if (!(error instanceof PartnerProblem)) throw error;
+      return { planId, rowId, problem: error.message, registers };
+    }
+  };
+  return {
+    // A line carries one question at a time.
+    poll: async () => {
+      const rows: LiveUnit[] = [];
+      for (const unit of units) rows.push(await one(unit));
+      return { ports: [], units: rows };
+    },
+    close: () => client.close(),
+  };
+}

@@ -1,0 +1,129 @@
+import {
+  decodeParameter,
+  decodeRegisters,
+  descriptionOf,
+  encodeParameter,
+  encodeRegisters,
+  networkPlaceOf,
+  plain,
+  registersOf,
+  serialPlaceOf,
+} from '@keypost/core';
+import type { BusParameter, Device, JobIndex, MappedValue, Module, Parameter } from '@keypost/core';
+import { IoLinkClient } from './ioLinkClient.ts';
+import { configurationFor, valueFrom } from './masterConfiguration.ts';
+import { ModbusClient } from './modbusClient.ts';
+import { PartnerProblem } from './partnerProblem.ts';
+
+/** A way to a device's own parameters. */
+export interface Conversation {
+  /** @throws PartnerProblem */
+  readonly read: (parameter: Parameter) => Promise<string>;
+  readonly write: (parameter: Parameter, value: string) => Promise<void>;
+  /** Sees that the right device is there before anything is written. @throws PartnerProblem */
+  readonly check: () => Promise<void>;
+  readonly close: () => void;
+}
+
+/** Opens a conversation with a part of a job. @throws PartnerProblem where no way leads to it. */
+export function converse(index: JobIndex, itemId: string): Conversation {
+  const module = index.module(itemId);
+  if (module) return withMaster(module);
+  const device = index.device(itemId);
+  if (!device) throw new PartnerProblem('refused', 'This part is not in the job any more.');
+  const place = index.placeOf(device);
+  const master = place && index.module(place.moduleId);
+  if (master?.link && place) return withDevice(index, device, master.link, place.channel + 1);
+  const serial = serialPlaceOf(index.job, itemId);
+  if (serial?.plan.link && serial.unit.unit !== undefined)
+    return withUnit(
+      new ModbusClient(serial.plan.link, serial.plan.framing),
+      serial.unit.unit,
+      serial.unit.map,
+    );
+  const member = networkPlaceOf(index.job, itemId)?.member;
+  if (member?.link) return withUnit(new ModbusClient(member.link, 'tcp'), member.unit ?? 1, member.map);
+  throw new PartnerProblem(
+    'refused',
+    'No way leads to it: give its master, line or network an address first.',
+  );
+}
+
+const isBus = (parameter: Parameter): parameter is BusParameter => 'index' in parameter;
+const byHand = (): never => {
+  throw new PartnerProblem('refused', 'It cannot be reached from here; read it at the device.');
+};
+
+function withDevice(index: JobIndex, device: Device, link: string, port: number): Conversation {
+  const client = new IoLinkClient(link);
+  const known = descriptionOf(index.job.descriptions, device);
+  return {
+    read: async (parameter) => {
+      if (!isBus(parameter)) return byHand();
+      return decodeParameter(parameter, await client.read(port, parameter.index, parameter.subindex));
+    },
+    write: async (parameter, value) => {
+      if (!isBus(parameter)) return byHand();
+      await client.write(port, parameter.index, parameter.subindex, encodeParameter(parameter, value));
+    },
+    check: async () => {
+      const state = await client.status(port);
+      if (state === 'no device') throw new PartnerProblem('away', `No device answers on port ${port}.`);
+      if (state === 'disabled') throw new PartnerProblem('refused', `Port ${port} is disabled.`);
+      const { vendorId, deviceId, productName } = await client.identity(port);
+      const description = known?.description;
+      if (description && (vendorId !== description.vendorId || deviceId !== description.deviceId))
+        throw new PartnerProblem(
+          'refused',
+          `On port ${port} is ${productName ?? 'another device'} (${vendorId}/${deviceId}); the description is for ${description.vendorId}/${description.deviceId}. Nothing is written to it.`,
+        );
+    },
+    close: () => undefined,
+  };
+}
+
+function withMaster({ link }: Module): Conversation {
+  if (!link) throw new PartnerProblem('refused', 'Give the master an address first.');
+  const client = new IoLinkClient(link);
+  const split = ({ key }: Parameter): { port: number; name: string } => {
+    const match = /^P(\d+)\.(\w+)$/.exec(key);
+    return match ? { port: Number(match[1]), name: match[2]! } : byHand();
+  };
+  return {
+    read: async (parameter) => {
+      const { port, name } = split(parameter);
+      return valueFrom(await client.configuration(port), name) ?? byHand();
+    },
+    write: async (parameter, value) => {
+      const { port, name } = split(parameter);
+      const wanted = configurationFor(await client.configuration(port), name, value) ?? byHand();
+      await client.configure(port, wanted);
+    },
+    check: async () => void (await client.ports()),
+    close: () => undefined,
+  };
+}
+
+function withUnit(client: ModbusClient, unit: number, map: readonly MappedValue[]): Conversation {
+  const rowOf = ({ key }: Parameter): MappedValue =>
+    map.find(({ parameter }) => parameter === key) ?? byHand();
+  return {
+    read: async (parameter) => {
+      const row = rowOf(parameter);
+      return plain(
+        decodeRegisters(await client.readRegisters(unit, row.table, row.address, registersOf(row.type)), row),
+        9,
+      );
+    },
+    write: async (parameter, value) => {
+      const row = rowOf(parameter);
+      if (row.table !== 'holding') throw new PartnerProblem('refused', `${row.name} can only be read.`);
+      await client.writeRegisters(unit, row.address, encodeRegisters(Number(value), row));
+    },
+    check: async () => {
+      const first = map[0];
+      if (first) await client.readRegisters(unit, first.table, first.address, registersOf(first.type));
+    },
+    close: () => client.close(),
+  };
+}

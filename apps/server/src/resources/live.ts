@@ -1,0 +1,43 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { livePath } from '@keypost/api';
+import type { FastifyInstance } from 'fastify';
+import { contentOf, readJob, revisionOfJob } from '../db/store.ts';
+import { LiveJob } from '../live/liveJob.ts';
+import { notFound } from '../problems.ts';
+
+/** A comment that keeps the connection open where nothing moves, ms. */
+const BREATH_MS = 10_000;
+
+/** Live values of a job by server-sent events (HTML Standard, 9.2): one batch of what changed an event. */
+export function liveResource(app: FastifyInstance, db: PGlite): void {
+  const jobs = new Map<string, LiveJob>();
+  const readRevision = (jobId: string) => async () => {
+    const revision = await revisionOfJob(db, jobId);
+    if (revision === undefined) return undefined;
+    return { revision, content: async () => contentOf((await db.transaction((tx) => readJob(tx, jobId)))!) };
+  };
+  app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
+  app.get(livePath(':jobId').replace('%3A', ':'), { schema: { hide: true } }, async (request, reply) => {
+    const { jobId } = request.params as { jobId: string };
+    if ((await revisionOfJob(db, jobId)) === undefined) throw notFound('This job');
+    const job = jobs.get(jobId) ?? new LiveJob(readRevision(jobId));
+    jobs.set(jobId, job);
+    reply.hijack();
+    const out = reply.raw;
+    out.writeHead(200, {
+      'content-type': 'text/event-stream; charset=utf-8',
+      'cache-control': 'no-store',
+      connection: 'keep-alive',
+    });
+    // A reader that does not keep up is not sent to until it has caught up; it then gets the next change.
+    const end = job.listen((batch) => {
+      if (!out.writableNeedDrain) out.write(`data: ${JSON.stringify(batch)}\n\n`);
+    });
+    const breath = setInterval(() => out.write(': \n\n'), BREATH_MS);
+    request.raw.once('close', () => {
+      clearInterval(breath);
+      end();
+      if (job.idle) jobs.delete(jobId);
+    });
+  });
+}

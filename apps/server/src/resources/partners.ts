@@ -1,0 +1,172 @@
+import type { PGlite } from '@electric-sql/pglite';
+import type { ReadOutcome, WriteOutcome } from '@keypost/api';
+import {
+  COMMAND_INDEX,
+  JobIndex,
+  JobProblem,
+  parametersOf,
+  sameValue,
+  TEACH_COMMANDS,
+  TEACH_RESULT_INDEX,
+} from '@keypost/core';
+import type { BusParameter, Parameter } from '@keypost/core';
+import type { FastifyInstance } from 'fastify';
+import { randomUUID } from 'node:crypto';
+import { contentOf, readJob } from '../db/store.ts';
+import { converse } from '../partners/conversation.ts';
+import type { Conversation } from '../partners/conversation.ts';
+import { PartnerProblem } from '../partners/partnerProblem.ts';
+import { notFound, Refusal } from '../problems.ts';
+import { register } from '../register.ts';
+import { storeChange } from './changes.ts';
+
+/** Reading and writing a job's devices. Nothing is kept that was not read from the device itself. */
+export function partnerResource(app: FastifyInstance, db: PGlite): void {
+  register(app, 'readItem', async ({ params, body }) => {
+    const { index, parameters } = await opened(db, params);
+    const wanted = parameters.filter(({ key }) => body.keys.includes(key));
+    const outcome = await talk(index, params.itemId, (with_) => readAll(with_, wanted));
+    await keep(db, params, body.by, 'found', outcome.values);
+    return outcome;
+  });
+
+  register(app, 'writeParameter', async ({ params, body }) => {
+    const { index, parameters } = await opened(db, params);
+    const parameter = parameters.find(({ key }) => key === body.key);
+    if (!parameter)
+      throw new JobProblem([{ path: 'key', message: `This part has no parameter “${body.key}”.` }]);
+    const outcome = await writeOne(index, params.itemId, parameter, body.value);
+    if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: outcome.readBack! });
+    return outcome;
+  });
+
+  register(app, 'teach', async ({ params, body }) => {
+    const { index, parameters } = await opened(db, params);
+    const points = parameters.filter(
+      (p): p is BusParameter => 'index' in p && p.index === (body.channel === 1 ? 60 : 62),
+    );
+    const outcome = await talk(index, params.itemId, async (with_) => {
+      await with_.check();
+      await with_.write(commandParameter(58), String(body.channel === 1 ? 0 : 2));
+      await with_.write(commandParameter(COMMAND_INDEX), String(TEACH_COMMANDS[body.command]));
+      const result = Number(await with_.read(commandParameter(TEACH_RESULT_INDEX))) & 0x0f;
+      if (result === 7) throw new PartnerProblem('refused', 'Teaching failed; the old values stay.');
+      return readAll(with_, points);
+    });
+    await keep(db, params, body.by, 'left', outcome.values);
+    return outcome;
+  });
+}
+
+/** A byte behind an index that no description need name. */
+const commandParameter = (index: number): BusParameter => ({
+  key: `v${index}`,
+  label: `index ${index}`,
+  kind: 'number',
+  place: 'bus',
+  index,
+  subindex: 0,
+  type: { kind: 'uint', bits: 8 },
+});
+
+async function opened(
+  db: PGlite,
+  { jobId, itemId }: { jobId: string; itemId: string },
+): Promise<{ index: JobIndex; parameters: readonly Parameter[] }> {
+  const job = await db.transaction((tx) => readJob(tx, jobId));
+  if (!job) throw notFound('This job');
+  const content = contentOf(job);
+  return { index: new JobIndex(content), parameters: parametersOf(content, itemId) };
+}
+
+/** Reads one after the other; a refusal of one does not stop the rest, a partner that went away does. */
+async function readAll(conversation: Conversation, parameters: readonly Parameter[]): Promise<ReadOutcome> {
+  const outcome: ReadOutcome = { values: {}, refused: [] };
+  for (const parameter of parameters) {
+    try {
+      outcome.values[parameter.key] = await conversation.read(parameter);
+    } catch (error) {
+      if (error instanceof PartnerProblem && error.kind === 'away')
+        return { ...outcome, away: error.message };
+      outcome.refused.push({ key: parameter.key, message: wordsOf(error) });
+    }
+  }
+  return outcome;
+}
+
+async function talk(
+  index: JobIndex,
+  itemId: string,
+  act: (conversation: Conversation) => Promise<ReadOutcome>,
+): Promise<ReadOutcome> {
+  let conversation: Conversation | undefined;
+  try {
+    conversation = converse(index, itemId);
+    return await act(conversation);
+  } catch (error) {
+    if (!(error instanceof PartnerProblem)) throw error;
+    if (error.kind === 'away') return { values: {}, refused: [], away: error.message };
+    throw new Refusal(422, 'Not possible', error.message);
+  } finally {
+    conversation?.close();
+  }
+}
+
+async function writeOne(
+  index: JobIndex,
+  itemId: string,
+  parameter: Parameter,
+  value: string,
+): Promise<WriteOutcome> {
+  let conversation: Conversation | undefined;
+  try {
+    conversation = converse(index, itemId);
+    await conversation.check();
+    await conversation.write(parameter, value);
+    const readBack = await conversation.read(parameter);
+    return sameEnough(parameter, readBack, value)
+      ? { kept: true, readBack }
+      : {
+          kept: false,
+          readBack,
+          problem: { kind: 'differs', message: `The device took ${readBack} instead of ${value}.` },
+        };
+  } catch (error) {
+    if (!(error instanceof PartnerProblem || error instanceof JobProblem)) throw error;
+    const kind = error instanceof PartnerProblem ? error.kind : 'refused';
+    return { kept: false, problem: { kind, message: error.message } };
+  } finally {
+    conversation?.close();
+  }
+}
+
+/** A device rounds to its own steps: half a step of the scale, or single precision, is the same value. */
+function sameEnough(parameter: Parameter, readBack: string, value: string): boolean {
+  if (sameValue(parameter, readBack, value)) return true;
+  if (parameter.kind !== 'number' || !('scale' in parameter || 'type' in parameter)) return false;
+  const { scale } = parameter as BusParameter;
+  return (
+    Math.abs(Number(readBack) - Number(value)) <=
+    Math.abs(scale?.gradient ?? 0) / 2 + 1e-6 * Math.abs(Number(value))
+  );
+}
+
+const wordsOf = (error: unknown): string =>
+  error instanceof PartnerProblem || error instanceof JobProblem ? error.message : 'It could not be read.';
+
+async function keep(
+  db: PGlite,
+  { jobId, itemId }: { jobId: string; itemId: string },
+  by: string,
+  side: 'found' | 'left',
+  values: Record<string, string>,
+): Promise<void> {
+  if (Object.keys(values).length === 0) return;
+  const entry = { id: randomUUID(), itemId, side, how: 'read' as const, values };
+  await storeChange(db, jobId, {
+    changeId: randomUUID(),
+    by,
+    change: { kind: 'enter', entries: [entry] },
+    expects: [],
+  });
+}
