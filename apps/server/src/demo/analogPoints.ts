@@ -8,7 +8,7 @@ export const ANALOG: readonly DemoPoint[] = [
   {
     tag: 'FT-220',
     name: 'Make-up flow, current',
-    typeId: 'transmitter-4w-ma',
+    typeId: 'flow-magnetic',
     ...none,
     at: ['ai-1', 0],
     range: { low: 0, high: 40, unit: 'm³/h' },
@@ -17,7 +17,7 @@ export const ANALOG: readonly DemoPoint[] = [
   {
     tag: 'PT-221',
     name: 'Ring main pressure',
-    typeId: 'transmitter-2w-digital',
+    typeId: 'pressure-2w',
     ...none,
     at: ['ai-1', 1],
     range: { low: 0, high: 6, unit: 'bar' },
@@ -33,7 +33,7 @@ export const ANALOG: readonly DemoPoint[] = [
   {
     tag: 'WT-222',
     name: 'Hoist rope tension',
-    typeId: 'transmitter-2w',
+    typeId: 'rope-link-2w',
     ...none,
     at: ['ai-1', 2],
     range: { low: 0, high: 500, unit: 'kg' },
@@ -42,7 +42,7 @@ export const ANALOG: readonly DemoPoint[] = [
   {
     tag: 'AT-223',
     name: 'Ammonia analyser',
-    typeId: 'transmitter-4w-ma',
+    typeId: 'analyser-4w',
     ...none,
     at: ['ai-1', 3],
     range: { low: 0, high: 2, unit: 'mg/l' },
@@ -112,6 +112,48 @@ export const ANALOG: readonly DemoPoint[] = [
     at: ['tc-1', 0],
     range: { low: 0, high: 100, unit: '°C' },
     landed: 3,
+  },
+];
+
+/** Flow meters and a transmitter on the third analog module. */
+export const METERS: readonly DemoPoint[] = [
+  {
+    tag: 'FT-231',
+    name: 'Blower air',
+    typeId: 'flow-vortex',
+    ...none,
+    at: ['ai-3', 0],
+    range: { low: 0, high: 250, unit: 'm³/h' },
+    landed: 4,
+  },
+  {
+    tag: 'FT-232',
+    name: 'Sand filter flow',
+    typeId: 'flow-thermal',
+    output: 'pnp',
+    logic: 'no',
+    at: ['ai-3', 1],
+    range: { low: 0, high: 120, unit: 'l/min' },
+    landed: 5,
+    more: wired('ft-232-b', [['BK', 'di-3:I5', 'BK', 15]]),
+  },
+  {
+    tag: 'FT-233',
+    name: 'Return main flow',
+    typeId: 'flow-clamp-on',
+    ...none,
+    at: ['ai-3', 2],
+    range: { low: 0, high: 60, unit: 'm³/h' },
+    landed: 5,
+  },
+  {
+    tag: 'TT-234',
+    name: 'Larval tank temperature',
+    typeId: 'temperature-2w',
+    ...none,
+    at: ['ai-3', 3],
+    range: { low: 0, high: 40, unit: '°C' },
+    landed: 4,
   },
 ];
 

@@ -1,4 +1,4 @@
-import { ANALOG, DRIVE } from './analogPoints.ts';
+import { ANALOG, DRIVE, METERS } from './analogPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
 
@@ -292,7 +292,7 @@ const PULSES: readonly DemoPoint[] = [
     output: 'contact',
     logic: 'no',
     at: ['ct-1', 0],
-    range: { low: 0, high: 120, unit: 'Hz' },
+    range: { low: 0, high: 40, unit: 'm³/h' },
     landed: 5,
     more: [
       { kind: 'moveWire', wireId: 'fq-260-b-P-', to: 'g1:-' },
@@ -315,7 +315,7 @@ const PULSES: readonly DemoPoint[] = [
     output: 'pnp',
     logic: 'no',
     at: ['ct-1', 1],
-    range: { low: 0, high: 60, unit: 'Hz' },
+    range: { low: 0, high: 18, unit: 'm³/h' },
     landed: 3,
     more: [found('FQ-261', 'U+', { missing: true })],
   },
@@ -323,7 +323,16 @@ const PULSES: readonly DemoPoint[] = [
 
 const TALKING: readonly DemoPoint[] = [
   { tag: 'LT-270', name: 'Header tank level', typeId: 'io-link-a', ...none, at: ['iol-1', 0], landed: 5 },
-  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', ...none, at: ['iol-1', 2], landed: 4 },
+  {
+    tag: 'PT-275',
+    name: 'Cartridge filter pressure',
+    typeId: 'io-link-a',
+    ...none,
+    at: ['iol-1', 1],
+    landed: 5,
+  },
+  { tag: 'VT-276', name: 'Blower vibration', typeId: 'io-link-a', ...none, at: ['iol-1', 2], landed: 3 },
+  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', ...none, at: ['iol-1', 4], landed: 4 },
   {
     tag: 'JT-272',
     name: 'Power monitor, serial',
@@ -365,6 +374,7 @@ export const FIELD_POINTS: readonly DemoPoint[] = [
   ...RELAYS,
   ...SAFETY,
   ...ANALOG,
+  ...METERS,
   ...DRIVE,
   ...CONTROLLER,
   ...PULSES,

@@ -1,11 +1,12 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { createJob, readJob } from '../db/store.ts';
+import type { StandInPorts } from '../standIns/start.ts';
 import { ternRock } from './ternRock.ts';
 
 export const DEMO_JOB_ID = 'tern-rock';
 
 /** Puts the demo job into an empty data directory. What a user changed in it stays. */
-export async function seedDemo(db: PGlite): Promise<void> {
+export async function seedDemo(db: PGlite, ports?: StandInPorts): Promise<void> {
   await db.transaction(async (tx) => {
     if (await readJob(tx, DEMO_JOB_ID)) return;
     const deed = {
@@ -15,6 +16,6 @@ export async function seedDemo(db: PGlite): Promise<void> {
       at: '2026-09-14T07:30:00.000Z',
       what: 'importJob',
     };
-    await createJob(tx, DEMO_JOB_ID, ternRock(), deed);
+    await createJob(tx, DEMO_JOB_ID, ternRock(ports), deed);
   });
 }

@@ -4,6 +4,11 @@ import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
 import { MODULES } from './modules.ts';
+import { fitted, prepared, setAtDevices } from './settingWork.ts';
+import type { StandInPorts } from '../standIns/start.ts';
+
+/** Where the simulated partners answer beside the usual port. */
+const USUAL_PORTS: StandInPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083 };
 
 /** Who works on the demo job, by initials. */
 const MIRA = 'MR';
@@ -36,18 +41,24 @@ const VALVES: Supply = {
 };
 
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */
-export function ternRock(): JobContent {
+export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
   const clock = demoClock();
   const by = (initials: string, changes: Iterable<Change>): [Change, Actor][] =>
     [...changes].map((change) => [change, { by: initials, at: clock() }]);
   const empty = emptyJob('Recirculation hall', 'Tern Rock hatchery', { volts: 24.1, tolerancePercent: 2.5 });
-  const built = applyHistory(empty, by(MIRA, building()));
+  const built = applyHistory(empty, [...by(MIRA, building()), ...by(JON, prepared(ports))]);
   const index = new JobIndex(built);
   const worked = POINTS.flatMap((row) => [
     ...by(row.landed === undefined ? MIRA : JON, landed(index, row)),
     ...by(MIRA, proven(index, row)),
   ]);
-  return applyHistory(built, worked);
+  const landedIds = new Set(
+    POINTS.filter(({ at, landed: count }) => count || (at && count === undefined)).map(({ tag }) =>
+      idOf(tag),
+    ),
+  );
+  const done = applyHistory(built, [...worked, ...by(JON, fitted(built, landedIds))]);
+  return setAtDevices(done, () => ({ by: MIRA, at: clock() }));
 }
 
 /** Supplies, modules, then every point with what belongs to it. */

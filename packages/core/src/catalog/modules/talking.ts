@@ -187,6 +187,7 @@ const switchModule: ModuleType = {
 export const TALKING_MODULES: readonly ModuleType[] = [
   ioLinkMaster(['A', 'A', 'A', 'A']),
   ioLinkMaster(['A', 'A', 'B', 'B']),
+  ioLinkMaster(['A', 'A', 'A', 'A', 'B', 'B']),
   ioLinkMaster(Array.from({ length: 8 }, () => 'A' as const)),
   serialModule,
   switchModule,
