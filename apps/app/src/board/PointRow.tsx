@@ -5,7 +5,7 @@ import { Mark, MARK_WORDS } from '../ui/Mark';
 import { Words } from '../ui/Words';
 import { GoTo } from '../ui/GoTo';
 
-const STAGE_NAMES: Record<Stage, string> = { land: 'Land', prove: 'Prove' };
+const STAGE_NAMES: Record<Stage, string> = { fit: 'Fit', land: 'Land', set: 'Set', prove: 'Prove' };
 
 /** One point: tag, name, what stops it or comes next, and each stage's mark over the stage's name. */
 export const PointRow = memo(function PointRow({
@@ -47,8 +47,8 @@ export const PointRow = memo(function PointRow({
       </View>
       {!wide &&
         row.stages.map(({ stage, mark }) => (
-          <View key={stage} className="w-[40px] items-center gap-0.5">
-            <Mark kind={mark} size={24} label={`${STAGE_NAMES[stage]} ${MARK_WORDS[mark]}`} />
+          <View key={stage} className="w-[34px] items-center gap-0.5">
+            <Mark kind={mark} size={22} label={`${STAGE_NAMES[stage]} ${MARK_WORDS[mark]}`} />
             <Words as="small" className="text-[12px] leading-[14px]">
               {STAGE_NAMES[stage]}
             </Words>

@@ -17,16 +17,28 @@ export function fileName(title: string, ending: string): string {
 }
 
 /** Lets the user pick a file and gives its text; nothing where none was picked. */
-export function pickFile(accept: string): Promise<string | undefined> {
+export const pickFile = (accept: string): Promise<string | undefined> =>
+  pick(accept).then((file) => file?.text());
+
+/** Lets the user pick a file; one that is too large is not read, and its size in bytes given instead. */
+export function pickNamedFile(
+  accept: string,
+  mostBytes: number,
+): Promise<{ name: string; text: string } | { name: string; tooLarge: number } | undefined> {
+  return pick(accept).then(async (file) => {
+    if (!file) return undefined;
+    return file.size > mostBytes
+      ? { name: file.name, tooLarge: file.size }
+      : { name: file.name, text: await file.text() };
+  });
+}
+
+function pick(accept: string): Promise<File | undefined> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
-    input.onchange = () => {
-      const file = input.files?.[0];
-      if (file) void file.text().then(resolve);
-      else resolve(undefined);
-    };
+    input.onchange = () => resolve(input.files?.[0]);
     input.oncancel = () => resolve(undefined);
     input.click();
   });

@@ -1,9 +1,9 @@
 import type { JobView } from '@keypost/api';
-import { COLOUR_REGIONS, JobContent, RAIL_COLOURS, Supply } from '@keypost/core';
+import { COLOUR_REGIONS, JobContent, movedBy, RAIL_COLOURS, Supply } from '@keypost/core';
 import type { ColourRegion } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useMemo, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -11,6 +11,7 @@ import { Conflict } from '../data/Conflict';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { MovedValues } from '../set/MovedValues';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { FormField } from '../ui/FormField';
@@ -28,6 +29,7 @@ const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
   colours: z.enum(COLOUR_REGIONS),
+  mains: z.enum(['50', '60']),
   volts: numeric(Supply.shape.volts),
   tolerancePercent: numeric(Supply.shape.tolerancePercent),
 });
@@ -53,13 +55,13 @@ export function JobForm({ view }: { view: JobView }) {
     resolver: zodResolver(Form),
     defaultValues: textsOf(view),
   });
-  const submit = handleSubmit(async ({ name, site, colours, volts, tolerancePercent }) => {
+  const submit = handleSubmit(async ({ name, site, colours, mains, volts, tolerancePercent }) => {
     const changes = [
-      { kind: 'editJob', patch: { name, site, colours } },
+      { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50 } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
     const then = () => {
-      reset({ name, site, colours, volts: String(volts), tolerancePercent: String(tolerancePercent) });
+      reset({ name, site, colours, mains, volts: String(volts), tolerancePercent: String(tolerancePercent) });
       setSeen(undefined);
     };
     const expects = seen ?? expecting(view, 'supplies', supply.id);
@@ -69,6 +71,7 @@ export function JobForm({ view }: { view: JobView }) {
     <Plate title="Name and supply">
       <Row first className="gap-4">
         <JobFields control={control} supplyTag={supply.tag} />
+        <MovedByMains view={view} control={control} />
         {!known && formState.isDirty && <WhoAmI />}
         <Conflict
           saver={saver}
@@ -116,6 +119,21 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
         )}
       />
       <Words as="small">New wires follow it. Local codes and the panel’s own papers go first.</Words>
+      <Controller
+        control={control}
+        name="mains"
+        render={({ field }) => (
+          <Choice
+            label="Mains frequency of the site"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: '50', label: '50 Hz' },
+              { value: '60', label: '60 Hz' },
+            ]}
+          />
+        )}
+      />
       <View className="flex-row gap-3">
         <View className="flex-1">
           <FormField
@@ -142,7 +160,20 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
   );
 }
 
-function textsOf({ content: { name, site, colours, supplies } }: JobView) {
+/** What another mains frequency does to the sheets of all devices, told before it is stored. */
+function MovedByMains({ view, control }: { view: JobView; control: FormControl }) {
+  const mains = useWatch({ control, name: 'mains' });
+  const moved = useMemo(() => {
+    const mainsHertz = mains === '60' ? 60 : 50;
+    return mainsHertz === view.content.mainsHertz
+      ? []
+      : movedBy(view.content, { kind: 'editJob', patch: { mainsHertz } });
+  }, [view, mains]);
+  return <MovedValues moved={moved} />;
+}
+
+function textsOf({ content: { name, site, colours, mainsHertz, supplies } }: JobView) {
   const { volts, tolerancePercent } = supplies[0]!;
-  return { name, site, colours, volts: String(volts), tolerancePercent: String(tolerancePercent) };
+  const mains = mainsHertz === 60 ? ('60' as const) : ('50' as const);
+  return { name, site, colours, mains, volts: String(volts), tolerancePercent: String(tolerancePercent) };
 }

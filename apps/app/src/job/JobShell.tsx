@@ -15,7 +15,7 @@ const DESTINATIONS = [
 ] as const;
 
 /** Pages to which the panel leads. */
-const UNDER_PANEL = ['/supplies', '/wires', '/allocate'];
+const UNDER_PANEL = ['/supplies', '/wires', '/allocate', '/buses', '/live', '/ports', '/plan'];
 
 /** The frame of a job: its destinations below on a phone, at the side where there is room. */
 export function JobShell() {
@@ -36,7 +36,7 @@ function Destinations({ wide }: { wide: boolean }) {
   const { ink, soft } = useTokens();
   const base = `/job/${jobId}`;
   const rest = path.slice(base.length);
-  const here = UNDER_PANEL.includes(rest)
+  const here = UNDER_PANEL.some((p) => rest === p || rest.startsWith(`${p}/`))
     ? '/panel'
     : (['/panel', '/log', '/about'].find((p) => rest === p) ?? '');
   return (

@@ -1,4 +1,14 @@
-import { inputVocabulary, loopView, readMeter, refWords, ruleFor, senseOf, signalLeads } from '@keypost/core';
+import {
+  inputVocabulary,
+  landSteps,
+  loopView,
+  readMeter,
+  refWords,
+  ruleFor,
+  senseOf,
+  signalLeads,
+  stampedSteps,
+} from '@keypost/core';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { LoopDrawing } from '../drawing/LoopDrawing';
@@ -15,7 +25,7 @@ import { BudgetPlate } from './BudgetPlate';
 import { ChainPlate } from './ChainPlate';
 import { ChannelPlate } from './ChannelPlate';
 import { FiveStates } from './FiveStates';
-import { LandSteps, NextStep } from './LandSteps';
+import { NextStep, StampSteps } from '../point/StampSteps';
 import { Meter } from './Meter';
 import { MorePlate } from './MorePlate';
 import { SensitivityPlate } from './SensitivityPlate';
@@ -33,7 +43,11 @@ export function LandPoint({ pointId }: { pointId?: string }) {
 
 function Land({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
-  const { analysis } = point;
+  const { analysis, view } = point;
+  const steps = useMemo(
+    () => stampedSteps(view.content, analysis.context.point.id, landSteps(analysis)),
+    [view, analysis],
+  );
   return (
     <PointPage
       point={point}
@@ -46,7 +60,7 @@ function Land({ point }: { point: OpenPoint }) {
       }
       aside={
         <>
-          <LandSteps point={point} saver={saver} />
+          <StampSteps point={point} steps={steps} title="Steps" label="Steps of landing" saver={saver} />
           <BudgetPlate analysis={analysis} />
           <ChainPlate point={point} />
           <SensitivityPlate point={point} saver={saver} />
@@ -56,7 +70,7 @@ function Land({ point }: { point: OpenPoint }) {
           <RulePlate point={point} />
         </>
       }
-      dock={<NextStep point={point} saver={saver} />}
+      dock={<NextStep point={point} steps={steps} saver={saver} />}
     />
   );
 }

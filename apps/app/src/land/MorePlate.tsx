@@ -1,12 +1,8 @@
 import { ownWires, planDifferences } from '@keypost/core';
 import type { DeviceFamily } from '@keypost/core';
-import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
-import { GoTo } from '../ui/GoTo';
-import { ChevronRight } from '../ui/icons';
-import { useTokens } from '../ui/look';
+import { MoreRow } from '../ui/MoreRow';
 import { Plate } from '../ui/Plate';
-import { Words } from '../ui/Words';
 
 const SWITCHING: readonly DeviceFamily[] = ['three-wire', 'contact', 'two-wire'];
 
@@ -39,36 +35,5 @@ export function MorePlate({ point }: { point: OpenPoint }) {
         <MoreRow key={to} to={`${point.base}/${to}`} label={label} hint={hint} loud={loud} first={i === 0} />
       ))}
     </Plate>
-  );
-}
-
-export function MoreRow({
-  to,
-  label,
-  hint,
-  loud = false,
-  first,
-}: {
-  to: string;
-  label: string;
-  hint: string;
-  loud?: boolean;
-  first: boolean;
-}) {
-  const { soft } = useTokens();
-  return (
-    <GoTo
-      label={`${label}: ${hint}`}
-      to={to}
-      className={`min-h-[56px] flex-row items-center gap-3 px-4 py-1.5 active:bg-wash ${first ? '' : 'border-t border-line'}`}
-    >
-      <View className="min-w-0 flex-1">
-        <Words as="strong">{label}</Words>
-        <Words as="small" className={loud ? 'font-wordsemi text-wait' : ''} numberOfLines={2}>
-          {hint}
-        </Words>
-      </View>
-      <ChevronRight size={22} color={soft} />
-    </GoTo>
   );
 }

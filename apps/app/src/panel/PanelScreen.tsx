@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
-import { MoreRow } from '../land/MorePlate';
+import { MoreRow } from '../ui/MoreRow';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/look';
 import { Plate } from '../ui/Plate';
@@ -111,6 +111,12 @@ function PanelLinks({ view: { id, content } }: { view: JobView }) {
             : `${content.wires.length} wires`
         }
         loud={other > 0}
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/buses`}
+        label="IO-Link, lines and network"
+        hint="port plans, description files, addresses, live values"
       />
     </Plate>
   );

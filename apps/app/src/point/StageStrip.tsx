@@ -2,15 +2,17 @@ import type { PointProgress } from '@keypost/core';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { Mark } from '../ui/Mark';
+import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
 
-export type Page = 'land' | 'prove' | 'log';
+export type Page = 'fit' | 'land' | 'set' | 'prove' | 'log';
 
-const NAMES: Record<Page, string> = { land: 'Land', prove: 'Prove', log: 'Log' };
+const NAMES: Record<Page, string> = { fit: 'Fit', land: 'Land', set: 'Set', prove: 'Prove', log: 'Log' };
 
 /** The stages of a point that apply, and its log. */
 export function StageStrip({ base, here, progress }: { base: string; here: Page; progress: PointProgress }) {
   const router = useRouter();
+  const wide = useWide();
   const pages: { page: Page; path: string }[] = [
     ...progress.stages.map(({ stage }) => ({
       page: stage,
@@ -18,6 +20,7 @@ export function StageStrip({ base, here, progress }: { base: string; here: Page;
     })),
     { page: 'log', path: `${base}/log` },
   ];
+  const tight = pages.length > 3 && !wide;
   return (
     <View role="tablist" className="flex-row overflow-hidden rounded-plate border-fine border-edge">
       {pages.map(({ page, path }, i) => {
@@ -30,11 +33,11 @@ export function StageStrip({ base, here, progress }: { base: string; here: Page;
             aria-selected={chosen}
             aria-label={NAMES[page]}
             onPress={() => router.navigate(path as never)}
-            className={`min-h-[50px] flex-1 flex-row items-center justify-center gap-2 ${chosen ? 'bg-plate' : ''} ${i > 0 ? 'border-l-[1.5px] border-edge' : ''}`}
+            className={`min-h-[50px] flex-1 items-center justify-center ${tight ? 'gap-0.5 py-1' : 'flex-row gap-2'} ${chosen ? 'bg-plate' : ''} ${i > 0 ? 'border-l-[1.5px] border-edge' : ''}`}
           >
             {mark && <Mark kind={mark} size={20} />}
             <Words
-              as="strong"
+              as={tight ? 'small' : 'strong'}
               className={
                 chosen
                   ? 'font-wordbold underline decoration-accent decoration-2 underline-offset-4'

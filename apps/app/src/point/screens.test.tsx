@@ -1,4 +1,4 @@
-import { loopView, readMeter } from '@keypost/core';
+import { landSteps, loopView, readMeter, stampedSteps } from '@keypost/core';
 import type { Change } from '@keypost/core';
 import { ApiProblem } from '@keypost/api';
 import { fireEvent, render, screen, within } from '@testing-library/react';
@@ -12,8 +12,9 @@ import { WhoAmI } from '../data/WhoAmI';
 import { LoopDrawing } from '../drawing/LoopDrawing';
 import { ChannelPlate, channelOptions } from '../land/ChannelPlate';
 import { FiveStates } from '../land/FiveStates';
-import { LandSteps, NextStep } from '../land/LandSteps';
+import { NextStep, StampSteps } from './StampSteps';
 import { Meter } from '../land/Meter';
+import type { OpenPoint } from './usePoint';
 import { StateToggle } from '../land/StateToggle';
 import { VerdictWords } from '../land/VerdictWords';
 import { inOrder, Tally } from '../board/Tally';
@@ -146,6 +147,12 @@ describe('the verdict', () => {
 });
 
 describe('the steps', () => {
+  const steps = (point: OpenPoint) =>
+    stampedSteps(point.view.content, point.analysis.context.point.id, landSteps(point.analysis));
+  const landing = (point: OpenPoint, saver: ReturnType<typeof idle>) => (
+    <StampSteps point={point} steps={steps(point)} title="Steps" label="Steps of landing" saver={saver} />
+  );
+
   const stamp: Change = {
     kind: 'stamp',
     stamp: { id: 's1', pointId: 'p', step: 'isolate', subject: 'Isolate, lock off, prove dead' },
@@ -153,7 +160,8 @@ describe('the steps', () => {
 
   test('the next one is stamped with what it says', () => {
     const saver = idle();
-    render(<NextStep point={openPoint(smallJob('-', 'pnp', [stamp]))} saver={saver} />);
+    const point = openPoint(smallJob('-', 'pnp', [stamp]));
+    render(<NextStep point={point} steps={steps(point)} saver={saver} />);
     fireEvent.click(screen.getByRole('button', { name: 'Done' }));
     const change = saver.save.mock.calls[0]![0] as { stamp: object };
     expect(change.stamp).toMatchObject({
@@ -164,7 +172,7 @@ describe('the steps', () => {
   });
 
   test('cautions stand at the step, and a stamp shows who and when', () => {
-    render(<LandSteps point={openPoint(smallJob('-', 'pnp', [stamp]))} saver={idle()} />);
+    render(landing(openPoint(smallJob('-', 'pnp', [stamp])), idle()));
     expect(screen.getAllByRole('note').map((note) => note.getAttribute('aria-label'))).toEqual([
       expect.stringMatching(/Machines can start by themselves/),
       expect.stringMatching(/site’s lock-off rules; mains only for people licensed or authorised/),
@@ -176,7 +184,7 @@ describe('the steps', () => {
 
   test('undoing needs a reason', () => {
     const saver = idle();
-    render(<LandSteps point={openPoint(smallJob('-', 'pnp', [stamp]))} saver={saver} />);
+    render(landing(openPoint(smallJob('-', 'pnp', [stamp])), saver));
     fireEvent.click(screen.getByRole('button', { name: /^Undo: Isolate/ }));
     fireEvent.click(screen.getByRole('button', { name: 'Undo this step' }));
     expect(saver.save).not.toHaveBeenCalled();

@@ -14,6 +14,8 @@ export interface Required {
   readonly from: string;
   /** Set by hand, with the reason in `from`. */
   readonly byHand: boolean;
+  /** What is usual, where nothing of the job says more. */
+  readonly usual?: boolean;
 }
 
 /**
@@ -27,6 +29,8 @@ export interface SheetLine {
   readonly parameter: Parameter;
   /** Unit in which the device asks it, as required or as it shows now. */
   readonly unit: string;
+  /** Unit in which it shows what stands there now, where that is another. */
+  readonly presentUnit?: string;
   readonly required?: Required;
   /** Why nothing follows, although it should. */
   readonly problem?: string;
@@ -141,9 +145,17 @@ function makeSheet(index: JobIndex, itemId: string): Sheet {
     );
     if (!applies(parameter, required, present)) continue;
     const problem = derivation && 'problem' in derivation && !hand ? derivation.problem : undefined;
-    lines.push(
-      lineOf(index, itemId, parameter, unitOf(parameter), required.get(parameter.key), problem, present),
+    const line = lineOf(
+      index,
+      itemId,
+      parameter,
+      unitOf(parameter),
+      required.get(parameter.key),
+      problem,
+      present,
     );
+    const shows = parameter.unitKey && present.values.get(parameter.unitKey)?.value;
+    lines.push(shows && shows !== line.unit ? { ...line, presentUnit: shows } : line);
   }
   const type = isModule ? moduleType(item.typeId) : deviceType(item.typeId);
   return { itemId, tag: item.tag, typeName: type.name, isModule, lines: withMemory(lines) };
@@ -256,6 +268,10 @@ export function countSet(list: readonly Sheet[]): { done: number; required: numb
     differ: lines.filter(({ state }) => state === 'differs').length,
   };
 }
+
+/** What stands at a line now, in words, in the unit in which it stands. */
+export const presentWords = ({ parameter, unit, presentUnit, present }: SheetLine): string =>
+  present ? valueWords(parameter, present.value, presentUnit ?? unit) : '';
 
 /** A value of a line in words, with its unit. */
 export const lineWords = (

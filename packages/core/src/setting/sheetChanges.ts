@@ -1,7 +1,7 @@
 import type { Change } from '../wiring/index.ts';
 import { applyChange, JobIndex, NOBODY, presentValues, sameValue } from '../wiring/index.ts';
 import type { JobContent } from '../model/job.ts';
-import { lineWords, sheetOf } from './sheet.ts';
+import { lineWords, presentWords, sheetOf } from './sheet.ts';
 import type { SheetLine } from './sheet.ts';
 
 /** A required value that a change of the job moves. */
@@ -77,7 +77,7 @@ export function stepsTo(
     steps.push({
       key: parameter.key,
       label: parameter.label,
-      ...(present && !wiped.has(parameter.key) && { from: lineWords(line, present.value) }),
+      ...(present && !wiped.has(parameter.key) && { from: presentWords(line) }),
       to: lineWords(line, target),
       value: target,
       ...(parameter.caution && { caution: parameter.caution }),

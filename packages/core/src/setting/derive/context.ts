@@ -8,6 +8,8 @@ export interface Derived {
   readonly value: string;
   /** Such as `name-plate: pipe size 3 in`. */
   readonly from: string;
+  /** Nothing of the job says so; it is what is usual, and `from` says why. */
+  readonly usual?: boolean;
 }
 
 /** Why nothing follows, although it should. */

@@ -61,7 +61,9 @@ export function derive(context: DeriveContext, parameter: Parameter): Derivation
   const { from, usual } = parameter;
   const followed = from && byRule(context, parameter, from);
   if (followed) return followed;
-  return usual && (context.point || !context.port) ? { value: usual.value, from: usual.why } : undefined;
+  return usual && (context.point || !context.port)
+    ? { value: usual.value, from: usual.why, usual: true }
+    : undefined;
 }
 
 const byRule = (context: DeriveContext, parameter: Parameter, rule: Rule): Derivation =>

@@ -31,11 +31,16 @@ export function plateValue(
   if (!fact) return undefined;
   const typed = point?.plate?.[key];
   if (!typed) return { problem: `${fact.label} is not copied from the name-plate yet.` };
-  if (fact.kind !== 'number') return chosen(parameter, typed, `${fact.label.toLowerCase()} ${typed}`);
+  if (fact.kind !== 'number')
+    return chosen(
+      parameter,
+      typed,
+      `${lowered(fact.label)}: ${fact.choices?.find(({ value }) => value === typed)?.label ?? typed}`,
+    );
   const unit = fact.unit ?? '';
   const read = parseIn(typed, unit);
   if (!read.ok) return { problem: `Name-plate, ${fact.label}: ${read.problem}` };
-  const from = `name-plate: ${fact.label.toLowerCase()} ${/[^\d.,\s]/.test(typed) || !unit ? typed : `${typed} ${unit}`}`;
+  const from = `name-plate: ${lowered(fact.label)} ${/[^\d.,\s]/.test(typed) || !unit ? typed : `${typed} ${unit}`}`;
   if (parameter.kind === 'choice') return chosen(parameter, plain(read.value), from);
   const wanted = unitOf(parameter);
   const value = wanted && unit ? convert(read.value, unit, wanted) : read.value;
@@ -50,6 +55,10 @@ function nominalWords(millimetres: number, typed: string): string {
   const dn = /in|"/.test(typed) ? NOMINAL[`${inches} in`] : undefined;
   return dn === undefined ? '' : ` (as a nominal size, DN ${dn})`;
 }
+
+/** A label within a sentence; what is written in capitals stays so. */
+const lowered = (label: string): string =>
+  /^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
 
 function chosen(parameter: Parameter, value: string, from: string): Derivation {
   const choice = parameter.choices?.find((c) => c.value === value || c.label === value);

@@ -1,4 +1,4 @@
-import { formatVoltBand, formatVolts, landSteps, readMeter, stampedSteps } from '@keypost/core';
+import { formatVoltBand, formatVolts, readMeter } from '@keypost/core';
 import type { StampedStep } from '@keypost/core';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
@@ -7,7 +7,7 @@ import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import type { OpenPoint } from '../point/usePoint';
+import type { OpenPoint } from './usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Mark } from '../ui/Mark';
@@ -16,25 +16,30 @@ import { Plate, Row } from '../ui/Plate';
 import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
 
-function useSteps({ view, analysis }: OpenPoint): StampedStep[] {
-  return useMemo(
-    () => stampedSteps(view.content, analysis.context.point.id, landSteps(analysis)),
-    [view, analysis],
-  );
-}
-
-/** The steps of landing, each with its stamp; a stamp can be undone with a reason. */
-export function LandSteps({ point, saver }: { point: OpenPoint; saver: Saver }) {
-  const steps = useSteps(point);
+/** Steps of a stage, each with its stamp; a stamp can be undone with a reason. */
+export function StampSteps({
+  point,
+  steps,
+  title,
+  label,
+  saver,
+}: {
+  point: OpenPoint;
+  steps: readonly StampedStep[];
+  title: string;
+  /** Read aloud for the list. */
+  label: string;
+  saver: Saver;
+}) {
   const [undoing, setUndoing] = useState<string>();
   if (steps.length === 0) return null;
   const next = steps.find(({ stamp }) => !stamp);
   return (
     <Plate
-      title="Steps"
+      title={title}
       aside={<Words as="mono">{`${steps.filter(({ stamp }) => stamp).length} of ${steps.length}`}</Words>}
     >
-      <View role="list" aria-label="Steps of landing">
+      <View role="list" aria-label={label}>
         {steps.map((stamped, i) => (
           <Row key={stamped.step.key} first={i === 0} className={stamped === next ? 'bg-wash' : ''}>
             <StepRow
@@ -124,8 +129,15 @@ function Undo({ stampId, saver, onDone }: { stampId: string; saver: Saver; onDon
 }
 
 /** The next thing to do, always in reach of the thumb. */
-export function NextStep({ point, saver }: { point: OpenPoint; saver: Saver }) {
-  const steps = useSteps(point);
+export function NextStep({
+  point,
+  steps,
+  saver,
+}: {
+  point: OpenPoint;
+  steps: readonly StampedStep[];
+  saver: Saver;
+}) {
   const known = useKnown();
   const wide = useWide();
   const [asking, setAsking] = useState(false);

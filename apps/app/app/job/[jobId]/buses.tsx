@@ -1,0 +1,1 @@
+export { BusesScreen as default } from '../../../src/buses/BusesScreen';

@@ -1,0 +1,1 @@
+export { LiveScreen as default } from '../../../src/live/LiveScreen';

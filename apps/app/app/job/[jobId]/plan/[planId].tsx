@@ -1,0 +1,1 @@
+export { PlanScreen as default } from '../../../../src/buses/PlanScreen';

@@ -1,0 +1,1 @@
+export { FitScreen as default } from '../../../../../src/fit/FitScreen';

@@ -1,0 +1,1 @@
+export { HistoryScreen as default } from '../../../../../src/set/HistoryScreen';

@@ -1,0 +1,1 @@
+export { SetScreen as default } from '../../../../../src/set/SetScreen';

@@ -1,0 +1,1 @@
+export { PortPlanScreen as default } from '../../../../src/buses/PortPlanScreen';

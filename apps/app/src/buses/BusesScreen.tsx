@@ -1,0 +1,91 @@
+import type { JobView } from '@keypost/api';
+import { ioLinkMasters, lineOf, networkFaults, planAsSet, portPlan, serialFaults } from '@keypost/core';
+import type { BusPlan, JobIndex } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { MoreRow } from '../ui/MoreRow';
+import { Plate, Row } from '../ui/Plate';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+import { BusPage } from './BusPage';
+import { DescriptionFiles } from './DescriptionFiles';
+import { NewPlan } from './NewPlan';
+import { Button } from '../ui/Button';
+
+/** Everything that talks: IO-Link masters, serial lines, networks, description files. */
+export function BusesScreen() {
+  return (
+    <BusPage title="Buses" back="/panel">
+      {(view, index) => <Buses view={view} index={index} />}
+    </BusPage>
+  );
+}
+
+export function faultsOf(index: JobIndex, plan: BusPlan): number {
+  return plan.kind === 'serial'
+    ? serialFaults(lineOf(planAsSet(index, plan))).length
+    : networkFaults(plan).length;
+}
+
+function Buses({ view, index }: { view: JobView; index: JobIndex }) {
+  const base = `/job/${view.id}`;
+  const wide = useWide();
+  const [adding, setAdding] = useState(false);
+  const masters = ioLinkMasters(index);
+  const { plans } = view.content;
+  return (
+    <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
+      <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+        <Plate title="Live">
+          <MoreRow first to={`${base}/live`} label="Live values" hint="what the devices say at this moment" />
+        </Plate>
+        <Plate title="IO-Link masters">
+          {masters.length === 0 && (
+            <Row first>
+              <Words as="small">No master in the panel. Add one there first.</Words>
+            </Row>
+          )}
+          {masters.map((module, i) => {
+            const ports = portPlan(index, module.id);
+            const bad = ports.filter(({ problem }) => problem).length;
+            return (
+              <MoreRow
+                key={module.id}
+                first={i === 0}
+                to={`${base}/ports/${module.id}`}
+                label={`${module.tag}: port plan`}
+                hint={`${ports.filter(({ device }) => device).length} of ${ports.length} ports in use${bad ? `, ${bad} without a description` : ''}`}
+                loud={bad > 0}
+              />
+            );
+          })}
+        </Plate>
+        <Plate title="Lines and networks">
+          {plans.map((plan, i) => {
+            const faults = faultsOf(index, plan);
+            return (
+              <MoreRow
+                key={plan.id}
+                first={i === 0}
+                to={`${base}/plan/${plan.id}`}
+                label={plan.tag}
+                hint={`${plan.kind === 'serial' ? `serial line, ${plan.units.length} on it` : `network, ${plan.members.length} in it`}${faults ? `, ${faults} to mend` : ', nothing to mend'}`}
+                loud={faults > 0}
+              />
+            );
+          })}
+          <Row first={plans.length === 0} className="gap-3">
+            {adding ? (
+              <NewPlan view={view} onDone={() => setAdding(false)} />
+            ) : (
+              <Button label="Plan a line or network" onPress={() => setAdding(true)} />
+            )}
+          </Row>
+        </Plate>
+      </View>
+      <View className={wide ? 'flex-1' : ''}>
+        <DescriptionFiles view={view} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,124 @@
+import type { JobView } from '@keypost/api';
+import { JobProblem, knownDescription, MOST_DESCRIPTION_BYTES } from '@keypost/core';
+import type { Description } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { pickNamedFile } from '../data/saveFile';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { FileUp } from '../ui/icons';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+/** The description files of a job, and how another is brought in. */
+export function DescriptionFiles({ view }: { view: JobView }) {
+  const { ink } = useTokens();
+  const known = useKnown();
+  const saver = useSave(view);
+  const [refused, setRefused] = useState<string>();
+  const take = async () => {
+    setRefused(undefined);
+    const file = await pickNamedFile('.xml,text/xml,application/xml', MOST_DESCRIPTION_BYTES);
+    if (!file) return;
+    if ('tooLarge' in file)
+      return setRefused(
+        `${file.name} is ${Math.ceil(file.tooLarge / 1024 / 1024)} MB; a description file has at most ${MOST_DESCRIPTION_BYTES / 1024 / 1024} MB.`,
+      );
+    const problem = problemOf(file.text);
+    if (problem) return setRefused(`${file.name} was not taken.\n${problem}`);
+    await saver.save({
+      kind: 'addDescription',
+      description: { id: uuid(), fileName: file.name, text: file.text },
+    });
+  };
+  return (
+    <Plate
+      title="Description files"
+      aside={<Words as="number">{String(view.content.descriptions.length)}</Words>}
+    >
+      {view.content.descriptions.map((row, i) => (
+        <FileRow key={row.id} view={view} row={row} first={i === 0} />
+      ))}
+      <Row first={view.content.descriptions.length === 0} className="gap-3">
+        {refused && (
+          <Notice actions={<Button label="Close" onPress={() => setRefused(undefined)} />}>{refused}</Notice>
+        )}
+        {!known && <WhoAmI />}
+        <SaveNotice saver={saver} />
+        <Button
+          label="Bring in a description file"
+          icon={<FileUp size={20} color={ink} />}
+          disabled={!known}
+          waiting={saver.saving}
+          onPress={() => void take()}
+        />
+        <Words as="small">The open device description of IO-Link (IODD), one XML file a device.</Words>
+      </Row>
+    </Plate>
+  );
+}
+
+function problemOf(text: string): string | undefined {
+  try {
+    knownDescription(text);
+    return undefined;
+  } catch (error) {
+    if (!(error instanceof JobProblem)) throw error;
+    return error.problems
+      .slice(0, 5)
+      .map(({ path, message }) => (path ? `${path}: ${message}` : message))
+      .join('\n');
+  }
+}
+
+function FileRow({ view, row, first }: { view: JobView; row: Description; first: boolean }) {
+  const [open, setOpen] = useState(false);
+  const { description, parameters } = knownDescription(row.text);
+  const users = view.content.devices.filter(({ descriptionId }) => descriptionId === row.id);
+  const records = description.processData.flatMap(({ input, output }) => [
+    ...(input ? [['from the device', input] as const] : []),
+    ...(output ? [['to the device', output] as const] : []),
+  ]);
+  return (
+    <Row first={first} className="gap-1">
+      <Words as="strong">{description.name}</Words>
+      <Words as="small">{`${description.vendor}, ${description.vendorId} / ${description.deviceId}, ${description.bitrate}`}</Words>
+      <Words as="small">
+        {users.length ? `for ${users.map(({ tag }) => tag).join(', ')}` : 'for no device yet'}
+      </Words>
+      <View className="-ml-4 items-start">
+        <Button
+          label={`${open ? 'Close' : 'What is in'} ${row.fileName}`}
+          kind="bare"
+          onPress={() => setOpen(!open)}
+        />
+      </View>
+      {open && (
+        <View className="gap-2 pt-1">
+          {records.map(([words, record]) => (
+            <View key={words} className="gap-0.5">
+              <Words
+                as="small"
+                className="font-wordsemi"
+              >{`Process data ${words}, ${record.bitLength} bits`}</Words>
+              {record.items.map((item) => (
+                <Words as="small" key={item.name}>
+                  {`bit ${item.bitOffset}: ${item.name}${item.scale ? ` × ${item.scale.gradient}${item.scale.offset ? ` + ${item.scale.offset}` : ''} ${item.scale.unit}` : ''}`}
+                </Words>
+              ))}
+            </View>
+          ))}
+          <Words as="small" className="font-wordsemi">{`${parameters.length} parameters`}</Words>
+          {parameters.slice(0, 30).map(({ key, label, index, subindex }) => (
+            <Words as="small" key={key}>{`${index}${subindex ? `.${subindex}` : ''}  ${label}`}</Words>
+          ))}
+        </View>
+      )}
+    </Row>
+  );
+}

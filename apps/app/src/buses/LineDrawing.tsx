@@ -1,0 +1,87 @@
+import type { SerialPlan } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Rect, Text } from 'react-native-svg';
+import { useTokens } from '../ui/look';
+import { Plate } from '../ui/Plate';
+
+const STEP = 74;
+const TOP = 34;
+const PLUS = 26;
+const MINUS = 50;
+
+/** The line from one end to the other, downwards: two wires, units at their place, terminators as bridges, volts at rest. */
+export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: ReadonlyMap<string, number> }) {
+  const [width, setWidth] = useState(0);
+  const t = useTokens();
+  const height = TOP + STEP * Math.max(0, plan.units.length - 1) + 40;
+  const end = TOP + STEP * Math.max(0, plan.units.length - 1);
+  const words = { fontFamily: 'AtkinsonHyperlegibleNext_600SemiBold', fontSize: 15, fill: t.ink };
+  const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
+  return (
+    <Plate title="Along the cable">
+      <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+        {width > 0 && (
+          <Svg
+            width={width}
+            height={height}
+            role="img"
+            aria-label={`The line: ${plan.units.map(({ tag }) => tag).join(', ')}`}
+          >
+            <Line x1={PLUS} y1={TOP} x2={PLUS} y2={end} stroke={t.ink} strokeWidth={4} />
+            <Line x1={MINUS} y1={TOP} x2={MINUS} y2={end} stroke={t.ink} strokeWidth={4} />
+            <Text x={PLUS} y={18} textAnchor="middle" {...figures} fill={t.ink}>
+              +
+            </Text>
+            <Text x={MINUS} y={18} textAnchor="middle" {...figures} fill={t.ink}>
+              −
+            </Text>
+            {plan.units.map(({ id, tag, unit, terminated, fromLastM, plusName }, i) => {
+              const y = TOP + i * STEP;
+              return (
+                <G key={id}>
+                  {i > 0 && <Text x={MINUS + 14} y={y - STEP / 2 + 5} {...figures}>{`${fromLastM} m`}</Text>}
+                  {terminated && (
+                    <Rect
+                      x={PLUS + 4}
+                      y={y + 9}
+                      width={MINUS - PLUS - 8}
+                      height={9}
+                      rx={2}
+                      fill={t.plate}
+                      stroke={t.ink}
+                      strokeWidth={2}
+                    />
+                  )}
+                  <Line x1={PLUS} y1={y} x2={86} y2={y} stroke={t.edge} strokeWidth={2} />
+                  <Circle cx={PLUS} cy={y} r={5.5} fill={t.plate} stroke={t.ink} strokeWidth={2} />
+                  <Circle cx={MINUS} cy={y} r={5.5} fill={t.plate} stroke={t.ink} strokeWidth={2} />
+                  <Text x={94} y={y + 5} {...words}>
+                    {tag}
+                  </Text>
+                  <Text x={94} y={y + 23} {...figures}>
+                    {[
+                      unit === undefined ? 'master' : `unit ${unit}`,
+                      `+ is ${plusName}`,
+                      terminated ? '120 Ω' : '',
+                      plan.bias?.at === id ? `bias ${plan.bias.ohms} Ω` : '',
+                    ]
+                      .filter(Boolean)
+                      .join('  ')}
+                  </Text>
+                  <Text
+                    x={width - 14}
+                    y={y + 5}
+                    textAnchor="end"
+                    {...figures}
+                    fill={t.ink}
+                  >{`${(volts.get(tag) ?? 0).toFixed(2)} V`}</Text>
+                </G>
+              );
+            })}
+          </Svg>
+        )}
+      </View>
+    </Plate>
+  );
+}

@@ -1,0 +1,114 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import type { JobView } from '@keypost/api';
+import { MappedValue, REGISTER_TYPES } from '@keypost/core';
+import type { Change } from '@keypost/core';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
+import { Select } from '../ui/Select';
+
+const Form = z.object({
+  name: MappedValue.shape.name,
+  table: MappedValue.shape.table,
+  address: numeric(MappedValue.shape.address),
+  type: MappedValue.shape.type,
+  unit: MappedValue.shape.unit,
+});
+
+/** A further value of a unit's registers. */
+export function MapForm({ view, change }: { view: JobView; change: (added: MappedValue) => Change }) {
+  const [open, setOpen] = useState(false);
+  return open ? (
+    <OpenForm view={view} change={change} onDone={() => setOpen(false)} />
+  ) : (
+    <Button label="Add a value" onPress={() => setOpen(true)} />
+  );
+}
+
+function OpenForm({
+  view,
+  change,
+  onDone,
+}: {
+  view: JobView;
+  change: (added: MappedValue) => Change;
+  onDone: () => void;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const { control, handleSubmit } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: { name: '', table: 'input', address: '', type: 'uint16', unit: '' } as z.input<
+      typeof Form
+    >,
+  });
+  const submit = handleSubmit((row) => {
+    void saver.save(change({ ...row, id: uuid(), words: 'high', bytes: 'high', scale: 1 }), { then: onDone });
+  });
+  return (
+    <View className="gap-4">
+      <FormField control={control} name="name" label="Name" hint="such as Active power" />
+      <Controller
+        control={control}
+        name="table"
+        render={({ field }) => (
+          <Choice
+            label="Table"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'input', label: 'Input' },
+              { value: 'holding', label: 'Holding' },
+            ]}
+          />
+        )}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="address"
+            label="First register"
+            mono
+            inputMode="numeric"
+            hint="as sent, from 0"
+          />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="unit" label="Unit" />
+        </View>
+      </View>
+      <Controller
+        control={control}
+        name="type"
+        render={({ field }) => (
+          <Select
+            label="Type"
+            value={field.value}
+            onChange={field.onChange}
+            options={REGISTER_TYPES.map((value) => ({ value, label: value }))}
+          />
+        )}
+      />
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <FormActions
+        label="Add it"
+        onStore={() => void submit()}
+        onCancel={onDone}
+        disabled={!known}
+        waiting={saver.saving}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,152 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import type { JobView } from '@keypost/api';
+import { findDeviceType, NetworkMember, NETWORK_ROLES, parseIpv4, prefixOf } from '@keypost/core';
+import type { EthernetPlan } from '@keypost/core';
+import { Controller, useForm } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
+import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
+import { Conflict } from '../data/Conflict';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+
+const Form = z.object({
+  tag: NetworkMember.shape.tag,
+  itemId: z.string(),
+  role: NetworkMember.shape.role,
+  address: z
+    .string()
+    .refine((text) => parseIpv4(text) !== undefined, 'Four numbers from 0 to 255, such as 192.168.10.30.'),
+  mask: z.string().refine((text) => prefixOf(text) !== undefined, 'Such as 255.255.255.0, or /24.'),
+  gateway: z.string(),
+  name: z.string(),
+  nameOnDevice: z.string(),
+  file: z.enum(['installed', 'missing', 'not needed']),
+});
+type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
+
+/** One participant of a network, or a new one. */
+export function MemberForm({
+  view,
+  plan,
+  member,
+  onDone,
+}: {
+  view: JobView;
+  plan: EthernetPlan;
+  member?: NetworkMember;
+  onDone: () => void;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const { control, handleSubmit } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: {
+      tag: member?.tag ?? '',
+      itemId: member?.itemId ?? '',
+      role: member?.role ?? 'device',
+      address: member?.address ?? '',
+      mask: member?.mask ?? plan.members[0]?.mask ?? '255.255.255.0',
+      gateway: member?.gateway ?? '',
+      name: member?.name ?? '',
+      nameOnDevice: member?.nameOnDevice ?? '',
+      file: member?.file ?? 'not needed',
+    },
+  });
+  const store = (members: EthernetPlan['members']) =>
+    void saver.save(
+      { kind: 'setPlan', plan: { ...plan, members } },
+      { expects: expecting(view, 'plans', plan.id), then: onDone },
+    );
+  const submit = handleSubmit(({ itemId, gateway, name, nameOnDevice, ...rest }) => {
+    const row: NetworkMember = {
+      ...rest,
+      id: member?.id ?? uuid(),
+      ...(itemId && { itemId }),
+      ...(gateway && { gateway }),
+      ...(name && { name, nameOnDevice }),
+      ...(member?.link && { link: member.link }),
+      ...(member?.unit !== undefined && { unit: member.unit }),
+      map: member?.map ?? [],
+    };
+    store(member ? plan.members.map((old) => (old.id === member.id ? row : old)) : [...plan.members, row]);
+  });
+  return (
+    <Plate title={member ? member.tag : 'New participant'}>
+      <Row first className="gap-4">
+        <Fields control={control} view={view} />
+        {!known && <WhoAmI />}
+        <Conflict saver={saver} view={view} onTake={onDone} />
+        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+        <FormActions
+          label="Store it"
+          onStore={() => void submit()}
+          onCancel={onDone}
+          disabled={!known}
+          waiting={saver.saving}
+        >
+          {member && (
+            <Button
+              label={`Take ${member.tag} out`}
+              kind="danger"
+              disabled={!known}
+              onPress={() => store(plan.members.filter(({ id }) => id !== member.id))}
+            />
+          )}
+        </FormActions>
+      </Row>
+    </Plate>
+  );
+}
+
+function Fields({ control, view }: { control: FormControl; view: JobView }) {
+  const items = [
+    ...view.content.modules,
+    ...view.content.devices.filter(({ typeId }) => findDeviceType(typeId)?.family === 'ethernet'),
+  ].map(({ id, tag }) => ({ value: id, label: tag }));
+  const pick = (
+    name: 'role' | 'file' | 'itemId',
+    label: string,
+    options: readonly { value: string; label: string }[],
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Select label={label} value={field.value} onChange={field.onChange} options={options} />
+      )}
+    />
+  );
+  return (
+    <>
+      <FormField control={control} name="tag" label="Tag" />
+      {pick(
+        'role',
+        'What it is',
+        NETWORK_ROLES.map((value) => ({ value, label: value })),
+      )}
+      {pick('itemId', 'Part of the job', [{ value: '', label: 'none' }, ...items])}
+      <FormField control={control} name="address" label="IP address" mono />
+      <FormField control={control} name="mask" label="Mask" mono />
+      <FormField control={control} name="gateway" label="Gateway" mono hint="empty where there is none" />
+      <FormField
+        control={control}
+        name="name"
+        label="Name in the project"
+        hint="small letters, digits and dashes; empty where none is used"
+      />
+      <FormField control={control} name="nameOnDevice" label="Name that the device has" />
+      {pick('file', 'Description file in the project', [
+        { value: 'not needed', label: 'not needed' },
+        { value: 'installed', label: 'installed' },
+        { value: 'missing', label: 'missing' },
+      ])}
+    </>
+  );
+}

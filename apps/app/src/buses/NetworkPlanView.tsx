@@ -1,0 +1,142 @@
+import type { JobView } from '@keypost/api';
+import { networkFaults, networkSteps } from '@keypost/core';
+import type { EthernetPlan, NetworkMember } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Mark } from '../ui/Mark';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+import { FaultList } from './FaultList';
+import { MemberForm } from './MemberForm';
+import { RegisterMap } from './RegisterMap';
+
+/** A network: who has which address, what would not work, and the order in which it is brought up. */
+export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetPlan }) {
+  const wide = useWide();
+  const faults = useMemo(() => networkFaults(plan), [plan]);
+  const [editing, setEditing] = useState<string>();
+  const done = () => setEditing(undefined);
+  return (
+    <>
+      <Words as="head">{plan.tag}</Words>
+      <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <FaultList
+            title="Before anything is plugged in"
+            faults={faults.map(({ sentence }) => sentence)}
+            clear="Addresses, masks, gateways, names and files fit together."
+          />
+          <Steps plan={plan} />
+        </View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          {plan.members.map((member) =>
+            editing === member.id ? (
+              <MemberForm key={member.id} view={view} plan={plan} member={member} onDone={done} />
+            ) : (
+              <Member
+                key={member.id}
+                view={view}
+                plan={plan}
+                member={member}
+                wrong={faults.some(({ tags }) => tags.includes(member.tag))}
+                onEdit={() => setEditing(member.id)}
+              />
+            ),
+          )}
+          {editing === 'new' ? (
+            <MemberForm view={view} plan={plan} onDone={done} />
+          ) : (
+            <Button label="Add a participant" onPress={() => setEditing('new')} />
+          )}
+        </View>
+      </View>
+    </>
+  );
+}
+
+function Steps({ plan }: { plan: EthernetPlan }) {
+  return (
+    <Plate title="Order of bringing it up">
+      <View role="list" aria-label="Order of bringing it up">
+        {networkSteps(plan).map(({ key, title, detail, caution }, i) => (
+          <Row key={key} first={i === 0}>
+            <View role="listitem" className="flex-row gap-3">
+              <Words as="number" className="w-[26px]">
+                {String(i + 1)}
+              </Words>
+              <View className="min-w-0 flex-1 gap-0.5">
+                <Words as="body">{title}</Words>
+                {detail && <Words as="small">{detail}</Words>}
+                {caution && <Caution>{caution}</Caution>}
+              </View>
+            </View>
+          </Row>
+        ))}
+      </View>
+    </Plate>
+  );
+}
+
+function Member({
+  view,
+  plan,
+  member,
+  wrong,
+  onEdit,
+}: {
+  view: JobView;
+  plan: EthernetPlan;
+  member: NetworkMember;
+  wrong: boolean;
+  onEdit: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const { tag, role, address, mask, gateway, name, file, map } = member;
+  return (
+    <Plate title={tag} aside={<Button label={`Edit ${tag}`} kind="bare" onPress={onEdit} />}>
+      <Row first className="gap-1">
+        <View className="flex-row items-center justify-between gap-3">
+          <Words as="number" className={wrong ? 'text-fail' : ''}>
+            {address}
+          </Words>
+          <Mark kind={wrong ? 'failed' : 'proven'} size={18} />
+        </View>
+        <Words as="small">
+          {[
+            role,
+            `mask ${mask}`,
+            gateway && `gateway ${gateway}`,
+            name && `name ${name}`,
+            file !== 'not needed' && `description file ${file}`,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </Words>
+        {member.link && (
+          <Button
+            label={open ? 'Close its registers' : `Registers of ${tag}, ${map.length}`}
+            onPress={() => setOpen(!open)}
+          />
+        )}
+      </Row>
+      {open && (
+        <RegisterMap
+          view={view}
+          planId={plan.id}
+          rowId={member.id}
+          map={map}
+          change={(next) => ({
+            kind: 'setPlan',
+            plan: {
+              ...plan,
+              members: plan.members.map((row) => (row.id === member.id ? { ...row, map: next } : row)),
+            },
+          })}
+        />
+      )}
+    </Plate>
+  );
+}

@@ -1,0 +1,183 @@
+import type { JobView } from '@keypost/api';
+import { lineWords, portPlan } from '@keypost/core';
+import type { JobIndex, Numbering, PlannedPort, PortAddress } from '@keypost/core';
+import { useGlobalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { SheetPlate } from '../set/SheetPlate';
+import { MasterTalk } from './MasterTalk';
+import { LinkField } from './LinkField';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Mark } from '../ui/Mark';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+import { BusPage } from './BusPage';
+
+const NUMBERINGS: readonly { value: Numbering; label: string }[] = [
+  { value: 'byte', label: 'Bytes' },
+  { value: 'word', label: 'Words' },
+  { value: 'register', label: 'Registers' },
+];
+
+/** How each port of an IO-Link master is to be run, and where its data lies. */
+export function PortPlanScreen() {
+  const { moduleId } = useGlobalSearchParams<{ moduleId: string }>();
+  return (
+    <BusPage title="Port plan" back="/buses">
+      {(view, index) =>
+        index.module(moduleId) ? (
+          <Ports view={view} index={index} moduleId={moduleId} />
+        ) : (
+          <Notice>This master is not in the panel any more.</Notice>
+        )
+      }
+    </BusPage>
+  );
+}
+
+function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; moduleId: string }) {
+  const [numbering, setNumbering] = useState<Numbering>('byte');
+  const wide = useWide();
+  const module = index.module(moduleId)!;
+  const ports = useMemo(() => portPlan(index, moduleId), [index, moduleId]);
+  return (
+    <>
+      <Words as="head">{`${module.tag}  ${index.typeOf(moduleId).name}`}</Words>
+      <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <LinkField
+            value={module.link}
+            hint="where the master answers over HTTP"
+            change={(link) => ({ kind: 'editModule', id: moduleId, patch: { link } })}
+            view={view}
+          />
+          {module.link && <MasterTalk view={view} index={index} moduleId={moduleId} />}
+        </View>
+        <View className={wide ? 'flex-1' : ''}>
+          <Choice
+            label="Addresses in the controller counted in"
+            value={numbering}
+            onChange={setNumbering}
+            options={NUMBERINGS}
+          />
+        </View>
+      </View>
+      <View className={wide ? 'flex-row flex-wrap items-start gap-4' : 'gap-4'}>
+        {ports.map((port) => (
+          <View key={port.name} className={wide ? 'min-w-[420px] flex-1' : ''}>
+            <PortPlate view={view} port={port} numbering={numbering} />
+          </View>
+        ))}
+      </View>
+    </>
+  );
+}
+
+function PortPlate({ view, port, numbering }: { view: JobView; port: PlannedPort; numbering: Numbering }) {
+  const [open, setOpen] = useState(false);
+  const { number, portClass, device, point, known, sheet, bytes, cycle, message, problem } = port;
+  const differ = sheet.lines.filter(({ state }) => state === 'differs').length;
+  const left = sheet.lines.filter(({ required, state }) => required && state !== 'done').length;
+  const mode = sheet.lines.find(({ parameter }) => parameter.key.endsWith('.mode'));
+  return (
+    <Plate
+      title={`Port ${number}, class ${portClass}`}
+      aside={<Mark kind={differ ? 'failed' : left ? 'open' : 'proven'} size={22} />}
+    >
+      <Row first className="gap-2">
+        <View className="flex-row items-baseline justify-between gap-3">
+          <Words as="strong" className="flex-1">
+            {point ? `${point.tag}  ${point.name}` : 'Nothing on it'}
+          </Words>
+          <Words as="number">{mode?.required ? lineWords(mode, mode.required.value) : ''}</Words>
+        </View>
+        {problem && (
+          <Words as="small" className="font-wordsemi text-wait">
+            {problem}
+          </Words>
+        )}
+        {device && <DescriptionChoice view={view} deviceId={device.id} chosen={device.descriptionId} />}
+        {known && (
+          <>
+            <Pair label="Data" value={`${bytes.input} in, ${bytes.output} out, 1 qualifier`} />
+            <Pair label="Cycle" value={`${cycle} ms at ${known.description.bitrate}`} />
+            <Pair label="A message takes" value={`${message!.toFixed(1)} ms`} />
+            <Addresses address={port.addresses[numbering]} />
+          </>
+        )}
+        <Button
+          label={open ? 'Close its settings' : `Settings of port ${number}`}
+          onPress={() => setOpen(!open)}
+        />
+      </Row>
+      {open && (
+        <View className="p-3">
+          <SheetPlate view={view} sheet={sheet} arranged="order" />
+        </View>
+      )}
+    </Plate>
+  );
+}
+
+function Pair({ label, value }: { label: string; value: string }) {
+  return (
+    <View className="flex-row justify-between gap-3">
+      <Words as="small">{label}</Words>
+      <Words as="mono" className="text-ink">
+        {value}
+      </Words>
+    </View>
+  );
+}
+
+function Addresses({ address }: { address: PortAddress | undefined }) {
+  if (!address) return null;
+  const span = (first?: string, last?: string) => (first === last ? (first ?? '') : `${first} to ${last}`);
+  return (
+    <>
+      {address.firstIn && <Pair label="From the device" value={span(address.firstIn, address.lastIn)} />}
+      {address.firstOut && <Pair label="To the device" value={span(address.firstOut, address.lastOut)} />}
+      {address.qualifier && <Pair label="Qualifier" value={address.qualifier} />}
+    </>
+  );
+}
+
+function DescriptionChoice({
+  view,
+  deviceId,
+  chosen,
+}: {
+  view: JobView;
+  deviceId: string;
+  chosen: string | undefined;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const [asked, setAsked] = useState(false);
+  const put = (id: string) => {
+    if (!known) return setAsked(true);
+    void saver.save({ kind: 'editDevice', id: deviceId, patch: { descriptionId: id === '' ? null : id } });
+  };
+  return (
+    <>
+      <Select
+        label="Description file"
+        value={chosen ?? ''}
+        options={[
+          { value: '', label: 'none yet' },
+          ...view.content.descriptions.map(({ id, fileName }) => ({ value: id, label: fileName })),
+        ]}
+        onChange={put}
+      />
+      {asked && !known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import type { JobView } from '@keypost/api';
+import { matchingFormats, registersOf } from '@keypost/core';
+import type { Change, MappedValue, Match } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { valueText } from '../live/LiveUnitRows';
+import { useLive, useLiveUnit } from '../live/liveStore';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { MapForm } from './MapForm';
+
+/** The registers of a unit, what is in them now, and how they must be read by a value known from its display. */
+export function RegisterMap({
+  view,
+  planId,
+  rowId,
+  map,
+  change,
+}: {
+  view: JobView;
+  planId: string;
+  rowId: string;
+  map: readonly MappedValue[];
+  change: (map: MappedValue[]) => Change;
+}) {
+  const store = useLive(view.id);
+  const live = useLiveUnit(store, planId, rowId);
+  const [open, setOpen] = useState<string>();
+  return (
+    <>
+      {live?.problem && (
+        <Row>
+          <Words as="fail">{live.problem}</Words>
+        </Row>
+      )}
+      {map.map((row) => {
+        const registers = live?.registers[row.id];
+        return (
+          <Row key={row.id} className="gap-2">
+            <View className="flex-row items-baseline justify-between gap-3">
+              <Words as="strong" className="flex-1">
+                {row.name}
+              </Words>
+              <Words as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Words>
+            </View>
+            <Words as="small">{formatWords(row)}</Words>
+            {registers && (
+              <Words as="mono">
+                {registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}
+              </Words>
+            )}
+            <Button
+              label={open === row.id ? 'Close' : `Read ${row.name} otherwise`}
+              kind="bare"
+              onPress={() => setOpen(open === row.id ? undefined : row.id)}
+            />
+            {open === row.id && (
+              <Reader
+                view={view}
+                row={row}
+                registers={registers}
+                put={(next) => change(map.map((old) => (old.id === row.id ? next : old)))}
+                remove={() => change(map.filter(({ id }) => id !== row.id))}
+              />
+            )}
+          </Row>
+        );
+      })}
+      <Row>
+        <MapForm view={view} change={(added) => change([...map, added])} />
+      </Row>
+    </>
+  );
+}
+
+const formatWords = ({ table, address, type, words, bytes, scale }: MappedValue): string =>
+  [
+    `${table} register ${address}`,
+    type,
+    ...(registersOf(type) > 1 ? [`${words} register first`] : []),
+    ...(bytes === 'low' ? ['bytes turned'] : []),
+    ...(scale === 1 ? [] : [`× ${scale}`]),
+  ].join(', ');
+
+function Reader({
+  view,
+  row,
+  registers,
+  put,
+  remove,
+}: {
+  view: JobView;
+  row: MappedValue;
+  registers: readonly number[] | undefined;
+  put: (next: MappedValue) => Change;
+  remove: () => Change;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const [text, setText] = useState('');
+  const value = Number(text.trim().replace(',', '.'));
+  const sought = text.trim() !== '' && Number.isFinite(value);
+  const matches = sought && registers ? matchingFormats(registers, value).slice(0, 4) : [];
+  const take = ({ type, words, bytes, scale }: Match) =>
+    void saver.save(put({ ...row, type, words, bytes, scale }));
+  return (
+    <View className="gap-3" role="group" aria-label={`Read ${row.name} otherwise`}>
+      <Field
+        label="What its own display shows"
+        value={text}
+        onChange={setText}
+        unit={row.unit}
+        mono
+        inputMode="decimal"
+        hint="One value that you know tells the order of registers and bytes."
+      />
+      {!registers && <Words as="small">Nothing was read from these registers yet.</Words>}
+      {sought && registers && matches.length === 0 && (
+        <Words as="fail">{`No way of reading these registers gives ${text.trim()}. Is it another register?`}</Words>
+      )}
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      {matches.map((match) => (
+        <Button
+          key={`${match.type} ${match.words} ${match.bytes} ${match.scale}`}
+          label={`Read as ${match.type}${registersOf(match.type) > 1 ? `, ${match.words} register first` : ''}${match.bytes === 'low' ? ', bytes turned' : ''}${match.scale === 1 ? '' : `, × ${match.scale}`}`}
+          disabled={!known}
+          waiting={saver.saving}
+          onPress={() => take(match)}
+        />
+      ))}
+      <Button
+        label={`Take ${row.name} out`}
+        kind="danger"
+        disabled={!known}
+        onPress={() => void saver.save(remove())}
+      />
+    </View>
+  );
+}

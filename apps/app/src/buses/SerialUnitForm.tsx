@@ -1,0 +1,220 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import type { JobView } from '@keypost/api';
+import { findDeviceType, moduleType, SerialUnit } from '@keypost/core';
+import type { SerialPlan } from '@keypost/core';
+import { Controller, useForm } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
+import { Conflict } from '../data/Conflict';
+import { SaveNotice } from '../data/SaveNotice';
+import { expecting, useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { numeric } from '../ui/numeric';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+
+const BAUDS = ['2400', '4800', '9600', '19200', '38400', '57600', '115200'];
+const FRAMES = { '8E1': ['even', 1], '8O1': ['odd', 1], '8N2': ['none', 2], '8N1': ['none', 1] } as const;
+type Frame = keyof typeof FRAMES;
+
+const Form = z.object({
+  tag: SerialUnit.shape.tag,
+  itemId: z.string(),
+  unit: z.union([
+    z.literal('').transform(() => undefined),
+    numeric(z.int().min(1, 'Unit numbers begin at 1.').max(247, 'Unit numbers end at 247.')),
+  ]),
+  baud: z.string().transform(Number),
+  frame: z.enum(Object.keys(FRAMES) as [Frame, ...Frame[]]),
+  plusName: SerialUnit.shape.plusName,
+  terminated: z.enum(['on', 'off']),
+  fromLastM: numeric(SerialUnit.shape.fromLastM),
+  unitLoad: numeric(SerialUnit.shape.unitLoad),
+});
+type Output = z.output<typeof Form>;
+type FormControl = Control<z.input<typeof Form>, unknown, Output>;
+
+/** One participant of a line, or a new one at its end. */
+export function SerialUnitForm({
+  view,
+  plan,
+  unit,
+  onDone,
+}: {
+  view: JobView;
+  plan: SerialPlan;
+  unit?: SerialUnit;
+  onDone: () => void;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const { control, handleSubmit } = useForm({
+    resolver: zodResolver(Form),
+    defaultValues: textsOf(plan, unit),
+  });
+  const store = (units: SerialPlan['units']) =>
+    void saver.save(
+      { kind: 'setPlan', plan: { ...plan, units } },
+      { expects: expecting(view, 'plans', plan.id), then: onDone },
+    );
+  const submit = handleSubmit(({ frame, itemId, terminated, unit: number, ...rest }) => {
+    const [parity, stopBits] = FRAMES[frame];
+    const row: SerialUnit = {
+      ...rest,
+      id: unit?.id ?? uuid(),
+      ...(itemId && { itemId }),
+      ...(number !== undefined && { unit: number }),
+      parity,
+      stopBits,
+      terminated: terminated === 'on',
+      ...(unit?.answerMs !== undefined && { answerMs: unit.answerMs }),
+      map: unit?.map ?? [],
+    };
+    store(unit ? plan.units.map((old) => (old.id === unit.id ? row : old)) : [...plan.units, row]);
+  });
+  return (
+    <Plate title={unit ? unit.tag : 'New unit'}>
+      <Row first className="gap-4">
+        <Fields control={control} view={view} />
+        {!known && <WhoAmI />}
+        <Conflict saver={saver} view={view} onTake={onDone} />
+        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
+        <FormActions
+          label="Store the unit"
+          onStore={() => void submit()}
+          onCancel={onDone}
+          disabled={!known}
+          waiting={saver.saving}
+        >
+          {unit && unit.unit !== undefined && (
+            <Button
+              label={`Take ${unit.tag} out`}
+              kind="danger"
+              disabled={!known}
+              onPress={() => store(plan.units.filter(({ id }) => id !== unit.id))}
+            />
+          )}
+        </FormActions>
+      </Row>
+    </Plate>
+  );
+}
+
+function Fields({ control, view }: { control: FormControl; view: JobView }) {
+  const pick = (
+    name: 'baud' | 'frame' | 'itemId',
+    label: string,
+    options: { value: string; label: string }[],
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Select label={label} value={field.value} onChange={field.onChange} options={options} />
+      )}
+    />
+  );
+  return (
+    <>
+      <FormField control={control} name="tag" label="Tag" />
+      {pick('itemId', 'Part of the job', [{ value: '', label: 'none' }, ...serialItems(view)])}
+      <FormField
+        control={control}
+        name="unit"
+        label="Unit number"
+        mono
+        inputMode="numeric"
+        hint="1 to 247; empty for the master"
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          {pick(
+            'baud',
+            'Baud',
+            BAUDS.map((value) => ({ value, label: value })),
+          )}
+        </View>
+        <View className="flex-1">
+          {pick(
+            'frame',
+            'Frame',
+            Object.keys(FRAMES).map((value) => ({ value, label: value })),
+          )}
+        </View>
+      </View>
+      <Controller
+        control={control}
+        name="plusName"
+        render={({ field }) => (
+          <Choice
+            label="Its name for the line that is positive at rest"
+            value={field.value}
+            onChange={field.onChange}
+            options={(['+', 'D1', 'B', 'A'] as const).map((value) => ({ value, label: value }))}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="terminated"
+        render={({ field }) => (
+          <Choice
+            label="Terminator 120 Ω"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'on', label: 'On' },
+              { value: 'off', label: 'Off' },
+            ]}
+          />
+        )}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="fromLastM"
+            label="From the one before"
+            unit="m"
+            mono
+            inputMode="decimal"
+          />
+        </View>
+        <View className="flex-1">
+          <FormField control={control} name="unitLoad" label="Unit loads" mono inputMode="decimal" />
+        </View>
+      </View>
+    </>
+  );
+}
+
+function serialItems({ content }: JobView): { value: string; label: string }[] {
+  return [
+    ...content.modules.filter(({ typeId }) => moduleType(typeId).family === 'serial master'),
+    ...content.devices.filter(({ typeId }) => findDeviceType(typeId)?.family === 'serial'),
+  ].map(({ id, tag }) => ({ value: id, label: tag }));
+}
+
+function textsOf(plan: SerialPlan, unit: SerialUnit | undefined): z.input<typeof Form> {
+  const like = unit ?? plan.units.at(-1);
+  const frame = (Object.keys(FRAMES) as Frame[]).find(
+    (key) => FRAMES[key][0] === like?.parity && FRAMES[key][1] === like.stopBits,
+  );
+  return {
+    tag: unit?.tag ?? '',
+    itemId: unit?.itemId ?? '',
+    unit: unit?.unit === undefined ? '' : String(unit.unit),
+    baud: String(like?.baud ?? 19200),
+    frame: frame ?? '8E1',
+    plusName: unit?.plusName ?? '+',
+    terminated: unit?.terminated ? 'on' : 'off',
+    fromLastM: String(unit?.fromLastM ?? 10),
+    unitLoad: String(unit?.unitLoad ?? 1),
+  };
+}

@@ -1,0 +1,69 @@
+import type { JobView } from '@keypost/api';
+import { ioLinkMasters, portPlan } from '@keypost/core';
+import type { JobIndex } from '@keypost/core';
+import { View } from 'react-native';
+import { BusPage } from '../buses/BusPage';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { useWide } from '../ui/useWide';
+import { Words } from '../ui/Words';
+import { LivePortRow } from './LivePortRow';
+import { LiveUnitRows } from './LiveUnitRows';
+import { useConnection, useLive } from './liveStore';
+import type { LiveStore } from './liveStore';
+import { PracticePlate } from './PracticePlate';
+
+/** What the devices say at this moment: ports of masters, units of lines. */
+export function LiveScreen() {
+  return (
+    <BusPage title="Live values" back="/buses">
+      {(view, index) => <Live view={view} index={index} />}
+    </BusPage>
+  );
+}
+
+function Live({ view, index }: { view: JobView; index: JobIndex }) {
+  const store = useLive(view.id);
+  const wide = useWide();
+  const masters = ioLinkMasters(index).filter(({ link }) => link);
+  return (
+    <>
+      <Connection store={store} />
+      <View className={wide ? 'flex-row flex-wrap items-start gap-4' : 'gap-4'}>
+        {masters.map((module) => (
+          <View key={module.id} className={wide ? 'min-w-[420px] flex-1' : ''}>
+            <Plate title={module.tag} aside={<Words as="mono">{module.link}</Words>}>
+              {portPlan(index, module.id).map((port, i) => (
+                <LivePortRow key={port.name} store={store} moduleId={module.id} port={port} first={i === 0} />
+              ))}
+            </Plate>
+          </View>
+        ))}
+        {view.content.plans.map((plan) => (
+          <View key={plan.id} className={wide ? 'min-w-[420px] flex-1' : ''}>
+            <LiveUnitRows store={store} plan={plan} />
+          </View>
+        ))}
+        <View className={wide ? 'min-w-[420px] flex-1' : ''}>
+          <PracticePlate />
+        </View>
+      </View>
+      {masters.length === 0 && view.content.plans.length === 0 && (
+        <Plate title="Nothing to ask">
+          <Row first>
+            <Words as="body">
+              Give a master or a line its address first; then its values are shown here.
+            </Words>
+          </Row>
+        </Plate>
+      )}
+    </>
+  );
+}
+
+function Connection({ store }: { store: LiveStore }) {
+  const state = useConnection(store);
+  if (state === 'open') return null;
+  if (state === 'connecting') return <Words as="soft">Connecting …</Words>;
+  return <Notice>The connection to the server is broken. What stands below is old until it is back.</Notice>;
+}

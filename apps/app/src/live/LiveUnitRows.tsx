@@ -1,0 +1,95 @@
+import { decodeRegisters, fixed, JobProblem } from '@keypost/core';
+import type { BusPlan, MappedValue } from '@keypost/core';
+import { memo } from 'react';
+import { View } from 'react-native';
+import { Mark } from '../ui/Mark';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { useLiveUnit } from './liveStore';
+import type { LiveStore } from './liveStore';
+
+interface Asked {
+  readonly id: string;
+  readonly tag: string;
+  readonly unit?: number;
+  readonly map: readonly MappedValue[];
+}
+
+/** The units of a plan that are asked for values. */
+export function askedIn(plan: BusPlan): Asked[] {
+  if (plan.kind === 'ethernet') return plan.members.filter(({ link, map }) => link && map.length);
+  return plan.link ? plan.units.filter(({ unit, map }) => unit !== undefined && map.length) : [];
+}
+
+export function LiveUnitRows({ store, plan }: { store: LiveStore; plan: BusPlan }) {
+  const units = askedIn(plan);
+  if (units.length === 0) return null;
+  return (
+    <Plate title={plan.tag}>
+      {units.map((unit, i) => (
+        <UnitRow key={unit.id} store={store} planId={plan.id} unit={unit} first={i === 0} />
+      ))}
+    </Plate>
+  );
+}
+
+const UnitRow = memo(function UnitRow({
+  store,
+  planId,
+  unit,
+  first,
+}: {
+  store: LiveStore;
+  planId: string;
+  unit: Asked;
+  first: boolean;
+}) {
+  const live = useLiveUnit(store, planId, unit.id);
+  return (
+    <Row first={first} className="gap-1">
+      <View className="flex-row items-center gap-3" role="group" aria-label={unit.tag}>
+        <Words as="strong" className="flex-1">
+          {unit.tag}
+          <Words as="body" className="text-soft">{`  unit ${unit.unit ?? 1}`}</Words>
+        </Words>
+        {live?.problem && <Mark kind="failed" size={18} />}
+        <Words as={live?.problem ? 'fail' : 'small'}>
+          {live ? (live.problem ? 'no answer' : 'answers') : '…'}
+        </Words>
+      </View>
+      {live?.problem && <Words as="small">{live.problem}</Words>}
+      {live &&
+        !live.problem &&
+        unit.map
+          .filter(({ parameter }) => parameter === undefined)
+          .map((row) => <Value key={row.id} row={row} registers={live.registers[row.id]} />)}
+    </Row>
+  );
+});
+
+function Value({ row, registers }: { row: MappedValue; registers: readonly number[] | undefined }) {
+  return (
+    <View className="flex-row items-baseline justify-between gap-3">
+      <Words as="small" className="min-w-0 flex-1">
+        {row.name}
+      </Words>
+      <Words as="number">
+        {registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–'}
+      </Words>
+    </View>
+  );
+}
+
+/** A value with as many digits as its scale resolves; floating point with three decimals. */
+export function valueText(registers: readonly number[], row: MappedValue): string {
+  try {
+    const value = decodeRegisters(registers, row);
+    const digits = row.type.startsWith('float')
+      ? 3
+      : Math.max(0, -Math.floor(Math.log10(Math.abs(row.scale)) + 1e-9));
+    return Math.abs(value) < 1e12 ? fixed(value, digits) : value.toExponential(4);
+  } catch (error) {
+    if (error instanceof JobProblem) return '–';
+    throw error;
+  }
+}

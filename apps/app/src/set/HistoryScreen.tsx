@@ -1,0 +1,102 @@
+import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core';
+import type { Sheet } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+import { SheetFiles } from './SheetFiles';
+
+/** What was found and left when; what differs between two dates; the steps that put a sheet back. */
+export function HistoryScreen() {
+  return <PointSubPage title="History of settings">{(point) => <History point={point} />}</PointSubPage>;
+}
+
+function History({ point }: { point: OpenPoint }) {
+  const sheets = useMemo(() => sheetsOf(point.index, point.analysis.context.point.id), [point]);
+  const own = sheets.filter(({ itemId }) => momentsOf(point.view.content, itemId).length > 0);
+  return (
+    <>
+      {own.length === 0 && <Words as="soft">Nothing was found or left here yet.</Words>}
+      {own.map((sheet) => (
+        <OneHistory key={sheet.itemId} point={point} sheet={sheet} />
+      ))}
+      <SheetFiles view={point.view} title={point.analysis.context.point.tag} sheets={sheets} />
+    </>
+  );
+}
+
+const dayOf = (at: string): string => format(new Date(at), 'd MMM yyyy HH:mm');
+
+function OneHistory({ point: { index, view }, sheet }: { point: OpenPoint; sheet: Sheet }) {
+  const moments = momentsOf(view.content, sheet.itemId);
+  const [older, setOlder] = useState(moments.at(-1)!.at);
+  const [newer, setNewer] = useState(moments[0]!.at);
+  const options = moments.map(({ at, by, count, side }) => ({
+    value: at,
+    label: `${dayOf(at)}  ${side === 'found' ? 'found' : 'left'} ${count} · ${by}`,
+  }));
+  const differences = differencesBetween(index, sheet.itemId, older, newer);
+  return (
+    <Plate title={sheet.tag}>
+      <Row first className="gap-4">
+        <Select label="From" value={older} options={options} onChange={setOlder} />
+        <Select label="To" value={newer} options={options} onChange={setNewer} />
+        <View role="list" aria-label={`What differs at ${sheet.tag}`} className="gap-1.5">
+          <Words as="strong">
+            {differences.length === 0 ? 'Nothing differs' : `${differences.length} differ`}
+          </Words>
+          {differences.map(({ key, label, before = 'not known', after = 'not known' }) => (
+            <View key={key} role="listitem" className="flex-row justify-between gap-3">
+              <Words as="small" className="min-w-0 flex-1 text-ink">
+                {label}
+              </Words>
+              <Words as="mono" className="text-[14px] text-ink">{`${before} → ${after}`}</Words>
+            </View>
+          ))}
+        </View>
+      </Row>
+      <PutBack view={view} sheet={sheet} at={newer} />
+    </Plate>
+  );
+}
+
+/** The steps that give a device back what it had at a moment: after a swap, or a wrong button. */
+function PutBack({ view, sheet, at }: { view: OpenPoint['view']; sheet: Sheet; at: string }) {
+  const [shown, setShown] = useState(false);
+  const had = leftBefore(view.content, sheet.itemId, at);
+  const fresh = sheet.lines.map((line) => ({ ...line, present: undefined }));
+  const steps = stepsTo(fresh, ({ parameter, required }) => had.get(parameter.key) ?? required?.value);
+  if (!shown)
+    return (
+      <Row>
+        <Button label={`Steps to put ${sheet.tag} back`} onPress={() => setShown(true)} />
+      </Row>
+    );
+  return (
+    <Row className="gap-2">
+      <Words as="strong">{`Into a new device, in this order, as of ${dayOf(at)}`}</Words>
+      <View role="list" aria-label="Steps to put it back" className="gap-1.5">
+        {steps.map(({ key, label, to, caution }, i) => (
+          <View key={key} role="listitem">
+            <View className="flex-row gap-3">
+              <Words as="number" className="w-[26px]">
+                {String(i + 1)}
+              </Words>
+              <Words as="body" className="min-w-0 flex-1">
+                {label}
+              </Words>
+              <Words as="number">{to}</Words>
+            </View>
+            {caution && <Caution>{caution}</Caution>}
+          </View>
+        ))}
+      </View>
+    </Row>
+  );
+}

@@ -1,0 +1,232 @@
+import type { JobView } from '@keypost/api';
+import { allowedWords, lineWords, readValue } from '@keypost/core';
+import type { SheetLine } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Caution } from '../ui/Notice';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+
+/** What is done at one parameter: what was seen there, what was set, and what is required otherwise, with a reason. */
+export function LineEditor({
+  view,
+  itemId,
+  line,
+  onDone,
+}: {
+  view: JobView;
+  itemId: string;
+  line: SheetLine;
+  onDone: () => void;
+}) {
+  const saver = useSave(view);
+  const known = useKnown();
+  const { parameter, required, present, unit } = line;
+  const [otherwise, setOtherwise] = useState(false);
+  const enter = (side: 'found' | 'left', value: string) =>
+    void saver.save(
+      {
+        kind: 'enter',
+        entries: [{ id: uuid(), itemId, side, how: 'typed', values: { [parameter.key]: value } }],
+      },
+      { then: onDone },
+    );
+  const allowed = allowedWords(parameter, unit);
+  return (
+    <View
+      className="gap-3 border-t border-line bg-wash px-4 py-3"
+      role="group"
+      aria-label={`At ${parameter.label}`}
+    >
+      {parameter.caution && <Caution>{parameter.caution}</Caution>}
+      {allowed !== '' && (
+        <Words as="small">{`Allowed: ${allowed}${parameter.factory ? `; factory ${lineWords(line, parameter.factory)}` : ''}`}</Words>
+      )}
+      <Seen line={line} />
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      {otherwise ? (
+        <Otherwise line={line} itemId={itemId} saver={saver} onDone={onDone} />
+      ) : (
+        <>
+          {required && present?.value !== required.value && !parameter.readOnly && (
+            <Button
+              label={`Set to ${lineWords(line, required.value)}`}
+              kind="main"
+              disabled={!known}
+              waiting={saver.saving}
+              onPress={() => enter('left', required.value)}
+            />
+          )}
+          <ValueEntry line={line} disabled={!known} onEnter={enter} />
+          <View className="flex-row flex-wrap gap-3">
+            {!parameter.readOnly && <Button label="Require otherwise" onPress={() => setOtherwise(true)} />}
+            {required?.byHand && (
+              <Button
+                label="Let it follow from the job"
+                disabled={!known}
+                onPress={() =>
+                  void saver.save(
+                    { kind: 'require', itemId, key: parameter.key, byHand: null },
+                    { then: onDone },
+                  )
+                }
+              />
+            )}
+          </View>
+        </>
+      )}
+    </View>
+  );
+}
+
+function Seen({ line }: { line: SheetLine }) {
+  const rows = [
+    ['Found', line.found],
+    ['Left', line.left],
+  ] as const;
+  return (
+    <>
+      {rows.map(
+        ([words, seen]) =>
+          seen && (
+            <Words as="small" key={words}>
+              {`${words} ${lineWords(line, seen.value)}${seen.how === 'read' ? ', read from the device' : ''}${seen.at ? ` · ${format(new Date(seen.at), 'd MMM HH:mm')} · ${seen.by}` : ''}`}
+            </Words>
+          ),
+      )}
+    </>
+  );
+}
+
+/** A value as it is typed or chosen for a parameter. */
+function ValueField({
+  line: { parameter, unit },
+  label,
+  value,
+  onChange,
+  problem,
+}: {
+  line: SheetLine;
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  problem?: string;
+}) {
+  return parameter.choices ? (
+    <Select
+      label={label}
+      value={value}
+      options={[{ value: '', label: 'choose …' }, ...parameter.choices]}
+      onChange={onChange}
+      problem={problem}
+    />
+  ) : (
+    <Field
+      label={label}
+      value={value}
+      onChange={onChange}
+      problem={problem}
+      unit={unit}
+      mono={parameter.kind === 'number'}
+      inputMode={parameter.kind === 'number' ? 'decimal' : 'text'}
+      maxLength={60}
+    />
+  );
+}
+
+function ValueEntry({
+  line,
+  disabled,
+  onEnter,
+}: {
+  line: SheetLine;
+  disabled: boolean;
+  onEnter: (side: 'found' | 'left', value: string) => void;
+}) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const { parameter, unit } = line;
+  const take = (side: 'found' | 'left') => {
+    const loose = side === 'found' ? { ...parameter, least: undefined, most: undefined } : parameter;
+    const read = readValue(loose, text, unit);
+    if (read.ok) onEnter(side, read.value);
+    else setProblem(read.problem);
+  };
+  return (
+    <View className="gap-3">
+      <ValueField
+        line={line}
+        label="What it shows"
+        value={text}
+        onChange={(next) => {
+          setText(next);
+          setProblem(undefined);
+        }}
+        problem={problem}
+      />
+      <View className="flex-row gap-3">
+        <Button label="Found so" grow disabled={disabled || text === ''} onPress={() => take('found')} />
+        {!parameter.readOnly && (
+          <Button label="Left so" grow disabled={disabled || text === ''} onPress={() => take('left')} />
+        )}
+      </View>
+    </View>
+  );
+}
+
+function Otherwise({
+  line,
+  itemId,
+  saver,
+  onDone,
+}: {
+  line: SheetLine;
+  itemId: string;
+  saver: Saver;
+  onDone: () => void;
+}) {
+  const known = useKnown();
+  const [value, setValue] = useState(line.required?.value ?? '');
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
+  const { parameter, unit } = line;
+  const store = () => {
+    const read = readValue(parameter, value, unit);
+    const wrong = {
+      ...(!read.ok && { value: read.problem }),
+      ...(reason.trim() === '' && { reason: 'Say why it is to be otherwise.' }),
+    };
+    setProblem(wrong);
+    if (!read.ok || wrong.reason) return;
+    void saver.save(
+      { kind: 'require', itemId, key: parameter.key, byHand: { value: read.value, reason: reason.trim() } },
+      { then: onDone },
+    );
+  };
+  return (
+    <View className="gap-3">
+      <ValueField line={line} label="Required" value={value} onChange={setValue} problem={problem.value} />
+      <Field label="Why" value={reason} onChange={setReason} problem={problem.reason} maxLength={200} />
+      <View className="flex-row gap-3">
+        <Button
+          label="Require it"
+          kind="main"
+          grow
+          disabled={!known}
+          waiting={saver.saving}
+          onPress={store}
+        />
+        <Button label="Cancel" onPress={onDone} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,22 @@
+import type { Moved } from '@keypost/core';
+import { View } from 'react-native';
+import { Words } from '../ui/Words';
+
+/** What a change does to required values, told before it is stored. */
+export function MovedValues({ moved }: { moved: readonly Moved[] }) {
+  if (moved.length === 0) return null;
+  return (
+    <View
+      className="gap-1 rounded-plate border-fine border-accent bg-wash p-3"
+      role="status"
+      aria-label="What this changes"
+    >
+      <Words as="strong">{`This changes ${moved.length} required ${moved.length === 1 ? 'value' : 'values'}`}</Words>
+      {moved.map(({ itemId, tag, label, before, after }) => (
+        <Words as="small" key={`${itemId} ${label}`} className="text-ink">
+          {`${tag}, ${label}: ${before} → ${after}`}
+        </Words>
+      ))}
+    </View>
+  );
+}

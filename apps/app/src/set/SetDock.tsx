@@ -1,0 +1,49 @@
+import type { JobView } from '@keypost/api';
+import { stepsTo } from '@keypost/core';
+import type { Sheet } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import type { Saver } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { Caution } from '../ui/Notice';
+import { Words } from '../ui/Words';
+
+/** The next value to set, in safe order, always in reach of the thumb. */
+export function SetDock({ view, sheets, saver }: { view: JobView; sheets: readonly Sheet[]; saver: Saver }) {
+  const known = useKnown();
+  const [asking, setAsking] = useState(false);
+  const sheet = sheets.find(({ lines }) => stepsTo(lines).length > 0);
+  const next = sheet && stepsTo(sheet.lines)[0];
+  if (!sheet || !next) return null;
+  const set = () => {
+    if (!known) return setAsking(true);
+    const entry = {
+      id: uuid(),
+      itemId: sheet.itemId,
+      side: 'left' as const,
+      how: 'typed' as const,
+      values: { [next.key]: next.value },
+    };
+    return void saver.save({ kind: 'enter', entries: [entry] });
+  };
+  return (
+    <View className="gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
+      {asking && !known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <View className="flex-row items-center gap-3">
+        <View className="min-w-0 flex-1">
+          <Words as="small" numberOfLines={1}>{`Next at ${sheet.tag}`}</Words>
+          <Words as="strong" numberOfLines={2}>{`${next.label}: ${next.to}`}</Words>
+        </View>
+        <Button label="It is set" kind="main" waiting={saver.saving} onPress={set} />
+      </View>
+      {next.wipes.length > 0 && (
+        <Caution>{`Changing it puts ${next.wipes.slice(0, 4).join(', ')}${next.wipes.length > 4 ? ' and more' : ''} back to factory values; they come after it.`}</Caution>
+      )}
+      {next.caution && <Caution>{next.caution}</Caution>}
+    </View>
+  );
+}

@@ -1,0 +1,77 @@
+import { countSet, sheetsOf } from '@keypost/core';
+import type { Sheet } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useSave } from '../data/useSave';
+import { MoreRow } from '../ui/MoreRow';
+import { PointFrame, PointPage } from '../point/PointFrame';
+import type { OpenPoint } from '../point/usePoint';
+import { Choice } from '../ui/Choice';
+import { Plate } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { AgreementPlate } from './AgreementPlate';
+import { DevicePlate } from './DevicePlate';
+import { SetDock } from './SetDock';
+import { SheetPlate } from './SheetPlate';
+import type { Arranged } from './SheetPlate';
+import { TeachPlate } from './TeachPlate';
+
+/** Set: the sheets of a point's device and of the ports that it is on. */
+export function SetScreen() {
+  return <PointFrame>{(point) => <SetPoint point={point} />}</PointFrame>;
+}
+
+function SetPoint({ point }: { point: OpenPoint }) {
+  const saver = useSave(point.view);
+  const [arranged, setArranged] = useState<Arranged>('differences');
+  const sheets = useMemo(() => sheetsOf(point.index, point.analysis.context.point.id), [point]);
+  const shown = sheets.filter((sheet) => sheet.lines.length > 0);
+  return (
+    <PointPage
+      point={point}
+      page="set"
+      main={
+        <>
+          <Count sheets={sheets} />
+          <Choice
+            value={arranged}
+            onChange={setArranged}
+            options={[
+              { value: 'differences', label: 'Differences first' },
+              { value: 'order', label: 'In order' },
+            ]}
+          />
+          {shown.map((sheet) => (
+            <SheetPlate key={sheet.itemId} view={point.view} sheet={sheet} arranged={arranged} />
+          ))}
+        </>
+      }
+      aside={
+        <>
+          <DevicePlate point={point} sheets={sheets} />
+          <TeachPlate point={point} />
+          <AgreementPlate point={point} />
+          <Plate title="More">
+            <MoreRow
+              first
+              to={`${point.base}/history`}
+              label="History, swap and files"
+              hint="compare two dates, put a sheet back, CSV and JSON"
+            />
+          </Plate>
+        </>
+      }
+      dock={<SetDock view={point.view} sheets={sheets} saver={saver} />}
+    />
+  );
+}
+
+function Count({ sheets }: { sheets: readonly Sheet[] }) {
+  const { done, required, differ } = countSet(sheets);
+  return (
+    <View className="flex-row flex-wrap items-baseline gap-x-3">
+      <Words as="number">{`${done} of ${required} as required`}</Words>
+      {differ > 0 && <Words as="fail">{`${differ} differ`}</Words>}
+    </View>
+  );
+}

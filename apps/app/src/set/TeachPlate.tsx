@@ -1,0 +1,76 @@
+import { TEACH_COMMANDS } from '@keypost/core';
+import type { TeachCommand } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { mutate } from 'swr';
+import { keys } from '../data/jobs';
+import { server } from '../data/server';
+import { useSettings } from '../data/settings';
+import { asProblem } from '../data/useSave';
+import { useKnown } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Caution } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { wayTo } from './DevicePlate';
+
+const COMMANDS = Object.keys(TEACH_COMMANDS) as TeachCommand[];
+
+/** Teaching of a smart sensor's switching points, where the device can be spoken to and has them. */
+export function TeachPlate({ point }: { point: OpenPoint }) {
+  const { device } = point.analysis.context;
+  const { by } = useSettings();
+  const known = useKnown();
+  const [channel, setChannel] = useState<'1' | '2'>('1');
+  const [said, setSaid] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const description = point.view.content.descriptions.find(({ id }) => id === device.descriptionId);
+  if (!description?.text.includes('index="58"') || wayTo(point.index, device.id) === undefined) return null;
+  const teach = async (command: TeachCommand) => {
+    setBusy(true);
+    try {
+      const { values, away } = await server('teach', {
+        params: { jobId: point.view.id, itemId: device.id },
+        body: { by, channel: channel === '1' ? 1 : 2, command },
+      });
+      await mutate(keys.job(point.view.id));
+      setSaid(away ?? `Taken over: ${Object.values(values).join(' and ')}, read back.`);
+    } catch (error) {
+      setSaid(asProblem(error).details.detail);
+    }
+    setBusy(false);
+  };
+  return (
+    <Plate title="Teach">
+      <Row first className="gap-3">
+        <Choice
+          label="Switching channel"
+          value={channel}
+          onChange={setChannel}
+          options={[
+            { value: '1', label: 'Channel 1' },
+            { value: '2', label: 'Channel 2' },
+          ]}
+        />
+        <Caution>What the output starts may move when the switching point jumps.</Caution>
+        <View className="gap-2">
+          {COMMANDS.map((command) => (
+            <Button
+              key={command}
+              label={command.charAt(0).toUpperCase() + command.slice(1)}
+              disabled={!known || busy}
+              onPress={() => void teach(command)}
+            />
+          ))}
+        </View>
+        {said && (
+          <Words as="small" role="status">
+            {said}
+          </Words>
+        )}
+      </Row>
+    </Plate>
+  );
+}
