@@ -6,6 +6,8 @@ export default {
       testEnvironment: 'node',
       roots: ['<rootDir>/packages', '<rootDir>/apps/server'],
       testMatch: ['**/*.test.ts'],
+      // The tests' module format has no import.meta.
+      moduleNameMapper: { '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts' },
       transform: { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'], configFile: false }] },
       transformIgnorePatterns: ['/node_modules/(?!(@keypost)/)'],
     },

@@ -18,6 +18,9 @@ Options of demo, start and dev      Environment       Default
   --port PORT                       KEYPOST_PORT      4070
   --host HOST                       KEYPOST_HOST      127.0.0.1
   --data DIRECTORY                  KEYPOST_DATA      ~/.local/share/keypost/demo or …/own
+  --iolink-port PORT                KEYPOST_IOLINK_PORT   port + 11: simulated IO-Link master of the demo
+  --modbus-port PORT                KEYPOST_MODBUS_PORT   port + 12: simulated power monitor, Modbus TCP
+  --rtu-port PORT                   KEYPOST_RTU_PORT      port + 13: the same in RTU frames over TCP
 `;
 
 const COMMANDS = {

@@ -4,19 +4,23 @@ import process from 'node:process';
 import { parseArgs } from 'node:util';
 import { build, Friendly, install, ROOT, runOn } from './steps.mjs';
 
+const OPTIONS = ['port', 'host', 'data', 'iolink-port', 'modbus-port', 'rtu-port'];
+
 function options(args) {
   try {
     const { values } = parseArgs({
       args,
-      options: { port: { type: 'string' }, host: { type: 'string' }, data: { type: 'string' } },
+      options: Object.fromEntries(OPTIONS.map((name) => [name, { type: 'string' }])),
     });
     return values;
   } catch (error) {
-    throw new Friendly(`${error.message.split('. ')[0]}. Known options: --port, --host, --data.`);
+    throw new Friendly(
+      `${error.message.split('. ')[0]}. Known options: ${OPTIONS.map((name) => `--${name}`).join(', ')}.`,
+    );
   }
 }
 
-function serverArguments(kind, { port, host, data }) {
+function serverArguments(kind, { port, host, data, ...partners }) {
   const base = process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share');
   const chosen = data ?? process.env.KEYPOST_DATA ?? path.join(base, 'keypost', kind);
   return [
@@ -29,6 +33,7 @@ function serverArguments(kind, { port, host, data }) {
     path.join(ROOT, 'apps/app/dist'),
     ...(port ? ['--port', port] : []),
     ...(host ? ['--host', host] : []),
+    ...Object.entries(partners).flatMap(([name, value]) => [`--${name}`, value]),
     ...(kind === 'demo' ? ['--demo'] : []),
   ];
 }

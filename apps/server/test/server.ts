@@ -1,8 +1,11 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { createClient } from '@keypost/api';
+import { createServer } from 'node:net';
+import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
 import { buildServer } from '../src/server.ts';
+import type { StandIns } from '../src/standIns/start.ts';
 
 const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
 
@@ -15,9 +18,9 @@ export interface TestServer {
 }
 
 /** A server over a database in memory, with the typed client that reaches it. */
-export async function startTestServer(): Promise<TestServer> {
+export async function startTestServer(standIns?: StandIns): Promise<TestServer> {
   const db = await openDatabase(undefined, MIGRATIONS);
-  const app = await buildServer(db, undefined);
+  const app = await buildServer(db, undefined, { standIns });
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   return {
     address,
@@ -28,4 +31,21 @@ export async function startTestServer(): Promise<TestServer> {
       await db.close();
     },
   };
+}
+
+/** Ports of this machine that nobody uses just now. */
+export async function freePorts(count: number): Promise<number[]> {
+  const probes = await Promise.all(
+    Array.from(
+      { length: count },
+      () =>
+        new Promise<Server>((done) => {
+          const probe = createServer();
+          probe.listen(0, '127.0.0.1', () => done(probe));
+        }),
+    ),
+  );
+  const ports = probes.map((probe) => (probe.address() as AddressInfo).port);
+  await Promise.all(probes.map((probe) => new Promise((done) => probe.close(done))));
+  return ports;
 }

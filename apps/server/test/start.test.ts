@@ -32,6 +32,7 @@ describe('options', () => {
       port: 4070,
       data: folder,
       demo: false,
+      standIns: { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083 },
       web: undefined,
       devOrigin: undefined,
     });
@@ -40,6 +41,13 @@ describe('options', () => {
     expect(readConfig(['--data', folder, '--port', '6000', '--demo'], env)).toMatchObject({
       port: 6000,
       demo: true,
+      standIns: { ioLink: 6011, modbusTcp: 6012, modbusRtu: 6013 },
+    });
+    const named = { KEYPOST_MODBUS_PORT: '5502' };
+    expect(readConfig(['--data', folder, '--iolink-port', '9001'], named).standIns).toEqual({
+      ioLink: 9001,
+      modbusTcp: 5502,
+      modbusRtu: 4083,
     });
   });
 
@@ -118,7 +126,7 @@ describe('the check command', () => {
       /Target present: sensor output on, signal 23\.0\sV, input 23\.0\sV, 6\.5\smA, lamp on, bit 1/,
     );
     expect(stdout).toMatch(/expect Target present: Signal: 2\d\.\d to 2\d\.\d\sV/);
-    expect(stdout).toMatch(/9 of 55 points cannot work\.\n$/);
+    expect(stdout).toMatch(/9 of 61 points cannot work\.\n$/);
   });
 
   test('is content with a job that can work, and complains of what it cannot read', () => {

@@ -21,71 +21,92 @@ export function BusesScreen() {
   );
 }
 
-export function faultsOf(index: JobIndex, plan: BusPlan): number {
+function faultsOf(index: JobIndex, plan: BusPlan): number {
   return plan.kind === 'serial'
     ? serialFaults(lineOf(planAsSet(index, plan))).length
     : networkFaults(plan).length;
 }
 
 function Buses({ view, index }: { view: JobView; index: JobIndex }) {
-  const base = `/job/${view.id}`;
   const wide = useWide();
-  const [adding, setAdding] = useState(false);
-  const masters = ioLinkMasters(index);
-  const { plans } = view.content;
   return (
     <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
       <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
         <Plate title="Live">
-          <MoreRow first to={`${base}/live`} label="Live values" hint="what the devices say at this moment" />
+          <MoreRow
+            first
+            to={`/job/${view.id}/live`}
+            label="Live values"
+            hint="what the devices say at this moment"
+          />
         </Plate>
-        <Plate title="IO-Link masters">
-          {masters.length === 0 && (
-            <Row first>
-              <Words as="small">No master in the panel. Add one there first.</Words>
-            </Row>
-          )}
-          {masters.map((module, i) => {
-            const ports = portPlan(index, module.id);
-            const bad = ports.filter(({ problem }) => problem).length;
-            return (
-              <MoreRow
-                key={module.id}
-                first={i === 0}
-                to={`${base}/ports/${module.id}`}
-                label={`${module.tag}: port plan`}
-                hint={`${ports.filter(({ device }) => device).length} of ${ports.length} ports in use${bad ? `, ${bad} without a description` : ''}`}
-                loud={bad > 0}
-              />
-            );
-          })}
-        </Plate>
-        <Plate title="Lines and networks">
-          {plans.map((plan, i) => {
-            const faults = faultsOf(index, plan);
-            return (
-              <MoreRow
-                key={plan.id}
-                first={i === 0}
-                to={`${base}/plan/${plan.id}`}
-                label={plan.tag}
-                hint={`${plan.kind === 'serial' ? `serial line, ${plan.units.length} on it` : `network, ${plan.members.length} in it`}${faults ? `, ${faults} to mend` : ', nothing to mend'}`}
-                loud={faults > 0}
-              />
-            );
-          })}
-          <Row first={plans.length === 0} className="gap-3">
-            {adding ? (
-              <NewPlan view={view} onDone={() => setAdding(false)} />
-            ) : (
-              <Button label="Plan a line or network" onPress={() => setAdding(true)} />
-            )}
-          </Row>
-        </Plate>
+        <Masters view={view} index={index} />
+        <Plans view={view} index={index} />
       </View>
       <View className={wide ? 'flex-1' : ''}>
         <DescriptionFiles view={view} />
       </View>
     </View>
+  );
+}
+
+function Masters({ view, index }: { view: JobView; index: JobIndex }) {
+  const masters = ioLinkMasters(index);
+  return (
+    <Plate title="IO-Link masters">
+      {masters.length === 0 && (
+        <Row first>
+          <Words as="small">No master in the panel. Add one there first.</Words>
+        </Row>
+      )}
+      {masters.map((module, i) => {
+        const ports = portPlan(index, module.id);
+        const bad = ports.filter(({ problem }) => problem).length;
+        const used = `${ports.filter(({ device }) => device).length} of ${ports.length} ports in use`;
+        return (
+          <MoreRow
+            key={module.id}
+            first={i === 0}
+            to={`/job/${view.id}/ports/${module.id}`}
+            label={`${module.tag}: port plan`}
+            hint={bad ? `${used}, ${bad} without a description` : used}
+            loud={bad > 0}
+          />
+        );
+      })}
+    </Plate>
+  );
+}
+
+function Plans({ view, index }: { view: JobView; index: JobIndex }) {
+  const [adding, setAdding] = useState(false);
+  const { plans } = view.content;
+  return (
+    <Plate title="Lines and networks">
+      {plans.map((plan, i) => {
+        const faults = faultsOf(index, plan);
+        const what =
+          plan.kind === 'serial'
+            ? `serial line, ${plan.units.length} on it`
+            : `network, ${plan.members.length} in it`;
+        return (
+          <MoreRow
+            key={plan.id}
+            first={i === 0}
+            to={`/job/${view.id}/plan/${plan.id}`}
+            label={plan.tag}
+            hint={`${what}, ${faults ? `${faults} to mend` : 'nothing to mend'}`}
+            loud={faults > 0}
+          />
+        );
+      })}
+      <Row first={plans.length === 0} className="gap-3">
+        {adding ? (
+          <NewPlan view={view} onDone={() => setAdding(false)} />
+        ) : (
+          <Button label="Plan a line or network" onPress={() => setAdding(true)} />
+        )}
+      </Row>
+    </Plate>
   );
 }

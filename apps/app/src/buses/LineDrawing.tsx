@@ -16,7 +16,6 @@ export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: Readonly
   const t = useTokens();
   const height = TOP + STEP * Math.max(0, plan.units.length - 1) + 40;
   const end = TOP + STEP * Math.max(0, plan.units.length - 1);
-  const words = { fontFamily: 'AtkinsonHyperlegibleNext_600SemiBold', fontSize: 15, fill: t.ink };
   const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
   return (
     <Plate title="Along the cable">
@@ -36,52 +35,76 @@ export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: Readonly
             <Text x={MINUS} y={18} textAnchor="middle" {...figures} fill={t.ink}>
               −
             </Text>
-            {plan.units.map(({ id, tag, unit, terminated, fromLastM, plusName }, i) => {
-              const y = TOP + i * STEP;
-              return (
-                <G key={id}>
-                  {i > 0 && <Text x={MINUS + 14} y={y - STEP / 2 + 5} {...figures}>{`${fromLastM} m`}</Text>}
-                  {terminated && (
-                    <Rect
-                      x={PLUS + 4}
-                      y={y + 9}
-                      width={MINUS - PLUS - 8}
-                      height={9}
-                      rx={2}
-                      fill={t.plate}
-                      stroke={t.ink}
-                      strokeWidth={2}
-                    />
-                  )}
-                  <Line x1={PLUS} y1={y} x2={86} y2={y} stroke={t.edge} strokeWidth={2} />
-                  <Circle cx={PLUS} cy={y} r={5.5} fill={t.plate} stroke={t.ink} strokeWidth={2} />
-                  <Circle cx={MINUS} cy={y} r={5.5} fill={t.plate} stroke={t.ink} strokeWidth={2} />
-                  <Text x={94} y={y + 5} {...words}>
-                    {tag}
-                  </Text>
-                  <Text x={94} y={y + 23} {...figures}>
-                    {[
-                      unit === undefined ? 'master' : `unit ${unit}`,
-                      `+ is ${plusName}`,
-                      terminated ? '120 Ω' : '',
-                      plan.bias?.at === id ? `bias ${plan.bias.ohms} Ω` : '',
-                    ]
-                      .filter(Boolean)
-                      .join('  ')}
-                  </Text>
-                  <Text
-                    x={width - 14}
-                    y={y + 5}
-                    textAnchor="end"
-                    {...figures}
-                    fill={t.ink}
-                  >{`${(volts.get(tag) ?? 0).toFixed(2)} V`}</Text>
-                </G>
-              );
-            })}
+            {plan.units.map((unit, i) => (
+              <UnitMark
+                key={unit.id}
+                unit={unit}
+                y={TOP + i * STEP}
+                first={i === 0}
+                width={width}
+                volts={volts.get(unit.tag) ?? 0}
+                bias={plan.bias?.at === unit.id ? `bias ${plan.bias.ohms} Ω` : ''}
+              />
+            ))}
           </Svg>
         )}
       </View>
     </Plate>
+  );
+}
+
+/** A unit on the line: its place on both wires, its terminator, its names and the volts that stand there at rest. */
+function UnitMark({
+  unit: { tag, unit, terminated, fromLastM, plusName },
+  y,
+  first,
+  width,
+  volts,
+  bias,
+}: {
+  unit: SerialPlan['units'][number];
+  y: number;
+  first: boolean;
+  width: number;
+  volts: number;
+  bias: string;
+}) {
+  const t = useTokens();
+  const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
+  const ring = { r: 5.5, fill: t.plate, stroke: t.ink, strokeWidth: 2 };
+  const notes = [
+    unit === undefined ? 'master' : `unit ${unit}`,
+    `+ is ${plusName}`,
+    terminated ? '120 Ω' : '',
+    bias,
+  ];
+  return (
+    <G>
+      {!first && <Text x={MINUS + 14} y={y - STEP / 2 + 5} {...figures}>{`${fromLastM} m`}</Text>}
+      {terminated && (
+        <Rect
+          x={PLUS + 4}
+          y={y + 9}
+          width={MINUS - PLUS - 8}
+          height={9}
+          rx={2}
+          fill={t.plate}
+          stroke={t.ink}
+          strokeWidth={2}
+        />
+      )}
+      <Line x1={PLUS} y1={y} x2={86} y2={y} stroke={t.edge} strokeWidth={2} />
+      <Circle cx={PLUS} cy={y} {...ring} />
+      <Circle cx={MINUS} cy={y} {...ring} />
+      <Text x={94} y={y + 5} fontFamily="AtkinsonHyperlegibleNext_600SemiBold" fontSize={15} fill={t.ink}>
+        {tag}
+      </Text>
+      <Text x={94} y={y + 23} {...figures}>
+        {notes.filter(Boolean).join('  ')}
+      </Text>
+      <Text x={width - 14} y={y + 5} textAnchor="end" {...figures} fill={t.ink}>
+        {`${volts.toFixed(2)} V`}
+      </Text>
+    </G>
   );
 }

@@ -4,6 +4,7 @@ import { MappedValue, REGISTER_TYPES } from '@keypost/core';
 import type { Change } from '@keypost/core';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
@@ -57,6 +58,23 @@ function OpenForm({
   });
   return (
     <View className="gap-4">
+      <Fields control={control} />
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <FormActions
+        label="Add it"
+        onStore={() => void submit()}
+        onCancel={onDone}
+        disabled={!known}
+        waiting={saver.saving}
+      />
+    </View>
+  );
+}
+
+function Fields({ control }: { control: Control<z.input<typeof Form>, unknown, z.output<typeof Form>> }) {
+  return (
+    <>
       <FormField control={control} name="name" label="Name" hint="such as Active power" />
       <Controller
         control={control}
@@ -100,15 +118,6 @@ function OpenForm({
           />
         )}
       />
-      {!known && <WhoAmI />}
-      <SaveNotice saver={saver} />
-      <FormActions
-        label="Add it"
-        onStore={() => void submit()}
-        onCancel={onDone}
-        disabled={!known}
-        waiting={saver.saving}
-      />
-    </View>
+    </>
   );
 }

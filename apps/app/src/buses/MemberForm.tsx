@@ -47,34 +47,15 @@ export function MemberForm({
   const known = useKnown();
   const { control, handleSubmit } = useForm({
     resolver: zodResolver(Form),
-    defaultValues: {
-      tag: member?.tag ?? '',
-      itemId: member?.itemId ?? '',
-      role: member?.role ?? 'device',
-      address: member?.address ?? '',
-      mask: member?.mask ?? plan.members[0]?.mask ?? '255.255.255.0',
-      gateway: member?.gateway ?? '',
-      name: member?.name ?? '',
-      nameOnDevice: member?.nameOnDevice ?? '',
-      file: member?.file ?? 'not needed',
-    },
+    defaultValues: textsOf(plan, member),
   });
   const store = (members: EthernetPlan['members']) =>
     void saver.save(
       { kind: 'setPlan', plan: { ...plan, members } },
       { expects: expecting(view, 'plans', plan.id), then: onDone },
     );
-  const submit = handleSubmit(({ itemId, gateway, name, nameOnDevice, ...rest }) => {
-    const row: NetworkMember = {
-      ...rest,
-      id: member?.id ?? uuid(),
-      ...(itemId && { itemId }),
-      ...(gateway && { gateway }),
-      ...(name && { name, nameOnDevice }),
-      ...(member?.link && { link: member.link }),
-      ...(member?.unit !== undefined && { unit: member.unit }),
-      map: member?.map ?? [],
-    };
+  const submit = handleSubmit((output) => {
+    const row = rowFrom(member, output);
     store(member ? plan.members.map((old) => (old.id === member.id ? row : old)) : [...plan.members, row]);
   });
   return (
@@ -149,4 +130,39 @@ function Fields({ control, view }: { control: FormControl; view: JobView }) {
       ])}
     </>
   );
+}
+
+function textsOf(plan: EthernetPlan, member: NetworkMember | undefined): z.input<typeof Form> {
+  const none = {
+    tag: '',
+    itemId: '',
+    role: 'device',
+    address: '',
+    gateway: '',
+    name: '',
+    nameOnDevice: '',
+  } as const;
+  const mask = plan.members[0]?.mask ?? '255.255.255.0';
+  return { ...none, mask, file: 'not needed', ...member };
+}
+
+/** A member as the form has it; what the form does not show stays. */
+function rowFrom(
+  member: NetworkMember | undefined,
+  { itemId, gateway, name, nameOnDevice, ...rest }: z.output<typeof Form>,
+): NetworkMember {
+  const {
+    itemId: _,
+    gateway: __,
+    name: ___,
+    nameOnDevice: ____,
+    ...kept
+  } = member ?? { id: uuid(), map: [] };
+  return {
+    ...kept,
+    ...rest,
+    ...(itemId && { itemId }),
+    ...(gateway && { gateway }),
+    ...(name && { name, nameOnDevice }),
+  } as NetworkMember;
 }

@@ -29,7 +29,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
             faults={faults.map(({ sentence }) => sentence)}
             clear="Addresses, masks, gateways, names and files fit together."
           />
-          <Steps plan={plan} />
+          {wide && <Steps plan={plan} />}
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           {plan.members.map((member) =>
@@ -51,6 +51,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
           ) : (
             <Button label="Add a participant" onPress={() => setEditing('new')} />
           )}
+          {!wide && <Steps plan={plan} />}
         </View>
       </View>
     </>

@@ -2,6 +2,7 @@ import type { JobView } from '@keypost/api';
 import { matchingFormats, registersOf } from '@keypost/core';
 import type { Change, MappedValue, Match } from '@keypost/core';
 import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { valueText } from '../live/LiveUnitRows';
 import { useLive, useLiveUnit } from '../live/liveStore';
@@ -38,43 +39,63 @@ export function RegisterMap({
           <Words as="fail">{live.problem}</Words>
         </Row>
       )}
-      {map.map((row) => {
-        const registers = live?.registers[row.id];
-        return (
-          <Row key={row.id} className="gap-2">
-            <View className="flex-row items-baseline justify-between gap-3">
-              <Words as="strong" className="flex-1">
-                {row.name}
-              </Words>
-              <Words as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Words>
-            </View>
-            <Words as="small">{formatWords(row)}</Words>
-            {registers && (
-              <Words as="mono">
-                {registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}
-              </Words>
-            )}
-            <Button
-              label={open === row.id ? 'Close' : `Read ${row.name} otherwise`}
-              kind="bare"
-              onPress={() => setOpen(open === row.id ? undefined : row.id)}
-            />
-            {open === row.id && (
-              <Reader
-                view={view}
-                row={row}
-                registers={registers}
-                put={(next) => change(map.map((old) => (old.id === row.id ? next : old)))}
-                remove={() => change(map.filter(({ id }) => id !== row.id))}
-              />
-            )}
-          </Row>
-        );
-      })}
+      {map.map((row) => (
+        <ValueRow
+          key={row.id}
+          row={row}
+          registers={live?.registers[row.id]}
+          open={open === row.id}
+          onOpen={() => setOpen(open === row.id ? undefined : row.id)}
+        >
+          <Reader
+            view={view}
+            row={row}
+            registers={live?.registers[row.id]}
+            put={(next) => change(map.map((old) => (old.id === row.id ? next : old)))}
+            remove={() => change(map.filter(({ id }) => id !== row.id))}
+          />
+        </ValueRow>
+      ))}
       <Row>
         <MapForm view={view} change={(added) => change([...map, added])} />
       </Row>
     </>
+  );
+}
+
+/** A value: what its registers hold now, how they are read, and, when it is open, how else they could be. */
+function ValueRow({
+  row,
+  registers,
+  open,
+  onOpen,
+  children,
+}: {
+  row: MappedValue;
+  registers: readonly number[] | undefined;
+  open: boolean;
+  onOpen: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <Row className="gap-2">
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Words as="strong" className="flex-1">
+          {row.name}
+        </Words>
+        <Words as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Words>
+      </View>
+      <Words as="small">{formatWords(row)}</Words>
+      {registers && (
+        <Words as="mono">
+          {registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}
+        </Words>
+      )}
+      <View className="-ml-4 items-start">
+        <Button label={open ? 'Close' : `Read ${row.name} otherwise`} kind="bare" onPress={onOpen} />
+      </View>
+      {open && children}
+    </Row>
   );
 }
 

@@ -63,19 +63,8 @@ export function SerialUnitForm({
       { kind: 'setPlan', plan: { ...plan, units } },
       { expects: expecting(view, 'plans', plan.id), then: onDone },
     );
-  const submit = handleSubmit(({ frame, itemId, terminated, unit: number, ...rest }) => {
-    const [parity, stopBits] = FRAMES[frame];
-    const row: SerialUnit = {
-      ...rest,
-      id: unit?.id ?? uuid(),
-      ...(itemId && { itemId }),
-      ...(number !== undefined && { unit: number }),
-      parity,
-      stopBits,
-      terminated: terminated === 'on',
-      ...(unit?.answerMs !== undefined && { answerMs: unit.answerMs }),
-      map: unit?.map ?? [],
-    };
+  const submit = handleSubmit((output) => {
+    const row = rowFrom(unit, output);
     store(unit ? plan.units.map((old) => (old.id === unit.id ? row : old)) : [...plan.units, row]);
   });
   return (
@@ -148,6 +137,15 @@ function Fields({ control, view }: { control: FormControl; view: JobView }) {
           )}
         </View>
       </View>
+      <AtTheCable control={control} />
+    </>
+  );
+}
+
+/** How it hangs on the two wires. */
+function AtTheCable({ control }: { control: FormControl }) {
+  return (
+    <>
       <Controller
         control={control}
         name="plusName"
@@ -192,6 +190,25 @@ function Fields({ control, view }: { control: FormControl; view: JobView }) {
       </View>
     </>
   );
+}
+
+/** A unit as the form has it; what the form does not show stays. */
+function rowFrom(
+  unit: SerialUnit | undefined,
+  { frame, itemId, terminated, unit: number, ...rest }: Output,
+): SerialUnit {
+  const [parity, stopBits] = FRAMES[frame];
+  return {
+    ...rest,
+    id: unit?.id ?? uuid(),
+    ...(itemId && { itemId }),
+    ...(number !== undefined && { unit: number }),
+    parity,
+    stopBits,
+    terminated: terminated === 'on',
+    ...(unit?.answerMs !== undefined && { answerMs: unit.answerMs }),
+    map: unit?.map ?? [],
+  };
 }
 
 function serialItems({ content }: JobView): { value: string; label: string }[] {

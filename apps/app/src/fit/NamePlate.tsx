@@ -77,29 +77,15 @@ function PlateForm({
         <Words as="small">
           As it stands there, in any unit: 80 mm, 8 cm, 3 in. What the menu asks is converted.
         </Words>
-        {lines.map(({ fact }, i) => {
-          const put = (text: string) => setTexts({ ...texts, [fact.key]: text });
-          return fact.kind === 'choice' ? (
-            <Select
-              key={fact.key}
-              label={fact.label}
-              value={texts[fact.key] ?? ''}
-              options={[{ value: '', label: 'not known yet' }, ...(fact.choices ?? [])]}
-              onChange={put}
-            />
-          ) : (
-            <Field
-              key={fact.key}
-              label={fact.label}
-              value={texts[fact.key] ?? ''}
-              onChange={put}
-              problem={problems[i]}
-              hint={`such as ${fact.example}`}
-              mono={fact.kind === 'number'}
-              maxLength={60}
-            />
-          );
-        })}
+        {lines.map(({ fact }, i) => (
+          <FactField
+            key={fact.key}
+            fact={fact}
+            value={texts[fact.key] ?? ''}
+            problem={problems[i]}
+            onChange={(text) => setTexts({ ...texts, [fact.key]: text })}
+          />
+        ))}
         <MovedValues moved={moved} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
@@ -112,5 +98,36 @@ function PlateForm({
         />
       </Row>
     </Plate>
+  );
+}
+
+function FactField({
+  fact: { label, kind, choices, example },
+  value,
+  problem,
+  onChange,
+}: {
+  fact: PlateLine['fact'];
+  value: string;
+  problem: string | undefined;
+  onChange: (text: string) => void;
+}) {
+  return kind === 'choice' ? (
+    <Select
+      label={label}
+      value={value}
+      options={[{ value: '', label: 'not known yet' }, ...(choices ?? [])]}
+      onChange={onChange}
+    />
+  ) : (
+    <Field
+      label={label}
+      value={value}
+      onChange={onChange}
+      problem={problem}
+      hint={`such as ${example}`}
+      mono={kind === 'number'}
+      maxLength={60}
+    />
   );
 }

@@ -78,10 +78,10 @@ function Items({
   );
 }
 
-function Item({ item: { name, text, unit, flag, on } }: { item: LiveItem }) {
+function Item({ item: { name, text, unit, flag, on, bits } }: { item: LiveItem }) {
   return (
-    <View className="flex-row items-baseline justify-between gap-3">
-      <Words as="small" className="min-w-0 flex-1">
+    <View className={bits ? 'gap-0.5' : 'flex-row items-baseline justify-between gap-3'}>
+      <Words as="small" className={bits ? '' : 'min-w-0 flex-1'}>
         {name}
       </Words>
       {flag !== undefined ? (

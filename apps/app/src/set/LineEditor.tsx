@@ -29,7 +29,7 @@ export function LineEditor({
 }) {
   const saver = useSave(view);
   const known = useKnown();
-  const { parameter, required, present, unit } = line;
+  const { parameter, required, unit } = line;
   const [otherwise, setOtherwise] = useState(false);
   const enter = (side: 'found' | 'left', value: string) =>
     void saver.save(
@@ -39,6 +39,8 @@ export function LineEditor({
       },
       { then: onDone },
     );
+  const follow = () =>
+    void saver.save({ kind: 'require', itemId, key: parameter.key, byHand: null }, { then: onDone });
   const allowed = allowedWords(parameter, unit);
   return (
     <View
@@ -57,34 +59,42 @@ export function LineEditor({
         <Otherwise line={line} itemId={itemId} saver={saver} onDone={onDone} />
       ) : (
         <>
-          {required && present?.value !== required.value && !parameter.readOnly && (
-            <Button
-              label={`Set to ${lineWords(line, required.value)}`}
-              kind="main"
-              disabled={!known}
-              waiting={saver.saving}
-              onPress={() => enter('left', required.value)}
-            />
-          )}
+          <SetAsRequired line={line} waiting={saver.saving} disabled={!known} onSet={enter} />
           <ValueEntry line={line} disabled={!known} onEnter={enter} />
           <View className="flex-row flex-wrap gap-3">
             {!parameter.readOnly && <Button label="Require otherwise" onPress={() => setOtherwise(true)} />}
             {required?.byHand && (
-              <Button
-                label="Let it follow from the job"
-                disabled={!known}
-                onPress={() =>
-                  void saver.save(
-                    { kind: 'require', itemId, key: parameter.key, byHand: null },
-                    { then: onDone },
-                  )
-                }
-              />
+              <Button label="Let it follow from the job" disabled={!known} onPress={follow} />
             )}
           </View>
         </>
       )}
     </View>
+  );
+}
+
+/** The one thing that is usually done: it now stands as required. */
+function SetAsRequired({
+  line,
+  waiting,
+  disabled,
+  onSet,
+}: {
+  line: SheetLine;
+  waiting: boolean;
+  disabled: boolean;
+  onSet: (side: 'left', value: string) => void;
+}) {
+  const { required, state, parameter } = line;
+  if (!required || state === 'done' || parameter.readOnly) return null;
+  return (
+    <Button
+      label={`Set to ${lineWords(line, required.value)}`}
+      kind="main"
+      disabled={disabled}
+      waiting={waiting}
+      onPress={() => onSet('left', required.value)}
+    />
   );
 }
 

@@ -1,4 +1,3 @@
-import type { JobView } from '@keypost/api';
 import { stepsTo } from '@keypost/core';
 import type { Sheet } from '@keypost/core';
 import { useState } from 'react';
@@ -12,7 +11,7 @@ import { Caution } from '../ui/Notice';
 import { Words } from '../ui/Words';
 
 /** The next value to set, in safe order, always in reach of the thumb. */
-export function SetDock({ view, sheets, saver }: { view: JobView; sheets: readonly Sheet[]; saver: Saver }) {
+export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Saver }) {
   const known = useKnown();
   const [asking, setAsking] = useState(false);
   const sheet = sheets.find(({ lines }) => stepsTo(lines).length > 0);

@@ -33,6 +33,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
       main={
         <>
           <Count sheets={sheets} />
+          <DevicePlate point={point} sheets={sheets} />
           <Choice
             value={arranged}
             onChange={setArranged}
@@ -48,7 +49,6 @@ function SetPoint({ point }: { point: OpenPoint }) {
       }
       aside={
         <>
-          <DevicePlate point={point} sheets={sheets} />
           <TeachPlate point={point} />
           <AgreementPlate point={point} />
           <Plate title="More">
@@ -61,7 +61,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
           </Plate>
         </>
       }
-      dock={<SetDock view={point.view} sheets={sheets} saver={saver} />}
+      dock={<SetDock sheets={sheets} saver={saver} />}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { SimulatedDevice } from './simulatedDevice.ts';
+import type { SimulatedDevice } from './simulatedDevice.ts';
 
 export type PortMode =
   'DEACTIVATED' | 'IOLINK_AUTOSTART' | 'IOLINK_MANUAL' | 'DIGITAL_INPUT' | 'DIGITAL_OUTPUT';

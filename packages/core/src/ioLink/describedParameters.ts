@@ -31,8 +31,8 @@ interface Place {
 export function describedParameters(description: DeviceDescription): BusParameter[] {
   const byId = new Map(description.variables.map((variable) => [variable.id, variable]));
   const places = inMenus(description, byId);
-  const named = new Set(places.map(({ variable }) => variable.id));
-  for (const variable of description.variables) if (!named.has(variable.id)) places.push({ variable });
+  // What menus name comes first; of the rest, each is kept once.
+  for (const variable of description.variables) places.push({ variable });
   const list = places.flatMap(parametersAt);
   const seen = new Set<string>();
   return list.filter(({ key }) => !seen.has(key) && seen.add(key));

@@ -1,0 +1,285 @@
+import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
+import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
+import { BusPlan } from '../model/busPlan.ts';
+import type { EthernetPlan, SerialPlan } from '../model/busPlan.ts';
+import type { JobContent } from '../model/job.ts';
+import { JobIndex } from '../wiring/index.ts';
+import { DISTANCE_SENSOR } from '../../test/description.ts';
+import {
+  agreementsOf,
+  differencesBetween,
+  lineOf,
+  momentsOf,
+  namingSentence,
+  networkFaults,
+  networkSteps,
+  planAsSet,
+  plateLines,
+  plateProblem,
+  portPlan,
+  readSheetFile,
+  serialFaults,
+  sheetOf,
+  writeSheetCsv,
+  writeSheetJson,
+} from './index.ts';
+
+const states = (job: JobContent): Record<string, string> =>
+  Object.fromEntries(agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [subject, state]));
+const sentence = (job: JobContent, subject: string): string =>
+  agreementsOf(new JobIndex(job), 'ft-1').find((a) => a.subject === subject)!.sentence;
+
+describe('what must agree with what', () => {
+  test('is unknown until both sides were looked at, then agrees or differs', () => {
+    const job = meterJob();
+    expect(states(job)['Top of the range']).toBe('unknown');
+    const meter = entered(job, 'found', { unit: 'l/s', high: '11.11111' });
+    const both = entered(meter, 'found', { 'A0.unit': 'm³/h', 'A0.high': '40' }, 'm');
+    expect(states(both)['Top of the range']).toBe('agree');
+    const wrong = entered(both, 'found', { 'A0.high': '100' }, 'm');
+    expect(states(wrong)['Top of the range']).toBe('differ');
+    expect(sentence(wrong, 'Top of the range')).toMatch(
+      /M ends its range at 100 m³\/h; the point’s is 40 m³\/h/,
+    );
+  });
+
+  test('signal, switch and parameter of the input', () => {
+    const job = entered(meterJob(), 'found', { 'A0.switch': 'V', 'A0.range': '4-20 mA' }, 'm');
+    expect(sentence(job, 'Signal, switch and parameter')).toMatch(/gives 4-20 mA, but M stands at V/);
+    expect(states(entered(job, 'left', { 'A0.switch': 'mA' }, 'm'))['Signal, switch and parameter']).toBe(
+      'agree',
+    );
+  });
+
+  test('a current output that is wired must be on, one that is not must be off', () => {
+    const off = entered(meterJob(), 'found', { current: 'off' });
+    expect(sentence(off, 'Current output and its wire')).toMatch(
+      /S\+ is wired, but the current output stands at off/,
+    );
+    const bare = after(entered(meterJob(), 'found', { current: '4-20 mA' }), {
+      kind: 'assign',
+      pointId: 'ft-1',
+      place: null,
+    });
+    expect(sentence(bare, 'Current output and its wire')).toMatch(/is not wired/);
+  });
+
+  test('memory module', () => {
+    expect(states(entered(meterJob(), 'found', { memory: 'missing' }))['Memory module and settings']).toBe(
+      'differ',
+    );
+    expect(states(entered(meterJob(), 'found', { memory: 'fitted' }))['Memory module and settings']).toBe(
+      'agree',
+    );
+  });
+});
+
+describe('a sheet as a file', () => {
+  const job = entered(entered(meterJob(), 'found', { size: '50' }), 'left', { size: '80' });
+  const sheets = [sheetIn(job)];
+
+  test('as CSV: one row a parameter, in its order', () => {
+    const [head, ...rows] = writeSheetCsv(sheets).split('\r\n');
+    expect(head).toMatch(/^Tag,Key,Parameter,Unit,As found,Required/);
+    expect(rows.find((row) => row.includes(',size,'))).toMatch(/^FT-1,size,Pipe size,mm,50,80,name-plate/);
+    expect(rows).toHaveLength(sheets[0]!.lines.length);
+  });
+
+  test.each([
+    ['CSV', writeSheetCsv],
+    ['JSON', writeSheetJson],
+  ])('%s comes back the same, and what changed in it is taken', (_, write) => {
+    const text = write(sheets);
+    expect(readSheetFile(text, sheets)).toEqual([{ itemId: 'ft-1-b', found: {}, left: {} }]);
+    const bare = [sheetIn(meterJob())];
+    expect(readSheetFile(text, bare)[0]).toEqual({
+      itemId: 'ft-1-b',
+      found: { size: '50' },
+      left: { size: '80' },
+    });
+  });
+
+  test.each([
+    [
+      'a parameter that is not there',
+      'Tag,Key,As left\r\nFT-1,speed,3',
+      /line 2: FT-1 has no parameter “speed”/,
+    ],
+    ['another tag', 'Tag,Key,As left\r\nXX-9,size,3', /no sheet of “XX-9”/],
+    ['a value out of range', 'Tag,Key,As left\r\nFT-1,size,-3', /line 2: Pipe size: 1 to 3000 mm/],
+    ['no key', 'Tag,As left\r\nFT-1,3', /lacks the column Key/],
+    ['broken JSON', '{"format":', /not JSON/],
+    ['another JSON', '{"format":"x"}', /keypost-sheet/],
+  ])('%s is refused with its place', (_, text, words) => {
+    expect(() => readSheetFile(text, sheets)).toThrow(words);
+  });
+});
+
+test('history: moments, and what differs between two of them', () => {
+  const first = entered(meterJob(), 'found', { size: '50', unit: 'l/s' });
+  const at = (job: JobContent, i: number, time: string): JobContent => ({
+    ...job,
+    entries: job.entries.map((entry, k) => (k === i ? { ...entry, at: time } : entry)),
+  });
+  const job = at(
+    at(entered(first, 'left', { size: '80' }), 0, '2026-01-01T00:00:00.000Z'),
+    1,
+    '2026-02-01T00:00:00.000Z',
+  );
+  expect(momentsOf(job, 'ft-1-b').map(({ side, count }) => [side, count])).toEqual([
+    ['left', 1],
+    ['found', 2],
+  ]);
+  expect(
+    differencesBetween(new JobIndex(job), 'ft-1-b', '2026-01-15T00:00:00.000Z', '2026-03-01T00:00:00.000Z'),
+  ).toEqual([{ key: 'size', label: 'Pipe size', before: '50\u00a0mm', after: '80\u00a0mm' }]);
+});
+
+describe('name-plate', () => {
+  test('a fact keeps how it was typed, and is converted beside it', () => {
+    const job = meterJob('flow-magnetic', { size: '8 cm' });
+    const lines = plateLines(new JobIndex(job), job.points[0]!);
+    expect(lines.find(({ fact }) => fact.key === 'size')).toMatchObject({
+      typed: '8 cm',
+      converted: '80 mm',
+    });
+  });
+  test.each([
+    ['size', '-3', /1 mm or more/],
+    ['size', '4 m', /3000 mm or less/],
+    ['size', '3 kg', /does not fit/],
+    ['factor', 'x', /not a number/],
+    ['medium', 'honey', /choose one of the list/],
+  ])('%s %s is refused', (key, typed, words) => {
+    const job = meterJob();
+    const { fact } = plateLines(new JobIndex(job), job.points[0]!).find((line) => line.fact.key === key)!;
+    expect(plateProblem(fact, typed)).toMatch(words);
+  });
+});
+
+describe('a port plan', () => {
+  const withDevice = (described: boolean): JobContent => {
+    const job = withPoint(withModule(bareJob(), 'i', 'iol-aaaa', [], 10), {
+      typeId: 'io-link-a',
+      output: 'none',
+      logic: 'none',
+      at: ['i', 1],
+    });
+    return described
+      ? after(
+          job,
+          { kind: 'addDescription', description: { id: 'd', fileName: 'd.xml', text: DISTANCE_SENSOR } },
+          { kind: 'editDevice', id: 'px-1-b', patch: { descriptionId: 'd' } },
+        )
+      : job;
+  };
+  const required = (job: JobContent, key: string) =>
+    sheetOf(new JobIndex(job), 'i').lines.find(({ parameter }) => parameter.key === key)?.required?.value;
+
+  test('follows from the description of what is on it', () => {
+    const job = withDevice(true);
+    const [first, second] = portPlan(new JobIndex(job), 'i');
+    expect([first!.device, second!.bytes, second!.cycle]).toEqual([undefined, { input: 2, output: 0 }, 2.3]);
+    expect(second!.addresses.byte).toEqual({ firstIn: '%IB10', lastIn: '%IB11', qualifier: '%IB12' });
+    expect([
+      required(job, 'P1.mode'),
+      required(job, 'P2.vendor'),
+      required(job, 'P2.device'),
+      required(job, 'P2.lengthIn'),
+    ]).toEqual(['off', '4711', '131073', '2']);
+  });
+
+  test('says what is missing while there is none', () => {
+    const [, port] = portPlan(new JobIndex(withDevice(false)), 'i');
+    expect(port!.problem).toMatch(/no description file/);
+    expect(port!.sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem).toMatch(
+      /no description file yet/,
+    );
+  });
+});
+
+const serial = BusPlan.parse({
+  kind: 'serial',
+  id: 'l',
+  tag: 'L',
+  mm2: 0.25,
+  bias: { at: 'a', ohms: 390, volts: 5 },
+  units: [
+    {
+      id: 'a',
+      tag: 'A',
+      baud: 19200,
+      parity: 'even',
+      stopBits: 1,
+      plusName: 'D1',
+      terminated: true,
+      unitLoad: 1,
+      fromLastM: 0,
+    },
+    {
+      id: 'b',
+      tag: 'B',
+      itemId: 'px-1-b',
+      unit: 3,
+      baud: 19200,
+      parity: 'even',
+      stopBits: 1,
+      plusName: 'A',
+      terminated: true,
+      unitLoad: 1,
+      fromLastM: 30,
+    },
+  ],
+}) as SerialPlan;
+
+test('a serial plan: as it is set rather than as it is planned, and both schools of names', () => {
+  const job = after(
+    withPoint(withModule(bareJob(), 's', 'serial-master', []), {
+      typeId: 'serial-unit',
+      output: 'none',
+      logic: 'none',
+      at: ['s', 0],
+      settings: { terminator: 'on' },
+    }),
+    { kind: 'setPlan', plan: serial },
+  );
+  const faults = (j: JobContent): string[] =>
+    serialFaults(lineOf(planAsSet(new JobIndex(j), serial))).map(({ sentence: words }) => words);
+  expect(faults(job)).toEqual([]);
+  const set = entered(job, 'found', { baud: '9600', frame: '8N2', terminator: 'off' }, 'px-1-b');
+  expect(faults(set).join(' ')).toMatch(/9600 baud.*no parity and 2 stop bits.*B is at an end of the line/);
+  expect(namingSentence(serial)).toMatch(/D1 at A, A at B/);
+  expect(
+    sheetOf(new JobIndex(job), 'px-1-b').lines.find(({ parameter }) => parameter.key === 'frame')?.required,
+  ).toMatchObject({ value: '8E1', from: 'plan of L' });
+});
+
+test('a network plan: files, names, and the order of bringing it up', () => {
+  const plan = BusPlan.parse({
+    kind: 'ethernet',
+    id: 'n',
+    tag: 'N',
+    members: [
+      { id: 'c', tag: 'PLC', role: 'controller', address: '10.0.0.1', mask: '/24' },
+      {
+        id: 'd',
+        tag: 'DRV',
+        role: 'device',
+        address: '10.0.0.5',
+        mask: '/24',
+        name: 'drv',
+        nameOnDevice: 'pump',
+        file: 'missing',
+      },
+      { id: 'p', tag: 'LAP', role: 'laptop', address: '10.0.0.5', mask: '/24' },
+    ],
+  }) as EthernetPlan;
+  expect(networkFaults(plan).map(({ sentence: words }) => words)).toEqual([
+    expect.stringMatching(/DRV and LAP have the same address/),
+    expect.stringMatching(/description file is not installed/),
+    expect.stringMatching(/has the name pump; the project looks for drv/),
+  ]);
+  const keys = networkSteps(plan).map(({ key }) => key);
+  expect(keys).toEqual(['plan', 'laptop', 'files', 'device-d', 'controller', 'test']);
+  expect(networkSteps(plan)[0]!.title).toMatch(/3 to mend/);
+});
