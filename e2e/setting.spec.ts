@@ -108,7 +108,7 @@ test('a doubled address is found, and gone when it is mended', async ({ page }) 
 test('the wrong order of registers is found from one known value', async ({ page }) => {
   await page.goto(`${BOARD}/plan/net`);
   await page.getByRole('button', { name: 'Registers of JN-274, 12' }).click();
-  await expect(page.getByText(/^1571028\d\d\.\d kWh$/)).toBeVisible();
+  await expect(page.getByText(/^15\d{7}\.\d kWh$/)).toBeVisible();
   await page.getByRole('button', { name: 'Read Active energy otherwise' }).click();
   await page.getByLabel('What its own display shows').fill('48270');
   await page.getByRole('button', { name: 'Read as uint32, low register first, × 0.1' }).click();
@@ -138,7 +138,9 @@ test('a name-plate in inches, what it changes, and a sheet in safe order', async
   );
   await page.getByRole('link', { name: /History, swap and files/ }).click();
   await page.getByRole('button', { name: 'Steps to put FT-220 back' }).click();
-  await expect(page.getByRole('list', { name: 'Steps to put it back' })).toContainText(/Pipe size\s*50.8 mm/);
+  await expect(page.getByRole('list', { name: 'Steps to put it back' })).toContainText(
+    /Pipe size\s*50\.8\smm/,
+  );
 });
 
 test('another mains frequency says what it changes before it is stored', async ({ page }) => {

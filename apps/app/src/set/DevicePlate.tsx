@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { networkPlaceOf, serialPlaceOf, stepsTo } from '@keypost/core';
+import { networkPlaceOf, serialPlaceOf, spokenSheet, stepsTo } from '@keypost/core';
 import type { JobIndex, Sheet } from '@keypost/core';
 import { View } from 'react-native';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -32,7 +32,8 @@ export function wayTo(index: JobIndex, itemId: string): string | undefined {
 export function DevicePlate({ point, sheets }: { point: OpenPoint; sheets: readonly Sheet[] }) {
   return (
     <>
-      {sheets.map((sheet) => {
+      {sheets.map((whole) => {
+        const sheet = spokenSheet(point.index, whole);
         const way = wayTo(point.index, sheet.itemId);
         return way === undefined ? null : (
           <OneDevice

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { PortState } from '@keypost/core';
+import { httpCall } from './httpCall.ts';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 
 const JsonProblem = z.object({
@@ -58,22 +59,14 @@ export class IoLinkClient {
   }
 
   private async call<T>(schema: z.ZodType<T> | undefined, path: string, body?: unknown): Promise<T> {
-    let response: Response;
+    let response: { status: number; text: string };
     try {
-      response = await fetch(this.base + path, {
-        signal: AbortSignal.timeout(PATIENCE_MS),
-        redirect: 'error',
-        ...(body !== undefined && {
-          method: 'POST',
-          body: JSON.stringify(body),
-          headers: { 'content-type': 'application/json' },
-        }),
-      });
+      response = await httpCall(this.base + path, body, PATIENCE_MS);
     } catch {
       throw new PartnerProblem('away', 'The master does not answer.');
     }
-    const text = await response.text().catch(() => '');
-    if (!response.ok) throw refusal(response.status, text);
+    const { status, text } = response;
+    if (status < 200 || status > 299) throw refusal(status, text);
     if (!schema) return undefined as T;
     const parsed = schema.safeParse(parseJson(text));
     if (!parsed.success)

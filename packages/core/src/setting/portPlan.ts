@@ -74,6 +74,19 @@ function plannedPort(
   };
 }
 
+/** What of a port's settings a master is told and tells: the lengths follow from the device itself. */
+const TOLD = ['mode', 'validation', 'vendor', 'device', 'backup', 'cycle'];
+
+/** The lines of a sheet that can be spoken about with the part itself. */
+export function spokenSheet(index: JobIndex, sheet: Sheet): Sheet {
+  const module = index.module(sheet.itemId);
+  if (!module || moduleType(module.typeId).family !== 'io-link master') return sheet;
+  return {
+    ...sheet,
+    lines: sheet.lines.filter(({ parameter }) => TOLD.includes(parameter.key.split('.')[1] ?? '')),
+  };
+}
+
 /** The masters of a job. */
 export const ioLinkMasters = (index: JobIndex): Module[] =>
   index.job.modules.filter(({ typeId }) => moduleType(typeId).family === 'io-link master');

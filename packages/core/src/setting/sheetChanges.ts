@@ -133,5 +133,6 @@ export function momentsOf(
 
 /** The values that a part was last left with before a moment: what a swapped device is to get back. */
 export function leftBefore(job: JobContent, itemId: string, at: string): ReadonlyMap<string, string> {
-  return new Map([...presentValues(job, itemId, at).values].map(([key, { value }]) => [key, value]));
+  const left = [...presentValues(job, itemId, at).values].filter(([, { side }]) => side === 'left');
+  return new Map(left.map(([key, { value }]) => [key, value]));
 }
