@@ -4,6 +4,7 @@ import { allocating } from './allocating.ts';
 import { blocking } from './blocking.ts';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
+import { talking } from './talking.ts';
 
 const math = create(all!, {});
 
@@ -96,3 +97,4 @@ verdicts();
 checking();
 allocating();
 await blocking();
+await talking();

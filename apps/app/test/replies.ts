@@ -1,7 +1,7 @@
 /** The server as a stub: what it was sent, and what it answers. */
 export const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
 
-const STORED = { again: false, revision: 2, name: 'T', site: '', colours: 'iec', rows: [] };
+const STORED = { again: false, revision: 2, name: 'T', site: '', colours: 'iec', mainsHertz: 50, rows: [] };
 
 export const reply = (body: unknown, status = 200): Response =>
   ({

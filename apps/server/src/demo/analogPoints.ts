@@ -135,7 +135,7 @@ export const METERS: readonly DemoPoint[] = [
     at: ['ai-3', 1],
     range: { low: 0, high: 120, unit: 'l/min' },
     landed: 5,
-    more: wired('ft-232-b', [['BK', 'di-3:I5', 'BK', 15]]),
+    more: wired('ft-232-b', [['BK', 'di-3:I7', 'BK', 15]]),
   },
   {
     tag: 'FT-233',

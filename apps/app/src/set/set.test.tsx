@@ -1,0 +1,240 @@
+import { applyChange } from '@keypost/core';
+import type { Change, JobContent } from '@keypost/core';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { openPoint, smallJob } from '../../test/openPoint';
+import { answer, reply, sent, serverStores } from '../../test/replies';
+import { changeSettings } from '../data/settings';
+import { NamePlate } from '../fit/NamePlate';
+import { sheetsOf } from '@keypost/core';
+import { AgreementPlate } from './AgreementPlate';
+import { DevicePlate } from './DevicePlate';
+import { SheetFiles } from './SheetFiles';
+import { SheetPlate } from './SheetPlate';
+
+const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
+const changed = (job: JobContent, ...changes: Change[]): JobContent =>
+  changes.reduce((next, change) => applyChange(next, change, ACTOR), job);
+
+const entry = (side: 'found' | 'left', values: Record<string, string>, itemId = 'f'): Change => ({
+  kind: 'enter',
+  entries: [{ id: `e${Object.keys(values).join()}${side}`, itemId, side, how: 'typed', values }],
+});
+
+/** A magnetic flow meter with its name-plate on an analog input. */
+const meter = (...more: Change[]): JobContent =>
+  changed(
+    smallJob(),
+    {
+      kind: 'addModule',
+      module: { id: 'ai', tag: 'AI 1', typeId: 'ai4-switch', firstByte: 10 },
+      commons: ['-', '-', '-', '-'],
+    },
+    {
+      kind: 'addPoint',
+      point: {
+        id: 'ft',
+        tag: 'FT-1',
+        name: 'Flow',
+        deviceId: 'f',
+        bit: 'direct',
+        range: { low: 0, high: 40, unit: 'm³/h' },
+      },
+      device: { id: 'f', tag: 'FT-1', typeId: 'flow-magnetic', output: 'none', logic: 'none' },
+      place: { moduleId: 'ai', channel: 0 },
+    },
+    { kind: 'setPlate', pointId: 'ft', plate: { size: '80' } },
+    ...more,
+  );
+
+const sheet = (job: JobContent) => sheetsOf(openPoint(job, 'ft').index, 'ft')[0]!;
+const plate = (job: JobContent) =>
+  render(<SheetPlate view={openPoint(job, 'ft').view} sheet={sheet(job)} arranged="differences" />);
+
+beforeEach(() => {
+  serverStores();
+  changeSettings({ by: 'JT' });
+});
+
+describe('a sheet', () => {
+  test('puts what differs first, with what stands there and from what the required follows', () => {
+    plate(meter(entry('found', { size: '50', unit: 'l/s', high: '10' })));
+    const list = within(screen.getByRole('list', { name: 'Differs' }));
+    expect(list.getAllByRole('button').map((row) => row.getAttribute('aria-label'))).toEqual([
+      'Pipe size: 80\u00a0mm, differs',
+      'Unit: m³/h, differs',
+      'Value at top of range: 40\u00a0m³/h, differs',
+    ]);
+    expect(list.getByText('from name-plate: pipe size 80 mm')).toBeTruthy();
+    // It stands at ten of the unit that it shows now, not of the one that is required.
+    expect(list.getByText('stands at 10 l/s')).toBeTruthy();
+  });
+
+  test('a line is set as required, or what it shows is taken in any unit', async () => {
+    plate(meter(entry('found', { size: '50' })));
+    fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
+    fireEvent.click(screen.getByRole('button', { name: /Set to 80\smm/ }));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]!.change).toMatchObject({
+      kind: 'enter',
+      entries: [{ itemId: 'f', side: 'left', how: 'typed', values: { size: '80' } }],
+    });
+    await waitFor(() => expect(screen.queryByLabelText('What it shows')).toBeNull());
+    fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
+    fireEvent.change(screen.getByLabelText('What it shows'), { target: { value: '2 in' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Found so' }));
+    await waitFor(() => expect(sent()).toHaveLength(2));
+    expect(sent()[1]!.change).toMatchObject({ entries: [{ side: 'found', values: { size: '50.8' } }] });
+  });
+
+  test('what is not allowed is refused, and stays typed', () => {
+    plate(meter(entry('found', { size: '50' })));
+    fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
+    fireEvent.change(screen.getByLabelText('What it shows'), { target: { value: '-2' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Left so' }));
+    expect(screen.getByText(/1 to 3000 mm is allowed; this is -2/)).toBeTruthy();
+    expect((screen.getByLabelText('What it shows') as HTMLInputElement).value).toBe('-2');
+    expect(sent()).toHaveLength(0);
+  });
+
+  test('a value by hand needs its reason', async () => {
+    plate(meter(entry('found', { size: '50' })));
+    fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'Require otherwise' }));
+    fireEvent.change(screen.getByLabelText('Required'), { target: { value: '65' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Require it' }));
+    expect(screen.getByText('Say why it is to be otherwise.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'reducer fitted' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Require it' }));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]!.change).toMatchObject({
+      kind: 'require',
+      key: 'size',
+      byHand: { value: '65', reason: 'reducer fitted' },
+    });
+  });
+});
+
+test('the name-plate tells what a fact changes before it is stored', async () => {
+  render(<NamePlate point={openPoint(meter(), 'ft')} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Copy facts' }));
+  fireEvent.change(screen.getByLabelText('Pipe size'), { target: { value: '3 in' } });
+  expect(screen.getByRole('status', { name: 'What this changes' }).textContent).toMatch(
+    /Pipe size: 80\smm → 76\.2\smm/,
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'Store the facts' }));
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  expect(sent()[0]!.change).toEqual({ kind: 'setPlate', pointId: 'ft', plate: { size: '3 in' } });
+});
+
+test('what must agree: the input that stands on volts is named', () => {
+  render(<AgreementPlate point={openPoint(meter(entry('found', { 'A0.switch': 'V' }, 'ai')), 'ft')} />);
+  expect(screen.getByText(/FT-1 gives 4-20 mA, but AI 1 stands at V/)).toBeTruthy();
+});
+
+test('a part that no way leads to is not spoken to', () => {
+  const point = openPoint(meter(), 'ft');
+  render(<DevicePlate point={point} sheets={sheetsOf(point.index, 'ft')} />);
+  expect(screen.queryByRole('button', { name: /^Read/ })).toBeNull();
+});
+
+describe('a device that can be spoken to', () => {
+  const reachable = () => {
+    const line: Change = {
+      kind: 'setPlan',
+      plan: {
+        kind: 'ethernet',
+        id: 'n',
+        tag: 'NET',
+        members: [
+          {
+            id: 'x',
+            tag: 'FT-1',
+            itemId: 'f',
+            role: 'device',
+            address: '10.0.0.2',
+            mask: '/24',
+            file: 'not needed',
+            link: '127.0.0.1:1',
+            map: [
+              {
+                id: 'r',
+                name: 'Size',
+                table: 'holding',
+                address: 1,
+                type: 'uint16',
+                words: 'high',
+                bytes: 'high',
+                scale: 1,
+                unit: 'mm',
+                parameter: 'size',
+              },
+            ],
+          },
+        ],
+      },
+    };
+    const point = openPoint(meter(line, entry('found', { size: '50' })), 'ft');
+    render(<DevicePlate point={point} sheets={[sheet(point.view.content)]} />);
+  };
+
+  test('goes away in the middle: what was not read back is not claimed, and it can go on', async () => {
+    let writes = 0;
+    answer.mockImplementation(async (url) => {
+      if (!url.endsWith('/write')) return reply({});
+      writes++;
+      return reply(
+        writes === 1
+          ? { kept: true, readBack: 'fitted' }
+          : { kept: false, problem: { kind: 'away', message: 'No device answers.' } },
+      );
+    });
+    reachable();
+    fireEvent.click(screen.getByRole('button', { name: /^Send \d+ values$/ }));
+    await waitFor(() => expect(screen.getByText(/^1 of \d+ sent and read back\.$/)).toBeTruthy());
+    expect(screen.getByText(/No device answers\./)).toBeTruthy();
+    expect(writes).toBe(2);
+    expect(screen.getByRole('button', { name: /^Go on, \d+ left$/ })).toBeTruthy();
+  });
+
+  test('what it refuses is named, and the rest is sent', async () => {
+    answer.mockImplementation(async (url, init) => {
+      if (!url.endsWith('/write')) return reply({});
+      const { key, value } = JSON.parse(init.body as string) as { key: string; value: string };
+      return reply(
+        key === 'size'
+          ? { kept: false, problem: { kind: 'refused', message: 'above limit' } }
+          : { kept: true, readBack: value },
+      );
+    });
+    reachable();
+    fireEvent.click(screen.getByRole('button', { name: /^Send \d+ values$/ }));
+    await waitFor(() => expect(screen.getByText('Pipe size: above limit')).toBeTruthy());
+  });
+
+  test('a server that does not answer is said', async () => {
+    answer.mockRejectedValue(new TypeError('no network'));
+    reachable();
+    fireEvent.click(screen.getByRole('button', { name: 'Read FT-1' }));
+    await waitFor(() => expect(screen.getByText(/The server does not answer/)).toBeTruthy());
+  });
+});
+
+test('a sheet that is wrong is not taken, and says where', async () => {
+  const point = openPoint(meter(), 'ft');
+  render(<SheetFiles view={point.view} title="FT-1" sheets={[sheet(point.view.content)]} />);
+  const make = document.createElement.bind(document);
+  const picked = jest.spyOn(document, 'createElement').mockImplementation((name: string) => {
+    const element = make(name);
+    if (name === 'input') {
+      const file = { text: async () => 'Tag,Key,As left\nFT-1,size,-4', size: 20, name: 'a.csv' };
+      Object.defineProperty(element, 'files', { value: [file] });
+      element.click = () => (element as HTMLInputElement).onchange?.(new Event('change'));
+    }
+    return element;
+  });
+  fireEvent.click(screen.getByRole('button', { name: 'Read a sheet' }));
+  picked.mockRestore();
+  await waitFor(() =>
+    expect(screen.getByRole('alert').textContent).toMatch(/line 2: Pipe size: 1 to 3000 mm/),
+  );
+});
