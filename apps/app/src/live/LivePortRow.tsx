@@ -1,10 +1,11 @@
 import { liveItems, portFlag } from '@keypost/core';
-import type { LiveItem, PlannedPort } from '@keypost/core';
+import type { PlannedPort } from '@keypost/core';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
+import { useOnScreen } from '../ui/useOnScreen';
 import { useLivePort } from './liveStore';
 import type { LiveStore } from './liveStore';
 
@@ -23,31 +24,57 @@ export const LivePortRow = memo(function LivePortRow({
   port: PlannedPort;
   first: boolean;
 }) {
-  const live = useLivePort(store, moduleId, port.number);
+  const [ref, seen] = useOnScreen();
+  const live = useLivePort(store, moduleId, port.number, seen);
   const flag = live && portFlag(live.state, live.valid);
   const used = port.device !== undefined;
   const lost = used && live !== undefined && flag !== undefined;
   return (
-    <Row first={first} className="gap-1">
-      <View className="flex-row items-center gap-3" role="group" aria-label={`Port ${port.number}`}>
-        <Words as="number" className="w-[22px]">
-          {String(port.number)}
-        </Words>
-        <View className="min-w-0 flex-1">
-          <Words as="strong" numberOfLines={1}>
-            {port.point ? port.point.tag : 'unused'}
-            {port.point && <Words as="body" className="text-soft">{`  ${port.point.name}`}</Words>}
-          </Words>
-        </View>
-        {lost && <Mark kind="failed" size={18} />}
-        <Words as={lost ? 'fail' : 'small'}>
-          {live ? (flag ?? (live.state === 'connected' ? 'valid' : live.state)) : '…'}
+    <View ref={ref}>
+      <Row first={first} className="gap-1">
+        <Head
+          number={port.number}
+          tag={port.point?.tag}
+          name={port.point?.name}
+          lost={lost}
+          words={live ? (flag ?? (live.state === 'connected' ? 'valid' : live.state)) : '…'}
+        />
+        {used && live && live.bytes !== '' && (
+          <Items port={port} bytes={live.bytes} state={live.state} valid={live.valid} />
+        )}
+      </Row>
+    </View>
+  );
+});
+
+/** What of a port stays as it is while its values move. */
+const Head = memo(function Head({
+  number,
+  tag,
+  name,
+  lost,
+  words,
+}: {
+  number: number;
+  tag: string | undefined;
+  name: string | undefined;
+  lost: boolean;
+  words: string;
+}) {
+  return (
+    <View className="flex-row items-center gap-3" role="group" aria-label={`Port ${number}`}>
+      <Words as="number" className="w-[22px]">
+        {String(number)}
+      </Words>
+      <View className="min-w-0 flex-1">
+        <Words as="strong" numberOfLines={1}>
+          {tag ?? 'unused'}
+          {name && <Words as="body" className="text-soft">{`  ${name}`}</Words>}
         </Words>
       </View>
-      {used && live && live.bytes !== '' && (
-        <Items port={port} bytes={live.bytes} state={live.state} valid={live.valid} />
-      )}
-    </Row>
+      {lost && <Mark kind="failed" size={18} />}
+      <Words as={lost ? 'fail' : 'small'}>{words}</Words>
+    </View>
   );
 });
 
@@ -72,25 +99,45 @@ function Items({
   return (
     <View className="pl-[34px]">
       {liveItems(layout, data, state, valid).map((item) => (
-        <Item key={item.name} item={item} />
+        <Item
+          key={item.name}
+          name={item.name}
+          text={item.unit ? `${item.text}\u00a0${item.unit}` : item.text}
+          flag={item.flag}
+          dim={item.on === false}
+          long={item.bits !== undefined}
+        />
       ))}
     </View>
   );
 }
 
-function Item({ item: { name, text, unit, flag, on, bits } }: { item: LiveItem }) {
+/** One item; drawn again only when what it says changes. */
+const Item = memo(function Item({
+  name,
+  text,
+  flag,
+  dim,
+  long,
+}: {
+  name: string;
+  text: string;
+  flag: string | undefined;
+  dim: boolean;
+  long: boolean;
+}) {
   return (
-    <View className={bits ? 'gap-0.5' : 'flex-row items-baseline justify-between gap-3'}>
-      <Words as="small" className={bits ? '' : 'min-w-0 flex-1'}>
+    <View className={long ? 'gap-0.5' : 'flex-row items-baseline justify-between gap-3'}>
+      <Words as="small" className={long ? '' : 'min-w-0 flex-1'}>
         {name}
       </Words>
       {flag !== undefined ? (
         <Words as="fail">{flag}</Words>
       ) : (
-        <Words as="number" className={on === false ? 'text-soft' : ''}>
-          {unit ? `${text}\u00a0${unit}` : text}
+        <Words as="number" className={dim ? 'text-soft' : ''}>
+          {text}
         </Words>
       )}
     </View>
   );
-}
+});

@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';
+import { useOnScreen } from '../ui/useOnScreen';
 import { Words } from '../ui/Words';
 import { useLiveUnit } from './liveStore';
 import type { LiveStore } from './liveStore';
@@ -44,41 +45,46 @@ const UnitRow = memo(function UnitRow({
   unit: Asked;
   first: boolean;
 }) {
-  const live = useLiveUnit(store, planId, unit.id);
+  const [ref, seen] = useOnScreen();
+  const live = useLiveUnit(store, planId, unit.id, seen);
   return (
-    <Row first={first} className="gap-1">
-      <View className="flex-row items-center gap-3" role="group" aria-label={unit.tag}>
-        <Words as="strong" className="flex-1">
-          {unit.tag}
-          <Words as="body" className="text-soft">{`  unit ${unit.unit ?? 1}`}</Words>
-        </Words>
-        {live?.problem && <Mark kind="failed" size={18} />}
-        <Words as={live?.problem ? 'fail' : 'small'}>
-          {live ? (live.problem ? 'no answer' : 'answers') : '…'}
-        </Words>
-      </View>
-      {live?.problem && <Words as="small">{live.problem}</Words>}
-      {live &&
-        !live.problem &&
-        unit.map
-          .filter(({ parameter }) => parameter === undefined)
-          .map((row) => <Value key={row.id} row={row} registers={live.registers[row.id]} />)}
-    </Row>
+    <View ref={ref}>
+      <Row first={first} className="gap-1">
+        <View className="flex-row items-center gap-3" role="group" aria-label={unit.tag}>
+          <Words as="strong" className="flex-1">
+            {unit.tag}
+            <Words as="body" className="text-soft">{`  unit ${unit.unit ?? 1}`}</Words>
+          </Words>
+          {live?.problem && <Mark kind="failed" size={18} />}
+          <Words as={live?.problem ? 'fail' : 'small'}>
+            {live ? (live.problem ? 'no answer' : 'answers') : '…'}
+          </Words>
+        </View>
+        {live?.problem && <Words as="small">{live.problem}</Words>}
+        {live &&
+          !live.problem &&
+          unit.map
+            .filter(({ parameter }) => parameter === undefined)
+            .map((row) => <Value key={row.id} name={row.name} text={textOf(live.registers[row.id], row)} />)}
+      </Row>
+    </View>
   );
 });
 
-function Value({ row, registers }: { row: MappedValue; registers: readonly number[] | undefined }) {
+const textOf = (registers: readonly number[] | undefined, row: MappedValue): string =>
+  registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–';
+
+/** One value; drawn again only when what it says changes. */
+const Value = memo(function Value({ name, text }: { name: string; text: string }) {
   return (
     <View className="flex-row items-baseline justify-between gap-3">
       <Words as="small" className="min-w-0 flex-1">
-        {row.name}
+        {name}
       </Words>
-      <Words as="number">
-        {registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–'}
-      </Words>
+      <Words as="number">{text}</Words>
     </View>
   );
-}
+});
 
 /** A value with as many digits as its scale resolves; floating point with three decimals. */
 export function valueText(registers: readonly number[], row: MappedValue): string {

@@ -1,6 +1,6 @@
 import { livePath } from '@keypost/api';
 import type { LiveBatch, LivePort, LiveUnit } from '@keypost/api';
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 
 export type LiveRow = LivePort | LiveUnit;
 
@@ -71,20 +71,35 @@ export function useLive(jobId: string): LiveStore {
   return store;
 }
 
-export function useLivePort(store: LiveStore, moduleId: string, port: number): LivePort | undefined {
+const none = (): void => undefined;
+
+/** @param seen whether it is on the screen; what is not is not followed. */
+export function useLivePort(
+  store: LiveStore,
+  moduleId: string,
+  port: number,
+  seen = true,
+): LivePort | undefined {
   const key = portKey(moduleId, port);
-  return useSyncExternalStore(
-    (follower) => store.follow(key, follower),
-    () => store.row(key) as LivePort | undefined,
+  const follow = useCallback(
+    (follower: () => void) => (seen ? store.follow(key, follower) : none),
+    [store, key, seen],
   );
+  return useSyncExternalStore(follow, () => store.row(key) as LivePort | undefined);
 }
 
-export function useLiveUnit(store: LiveStore, planId: string, rowId: string): LiveUnit | undefined {
+export function useLiveUnit(
+  store: LiveStore,
+  planId: string,
+  rowId: string,
+  seen = true,
+): LiveUnit | undefined {
   const key = unitKey(planId, rowId);
-  return useSyncExternalStore(
-    (follower) => store.follow(key, follower),
-    () => store.row(key) as LiveUnit | undefined,
+  const follow = useCallback(
+    (follower: () => void) => (seen ? store.follow(key, follower) : none),
+    [store, key, seen],
   );
+  return useSyncExternalStore(follow, () => store.row(key) as LiveUnit | undefined);
 }
 
 export const useConnection = (store: LiveStore): LiveStore['connection'] =>
