@@ -29,7 +29,7 @@ export function AgreementPlate({ point }: { point: OpenPoint }) {
             {state === 'differ' && <Words as="fail">{sentence}</Words>}
             {sides.map(({ tag, where, value }) => (
               <View key={`${tag} ${where}`} className="flex-row justify-between gap-3">
-                <Words as="small" className="min-w-0 flex-1">{`${tag}, ${where.toLowerCase()}`}</Words>
+                <Words as="small" className="min-w-0 flex-1">{`${tag}, ${where}`}</Words>
                 <Words as="mono" className="text-[14px] text-ink">
                   {value}
                 </Words>

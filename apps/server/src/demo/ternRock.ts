@@ -45,7 +45,11 @@ export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
   const clock = demoClock();
   const by = (initials: string, changes: Iterable<Change>): [Change, Actor][] =>
     [...changes].map((change) => [change, { by: initials, at: clock() }]);
-  const empty = emptyJob('Recirculation hall', 'Tern Rock hatchery', { volts: 24.1, tolerancePercent: 2.5 });
+  const empty = emptyJob('Recirculation hall', 'Tern Rock hatchery', {
+    volts: 24.1,
+    tolerancePercent: 2.5,
+    limitAmps: 10,
+  });
   const built = applyHistory(empty, [...by(MIRA, building()), ...by(JON, prepared(ports))]);
   const index = new JobIndex(built);
   const worked = POINTS.flatMap((row) => [
