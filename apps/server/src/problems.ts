@@ -63,7 +63,7 @@ function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails
       return problem(
         413,
         'Too large',
-        'This is larger than the server takes: 16 MB for a job file, 1 MB for a change.',
+        'This is larger than the server takes: 16 MB for a job file, 4 MB for a change.',
       );
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':

@@ -1,4 +1,5 @@
 import type { JobEvent } from '@keypost/api';
+import type { JobContent } from '@keypost/core';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
@@ -6,7 +7,16 @@ import { Words } from '../ui/Words';
 import { eventWords, whoAndWhen } from './eventWords';
 
 /** What was done, newest first. */
-export function EventList({ events, title }: { events: readonly JobEvent[]; title: string }) {
+export function EventList({
+  events,
+  title,
+  job,
+}: {
+  events: readonly JobEvent[];
+  title: string;
+  /** The job as it is now, for the names of what was set. */
+  job?: JobContent;
+}) {
   return (
     <Plate title={title} aside={<Words as="mono">{String(events.length)}</Words>}>
       {events.length === 0 && (
@@ -18,7 +28,7 @@ export function EventList({ events, title }: { events: readonly JobEvent[]; titl
         {events.map((event, i) => (
           <Row key={event.id} first={i === 0} className="py-2">
             <View role="listitem">
-              <Words as="body">{eventWords(event)}</Words>
+              <Words as="body">{eventWords(event, job)}</Words>
               <Words as="small">{stampLine(event)}</Words>
             </View>
           </Row>

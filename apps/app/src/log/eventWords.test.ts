@@ -24,6 +24,16 @@ test('each kind of event is a sentence', () => {
     'Undone: Tug. Why: loose',
   );
   expect(event('job', { name: 'A', site: 'S' }, { name: 'B', site: 'S' })).toBe('Job named B, S');
+  expect(event('job', { mainsHertz: 50 }, { name: 'B', site: 'S', mainsHertz: 60 })).toBe(
+    'Job named B, S, mains 60 Hz',
+  );
+  expect(event('entries', null, { itemId: 'd', side: 'left', how: 'read', values: { size: '80' } })).toBe(
+    'Left at d, read from it: size 80',
+  );
+  expect(event('descriptions', null, { fileName: 'level.xml' })).toBe('Description file level.xml added');
+  expect(event('points', { tag: 'A', plate: {} }, { tag: 'A', plate: { size: '3 in' } })).toBe(
+    'Point A changed: name-plate',
+  );
 });
 
 test('a result says pass or fail with what was seen', () => {

@@ -1,4 +1,6 @@
 import type { JobEvent } from '@keypost/api';
+import { parametersOf, valueWords } from '@keypost/core';
+import type { JobContent } from '@keypost/core';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -8,6 +10,8 @@ const THINGS: Readonly<Record<string, string>> = {
   devices: 'Device',
   points: 'Point',
   wires: 'Wire',
+  descriptions: 'Description file',
+  plans: 'Plan',
 };
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
@@ -25,13 +29,28 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   volts: 'voltage',
   tolerancePercent: 'tolerance',
   number: 'number',
+  plate: 'name-plate',
+  byHand: 'required by hand',
+  range: 'range',
+  settings: 'switches',
+  link: 'address',
+  descriptionId: 'description file',
+  units: 'units',
+  members: 'participants',
 };
 
+/** Fields that are too long to be told in a line: only that they changed. */
+const FOLDED = new Set(['plate', 'byHand', 'settings', 'units', 'members', 'bias']);
+
 /** One event in a sentence that a technician can read. */
-export function eventWords({ shelf, before, after }: JobEvent): string {
+export function eventWords({ shelf, before, after }: JobEvent, job?: JobContent): string {
   if (shelf === 'stamps') return stampWords(before, after);
   if (shelf === 'results' && after) return resultWords(after);
-  if (shelf === 'job') return after ? `Job named ${text(after.name)}, ${text(after.site)}` : 'Job removed';
+  if (shelf === 'entries' && after) return entryWords(after, job);
+  if (shelf === 'job')
+    return after
+      ? `Job named ${text(after.name)}, ${text(after.site)}${before && before.mainsHertz !== after.mainsHertz ? `, mains ${text(after.mainsHertz)} Hz` : ''}`
+      : 'Job removed';
   const thing = `${THINGS[shelf] ?? shelf} ${nameOf(after ?? before ?? {})}`;
   if (!before) return `${thing} added${ends(after)}`;
   if (!after) return `${thing} removed${ends(before)}`;
@@ -68,8 +87,20 @@ function resultWords(after: Fields): string {
   return `${after.pass ? 'Pass' : 'Fail'}: ${text(after.subject).split(',')[0]}${state} ${measured}, expected ${expected}`;
 }
 
+/** What was found or left at a part, in the parameters' own words. */
+function entryWords({ itemId, side, how, values }: Fields, job: JobContent | undefined): string {
+  const tag = [...(job?.devices ?? []), ...(job?.modules ?? [])].find(({ id }) => id === itemId)?.tag;
+  const parameters = job ? parametersOf(job, text(itemId)) : [];
+  const list = Object.entries(values as Record<string, string>).map(([key, value]) => {
+    const parameter = parameters.find((p) => p.key === key);
+    return parameter ? `${parameter.label} ${valueWords(parameter, value)}` : `${key} ${value}`;
+  });
+  const what = `${side === 'found' ? 'Found' : 'Left'} at ${tag ?? text(itemId)}${how === 'read' ? ', read from it' : ''}`;
+  return `${what}: ${list.slice(0, 6).join(', ')}${list.length > 6 ? ` and ${list.length - 6} more` : ''}`;
+}
+
 function nameOf(row: Fields): string {
-  return text(row.tag ?? row.number ?? row.id);
+  return text(row.tag ?? row.number ?? row.fileName ?? row.id);
 }
 
 function ends(row: Fields | null): string {
@@ -80,7 +111,11 @@ function ends(row: Fields | null): string {
 function differences(before: Fields, after: Fields): string {
   return Object.keys(after)
     .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
-    .map((key) => `${FIELD_WORDS[key] ?? key} ${text(before[key])} → ${text(after[key])}`)
+    .map((key) =>
+      FOLDED.has(key)
+        ? (FIELD_WORDS[key] ?? key)
+        : `${FIELD_WORDS[key] ?? key} ${text(before[key])} → ${text(after[key])}`,
+    )
     .join(', ');
 }
 

@@ -1,5 +1,7 @@
+import { JobProblem, movedBy } from '@keypost/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Conflict } from '../data/Conflict';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -8,12 +10,14 @@ import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId, usePointId } from '../job/useJobId';
+import { MovedValues } from '../set/MovedValues';
 import { Button } from '../ui/Button';
 import { FormActions } from '../ui/FormActions';
 import { Notice } from '../ui/Notice';
 import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
-import { PointFields, rangeOf, rangeTexts, usePointForm } from './PointForm';
+import { PointFields, rangeOf, rangeTexts, readPoint, usePointForm } from './PointForm';
+import type { PointTexts } from './PointForm';
 import { usePoint } from './usePoint';
 import type { OpenPoint } from './usePoint';
 
@@ -76,6 +80,7 @@ function EditPoint({ point }: { point: OpenPoint }) {
   return (
     <Plate title={row.tag}>
       <PointFields form={form} saver={saver}>
+        <MovedByEdit point={point} form={form} />
         {!known && <WhoAmI />}
         <Conflict saver={saver} view={point.view} onTake={back} />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
@@ -90,6 +95,27 @@ function EditPoint({ point }: { point: OpenPoint }) {
       </PointFields>
     </Plate>
   );
+}
+
+/** What another device, signal or range does to the sheets, told before it is stored. */
+function MovedByEdit({ point, form }: { point: OpenPoint; form: ReturnType<typeof usePointForm> }) {
+  const texts = useWatch({ control: form.control }) as PointTexts;
+  const { point: row, device, ports } = point.analysis.context;
+  const moved = useMemo(() => {
+    const read = readPoint(texts);
+    if (!read) return [];
+    const { low: _low, high: _high, unit: _unit, tag: _tag, ...own } = read;
+    const patch = { ...own, range: rangeOf(read) ?? null };
+    const parts = [device.id, ...ports.map(({ module }) => module.id)];
+    try {
+      return movedBy(point.view.content, { kind: 'editPoint', id: row.id, patch }, [...new Set(parts)]);
+    } catch (error) {
+      // What cannot be is told when it is stored, at its field.
+      if (error instanceof JobProblem) return [];
+      throw error;
+    }
+  }, [texts, point, row, device, ports]);
+  return <MovedValues moved={moved} />;
 }
 
 function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {

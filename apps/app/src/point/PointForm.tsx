@@ -7,6 +7,7 @@ import {
   OUTPUT_EXPLAINED,
   OUTPUT_WORDS,
   Point,
+  takesRange,
 } from '@keypost/core';
 import type { DeviceFamily, DeviceType, Logic, OutputKind, Range } from '@keypost/core';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -37,7 +38,7 @@ const Form = z
     unit: z.string().trim().max(12, 'At most 12 characters fit here.'),
   })
   .superRefine(({ typeId, low, high }, context) => {
-    if (deviceType(typeId).stimulated === 'value' && low === high)
+    if (takesRange(deviceType(typeId)) && low === high)
       context.addIssue({ code: 'custom', path: ['high'], message: 'A range needs two different ends.' });
   });
 
@@ -49,9 +50,12 @@ export function usePointForm(values: PointTexts): PointFormState {
   return useForm({ resolver: zodResolver(Form), defaultValues: values });
 }
 
+/** The form's texts as values; nothing while one of them is wrong. */
+export const readPoint = (texts: PointTexts): PointValues | undefined => Form.safeParse(texts).data;
+
 /** The range that was entered; nothing for a device whose value does not move. */
 export const rangeOf = ({ typeId, low, high, unit }: PointValues): Range | undefined =>
-  deviceType(typeId).stimulated === 'value' ? { low, high, unit } : undefined;
+  takesRange(deviceType(typeId)) ? { low, high, unit } : undefined;
 
 /** The texts of a range, or those of a usual one. */
 export const rangeTexts = (range: Range | undefined): Pick<PointTexts, 'low' | 'high' | 'unit'> => ({
@@ -129,7 +133,7 @@ export function PointFields({
 /** How the program takes it: a bit, or a value over a range. */
 function SignalFields({ form: { control } }: { form: PointFormState }) {
   const type = deviceType(useWatch({ control, name: 'typeId' }));
-  if (type.stimulated === 'value')
+  if (takesRange(type))
     return (
       <View className="flex-row gap-3">
         <View className="flex-1">

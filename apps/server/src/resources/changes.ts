@@ -10,11 +10,19 @@ import { register } from '../register.ts';
 
 type Expected = NonNullable<ChangeRequest['expects']>;
 
+/** A description file of the largest kind, as a change. */
+const MOST_CHANGE_BYTES = 4 * 1024 * 1024;
+
 export function changeResource(app: FastifyInstance, db: PGlite): void {
-  register(app, 'changeJob', async ({ params, body }) => {
-    refuseClaims(body.change);
-    return storeChange(db, params.jobId, body);
-  });
+  register(
+    app,
+    'changeJob',
+    async ({ params, body }) => {
+      refuseClaims(body.change);
+      return storeChange(db, params.jobId, body);
+    },
+    { bodyLimit: MOST_CHANGE_BYTES },
+  );
 }
 
 /** Only a value that this server itself read from a device counts as read. */

@@ -95,6 +95,10 @@ export const settingsOfDevice = ({ typeId, settings }: Pick<Device, 'typeId' | '
 export const supplyTerminals = ({ kind }: Pick<Supply, 'kind'>): readonly string[] =>
   kind === 'ac' ? ['L', 'N', 'PE'] : ['+', '-', 'PE'];
 
+/** Whether a device's point has a measuring range: its value moves over one, or settings follow from one. */
+export const takesRange = ({ stimulated, handling }: DeviceType): boolean =>
+  stimulated === 'value' || (handling?.parameters.some(({ from }) => from?.startsWith('range.')) ?? false);
+
 const parameterLists = new WeakMap<PartType, readonly Parameter[]>();
 
 /** Everything that a type is set to: its switches and parameters, those of its instrument, in the order of its menu. */
