@@ -73,7 +73,7 @@ function UnitMark({
   const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
   const ring = { r: 5.5, fill: t.plate, stroke: t.ink, strokeWidth: 2 };
   const notes = [
-    unit === undefined ? 'master' : `unit ${unit}`,
+    unit === undefined ? '' : `unit ${unit}`,
     `+ is ${plusName}`,
     terminated ? '120 Ω' : '',
     bias,

@@ -42,7 +42,15 @@ test('when the server is away the entries stay, and a retry sends the same chang
   fireEvent.click(screen.getByRole('button', { name: 'Store 2 entries' }));
   await screen.findByText(/server does not answer/);
   expect(field('Target present: Signal').value).toBe('22.9');
-  const stored = JSON.stringify({ again: false, revision: 2, name: 'T', site: '', colours: 'iec', rows: [] });
+  const stored = JSON.stringify({
+    again: false,
+    revision: 2,
+    name: 'T',
+    site: '',
+    colours: 'iec',
+    mainsHertz: 50,
+    rows: [],
+  });
   const headers = { get: () => 'application/json' };
   answer.mockResolvedValueOnce({
     ok: true,
