@@ -13,8 +13,9 @@ const FLAGS = [
 /** Against the real server and the built interface, with a data directory of its own. */
 export default defineConfig({
   testDir: '.',
-  timeout: 60000,
-  expect: { timeout: 10000 },
+  // Generous, since a machine that others use too may stand still for seconds.
+  timeout: 150000,
+  expect: { timeout: 30000 },
   workers: 1,
   fullyParallel: false,
   forbidOnly: true,
@@ -27,6 +28,6 @@ export default defineConfig({
     hasTouch: true,
     launchOptions: { executablePath: process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium', args: FLAGS },
     trace: 'retain-on-failure',
-    actionTimeout: 15000,
+    actionTimeout: 30000,
   },
 });
