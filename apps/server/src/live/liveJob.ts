@@ -34,10 +34,15 @@ export class LiveJob {
     return this.listeners.size === 0;
   }
 
+  /** Everything that is known now. */
+  snapshot(): LiveBatch {
+    return batchOf([...this.rows.values()]);
+  }
+
   /** @returns what ends listening. A new listener first hears everything that is known. */
   listen(listener: Listener): () => void {
     this.listeners.add(listener);
-    listener(batchOf([...this.rows.values()]));
+    listener(this.snapshot());
     if (this.listeners.size === 1) void this.follow();
     return () => {
       this.listeners.delete(listener);

@@ -1,5 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { livePath } from '@keypost/api';
+import type { LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
 import { contentOf, readJob, revisionOfJob } from '../db/store.ts';
 import { LiveJob } from '../live/liveJob.ts';
@@ -29,9 +30,16 @@ export function liveResource(app: FastifyInstance, db: PGlite): void {
       'cache-control': 'no-store',
       connection: 'keep-alive',
     });
-    // A reader that does not keep up is not sent to until it has caught up; it then gets the next change.
+    const send = (batch: LiveBatch): void => void out.write(`data: ${JSON.stringify(batch)}\n\n`);
+    // A reader that does not keep up is not sent to until it has caught up; it is then told everything as it is.
+    let behind = false;
     const end = job.listen((batch) => {
-      if (!out.writableNeedDrain) out.write(`data: ${JSON.stringify(batch)}\n\n`);
+      if (out.writableNeedDrain) behind = true;
+      else send(batch);
+    });
+    out.on('drain', () => {
+      if (behind) send(job.snapshot());
+      behind = false;
     });
     const breath = setInterval(() => out.write(': \n\n'), BREATH_MS);
     request.raw.once('close', () => {
