@@ -85,9 +85,12 @@ test('live values follow, and a wrong device is never shown as a number', async 
   await expect(row).toContainText('valid');
   await expect(page.getByText(/^-?\d+(\.\d+)?\sbar$/)).toBeVisible();
   await page.getByRole('button', { name: 'Unplug port 2' }).click();
+  // Only rows on the screen are drawn again.
+  await row.scrollIntoViewIfNeeded();
   await expect(row).toContainText('no device');
   await expect(page.getByText(/\sbar$/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Plug in port 2' }).click();
+  await row.scrollIntoViewIfNeeded();
   await expect(row).toContainText('valid');
 });
 
