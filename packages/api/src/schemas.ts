@@ -10,6 +10,7 @@ import {
   Module,
   Point,
   Result,
+  SHELVES,
   Stamp,
   Supply,
   Wire,
@@ -17,18 +18,7 @@ import {
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
-export const Shelf = z.enum([
-  'supplies',
-  'modules',
-  'devices',
-  'points',
-  'wires',
-  'stamps',
-  'results',
-  'entries',
-  'descriptions',
-  'plans',
-]);
+export const Shelf = z.enum(SHELVES);
 export type Shelf = z.infer<typeof Shelf>;
 
 export const ROW_SCHEMAS = {

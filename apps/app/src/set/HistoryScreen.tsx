@@ -19,7 +19,7 @@ export function HistoryScreen() {
 
 function History({ point }: { point: OpenPoint }) {
   const sheets = useMemo(() => sheetsOf(point.index, point.analysis.context.point.id), [point]);
-  const own = sheets.filter(({ itemId }) => momentsOf(point.view.content, itemId).length > 0);
+  const own = sheets.filter(({ itemId }) => momentsOf(point.index, itemId).length > 0);
   return (
     <>
       {own.length === 0 && <Words as="soft">Nothing was found or left here yet.</Words>}
@@ -33,8 +33,8 @@ function History({ point }: { point: OpenPoint }) {
 
 const dayOf = (at: string): string => format(new Date(at), 'd MMM yyyy HH:mm');
 
-function OneHistory({ point: { index, view }, sheet }: { point: OpenPoint; sheet: Sheet }) {
-  const moments = momentsOf(view.content, sheet.itemId);
+function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Sheet }) {
+  const moments = momentsOf(index, sheet.itemId);
   const [older, setOlder] = useState(moments.at(-1)!.at);
   const [newer, setNewer] = useState(moments[0]!.at);
   const options = moments.map(({ at, by, count, side }) => ({
@@ -61,15 +61,15 @@ function OneHistory({ point: { index, view }, sheet }: { point: OpenPoint; sheet
           ))}
         </View>
       </Row>
-      <PutBack view={view} sheet={sheet} at={newer} />
+      <PutBack index={index} sheet={sheet} at={newer} />
     </Plate>
   );
 }
 
 /** The steps that give a device back what it had at a moment: after a swap, or a wrong button. */
-function PutBack({ view, sheet, at }: { view: OpenPoint['view']; sheet: Sheet; at: string }) {
+function PutBack({ index, sheet, at }: { index: OpenPoint['index']; sheet: Sheet; at: string }) {
   const [shown, setShown] = useState(false);
-  const had = leftBefore(view.content, sheet.itemId, at);
+  const had = leftBefore(index, sheet.itemId, at);
   const fresh = sheet.lines.map((line) => ({ ...line, present: undefined }));
   const steps = stepsTo(fresh, ({ parameter, required }) => had.get(parameter.key) ?? required?.value);
   if (!shown)

@@ -20,6 +20,9 @@ import type { DeviceTerminal, DeviceType, ModuleType, PartType, Port, TerminalRo
 export * from './types.ts';
 export * from './parameters.ts';
 export * from './handling/handling.ts';
+export { PULSE_WIDTHS } from './handling/menu.ts';
+export { BAUDS, FRAMES } from './handling/talking.ts';
+export type { SerialFrame } from './handling/talking.ts';
 export { RELAYS, LOADS } from './devices/relays.ts';
 export { SIGNALS, signalAt, ohmsAt } from './behaviours/analog.ts';
 

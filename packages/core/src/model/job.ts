@@ -200,6 +200,20 @@ export const Description = z.object({
 
 export const MainsHertz = z.union([z.literal(50), z.literal(60)], 'The mains have 50 or 60 Hz.');
 
+/** The lists of rows that a job is made of. */
+export const SHELVES = [
+  'supplies',
+  'modules',
+  'devices',
+  'points',
+  'wires',
+  'stamps',
+  'results',
+  'entries',
+  'descriptions',
+  'plans',
+] as const;
+
 export const JobContent = z.object({
   name: Words(60).min(1, 'Give the job a name.'),
   site: Words(60),

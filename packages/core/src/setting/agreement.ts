@@ -1,7 +1,7 @@
 import { deviceType, terminalWithRole } from '../catalog/index.ts';
 import { convert, plain } from '../units/quantity.ts';
+import { contextOf } from '../wiring/index.ts';
 import type { JobIndex } from '../wiring/index.ts';
-import { pointContext } from './derive/context.ts';
 import { lineWords, sheetsOf } from './sheet.ts';
 import type { Sheet, SheetLine } from './sheet.ts';
 
@@ -72,7 +72,7 @@ function agreement(
 
 /** Sensor, transmitter, drive, controller and display must have the point's range, each in its own unit. */
 function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
-  const { point } = pointContext(index, pointId);
+  const { point } = contextOf(index, pointId);
   const { range } = point;
   if (!range) return [];
   return (['low', 'high'] as const).flatMap((end) => {
@@ -85,10 +85,9 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
       value: `${plain(range[end])} ${range.unit}`,
     };
     const wrong = lines.filter((found) => {
-      const unit = unitNow(sheets, found);
-      const value = found.line.present?.value;
-      const inRange = value === undefined ? undefined : convert(Number(value), unit, range.unit);
-      if (value === undefined) return false;
+      const { present } = found.line;
+      if (!present) return false;
+      const inRange = convert(Number(present.value), unitNow(found.line), range.unit);
       return (
         inRange === undefined || Math.abs(inRange - range[end]) > 1e-4 * Math.abs(range.high - range.low)
       );
@@ -97,33 +96,24 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
     return [
       agreement(
         subject,
-        [own, ...lines.map((found) => ({ ...sideOf(found), value: withUnit(sheets, found) }))],
+        [own, ...lines.map((found) => ({ ...sideOf(found), value: withUnit(found) }))],
         known,
         wrong.length === 0,
-        `${wrong.map((found) => `${found.sheet.tag} ends its range at ${withUnit(sheets, found)}`).join(', ')}; the point’s is ${plain(range[end])} ${range.unit}. Every value between would be shown wrongly.`,
+        `${wrong.map((found) => `${found.sheet.tag} ends its range at ${withUnit(found)}`).join(', ')}; the point’s is ${plain(range[end])} ${range.unit}. Every value between would be shown wrongly.`,
       ),
     ];
   });
 }
 
-/** The unit in which a line's present value counts: as it stands at the device, else as it is required. */
-function unitNow(sheets: readonly Sheet[], { sheet, line }: Found): string {
-  const { unit, unitKey } = line.parameter;
-  if (unit) return unit;
-  const at = sheets
-    .find(({ itemId }) => itemId === sheet.itemId)
-    ?.lines.find(({ parameter }) => parameter.key === unitKey);
-  return at?.present?.value ?? at?.required?.value ?? '';
-}
+/** The unit in which what stands at a line counts. */
+const unitNow = ({ unit, presentUnit }: SheetLine): string => presentUnit ?? unit;
 
-function withUnit(sheets: readonly Sheet[], found: Found): string {
-  const value = found.line.present?.value;
-  return value === undefined ? 'not looked at' : `${value} ${unitNow(sheets, found)}`;
-}
+const withUnit = ({ line }: Found): string =>
+  line.present ? `${line.present.value} ${unitNow(line)}` : 'not looked at';
 
 /** Switch, parameter and signal of an analog input. */
 function signalAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
-  const { device } = pointContext(index, pointId);
+  const { device } = contextOf(index, pointId);
   const { signal } = deviceType(device.typeId);
   const switches = find(sheets, 'switch');
   const ranges = find(sheets, 'range').filter(({ sheet }) => sheet.isModule);
@@ -153,7 +143,7 @@ function signalAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
 function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
   const [output] = find(sheets, 'output1');
   if (!output?.line.required) return [];
-  const port = pointContext(index, pointId).ports.find((own) => own.port.kind === 'digital');
+  const port = contextOf(index, pointId).ports.find((own) => own.port.kind === 'digital');
   const { present, required } = output.line;
   const same = present?.value === required.value;
   const sides = [
@@ -175,7 +165,7 @@ function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
 
 /** A current output that is wired must be switched on. */
 function currentAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
-  const { device } = pointContext(index, pointId);
+  const { device } = contextOf(index, pointId);
   const type = deviceType(device.typeId);
   const terminal = terminalWithRole(type, 'signal');
   const [current] = find(sheets, 'current');

@@ -12,12 +12,21 @@ export function mustPrecede(a: Parameter, b: Parameter): boolean {
   return a.place === 'switch' && b.place !== 'switch' && !wipesIt(b, a) && !a.needs?.includes(b.key);
 }
 
+/** Lists of types stay the same objects, and a job asks for the order of one for each of its parts. */
+const orders = new WeakMap<readonly Parameter[], readonly Parameter[]>();
+
 /**
  * Parameters in an order in which no later one wipes an earlier, and none is asked before what it hangs on; else as
  * they stand in the menu.
  * @throws JobProblem when they hang on one another in a ring.
  */
-export function safeOrder(parameters: readonly Parameter[]): Parameter[] {
+export function safeOrder(parameters: readonly Parameter[]): readonly Parameter[] {
+  let order = orders.get(parameters);
+  if (!order) orders.set(parameters, (order = findOrder(parameters)));
+  return order;
+}
+
+function findOrder(parameters: readonly Parameter[]): Parameter[] {
   const left = [...parameters];
   const ordered: Parameter[] = [];
   while (left.length) {

@@ -126,7 +126,7 @@ test('history: moments, and what differs between two of them', () => {
     1,
     '2026-02-01T00:00:00.000Z',
   );
-  expect(momentsOf(job, 'ft-1-b').map(({ side, count }) => [side, count])).toEqual([
+  expect(momentsOf(new JobIndex(job), 'ft-1-b').map(({ side, count }) => [side, count])).toEqual([
     ['left', 1],
     ['found', 2],
   ]);

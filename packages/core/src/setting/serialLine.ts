@@ -1,3 +1,4 @@
+import type { PlanFault } from './ethernetPlan.ts';
 import { exactly, solve } from '../circuit/index.ts';
 import type { Element } from '../circuit/index.ts';
 import { wireOhms } from '../wiring/copper.ts';
@@ -37,11 +38,6 @@ export interface SerialLine {
   readonly units: readonly LineUnit[];
   readonly bias?: LineBias;
   readonly mm2: number;
-}
-
-export interface LineFault {
-  readonly tags: readonly string[];
-  readonly sentence: string;
 }
 
 /** Least voltage between the lines that a receiver takes for certain, V (TIA-485-A). */
@@ -124,7 +120,7 @@ export function voltsAtRest({ units, bias, mm2 }: SerialLine): Map<string, numbe
 }
 
 /** Everything on a line that would not work, each with whom it concerns. */
-export function serialFaults(line: SerialLine): LineFault[] {
+export function serialFaults(line: SerialLine): PlanFault[] {
   const { units } = line;
   return [
     ...numberFaults(units),
@@ -140,8 +136,8 @@ export function serialFaults(line: SerialLine): LineFault[] {
 const frameWords = (parity: Parity, stopBits: number): string =>
   `${parity === 'none' ? 'no parity' : `${parity} parity`} and ${stopBits} stop ${stopBits === 1 ? 'bit' : 'bits'}`;
 
-function numberFaults(units: readonly LineUnit[]): LineFault[] {
-  const faults: LineFault[] = [];
+function numberFaults(units: readonly LineUnit[]): PlanFault[] {
+  const faults: PlanFault[] = [];
   const first = new Map<number, string>();
   for (const { tag, unit } of units) {
     if (unit === undefined) continue;
@@ -159,7 +155,7 @@ function numberFaults(units: readonly LineUnit[]): LineFault[] {
 }
 
 /** Participants that are set otherwise than most. */
-function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => string): LineFault[] {
+function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => string): PlanFault[] {
   const counts = new Map<string, number>();
   for (const unit of units) counts.set(words(unit), (counts.get(words(unit)) ?? 0) + 1);
   const [main] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
@@ -171,7 +167,7 @@ function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => string): 
     }));
 }
 
-function endFaults(units: readonly LineUnit[]): LineFault[] {
+function endFaults(units: readonly LineUnit[]): PlanFault[] {
   if (units.length < 2) return [];
   const ends = [units[0]!, units.at(-1)!];
   return [
@@ -191,7 +187,7 @@ function endFaults(units: readonly LineUnit[]): LineFault[] {
   ];
 }
 
-function loadFaults(units: readonly LineUnit[]): LineFault[] {
+function loadFaults(units: readonly LineUnit[]): PlanFault[] {
   const loads = units.reduce((sum, { unitLoad }) => sum + unitLoad, 0);
   return loads > MOST_UNIT_LOADS
     ? [
@@ -203,7 +199,7 @@ function loadFaults(units: readonly LineUnit[]): LineFault[] {
     : [];
 }
 
-function lengthFaults(units: readonly LineUnit[]): LineFault[] {
+function lengthFaults(units: readonly LineUnit[]): PlanFault[] {
   const metres = units.reduce((sum, { fromLastM }, i) => sum + (i === 0 ? 0 : fromLastM), 0);
   const baud = Math.max(0, ...units.map((unit) => unit.baud));
   const longest = longestLine(baud);
@@ -219,7 +215,7 @@ function lengthFaults(units: readonly LineUnit[]): LineFault[] {
     : [];
 }
 
-function restFaults(line: SerialLine): LineFault[] {
+function restFaults(line: SerialLine): PlanFault[] {
   if (!line.units.some(({ terminated }) => terminated)) return [];
   const volts = [...voltsAtRest(line)];
   const [tag, least] = volts.reduce((a, b) => (b[1] < a[1] ? b : a));

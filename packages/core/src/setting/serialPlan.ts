@@ -1,6 +1,8 @@
+import type { SerialFrame } from '../catalog/index.ts';
 import type { SerialPlan, SerialUnit } from '../model/busPlan.ts';
 import { presentValues } from '../wiring/index.ts';
 import type { JobIndex } from '../wiring/index.ts';
+import { readFrame } from './frame.ts';
 import { registersOf } from './modbus/registers.ts';
 import type { LineUnit, SerialLine } from './serialLine.ts';
 
@@ -20,28 +22,23 @@ const lineUnit = ({ answerMs, map, ...unit }: SerialUnit): LineUnit => ({
   ...(answerMs !== undefined && { answerSeconds: answerMs / 1000 }),
 });
 
-const PARITIES = { E: 'even', O: 'odd', N: 'none' } as const;
-
 /** The plan with what is known of each unit's own settings put in the plan's place: the line as it stands. */
 export function planAsSet(index: JobIndex, plan: SerialPlan): SerialPlan {
   return {
     ...plan,
     units: plan.units.map((unit) => {
       if (unit.itemId === undefined) return unit;
-      const { values } = presentValues(index.job, unit.itemId);
-      const settings = (index.device(unit.itemId) ?? index.module(unit.itemId))?.settings ?? {};
+      const { values } = presentValues(index, unit.itemId);
       const frame = values.get('frame')?.value;
       const number = values.get('unit')?.value;
       const baud = values.get('baud')?.value;
+      const terminator = values.get('terminator')?.value;
       return {
         ...unit,
         ...(number !== undefined && { unit: Number(number) }),
         ...(baud !== undefined && { baud: Number(baud) }),
-        ...(frame !== undefined && {
-          parity: PARITIES[frame[1] as keyof typeof PARITIES],
-          stopBits: frame[2] === '2' ? (2 as const) : (1 as const),
-        }),
-        ...(settings.terminator !== undefined && { terminated: settings.terminator === 'on' }),
+        ...(frame !== undefined && readFrame(frame as SerialFrame)),
+        ...(terminator !== undefined && { terminated: terminator === 'on' }),
       };
     }),
   };

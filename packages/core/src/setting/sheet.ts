@@ -1,9 +1,8 @@
 import { deviceType, moduleType, valueWords } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import type { Device, Module, Point } from '../model/job.ts';
-import { parametersOf, presentValues, sameValue } from '../wiring/index.ts';
+import { contextOf, parametersOfItem, presentValues, sameValue } from '../wiring/index.ts';
 import type { JobIndex, OwnPort, Present, Seen } from '../wiring/index.ts';
-import { pointContext } from './derive/context.ts';
 import type { DeriveContext } from './derive/context.ts';
 import { derive } from './derive/index.ts';
 import { safeOrder } from './order.ts';
@@ -94,7 +93,7 @@ function deriveContext(
       port,
       point,
       device,
-      context: point && pointContext(index, point.id),
+      context: point && contextOf(index, point.id),
     };
   }
   const point = index.pointFor(item.id);
@@ -104,7 +103,7 @@ function deriveContext(
     item,
     point,
     device: item as Device,
-    context: point && pointContext(index, point.id),
+    context: point && contextOf(index, point.id),
   };
 }
 
@@ -122,8 +121,8 @@ export function sheetOf(index: JobIndex, itemId: string): Sheet {
 function makeSheet(index: JobIndex, itemId: string): Sheet {
   const item = itemOf(index, itemId);
   const isModule = index.module(itemId) !== undefined;
-  const parameters = safeOrder(parametersOf(index.job, itemId));
-  const present = presentValues(index.job, itemId);
+  const parameters = safeOrder(parametersOfItem(item, index.job.descriptions));
+  const present = presentValues(index, itemId);
   const required = new Map<string, Required>();
   const units = new Map<string, string>();
   const lines: SheetLine[] = [];
@@ -210,8 +209,8 @@ function lineOf(
 /** The last that was found, and the last that was left, of a parameter. */
 function sidesOf(index: JobIndex, itemId: string, key: string): { found?: Seen; left?: Seen } {
   const sides: { found?: Seen; left?: Seen } = {};
-  for (const { itemId: of, side, how, by, at, values } of index.job.entries) {
-    const value = of === itemId ? values[key] : undefined;
+  for (const { side, how, by, at, values } of index.entriesOf(itemId)) {
+    const value = values[key];
     if (value !== undefined) sides[side] = { value, side, how, by, at };
   }
   return sides;
@@ -239,7 +238,7 @@ export function partOfSheet(sheet: Sheet, about: string, keep: (parameter: Param
 
 /** The sheets of a point: its device, its helpers, then the ports that they are on with what concerns all of a module. */
 export function sheetsOf(index: JobIndex, pointId: string): Sheet[] {
-  const context = pointContext(index, pointId);
+  const context = contextOf(index, pointId);
   const own = [context.device, ...context.helpers].map(({ id }) => sheetOf(index, id));
   const modules = new Map(context.ports.map(({ module }) => [module.id, module]));
   const ports = [...modules.keys()].map((moduleId) => {

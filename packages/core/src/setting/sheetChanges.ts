@@ -1,5 +1,5 @@
 import type { Change } from '../wiring/index.ts';
-import { applyChange, JobIndex, NOBODY, presentValues, sameValue } from '../wiring/index.ts';
+import { applyChange, JobIndex, NOBODY, presentValues, sameValue, wipesIt } from '../wiring/index.ts';
 import type { JobContent } from '../model/job.ts';
 import { lineWords, presentWords, sheetOf } from './sheet.ts';
 import type { SheetLine } from './sheet.ts';
@@ -66,14 +66,8 @@ export function stepsTo(
     if (target === undefined || parameter.readOnly) continue;
     const same = present !== undefined && sameValue(parameter, present.value, target);
     if (same && !wiped.has(parameter.key)) continue;
-    const own = parameter.wipes;
-    const wipes = lines.filter(
-      (other) =>
-        other !== line &&
-        own &&
-        (own === 'all' ? other.parameter.place !== 'switch' : own.includes(other.parameter.key)),
-    );
-    if (!same) wipes.forEach(({ parameter: { key } }) => wiped.add(key));
+    const wipes = same ? [] : lines.filter((other) => wipesIt(parameter, other.parameter));
+    wipes.forEach(({ parameter: { key } }) => wiped.add(key));
     steps.push({
       key: parameter.key,
       label: parameter.label,
@@ -81,9 +75,7 @@ export function stepsTo(
       to: lineWords(line, target),
       value: target,
       ...(parameter.caution && { caution: parameter.caution }),
-      wipes: same
-        ? []
-        : wipes.filter((other) => targetOf(other) !== undefined).map((other) => other.parameter.label),
+      wipes: wipes.filter((other) => targetOf(other) !== undefined).map((other) => other.parameter.label),
     });
   }
   return steps;
@@ -104,7 +96,7 @@ export function differencesBetween(
   before: string,
   after: string,
 ): DatedDifference[] {
-  const [a, b] = [before, after].map((at) => presentValues(index.job, itemId, at).values);
+  const [a, b] = [before, after].map((at) => presentValues(index, itemId, at).values);
   return sheetOf(index, itemId).lines.flatMap((line) => {
     const { key, label } = line.parameter;
     const [x, y] = [a!.get(key)?.value, b!.get(key)?.value];
@@ -122,17 +114,17 @@ export function differencesBetween(
 
 /** Moments at which something of a part was seen, newest first, each with who and how many values. */
 export function momentsOf(
-  job: JobContent,
+  index: JobIndex,
   itemId: string,
 ): { at: string; by: string; count: number; side: 'found' | 'left' }[] {
-  return job.entries
-    .filter((entry) => entry.itemId === itemId)
+  return index
+    .entriesOf(itemId)
     .map(({ at, by, values, side }) => ({ at, by, count: Object.keys(values).length, side }))
     .reverse();
 }
 
 /** The values that a part was last left with before a moment: what a swapped device is to get back. */
-export function leftBefore(job: JobContent, itemId: string, at: string): ReadonlyMap<string, string> {
-  const left = [...presentValues(job, itemId, at).values].filter(([, { side }]) => side === 'left');
+export function leftBefore(index: JobIndex, itemId: string, at: string): ReadonlyMap<string, string> {
+  const left = [...presentValues(index, itemId, at).values].filter(([, { side }]) => side === 'left');
   return new Map(left.map(([key, { value }]) => [key, value]));
 }

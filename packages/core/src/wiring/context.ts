@@ -36,7 +36,18 @@ export interface PointContext {
   readonly scope: Scope;
 }
 
+const contexts = new WeakMap<JobIndex, Map<string, PointContext>>();
+
+/** Where a point stands. Found once for an index, whoever asks. */
 export function contextOf(index: JobIndex, pointId: string): PointContext {
+  let known = contexts.get(index);
+  if (!known) contexts.set(index, (known = new Map()));
+  let context = known.get(pointId);
+  if (!context) known.set(pointId, (context = findContext(index, pointId)));
+  return context;
+}
+
+function findContext(index: JobIndex, pointId: string): PointContext {
   const point = index.point(pointId);
   const device = index.deviceOf(point);
   const helpers = (point.helperIds ?? []).flatMap((id) => index.device(id) ?? []);

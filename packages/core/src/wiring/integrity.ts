@@ -1,7 +1,7 @@
 import { findDeviceType, findModuleType, moduleType, portsOf, supplyTerminals } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
 import type { JobContent, Settings, Wire } from '../model/job.ts';
-import { splitRef } from '../model/job.ts';
+import { SHELVES, splitRef } from '../model/job.ts';
 import type { Problem } from '../model/problem.ts';
 import { feedersOf } from './feeders.ts';
 import { imageOf } from './jobIndex.ts';
@@ -20,19 +20,6 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...(typeProblems.length ? [] : [...checkWires(job), ...checkAddresses(job)]),
   ];
 }
-
-const SHELVES = [
-  'supplies',
-  'modules',
-  'devices',
-  'points',
-  'wires',
-  'stamps',
-  'results',
-  'entries',
-  'descriptions',
-  'plans',
-] as const;
 
 function checkIds(job: JobContent): Problem[] {
   const problems: Problem[] = [];

@@ -2,7 +2,7 @@ import { findDeviceType, findModuleType, parametersOfType } from '../catalog/ind
 import type { Parameter } from '../catalog/index.ts';
 import { knownDescription } from '../ioLink/index.ts';
 import type { KnownDescription } from '../ioLink/index.ts';
-import type { Description, Device, JobContent } from '../model/job.ts';
+import type { Description, Device, JobContent, Module } from '../model/job.ts';
 
 /** The description file of a device, if the job holds it. @throws JobProblem for a file that cannot be read. */
 export function descriptionOf(
@@ -13,15 +13,23 @@ export function descriptionOf(
   return row && knownDescription(row.text);
 }
 
-/** Everything that a part of a job is set to: what its type brings, then what its description file names. */
-export function parametersOf(job: JobContent, itemId: string): readonly Parameter[] {
-  const module = job.modules.find(({ id }) => id === itemId);
-  if (module) {
-    const type = findModuleType(module.typeId);
-    return type ? parametersOfType(type) : [];
-  }
-  const device = job.devices.find(({ id }) => id === itemId);
-  const type = device && findDeviceType(device.typeId);
+/** Everything that a device or module is set to: what its type brings, then what its description file names. */
+export function parametersOfItem(
+  item: Device | Module,
+  descriptions: readonly Description[],
+): readonly Parameter[] {
+  const type = findDeviceType(item.typeId) ?? findModuleType(item.typeId);
   if (!type) return [];
-  return [...parametersOfType(type), ...(descriptionOf(job.descriptions, device)?.parameters ?? [])];
+  const own = parametersOfType(type);
+  const known = 'descriptionId' in item ? descriptionOf(descriptions, item) : undefined;
+  return known ? [...own, ...known.parameters] : own;
+}
+
+/** The same for a part of a job by its id; nothing for one that it does not hold. */
+export function parametersOf(
+  { devices, modules, descriptions }: JobContent,
+  itemId: string,
+): readonly Parameter[] {
+  const item = devices.find(({ id }) => id === itemId) ?? modules.find(({ id }) => id === itemId);
+  return item ? parametersOfItem(item, descriptions) : [];
 }

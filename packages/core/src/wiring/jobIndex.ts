@@ -1,6 +1,6 @@
 import { deviceType, moduleType, portsOf } from '../catalog/index.ts';
 import type { ModuleType, Port, TerminalRole } from '../catalog/index.ts';
-import type { Device, JobContent, Module, Point, Supply, Wire } from '../model/job.ts';
+import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { landedWires } from './landedWires.ts';
 
@@ -41,6 +41,7 @@ export class JobIndex {
   private readonly pointOfDevice: ReadonlyMap<string, Point>;
   private readonly wires: ReadonlyMap<string, readonly Wire[]>;
   private byId?: ReadonlyMap<string, Wire>;
+  private entries?: ReadonlyMap<string, readonly Entry[]>;
   private planned?: ReadonlyMap<string, readonly Wire[]>;
   private readonly ports = new Map<string, readonly Port[]>();
 
@@ -78,6 +79,12 @@ export class JobIndex {
     if (!device) throw new Error(`The job has no device "${point.deviceId}".`);
     return device;
   }
+
+  /** What was seen of a part's parameters, in the order in which it was. */
+  entriesOf = (itemId: string): readonly Entry[] => {
+    this.entries ??= byItem(this.job.entries);
+    return this.entries.get(itemId) ?? [];
+  };
 
   /** Wires that the plan puts on a terminal, whatever was found there. */
   plannedAt = (ref: string): readonly Wire[] => {
@@ -183,6 +190,16 @@ export class JobIndex {
       .filter((port) => port.common === common && port.channel !== place.channel)
       .flatMap(({ channel }) => this.deviceAt({ moduleId: place.moduleId, channel }) ?? []);
   }
+}
+
+function byItem(entries: readonly Entry[]): Map<string, Entry[]> {
+  const map = new Map<string, Entry[]>();
+  for (const entry of entries) {
+    const list = map.get(entry.itemId);
+    if (list) list.push(entry);
+    else map.set(entry.itemId, [entry]);
+  }
+  return map;
 }
 
 function byTerminal(wires: readonly Wire[]): Map<string, Wire[]> {

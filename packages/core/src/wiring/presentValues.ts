@@ -1,6 +1,7 @@
 import type { Parameter } from '../catalog/index.ts';
-import type { Entry, JobContent } from '../model/job.ts';
-import { parametersOf } from './itemParameters.ts';
+import type { Entry } from '../model/job.ts';
+import { parametersOfItem } from './itemParameters.ts';
+import type { JobIndex } from './jobIndex.ts';
 
 /** A value of a parameter as somebody saw it. */
 export interface Seen {
@@ -22,13 +23,11 @@ export interface Present {
  * What is known of a part's parameters: the last that was seen of each, less what a later change of another put back.
  * @param until leaves out what came after; ISO 8601, UTC.
  */
-export function presentValues(job: JobContent, itemId: string, until?: string): Present {
-  const entries = job.entries.filter(
-    (entry) => entry.itemId === itemId && (until === undefined || entry.at <= until),
-  );
-  const parameters = parametersOf(job, itemId);
+export function presentValues(index: JobIndex, itemId: string, until?: string): Present {
+  const item = index.device(itemId) ?? index.module(itemId);
+  const entries = index.entriesOf(itemId).filter(({ at }) => until === undefined || at <= until);
+  const parameters = item && entries.length ? parametersOfItem(item, index.job.descriptions) : [];
   const values = new Map<string, Seen>();
-  const item = [...job.devices, ...job.modules].find(({ id }) => id === itemId);
   const wiped = new Map<string, Parameter>();
   for (const entry of entries) {
     const { side, how, by, at } = entry;

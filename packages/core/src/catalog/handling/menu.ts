@@ -199,6 +199,9 @@ export const DIRECTION: Parameter = {
   usual: { value: 'forward', why: 'fitted with the arrow along the flow' },
 };
 
+/** Widths that pulse outputs offer, ms. */
+export const PULSE_WIDTHS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
+
 /** Pulse output of a flow meter: on, volume of a pulse, width. */
 export const PULSES: readonly Parameter[] = [
   {
@@ -228,10 +231,7 @@ export const PULSES: readonly Parameter[] = [
     label: 'Pulse width',
     kind: 'choice',
     place: 'parameter',
-    choices: ['0.5', '1', '2', '5', '10', '20', '50', '100', '200'].map((ms) => ({
-      value: ms,
-      label: `${ms} ms`,
-    })),
+    choices: PULSE_WIDTHS.map((ms) => ({ value: String(ms), label: `${ms} ms` })),
     factory: '100',
     needs: ['pulseValue'],
     onlyIf: { key: 'pulse', is: ['on'] },

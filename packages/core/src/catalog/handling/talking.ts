@@ -3,6 +3,17 @@ import type { Handling } from './handling.ts';
 import { SERIAL } from './handling.ts';
 import { choices, LANGUAGE, MAINS, PASSWORD } from './menu.ts';
 
+export const BAUDS = ['2400', '4800', '9600', '19200', '38400', '57600', '115200'];
+
+/** Frames by how they are written: data bits, parity, stop bits. */
+export const FRAMES = {
+  '8E1': '8E1: even parity, 1 stop bit',
+  '8O1': '8O1: odd parity, 1 stop bit',
+  '8N2': '8N2: no parity, 2 stop bits',
+  '8N1': '8N1: no parity, 1 stop bit',
+} as const;
+export type SerialFrame = keyof typeof FRAMES;
+
 /** Speed and frame, which all of a line must share. */
 export const LINE_FRAME: readonly Parameter[] = [
   {
@@ -10,10 +21,7 @@ export const LINE_FRAME: readonly Parameter[] = [
     label: 'Baud',
     kind: 'choice',
     place: 'parameter',
-    choices: ['2400', '4800', '9600', '19200', '38400', '57600', '115200'].map((value) => ({
-      value,
-      label: value,
-    })),
+    choices: BAUDS.map((baud) => ({ value: baud, label: baud })),
     factory: '9600',
     from: 'line.baud',
   },
@@ -22,12 +30,7 @@ export const LINE_FRAME: readonly Parameter[] = [
     label: 'Frame',
     kind: 'choice',
     place: 'parameter',
-    choices: choices({
-      '8E1': '8E1: even parity, 1 stop bit',
-      '8O1': '8O1: odd parity, 1 stop bit',
-      '8N2': '8N2: no parity, 2 stop bits',
-      '8N1': '8N1: no parity, 1 stop bit',
-    }),
+    choices: choices(FRAMES),
     factory: '8N1',
     from: 'line.frame',
   },

@@ -4,6 +4,7 @@ import { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from '..
 import type { DeviceDescription } from '../../ioLink/index.ts';
 import { plain } from '../../units/quantity.ts';
 import { descriptionOf } from '../../wiring/index.ts';
+import { frameOf } from '../frame.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
 /** The place of a part in a serial plan. */
@@ -31,10 +32,6 @@ export function networkPlaceOf(
   }
   return undefined;
 }
-
-/** Frame of a serial unit as it is written: data bits, parity, stop bits. */
-export const frameOf = ({ parity, stopBits }: Pick<SerialUnit, 'parity' | 'stopBits'>): string =>
-  `8${parity === 'even' ? 'E' : parity === 'odd' ? 'O' : 'N'}${stopBits}`;
 
 export function lineValue(
   { index, item }: DeriveContext,

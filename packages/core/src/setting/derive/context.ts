@@ -1,6 +1,5 @@
 import type { Parameter } from '../../catalog/index.ts';
 import type { Device, Module, Point } from '../../model/job.ts';
-import { contextOf } from '../../wiring/index.ts';
 import type { JobIndex, OwnPort, PointContext } from '../../wiring/index.ts';
 
 /** A required value that follows from the job, and from what. */
@@ -33,15 +32,4 @@ export interface DeriveContext {
   readonly unitOf: (parameter: Parameter) => string;
   /** What is required of another parameter of the same part. */
   readonly requiredOf: (key: string) => string | undefined;
-}
-
-const contexts = new WeakMap<JobIndex, Map<string, PointContext>>();
-
-/** The context of a point, found once for an index. */
-export function pointContext(index: JobIndex, pointId: string): PointContext {
-  let known = contexts.get(index);
-  if (!known) contexts.set(index, (known = new Map()));
-  let context = known.get(pointId);
-  if (!context) known.set(pointId, (context = contextOf(index, pointId)));
-  return context;
 }

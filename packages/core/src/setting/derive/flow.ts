@@ -1,3 +1,4 @@
+import { PULSE_WIDTHS } from '../../catalog/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/problem.ts';
 import { convert, fixed, parseIn, plain } from '../../units/quantity.ts';
@@ -6,8 +7,6 @@ import { pulseHertz } from '../../units/flow.ts';
 import { pulsePlan, widestWidth } from './pulsePlan.ts';
 import type { PulsePlan } from './pulsePlan.ts';
 
-/** Widths that pulse outputs offer, ms; the same as their menu. */
-const WIDTHS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
 /** A plain input with its usual filter sees so many pulses a second, and none shorter, s. */
 const PLAIN_INPUT = { mostHertz: 20, leastPulse: 0.02 };
 
@@ -30,7 +29,7 @@ function planned(
   const limits = (own?.port.kind === 'digital' && own.port.counter) || PLAIN_INPUT;
   try {
     return {
-      ...pulsePlan({ fullFlow: flow, ...limits, widths: WIDTHS }),
+      ...pulsePlan({ fullFlow: flow, ...limits, widths: PULSE_WIDTHS }),
       counter: own ? `${own.module.tag} counts up to ${limits.mostHertz} Hz` : 'a plain input',
     };
   } catch (error) {
@@ -55,7 +54,7 @@ export function pulseWidth(context: DeriveContext): Derivation {
   if (!plan || 'problem' in plan) return plan;
   const litres = Number(context.requiredOf('pulseValue') ?? plan.litres);
   const hertz = pulseHertz(fullFlow(context)!, litres);
-  const width = widestWidth(hertz, WIDTHS);
+  const width = widestWidth(hertz, PULSE_WIDTHS);
   return width === undefined
     ? { problem: `${fixed(hertz, 0)} pulses a second leave no width that it offers.` }
     : { value: plain(width), from: `widest that fits ${fixed(hertz, 0)} pulses a second` };

@@ -58,7 +58,7 @@ function fullHertz({ point, device, index }: Analysis['context']): number | unde
   const { high, unit } = point.range;
   if (unit === 'Hz') return high;
   const flow = convert(high, unit, 'm³/h');
-  const litres = Number(presentValues(index.job, device.id).values.get('pulseValue')?.value);
+  const litres = Number(presentValues(index, device.id).values.get('pulseValue')?.value);
   return flow !== undefined && litres > 0 ? pulseHertz(flow, litres) : undefined;
 }
 
