@@ -1,21 +1,17 @@
-import { chromium } from '@playwright/test';
 import { livePath } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
-import { applyHistory, BusPlan, emptyJob, knownDescription, writeJobFile } from '@keypost/core';
+import { applyHistory, BusPlan, emptyJob, knownDescription } from '@keypost/core';
 import type { Change, JobContent } from '@keypost/core';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import type net from 'node:net';
-import os from 'node:os';
-import path from 'node:path';
 import { shippedDescription } from '../apps/server/src/demo/shippedDescriptions.ts';
 import { ioLinkJson } from '../apps/server/src/standIns/ioLinkJson.ts';
 import { modbusServer } from '../apps/server/src/standIns/modbusServer.ts';
 import { PowerMonitor } from '../apps/server/src/standIns/powerMonitor.ts';
 import { SimulatedDevice } from '../apps/server/src/standIns/simulatedDevice.ts';
 import { SimulatedMaster } from '../apps/server/src/standIns/simulatedMaster.ts';
-import { freePort, startServer, stopServer } from '../e2e/serve.ts';
+import { onPage } from './onPage.ts';
 
-const BROWSER = process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium';
 const MASTERS = 8;
 const PORTS = 8;
 const UNITS = 31;
@@ -150,59 +146,48 @@ async function listen(base: string, id: string): Promise<{ batches: number; port
 
 /** 64 ports and 31 serial units live at once: how often each is told, what the server spends, and whether the page stays smooth. */
 export async function talking(): Promise<void> {
-  if (!existsSync(BROWSER)) {
-    console.log(`Live values are not measured: there is no browser at ${BROWSER}.`);
-    return;
-  }
-  const data = mkdtempSync(path.join(os.tmpdir(), 'keypost-bench-'));
-  const port = await freePort();
   const devices = await partners();
-  const server = await startServer(data, port);
-  const browser = await chromium.launch({ executablePath: BROWSER, args: ['--no-sandbox', '--disable-gpu'] });
   try {
-    const base = `http://127.0.0.1:${port}`;
-    const answer = await fetch(`${base}/api/jobs/import?by=BN`, {
-      method: 'POST',
-      headers: { 'content-type': 'text/plain' },
-      body: writeJobFile(busyJob(devices.links, devices.line)),
-    });
-    const { id } = (await answer.json()) as { id: string };
-    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-    await page.addInitScript(() => {
-      const blocked: number[] = [];
-      Object.assign(window, { blocked });
-      new PerformanceObserver((list) =>
-        blocked.push(...list.getEntries().map(({ duration }) => duration)),
-      ).observe({ type: 'longtask' });
-    });
-    await page.goto(`${base}/job/${id}/live`);
-    await page.getByText('U30').waitFor({ timeout: 30000 });
-    await page.waitForTimeout(2000);
-    await page.evaluate(() => void ((window as unknown as { blocked: number[] }).blocked.length = 0));
-    const before = processorSeconds(server.pid!);
-    const counted = await listen(base, id);
-    const spent = processorSeconds(server.pid!) - before;
-    const blocked = await page.evaluate(() => (window as unknown as { blocked: number[] }).blocked);
-    console.log(`${MASTERS * PORTS} IO-Link ports and ${UNITS} serial units, live at once for ${SECONDS} s`);
-    console.log(
-      `  each port is told                     ${(counted.ports / MASTERS / PORTS / SECONDS).toFixed(1)} times a second`,
-    );
-    console.log(
-      `  each unit is told                     ${(counted.units / UNITS / SECONDS).toFixed(1)} times a second`,
-    );
-    console.log(
-      `  the server’s processor time           ${((100 * spent) / SECONDS).toFixed(0)} % of one core, ${((1000 * spent) / (counted.ports + counted.units)).toFixed(2)} ms a value told`,
-    );
-    console.log(
-      `  blocks above 50 ms on the page        ${blocked.length}${blocked.length ? `, longest ${Math.max(...blocked).toFixed(0)} ms` : ''}`,
-    );
-    console.log(
-      `  share of time that the page is free   ${(100 - blocked.reduce((sum, ms) => sum + ms, 0) / SECONDS / 10).toFixed(1)} %`,
+    await onPage(
+      'Smoothness with live values',
+      () => busyJob(devices.links, devices.line),
+      async ({ page, base, id, server }) => {
+        await page.addInitScript(() => {
+          const blocked: number[] = [];
+          Object.assign(window, { blocked });
+          new PerformanceObserver((list) =>
+            blocked.push(...list.getEntries().map(({ duration }) => duration)),
+          ).observe({ type: 'longtask' });
+        });
+        await page.goto(`${base}/job/${id}/live`);
+        await page.getByText('U30').waitFor({ timeout: 30000 });
+        await page.waitForTimeout(2000);
+        await page.evaluate(() => void ((window as unknown as { blocked: number[] }).blocked.length = 0));
+        const before = processorSeconds(server.pid!);
+        const counted = await listen(base, id);
+        const spent = processorSeconds(server.pid!) - before;
+        const blocked = await page.evaluate(() => (window as unknown as { blocked: number[] }).blocked);
+        console.log(
+          `${MASTERS * PORTS} IO-Link ports and ${UNITS} serial units, live at once for ${SECONDS} s`,
+        );
+        console.log(
+          `  each port is told                     ${(counted.ports / MASTERS / PORTS / SECONDS).toFixed(1)} times a second`,
+        );
+        console.log(
+          `  each unit is told                     ${(counted.units / UNITS / SECONDS).toFixed(1)} times a second`,
+        );
+        console.log(
+          `  the server’s processor time           ${((100 * spent) / SECONDS).toFixed(0)} % of one core, ${((1000 * spent) / (counted.ports + counted.units)).toFixed(2)} ms a value told`,
+        );
+        console.log(
+          `  blocks above 50 ms on the page        ${blocked.length}${blocked.length ? `, longest ${Math.max(...blocked).toFixed(0)} ms` : ''}`,
+        );
+        console.log(
+          `  share of time that the page is free   ${(100 - blocked.reduce((sum, ms) => sum + ms, 0) / SECONDS / 10).toFixed(1)} %`,
+        );
+      },
     );
   } finally {
-    await browser.close();
-    await stopServer(server);
     await devices.close();
-    rmSync(data, { recursive: true, force: true });
   }
 }

@@ -40,7 +40,8 @@ export const PracticeState = z.object({
 });
 
 /** Where server-sent events of a job's live values come from. */
-export const livePath = (jobId: string): string => `/api/jobs/${encodeURIComponent(jobId)}/live`;
+export const LIVE_ROUTE = '/api/jobs/:jobId/live';
+export const livePath = (jobId: string): string => LIVE_ROUTE.replace(':jobId', encodeURIComponent(jobId));
 
 const LivePort = z.object({
   moduleId: z.string(),

@@ -6,15 +6,9 @@ import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { Conflict } from '../data/Conflict';
-import { SaveNotice } from '../data/SaveNotice';
-import { expecting, useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { Button } from '../ui/Button';
-import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
-import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
+import { PlanRowForm, withRow } from './PlanRowForm';
 
 const Form = z.object({
   tag: NetworkMember.shape.tag,
@@ -43,46 +37,34 @@ export function MemberForm({
   member?: NetworkMember;
   onDone: () => void;
 }) {
-  const saver = useSave(view);
-  const known = useKnown();
   const { control, handleSubmit } = useForm({
     resolver: zodResolver(Form),
     defaultValues: textsOf(plan, member),
   });
-  const store = (members: EthernetPlan['members']) =>
-    void saver.save(
-      { kind: 'setPlan', plan: { ...plan, members } },
-      { expects: expecting(view, 'plans', plan.id), then: onDone },
-    );
-  const submit = handleSubmit((output) => {
-    const row = rowFrom(member, output);
-    store(member ? plan.members.map((old) => (old.id === member.id ? row : old)) : [...plan.members, row]);
-  });
   return (
-    <Plate title={member ? member.tag : 'New participant'}>
-      <Row first className="gap-4">
-        <Fields control={control} view={view} />
-        {!known && <WhoAmI />}
-        <Conflict saver={saver} view={view} onTake={onDone} />
-        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-        <FormActions
-          label="Store it"
-          onStore={() => void submit()}
-          onCancel={onDone}
-          disabled={!known}
-          waiting={saver.saving}
-        >
-          {member && (
-            <Button
-              label={`Take ${member.tag} out`}
-              kind="danger"
-              disabled={!known}
-              onPress={() => store(plan.members.filter(({ id }) => id !== member.id))}
-            />
-          )}
-        </FormActions>
-      </Row>
-    </Plate>
+    <PlanRowForm
+      view={view}
+      planId={plan.id}
+      title={member ? member.tag : 'New participant'}
+      label="Store it"
+      change={(row: NetworkMember) => ({
+        kind: 'setPlan',
+        plan: { ...plan, members: withRow(plan.members, row) },
+      })}
+      submit={(store) => void handleSubmit((output) => store(rowFrom(member, output)))()}
+      removal={
+        member && {
+          label: `Take ${member.tag} out`,
+          change: {
+            kind: 'setPlan',
+            plan: { ...plan, members: plan.members.filter(({ id }) => id !== member.id) },
+          },
+        }
+      }
+      onDone={onDone}
+    >
+      <Fields control={control} view={view} />
+    </PlanRowForm>
   );
 }
 

@@ -1,27 +1,19 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { findDeviceType, moduleType, SerialUnit } from '@keypost/core';
-import type { SerialPlan } from '@keypost/core';
+import { BAUDS, findDeviceType, FRAMES, frameOf, moduleType, readFrame, SerialUnit } from '@keypost/core';
+import type { SerialFrame, SerialPlan } from '@keypost/core';
 import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { Conflict } from '../data/Conflict';
-import { SaveNotice } from '../data/SaveNotice';
-import { expecting, useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
-import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
-import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
+import { PlanRowForm, withRow } from './PlanRowForm';
 
-const BAUDS = ['2400', '4800', '9600', '19200', '38400', '57600', '115200'];
-const FRAMES = { '8E1': ['even', 1], '8O1': ['odd', 1], '8N2': ['none', 2], '8N1': ['none', 1] } as const;
-type Frame = keyof typeof FRAMES;
+const FRAME_NAMES = Object.keys(FRAMES) as [SerialFrame, ...SerialFrame[]];
 
 const Form = z.object({
   tag: SerialUnit.shape.tag,
@@ -31,7 +23,7 @@ const Form = z.object({
     numeric(z.int().min(1, 'Unit numbers begin at 1.').max(247, 'Unit numbers end at 247.')),
   ]),
   baud: z.string().transform(Number),
-  frame: z.enum(Object.keys(FRAMES) as [Frame, ...Frame[]]),
+  frame: z.enum(FRAME_NAMES),
   plusName: SerialUnit.shape.plusName,
   terminated: z.enum(['on', 'off']),
   fromLastM: numeric(SerialUnit.shape.fromLastM),
@@ -52,46 +44,33 @@ export function SerialUnitForm({
   unit?: SerialUnit;
   onDone: () => void;
 }) {
-  const saver = useSave(view);
-  const known = useKnown();
   const { control, handleSubmit } = useForm({
     resolver: zodResolver(Form),
     defaultValues: textsOf(plan, unit),
   });
-  const store = (units: SerialPlan['units']) =>
-    void saver.save(
-      { kind: 'setPlan', plan: { ...plan, units } },
-      { expects: expecting(view, 'plans', plan.id), then: onDone },
-    );
-  const submit = handleSubmit((output) => {
-    const row = rowFrom(unit, output);
-    store(unit ? plan.units.map((old) => (old.id === unit.id ? row : old)) : [...plan.units, row]);
-  });
   return (
-    <Plate title={unit ? unit.tag : 'New unit'}>
-      <Row first className="gap-4">
-        <Fields control={control} view={view} />
-        {!known && <WhoAmI />}
-        <Conflict saver={saver} view={view} onTake={onDone} />
-        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-        <FormActions
-          label="Store the unit"
-          onStore={() => void submit()}
-          onCancel={onDone}
-          disabled={!known}
-          waiting={saver.saving}
-        >
-          {unit && unit.unit !== undefined && (
-            <Button
-              label={`Take ${unit.tag} out`}
-              kind="danger"
-              disabled={!known}
-              onPress={() => store(plan.units.filter(({ id }) => id !== unit.id))}
-            />
-          )}
-        </FormActions>
-      </Row>
-    </Plate>
+    <PlanRowForm
+      view={view}
+      planId={plan.id}
+      title={unit ? unit.tag : 'New unit'}
+      label="Store the unit"
+      change={(row: SerialUnit) => ({ kind: 'setPlan', plan: { ...plan, units: withRow(plan.units, row) } })}
+      submit={(store) => void handleSubmit((output) => store(rowFrom(unit, output)))()}
+      removal={
+        unit?.unit === undefined
+          ? undefined
+          : {
+              label: `Take ${unit.tag} out`,
+              change: {
+                kind: 'setPlan',
+                plan: { ...plan, units: plan.units.filter(({ id }) => id !== unit.id) },
+              },
+            }
+      }
+      onDone={onDone}
+    >
+      <Fields control={control} view={view} />
+    </PlanRowForm>
   );
 }
 
@@ -133,7 +112,7 @@ function Fields({ control, view }: { control: FormControl; view: JobView }) {
           {pick(
             'frame',
             'Frame',
-            Object.keys(FRAMES).map((value) => ({ value, label: value })),
+            FRAME_NAMES.map((value) => ({ value, label: value })),
           )}
         </View>
       </View>
@@ -197,14 +176,12 @@ function rowFrom(
   unit: SerialUnit | undefined,
   { frame, itemId, terminated, unit: number, ...rest }: Output,
 ): SerialUnit {
-  const [parity, stopBits] = FRAMES[frame];
   return {
     ...rest,
     id: unit?.id ?? uuid(),
     ...(itemId && { itemId }),
     ...(number !== undefined && { unit: number }),
-    parity,
-    stopBits,
+    ...readFrame(frame),
     terminated: terminated === 'on',
     ...(unit?.answerMs !== undefined && { answerMs: unit.answerMs }),
     map: unit?.map ?? [],
@@ -220,9 +197,7 @@ function serialItems({ content }: JobView): { value: string; label: string }[] {
 
 function textsOf(plan: SerialPlan, unit: SerialUnit | undefined): z.input<typeof Form> {
   const like = unit ?? plan.units.at(-1);
-  const frame = (Object.keys(FRAMES) as Frame[]).find(
-    (key) => FRAMES[key][0] === like?.parity && FRAMES[key][1] === like.stopBits,
-  );
+  const frame = FRAME_NAMES.find((name) => like && name === frameOf(like));
   return {
     tag: unit?.tag ?? '',
     itemId: unit?.itemId ?? '',

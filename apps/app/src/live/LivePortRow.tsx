@@ -1,4 +1,4 @@
-import { liveItems, portFlag } from '@keypost/core';
+import { bytesOfHex, liveItems, portFlag } from '@keypost/core';
 import type { PlannedPort } from '@keypost/core';
 import { memo } from 'react';
 import { View } from 'react-native';
@@ -6,11 +6,9 @@ import { Mark } from '../ui/Mark';
 import { Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { useOnScreen } from '../ui/useOnScreen';
+import { LiveValue } from './LiveValue';
 import { useLivePort } from './liveStore';
 import type { LiveStore } from './liveStore';
-
-const bytesOf = (hex: string): Uint8Array =>
-  Uint8Array.from(hex.match(/../g) ?? [], (digits) => parseInt(digits, 16));
 
 /** A port: what its device measures, after its description. A value that does not count never stands without its flag. */
 export const LivePortRow = memo(function LivePortRow({
@@ -91,7 +89,7 @@ function Items({
 }) {
   const layout = port.known?.description.processData[0]?.input;
   if (!layout) return <Words as="mono">{bytes}</Words>;
-  const data = bytesOf(bytes);
+  const data = bytesOfHex(bytes);
   if (data.length !== Math.ceil(layout.bitLength / 8))
     return (
       <Words as="fail">{`${data.length} bytes come; the description says ${Math.ceil(layout.bitLength / 8)}. Another device?`}</Words>
@@ -99,7 +97,7 @@ function Items({
   return (
     <View className="pl-[34px]">
       {liveItems(layout, data, state, valid).map((item) => (
-        <Item
+        <LiveValue
           key={item.name}
           name={item.name}
           text={item.unit ? `${item.text}\u00a0${item.unit}` : item.text}
@@ -111,33 +109,3 @@ function Items({
     </View>
   );
 }
-
-/** One item; drawn again only when what it says changes. */
-const Item = memo(function Item({
-  name,
-  text,
-  flag,
-  dim,
-  long,
-}: {
-  name: string;
-  text: string;
-  flag: string | undefined;
-  dim: boolean;
-  long: boolean;
-}) {
-  return (
-    <View className={long ? 'gap-0.5' : 'flex-row items-baseline justify-between gap-3'}>
-      <Words as="small" className={long ? '' : 'min-w-0 flex-1'}>
-        {name}
-      </Words>
-      {flag !== undefined ? (
-        <Words as="fail">{flag}</Words>
-      ) : (
-        <Words as="number" className={dim ? 'text-soft' : ''}>
-          {text}
-        </Words>
-      )}
-    </View>
-  );
-});

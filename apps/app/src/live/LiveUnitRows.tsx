@@ -6,6 +6,7 @@ import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';
 import { useOnScreen } from '../ui/useOnScreen';
 import { Words } from '../ui/Words';
+import { LiveValue } from './LiveValue';
 import { useLiveUnit } from './liveStore';
 import type { LiveStore } from './liveStore';
 
@@ -65,7 +66,9 @@ const UnitRow = memo(function UnitRow({
           !live.problem &&
           unit.map
             .filter(({ parameter }) => parameter === undefined)
-            .map((row) => <Value key={row.id} name={row.name} text={textOf(live.registers[row.id], row)} />)}
+            .map((row) => (
+              <LiveValue key={row.id} name={row.name} text={textOf(live.registers[row.id], row)} />
+            ))}
       </Row>
     </View>
   );
@@ -73,18 +76,6 @@ const UnitRow = memo(function UnitRow({
 
 const textOf = (registers: readonly number[] | undefined, row: MappedValue): string =>
   registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–';
-
-/** One value; drawn again only when what it says changes. */
-const Value = memo(function Value({ name, text }: { name: string; text: string }) {
-  return (
-    <View className="flex-row items-baseline justify-between gap-3">
-      <Words as="small" className="min-w-0 flex-1">
-        {name}
-      </Words>
-      <Words as="number">{text}</Words>
-    </View>
-  );
-});
 
 /** A value with as many digits as its scale resolves; floating point with three decimals. */
 export function valueText(registers: readonly number[], row: MappedValue): string {

@@ -8,15 +8,13 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { Conflict } from '../data/Conflict';
+import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
-import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
-import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
 import { Plate, Row } from '../ui/Plate';
@@ -74,18 +72,15 @@ export function ModuleForm({
       <Row first className="gap-4">
         <ModuleFields control={control} saver={saver} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
-        {!known && <WhoAmI />}
-        <Conflict saver={saver} view={view} onTake={onDone} />
-        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-        <FormActions
+        <FormFoot
+          view={view}
+          saver={saver}
           label={module ? 'Store' : 'Add it'}
-          disabled={!known}
-          waiting={saver.saving}
           onStore={() => void submit()}
-          onCancel={onDone}
+          onDone={onDone}
         >
           {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
-        </FormActions>
+        </FormFoot>
       </Row>
     </Plate>
   );

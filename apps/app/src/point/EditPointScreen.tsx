@@ -2,17 +2,15 @@ import { JobProblem, movedBy } from '@keypost/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { Conflict } from '../data/Conflict';
+import { FormFoot } from '../data/FormFoot';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
-import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useKnown } from '../data/WhoAmI';
 import { useJobId, usePointId } from '../job/useJobId';
 import { MovedValues } from '../set/MovedValues';
 import { Button } from '../ui/Button';
-import { FormActions } from '../ui/FormActions';
 import { Notice } from '../ui/Notice';
 import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
@@ -61,7 +59,6 @@ function Found({
 
 function EditPoint({ point }: { point: OpenPoint }) {
   const router = useRouter();
-  const known = useKnown();
   const saver = useSave(point.view);
   const { point: row, device } = point.analysis.context;
   const [seen] = useState(() => [
@@ -81,16 +78,7 @@ function EditPoint({ point }: { point: OpenPoint }) {
     <Plate title={row.tag}>
       <PointFields form={form} saver={saver}>
         <MovedByEdit point={point} form={form} />
-        {!known && <WhoAmI />}
-        <Conflict saver={saver} view={point.view} onTake={back} />
-        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-        <FormActions
-          label="Store"
-          disabled={!known}
-          waiting={saver.saving}
-          onStore={() => void submit()}
-          onCancel={back}
-        />
+        <FormFoot view={point.view} saver={saver} label="Store" onStore={() => void submit()} onDone={back} />
         <Removal point={point} saver={saver} />
       </PointFields>
     </Plate>

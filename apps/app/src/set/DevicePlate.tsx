@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { networkPlaceOf, serialPlaceOf, spokenSheet, stepsTo } from '@keypost/core';
+import { spokenSheet, stepsTo, wayTo } from '@keypost/core';
 import type { JobIndex, Sheet } from '@keypost/core';
 import { View } from 'react-native';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -9,23 +9,20 @@ import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { useDevice } from './useDevice';
 
-/** How a part can be spoken to, in words; nothing where it cannot. */
-export function wayTo(index: JobIndex, itemId: string): string | undefined {
-  const module = index.module(itemId);
-  if (module) return module.link && `${module.tag} at ${module.link}`;
-  const device = index.device(itemId);
-  if (!device) return undefined;
-  const place = index.placeOf(device);
-  const master = place && index.module(place.moduleId);
-  if (master?.link && place)
-    return device.descriptionId === undefined ? undefined : `port ${place.channel + 1} of ${master.tag}`;
-  const serial = serialPlaceOf(index.job, itemId);
-  if (serial?.plan.link && serial.unit.map.some(({ parameter }) => parameter))
-    return `unit ${serial.unit.unit} on ${serial.plan.tag}`;
-  const net = networkPlaceOf(index.job, itemId);
-  return net?.member.link && net.member.map.some(({ parameter }) => parameter)
-    ? `${net.member.tag} at ${net.member.link}`
-    : undefined;
+/** How a part can be spoken to about its parameters, in words; nothing where it cannot. */
+export function wayWords(index: JobIndex, itemId: string): string | undefined {
+  const way = wayTo(index, itemId);
+  switch (way?.kind) {
+    case 'master':
+      return `${way.module.tag} at ${way.link}`;
+    case 'port':
+      return way.device.descriptionId && `port ${way.port} of ${way.master.tag}`;
+    case 'unit':
+      if (!way.map.some(({ parameter }) => parameter)) return undefined;
+      return way.on === 'line' ? `unit ${way.unit} on ${way.tag}` : `${way.tag} at ${way.link}`;
+    default:
+      return undefined;
+  }
 }
 
 /** Reading and writing the devices of a point that can be spoken to. */
@@ -34,7 +31,7 @@ export function DevicePlate({ point, sheets }: { point: OpenPoint; sheets: reado
     <>
       {sheets.map((whole) => {
         const sheet = spokenSheet(point.index, whole);
-        const way = wayTo(point.index, sheet.itemId);
+        const way = wayWords(point.index, sheet.itemId);
         return way === undefined ? null : (
           <OneDevice
             key={sheet.itemId}

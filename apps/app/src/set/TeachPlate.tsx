@@ -1,4 +1,4 @@
-import { TEACH_COMMANDS } from '@keypost/core';
+import { descriptionOf, TEACH_COMMANDS, TEACH_SELECT_INDEX } from '@keypost/core';
 import type { TeachCommand } from '@keypost/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -14,7 +14,7 @@ import { Choice } from '../ui/Choice';
 import { Caution } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
-import { wayTo } from './DevicePlate';
+import { wayWords } from './DevicePlate';
 
 const COMMANDS = Object.keys(TEACH_COMMANDS) as TeachCommand[];
 
@@ -26,8 +26,10 @@ export function TeachPlate({ point }: { point: OpenPoint }) {
   const [channel, setChannel] = useState<'1' | '2'>('1');
   const [said, setSaid] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const description = point.view.content.descriptions.find(({ id }) => id === device.descriptionId);
-  if (!description?.text.includes('index="58"') || wayTo(point.index, device.id) === undefined) return null;
+  const teachable = descriptionOf(point.view.content.descriptions, device)?.description.variables.some(
+    ({ index }) => index === TEACH_SELECT_INDEX,
+  );
+  if (!teachable || wayWords(point.index, device.id) === undefined) return null;
   const teach = async (command: TeachCommand) => {
     setBusy(true);
     try {

@@ -9,15 +9,13 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { Conflict } from '../data/Conflict';
+import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
-import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
-import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
 import { numeric } from '../ui/numeric';
@@ -75,19 +73,16 @@ export function SupplyForm({
     <Plate title={supply ? `Edit ${supply.tag}` : NEW_WORDS[kind]}>
       <Row first className="gap-4">
         <SupplyFields control={control} view={view} kind={kind} own={supply?.id} saver={saver} />
-        {!known && <WhoAmI />}
         {asked && <Removal view={view} supply={supply!} onRemove={remove} onKeep={() => setAsked(false)} />}
-        <Conflict saver={saver} view={view} onTake={onDone} />
-        {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-        <FormActions
+        <FormFoot
+          view={view}
+          saver={saver}
           label={supply ? 'Store' : 'Add it'}
-          disabled={!known}
-          waiting={saver.saving}
           onStore={() => void submit()}
-          onCancel={onDone}
+          onDone={onDone}
         >
           {supply && <Button label="Remove" kind="danger" disabled={!known} onPress={() => setAsked(true)} />}
-        </FormActions>
+        </FormFoot>
       </Row>
     </Plate>
   );

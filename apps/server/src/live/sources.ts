@@ -1,5 +1,5 @@
 import type { LivePort, LiveUnit } from '@keypost/api';
-import { registersOf } from '@keypost/core';
+import { hexOf, registersOf } from '@keypost/core';
 import type { JobContent, MappedValue } from '@keypost/core';
 import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
 import { ModbusClient } from '../partners/modbusClient.ts';
@@ -10,8 +10,6 @@ export interface LiveSource {
   readonly poll: () => Promise<{ ports: LivePort[]; units: LiveUnit[] }>;
   readonly close: () => void;
 }
-
-const hexOf = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex');
 
 /** Everything of a job that can be asked for live values. */
 export function liveSources(job: JobContent): LiveSource[] {

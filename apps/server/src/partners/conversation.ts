@@ -4,12 +4,11 @@ import {
   descriptionOf,
   encodeParameter,
   encodeRegisters,
-  networkPlaceOf,
   plain,
   registersOf,
-  serialPlaceOf,
+  wayTo,
 } from '@keypost/core';
-import type { BusParameter, Device, JobIndex, MappedValue, Module, Parameter } from '@keypost/core';
+import type { BusParameter, Device, JobIndex, MappedValue, Parameter } from '@keypost/core';
 import { IoLinkClient } from './ioLinkClient.ts';
 import { configurationFor, valueFrom } from './masterConfiguration.ts';
 import { ModbusClient } from './modbusClient.ts';
@@ -27,26 +26,24 @@ export interface Conversation {
 
 /** Opens a conversation with a part of a job. @throws PartnerProblem where no way leads to it. */
 export function converse(index: JobIndex, itemId: string): Conversation {
-  const module = index.module(itemId);
-  if (module) return withMaster(module);
-  const device = index.device(itemId);
-  if (!device) throw new PartnerProblem('refused', 'This part is not in the job any more.');
-  const place = index.placeOf(device);
-  const master = place && index.module(place.moduleId);
-  if (master?.link && place) return withDevice(index, device, master.link, place.channel + 1);
-  const serial = serialPlaceOf(index.job, itemId);
-  if (serial?.plan.link && serial.unit.unit !== undefined)
-    return withUnit(
-      new ModbusClient(serial.plan.link, serial.plan.framing),
-      serial.unit.unit,
-      serial.unit.map,
-    );
-  const member = networkPlaceOf(index.job, itemId)?.member;
-  if (member?.link) return withUnit(new ModbusClient(member.link, 'tcp'), member.unit ?? 1, member.map);
-  throw new PartnerProblem(
-    'refused',
-    'No way leads to it: give its master, line or network an address first.',
-  );
+  const way = wayTo(index, itemId);
+  switch (way?.kind) {
+    case 'master':
+      return withMaster(way.link);
+    case 'port':
+      return withDevice(index, way.device, way.link, way.port);
+    case 'unit':
+      return withUnit(new ModbusClient(way.link, way.framing), way.unit, way.map);
+    default:
+      throw new PartnerProblem('refused', refusalWords(index, itemId));
+  }
+}
+
+function refusalWords(index: JobIndex, itemId: string): string {
+  if (index.module(itemId)) return 'Give the master an address first.';
+  return index.device(itemId)
+    ? 'No way leads to it: give its master, line or network an address first.'
+    : 'This part is not in the job any more.';
 }
 
 const isBus = (parameter: Parameter): parameter is BusParameter => 'index' in parameter;
@@ -82,8 +79,7 @@ function withDevice(index: JobIndex, device: Device, link: string, port: number)
   };
 }
 
-function withMaster({ link }: Module): Conversation {
-  if (!link) throw new PartnerProblem('refused', 'Give the master an address first.');
+function withMaster(link: string): Conversation {
   const client = new IoLinkClient(link);
   const split = ({ key }: Parameter): { port: number; name: string } => {
     const match = /^P(\d+)\.(\w+)$/.exec(key);

@@ -1,5 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { livePath } from '@keypost/api';
+import { LIVE_ROUTE } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
 import { contentOf, readJob, revisionOfJob } from '../db/store.ts';
@@ -18,7 +18,7 @@ export function liveResource(app: FastifyInstance, db: PGlite): void {
     return { revision, content: async () => contentOf((await db.transaction((tx) => readJob(tx, jobId)))!) };
   };
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
-  app.get(livePath(':jobId').replace('%3A', ':'), { schema: { hide: true } }, async (request, reply) => {
+  app.get(LIVE_ROUTE, { schema: { hide: true } }, async (request, reply) => {
     const { jobId } = request.params as { jobId: string };
     if ((await revisionOfJob(db, jobId)) === undefined) throw notFound('This job');
     const job = jobs.get(jobId) ?? new LiveJob(readRevision(jobId));

@@ -6,8 +6,10 @@ import {
   JobProblem,
   parametersOf,
   sameValue,
+  SWITCH_CHANNELS,
   TEACH_COMMANDS,
   TEACH_RESULT_INDEX,
+  TEACH_SELECT_INDEX,
 } from '@keypost/core';
 import type { BusParameter, Parameter } from '@keypost/core';
 import type { FastifyInstance } from 'fastify';
@@ -43,11 +45,14 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
   register(app, 'teach', async ({ params, body }) => {
     const { index, parameters } = await opened(db, params);
     const points = parameters.filter(
-      (p): p is BusParameter => 'index' in p && p.index === (body.channel === 1 ? 60 : 62),
+      (p): p is BusParameter => 'index' in p && p.index === SWITCH_CHANNELS[body.channel - 1]!.points,
     );
     const outcome = await talk(index, params.itemId, async (with_) => {
       await with_.check();
-      await with_.write(commandParameter(58), String(body.channel === 1 ? 0 : 2));
+      await with_.write(
+        commandParameter(TEACH_SELECT_INDEX),
+        String(SWITCH_CHANNELS[body.channel - 1]!.select),
+      );
       await with_.write(commandParameter(COMMAND_INDEX), String(TEACH_COMMANDS[body.command]));
       const result = Number(await with_.read(commandParameter(TEACH_RESULT_INDEX))) & 0x0f;
       if (result === 7) throw new PartnerProblem('refused', 'Teaching failed; the old values stay.');
@@ -94,21 +99,31 @@ async function readAll(conversation: Conversation, parameters: readonly Paramete
   return outcome;
 }
 
+/** Opens a conversation with a part, and closes it whatever comes of it. @throws PartnerProblem, JobProblem */
+async function conversing<T>(
+  index: JobIndex,
+  itemId: string,
+  act: (conversation: Conversation) => Promise<T>,
+): Promise<T> {
+  const conversation = converse(index, itemId);
+  try {
+    return await act(conversation);
+  } finally {
+    conversation.close();
+  }
+}
+
 async function talk(
   index: JobIndex,
   itemId: string,
   act: (conversation: Conversation) => Promise<ReadOutcome>,
 ): Promise<ReadOutcome> {
-  let conversation: Conversation | undefined;
   try {
-    conversation = converse(index, itemId);
-    return await act(conversation);
+    return await conversing(index, itemId, act);
   } catch (error) {
     if (!(error instanceof PartnerProblem)) throw error;
     if (error.kind === 'away') return { values: {}, refused: [], away: error.message };
     throw new Refusal(422, 'Not possible', error.message);
-  } finally {
-    conversation?.close();
   }
 }
 
@@ -118,12 +133,12 @@ async function writeOne(
   parameter: Parameter,
   value: string,
 ): Promise<WriteOutcome> {
-  let conversation: Conversation | undefined;
   try {
-    conversation = converse(index, itemId);
-    await conversation.check();
-    await conversation.write(parameter, value);
-    const readBack = await conversation.read(parameter);
+    const readBack = await conversing(index, itemId, async (conversation) => {
+      await conversation.check();
+      await conversation.write(parameter, value);
+      return conversation.read(parameter);
+    });
     return sameEnough(parameter, readBack, value)
       ? { kept: true, readBack }
       : {
@@ -135,8 +150,6 @@ async function writeOne(
     if (!(error instanceof PartnerProblem || error instanceof JobProblem)) throw error;
     const kind = error instanceof PartnerProblem ? error.kind : 'refused';
     return { kept: false, problem: { kind, message: error.message } };
-  } finally {
-    conversation?.close();
   }
 }
 

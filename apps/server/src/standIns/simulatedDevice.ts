@@ -4,6 +4,8 @@ import {
   decodeRecord,
   encodeParameter,
   encodeRecord,
+  SWITCH_CHANNELS,
+  SWITCH_MODES,
   switchedBy,
   TEACH_COMMANDS,
   TEACH_RESULT_INDEX,
@@ -40,11 +42,7 @@ export const ISDU_ERRORS: Readonly<Record<number, string>> = {
   0x8035: 'Function not available',
 };
 
-const CHANNELS = [
-  { points: 60, config: 61 },
-  { points: 62, config: 63 },
-] as const;
-const MODES = ['0', '1', '2', '3'] as const;
+const MODES = Object.keys(SWITCH_MODES) as (keyof typeof SWITCH_MODES)[];
 
 /** How its target moves: slowly up and down over its range, one period in this many ms. */
 const PERIOD_MS = 40_000;
@@ -148,7 +146,8 @@ export class SimulatedDevice {
   private command(bytes: Uint8Array): void {
     const code = bytes[0] ?? 0;
     if (code === 130) return this.reset();
-    const channel = (this.stored.get(TEACH_SELECT_INDEX)?.[0] ?? 0) === 2 ? 62 : 60;
+    const chosen = this.stored.get(TEACH_SELECT_INDEX)?.[0] ?? 0;
+    const channel = (SWITCH_CHANNELS.find(({ select }) => select === chosen) ?? SWITCH_CHANNELS[0]).points;
     const points = this.stored.get(channel);
     if (!points || !(Object.values(TEACH_COMMANDS) as number[]).includes(code)) throw new IsduError(0x8035);
     if (code === TEACH_COMMANDS.cancel) return void this.stored.set(TEACH_RESULT_INDEX, Uint8Array.of(0));
@@ -202,7 +201,7 @@ export class SimulatedDevice {
   }
 
   private switched(channel: number): boolean {
-    const place = CHANNELS[channel];
+    const place = SWITCH_CHANNELS[channel];
     const points = place && this.stored.get(place.points);
     const config = place && this.stored.get(place.config);
     const signed = this.inputLayout?.items[0]?.type.kind === 'int';

@@ -2,6 +2,7 @@ import type { Parameter } from '../catalog/index.ts';
 import { JobProblem } from '../model/problem.ts';
 import { parseIn, plain } from '../units/quantity.ts';
 import type { Allowed, DescribedVariable, DeviceDescription } from './descriptionTypes.ts';
+import { bytesOfHex, hexOf } from './hex.ts';
 import { bitsOf, decodeRecord, encodeRecord, scaled, unscaled } from './processData.ts';
 import type { ItemValue, Scale, SimpleType } from './processData.ts';
 
@@ -197,7 +198,7 @@ export function encodeParameter(parameter: BusParameter, text: string): Uint8Arr
       case 'string':
         return text;
       case 'octets':
-        return Uint8Array.from(text.match(/[0-9a-f]{2}/gi) ?? [], (hex) => parseInt(hex, 16));
+        return bytesOfHex(text);
       case 'booleans':
         return Array.from({ length: type.count }, (_, i) => text[i] === '1');
     }
@@ -218,8 +219,7 @@ export function decodeParameter(parameter: BusParameter, bytes: Uint8Array): str
   if (typeof value === 'number' && scale && parameter.kind === 'number')
     return plain(scaled(value, scale), 9);
   if (typeof value === 'number' && type.kind === 'float32') return plain(value, 7);
-  if (value instanceof Uint8Array)
-    return [...value].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  if (value instanceof Uint8Array) return hexOf(value);
   if (Array.isArray(value)) return value.map((on) => (on ? '1' : '0')).join('');
   return String(value);
 }

@@ -8,3 +8,4 @@ export * from './liveValue.ts';
 export * from './portAddresses.ts';
 export * from './smartSensor.ts';
 export * from './knownDescription.ts';
+export * from './hex.ts';

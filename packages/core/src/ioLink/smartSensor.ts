@@ -4,9 +4,10 @@ import { JobProblem } from '../model/problem.ts';
  * Terms of the smart-sensor profile (IO-Link Smart Sensor Profile, second edition): of each switching signal channel
  * the set points SP1 and SP2, its logic, its mode and its hysteresis, and how it is taught.
  */
+/** `select`: by which a channel is chosen to be taught. */
 export const SWITCH_CHANNELS = [
-  { channel: 1, points: 60, config: 61 },
-  { channel: 2, points: 62, config: 63 },
+  { channel: 1, points: 60, config: 61, select: 0 },
+  { channel: 2, points: 62, config: 63, select: 2 },
 ] as const;
 
 /** Subindices of a channel's two variables. */

@@ -14,6 +14,7 @@ export * from './sheetChanges.ts';
 export * from './sheetFile.ts';
 export * from './agreement.ts';
 export * from './portPlan.ts';
+export * from './wayTo.ts';
 export * from './serialPlan.ts';
 export * from './networkPlan.ts';
 export * from './fit.ts';

@@ -1,0 +1,51 @@
+import { chromium } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { writeJobFile } from '@keypost/core';
+import type { JobContent } from '@keypost/core';
+import type { ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { freePort, startServer, stopServer } from '../e2e/serve.ts';
+
+const BROWSER = process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium';
+
+/** Where a measurement stands: a page of its own, the job that was brought in, and the server behind it. */
+export interface Stand {
+  readonly page: Page;
+  /** Address of the server, and the id of the job there. */
+  readonly base: string;
+  readonly id: string;
+  readonly server: ChildProcess;
+}
+
+/** Measures on a page over a server of its own that holds a job. @param what is measured, told where there is no browser. */
+export async function onPage(
+  what: string,
+  job: () => JobContent,
+  measure: (stand: Stand) => Promise<void>,
+): Promise<void> {
+  if (!existsSync(BROWSER)) {
+    console.log(`${what} is not measured: there is no browser at ${BROWSER}.`);
+    return;
+  }
+  const data = mkdtempSync(path.join(os.tmpdir(), 'keypost-bench-'));
+  const port = await freePort();
+  const server = await startServer(data, port);
+  const browser = await chromium.launch({ executablePath: BROWSER, args: ['--no-sandbox', '--disable-gpu'] });
+  try {
+    const base = `http://127.0.0.1:${port}`;
+    const answer = await fetch(`${base}/api/jobs/import?by=BN`, {
+      method: 'POST',
+      headers: { 'content-type': 'text/plain' },
+      body: writeJobFile(job()),
+    });
+    const { id } = (await answer.json()) as { id: string };
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await measure({ page, base, id, server });
+  } finally {
+    await browser.close();
+    await stopServer(server);
+    rmSync(data, { recursive: true, force: true });
+  }
+}
