@@ -1,5 +1,6 @@
 import {
   BusPlan,
+  Calibration,
   Change,
   COLOUR_REGIONS,
   Description,
@@ -32,6 +33,7 @@ export const ROW_SCHEMAS = {
   entries: Entry,
   descriptions: Description,
   plans: BusPlan,
+  calibrations: Calibration,
 } as const;
 
 export const JobSummary = z.object({

@@ -64,8 +64,9 @@ export const TABLES: Readonly<
       helperIds: 'helper_ids',
       range: 'range',
       plate: 'plate',
+      scaling: 'scaling',
     },
-    json: ['helperIds', 'range', 'plate'],
+    json: ['helperIds', 'range', 'plate', 'scaling'],
   },
   wires: {
     table: 'wire',
@@ -109,6 +110,7 @@ export const TABLES: Readonly<
       pass: 'pass',
       difference: 'difference',
       instrument: 'instrument',
+      unit: 'unit',
       by: 'by',
       at: 'at',
     },
@@ -123,6 +125,11 @@ export const TABLES: Readonly<
     table: 'description',
     columns: { id: 'id', fileName: 'file_name', text: 'text' },
     json: [],
+  },
+  calibrations: {
+    table: 'calibration',
+    columns: { id: 'id', pointId: 'point_id', body: 'body', by: 'by', at: 'at' },
+    json: ['body'],
   },
   plans: {
     table: 'plan',

@@ -15,7 +15,15 @@ import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import { settingAsParameter } from './parameters.ts';
 import type { Handling } from './handling/handling.ts';
 import type { Parameter } from './parameters.ts';
-import type { DeviceTerminal, DeviceType, ModuleType, PartType, Port, TerminalRole } from './types.ts';
+import type {
+  DeviceTerminal,
+  DeviceType,
+  ModuleType,
+  PartType,
+  Port,
+  ResistanceElement,
+  TerminalRole,
+} from './types.ts';
 
 export * from './types.ts';
 export * from './parameters.ts';
@@ -93,6 +101,12 @@ export function portsOf({ typeId, settings }: Pick<Module, 'typeId' | 'settings'
 
 export const settingsOfDevice = ({ typeId, settings }: Pick<Device, 'typeId' | 'settings'>): Settings =>
   settingsOf(deviceType(typeId), settings);
+
+/** The resistance of a device's element as it is built; nothing for a device that is none. */
+export const resistanceOf = (device: Pick<Device, 'typeId' | 'settings'>): ResistanceElement | undefined => {
+  const { resistance, resistanceFor } = deviceType(device.typeId);
+  return resistanceFor?.(settingsOfDevice(device)) ?? resistance;
+};
 
 /** Terminals of a supply: its rails, and the earth that its minus or neutral is joined to. */
 export const supplyTerminals = ({ kind }: Pick<Supply, 'kind'>): readonly string[] =>

@@ -181,6 +181,9 @@ export interface DeviceType extends PartType {
   /** The analog signal that it gives. */
   readonly signal?: SignalKind;
   readonly resistance?: ResistanceElement;
+  /** Its resistance where that hangs on how it is built. */
+  readonly resistanceFor?: (settings: Settings) => ResistanceElement;
+  readonly couple?: Couple;
   readonly coil?: CoilRating;
   /** Elements of its own that must be on: always, only in the first and only in the last state of its stimulus. */
   readonly follows?: {
@@ -228,6 +231,14 @@ export interface ResistanceElement {
   readonly low: number;
   readonly high: number;
   readonly unit: string;
+  /** Ω for each unit near its low end. */
+  readonly perUnit?: number;
+}
+
+/** A thermocouple by its letter, and what it gives from 0 to 100 °C, mV (IEC 60584-1). */
+export interface Couple {
+  readonly letter: 'B' | 'E' | 'J' | 'K' | 'N' | 'R' | 'S' | 'T';
+  readonly millivolts: number;
 }
 
 export interface ModuleGroup {

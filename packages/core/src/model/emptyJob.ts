@@ -23,6 +23,7 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     wires: [],
     stamps: [],
     results: [],
+    calibrations: [],
     entries: [],
     descriptions: [],
     plans: [],

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BusPlan } from './busPlan.ts';
+import { Calibration, Scaling } from './scaling.ts';
 import { Id, Link, Tag, Words } from './words.ts';
 
 export { Id, Link, Tag } from './words.ts';
@@ -119,6 +120,7 @@ export const Point = z.object({
   helperIds: z.array(Id).max(40).optional(),
   range: Range.optional(),
   plate: Plate.optional(),
+  scaling: Scaling.optional(),
 });
 
 /** How a wire was found landed where that is not as planned: elsewhere, in another colour, or not there at all. */
@@ -159,9 +161,10 @@ export const Stamp = z.object({
 
 export const Instrument = z.object({
   name: Words(40).min(1, 'Name the instrument.'),
-  /** Accuracy of a reading: percent of it, and volts besides. */
+  /** Accuracy of a reading: percent of it, and a fixed part besides, V where no other unit is told. */
   percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
   volts: z.number().min(0, 'An accuracy is 0 V or more.').max(5, 'An accuracy is 5 V or less.'),
+  unit: Words(12).optional(),
 });
 
 /** What was seen or measured at one check of a proof, beside what the circuit predicted. Never overwritten. */
@@ -174,6 +177,8 @@ export const Result = z.object({
   measured: z.union([z.number(), z.boolean()]),
   pass: z.boolean(),
   difference: z.number(),
+  /** Unit of what was measured, where that is not V. */
+  unit: Words(12).optional(),
   instrument: Instrument.optional(),
   by: Words(40).min(1, 'Say who measured.'),
   at: z.iso.datetime(),
@@ -212,6 +217,7 @@ export const SHELVES = [
   'entries',
   'descriptions',
   'plans',
+  'calibrations',
 ] as const;
 
 export const JobContent = z.object({
@@ -231,6 +237,7 @@ export const JobContent = z.object({
   entries: z.array(Entry).max(100000).default([]),
   descriptions: z.array(Description).max(60).default([]),
   plans: z.array(BusPlan).max(60).default([]),
+  calibrations: z.array(Calibration).max(100000).default([]),
 });
 
 export type Landed = z.infer<typeof Landed>;

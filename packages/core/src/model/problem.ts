@@ -23,3 +23,8 @@ export function pathText(path: readonly PropertyKey[]): string {
     '',
   );
 }
+
+/** @throws JobProblem with one sentence that says what is wrong and what is allowed. */
+export function refuse(message: string, path = ''): never {
+  throw new JobProblem([{ path, message }]);
+}

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BusPlan } from '../model/busPlan.ts';
+import { Calibration, Scaling } from '../model/scaling.ts';
 import {
   COLOUR_REGIONS,
   Description,
@@ -40,6 +41,7 @@ const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
 export const NewStamp = Stamp.omit({ by: true, at: true, undone: true });
 export const NewResult = Result.omit({ by: true, at: true });
 export const NewEntry = Entry.omit({ by: true, at: true });
+export const NewCalibration = Calibration.omit({ by: true, at: true });
 
 /** Everything that can be done to a job. Each is applied whole or refused whole. */
 export const Change = z.discriminatedUnion('kind', [
@@ -126,6 +128,9 @@ export const Change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('removeDescription'), id: Id }),
   z.object({ kind: z.literal('setPlan'), plan: BusPlan }),
   z.object({ kind: z.literal('removePlan'), id: Id }),
+  /** What is chosen along a point's chain; null takes all of it back. */
+  z.object({ kind: z.literal('setScaling'), pointId: Id, scaling: Scaling.nullable() }),
+  z.object({ kind: z.literal('calibrate'), calibrations: z.array(NewCalibration).min(1).max(70) }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
   z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(400) }),
 ]);

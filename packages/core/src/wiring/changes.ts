@@ -2,6 +2,7 @@ import { deviceType, findDeviceType, findModuleType, portsOf } from '../catalog/
 import type { Device, JobContent, Landed, Module, Point, Range, Supply, Wire } from '../model/job.ts';
 import { splitRef } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
+import type { Scaling } from '../model/scaling.ts';
 import { Change } from './changeSchema.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -144,6 +145,16 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
       : [...job.plans, plan],
   }),
   removePlan: (job, { id }) => ({ ...job, plans: without(job.plans, id, 'plan') }),
+  setScaling: (job, { pointId, scaling }) => ({
+    ...job,
+    points: edited(job.points, pointId, {}, 'point').map((point) =>
+      point.id === pointId ? withScaling(point, scaling) : point,
+    ),
+  }),
+  calibrate: (job, { calibrations }, actor) => ({
+    ...job,
+    calibrations: [...job.calibrations, ...calibrations.map((row) => ({ ...row, ...actor }))],
+  }),
   record: (job, { results }, actor) => ({
     ...job,
     results: [...job.results, ...results.map((result) => ({ ...result, ...actor }))],
@@ -263,6 +274,11 @@ function withRange(point: Point, range: Range | null | undefined): Point {
   return range === null ? rest : { ...rest, range };
 }
 
+function withScaling(point: Point, scaling: Scaling | null): Point {
+  const { scaling: _, ...rest } = point;
+  return scaling === null ? rest : { ...rest, scaling };
+}
+
 /** @param descriptionId null takes it away, undefined leaves it. */
 function withDescription(device: Device, descriptionId: string | null | undefined): Device {
   if (descriptionId === undefined) return device;
@@ -294,7 +310,7 @@ function sameTerminals(a: Device, b: Device): boolean {
 
 function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const device = deviceOfPoint(job, id);
-  const kept = job.results.filter(({ pointId }) => pointId === id).length;
+  const kept = [...job.results, ...job.calibrations].filter(({ pointId }) => pointId === id).length;
   if (kept)
     refuse(
       'id',

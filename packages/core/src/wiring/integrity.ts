@@ -5,6 +5,7 @@ import { SHELVES, splitRef } from '../model/job.ts';
 import type { Problem } from '../model/problem.ts';
 import { feedersOf } from './feeders.ts';
 import { imageOf } from './jobIndex.ts';
+import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
@@ -17,6 +18,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...checkSupplies(job),
     ...checkPoints(job),
     ...checkSettingRows(job),
+    ...checkCalibrations(job),
     ...(typeProblems.length ? [] : [...checkWires(job), ...checkAddresses(job)]),
   ];
 }
@@ -156,7 +158,7 @@ function checkPoints(job: JobContent): Problem[] {
       owner.set(id, point.tag);
     });
   });
-  for (const shelf of ['stamps', 'results'] as const)
+  for (const shelf of ['stamps', 'results', 'calibrations'] as const)
     job[shelf].forEach(({ pointId }, i) => {
       if (!points.has(pointId))
         problems.push({ path: `${shelf}[${i}].pointId`, message: `The job holds no point “${pointId}”.` });

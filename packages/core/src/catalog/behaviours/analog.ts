@@ -1,5 +1,6 @@
 import { exactly, percent, within } from '../../circuit/index.ts';
 import type { Condition, Element } from '../../circuit/index.ts';
+import type { Settings } from '../../model/job.ts';
 import type { PartNow, ResistanceElement, SignalKind } from '../types.ts';
 import { contact, resistor } from './switching.ts';
 
@@ -95,8 +96,11 @@ export const ohmsAt = ({ lowOhms, highOhms }: ResistanceElement, level: number):
 
 /** A resistance between two nodes that stands for the value. */
 export const resistive =
-  (a: string, b: string, element: ResistanceElement) =>
-  ({ level }: PartNow): Element[] => [resistor('signal', a, b, percent(ohmsAt(element, level), 0.05))];
+  (a: string, b: string, element: ResistanceElement | ((settings: Settings) => ResistanceElement)) =>
+  ({ level, settings }: PartNow): Element[] => {
+    const own = typeof element === 'function' ? element(settings) : element;
+    return [resistor('signal', a, b, percent(Math.max(ohmsAt(own, level), 0.01), 0.05))];
+  };
 
 /** A potentiometer: the wiper `w` between its ends. */
 export const potentiometer =

@@ -7,7 +7,8 @@ import { MAGNETIC_FLOW } from '../handling/magneticFlow.ts';
 import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.ts';
 import { ULTRASONIC_DISTANCE } from '../handling/level.ts';
 import { THERMOMETER } from '../handling/switching.ts';
-import type { DeviceType, PartTerminal, ResistanceElement, SignalKind } from '../types.ts';
+import type { Settings } from '../../model/job.ts';
+import type { Couple, DeviceType, PartTerminal, ResistanceElement, SignalKind } from '../types.ts';
 
 const measuring = {
   stimulated: 'value',
@@ -215,15 +216,27 @@ export const TRANSMITTERS: readonly DeviceType[] = [
   },
 ];
 
-/** Pt100 at both ends of a usual range, Ω: IEC 60751, table of the reference function. */
-export const PT100: ResistanceElement = {
-  kind: 'rtd',
-  lowOhms: 100,
-  highOhms: 138.5055,
-  low: 0,
-  high: 100,
-  unit: '°C',
-};
+/** R(100 °C) / R(0 °C) and Ω for each K at 0 °C and Ω: IEC 60751 for platinum, DIN 43760 for nickel. */
+const METALS = { Pt: [1.385055, 3.90802e-3], Ni: [1.61778, 5.485e-3] } as const;
+
+/** A resistance thermometer from 0 to 100 °C, by its usual name, such as `Pt100`. */
+function thermometer(name: string): ResistanceElement {
+  const ohms = Number(name.slice(2));
+  const [ratio, slope] = METALS[name.startsWith('Ni') ? 'Ni' : 'Pt'];
+  return {
+    kind: 'rtd',
+    lowOhms: ohms,
+    highOhms: Number((ohms * ratio).toPrecision(7)),
+    low: 0,
+    high: 100,
+    unit: '°C',
+    perUnit: ohms * slope,
+  };
+}
+
+const THERMOMETERS = ['Pt100', 'Pt200', 'Pt500', 'Pt1000', 'Ni100', 'Ni500', 'Ni1000'];
+const PT100 = thermometer('Pt100');
+const asBuilt = ({ element }: Settings): ResistanceElement => thermometer(element ?? 'Pt100');
 
 const rtdTerminal = (
   name: string,
@@ -246,22 +259,31 @@ function rtd(wires: 2 | 3 | 4): DeviceType {
   return {
     ...measuring,
     id: `rtd-${wires}w`,
-    name: `Resistance thermometer Pt100, ${['two', 'three', 'four'][wires - 2]} wires`,
+    name: `Resistance thermometer, ${['two', 'three', 'four'][wires - 2]} wires`,
     family: 'resistance',
     handling: THERMOMETER,
-    principle: 'Pt100',
+    principle: 'resistance thermometer',
     terminals,
+    settings: [
+      {
+        key: 'element',
+        label: 'Element',
+        place: 'version',
+        choices: THERMOMETERS.map((value) => ({ value, label: value })),
+      },
+    ],
     face: [
-      { a: '1', b: '3', glyph: { kind: 'resistor', id: 'signal', text: 'Pt100' } },
+      { a: '1', b: '3', glyph: { kind: 'resistor', id: 'signal' } },
       ...(wires === 4 ? [{ a: '2', b: '4', glyph: { kind: 'line' as const } }] : []),
       ...(wires === 3 ? [{ b: '4', glyph: { kind: 'line' as const } }] : []),
     ],
     circuit: (now) => [
-      ...resistive('1', '3', PT100)(now),
+      ...resistive('1', '3', asBuilt)(now),
       ...(wires > 2 ? [resistor('joint3', '3', '4', exactly(0.001))] : []),
       ...(wires > 3 ? [resistor('joint1', '1', '2', exactly(0.001))] : []),
     ],
     resistance: PT100,
+    resistanceFor: asBuilt,
     stimulus: 'a bath or block of known temperature, or a resistance decade in place of the element',
   };
 }
@@ -274,6 +296,50 @@ const SENDER: ResistanceElement = {
   high: 100,
   unit: '%',
 };
+
+/** Colour of the plus lead of each type; the minus lead is white (IEC 60584-3). */
+const COUPLE_LEADS = {
+  K: ['GN', 4.096],
+  J: ['BK', 5.269],
+  T: ['BN', 4.279],
+  N: ['PK', 2.774],
+  E: ['VT', 6.319],
+  S: ['OG', 0.646],
+  R: ['OG', 0.647],
+  B: ['GY', 0.033],
+} as const satisfies Record<Couple['letter'], readonly [PartTerminal['colour'], number]>;
+
+const COUPLES = (Object.keys(COUPLE_LEADS) as Couple['letter'][]).map((letter): DeviceType => {
+  const [colour, millivolts] = COUPLE_LEADS[letter];
+  return {
+    ...measuring,
+    id: `thermocouple-${letter.toLowerCase()}`,
+    name: `Thermocouple, type ${letter}`,
+    family: 'thermocouple',
+    handling: THERMOMETER,
+    principle: `thermocouple ${letter}`,
+    terminals: [
+      { name: '+', role: 'element', colour },
+      { name: '-', role: 'elementReturn', colour: 'WH' },
+    ],
+    face: [{ a: '+', b: '-', glyph: { kind: 'signal', id: 'lead', text: `type ${letter}` } }],
+    // A share of 1 is what it gives from 0 to 100 °C.
+    couple: { letter, millivolts },
+    circuit: ({ level }) => [
+      {
+        kind: 'source',
+        id: 'signal',
+        plus: '~tc',
+        minus: '-',
+        volts: exactly((millivolts / 1000) * level),
+        innerOhms: exactly(0),
+        limitAmps: exactly(0.01),
+      },
+      resistor('lead', '~tc', '+', exactly(20)),
+    ],
+    stimulus: 'a block of known temperature, or a millivolt source with compensation',
+  };
+});
 
 export const RESISTANCE_SENSORS: readonly DeviceType[] = [
   rtd(2),
@@ -314,32 +380,5 @@ export const RESISTANCE_SENSORS: readonly DeviceType[] = [
     resistance: { kind: 'potentiometer', lowOhms: 0, highOhms: 5000, low: 0, high: 100, unit: '%' },
     stimulus: 'the shaft or slide, moved from stop to stop',
   },
-  {
-    ...measuring,
-    id: 'thermocouple-k',
-    name: 'Thermocouple, type K',
-    family: 'thermocouple',
-    handling: THERMOMETER,
-    principle: 'thermocouple K',
-    // IEC 60584-3: type K has a green plus lead and a white minus lead.
-    terminals: [
-      { name: '+', role: 'element', colour: 'GN' },
-      { name: '-', role: 'elementReturn', colour: 'WH' },
-    ],
-    face: [{ a: '+', b: '-', glyph: { kind: 'signal', id: 'lead', text: 'type K' } }],
-    // E(100 °C) − E(0 °C) of type K is 4.096 mV (IEC 60584-1); the cold end counts as 0 °C here.
-    circuit: ({ level }) => [
-      {
-        kind: 'source',
-        id: 'signal',
-        plus: '~tc',
-        minus: '-',
-        volts: exactly(0.004096 * level),
-        innerOhms: exactly(0),
-        limitAmps: exactly(0.01),
-      },
-      resistor('lead', '~tc', '+', exactly(20)),
-    ],
-    stimulus: 'a block of known temperature, or a millivolt source with compensation',
-  },
+  ...COUPLES,
 ];

@@ -1,5 +1,5 @@
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from './refuse.ts';
+import { refuse } from '../../model/problem.ts';
 
 /** A resistance thermometer: its metal and its resistance at 0 °C. */
 export interface ThermometerElement {

@@ -1,4 +1,4 @@
-import { refuse } from './refuse.ts';
+import { refuse } from '../../model/problem.ts';
 
 const ZERO_KELVIN = -273.15;
 

@@ -1,5 +1,5 @@
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from './refuse.ts';
+import { refuse } from '../../model/problem.ts';
 import { COUPLE_FUNCTIONS } from './thermocoupleFunctions.ts';
 import type { CoupleType, Segment } from './thermocoupleFunctions.ts';
 

@@ -1,5 +1,6 @@
-import { ohmsAt, SIGNALS } from '../../catalog/index.ts';
+import { deviceType, ohmsAt, resistanceOf, SIGNALS } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
+import type { Device } from '../../model/job.ts';
 import { fixed, formatMilliamps, formatVolts } from '../../units/quantity.ts';
 import type { Analysis } from '../analysis.ts';
 import { DIGITAL_OHMS, loopBudget } from '../loopBudget.ts';
@@ -20,7 +21,7 @@ export function analogReasons(analysis: Analysis): Reason[] {
   const reasons = (shown[0]?.measured ?? []).flatMap((_, i) => {
     const rows = shown.map((state) => ({ state, reading: state.measured[i]! }));
     if (type.resistance && rows[0]!.reading.unit === 'Ω') return resistanceReasons(analysis, rows);
-    return signalReasons(type, rows);
+    return signalReasons(context.device, type, rows);
   });
   return [...loop, ...reasons];
 }
@@ -28,18 +29,17 @@ export function analogReasons(analysis: Analysis): Reason[] {
 type Row = { readonly state: PointState; readonly reading: AnalogReading };
 
 /** Share of the range that a reading makes of the value. */
-export function shareOf(type: DeviceType, { unit, value, share }: AnalogReading): number | undefined {
+export function shareOf(device: Device, { unit, value, share }: AnalogReading): number | undefined {
   if (share) return share.nom;
-  if (unit === 'Ω' && type.resistance)
-    return (value.nom - type.resistance.lowOhms) / (type.resistance.highOhms - type.resistance.lowOhms);
-  // Type K: 4.096 mV from 0 to 100 °C (IEC 60584-1).
-  if (unit === 'mV' && type.family === 'thermocouple') return value.nom / 4.096;
-  return undefined;
+  const element = resistanceOf(device);
+  if (unit === 'Ω' && element) return (value.nom - element.lowOhms) / (element.highOhms - element.lowOhms);
+  const { couple } = deviceType(device.typeId);
+  return unit === 'mV' && couple ? value.nom / couple.millivolts : undefined;
 }
 
-function signalReasons(type: DeviceType, rows: readonly Row[]): Reason[] {
+function signalReasons(device: Device, type: DeviceType, rows: readonly Row[]): Reason[] {
   const offs = rows.map(({ state, reading }) => {
-    const share = shareOf(type, reading);
+    const share = shareOf(device, reading);
     return { state, reading, share, off: share === undefined ? Infinity : share - state.situation.level };
   });
   const worst = offs.reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
@@ -104,11 +104,8 @@ function loopReasons(analysis: Analysis): Reason[] {
   return reasons;
 }
 
-/** Slope of a Pt100 near 0 °C, Ω/K (IEC 60751: A·R₀). */
-const OHMS_PER_KELVIN = 0.390802;
-
 function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[] {
-  const element = context.type.resistance!;
+  const element = resistanceOf(context.device)!;
   const [first] = rows;
   const { own } = first!.reading;
   const sense = ['s+', 's-'].map((end) => `${own.module.id}:${own.port.name}${end}`);
@@ -135,7 +132,7 @@ function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[
     ];
   if (element.kind !== 'rtd')
     return share > DOUBTFUL ? [doubtful('lead-error', `${words}: that is the leads.`)] : [];
-  const kelvin = Math.abs(worst) / OHMS_PER_KELVIN;
+  const kelvin = Math.abs(worst) / element.perUnit!;
   // Class B of IEC 60751 at 0 °C.
   return kelvin > 0.3
     ? [

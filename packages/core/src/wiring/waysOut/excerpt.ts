@@ -28,6 +28,7 @@ export function excerpt(
     wires: wiresOf(index, ids, moduleIds),
     stamps: [],
     results: [],
+    calibrations: [],
     // What was set counts for the circuit; plans of buses do not.
     entries: job.entries.filter(({ itemId }) => ids.has(itemId) || moduleIds.has(itemId)),
     plans: [],

@@ -1,0 +1,209 @@
+import { z } from 'zod';
+import { Id, Words } from './words.ts';
+
+const percent = (most: number) =>
+  z.number().min(0, 'A share is 0 % or more.').max(most, `At most ${most} %.`);
+
+/** A pair of a calibration table: the signal at the sensor's wires, and the value that it stands for. */
+export const TablePoint = z.object({ in: z.number(), out: z.number() });
+
+/** At most so many points fit into a table. */
+export const MOST_TABLE_POINTS = 64;
+
+/** How a converter writes what it measures as a number. */
+export const RawFormat = z
+  .object({
+    id: z.string().regex(/^[\w.-]{1,24}$/),
+    name: Words(40).min(1, 'Give the format a name.'),
+    /** `share`: counts stand for a share of the range; `unit`: so many counts for each unit of the value. */
+    kind: z.enum(['share', 'unit']),
+    low: z.int('Counts are whole numbers.'),
+    high: z.int('Counts are whole numbers.'),
+    /** Counts at which the converter stops. */
+    least: z.int('Counts are whole numbers.'),
+    most: z.int('Counts are whole numbers.'),
+    /** Counts from one value to the next, of converters that do not use every count. */
+    step: z.int().min(1, 'A step is 1 count or more.').default(1),
+    /** Whether the range lies on both sides of zero: `low` stands for its negative end. */
+    bothSides: z.boolean().default(false),
+  })
+  .refine(({ low, high }) => low < high, 'The counts at the top are more than those at the bottom.')
+  .refine(({ low, least }) => least <= low, 'The converter must reach the counts at the bottom.')
+  .refine(({ high, most }) => most >= high, 'The converter must reach the counts at the top.')
+  .refine(({ least, most }) => most - least <= 2 ** 24, 'At most 24 bits are worked with.');
+
+/** Where a signal is no measurement any more, in its own unit; and what the controller does then. */
+export const Bands = z
+  .object({
+    /** At or below it the wire is broken, at or above it shorted. */
+    breakAt: z.number(),
+    shortAt: z.number(),
+    /** Below and above it the value is outside its range. */
+    underAt: z.number(),
+    overAt: z.number(),
+    /** So long it must last before it counts, s. */
+    delay: z.number().min(0, 'A delay is 0 s or more.').max(3600, 'At most one hour.'),
+    reaction: z.enum(['hold', 'substitute', 'fail']),
+    substitute: z.number().optional(),
+  })
+  .refine(
+    ({ breakAt, underAt, overAt, shortAt }) => breakAt <= underAt && underAt < overAt && overAt <= shortAt,
+    'From low to high the limits stand in this order: break, under-range, over-range, short.',
+  )
+  .refine(
+    ({ reaction, substitute }) => reaction !== 'substitute' || substitute !== undefined,
+    'Say which value is to be put in its place.',
+  );
+
+export const SensorShape = z.enum(['linear', 'square', 'table']);
+export const ControllerShape = z.enum(['linear', 'root', 'table']);
+export const SensorClass = z.enum(['AA', 'A', 'B', 'C', 'Ni', '1', '2', '3']);
+
+/** A number by which a value is multiplied on its way, such as the lines of a rope. */
+const Multiplier = z
+  .number()
+  .positive('A multiplier is above 0.')
+  .max(1e6, 'A multiplier is at most 1000000.');
+
+/** The screen that an operator reads. */
+export const Display = z
+  .object({
+    label: Words(24).min(1, 'Name the screen.'),
+    unit: Words(12),
+    /** What the controller's value at both ends of its range stands for there. */
+    low: z.number(),
+    high: z.number(),
+    decimals: z.int().min(0).max(6, 'At most 6 decimal places.'),
+    /** Below this share of the top it shows zero. */
+    cutoffPercent: percent(100).default(0),
+  })
+  .refine(({ low, high }) => low !== high, 'A screen’s span needs two different ends.');
+
+/** What is chosen along the chain of a point beyond what its parts and their parameters say. */
+export const Scaling = z.object({
+  sensor: z
+    .object({
+      shape: SensorShape.default('linear'),
+      /** Accuracy, % of span; of elements and couples the class says it. */
+      percent: percent(50).optional(),
+      class: SensorClass.optional(),
+      /** How many times the sensor's own value the wanted one is: lines of a rope, a ratio. */
+      multiplier: Multiplier.default(1),
+    })
+    .prefault({}),
+  converter: z
+    .object({
+      formatId: z.string().max(24).optional(),
+      own: RawFormat.optional(),
+      /** Whether the counts at the bottom stand for the live zero, or for no signal at all. */
+      zero: z.enum(['removed', 'included']).default('removed'),
+      percent: percent(10).default(0.1),
+      updateMs: z.number().positive('An update takes more than 0 ms.').max(60000).optional(),
+      filterMs: z.number().min(0, 'A filter takes 0 ms or more.').max(600000).optional(),
+      /** Error of the cold junction's temperature, K; thermocouples only. */
+      coldKelvin: z.number().min(0).max(20).default(0.5),
+    })
+    .prefault({}),
+  controller: z
+    .object({
+      shape: ControllerShape.default('linear'),
+      /** Below this share of its range a root gives zero. */
+      cutPercent: percent(20).default(0),
+      multiplier: Multiplier.default(1),
+    })
+    .prefault({}),
+  bands: Bands.optional(),
+  display: Display.optional(),
+});
+
+const Reading = z.object({
+  /** Share of the range at which it was done, %. */
+  share: z.number(),
+  injected: z.number(),
+  read: z.number(),
+});
+
+/** The source or gauge against which a calibration is made: % of its reading, and a fixed part in its unit. */
+export const Reference = z.object({
+  name: Words(40).min(1, 'Name the reference.'),
+  percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
+  fixed: z.number().min(0, 'An accuracy is 0 or more.'),
+});
+
+const Unit = Words(12);
+const Note = Words(200);
+
+/** What was calibrated at a point. Each is kept; none is overwritten. */
+export const CalibrationBody = z.discriminatedUnion('kind', [
+  /** A table as the workshop measured it. */
+  z.object({
+    kind: z.literal('workshop'),
+    unitIn: Unit,
+    unitOut: Unit,
+    points: z
+      .array(TablePoint)
+      .min(2, 'A table needs two points.')
+      .max(MOST_TABLE_POINTS, `At most ${MOST_TABLE_POINTS} points fit into a table.`),
+    note: Note,
+  }),
+  /** One pair from a known load in the field. */
+  z.object({
+    kind: z.literal('field'),
+    unitIn: Unit,
+    unitOut: Unit,
+    in: z.number(),
+    out: z.number(),
+    note: Note,
+  }),
+  /** A field point or table that does not count any more, and why. */
+  z.object({ kind: z.literal('void'), of: Id, reason: Words(200).min(1, 'Say why it does not count.') }),
+  z.object({ kind: z.literal('inForce'), table: z.enum(['none', 'workshop', 'field']), note: Note }),
+  /** A transmitter checked against a reference. */
+  z.object({
+    kind: z.literal('transmitter'),
+    side: z.enum(['found', 'left']),
+    injects: z.object({ low: z.number(), high: z.number(), unit: Unit }),
+    gives: z.object({ low: z.number(), high: z.number(), unit: Unit }),
+    readings: z.array(Reading).min(2, 'Two readings at least.').max(40),
+    limitPercent: z.number().positive('A limit is above 0 %.').max(20, 'At most 20 %.'),
+    reference: Reference,
+    /** Output with its sensor opened, and which way it was to go. */
+    burnout: z.object({ wanted: z.enum(['low', 'high']), read: z.number() }).optional(),
+    pass: z.boolean(),
+  }),
+  /** Two displays made to agree. */
+  z.object({
+    kind: z.literal('displays'),
+    unit: Unit,
+    pairs: z
+      .array(z.object({ first: z.number(), second: z.number() }))
+      .min(1)
+      .max(40),
+    was: z.object({ low: z.number(), high: z.number() }),
+    becomes: z.object({ low: z.number(), high: z.number() }),
+    remains: z.number(),
+  }),
+  /** A result of the tool drawer that was sent here. */
+  z.object({ kind: z.literal('note'), tool: z.string().max(24), title: Words(80), text: Words(1000) }),
+]);
+
+export const Calibration = z.object({
+  id: Id,
+  pointId: Id,
+  body: CalibrationBody,
+  by: Words(40).min(1, 'Say who did it.'),
+  at: z.iso.datetime(),
+});
+
+export type TablePoint = z.infer<typeof TablePoint>;
+export type RawFormat = z.infer<typeof RawFormat>;
+export type Bands = z.infer<typeof Bands>;
+export type SensorShape = z.infer<typeof SensorShape>;
+export type ControllerShape = z.infer<typeof ControllerShape>;
+export type SensorClass = z.infer<typeof SensorClass>;
+export type Display = z.infer<typeof Display>;
+export type Scaling = z.infer<typeof Scaling>;
+export type Reference = z.infer<typeof Reference>;
+export type CalibrationBody = z.infer<typeof CalibrationBody>;
+export type Calibration = z.infer<typeof Calibration>;
+export type CalibrationOf<K extends CalibrationBody['kind']> = Extract<CalibrationBody, { kind: K }>;

@@ -1,0 +1,106 @@
+import type { Bands } from '../model/scaling.ts';
+
+/** What a signal is by its size. */
+export type BandName = 'break' | 'under' | 'range' | 'over' | 'short';
+
+export const BAND_WORDS: Readonly<Record<BandName, string>> = {
+  break: 'wire break',
+  under: 'under-range',
+  range: 'in range',
+  over: 'over-range',
+  short: 'short',
+};
+
+const MILLIAMPS: Bands = {
+  breakAt: 3.6,
+  underAt: 3.8,
+  overAt: 20.5,
+  shortAt: 21,
+  delay: 2,
+  reaction: 'hold',
+};
+
+/** Sets of limits for 4 to 20 mA that are in use. */
+export const BAND_SETS: readonly { readonly id: string; readonly name: string; readonly bands: Bands }[] = [
+  { id: 'ne43', name: 'NAMUR NE 43: 3.6, 3.8, 20.5, 21 mA', bands: MILLIAMPS },
+  {
+    id: 'wide',
+    name: 'wide: 2, 3.6, 21, 23 mA',
+    bands: { ...MILLIAMPS, breakAt: 2, underAt: 3.6, overAt: 21, shortAt: 23 },
+  },
+  {
+    id: 'tight',
+    name: 'tight: 3.8, 4, 20, 20.2 mA, with a long delay',
+    bands: { ...MILLIAMPS, breakAt: 3.8, underAt: 4, overAt: 20, shortAt: 20.2, delay: 10 },
+  },
+];
+
+/**
+ * Limits that suit a range where nobody chose any: those of NAMUR NE 43 for 4 to 20 mA; for others the range with
+ * 2.5 % on both sides, and break and short as much again beyond.
+ */
+export function usualBands(low: number, high: number, unit: string): Bands {
+  if (unit === 'mA' && low === 4 && high === 20) return MILLIAMPS;
+  const margin = 0.025 * (high - low);
+  // Without a live zero a broken wire is no other number than zero.
+  const live = low > 0;
+  return {
+    ...MILLIAMPS,
+    breakAt: low - 2 * margin - (live ? 0 : margin),
+    underAt: low - margin,
+    overAt: high + margin,
+    shortAt: high + 2 * margin,
+  };
+}
+
+/** A signal at a limit to within this share of the span counts as being there: a loop gives no exact numbers. */
+const AT_THE_LIMIT = 1e-4;
+
+/** What a signal is, without regard to how long it lasts. */
+export function bandOf({ breakAt, underAt, overAt, shortAt }: Bands, signal: number): BandName {
+  const near = AT_THE_LIMIT * (overAt - underAt);
+  if (signal <= breakAt + near) return 'break';
+  if (signal < underAt - near) return 'under';
+  if (signal >= shortAt - near) return 'short';
+  return signal > overAt + near ? 'over' : 'range';
+}
+
+/** A signal over time: what the controller makes of it once delays are over. */
+export interface BandState {
+  readonly band: BandName;
+  /** Value that goes on into the program; nothing where it is marked bad. */
+  readonly value: number | undefined;
+}
+
+/**
+ * Follows a row of samples: a signal counts as broken or shorted once that has lasted for the delay; until then the
+ * last good value is held. Afterwards it is held on, replaced, or marked bad, as chosen. It is good again at once.
+ * @param samples times in s, rising, with the signal and the value that was made of it.
+ */
+export function followBands(
+  bands: Bands,
+  samples: readonly { readonly at: number; readonly signal: number; readonly value: number }[],
+): BandState[] {
+  let good: number | undefined;
+  let badSince: number | undefined;
+  return samples.map(({ at, signal, value }) => {
+    const band = bandOf(bands, signal);
+    if (band !== 'break' && band !== 'short') {
+      badSince = undefined;
+      good = value;
+      return { band, value };
+    }
+    badSince ??= at;
+    if (at - badSince < bands.delay || bands.reaction === 'hold') return { band, value: good };
+    return { band, value: bands.reaction === 'substitute' ? bands.substitute : undefined };
+  });
+}
+
+/** What the controller does with a signal that lasts in a band, in words. */
+export function reactionWords({ delay, reaction, substitute }: Bands): string {
+  const after = `after ${delay} s`;
+  if (reaction === 'hold') return `${after} the last good value is held`;
+  return reaction === 'substitute'
+    ? `${after} ${substitute} is put in its place`
+    : `${after} it is marked bad`;
+}

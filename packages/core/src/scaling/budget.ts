@@ -1,0 +1,246 @@
+import { refuse } from '../model/problem.ts';
+import type { Analysis } from '../wiring/index.ts';
+import { COLD_JUNCTION } from './sensorPart.ts';
+import { countedOf, engineeringOf } from './chain.ts';
+import type { Chain } from './chain.ts';
+import { checkTable } from './curve.ts';
+import { loopShares } from './loopCurve.ts';
+import type { PointChain } from './pointChain.ts';
+import { resolutionOf } from './rawFormats.ts';
+import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
+import type { ThermometerClass } from './sensors/rtd.ts';
+import { coupleTolerance, seebeck } from './sensors/thermocouple.ts';
+import { convert, plain } from '../units/quantity.ts';
+import { settingsOfDevice } from '../catalog/index.ts';
+
+/** One cause of error: ± so much of the value, in its unit. */
+export interface Contribution {
+  readonly key:
+    | 'sensor'
+    | 'cold'
+    | 'transmitter'
+    | 'burden'
+    | 'wiring'
+    | 'leads'
+    | 'converter'
+    | 'linearisation'
+    | 'display';
+  readonly label: string;
+  /** From what it follows. */
+  readonly from: string;
+  readonly plusMinus: number;
+}
+
+/** All causes together. */
+export interface ErrorBudget {
+  readonly unit: string;
+  readonly span: number;
+  /** The largest first. */
+  readonly contributions: readonly Contribution[];
+  /** All at their worst at once, and as the root of the sum of their squares. */
+  readonly worst: number;
+  readonly rootSumSquare: number;
+  /** Both in % of span. */
+  readonly worstPercent: number;
+  readonly rootSumSquarePercent: number;
+  readonly largest: Contribution | undefined;
+}
+
+/**
+ * Adds causes up: worst case Σ|e|, and √Σe², which holds where they do not depend on each other.
+ * @throws JobProblem for a span of zero or an error that is no number.
+ */
+export function addUp(contributions: readonly Contribution[], unit: string, span: number): ErrorBudget {
+  if (!(Math.abs(span) > 0)) refuse('An error in % of span needs a span other than zero.');
+  const wrong = contributions.find(({ plusMinus }) => !Number.isFinite(plusMinus) || plusMinus < 0);
+  if (wrong) refuse(`${wrong.label}: an error is 0 or more.`);
+  const sorted = [...contributions]
+    .filter(({ plusMinus }) => plusMinus > 1e-6 * Math.abs(span))
+    .sort((a, b) => b.plusMinus - a.plusMinus);
+  const worst = sorted.reduce((sum, { plusMinus }) => sum + plusMinus, 0);
+  const rootSumSquare = Math.hypot(...sorted.map(({ plusMinus }) => plusMinus));
+  const inPercent = (error: number): number => (100 * error) / Math.abs(span);
+  return {
+    unit,
+    span: Math.abs(span),
+    contributions: sorted,
+    worst,
+    rootSumSquare,
+    worstPercent: inPercent(worst),
+    rootSumSquarePercent: inPercent(rootSumSquare),
+    largest: sorted[0],
+  };
+}
+
+/** Accuracy of a sensor about which nothing was said, % of span. */
+export const USUAL_SENSOR_PERCENT = 0.5;
+
+/** The error budget of a point at one value: every cause brought to the value's unit through what follows it. */
+export function budgetAt(analysis: Analysis, made: PointChain, value: number): ErrorBudget {
+  const { chain, sensed, own } = made;
+  const signal = chain.sensor.curve.at(value);
+  const perInput = slopeAt(chain, chain.loop.at(signal).nom);
+  const shares = loopShares(analysis, sensed.levelOf(signal), own);
+  const isElement = analysis.context.type.signal === undefined;
+  const ideal = idealInput(chain, signal);
+  const seen = chain.loop.at(signal).nom;
+  const helpers = analysis.context.helpers.length ? ', barrier and resistors' : '';
+  return addUp(
+    [
+      ...sensorCauses(analysis, made, value),
+      {
+        key: 'transmitter',
+        label: 'Transmitter',
+        from: 'tolerance of its output, solved',
+        plusMinus: isElement ? 0 : Math.abs(shares.transmitter * perInput),
+      },
+      {
+        key: 'burden',
+        label: 'Burden',
+        from: `input resistor of ${chain.input.label}, solved`,
+        plusMinus: Math.abs(shares.burden * perInput),
+      },
+      {
+        key: 'wiring',
+        label: 'Wires and supply',
+        from: `cable, supply${helpers}, solved`,
+        plusMinus: Math.abs(shares.wiring * perInput),
+      },
+      {
+        key: 'leads',
+        label: isElement ? 'Lead resistance' : 'Signal against what is read',
+        from: 'what the input sees less what it should, solved',
+        plusMinus: Math.abs((seen - ideal) * perInput),
+      },
+      converterCause(made, perInput),
+      linearisationCause(made, value),
+      {
+        key: 'display',
+        label: 'Display rounding',
+        from: `half of its last place, ${chain.display.decimals} decimals`,
+        plusMinus: displayHalf(chain),
+      },
+    ],
+    chain.sensor.unit,
+    chain.sensor.high - chain.sensor.low,
+  );
+}
+
+/** Value in the program for each unit that the input sees more. */
+function slopeAt({ converter, controller }: Chain, input: number): number {
+  const h = 1e-4 * Math.max(Math.abs(input), 1);
+  const at = (x: number): number => controller.curve.at(converter.curve.at(x));
+  const slope = (at(input + h) - at(input - h)) / (2 * h);
+  return Number.isFinite(slope) ? slope : 0;
+}
+
+/**
+ * What an input of the right kind would see of a signal without any lead or loss. Where it measures something else
+ * than the sensor gives, the signal as it is seen.
+ */
+const idealInput = ({ sensor, input, loop }: Chain, signal: number): number =>
+  sensor.signal.unit === input.unit ? signal : loop.at(signal).nom;
+
+function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, value: number): Contribution[] {
+  const { unit, low, high } = chain.sensor;
+  const celsius = convert(value, unit, '°C') ?? value;
+  const perKelvin = unit === '°F' ? 1.8 : 1;
+  const { class: name, percent } = scaling.sensor;
+  if (context.type.couple) {
+    const { letter } = context.type.couple;
+    const chosen = name === '1' || name === '3' ? (Number(name) as 1 | 3) : 2;
+    const tolerance = coupleTolerance(letter, chosen, celsius);
+    return [
+      {
+        key: 'sensor',
+        label: 'Sensor',
+        from: `type ${letter} class ${chosen}, IEC 60584-1${tolerance?.holds === false ? ', outside its range' : ''}`,
+        plusMinus: (tolerance?.kelvin ?? 0) * perKelvin,
+      },
+      {
+        key: 'cold',
+        label: 'Cold junction',
+        from: `±${scaling.converter.coldKelvin} K at the terminals`,
+        plusMinus:
+          (scaling.converter.coldKelvin * perKelvin * seebeck(letter, COLD_JUNCTION)) /
+          seebeck(letter, celsius),
+      },
+    ];
+  }
+  if (context.type.resistance?.kind === 'rtd') {
+    const element = thermometerElement(settingsOfDevice(context.device).element ?? 'Pt100');
+    const chosen = (
+      element.metal === 'Ni' ? 'Ni' : name && name in { AA: 1, A: 1, B: 1, C: 1 } ? name : 'B'
+    ) as ThermometerClass;
+    const { kelvin, holds } = thermometerTolerance(chosen, celsius);
+    return [
+      {
+        key: 'sensor',
+        label: 'Sensor',
+        from: `${element.metal === 'Ni' ? 'DIN 43760' : `class ${chosen}, IEC 60751`}${holds ? '' : ', outside its range'}; ${ohmsPerKelvin(element, celsius).toFixed(2)} Ω/K`,
+        plusMinus: kelvin * perKelvin,
+      },
+    ];
+  }
+  return [
+    {
+      key: 'sensor',
+      label: 'Sensor',
+      from:
+        percent === undefined
+          ? `${USUAL_SENSOR_PERCENT} % of span is taken, nobody said`
+          : `${percent} % of span`,
+      plusMinus: ((percent ?? USUAL_SENSOR_PERCENT) / 100) * Math.abs(high - low),
+    },
+  ];
+}
+
+/** Accuracy of the converter in % of its range, and half of what it tells apart. */
+function converterCause({ chain, scaling }: PointChain, perInput: number): Contribution {
+  const { format, range } = chain.converter;
+  const { percent } = scaling.converter;
+  const { controller } = chain;
+  const isTemperature = chain.converter.unit !== chain.input.unit;
+  const half = resolutionOf(format, range) / 2;
+  const span = isTemperature ? Math.abs(controller.high - controller.low) : Math.abs(range.high - range.low);
+  const factor = isTemperature ? 1 : Math.abs(perInput);
+  return {
+    key: 'converter',
+    label: 'Converter',
+    from: `${percent} % of its range and half a count`,
+    plusMinus: ((percent / 100) * span + half) * factor,
+  };
+}
+
+/** What straight lines make of a curve: by how much sensor and program do not follow the same one. */
+function linearisationCause({ chain, tables, scaling }: PointChain, value: number): Contribution {
+  const { sensor, converter, controller } = chain;
+  const ideal = controller.curve.at(converter.curve.at(sensor.curve.at(value)));
+  const apart =
+    sensor.signal.unit === chain.input.unit && Number.isFinite(ideal) ? Math.abs(ideal - value) : 0;
+  const sag =
+    scaling.controller.shape === 'table' && tables.points.length > 2
+      ? checkTable(tables.points).sag * scaling.controller.multiplier
+      : 0;
+  return {
+    key: 'linearisation',
+    label: 'Linearisation',
+    from:
+      sag > 0
+        ? 'straight pieces between the points of the table'
+        : sensor.low === controller.low && sensor.high === controller.high
+          ? 'sensor and program follow different curves'
+          : `${sensor.label} has ${plain(sensor.low)} to ${plain(sensor.high)}, ${controller.label} ${plain(controller.low)} to ${plain(controller.high)} ${sensor.unit}`,
+    plusMinus: apart + sag,
+  };
+}
+
+/** Half of the last place of a display, in the controller's unit. */
+function displayHalf({ display, controller }: Chain): number {
+  const perShown = (controller.high - controller.low) / (display.high - display.low);
+  return Math.abs(0.5 * 10 ** -display.decimals * perShown);
+}
+
+/** What the program makes of a value, for short. */
+export const readAt = (chain: Chain, value: number): number =>
+  engineeringOf(chain, countedOf(chain, chain.loop.at(chain.sensor.curve.at(value)).nom).counts);

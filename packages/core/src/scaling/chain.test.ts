@@ -1,0 +1,276 @@
+import fc from 'fast-check';
+import { after, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
+import { allSet, entered, meterJob } from '../../test/settingJobs.ts';
+import type { JobContent } from '../model/job.ts';
+import { JobProblem } from '../model/problem.ts';
+import { Scaling } from '../model/scaling.ts';
+import { analyse, JobIndex } from '../wiring/index.ts';
+import { addUp, budgetAt, readAt } from './budget.ts';
+import { LINKS, moveChain } from './chain.ts';
+import type { ChainState, LinkKey } from './chain.ts';
+import { chainOf } from './pointChain.ts';
+import type { PointChain } from './pointChain.ts';
+import { sweepChain } from './sweep.ts';
+
+const analysed = (job: JobContent, pointId = 'ft-1') => analyse(new JobIndex(job), pointId);
+
+function chained(job: JobContent, pointId = 'ft-1'): PointChain {
+  const made = chainOf(analysed(job, pointId));
+  if (!made || 'problem' in made) throw new Error(made?.problem ?? 'nothing is measured');
+  return made;
+}
+
+const figures = (state: ChainState): number[] => LINKS.map((key) => state.rows[key].value);
+
+const flow = (): JobContent => allSet(allSet(meterJob('transmitter-2w', {})), 'm');
+
+const scaled = (job: JobContent, given: Parameters<typeof Scaling.parse>[0], pointId = 'ft-1'): JobContent =>
+  after(job, { kind: 'setScaling', pointId, scaling: Scaling.parse(given) });
+
+describe('a chain of 0 to 40 m³/h over 4 to 20 mA', () => {
+  const { chain } = chained(flow());
+
+  test('goes forwards from the value', () => {
+    // 10 m³/h is a quarter: 8 mA, 6912 counts.
+    const [value, signal, input, counts, engineering, display] = figures(moveChain(chain, 'value', 10));
+    expect([value, counts, display]).toEqual([10, 6912, 10]);
+    expect(signal).toBeCloseTo(8, 9);
+    expect(input).toBeCloseTo(8, 3);
+    expect(engineering).toBeCloseTo(10, 9);
+  });
+
+  test.each<[LinkKey, number]>([
+    ['signal', 8],
+    ['input', 8],
+    ['counts', 6912],
+    ['engineering', 10],
+    ['display', 10],
+  ])('goes backwards from %s %d', (key, given) => {
+    const state = moveChain(chain, key, given);
+    expect(state.rows[key].value).toBe(given);
+    expect(state.rows.value.value).toBeCloseTo(10, 2);
+    expect(state.rows.display.value).toBe(10);
+  });
+
+  test('comes back to where it began within a count, from every link', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 39.99, noNaN: true }),
+        fc.constantFrom<LinkKey>('signal', 'input', 'counts', 'engineering'),
+        (value, key) => {
+          const first = moveChain(chain, 'value', value);
+          const again = moveChain(chain, key, first.rows[key].value);
+          expect(Math.abs(again.rows.value.value - value)).toBeLessThanOrEqual(40 / 27648 + 1e-3);
+          expect(Math.abs(again.rows.counts.value - first.rows.counts.value)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
+
+  test('stops where the transmitter stops, and says so', () => {
+    const { rows, band } = moveChain(chain, 'value', 60);
+    expect(rows.signal.value).toBe(20.5);
+    expect(rows.signal.note).toContain('no higher');
+    expect(band).toBe('range');
+    expect(moveChain(chain, 'signal', 20.6).band).toBe('over');
+    expect(moveChain(chain, 'signal', 21).rows.display.band).toBe('short');
+    expect(moveChain(chain, 'signal', 3.6).rows.engineering.band).toBe('break');
+  });
+
+  test('refuses what the loop never gives', () => {
+    expect(() => moveChain(chain, 'input', 90)).toThrow(JobProblem);
+    expect(() => moveChain(chain, 'input', 90)).toThrow(/never sees 90 mA/);
+  });
+});
+
+describe('what does not agree shows in the chain', () => {
+  test('a switch at volts: 12 mA become far too much, and are flagged', () => {
+    const wrong = after(flow(), {
+      kind: 'editModule',
+      id: 'm',
+      patch: { settings: { 'A0.switch': 'V', 'A0.range': '4-20 mA' } },
+    });
+    const { rows, band } = moveChain(chained(wrong).chain, 'value', 20);
+    // 100 kΩ take what the loop can push: 24 V less 10.5 V, over the 250 Ω that the parameter believes in.
+    expect(rows.input.value).toBeGreaterThan(50);
+    expect(band).toBe('short');
+    expect(rows.counts).toMatchObject({ value: 32511, note: 'the converter stops at its top' });
+  });
+
+  test('another range in the sensor than in the controller', () => {
+    const found = entered(flow(), 'left', { unit: 'm³/h', low: '0', high: '20' });
+    const made = chained(found);
+    expect(moveChain(made.chain, 'value', 10).rows.display.value).toBe(20);
+    const budget = budgetAt(analysed(found), made, 10);
+    expect(budget.largest).toMatchObject({ key: 'linearisation' });
+    expect(budget.largest!.plusMinus).toBeCloseTo(10, 6);
+    expect(budget.largest!.from).toContain('0 to 20');
+  });
+
+  test('a cut-off of 50 % holds the screen at zero', () => {
+    const display = { label: 'Panel screen', unit: 'm³/h', low: 0, high: 40, decimals: 1, cutoffPercent: 50 };
+    const { chain } = chained(scaled(flow(), { display }));
+    const { rows } = moveChain(chain, 'value', 19);
+    expect(rows.display).toMatchObject({
+      value: 0,
+      note: 'cut-off 50 % holds the screen at zero below 20 m³/h',
+    });
+    expect(rows.engineering.value).toBeCloseTo(19, 2);
+    expect(moveChain(chain, 'value', 21).rows.display.value).toBe(21);
+  });
+
+  test('two leads of a thermometer add their resistance', () => {
+    const job = withPoint(withModule(bareJob(), 'm', 'rtd2', []), {
+      tag: 'TT-1',
+      typeId: 'rtd-2w',
+      output: 'none',
+      logic: 'none',
+      range: { low: 0, high: 100, unit: '°C' },
+    });
+    const two = after(job, { kind: 'editModule', id: 'm', patch: { settings: { 'R0.wires': '2' } } });
+    const made = chained(two, 'tt-1');
+    const { rows } = moveChain(made.chain, 'value', 50);
+    const added = rows.input.value - rows.signal.value;
+    expect(added).toBeGreaterThan(0.5);
+    // IEC 60751 at 50 °C: 0.3851 Ω/K.
+    expect(rows.engineering.value - 50).toBeCloseTo(added / 0.385, 0);
+    expect(budgetAt(analysed(two, 'tt-1'), made, 50).largest!.key).toBe('leads');
+  });
+});
+
+describe('other shapes', () => {
+  const dp = (given: Parameters<typeof Scaling.parse>[0]) => chained(scaled(flow(), given)).chain;
+
+  test('a difference of pressure, rooted in the program', () => {
+    const chain = dp({ sensor: { shape: 'square' }, controller: { shape: 'root', cutPercent: 5 } });
+    // Half the flow is a quarter of the pressure: 8 mA.
+    expect(moveChain(chain, 'value', 20).rows.signal.value).toBeCloseTo(8, 9);
+    expect(moveChain(chain, 'value', 20).rows.display.value).toBe(20);
+    expect(moveChain(chain, 'value', 1.9).rows.engineering.value).toBe(0);
+  });
+
+  test('rooted twice or not at all is seen', () => {
+    expect(moveChain(dp({ sensor: { shape: 'square' } }), 'value', 20).rows.display.value).toBe(10);
+    expect(moveChain(dp({ controller: { shape: 'root' } }), 'value', 10).rows.display.value).toBe(20);
+  });
+
+  test('a table in force with four lines', () => {
+    const job = jobWith('ai4-switch', ['-', '-', '-', '-'], {
+      tag: 'WT-1',
+      typeId: 'rope-link-2w',
+      output: 'none',
+      logic: 'none',
+      range: { low: 0, high: 500, unit: 'kg' },
+    });
+    const points = [
+      { in: 4, out: 0 },
+      { in: 12, out: 240 },
+      { in: 20, out: 500 },
+    ];
+    const with4 = after(
+      scaled(
+        job,
+        { sensor: { shape: 'table', multiplier: 4 }, controller: { shape: 'table', multiplier: 4 } },
+        'wt-1',
+      ),
+      {
+        kind: 'calibrate',
+        calibrations: [
+          {
+            id: 't1',
+            pointId: 'wt-1',
+            body: { kind: 'workshop', unitIn: 'mA', unitOut: 'kg', points, note: '' },
+          },
+          { id: 'f1', pointId: 'wt-1', body: { kind: 'inForce', table: 'workshop', note: '' } },
+        ],
+      },
+    );
+    const { chain } = chained(with4, 'wt-1');
+    // 960 kg on four lines are 240 kg in each: 12 mA.
+    expect(moveChain(chain, 'value', 960).rows.signal.value).toBeCloseTo(12, 9);
+    expect(moveChain(chain, 'value', 960).rows.engineering.value).toBeCloseTo(960, 0);
+    const straightOnly = after(with4, {
+      kind: 'setScaling',
+      pointId: 'wt-1',
+      scaling: Scaling.parse({ sensor: { shape: 'table', multiplier: 4 }, controller: { multiplier: 4 } }),
+    });
+    // In a straight line 12 mA are 250 kg, so 1000 on four.
+    expect(readAt(chained(straightOnly, 'wt-1').chain, 960)).toBeCloseTo(1000, 0);
+  });
+
+  test('what cannot be scaled says why', () => {
+    const bare = withPoint(withModule(bareJob(), 'm', 'ai2-switch', ['-', '-']), {
+      tag: 'FT-1',
+      typeId: 'transmitter-2w',
+      output: 'none',
+      logic: 'none',
+    });
+    expect(chainOf(analysed(bare))).toEqual({ problem: expect.stringContaining('no range yet') as string });
+    expect(chainOf(analysed(jobWith('di8-both-8', ['-']), 'px-1'))).toBeUndefined();
+  });
+});
+
+describe('the error budget', () => {
+  test('of causes worked by hand', () => {
+    const cause = (key: 'sensor' | 'burden' | 'display', plusMinus: number) => ({
+      key,
+      label: key,
+      from: '',
+      plusMinus,
+    });
+    const budget = addUp([cause('sensor', 0.3), cause('burden', 0.4), cause('display', 0)], 'bar', 10);
+    // Worst 0.7; √(0.09 + 0.16) = 0.5.
+    expect(budget).toMatchObject({
+      worst: 0.7,
+      rootSumSquare: 0.5,
+      worstPercent: 7,
+      rootSumSquarePercent: 5,
+    });
+    expect(budget.largest!.key).toBe('burden');
+    expect(() => addUp([], 'bar', 0)).toThrow(/other than zero/);
+    expect(() => addUp([cause('sensor', -1)], 'bar', 1)).toThrow(/0 or more/);
+  });
+
+  test('of a solved loop: transmitter 0.1 % of 20 mA, burden 0.1 %, converter, screen', () => {
+    const job = scaled(flow(), { sensor: { percent: 0.25 }, converter: { percent: 0.2 } });
+    const budget = budgetAt(analysed(job), chained(job), 20);
+    const of = (key: string): number => budget.contributions.find((c) => c.key === key)!.plusMinus;
+    // 40 m³/h over 16 mA are 2.5 m³/h for each mA.
+    expect(of('sensor')).toBeCloseTo(0.1, 9);
+    expect(of('transmitter')).toBeCloseTo(0.02 * 2.5, 3);
+    expect(of('burden')).toBeCloseTo(12 * 0.001 * 2.5, 3);
+    expect(of('converter')).toBeCloseTo(0.2 * 0.01 * 16 * 2.5 + 20 / 27648, 3);
+    expect(of('display')).toBeCloseTo(0.05, 9);
+    expect(budget.worst).toBeGreaterThanOrEqual(budget.rootSumSquare);
+    expect(budget.largest!.key).toBe('sensor');
+  });
+
+  test('holds what the chain really reads, over all of the range', () => {
+    const job = flow();
+    const made = chained(job);
+    for (const value of [0, 5, 10, 25, 40]) {
+      const { worst } = budgetAt(analysed(job), made, value);
+      expect(Math.abs(readAt(made.chain, value) - value)).toBeLessThanOrEqual(worst);
+    }
+  });
+});
+
+test('a sweep goes through every count and finds the largest step and error', () => {
+  const { chain } = chained(flow());
+  const run = sweepChain(chain, [
+    { value: 40, plusMinus: 0.4 },
+    { value: 0, plusMinus: 0.1 },
+  ]);
+  const told: number[] = [];
+  let step = run.next();
+  for (; !step.done; step = run.next()) told.push(step.value);
+  const sweep = step.value;
+  expect(told.length).toBeGreaterThan(5);
+  expect(sweep.counts).toBe(32511 + 4864 + 1);
+  expect(sweep.largestStep.size).toBeCloseTo(40 / 27648, 9);
+  expect(sweep.turnsAt).toBeUndefined();
+  expect(sweep.worst).toEqual({ plusMinus: 0.4, at: 27648 });
+  expect(sweep.points.length).toBeLessThan(300);
+  // −7.0 to 47.0 m³/h in tenths: 70 below zero, zero, 470 above.
+  expect(sweep.shown).toBe(541);
+});

@@ -1,0 +1,163 @@
+import type { Bands, Display, RawFormat } from '../model/scaling.ts';
+import { bandOf } from './bands.ts';
+import type { BandName } from './bands.ts';
+import type { Curve } from './curve.ts';
+import type { LoopCurve } from './loopCurve.ts';
+import { countsOf, valueOfCounts } from './rawFormats.ts';
+import type { ConverterRange } from './rawFormats.ts';
+
+/** The links of a chain in order: from what there is to what somebody reads. */
+export const LINKS = ['value', 'signal', 'input', 'counts', 'engineering', 'display'] as const;
+export type LinkKey = (typeof LINKS)[number];
+
+export interface SensorPart {
+  readonly label: string;
+  readonly unit: string;
+  readonly low: number;
+  readonly high: number;
+  /** Value to signal, at its wires. */
+  readonly curve: Curve;
+  readonly signal: { readonly unit: string; readonly low: number; readonly high: number };
+  /** Where the signal stops, in its unit: a transmitter goes no further. */
+  readonly stops?: { readonly low: number; readonly high: number };
+  /** Below this value it gives what it gives for zero. */
+  readonly cutBelow?: number;
+}
+
+/** A chain from the value to the display, ready to be gone along both ways. */
+export interface Chain {
+  readonly sensor: SensorPart;
+  readonly loop: LoopCurve;
+  readonly input: { readonly label: string; readonly unit: string };
+  readonly converter: {
+    readonly format: RawFormat;
+    readonly range: ConverterRange;
+    /** What the input makes of what it sees before it counts: a temperature, or nothing else. */
+    readonly curve: Curve;
+    readonly unit: string;
+  };
+  readonly controller: {
+    readonly label: string;
+    readonly unit: string;
+    readonly low: number;
+    readonly high: number;
+    /** What the converter measures to the value in the program. */
+    readonly curve: Curve;
+  };
+  readonly display: Display;
+  readonly bands: Bands;
+}
+
+/** One link at one moment. */
+export interface ChainRow {
+  readonly key: LinkKey;
+  readonly value: number;
+  /** Where it stops, or what holds it: said beside it wherever it is shown. */
+  readonly note?: string;
+  /** What the signal is; anything but `range` marks this and all that follow. */
+  readonly band?: BandName;
+}
+
+export interface ChainState {
+  readonly rows: Readonly<Record<LinkKey, ChainRow>>;
+  readonly band: BandName;
+}
+
+/** What a screen shows of the controller's value. */
+export function shownOn(
+  { display, controller }: Pick<Chain, 'display' | 'controller'>,
+  value: number,
+): {
+  readonly value: number;
+  readonly cut: boolean;
+} {
+  const { low, high, decimals, cutoffPercent } = display;
+  const share = (value - controller.low) / (controller.high - controller.low);
+  const exact = low + share * (high - low);
+  const limit = (cutoffPercent / 100) * Math.max(Math.abs(low), Math.abs(high));
+  if (Math.abs(exact) < limit) return { value: 0, cut: exact !== 0 };
+  const scale = 10 ** decimals;
+  return { value: Math.round(exact * scale) / scale, cut: false };
+}
+
+const ofDisplay = ({ display, controller }: Chain, shown: number): number =>
+  controller.low +
+  ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);
+
+function sensed({ sensor }: Chain, value: number): { signal: number; note?: string } {
+  const { cutBelow, stops } = sensor;
+  const cut = cutBelow !== undefined && Math.abs(value) < cutBelow;
+  const signal = sensor.curve.at(cut ? 0 : value);
+  if (cut && value !== 0) return { signal, note: 'held at zero by the sensor’s own cut-off' };
+  if (stops && signal < stops.low) return { signal: stops.low, note: 'the sensor goes no lower' };
+  if (stops && signal > stops.high) return { signal: stops.high, note: 'the sensor goes no higher' };
+  return { signal };
+}
+
+/** Counts of what an input sees. */
+export const countedOf = ({ converter }: Pick<Chain, 'converter'>, input: number) =>
+  countsOf(converter.format, converter.range, converter.curve.at(input));
+
+/** The value that the program makes of some counts. */
+export const engineeringOf = (
+  { converter, controller }: Pick<Chain, 'converter' | 'controller'>,
+  counts: number,
+) => controller.curve.at(valueOfCounts(converter.format, converter.range, counts));
+
+/** What an input sees for some counts. */
+const inputOf = ({ converter }: Chain, counts: number): number =>
+  converter.curve.back(valueOfCounts(converter.format, converter.range, counts));
+
+const countsFor = ({ converter, controller }: Chain, engineering: number): number =>
+  countsOf(converter.format, converter.range, controller.curve.back(engineering)).counts;
+
+/**
+ * Moves one link to a value; those before it are what must be there for it, those after it what follows.
+ * @throws JobProblem where the link can never have that value.
+ */
+export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState {
+  const at = LINKS.indexOf(key);
+  const back: Partial<Record<LinkKey, number>> = { [key]: value };
+  if (at >= 5) back.engineering = ofDisplay(chain, value);
+  if (at >= 4) back.counts = countsFor(chain, back.engineering!);
+  if (at >= 3) back.input = inputOf(chain, back.counts!);
+  if (at >= 2) back.signal = chain.loop.back(back.input!);
+  if (at >= 1) back.value = chain.sensor.curve.back(back.signal!);
+  return forwards(chain, back);
+}
+
+/** Fills in what follows from what is given; what is given stands. */
+function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainState {
+  const value = given.value!;
+  const first = given.signal === undefined ? sensed(chain, value) : { signal: given.signal };
+  const input = given.input ?? chain.loop.at(first.signal).nom;
+  const counted = given.counts === undefined ? countedOf(chain, input) : { counts: given.counts };
+  const engineering = given.engineering ?? engineeringOf(chain, counted.counts);
+  const shown =
+    given.display === undefined ? shownOn(chain, engineering) : { value: given.display, cut: false };
+  const band = bandOf(chain.bands, input);
+  const stopped = 'stopped' in counted && counted.stopped;
+  return {
+    band,
+    rows: {
+      value: { key: 'value', value },
+      signal: { key: 'signal', value: first.signal, note: 'note' in first ? first.note : undefined },
+      input: { key: 'input', value: input, band },
+      counts: {
+        key: 'counts',
+        value: counted.counts,
+        band,
+        note: stopped ? `the converter stops at its ${stopped === 'most' ? 'top' : 'bottom'}` : undefined,
+      },
+      engineering: { key: 'engineering', value: engineering, band },
+      display: {
+        key: 'display',
+        value: shown.value,
+        band,
+        note: shown.cut
+          ? `cut-off ${chain.display.cutoffPercent} % holds the screen at zero below ${Number(((chain.display.cutoffPercent / 100) * Math.max(Math.abs(chain.display.low), Math.abs(chain.display.high))).toPrecision(4))} ${chain.display.unit}`
+          : undefined,
+      },
+    },
+  };
+}

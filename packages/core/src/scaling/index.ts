@@ -1,0 +1,16 @@
+export * from './sensors/rtd.ts';
+export * from './sensors/thermocouple.ts';
+export { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
+export type { CoupleType } from './sensors/thermocoupleFunctions.ts';
+export * from './sensors/thermistor.ts';
+export * from './rawFormats.ts';
+export * from './curve.ts';
+export * from './bands.ts';
+export * from './loopCurve.ts';
+export * from './chain.ts';
+export * from './calibrationTable.ts';
+export * from './standing.ts';
+export { COLD_JUNCTION } from './sensorPart.ts';
+export * from './pointChain.ts';
+export * from './budget.ts';
+export * from './sweep.ts';

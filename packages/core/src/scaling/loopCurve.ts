@@ -1,0 +1,135 @@
+import type { AnalogPort } from '../catalog/index.ts';
+import { exactly, solveWithBands } from '../circuit/index.ts';
+import type { Element, Netlist, Span } from '../circuit/index.ts';
+import { refuse } from '../model/problem.ts';
+import { elementId, solveState } from '../wiring/index.ts';
+import { measuredOf, measuredQuantity } from '../wiring/measure.ts';
+import type { Analysis, OwnPort, PointState } from '../wiring/index.ts';
+
+/** What the input sees of a signal: nominal and in the worst case, each in the unit of its own side. */
+export interface LoopKnot extends Span {
+  readonly signal: number;
+}
+
+/** The solved loop between sensor and input. */
+export interface LoopCurve {
+  readonly knots: readonly LoopKnot[];
+  /** What the input sees, with its worst case. */
+  readonly at: (signal: number) => Span;
+  /** The signal for which the input sees so much. @throws JobProblem where it never does. */
+  readonly back: (input: number) => number;
+}
+
+const mix = (a: number, b: number, share: number): number => a + (b - a) * share;
+
+/** Straight pieces between solved states; beyond them the last piece goes on. */
+export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
+  if (knots.length < 2) refuse('A loop needs two solved states.');
+  const pieceAt = (signal: number): readonly [LoopKnot, LoopKnot] => {
+    let i = 0;
+    while (i < knots.length - 2 && knots[i + 1]!.signal <= signal) i++;
+    return [knots[i]!, knots[i + 1]!];
+  };
+  return {
+    knots,
+    at: (signal) => {
+      const [a, b] = pieceAt(signal);
+      const share = (signal - a.signal) / (b.signal - a.signal);
+      const nom = mix(a.nom, b.nom, share);
+      return {
+        nom,
+        min: Math.min(nom, mix(a.min, b.min, share)),
+        max: Math.max(nom, mix(a.max, b.max, share)),
+      };
+    },
+    back: (input) => signalFor(knots, input, unit),
+  };
+}
+
+function signalFor(knots: readonly LoopKnot[], input: number, unit: string): number {
+  const lowest = Math.min(...knots.map(({ nom }) => nom));
+  const highest = Math.max(...knots.map(({ nom }) => nom));
+  const slack = 1e-9 * Math.max(1, Math.abs(highest));
+  for (let i = 0; i < knots.length - 1; i++) {
+    const [a, b] = [knots[i]!, knots[i + 1]!];
+    const [from, to] = [Math.min(a.nom, b.nom), Math.max(a.nom, b.nom)];
+    if (to - from < slack || input < from - slack || input > to + slack) continue;
+    return mix(a.signal, b.signal, Math.min(1, Math.max(0, (input - a.nom) / (b.nom - a.nom))));
+  }
+  const text = (n: number): string => `${Number(n.toPrecision(4))} ${unit}`.trim();
+  return highest - lowest < slack
+    ? refuse(`The input sees ${text(lowest)} whatever the sensor gives: nothing can be told back from it.`)
+    : refuse(
+        `As it is wired, the input never sees ${text(input)}; ${text(lowest)} to ${text(highest)} is what it can see.`,
+      );
+}
+
+/** The point's state with its signal at a share of its range. */
+export function stateAtLevel(
+  { context, present }: Analysis,
+  level: number,
+  wanted: 'bands' | 'nominal',
+): PointState {
+  return solveState(
+    context,
+    { key: 'scale', words: '', present: true, others: false, level, forced: new Map() },
+    present.solution.held,
+    wanted,
+  );
+}
+
+/** Solves the loop at some signals. */
+export function solveLoop(
+  analysis: Analysis,
+  signals: readonly number[],
+  levelOf: (signal: number) => number,
+): LoopKnot[] {
+  return signals.map((signal) => {
+    const { value } = stateAtLevel(analysis, levelOf(signal), 'bands').measured[0]!;
+    return { signal, ...value };
+  });
+}
+
+/** From what the worst case at the input comes, each as half a band in the input's unit. */
+export interface LoopShares {
+  readonly transmitter: number;
+  readonly burden: number;
+  /** Wires, supply, leakage. */
+  readonly wiring: number;
+}
+
+/** The worst case at one signal, with the tolerance of one part at a time. */
+export function loopShares(analysis: Analysis, level: number, own: OwnPort): LoopShares {
+  const { netlist } = stateAtLevel(analysis, level, 'nominal');
+  const device = analysis.context.device.id;
+  const isSignal = ({ id }: Element): boolean => id.startsWith(`${device}/`);
+  const burden = elementId(own.module.id, own.port.name);
+  const half = (keeps: (element: Element) => boolean): number => bandWith(netlist, keeps, own);
+  return {
+    transmitter: half(isSignal),
+    burden: half(({ id }) => id === burden),
+    wiring: half((element) => !isSignal(element) && element.id !== burden),
+  };
+}
+
+function bandWith(netlist: Netlist, keeps: (element: Element) => boolean, own: OwnPort): number {
+  const port = own.port as AnalogPort;
+  const elements = netlist.elements.map((element) => (keeps(element) ? element : firm(element)));
+  const { bands } = solveWithBands({ ...netlist, elements }, [
+    measuredQuantity(own.module.id, port, own.settings),
+  ]);
+  const { nom, min, max } = measuredOf(port, own.settings, bands[0]!).value;
+  return Math.max(max - nom, nom - min);
+}
+
+/** An element at its nominal values. */
+function firm(element: Element): Element {
+  const entries = Object.entries(element).map(([key, value]) => [
+    key,
+    isSpan(value) ? exactly(value.nom) : value,
+  ]);
+  return Object.fromEntries(entries) as Element;
+}
+
+const isSpan = (value: unknown): value is Span =>
+  typeof value === 'object' && value !== null && 'nom' in value && 'min' in value && 'max' in value;

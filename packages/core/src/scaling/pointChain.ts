@@ -1,0 +1,252 @@
+import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
+import type { AnalogPort, SignalKind } from '../catalog/index.ts';
+import type { Display, RawFormat } from '../model/scaling.ts';
+import { Scaling } from '../model/scaling.ts';
+import type { Range } from '../model/job.ts';
+import { convert } from '../units/quantity.ts';
+import type { Analysis, OwnPort } from '../wiring/index.ts';
+import { usualBands } from './bands.ts';
+import { tablesOf } from './calibrationTable.ts';
+import type { CalibrationTables } from './calibrationTable.ts';
+import type { Chain } from './chain.ts';
+import { problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
+import type { Curve } from './curve.ts';
+import { loopCurveOf, solveLoop } from './loopCurve.ts';
+import { findRawFormat } from './rawFormats.ts';
+import type { ConverterRange } from './rawFormats.ts';
+import { COLD_JUNCTION, sensedBy } from './sensorPart.ts';
+import type { SensedBy } from './sensorPart.ts';
+import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
+import { coupleMillivolts, coupleRange, coupleTemperature } from './sensors/thermocouple.ts';
+import type { CoupleType } from './sensors/thermocoupleFunctions.ts';
+import { standingRange } from './standing.ts';
+import type { StandingRange } from './standing.ts';
+
+/** The chain of a point of a job, with what has to be said of it. */
+export interface PointChain {
+  readonly chain: Chain;
+  readonly scaling: Scaling;
+  readonly tables: CalibrationTables;
+  readonly own: OwnPort;
+  readonly sensed: SensedBy;
+  /** The value's range at the sensor, as the chain's first link has it. */
+  readonly range: Range;
+  readonly notes: readonly string[];
+}
+
+/** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */
+export type NoChain = { readonly problem: string } | undefined;
+
+const found = new WeakMap<Analysis, PointChain | { problem: string } | 'none'>();
+
+/** The chain of a point, from how its parts stand and from the solved loop. Worked out once for an analysis. */
+export function chainOf(analysis: Analysis): PointChain | NoChain {
+  let known = found.get(analysis);
+  if (!known) found.set(analysis, (known = makeChain(analysis) ?? 'none'));
+  return known === 'none' ? undefined : known;
+}
+
+/** Whether a point's value is measured, so that its chain can be scaled. */
+export const isMeasured = ({ context }: Analysis): boolean =>
+  context.type.stimulated === 'value' &&
+  (context.type.signal !== undefined ||
+    context.type.resistance !== undefined ||
+    context.type.couple !== undefined);
+
+const port = (own: OwnPort): AnalogPort => own.port as AnalogPort;
+
+function makeChain(analysis: Analysis): PointChain | NoChain {
+  if (!isMeasured(analysis)) return undefined;
+  const { context, present } = analysis;
+  const { point, index } = context;
+  const own = present.measured[0]?.own;
+  if (!own) return { problem: `${point.tag} is on no analog input yet. Choose one in Land.` };
+  if (!point.range)
+    return { problem: `${point.tag} has no range yet. Give it one, such as 0 to 6 bar, to scale it.` };
+  const scaling = point.scaling ?? Scaling.parse({});
+  const tables = tablesOf(index.job, point.id);
+  let made: PointChain | undefined;
+  const problem = problemOfCurve(() => (made = build(analysis, own, scaling, tables)));
+  return made ?? { problem: problem! };
+}
+
+function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: CalibrationTables): PointChain {
+  const { context } = analysis;
+  const range = context.point.range!;
+  const sensed = sensedBy(context, range, scaling, tables);
+  const loop = loopCurveOf(solveLoop(analysis, signalsOf(sensed), sensed.levelOf), unitOf(own));
+  const prefix = `${own.port.name}.`;
+  const channel = standingRange(context.index, own.module.id, range.unit, prefix);
+  const times = scaling.controller.multiplier;
+  const low = (channel?.low ?? range.low) * times;
+  const high = (channel?.high ?? range.high) * times;
+  const made = converted(analysis, own, scaling, range, channel);
+  const controller = {
+    label: own.module.tag,
+    unit: range.unit,
+    low,
+    high,
+    curve: programCurve(scaling, tables, made, range, { low, high }),
+  };
+  const display = scaling.display ?? usualDisplay(controller);
+  const inputRange = made.input;
+  const chain: Chain = {
+    sensor: sensed.part,
+    loop,
+    input: { label: `${own.module.tag} ${own.port.label}`, unit: unitOf(own) },
+    converter: made.converter,
+    controller,
+    display,
+    bands: scaling.bands ?? usualBands(inputRange.low, inputRange.high, unitOf(own)),
+  };
+  return {
+    chain,
+    scaling,
+    tables,
+    own,
+    sensed,
+    range,
+    notes: notesOf(sensed, scaling, tables, channel, own),
+  };
+}
+
+const unitOf = (own: OwnPort): string => {
+  const { measures, rangeKey } = port(own);
+  if (measures === 'resistance') return 'Ω';
+  return measures === 'thermocouple' ? 'mV' : SIGNALS[own.settings[rangeKey!] as SignalKind].unit;
+};
+
+/** Shares of the signal's range at which the loop is solved: closer where it may bend. */
+const SHARES = [-0.25, -0.1, -0.025, 0, 0.125, 0.25, 0.5, 0.75, 1, 1.03125, 1.0625, 1.15];
+
+function signalsOf({ part: { signal } }: SensedBy): number[] {
+  const least = signal.unit === 'Ω' ? 0.1 : -Infinity;
+  const signals = SHARES.map((share) => Math.max(least, signal.low + share * (signal.high - signal.low)));
+  return [...new Set(signals)].sort((a, b) => a - b);
+}
+
+interface Converted {
+  readonly converter: Chain['converter'];
+  /** What the input sees at both ends of its range. */
+  readonly input: { readonly low: number; readonly high: number };
+}
+
+/** A curve that runs out at the ends of what it is defined for, so that a converter stops there. */
+const within = (low: number, high: number, { at, back }: Curve): Curve => ({
+  at: (x) => (x < low ? -Infinity : x > high ? Infinity : at(x)),
+  back,
+});
+
+function rtdInput(name: string): { curve: Curve; least: number; most: number } {
+  const rtd = thermometerElement(name);
+  const { least, most } = METALS[rtd.metal];
+  const back = (t: number): number => ohmsOf(rtd, t);
+  return {
+    least,
+    most,
+    curve: within(back(least), back(most), { at: (ohms) => temperatureOf(rtd, ohms), back }),
+  };
+}
+
+function coupleInput(letter: CoupleType): Curve {
+  const cold = coupleMillivolts(letter, COLD_JUNCTION);
+  const back = (t: number): number => coupleMillivolts(letter, t) - cold;
+  const { usableFrom, most } = coupleRange(letter);
+  return within(back(usableFrom), back(most), { at: (mV) => coupleTemperature(letter, mV + cold), back });
+}
+
+/** What an input makes of what it sees: a signal by its range parameter, a temperature by its element. */
+function converted(
+  analysis: Analysis,
+  own: OwnPort,
+  scaling: Scaling,
+  range: Range,
+  channel: StandingRange | undefined,
+): Converted {
+  const { device, type } = analysis.context;
+  const { zero, formatId, own: ownFormat } = scaling.converter;
+  const chosen = ownFormat ?? findRawFormat(formatId);
+  const element = resistanceOf(device);
+  const measures = port(own).measures;
+  const temperature = (curve: Curve, input: { low: number; high: number }): Converted => ({
+    converter: {
+      format: chosen ?? findRawFormat('tenth')!,
+      range: { low: channel?.low ?? range.low, high: channel?.high ?? range.high, zero },
+      curve: then(curve, {
+        at: (t) => convert(t, '°C', range.unit) ?? t,
+        back: (t) => convert(t, range.unit, '°C') ?? t,
+      }),
+      unit: range.unit,
+    },
+    input,
+  });
+  const inCelsius = (t: number): number => convert(t, range.unit, '°C') ?? t;
+  if (measures === 'resistance' && element?.kind === 'rtd') {
+    const { curve, least, most } = rtdInput(settingsOfDevice(device).element ?? 'Pt100');
+    return temperature(curve, {
+      low: curve.back(Math.max(least, inCelsius(range.low))),
+      high: curve.back(Math.min(most, inCelsius(range.high))),
+    });
+  }
+  if (measures === 'thermocouple' && type.couple) {
+    const curve = coupleInput(type.couple.letter);
+    return temperature(curve, {
+      low: curve.back(inCelsius(range.low)),
+      high: curve.back(inCelsius(range.high)),
+    });
+  }
+  const ends: { low: number; high: number } =
+    measures === 'resistance'
+      ? { low: element?.lowOhms ?? 0, high: element?.highOhms ?? 1000 }
+      : SIGNALS[own.settings[port(own).rangeKey!] as SignalKind];
+  const limits: ConverterRange = { low: ends.low, high: ends.high, zero };
+  const format: RawFormat = chosen ?? findRawFormat('27648')!;
+  return {
+    converter: { format, range: limits, curve: straight(0, 0, 1, 1), unit: unitOf(own) },
+    input: { low: ends.low, high: ends.high },
+  };
+}
+
+/** What the program makes of what the converter measures. */
+function programCurve(
+  { controller }: Scaling,
+  { points }: CalibrationTables,
+  { converter, input }: Converted,
+  range: Range,
+  ends: { low: number; high: number },
+): Curve {
+  const { multiplier } = controller;
+  if (controller.shape === 'table' && points.length >= 2)
+    return then(tableOf(points), straight(0, 0, 1, multiplier));
+  // A temperature arrives as such: the program only brings it into its own counts.
+  if (converter.unit === range.unit && converter.format.kind === 'unit') return straight(0, 0, 1, multiplier);
+  const from = converter.unit === range.unit ? converter.range : input;
+  const share = straight(from.low, 0, from.high, 1);
+  const shaped = controller.shape === 'root' ? then(share, rootOf(controller.cutPercent / 100)) : share;
+  return then(shaped, straight(0, ends.low, 1, ends.high));
+}
+
+/** A screen with the controller's own span, and as many places as its range has a thousandth. */
+function usualDisplay({ unit, low, high }: { unit: string; low: number; high: number }): Display {
+  const decimals = Math.min(4, Math.max(0, Math.floor(-Math.log10(Math.abs(high - low) / 1000))));
+  return { label: 'Panel screen', unit, low, high, decimals, cutoffPercent: 0 };
+}
+
+function notesOf(
+  { notes }: SensedBy,
+  scaling: Scaling,
+  tables: CalibrationTables,
+  channel: StandingRange | undefined,
+  { module, port: { label } }: OwnPort,
+): string[] {
+  const wantsTable = scaling.sensor.shape === 'table' || scaling.controller.shape === 'table';
+  return [
+    ...notes,
+    ...(channel?.assumed
+      ? [`Nobody looked at the scaling of ${module.tag} ${label} yet; it is taken to be as required.`]
+      : []),
+    ...(wantsTable && tables.points.length < 2
+      ? ['A table is chosen, but none is in force: it is scaled in a straight line until then.']
+      : []),
+  ];
+}

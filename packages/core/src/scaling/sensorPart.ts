@@ -1,0 +1,153 @@
+import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
+import type { Range } from '../model/job.ts';
+import type { Scaling } from '../model/scaling.ts';
+import { convert } from '../units/quantity.ts';
+import type { PointContext } from '../wiring/index.ts';
+import type { CalibrationTables } from './calibrationTable.ts';
+import type { SensorPart } from './chain.ts';
+import { SQUARE, straight, tableOf, then } from './curve.ts';
+import type { Curve } from './curve.ts';
+import { ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
+import { coupleTemperature, couplesVoltage, coupleMillivolts } from './sensors/thermocouple.ts';
+import { standing, standingRange } from './standing.ts';
+
+/** A sensor's part of a chain, and the level of the circuit at each of its signals. */
+export interface SensedBy {
+  readonly part: SensorPart;
+  readonly levelOf: (signal: number) => number;
+  readonly notes: readonly string[];
+}
+
+/** Temperature of the cold junction at which a couple is reckoned, °C: the circuit takes it as compensated. */
+export const COLD_JUNCTION = 20;
+
+/** Where transmitters stop (NAMUR NE 43), mA. */
+const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
+
+const lineWithin = (low: number, high: number): Curve => straight(low, 0, high, 1);
+
+/** Temperatures in a point's own unit, to °C. */
+const toCelsius = (unit: string): Curve => ({
+  at: (t) => convert(t, unit, '°C') ?? t,
+  back: (t) => convert(t, '°C', unit) ?? t,
+});
+
+export function sensedBy(
+  context: PointContext,
+  range: Range,
+  scaling: Scaling,
+  tables: CalibrationTables,
+): SensedBy {
+  const { device, type } = context;
+  const element = resistanceOf(device);
+  if (type.couple) return coupleSensor(context, range);
+  if (element?.kind === 'rtd') return thermometerSensor(context, range);
+  if (element) {
+    const { lowOhms, highOhms } = element;
+    return {
+      part: {
+        ...named(context, range),
+        curve: tabled(tables, scaling) ?? straight(range.low, lowOhms, range.high, highOhms),
+        signal: { unit: 'Ω', low: lowOhms, high: highOhms },
+      },
+      levelOf: (ohms) => (ohms - lowOhms) / (highOhms - lowOhms),
+      notes: [],
+    };
+  }
+  return transmitter(context, range, scaling, tables);
+}
+
+const named = ({ device }: PointContext, { unit, low, high }: Range) => ({
+  label: device.tag,
+  unit,
+  low,
+  high,
+});
+
+/** The value to signal by the table in force, where the sensor is known by one. */
+function tabled({ points }: CalibrationTables, { sensor }: Scaling): Curve | undefined {
+  if (sensor.shape !== 'table' || points.length < 2) return undefined;
+  const table = tableOf(points);
+  const own: Curve = { at: (value) => table.back(value), back: (signal) => table.at(signal) };
+  return sensor.multiplier === 1 ? own : then(straight(0, 0, sensor.multiplier, 1), own);
+}
+
+function thermometerSensor(context: PointContext, range: Range): SensedBy {
+  const element = thermometerElement(settingsOfDevice(context.device).element ?? 'Pt100');
+  const { lowOhms, highOhms } = resistanceOf(context.device)!;
+  const curve = then(toCelsius(range.unit), {
+    at: (t) => ohmsOf(element, t),
+    back: (ohms) => temperatureOf(element, ohms),
+  });
+  return {
+    part: {
+      ...named(context, range),
+      label: `${context.device.tag} ${element.id}`,
+      curve,
+      signal: { unit: 'Ω', low: curve.at(range.low), high: curve.at(range.high) },
+    },
+    levelOf: (ohms) => (ohms - lowOhms) / (highOhms - lowOhms),
+    notes: [],
+  };
+}
+
+function coupleSensor(context: PointContext, range: Range): SensedBy {
+  const { letter, millivolts } = context.type.couple!;
+  const curve = then(toCelsius(range.unit), {
+    at: (t) => couplesVoltage(letter, t, COLD_JUNCTION),
+    back: (mV) => coupleTemperature(letter, mV + coupleMillivolts(letter, COLD_JUNCTION)),
+  });
+  return {
+    part: {
+      ...named(context, range),
+      label: `${context.device.tag} type ${letter}`,
+      curve,
+      signal: { unit: 'mV', low: curve.at(range.low), high: curve.at(range.high) },
+    },
+    levelOf: (mV) => mV / millivolts,
+    notes: [`The terminals of the input are taken to be at ${COLD_JUNCTION} °C.`],
+  };
+}
+
+function transmitter(
+  context: PointContext,
+  range: Range,
+  scaling: Scaling,
+  tables: CalibrationTables,
+): SensedBy {
+  const { index, device, type } = context;
+  const kind = type.signal!;
+  const signal = SIGNALS[kind];
+  const own = standingRange(index, device.id, range.unit) ?? { ...range, assumed: false };
+  const times = scaling.sensor.multiplier;
+  const [low, high] = [own.low * times, own.high * times];
+  const share = lineWithin(low, high);
+  const root = standing(index, device.id, 'shape')?.value === 'root';
+  const shaped = then(
+    scaling.sensor.shape === 'square' ? then(share, SQUARE) : share,
+    root ? { at: SQUARE.back, back: SQUARE.at } : straight(0, 0, 1, 1),
+  );
+  const cutoff = Number(standing(index, device.id, 'cutoff')?.value ?? 0);
+  const off = standing(index, device.id, 'current');
+  return {
+    part: {
+      label: device.tag,
+      unit: range.unit,
+      low,
+      high,
+      curve: tabled(tables, scaling) ?? then(shaped, straight(0, signal.low, 1, signal.high)),
+      signal: { unit: signal.unit, low: signal.low, high: signal.high },
+      ...(kind === '4-20 mA' && { stops: TRANSMITTER_STOPS }),
+      ...(cutoff > 0 && { cutBelow: (cutoff / 100) * Math.max(Math.abs(low), Math.abs(high)) }),
+    },
+    levelOf: (value) => (value - signal.low) / (signal.high - signal.low),
+    notes: [
+      ...(own.assumed
+        ? [`Nobody looked at the range in ${device.tag} yet; it is taken to be as required.`]
+        : []),
+      ...(off?.value === 'off' && !off.assumed
+        ? [`The current output of ${device.tag} stands at off: it gives nothing until it is switched on.`]
+        : []),
+    ],
+  };
+}
