@@ -82,10 +82,15 @@ export interface Counts {
   readonly stopped?: 'least' | 'most';
 }
 
+/** Counts for a value as they would be without steps and ends. */
+export function exactCounts(format: RawFormat, range: ConverterRange, value: number): number {
+  const { bottom, perCount } = lineOf(format, range);
+  return (format.kind === 'unit' ? 0 : format.low) + (value - bottom) / perCount;
+}
+
 /** Counts for a value, rounded to the nearest that the converter uses, and stopped at its ends. */
 export function countsOf(format: RawFormat, range: ConverterRange, value: number): Counts {
-  const { bottom, perCount } = lineOf(format, range);
-  const exact = (format.kind === 'unit' ? 0 : format.low) + (value - bottom) / perCount;
+  const exact = exactCounts(format, range, value);
   // Adding 0 turns a negative zero into a plain one.
   const counts = Math.round(exact / format.step) * format.step + 0;
   if (!(counts >= format.least)) return { counts: format.least, stopped: 'least' };

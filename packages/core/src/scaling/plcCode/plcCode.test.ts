@@ -1,0 +1,297 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { allSet, meterJob } from '../../../test/settingJobs.ts';
+import { after } from '../../../test/jobs.ts';
+import { readCall, readFunction } from '../../../test/structuredText.ts';
+import type { JobContent } from '../../model/job.ts';
+import { JobProblem } from '../../model/problem.ts';
+import { Scaling } from '../../model/scaling.ts';
+import { analyse, JobIndex } from '../../wiring/index.ts';
+import { engineeringOf } from '../chain.ts';
+import { blockParameters, codeText, codeWish } from '../pointCode.ts';
+import { chainOf } from '../pointChain.ts';
+import type { PointChain } from '../pointChain.ts';
+import { executeAll } from './execute.ts';
+import type { Execution } from './execute.ts';
+import { exactValue, plcCode, rawType } from './generate.ts';
+import type { CodeKind, CodeWish } from './generate.ts';
+import { plcOpenXml } from './plcOpen.ts';
+import { literal } from './print.ts';
+import { identifier } from './program.ts';
+import { compileFunction } from './run.ts';
+
+const WISH: CodeWish = {
+  tag: 'FT-220',
+  raw: { low: 0, high: 27648, least: -4864, most: 32511 },
+  value: { low: 0, high: 40, unit: 'm³/h' },
+  shape: 'linear',
+  cut: 0,
+  table: [],
+  decimals: 1,
+};
+
+function executed(wish: CodeWish, kind: CodeKind): Execution {
+  const run = executeAll(wish, plcCode(wish, kind));
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
+}
+
+/** Text of the function and of its call, read back. */
+function readBack(wish: CodeWish, kind: CodeKind) {
+  const text = codeText(wish, kind);
+  const end = text.indexOf('END_FUNCTION') + 'END_FUNCTION'.length;
+  const fn = readFunction(text.slice(0, end));
+  const { name, given } = readCall(text.slice(end));
+  expect(name).toBe(fn.name);
+  return (counts: number): number => fn.call({ ...given, Raw: counts });
+}
+
+const job = (scaling: Parameters<typeof Scaling.parse>[0], table = false): JobContent => {
+  const set = allSet(allSet(meterJob('transmitter-2w', {})), 'm');
+  const scaled = after(set, { kind: 'setScaling', pointId: 'ft-1', scaling: Scaling.parse(scaling) });
+  if (!table) return scaled;
+  const points = [
+    { in: 4, out: 0 },
+    { in: 7.3, out: 6.1 },
+    { in: 12, out: 18.5 },
+    { in: 20, out: 40 },
+  ];
+  return after(scaled, {
+    kind: 'calibrate',
+    calibrations: [
+      {
+        id: 'w',
+        pointId: 'ft-1',
+        body: { kind: 'workshop', unitIn: 'mA', unitOut: 'm³/h', points, note: '' },
+      },
+      { id: 'f', pointId: 'ft-1', body: { kind: 'inForce', table: 'workshop', note: '' } },
+    ],
+  });
+};
+
+const chained = (content: JobContent): PointChain =>
+  chainOf(analyse(new JobIndex(content), 'ft-1')) as PointChain;
+
+describe('Structured Text, read back by another reader', () => {
+  const wishes: readonly (readonly [string, JobContent])[] = [
+    ['a straight line', job({})],
+    ['a live zero in the counts', job({ converter: { zero: 'included', formatId: '65535' } })],
+    [
+      'a root with a cut',
+      job({ controller: { shape: 'root', cutPercent: 5 }, converter: { formatId: '4000' } }),
+    ],
+    ['a table with a multiplier', job({ controller: { shape: 'table', multiplier: 4 } }, true)],
+    ['µA', job({ converter: { formatId: 'micro' } })],
+    ['18 bit', job({ converter: { formatId: 'b18' } })],
+  ];
+
+  test.each(wishes)('%s in LREAL equals the core at every count', (_, content) => {
+    const made = chained(content);
+    const wish = codeWish('FT-1', made);
+    const call = readBack(wish, 'LREAL');
+    const step = Math.max(1, Math.floor((wish.raw.most - wish.raw.least) / 70000));
+    for (let counts = wish.raw.least; counts <= wish.raw.most; counts += step) {
+      const core = engineeringOf(made.chain, counts);
+      const apart = Math.abs(call(counts) - core);
+      // A cut is met or missed by the last digit only at its very edge.
+      if (apart > 1e-9 * Math.max(1, Math.abs(core)))
+        throw new Error(`${counts}: ${call(counts)}, not ${core}`);
+      if (Math.abs(exactValue(wish, counts) - core) > 1e-9 * Math.max(1, Math.abs(core)))
+        throw new Error(`${counts}: exact ${exactValue(wish, counts)}, not ${core}`);
+    }
+  });
+
+  test.each(wishes)('%s in REAL differs by no more than single precision', (_, content) => {
+    const made = chained(content);
+    const wish = codeWish('FT-1', made);
+    const call = readBack(wish, 'REAL');
+    for (let counts = wish.raw.least; counts <= wish.raw.most; counts += 37) {
+      const core = engineeringOf(made.chain, counts);
+      if (Math.abs(call(counts) - core) > 1e-5 * Math.max(1, Math.abs(made.chain.controller.high)))
+        throw new Error(`${counts}: ${call(counts)}, not ${core}`);
+    }
+  });
+
+  test.each<[CodeKind, CodeWish]>([
+    ['naive16', WISH],
+    ['naive32', WISH],
+    ['safe', WISH],
+    ['safe', { ...WISH, value: { low: -50, high: 850, unit: '°C' }, decimals: 3 }],
+    ['naive32', { ...WISH, value: { low: 400, high: -20, unit: 'mm' } }],
+    ['safe', { ...WISH, value: { low: 400, high: -20, unit: 'mm' } }],
+    ['REAL', { ...WISH, shape: 'root', cut: 0.05 }],
+    [
+      'safe',
+      {
+        ...WISH,
+        shape: 'table',
+        table: [
+          { in: 0, out: 0 },
+          { in: 9000, out: 12 },
+          { in: 27648, out: 40 },
+        ],
+      },
+    ],
+  ])('%s text gives what the runner gives, wrapped values too', (kind, wish) => {
+    const call = readBack(wish, kind);
+    const code = plcCode(wish, kind);
+    const run = compileFunction(code.fn);
+    const at = code.fn.inputs.map(({ name }) => code.constants[name] ?? 0);
+    for (let counts = wish.raw.least; counts <= wish.raw.most; counts += 7) {
+      at[0] = counts;
+      if (call(counts) !== run(at).value) throw new Error(`${counts}: ${call(counts)}, not ${run(at).value}`);
+    }
+  });
+});
+
+describe('integers executed over every count', () => {
+  test('16 bit overflow at the first count whose product passes 32767: 32768 / 400, so 82', () => {
+    const { overflow, runs } = executed(WISH, 'naive16');
+    expect(runs).toBe(37376);
+    // 0 to 40.0 in tenths: the product is counts times 400. Below zero it passes −32768 from −82 down.
+    expect(overflow).toMatchObject({ first: -4864, last: 32511, reason: { where: 'product', type: 'INT' } });
+    const upwards = executed({ ...WISH, raw: { ...WISH.raw, least: 0 } }, 'naive16');
+    expect(upwards.overflow).toMatchObject({ first: 82, reason: { exact: 82 * 400 } });
+    expect(upwards.overflow!.count).toBe(32511 - 82 + 1);
+  });
+
+  test('the overflow stands where trying it by hand finds it, whatever the span', () => {
+    for (const high of [5, 17.3, 100, 250]) {
+      const wish = { ...WISH, raw: { ...WISH.raw, least: 0 }, value: { low: 0, high, unit: 'x' } };
+      let byHand: number | undefined;
+      for (let counts = 0; counts <= 32511 && byHand === undefined; counts++)
+        if (counts * Math.round(high * 10) > 32767) byHand = counts;
+      expect(executed(wish, 'naive16').overflow?.first).toBe(byHand);
+    }
+  });
+
+  test('32 bit overflow too, with a fine enough step', () => {
+    const fine = { ...WISH, value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 };
+    const { overflow } = executed(fine, 'naive32');
+    // 120 000 steps: 2147483647 / 120000 = 17895.7.
+    expect(overflow).toMatchObject({ first: 17896, last: 32511 });
+    expect(executed({ ...WISH, decimals: 1 }, 'naive32').overflow).toBeUndefined();
+  });
+
+  test.each<[string, Partial<CodeWish>]>([
+    ['tenths', {}],
+    ['thousandths', { value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 }],
+    ['a reversed range', { value: { low: 400, high: -20, unit: 'mm' } }],
+    ['16 bit counts', { raw: { low: 0, high: 65535, least: 0, most: 65535 } }],
+    [
+      'a table',
+      {
+        shape: 'table',
+        table: [
+          { in: 0, out: 0 },
+          { in: 9000, out: 12 },
+          { in: 27648, out: 40 },
+        ],
+      },
+    ],
+  ])('the safe form has none: %s', (_, given) => {
+    const wish = { ...WISH, ...given };
+    const { overflow, worst, cut } = executed(wish, 'safe');
+    expect(overflow).toBeUndefined();
+    if (wish.shape === 'linear') {
+      // Rounded to the nearest: never off by more than half a step.
+      expect(worst.error).toBeLessThanOrEqual(0.5 / 10 ** wish.decimals + 1e-9);
+      expect(cut).toBe(0);
+    }
+  });
+
+  test('what is cut instead of rounded is counted, and the worst count is named', () => {
+    const { worst, cut } = executed({ ...WISH, decimals: 1 }, 'naive32');
+    expect(cut).toBeGreaterThan(0.4);
+    expect(worst.error).toBeGreaterThan(0.0999);
+    expect(worst.error).toBeLessThan(0.1);
+    const call = readBack(WISH, 'naive32');
+    expect(Math.abs(call(worst.at) / 10 - exactValue(WISH, worst.at))).toBeCloseTo(worst.error, 12);
+  });
+
+  test('a safe form stays as narrow as it can', () => {
+    expect(codeText(WISH, 'safe')).toContain('Product : DINT');
+    expect(codeText({ ...WISH, decimals: 4 }, 'safe')).toContain('Product : LINT');
+  });
+});
+
+describe('the text itself', () => {
+  test('declares, computes, and is called with the constants of the point', () => {
+    const text = codeText(WISH, 'REAL');
+    expect(text).toContain('FUNCTION ScaleLinear : REAL');
+    expect(text).toContain(
+      'FT_220_Value := ScaleLinear(Raw := FT_220_Raw, RawLow := 0.0, RawHigh := 27648.0, ValueLow := 0.0, ValueHigh := 40.0);',
+    );
+    expect(blockParameters(WISH)).toContainEqual({ name: 'Value at top', value: '40 m³/h' });
+  });
+
+  test('literals and names are those of the language', () => {
+    expect([
+      literal(4, 'REAL'),
+      literal(0.5, 'REAL'),
+      literal(1e-7, 'REAL'),
+      literal(2e21, 'LREAL'),
+      literal(4, 'DINT'),
+    ]).toEqual(['4.0', '0.5', '1.0E-7', '2.0E+21', '4']);
+    expect([identifier('FT-220'), identifier('3. Tank – Süd'), identifier('__')]).toEqual([
+      'FT_220',
+      'P_3_Tank_Su_d',
+      'P_',
+    ]);
+    expect([
+      rawType({ least: 0, most: 65535 }),
+      rawType({ least: -1, most: 40000 }),
+      rawType({ least: 0, most: 4095 }),
+    ]).toEqual(['UINT', 'DINT', 'INT']);
+  });
+
+  test('what cannot be scaled is refused', () => {
+    expect(() => plcCode({ ...WISH, value: { low: 5, high: 5, unit: '' } }, 'REAL')).toThrow(/must differ/);
+    expect(() => plcCode({ ...WISH, raw: { ...WISH.raw, high: 0 } }, 'REAL')).toThrow(JobProblem);
+    expect(() => plcCode({ ...WISH, shape: 'root' }, 'naive32')).toThrow(/Use REAL/);
+  });
+
+  test('PLCopen XML is well-formed and holds every function whole', () => {
+    const functions = [plcCode({ ...WISH, shape: 'root', cut: 0.05 }, 'REAL').fn, plcCode(WISH, 'safe').fn];
+    const xml = plcOpenXml('Tern <Rock> & hall', functions, '2026-01-02T03:04:05.678Z');
+    expect(XMLValidator.validate(xml)).toBe(true);
+    const { project } = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '' }).parse(xml) as {
+      project: {
+        xmlns: string;
+        fileHeader: Record<string, string>;
+        contentHeader: { name: string; coordinateInfo: Record<string, unknown> };
+        types: {
+          pous: {
+            pou: {
+              name: string;
+              pouType: string;
+              interface: Record<string, { variable: { name: string; type: object }[] } & object>;
+              body: { ST: { xhtml: { '#text': string } } };
+            }[];
+          };
+        };
+        instances: { configurations: unknown };
+      };
+    };
+    expect(project.xmlns).toBe('http://www.plcopen.org/xml/tc6_0201');
+    expect(project.fileHeader).toMatchObject({
+      companyName: 'Key Post',
+      creationDateTime: '2026-01-02T03:04:05Z',
+    });
+    expect(project.contentHeader.name).toBe('Tern <Rock> & hall');
+    expect(Object.keys(project.contentHeader.coordinateInfo)).toEqual(['fbd', 'ld', 'sfc']);
+    expect(project.instances).toHaveProperty('configurations');
+    expect(project.types.pous.pou).toHaveLength(2);
+    project.types.pous.pou.forEach((pou, i) => {
+      const fn = functions[i]!;
+      expect(pou).toMatchObject({ name: fn.name, pouType: 'function' });
+      expect(pou.interface.returnType).toHaveProperty(fn.returns);
+      expect(pou.interface.inputVars!.variable.map(({ name, type }) => [name, Object.keys(type)[0]])).toEqual(
+        fn.inputs.map(({ name, type }) => [name, type]),
+      );
+      // The body, put back between its declarations, is read and works.
+      const head = [...fn.inputs].map(({ name, type }) => `${name} : ${type};`).join('\n');
+      const inner = fn.locals.map(({ name, type }) => `${name} : ${type};`).join('\n');
+      const text = `FUNCTION ${fn.name} : ${fn.returns}\nVAR_INPUT\n${head}\nEND_VAR\nVAR\n${inner}\nEND_VAR\n${pou.body.ST.xhtml['#text']}\nEND_FUNCTION`;
+      expect(readFunction(text).inputs).toEqual(fn.inputs.map(({ name }) => name));
+    });
+  });
+});

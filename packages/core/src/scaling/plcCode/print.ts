@@ -1,0 +1,123 @@
+import type { Condition, Expression, PlcFunction, PlcType, Statement, Variable } from './program.ts';
+
+const isReal = (type: PlcType): boolean => type === 'REAL' || type === 'LREAL';
+
+/** Type of an expression; nothing for a bare literal, which takes that of its neighbour. */
+export function typeOf(expression: Expression, types: ReadonlyMap<string, PlcType>): PlcType | undefined {
+  switch (expression.kind) {
+    case 'number':
+      return undefined;
+    case 'name':
+      return types.get(expression.name);
+    case 'convert':
+      return expression.to;
+    case 'root':
+      return typeOf(expression.of, types);
+    case 'binary':
+      return typeOf(expression.left, types) ?? typeOf(expression.right, types);
+  }
+}
+
+/** The types of a function's variables by name. */
+export const typesOf = ({ name, returns, inputs, locals }: PlcFunction): ReadonlyMap<string, PlcType> =>
+  new Map([[name, returns], ...[...inputs, ...locals].map((v): [string, PlcType] => [v.name, v.type])]);
+
+/** A literal: reals with a point, as the language wants it; exponents where the number is very large or small. */
+export function literal(value: number, type: PlcType): string {
+  if (!isReal(type)) return String(value);
+  const text = String(value);
+  if (/e/.test(text)) return text.replace(/^(-?\d+)e/, '$1.0e').replace('e', 'E');
+  return text.includes('.') ? text : `${text}.0`;
+}
+
+function printExpression(
+  expression: Expression,
+  types: ReadonlyMap<string, PlcType>,
+  wanted: PlcType,
+  inside = false,
+): string {
+  switch (expression.kind) {
+    case 'number': {
+      const text = literal(expression.value, wanted);
+      return inside && expression.value < 0 ? `(${text})` : text;
+    }
+    case 'name':
+      return expression.name;
+    case 'convert':
+      return `${expression.from}_TO_${expression.to}(${printExpression(expression.of, types, expression.from)})`;
+    case 'root':
+      return `SQRT(${printExpression(expression.of, types, wanted)})`;
+    case 'binary': {
+      const own = typeOf(expression, types) ?? wanted;
+      const [left, right] = [expression.left, expression.right].map((side) =>
+        printExpression(side, types, own, true),
+      );
+      const text = `${left} ${expression.operator} ${right}`;
+      return inside ? `(${text})` : text;
+    }
+  }
+}
+
+function printCondition({ left, comparison, right }: Condition, types: ReadonlyMap<string, PlcType>): string {
+  const type = typeOf(left, types) ?? typeOf(right, types) ?? 'DINT';
+  return `${printExpression(left, types, type)} ${comparison} ${printExpression(right, types, type)}`;
+}
+
+function printStatement(statement: Statement, types: ReadonlyMap<string, PlcType>, indent: string): string[] {
+  if (statement.kind === 'assign')
+    return [
+      `${indent}${statement.to} := ${printExpression(statement.value, types, types.get(statement.to) ?? 'REAL')};`,
+    ];
+  const deeper = `${indent}  `;
+  return [
+    ...statement.branches.flatMap(({ when, then }, i) => [
+      `${indent}${i === 0 ? 'IF' : 'ELSIF'} ${printCondition(when, types)} THEN`,
+      ...then.flatMap((inner) => printStatement(inner, types, deeper)),
+    ]),
+    ...(statement.otherwise
+      ? [`${indent}ELSE`, ...statement.otherwise.flatMap((inner) => printStatement(inner, types, deeper))]
+      : []),
+    `${indent}END_IF;`,
+  ];
+}
+
+/** The statements of a function, one a line. */
+export const printBody = (fn: PlcFunction): string =>
+  fn.body.flatMap((statement) => printStatement(statement, typesOf(fn), '  ')).join('\n');
+
+const declared = (keyword: string, variables: readonly Variable[]): string[] =>
+  variables.length
+    ? [
+        keyword,
+        ...variables.map(
+          ({ name, type, comment }) => `  ${name} : ${type};${comment ? ` (* ${comment} *)` : ''}`,
+        ),
+        'END_VAR',
+      ]
+    : [];
+
+/** A function as Structured Text of IEC 61131-3. */
+export function printFunction(fn: PlcFunction): string {
+  return [
+    `FUNCTION ${fn.name} : ${fn.returns}`,
+    `(* ${fn.comment} *)`,
+    ...declared('VAR_INPUT', fn.inputs),
+    ...declared('VAR', fn.locals),
+    printBody(fn),
+    'END_FUNCTION',
+    '',
+  ].join('\n');
+}
+
+/** A call with its constants by name. */
+export function printCall(
+  fn: PlcFunction,
+  result: string,
+  given: Readonly<Record<string, string | number>>,
+): string {
+  const list = fn.inputs.map(({ name, type }) => {
+    const value = given[name];
+    return `${name} := ${typeof value === 'number' ? literal(value, type) : value}`;
+  });
+  return `${result} := ${fn.name}(${list.join(', ')});\n`;
+}
