@@ -20,3 +20,6 @@ export type { CodeKind, CodeWish, PlcCode } from './plcCode/generate.ts';
 export { executeAll } from './plcCode/execute.ts';
 export type { Execution } from './plcCode/execute.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
+export * from './twoDisplays.ts';
+export * from './transmitterCalibration.ts';
+export * from './flow.ts';
