@@ -17,6 +17,7 @@ const LAYERS = [
   'switching',
   'proving',
   'fault',
+  'tools',
 ];
 
 /** Packages that each part of the house must not reach. */

@@ -21,6 +21,7 @@ Options of demo, start and dev      Environment       Default
   --iolink-port PORT                KEYPOST_IOLINK_PORT   port + 11: simulated IO-Link master of the demo
   --modbus-port PORT                KEYPOST_MODBUS_PORT   port + 12: simulated power monitor, Modbus TCP
   --rtu-port PORT                   KEYPOST_RTU_PORT      port + 13: the same in RTU frames over TCP
+  --bench-port PORT                 KEYPOST_BENCH_PORT    port + 14: simulated bench source
 `;
 
 const COMMANDS = {

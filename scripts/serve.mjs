@@ -4,7 +4,7 @@ import process from 'node:process';
 import { parseArgs } from 'node:util';
 import { build, Friendly, install, ROOT, runOn } from './steps.mjs';
 
-const OPTIONS = ['port', 'host', 'data', 'iolink-port', 'modbus-port', 'rtu-port'];
+const OPTIONS = ['port', 'host', 'data', 'iolink-port', 'modbus-port', 'rtu-port', 'bench-port'];
 
 function options(args) {
   try {

@@ -38,6 +38,7 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
       'iolink-port': { type: 'string', default: env.KEYPOST_IOLINK_PORT },
       'modbus-port': { type: 'string', default: env.KEYPOST_MODBUS_PORT },
       'rtu-port': { type: 'string', default: env.KEYPOST_RTU_PORT },
+      'bench-port': { type: 'string', default: env.KEYPOST_BENCH_PORT },
     },
   });
   const port = portFrom(values.port);
@@ -54,6 +55,7 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
       ioLink: beside(values['iolink-port'], 11),
       modbusTcp: beside(values['modbus-port'], 12),
       modbusRtu: beside(values['rtu-port'], 13),
+      bench: beside(values['bench-port'], 14),
     },
     web: values.web && path.resolve(values.web),
     devOrigin: env.KEYPOST_DEV_ORIGIN,

@@ -9,6 +9,7 @@ import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fast
 import { existsSync } from 'node:fs';
 import { handleProblems, notFound } from './problems.ts';
 import { register } from './register.ts';
+import { benchResource } from './resources/bench.ts';
 import { changeResource } from './resources/changes.ts';
 import { eventResource } from './resources/events.ts';
 import { jobResource } from './resources/jobs.ts';
@@ -47,6 +48,7 @@ export async function buildServer(
     eventResource(scope, db);
     partnerResource(scope, db);
     practiceResource(scope, standIns);
+    benchResource(scope);
     liveResource(scope, db);
     scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
     scope.get('/api/job.schema.json', { schema: { hide: true } }, () => jobFileSchema());

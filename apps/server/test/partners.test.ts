@@ -12,8 +12,13 @@ import type { TestServer } from './server.ts';
 let standIns: StandIns;
 let server: TestServer;
 beforeAll(async () => {
-  const [ioLink, modbusTcp, modbusRtu] = await freePorts(3);
-  standIns = await startStandIns({ ioLink: ioLink!, modbusTcp: modbusTcp!, modbusRtu: modbusRtu! });
+  const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
+  standIns = await startStandIns({
+    ioLink: ioLink!,
+    modbusTcp: modbusTcp!,
+    modbusRtu: modbusRtu!,
+    bench: bench!,
+  });
   server = await startTestServer(standIns);
   await seedDemo(server.db, standIns.ports);
 }, 120000);

@@ -19,8 +19,13 @@ import { freePorts } from './server.ts';
 
 let standIns: StandIns;
 beforeAll(async () => {
-  const [ioLink, modbusTcp, modbusRtu] = await freePorts(3);
-  standIns = await startStandIns({ ioLink: ioLink!, modbusTcp: modbusTcp!, modbusRtu: modbusRtu! });
+  const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
+  standIns = await startStandIns({
+    ioLink: ioLink!,
+    modbusTcp: modbusTcp!,
+    modbusRtu: modbusRtu!,
+    bench: bench!,
+  });
 });
 afterAll(() => standIns.close());
 afterEach(() => {

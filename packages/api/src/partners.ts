@@ -36,7 +36,9 @@ export const PracticeState = z.object({
   ),
   units: z.array(z.object({ unit: z.int(), silent: z.boolean() })),
   /** Where they answer, `host:port`. */
-  links: z.object({ ioLink: z.string(), modbusTcp: z.string(), modbusRtu: z.string() }).optional(),
+  links: z
+    .object({ ioLink: z.string(), modbusTcp: z.string(), modbusRtu: z.string(), bench: z.string() })
+    .optional(),
 });
 
 /** Where server-sent events of a job's live values come from. */

@@ -1,3 +1,4 @@
+import { Link } from '@keypost/core';
 import { z } from 'zod';
 import { PracticeState, ReadOutcome, TeachRequest, WriteOutcome } from './partners.ts';
 import { ChangeRequest, ChangeResponse, JobEvent, JobSummary, JobView, NewJob } from './schemas.ts';
@@ -104,6 +105,13 @@ export const ROUTES = {
     params: ItemParams,
     body: By.extend(TeachRequest.shape),
     response: ReadOutcome,
+  },
+  inject: {
+    method: 'POST',
+    path: '/api/bench',
+    summary: 'Has a bench source give a value in place of a sensor, and reads back what it truly gives',
+    body: z.object({ link: Link, unit: z.string().max(12), value: z.number() }),
+    response: z.object({ injected: z.number(), source: z.string() }),
   },
   practice: {
     method: 'GET',

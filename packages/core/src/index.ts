@@ -14,3 +14,4 @@ export * from './allocation/index.ts';
 export * from './setting/index.ts';
 export * from './scaling/index.ts';
 export * from './proving/index.ts';
+export * from './tools/index.ts';

@@ -1,13 +1,20 @@
-import type { PointProgress } from '@keypost/core';
+import type { PointProgress, Stage } from '@keypost/core';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
 
-export type Page = 'fit' | 'land' | 'set' | 'prove' | 'log';
+export type Page = Stage | 'log';
 
-const NAMES: Record<Page, string> = { fit: 'Fit', land: 'Land', set: 'Set', prove: 'Prove', log: 'Log' };
+const NAMES: Record<Page, string> = {
+  fit: 'Fit',
+  land: 'Land',
+  set: 'Set',
+  scale: 'Scale',
+  prove: 'Prove',
+  log: 'Log',
+};
 
 /** The stages of a point that apply, and its log. */
 export function StageStrip({ base, here, progress }: { base: string; here: Page; progress: PointProgress }) {

@@ -1,4 +1,13 @@
-import { analyse, applyHistory, emptyJob, JobIndex, landSteps, proofPlan, resultOf } from '@keypost/core';
+import {
+  analyse,
+  applyHistory,
+  emptyJob,
+  ideal,
+  JobIndex,
+  landSteps,
+  proofPlan,
+  resultOf,
+} from '@keypost/core';
 import type { Actor, Change, Instrument, JobContent, Supply } from '@keypost/core';
 import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
@@ -8,7 +17,7 @@ import { fitted, prepared, setAtDevices } from './settingWork.ts';
 import type { StandInPorts } from '../standIns/start.ts';
 
 /** Where the simulated partners answer beside the usual port. */
-const USUAL_PORTS: StandInPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083 };
+const USUAL_PORTS: StandInPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 };
 
 /** Who works on the demo job, by initials. */
 const MIRA = 'MR';
@@ -110,7 +119,8 @@ function proven(index: JobIndex, { tag, proof = 'none' }: DemoPoint): Change[] {
   const results = done.map((check, i) => {
     const { expected } = check;
     const off = proof === 'failed' && check.key === 'away.volts';
-    const good = expected.kind === 'volts' ? Math.round(expected.nom * 10) / 10 : expected.value;
+    const nominal = ideal(expected);
+    const good = typeof nominal === 'number' ? Math.round(nominal * 10) / 10 : nominal;
     return resultOf(`${idOf(tag)}-r${i}`, idOf(tag), check, off ? 14.2 : good, METER);
   });
   return [{ kind: 'record', results }];

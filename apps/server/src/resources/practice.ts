@@ -24,7 +24,7 @@ export function practiceResource(app: FastifyInstance, standIns: StandIns | unde
 
 function stateOf(standIns: StandIns | undefined): PracticeState {
   if (!standIns) return { ports: [], units: [] };
-  const { ioLink, modbusTcp, modbusRtu } = standIns.ports;
+  const { ioLink, modbusTcp, modbusRtu, bench } = standIns.ports;
   return {
     ports: standIns.master.ports.map((port) => ({
       port: port.number,
@@ -36,6 +36,7 @@ function stateOf(standIns: StandIns | undefined): PracticeState {
       ioLink: `127.0.0.1:${ioLink}`,
       modbusTcp: `127.0.0.1:${modbusTcp}`,
       modbusRtu: `127.0.0.1:${modbusRtu}`,
+      bench: `127.0.0.1:${bench}`,
     },
   };
 }

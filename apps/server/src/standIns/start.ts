@@ -4,6 +4,7 @@ import type net from 'node:net';
 import { claimPort } from '../claimPort.ts';
 import { shippedDescription } from '../demo/shippedDescriptions.ts';
 import type { ShippedName } from '../demo/shippedDescriptions.ts';
+import { BenchSource, benchServer } from './benchSource.ts';
 import { ioLinkJson } from './ioLinkJson.ts';
 import { modbusServer } from './modbusServer.ts';
 import type { SimulatedUnit } from './modbusServer.ts';
@@ -16,6 +17,7 @@ export interface StandInPorts {
   readonly ioLink: number;
   readonly modbusTcp: number;
   readonly modbusRtu: number;
+  readonly bench: number;
 }
 
 export interface StandIns {
@@ -55,16 +57,23 @@ export async function startStandIns(ports: StandInPorts): Promise<StandIns> {
   const app = ioLinkJson(master);
   const tcp = modbusServer(units, 'tcp');
   const rtu = modbusServer(units, 'rtu');
+  const bench = benchServer(new BenchSource());
   await app.listen({ host: HOST, port: ports.ioLink });
   await listening(tcp, ports.modbusTcp);
   await listening(rtu, ports.modbusRtu);
+  await listening(bench, ports.bench);
   return {
-    ports: { ioLink: portOf(app), modbusTcp: portOfServer(tcp), modbusRtu: portOfServer(rtu) },
+    ports: {
+      ioLink: portOf(app),
+      modbusTcp: portOfServer(tcp),
+      modbusRtu: portOfServer(rtu),
+      bench: portOfServer(bench),
+    },
     master,
     units,
     close: async () => {
       await app.close();
-      await Promise.all([tcp, rtu].map((server) => new Promise((done) => server.close(done))));
+      await Promise.all([tcp, rtu, bench].map((server) => new Promise((done) => server.close(done))));
     },
   };
 }

@@ -4,7 +4,7 @@ import { analyse } from '../wiring/analysis.ts';
 import { JobIndex } from '../wiring/jobIndex.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
-import { expectedWords, proofPlan } from './plan.ts';
+import { expectedWords, ideal, proofPlan } from './plan.ts';
 import { progressOf } from './progress.ts';
 
 const METER = { name: 'Meter', percent: 0.5, volts: 0.02 };
@@ -20,7 +20,7 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     for (const check of checks) {
       expect(check.label).not.toBe('');
       expect(expectedWords(check.expected).length).toBeGreaterThan(0);
-      if (check.expected.kind === 'volts') {
+      if (check.expected.kind !== 'yesno') {
         expect(check.expected.min).toBeLessThanOrEqual(check.expected.nom);
         expect(check.expected.max).toBeGreaterThanOrEqual(check.expected.nom);
       }
@@ -30,15 +30,15 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
   test('passes with what the circuit says, and fails with what lies beyond its band', () => {
     for (const check of checks) {
       const { expected } = check;
-      if (expected.kind === 'volts') {
+      if (expected.kind !== 'yesno') {
         expect(judgeCheck(expected, expected.nom, METER).pass).toBe(true);
-        const beyond = expected.max + 1 + 0.02 * Math.abs(expected.max);
+        const source = expected.kind === 'value' ? expected.perInjected * (1 + expected.injected) : 0;
+        const room = 1 + 0.02 * Math.max(Math.abs(expected.max), Math.abs(expected.min)) + source;
+        const beyond = expected.max + room;
         const { pass, difference } = judgeCheck(expected, beyond, METER);
         expect(pass).toBe(false);
         expect(difference).toBeGreaterThan(0);
-        expect(
-          judgeCheck(expected, expected.min - 1 - 0.02 * Math.abs(expected.min), METER).difference,
-        ).toBeLessThan(0);
+        expect(judgeCheck(expected, expected.min - room, METER).difference).toBeLessThan(0);
       } else {
         expect(judgeCheck(expected, expected.value, METER).pass).toBe(true);
         expect(judgeCheck(expected, !expected.value, METER).pass).toBe(false);
@@ -48,9 +48,7 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
 
   test('done whole, leaves nothing open in it', () => {
     const results = checks.map((check, i) => {
-      const { expected } = check;
-      const value = expected.kind === 'volts' ? expected.nom : expected.value;
-      return resultOf(`r${i}`, 'px-1', check, value, METER);
+      return resultOf(`r${i}`, 'px-1', check, ideal(check.expected), METER);
     });
     let next = job;
     for (let i = 0; i < results.length; i += 50)

@@ -2,3 +2,4 @@ export * from './plan.ts';
 export { judgeCheck, resultOf, uncertainty } from './judge.ts';
 export * from './progress.ts';
 export * from './checkJob.ts';
+export * from './injection.ts';

@@ -1,23 +1,23 @@
 import type { Instrument, Result } from '../model/job.ts';
-import { formatVolts } from '../units/quantity.ts';
+import { fixed, formatVolts } from '../units/quantity.ts';
 import type { Check, Expected } from './plan.ts';
 import { expectedWords } from './plan.ts';
 
 export interface Outcome {
   readonly pass: boolean;
-  /** How far outside the limits, V, with its sign; 0 inside. For lamps and bits 0 or 1. */
+  /** How far outside the limits, in their unit, with its sign; 0 inside. For lamps and bits 0 or 1. */
   readonly difference: number;
   readonly sentence: string;
 }
 
-/** Uncertainty of a reading, V: the instrument's percentage of it and its fixed part. */
+/** Uncertainty of a reading in its unit: the instrument's percentage of it and its fixed part. */
 export function uncertainty(measured: number, instrument: Instrument): number {
   return Math.abs(measured) * (instrument.percent / 100) + instrument.volts;
 }
 
 /**
- * Compares what was measured with what the circuit predicts. A voltage passes while it lies within the predicted
- * band widened by the instrument's own uncertainty.
+ * Compares what was measured with what is predicted. A voltage passes while it lies within the predicted band widened
+ * by the instrument's own uncertainty; a value, widened by what the source's uncertainty is worth.
  */
 export function judgeCheck(expected: Expected, measured: number | boolean, instrument: Instrument): Outcome {
   if (expected.kind === 'yesno') {
@@ -30,23 +30,34 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
     };
   }
   const value = Number(measured);
-  const allowance = uncertainty(value, instrument);
+  const allowance =
+    expected.kind === 'volts'
+      ? uncertainty(value, instrument)
+      : uncertainty(expected.injected, instrument) * expected.perInjected;
+  const words = wordsOf(expected);
   const over = value - (expected.max + allowance);
   const under = expected.min - allowance - value;
-  const difference = over > 0 ? over : under > 0 ? -under : 0;
+  // What is off by the last digit of a sum is not off.
+  const near = 1e-9 * Math.max(1, Math.abs(value));
+  const difference = over > near ? over : under > near ? -under : 0;
   if (difference === 0)
     return {
       pass: true,
       difference: 0,
-      sentence: `${formatVolts(value)}, within ${expectedWords(expected)}`,
+      sentence: `${words(value)}, within ${expectedWords(expected)}`,
     };
   const side = difference > 0 ? 'above' : 'below';
   return {
     pass: false,
     difference,
-    sentence: `${formatVolts(value)}, ${formatVolts(Math.abs(difference))} ${side} the limits ${expectedWords(expected)}`,
+    sentence: `${words(value)}, ${words(Math.abs(difference))} ${side} the limits ${expectedWords(expected)}`,
   };
 }
+
+const wordsOf =
+  (expected: Exclude<Expected, { kind: 'yesno' }>) =>
+  (value: number): string =>
+    expected.kind === 'volts' ? formatVolts(value) : `${fixed(value, expected.digits + 1)} ${expected.unit}`;
 
 /** A result ready to be stored, except for who and when. */
 export function resultOf(
@@ -57,7 +68,8 @@ export function resultOf(
   instrument: Instrument,
 ): Omit<Result, 'by' | 'at'> {
   const { pass, difference } = judgeCheck(check.expected, measured, instrument);
-  const limits = check.expected.kind === 'volts' ? { min: check.expected.min, max: check.expected.max } : {};
+  const { expected } = check;
+  const limits = expected.kind === 'yesno' ? {} : { min: expected.min, max: expected.max };
   return {
     id,
     pointId,
@@ -67,6 +79,7 @@ export function resultOf(
     measured,
     pass,
     difference,
-    ...(check.expected.kind === 'volts' && { instrument }),
+    ...(expected.kind === 'value' && { unit: expected.unit }),
+    ...(expected.kind !== 'yesno' && { instrument }),
   };
 }

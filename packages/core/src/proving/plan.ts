@@ -5,15 +5,27 @@ import { readMeter } from '../wiring/readings.ts';
 import { elementId } from '../wiring/assemble.ts';
 import { signalLeads, supplyNodes } from '../wiring/context.ts';
 import type { PointContext } from '../wiring/context.ts';
+import { injectionGroups, injectionKeys } from './injection.ts';
 import { safetyTarget } from '../wiring/guardRun.ts';
 import { SAFETY_NOTE } from '../wiring/reasons/safety.ts';
 import type { InputReading, PointState } from '../wiring/states.ts';
 import { splitRef } from '../model/job.ts';
 
-/** What a check expects: a lamp or bit that is on or off, or a voltage within limits, V. */
+/** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
 export type Expected =
   | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: string; readonly no: string }
-  | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number };
+  | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number }
+  | {
+      readonly kind: 'value';
+      readonly min: number;
+      readonly nom: number;
+      readonly max: number;
+      readonly unit: string;
+      readonly digits: number;
+      /** What was injected, in the source's unit, and the value that one unit of it is worth. */
+      readonly injected: number;
+      readonly perInjected: number;
+    };
 
 export interface Check {
   readonly key: string;
@@ -62,6 +74,7 @@ export function proofPlan(analysis: Analysis): ProofPlan {
         }),
         checks: checks.map(check),
       })),
+      ...injectionGroups(analysis),
     ],
   };
 }
@@ -70,7 +83,10 @@ export function proofPlan(analysis: Analysis): ProofPlan {
 export function checkKeys(analysis: Analysis): string[] {
   if (blockOf(analysis)) return [];
   const { supply, states } = outline(analysis);
-  return [...supply, ...states.flatMap(({ checks }) => checks)].map(({ key }) => key);
+  return [
+    ...[...supply, ...states.flatMap(({ checks }) => checks)].map(({ key }) => key),
+    ...injectionKeys(analysis),
+  ];
 }
 
 function blockOf(analysis: Analysis): string | undefined {
@@ -207,8 +223,14 @@ function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: num
   ];
 }
 
+/** What would be seen if everything were just as predicted. */
+export const ideal = (expected: Expected): number | boolean =>
+  expected.kind === 'yesno' ? expected.value : expected.nom;
+
 /** What is expected, in words. */
 export function expectedWords(expected: Expected): string {
   if (expected.kind === 'yesno') return expected.value ? expected.yes : expected.no;
-  return formatVoltBand(expected.min, expected.max);
+  if (expected.kind === 'volts') return formatVoltBand(expected.min, expected.max);
+  const { min, max, digits, unit } = expected;
+  return `${fixed(min, digits)} to ${fixed(max, digits)} ${unit}`;
 }

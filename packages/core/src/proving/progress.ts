@@ -5,10 +5,11 @@ import { JobIndex } from '../wiring/jobIndex.ts';
 import { landSteps, stampedSteps } from '../wiring/steps.ts';
 import type { StampedStep } from '../wiring/steps.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
+import { chainOf, disagreementOf, scaleStep } from '../scaling/index.ts';
 import { checkKeys } from './plan.ts';
 
 export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
-export type Stage = 'fit' | 'land' | 'set' | 'prove';
+export type Stage = 'fit' | 'land' | 'set' | 'scale' | 'prove';
 
 export interface PointProgress {
   readonly pointId: string;
@@ -71,6 +72,7 @@ function stageParts(job: JobContent, analysis: Analysis, verdict: Judgement): St
       ...((status === 'cannot' || status === 'doubtful') && { mark: status }),
     },
     ...setPart(index, point.id),
+    ...scalePart(analysis),
     provePart(job, analysis),
   ];
 }
@@ -89,6 +91,19 @@ function setPart(index: JobIndex, pointId: string): StagePart[] {
   const mark = done === 0 && differ > 0 ? 'underway' : counted(done, required);
   const next = differ ? `${differ} of ${required} values differ` : `${left} of ${required} values to do`;
   return [{ stage: 'set', mark, ...(left > 0 && { next: `Next: set, ${next}` }) }];
+}
+
+/** Scale: done once the controller was said to hold it, and the screen shows what there is. */
+function scalePart(analysis: Analysis): StagePart[] {
+  const made = chainOf(analysis);
+  if (!made) return [];
+  if ('problem' in made) return [{ stage: 'scale', mark: 'open', next: `Next: scale. ${made.problem}` }];
+  const off = disagreementOf(analysis, made);
+  const { stamp } = scaleStep(analysis, made);
+  if (off) return [{ stage: 'scale', mark: 'underway', next: `Next: scale, ${off.sentence}` }];
+  return stamp
+    ? [{ stage: 'scale', mark: 'proven' }]
+    : [{ stage: 'scale', mark: 'open', next: 'Next: scale, enter it in the controller' }];
 }
 
 function provePart(job: JobContent, analysis: Analysis): StagePart {
@@ -123,7 +138,9 @@ function worst(parts: readonly StagePart[]): Mark {
   if (has('failed')) return 'failed';
   if (has('doubtful')) return 'doubtful';
   if (parts.every(({ mark }) => mark === 'proven')) return 'proven';
-  return parts.every(({ stage, mark }) => stage === 'set' || mark === 'open') ? 'open' : 'underway';
+  return parts.every(({ stage, mark }) => stage === 'set' || stage === 'scale' || mark === 'open')
+    ? 'open'
+    : 'underway';
 }
 
 function shortReason({ reasons, sentence }: Judgement): string {
@@ -138,6 +155,10 @@ function failedLine(result: Result): string {
       : '';
   const label = result.subject.split(',')[0]!;
   const seen =
-    typeof result.measured === 'number' ? `${result.measured.toFixed(1)} V` : result.measured ? 'on' : 'off';
+    typeof result.measured === 'number'
+      ? `${result.measured.toFixed(1)} ${result.unit ?? 'V'}`
+      : result.measured
+        ? 'on'
+        : 'off';
   return `${label}${state} ${seen}; expected ${result.expected.text}`;
 }

@@ -7,7 +7,7 @@ import { fitSteps } from '../setting/index.ts';
 import { landSteps } from '../wiring/steps.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
-import { checkKeys, expectedWords, proofPlan } from './plan.ts';
+import { checkKeys, expectedWords, ideal, proofPlan } from './plan.ts';
 import { jobProgress } from './progress.ts';
 
 const BOTH8 = 'di8-both-8';
@@ -95,7 +95,7 @@ describe('progress', () => {
     );
   const record = (job: JobContent, round: string, spoil?: string): JobContent => {
     const results = checks(job).map((check, i) => {
-      const good = check.expected.kind === 'volts' ? check.expected.nom : check.expected.value;
+      const good = ideal(check.expected);
       return resultOf(`${round}-${i}`, 'px-1', check, check.key === spoil ? 14.2 : good, METER);
     });
     return applyChange(job, { kind: 'record', results }, ACTOR);

@@ -23,3 +23,5 @@ export { plcOpenXml } from './plcCode/plcOpen.ts';
 export * from './twoDisplays.ts';
 export * from './transmitterCalibration.ts';
 export * from './flow.ts';
+export * from './agreesAt.ts';
+export * from './scaleStep.ts';

@@ -46,6 +46,19 @@ export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
   };
 }
 
+/** A loop that is solved when somebody first asks for it. */
+export function loopWhenAsked(solve: () => LoopCurve): LoopCurve {
+  let solved: LoopCurve | undefined;
+  const loop = (): LoopCurve => (solved ??= solve());
+  return {
+    get knots() {
+      return loop().knots;
+    },
+    at: (signal) => loop().at(signal),
+    back: (input) => loop().back(input),
+  };
+}
+
 function signalFor(knots: readonly LoopKnot[], input: number, unit: string): number {
   const lowest = Math.min(...knots.map(({ nom }) => nom));
   const highest = Math.max(...knots.map(({ nom }) => nom));

@@ -11,7 +11,7 @@ import type { CalibrationTables } from './calibrationTable.ts';
 import type { Chain } from './chain.ts';
 import { problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
 import type { Curve } from './curve.ts';
-import { loopCurveOf, solveLoop } from './loopCurve.ts';
+import { loopCurveOf, loopWhenAsked, solveLoop } from './loopCurve.ts';
 import { findRawFormat } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';
 import { COLD_JUNCTION, sensedBy } from './sensorPart.ts';
@@ -74,7 +74,9 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
   const { context } = analysis;
   const range = context.point.range!;
   const sensed = sensedBy(context, range, scaling, tables);
-  const loop = loopCurveOf(solveLoop(analysis, signalsOf(sensed), sensed.levelOf), unitOf(own));
+  const loop = loopWhenAsked(() =>
+    loopCurveOf(solveLoop(analysis, signalsOf(sensed), sensed.levelOf), unitOf(own)),
+  );
   const prefix = `${own.port.name}.`;
   const channel = standingRange(context.index, own.module.id, range.unit, prefix);
   const times = scaling.controller.multiplier;

@@ -15,6 +15,7 @@ import { standing, standingRange } from './standing.ts';
 export interface SensedBy {
   readonly part: SensorPart;
   readonly levelOf: (signal: number) => number;
+  readonly signalOf: (level: number) => number;
   readonly notes: readonly string[];
 }
 
@@ -23,6 +24,12 @@ export const COLD_JUNCTION = 20;
 
 /** Where transmitters stop (NAMUR NE 43), mA. */
 const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
+
+/** A signal as a share of the circuit's own range, and back. */
+const levels = (low: number, high: number): Pick<SensedBy, 'levelOf' | 'signalOf'> => {
+  const line = straight(low, 0, high, 1);
+  return { levelOf: line.at, signalOf: line.back };
+};
 
 const lineWithin = (low: number, high: number): Curve => straight(low, 0, high, 1);
 
@@ -50,7 +57,7 @@ export function sensedBy(
         curve: tabled(tables, scaling) ?? straight(range.low, lowOhms, range.high, highOhms),
         signal: { unit: 'Ω', low: lowOhms, high: highOhms },
       },
-      levelOf: (ohms) => (ohms - lowOhms) / (highOhms - lowOhms),
+      ...levels(lowOhms, highOhms),
       notes: [],
     };
   }
@@ -86,7 +93,7 @@ function thermometerSensor(context: PointContext, range: Range): SensedBy {
       curve,
       signal: { unit: 'Ω', low: curve.at(range.low), high: curve.at(range.high) },
     },
-    levelOf: (ohms) => (ohms - lowOhms) / (highOhms - lowOhms),
+    ...levels(lowOhms, highOhms),
     notes: [],
   };
 }
@@ -104,7 +111,7 @@ function coupleSensor(context: PointContext, range: Range): SensedBy {
       curve,
       signal: { unit: 'mV', low: curve.at(range.low), high: curve.at(range.high) },
     },
-    levelOf: (mV) => mV / millivolts,
+    ...levels(0, millivolts),
     notes: [`The terminals of the input are taken to be at ${COLD_JUNCTION} °C.`],
   };
 }
@@ -140,7 +147,7 @@ function transmitter(
       ...(kind === '4-20 mA' && { stops: TRANSMITTER_STOPS }),
       ...(cutoff > 0 && { cutBelow: (cutoff / 100) * Math.max(Math.abs(low), Math.abs(high)) }),
     },
-    levelOf: (value) => (value - signal.low) / (signal.high - signal.low),
+    ...levels(signal.low, signal.high),
     notes: [
       ...(own.assumed
         ? [`Nobody looked at the range in ${device.tag} yet; it is taken to be as required.`]

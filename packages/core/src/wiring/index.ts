@@ -18,6 +18,7 @@ export * from './verdict.ts';
 export type { Reason, ReasonCode } from './reasons/reason.ts';
 export { SAFETY_NOTE } from './reasons/safety.ts';
 export { shareOf } from './reasons/analog.ts';
+export { judgeContact } from './reasons/contactRating.ts';
 export { wanted } from './reasons/duties.ts';
 export * from './sentences.ts';
 export * from './words.ts';

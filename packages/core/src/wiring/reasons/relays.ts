@@ -1,10 +1,11 @@
 import { deviceType, settingsOfDevice } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
 import type { Device } from '../../model/job.ts';
-import { fixed, formatMilliamps, formatVolts } from '../../units/quantity.ts';
+import { formatMilliamps, formatVolts } from '../../units/quantity.ts';
 import type { Analysis } from '../analysis.ts';
 import { elementId } from '../assemble.ts';
 import type { PointState } from '../states.ts';
+import { judgeContact } from './contactRating.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 import { reachOf } from './mains.ts';
@@ -141,27 +142,7 @@ function contactRatings({ context, shown }: Analysis, device: Device, { contacts
       if (amps < 1e-4) continue;
       const name = `${device.tag} ${pole}1-${pole}${throwTo === 'no' ? 4 : 2}`;
       const inrush = Math.max(amps, ...closed.map((state) => inrushThrough(context.helpers, state, amps)));
-      if (amps > contacts.amps)
-        reasons.push(
-          cannot(
-            'contact-rating',
-            `${name} would carry ${fixed(amps, 1)} A; it is rated for ${contacts.amps} A.`,
-          ),
-        );
-      else if (inrush > contacts.inrushAmps)
-        reasons.push(
-          cannot(
-            'contact-rating',
-            `${name} would have to make ${fixed(inrush, 0)} A at the start of its load; it may make ${contacts.inrushAmps} A. It would weld.`,
-          ),
-        );
-      else if (amps < contacts.leastAmps)
-        reasons.push(
-          doubtful(
-            'contact-wetting',
-            `${name} carries only ${formatMilliamps(amps)}; its contact stays clean from ${formatMilliamps(contacts.leastAmps)} on.`,
-          ),
-        );
+      reasons.push(...judgeContact(name, contacts, amps, inrush));
     }
   return reasons;
 }

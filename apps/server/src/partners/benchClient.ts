@@ -1,0 +1,113 @@
+import net from 'node:net';
+import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
+
+/** Units that a source can be asked for: its function, and base units for one of them. */
+const SOURCES: Readonly<Record<string, readonly [name: 'CURR' | 'VOLT' | 'RES', factor: number]>> = {
+  mA: ['CURR', 1e-3],
+  V: ['VOLT', 1],
+  mV: ['VOLT', 1e-3],
+  Ω: ['RES', 1],
+};
+
+export interface Injected {
+  /** What the source measured at its own terminals, in the unit asked for. */
+  readonly injected: number;
+  /** How it names itself (IEEE 488.2, *IDN?). */
+  readonly source: string;
+}
+
+/**
+ * Has a source give a value and reads back what it truly gives (SCPI-1999 in lines over TCP).
+ * @throws PartnerProblem where it does not answer, refuses, or the unit is none of its.
+ */
+export async function inject(
+  link: string,
+  unit: string,
+  value: number,
+  patience = PATIENCE_MS,
+): Promise<Injected> {
+  const chosen = SOURCES[unit];
+  if (!chosen)
+    throw new PartnerProblem(
+      'refused',
+      `A bench source gives ${Object.keys(SOURCES).join(', ')}; it has no ${unit}.`,
+    );
+  const [name, factor] = chosen;
+  const line = new Line(link, patience);
+  try {
+    const identity = await line.ask('*CLS;*IDN?');
+    line.tell(`SOUR:FUNC ${name}`);
+    line.tell(`SOUR:${name} ${value * factor}`);
+    line.tell('OUTP ON');
+    const error = await line.ask('SYST:ERR?');
+    if (!error.startsWith('0')) throw new PartnerProblem('refused', refusal(error, value, unit));
+    const measured = Number(await line.ask(`MEAS:${name}?`));
+    if (!Number.isFinite(measured)) throw new PartnerProblem('refused', 'The source told no number.');
+    return { injected: measured / factor, source: identity.split(',').slice(1, 3).join(' ') };
+  } finally {
+    line.close();
+  }
+}
+
+const refusal = (error: string, value: number, unit: string): string =>
+  error.startsWith('-222')
+    ? `The source cannot give ${value} ${unit}: that is outside its range.`
+    : `The source refused: ${error.replace(/^[^"]*"|"$/g, '')}.`;
+
+/** One connection, one question at a time. */
+class Line {
+  readonly #socket: net.Socket;
+  readonly #patience: number;
+  #arrived = '';
+  #waiting: { done: (line: string) => void; fail: (problem: PartnerProblem) => void } | undefined;
+
+  constructor(link: string, patience: number) {
+    const at = link.lastIndexOf(':');
+    this.#patience = patience;
+    this.#socket = net.connect({ host: link.slice(0, at), port: Number(link.slice(at + 1)) });
+    this.#socket.setEncoding('utf8');
+    this.#socket.on('data', (chunk: string) => this.#take(chunk));
+    const lost = () => this.#fail(`No source answers at ${link}.`);
+    this.#socket.on('error', lost);
+    this.#socket.on('close', lost);
+  }
+
+  #take(chunk: string): void {
+    this.#arrived += chunk;
+    const end = this.#arrived.indexOf('\n');
+    if (end < 0) return;
+    const line = this.#arrived.slice(0, end).trim();
+    this.#arrived = this.#arrived.slice(end + 1);
+    const { done } = this.#waiting ?? {};
+    this.#waiting = undefined;
+    done?.(line);
+  }
+
+  #fail(message: string): void {
+    this.#waiting?.fail(new PartnerProblem('away', message));
+    this.#waiting = undefined;
+  }
+
+  tell(command: string): void {
+    this.#socket.write(`${command}\n`);
+  }
+
+  ask(query: string): Promise<string> {
+    return new Promise((done, fail) => {
+      const timer = setTimeout(() => this.#fail('The source does not answer in time.'), this.#patience);
+      const ended =
+        <T>(outcome: (value: T) => void) =>
+        (value: T) => {
+          clearTimeout(timer);
+          outcome(value);
+        };
+      this.#waiting = { done: ended(done), fail: ended(fail) };
+      this.tell(query);
+    });
+  }
+
+  close(): void {
+    this.#waiting = undefined;
+    this.#socket.destroy();
+  }
+}

@@ -1,0 +1,256 @@
+import type { Result } from '../model/job.ts';
+import { fixed } from '../units/quantity.ts';
+import {
+  BAND_WORDS,
+  bandOf,
+  budgetAt,
+  chainOf,
+  isMeasured,
+  problemOfCurve,
+  reactionWords,
+} from '../scaling/index.ts';
+import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
+import type { Analysis } from '../wiring/index.ts';
+import type { Check, CheckGroup } from './plan.ts';
+
+/** One value of the plan: what to inject in place of the sensor. */
+export interface InjectionStep {
+  readonly key: string;
+  /** Share of the range, %; absent beyond its ends. */
+  readonly share?: number;
+  readonly way: 'up' | 'down' | 'below' | 'above';
+  readonly words: string;
+}
+
+const up = (share: number): InjectionStep => ({
+  key: `up${share}`,
+  share,
+  way: 'up',
+  words: `${share} %, rising`,
+});
+const down = (share: number): InjectionStep => ({
+  key: `down${share}`,
+  share,
+  way: 'down',
+  words: `${share} %, falling`,
+});
+
+/** Up through the range, down again, then below and above it. */
+export const INJECTION_STEPS: readonly InjectionStep[] = [
+  ...[0, 25, 50, 75, 100].map(up),
+  ...[75, 50, 25, 0].map(down),
+  { key: 'below', way: 'below', words: 'below the range' },
+  { key: 'above', way: 'above', words: 'above the range' },
+];
+
+/** Where the value is read at each step. */
+const PLACES = ['controller', 'screen'] as const;
+type Place = (typeof PLACES)[number];
+
+const keyOf = (step: InjectionStep, place: Place): string => `inject.${step.key}.${place}`;
+
+/** Whether values are injected at a point: it is measured, on an input, and has a range. */
+export const takesInjection = (analysis: Analysis): boolean =>
+  isMeasured(analysis) &&
+  analysis.context.point.range !== undefined &&
+  (analysis.present.measured.length ?? 0) > 0;
+
+/** The keys of the injection's checks, without solving anything. */
+export const injectionKeys = (analysis: Analysis): string[] =>
+  takesInjection(analysis)
+    ? INJECTION_STEPS.flatMap((step) =>
+        step.share === undefined ? [keyOf(step, 'controller')] : PLACES.map((place) => keyOf(step, place)),
+      )
+    : [];
+
+/** A step with the signal to inject, in the unit of the sensor's wires. */
+export interface PlannedStep {
+  readonly step: InjectionStep;
+  readonly signal: number;
+  readonly unit: string;
+  /** The value that it stands for; absent beyond the range. */
+  readonly value?: number;
+}
+
+/** How far beyond its range a signal is injected: past the limits of break and short. */
+const BEYOND = 0.1;
+
+/** What is injected at each step; nothing where it cannot be worked out. */
+export function plannedSteps({ chain }: PointChain): PlannedStep[] {
+  const { sensor, bands } = chain;
+  const { unit, low, high } = sensor.signal;
+  return INJECTION_STEPS.flatMap((step): PlannedStep[] => {
+    if (step.share === undefined) {
+      // The same unit at input and wires: just past the limit. Else well past the range.
+      const same = unit === chain.input.unit;
+      const past = BEYOND * (bands.shortAt - bands.breakAt);
+      const signal =
+        step.way === 'below'
+          ? same
+            ? Math.max(0, bands.breakAt - past / 5)
+            : low - BEYOND * (high - low)
+          : same
+            ? bands.shortAt + past / 5
+            : high + BEYOND * (high - low);
+      return [{ step, signal, unit }];
+    }
+    const value = sensor.low + (step.share / 100) * (sensor.high - sensor.low);
+    let planned: PlannedStep | undefined;
+    problemOfCurve(() => (planned = { step, value, signal: sensor.curve.at(value), unit }));
+    return planned ? [planned] : [];
+  });
+}
+
+/** Causes that the source takes the place of, or that the proof is there to find. */
+const NOT_ALLOWED: readonly Contribution['key'][] = [
+  'sensor',
+  'cold',
+  'transmitter',
+  'linearisation',
+  'leads',
+];
+
+/** The checks of one step for the signal that was truly injected. */
+export function injectionChecks(
+  analysis: Analysis,
+  made: PointChain,
+  planned: PlannedStep,
+  injected = planned.signal,
+): Check[] {
+  const { chain } = made;
+  const { step, unit } = planned;
+  const text = `${fixed(injected, digitsOf(unit))} ${unit} injected`;
+  if (planned.value === undefined) {
+    const band = bandOf(chain.bands, injected);
+    return [
+      {
+        key: keyOf(step, 'controller'),
+        label: `Controller, ${step.words}`,
+        detail: `${text}; ${reactionWords(chain.bands)}`,
+        expected: { kind: 'yesno', value: true, yes: `shows ${BAND_WORDS[band]}`, no: 'shows nothing of it' },
+      },
+    ];
+  }
+  const value = chain.sensor.curve.back(injected);
+  const allowed = budgetAt(analysis, made, value)
+    .contributions.filter(({ key }) => !NOT_ALLOWED.includes(key))
+    .reduce((sum, { plusMinus }) => sum + plusMinus, 0);
+  return PLACES.map((place) => ({
+    key: keyOf(step, place),
+    label: `${place === 'controller' ? 'Controller' : chain.display.label}, ${step.words}`,
+    detail: text,
+    expected: expectedAt(chain, place, value, allowed, perSignal(chain, value), injected),
+  }));
+}
+
+/** Digits that a source has for its unit. */
+export const digitsOf = (unit: string): number => (unit === 'mA' || unit === 'V' || unit === 'mV' ? 3 : 2);
+
+/** Value for each unit of the signal, at a value. */
+function perSignal({ sensor }: Chain, value: number): number {
+  const h = 1e-4 * Math.abs(sensor.high - sensor.low);
+  const rise = (sensor.curve.at(value + h) - sensor.curve.at(value - h)) / (2 * h);
+  return rise === 0 ? 0 : Math.abs(1 / rise);
+}
+
+function expectedAt(
+  { sensor, display, controller }: Chain,
+  place: Place,
+  value: number,
+  allowed: number,
+  perInjected: number,
+  injected: number,
+): Check['expected'] {
+  const span = controller.high - controller.low;
+  // A screen in another unit shows the wanted value on its own span.
+  const factor = place === 'screen' ? (display.high - display.low) / (sensor.high - sensor.low) : 1;
+  const nom = place === 'screen' ? display.low + (value - sensor.low) * factor : value;
+  const room = Math.abs(allowed * factor);
+  return {
+    kind: 'value',
+    nom,
+    min: nom - room,
+    max: nom + room,
+    unit: place === 'screen' ? display.unit : controller.unit,
+    digits: place === 'screen' ? display.decimals : digitsFor(span),
+    injected,
+    perInjected: perInjected * Math.abs(factor),
+  };
+}
+
+const digitsFor = (span: number): number =>
+  Math.min(4, Math.max(1, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
+
+/** The injection's part of a plan, one group a step; nothing for a point whose value is not measured. */
+export function injectionGroups(analysis: Analysis): CheckGroup[] {
+  if (!takesInjection(analysis)) return [];
+  const made = chainOf(analysis);
+  if (!made || 'problem' in made) return [];
+  return plannedSteps(made).flatMap((planned) => {
+    let checks: Check[] = [];
+    problemOfCurve(() => (checks = injectionChecks(analysis, made, planned)));
+    return checks.length
+      ? [
+          {
+            key: `inject.${planned.step.key}`,
+            title: `Inject ${fixed(planned.signal, digitsOf(planned.unit))} ${planned.unit}: ${planned.step.words}`,
+            checks,
+          },
+        ]
+      : [];
+  });
+}
+
+/** What the stored results of an injection say together. */
+export interface InjectionSummary {
+  /** Errors of the latest results in % of span, by place. */
+  readonly points: readonly {
+    readonly place: Place;
+    readonly share: number;
+    readonly way: 'up' | 'down';
+    readonly errorPercent: number;
+    readonly pass: boolean;
+  }[];
+  /** Largest difference between rising and falling at the same share, % of span; nothing until both are there. */
+  readonly hysteresisPercent?: number;
+  /** Largest difference between repeated results of one check, % of span; nothing until one was repeated. */
+  readonly repeatabilityPercent?: number;
+}
+
+/**
+ * Hysteresis and repeatability over everything that was stored (IEC 61298-2: as largest differences in % of span).
+ * Errors count against the middle of what was expected of each.
+ */
+export function injectionSummary(results: readonly Result[], span: number): InjectionSummary {
+  const rows = results.flatMap((result) => {
+    const match = /^inject\.(up|down)(\d+)\.(controller|screen)$/.exec(result.check);
+    const { min, max } = result.expected;
+    if (!match || typeof result.measured !== 'number' || min === undefined || max === undefined) return [];
+    const error = result.measured - (min + max) / 2;
+    return [
+      {
+        check: result.check,
+        way: match[1] as 'up' | 'down',
+        share: Number(match[2]),
+        place: match[3] as Place,
+        errorPercent: (100 * error) / Math.abs(span),
+        pass: result.pass,
+      },
+    ];
+  });
+  const latest = new Map(rows.map((row) => [row.check, row]));
+  const points = [...latest.values()];
+  const both = points.flatMap((row) => {
+    const other = row.way === 'up' ? latest.get(row.check.replace('.up', '.down')) : undefined;
+    return other ? [Math.abs(row.errorPercent - other.errorPercent)] : [];
+  });
+  const repeats = [...latest.keys()].flatMap((check) => {
+    const errors = rows.filter((row) => row.check === check).map(({ errorPercent }) => errorPercent);
+    return errors.length > 1 ? [Math.max(...errors) - Math.min(...errors)] : [];
+  });
+  return {
+    points: points.map(({ check: _, ...row }) => row),
+    ...(both.length && { hysteresisPercent: Math.max(...both) }),
+    ...(repeats.length && { repeatabilityPercent: Math.max(...repeats) }),
+  };
+}

@@ -1,0 +1,49 @@
+import { fixed } from '../units/quantity.ts';
+import type { Analysis } from '../wiring/index.ts';
+import { countedOf, engineeringOf, shownOn } from './chain.ts';
+import type { Chain } from './chain.ts';
+import { problemOfCurve } from './curve.ts';
+import type { PointChain } from './pointChain.ts';
+
+/** Where the screen does not show what there is. */
+export interface Disagreement {
+  readonly value: number;
+  readonly shown: number;
+  readonly sentence: string;
+}
+
+/** Share of the span by which a screen may be off before the chain is said not to agree. */
+const OFF = 0.02;
+
+/**
+ * The largest difference between value and screen at the states that were solved with the point; nothing while all
+ * are within 2 % of the span.
+ */
+export function disagreementOf(analysis: Analysis, made: PointChain): Disagreement | undefined {
+  const { chain, sensed } = made;
+  let worst: { value: number; shown: number; off: number } | undefined;
+  for (const { situation, measured } of analysis.shown) {
+    const input = measured[0]?.value.nom;
+    if (input === undefined) continue;
+    // A level that the sensor's function does not hold says nothing.
+    problemOfCurve(() => {
+      const value = chain.sensor.curve.back(sensed.signalOf(situation.level));
+      const shown = shownOn(chain, engineeringOf(chain, countedOf(chain, input).counts));
+      const off =
+        Math.abs(inController(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);
+      if (off > (worst?.off ?? OFF)) worst = { value, shown: shown.value, off };
+    });
+  }
+  if (!worst) return undefined;
+  const { unit, decimals, label } = chain.display;
+  const { value, shown } = worst;
+  return {
+    value,
+    shown,
+    sentence: `${label} shows ${fixed(shown, decimals)} ${unit} where there are ${fixed(value, decimals)} ${chain.sensor.unit}`,
+  };
+}
+
+const inController = ({ display, controller }: Chain, shown: number): number =>
+  controller.low +
+  ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);

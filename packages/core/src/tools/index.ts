@@ -1,0 +1,29 @@
+import { CONTACTS_TOOL } from './contacts.ts';
+import { DISPLAYS_TOOL } from './displaysTool.ts';
+import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
+import { LOOP_TOOL } from './loop.ts';
+import { COUNTS_TOOL, SIGNAL_TOOL } from './signal.ts';
+import { COUPLE_TOOL, RTD_TOOL } from './temperature.ts';
+import type { Tool } from './tool.ts';
+import { UNITS_TOOL } from './unitsTool.ts';
+
+export * from './tool.ts';
+export { reconciled } from './displaysTool.ts';
+
+/** The calculators of the tool drawer, in the order in which they lie in it. */
+export const TOOLS: readonly Tool[] = [
+  SIGNAL_TOOL,
+  COUNTS_TOOL,
+  RTD_TOOL,
+  COUPLE_TOOL,
+  PULSE_TOOL,
+  CUTOFF_TOOL,
+  VELOCITY_TOOL,
+  COIL_TOOL,
+  LOOP_TOOL,
+  CONTACTS_TOOL,
+  DISPLAYS_TOOL,
+  UNITS_TOOL,
+];
+
+export const findTool = (id: string): Tool | undefined => TOOLS.find((tool) => tool.id === id);

@@ -1,0 +1,148 @@
+import type { Point } from '../model/job.ts';
+import { JobProblem, refuse } from '../model/problem.ts';
+import { parseIn, plain } from '../units/quantity.ts';
+import type { Change, JobIndex } from '../wiring/index.ts';
+
+/** What is asked: a number with its unit, one of a few, free words, or rows of numbers. */
+export interface ToolField {
+  readonly key: string;
+  readonly label: string;
+  readonly kind: 'number' | 'choice' | 'words' | 'pairs' | 'list';
+  /** Unit in which a bare number counts; others of its dimension are taken too. */
+  readonly unit?: string;
+  /** Key of another field that says the unit. */
+  readonly unitKey?: string;
+  readonly choices?: readonly { readonly value: string; readonly label: string }[];
+  /** Asked only while another has one of these values. */
+  readonly onlyIf?: { readonly key: string; readonly is: readonly string[] };
+  readonly optional?: boolean;
+  readonly hint?: string;
+  /** Names of the two columns of pairs. */
+  readonly columns?: readonly [string, string];
+}
+
+export type ToolValues = Readonly<Record<string, string>>;
+
+export interface ToolLine {
+  readonly label: string;
+  readonly value: string;
+  readonly tone?: 'good' | 'bad';
+}
+
+/** What came of it. */
+export interface ToolResult {
+  /** The answer in one line. */
+  readonly title: string;
+  readonly lines: readonly ToolLine[];
+  /** What is to be said of it, each a sentence. */
+  readonly words: readonly { readonly text: string; readonly tone?: 'good' | 'bad' }[];
+}
+
+/** A calculator that works without a job, and can hand its result to a point of one. */
+export interface Tool {
+  readonly id: string;
+  readonly name: string;
+  readonly hint: string;
+  readonly fields: readonly ToolField[];
+  readonly first: ToolValues;
+  /** @throws JobProblem whose paths are the keys of the fields concerned. */
+  readonly work: (values: ToolValues) => ToolResult;
+  /** What it changes at a point besides leaving a note there; nothing where it does not fit that point. */
+  readonly send?: (values: ToolValues, index: JobIndex, point: Point) => readonly Change[];
+}
+
+/** The fields that are asked under some values. */
+export const askedFields = ({ fields }: Tool, values: ToolValues): ToolField[] =>
+  fields.filter(({ onlyIf }) => !onlyIf || onlyIf.is.includes(values[onlyIf.key] ?? ''));
+
+/** Reads the values of a tool; every problem carries the key of its field. */
+export class ToolReader {
+  readonly #tool: Pick<Tool, 'fields'>;
+  readonly #values: ToolValues;
+  constructor(tool: Pick<Tool, 'fields'>, values: ToolValues) {
+    this.#tool = tool;
+    this.#values = values;
+  }
+
+  #field(key: string): ToolField {
+    const field = this.#tool.fields.find((f) => f.key === key);
+    if (!field) throw new Error(`The tool has no field "${key}".`);
+    return field;
+  }
+
+  text(key: string): string {
+    return (this.#values[key] ?? '').trim();
+  }
+
+  /** A number in the field's own unit. */
+  number(key: string): number {
+    const field = this.#field(key);
+    const read = parseIn(this.text(key), this.unit(key));
+    return read.ok ? read.value : refuse(`${field.label}: ${read.problem}`, key);
+  }
+
+  /** The same, nothing where it was left empty. */
+  maybe(key: string): number | undefined {
+    return this.text(key) === '' ? undefined : this.number(key);
+  }
+
+  unit(key: string): string {
+    const { unit, unitKey } = this.#field(key);
+    return unitKey ? this.text(unitKey) : (unit ?? '');
+  }
+
+  choice(key: string): string {
+    const { label, choices = [] } = this.#field(key);
+    const value = this.text(key);
+    return choices.some((c) => c.value === value) ? value : refuse(`${label}: choose one of the list.`, key);
+  }
+
+  /** Numbers one after the other, parted by spaces, semicolons or new lines. */
+  list(key: string): number[] {
+    return this.text(key)
+      .split(/[\s;]+/)
+      .filter(Boolean)
+      .map((text) => {
+        const read = parseIn(text, this.unit(key));
+        return read.ok ? read.value : refuse(`${this.#field(key).label}: ${read.problem}`, key);
+      });
+  }
+
+  /** Rows of two numbers each; a row that is empty is passed over. */
+  pairs(key: string): { first: number; second: number }[] {
+    const { label } = this.#field(key);
+    return this.text(key)
+      .split('\n')
+      .filter((row) => row.replace(/[;\s]/g, '') !== '')
+      .map((row, i) => {
+        const [first, second] = row.split(';').map((text) => parseIn(text, ''));
+        if (!first?.ok || !second?.ok) return refuse(`${label}, row ${i + 1}: enter both numbers.`, key);
+        return { first: first.value, second: second.value };
+      });
+  }
+}
+
+/** Runs a part of a tool's work; what is refused there without a field is laid at this one. */
+export function at<T>(key: string, act: () => T): T {
+  try {
+    return act();
+  } catch (error) {
+    if (!(error instanceof JobProblem)) throw error;
+    throw new JobProblem(error.problems.map(({ path, message }) => ({ path: path || key, message })));
+  }
+}
+
+/** A number with its unit, as many digits as make sense. */
+export const withUnit = (value: number, unit: string, digits = 5): string =>
+  `${plain(value, digits)}${unit ? `\u00a0${unit}` : ''}`;
+
+/** A result as text, to be shared or kept with a point. */
+export function resultText({ name }: Pick<Tool, 'name'>, { title, lines, words }: ToolResult): string {
+  return [
+    `${name}: ${title}`,
+    ...lines.map(({ label, value }) => `${label}: ${value}`),
+    ...words.map(({ text }) => text),
+  ]
+    .join('\n')
+    .replaceAll('\u00a0', ' ');
+}

@@ -1,0 +1,177 @@
+import { after, jobWith } from '../../test/jobs.ts';
+import { meterJob, pulseJob } from '../../test/settingJobs.ts';
+import { JobProblem } from '../model/problem.ts';
+import { analyse, JobIndex, loopBudget } from '../wiring/index.ts';
+import { askedFields, findTool, resultText, TOOLS } from './index.ts';
+import type { Tool, ToolValues } from './index.ts';
+
+const tool = (id: string): Tool => findTool(id)!;
+const work = (id: string, values: ToolValues = {}) => tool(id).work({ ...tool(id).first, ...values });
+const line = (id: string, label: string, values: ToolValues = {}): string =>
+  work(id, values)
+    .lines.find((l) => l.label === label)!
+    .value.replaceAll('\u00a0', ' ');
+const refused = (id: string, values: ToolValues) => {
+  try {
+    work(id, values);
+  } catch (error) {
+    if (error instanceof JobProblem) return error.problems[0]!;
+    throw error;
+  }
+  throw new Error('It was taken.');
+};
+
+describe.each(TOOLS)('$name', ({ id, first, fields, ...rest }) => {
+  test('works with what it opens with, and says so in text', () => {
+    const result = rest.work(first);
+    expect(result.title).not.toBe('');
+    const text = resultText(rest, result);
+    expect(text.split('\n')[0]).toContain(rest.name);
+    expect(text).not.toMatch(/NaN|undefined|Infinity/);
+  });
+
+  test('has a first value for every field that must be filled, and asks for some', () => {
+    const own: Tool = { id, first, fields, ...rest };
+    expect(askedFields(own, first).length).toBeGreaterThan(0);
+    for (const field of fields)
+      if (!field.optional) expect([field.key, first[field.key]]).not.toContain(undefined);
+    for (const { kind, choices, key } of fields)
+      if (kind === 'choice') expect(choices!.map(({ value }) => value)).toContain(first[key]);
+  });
+
+  test('refuses nonsense at the field concerned, in a sentence', () => {
+    for (const { key, kind } of fields.filter((f) => f.kind === 'number')) {
+      const own = fields.find((f) => f.key === key)!;
+      const shown = own.onlyIf ? { [own.onlyIf.key]: own.onlyIf.is[0]! } : {};
+      const problem = refused(id, { ...shown, [key]: 'wet' });
+      expect([key, kind, problem.path]).toEqual([key, kind, key]);
+      expect(problem.message).toMatch(/“wet”/);
+    }
+  });
+});
+
+describe('what they work out', () => {
+  test('signal and value, all three ways', () => {
+    expect(work('signal').title.replaceAll('\u00a0', ' ')).toBe('12 mA = 50 %');
+    expect(line('signal', 'Signal', { known: 'value', number: '25' })).toBe('8 mA');
+    expect(
+      line('signal', 'Value', { signal: '0-10 V', known: 'share', number: '30', high: '6', unit: 'bar' }),
+    ).toBe('1.8 bar');
+    expect(line('signal', 'It is', { number: '3.5' })).toBe('wire break');
+    expect(refused('signal', { low: '5', high: '5' })).toMatchObject({ path: 'high' });
+  });
+
+  test('counts, with what never comes refused', () => {
+    expect(line('counts', 'Signal')).toBe('12 mA');
+    expect(line('counts', 'Counts', { known: 'value', number: '25', format: '4000' })).toBe('1000');
+    expect(line('counts', 'Hexadecimal', { number: '-691' })).toBe('16#FD4D');
+    expect(refused('counts', { number: '40000' }).message).toContain('-4864 to 32511');
+    expect(refused('counts', { number: '1.5' }).message).toContain('whole');
+    expect(work('counts', { known: 'signal', number: '30' }).words[0]!.text).toContain('stops at 32511');
+  });
+
+  test('thermometers: IEC 60751 at 50 °C, leads of 1 Ω, Fahrenheit as typed', () => {
+    expect(line('rtd', 'Resistance')).toBe('119.397 Ω');
+    expect(line('rtd', 'Leads add', { leads: '1' })).toBe('2.6 K');
+    expect(line('rtd', 'Temperature', { temperature: '212 °F' })).toBe('100 °C, 212 °F');
+    expect(line('rtd', 'Temperature', { known: 'signal', ohms: '138.51' })).toMatch(/^100\.01 °C/);
+    expect(line('rtd', 'Resistance', { element: 'ntc', temperature: '25' })).toBe('10000 Ω');
+    expect(refused('rtd', { temperature: '900' })).toMatchObject({ path: 'temperature' });
+    expect(refused('rtd', { leads: '-1' })).toMatchObject({ path: 'leads' });
+  });
+
+  test('thermocouples: K at 200 °C over 20 °C is 8.138 − 0.798 mV', () => {
+    expect(line('couple', 'At the terminals')).toBe('7.3404 mV');
+    expect(line('couple', 'Hot end', { known: 'signal', millivolts: '7.3404' })).toMatch(/^200(\.00\d)? °C/);
+    expect(refused('couple', { known: 'signal', millivolts: '90' })).toMatchObject({ path: 'millivolts' });
+  });
+
+  test('pulses, cut-off, velocity, coil', () => {
+    expect(line('pulse', 'At full flow')).toBe('500 Hz');
+    expect(line('pulse', 'Widest usual one')).toBe('1 ms');
+    expect(work('pulse', { width: '2' }).title).toContain('does not fit');
+    expect(line('cutoff', 'Shows nothing below')).toBe('0.2 m³/h');
+    expect(work('cutoff', { percent: '50' }).words[0]!.text).toContain('is hidden');
+    expect(line('cutoff', 'At least, for the noise', { rest: '0.01 0.03; 0.01 0.03' })).toBe('0.137 %');
+    expect(line('velocity', 'Velocity')).toBe('1.99 m/s, 6.53 ft/s');
+    expect(work('coil', { ohms: '3' }).title).toBe('The coil is not sound');
+  });
+
+  test('the loop budget is that of a solved job', () => {
+    // A transmitter from 10.5 V on 24 V ±3 %, 10 m of 0.34 mm² each way as the proposal wires it, 250 Ω.
+    const job = jobWith('ai2-switch', ['-', '-'], {
+      tag: 'FT-1',
+      typeId: 'transmitter-2w',
+      output: 'none',
+      logic: 'none',
+      range: { low: 0, high: 1, unit: 'bar' },
+    });
+    const budget = loopBudget(analyse(new JobIndex(job), 'ft-1'))!;
+    const wires = job.wires.filter(({ from, to }) => [from, to].some((end) => end.startsWith('ft-1-b:')));
+    const { lengthM, mm2 } = wires[0]!;
+    const title = (milliamps: string) =>
+      work('loop', { needs: '10.71', milliamps, length: String(lengthM), mm2: String(mm2) }).title;
+    expect(title(String(budget.amps * 1000)).replaceAll('\u00a0', ' ')).toContain(
+      `${Number(budget.margin.toPrecision(2))}`.slice(0, 3),
+    );
+    expect(line('loop', 'Resistance of the loop', { length: '100', mm2: '0.5' })).toBe('257 Ω');
+    expect(work('loop', { digital: 'yes', burden: '100' }).words[0]!.text).toContain('250 Ω');
+    expect(work('loop', { needs: '22' }).title).toContain('too little');
+    expect(refused('loop', { mm2: '0' })).toMatchObject({ path: 'mm2' });
+  });
+
+  test('contacts carry, weld, and stay clean', () => {
+    expect(work('contacts').title).toBe('This contact can do it');
+    expect(work('contacts', { watts: '2000', volts: '230' }).words[0]!.text).toMatch(/weld|rated/);
+    expect(work('contacts', { load: 'resistive', watts: '0.01', volts: '24' }).words[0]!.text).toContain(
+      'stays clean',
+    );
+    expect(refused('contacts', { count: '0' })).toMatchObject({ path: 'count' });
+  });
+
+  test('two displays and units', () => {
+    expect(work('displays').title.replaceAll('\u00a0', ' ')).toBe(
+      'Change its span from 0 … 12 to 0 … 11.43 m³/h',
+    );
+    expect(refused('displays', { pairs: '1;' })).toMatchObject({
+      path: 'pairs',
+      message: expect.stringContaining('row 1') as string,
+    });
+    expect(line('units', 'mm')).toBe('19.05 mm');
+    expect(line('units', 'bar', { text: '150 psi' })).toBe('10.3421 bar');
+    expect(line('units', 'Cross-section', { text: 'AWG 20' })).toBe('0.518 mm²');
+    expect(line('units', 'm³/h', { text: '80 gal/min' })).toBe('18.17 m³/h');
+    expect(refused('units', { text: '12 parsecs' })).toMatchObject({ path: 'text' });
+  });
+});
+
+describe('what is sent to a point', () => {
+  const sentTo = (id: string, job: ReturnType<typeof meterJob>, values: ToolValues = {}) => {
+    const point = job.points.find(({ tag }) => tag === 'FT-1')!;
+    const changes = tool(id).send!({ ...tool(id).first, ...values }, new JobIndex(job), point);
+    return after(job, ...changes);
+  };
+
+  test('range, format, class and span become the point’s own', () => {
+    const job = meterJob();
+    expect(sentTo('signal', job, { high: '60', unit: 'm³/h' }).points[0]!.range).toEqual({
+      low: 0,
+      high: 60,
+      unit: 'm³/h',
+    });
+    expect(sentTo('counts', job, { format: '4000' }).points[0]!.scaling!.converter.formatId).toBe('4000');
+    expect(sentTo('rtd', job, { class: 'A' }).points[0]!.scaling!.sensor.class).toBe('A');
+    expect(sentTo('displays', job).points[0]!.scaling!.display).toMatchObject({
+      low: 0,
+      high: 11.43,
+      label: 'Panel screen',
+    });
+  });
+
+  test('pulses and cut-off are required of the device where it has them, and nowhere else', () => {
+    const meter = sentTo('pulse', pulseJob()).devices[0]!;
+    expect(meter.byHand).toMatchObject({ pulseValue: { value: '0.02' }, pulseWidth: { value: '1' } });
+    expect(sentTo('cutoff', meterJob()).devices[0]!.byHand).toMatchObject({ cutoff: { value: '0.5' } });
+    expect(sentTo('cutoff', meterJob('transmitter-2w', {})).devices[0]!.byHand).toBeUndefined();
+  });
+});
