@@ -18,6 +18,21 @@ const ERRORS = {
   range: '-222,"Data out of range"',
 } as const;
 
+/** Long forms of the words that it knows (SCPI-1999, volume 1, 6.2.1: short or long, nothing between). */
+const LONG: Readonly<Record<string, string>> = {
+  SOURCE: 'SOUR',
+  FUNCTION: 'FUNC',
+  CURRENT: 'CURR',
+  VOLTAGE: 'VOLT',
+  RESISTANCE: 'RES',
+  MEASURE: 'MEAS',
+  OUTPUT: 'OUTP',
+  SYSTEM: 'SYST',
+  ERROR: 'ERR',
+};
+
+const shortened = (header: string): string => header.replace(/[A-Z]+/g, (word) => LONG[word] ?? word);
+
 /**
  * A source for current, voltage and resistance as it stands on a bench: simulated, with a small error of its own that it
  * measures and tells. Speaks SCPI-1999 in lines over TCP, as IEEE 488.2 instruments do.
@@ -39,10 +54,10 @@ export class BenchSource {
 
   #one(command: string): string | undefined {
     const [header, parameter] = command.split(/\s+(.*)/s) as [string, string | undefined];
-    const head = header.toUpperCase();
-    const source = /^(?:SOUR(?:CE)?:)?(CURR|VOLT|RES)(?:ENT|AGE|ISTANCE)?(\?)?$/.exec(head);
+    const head = shortened(header.toUpperCase());
+    const source = /^(?:SOUR:)?(CURR|VOLT|RES)(\?)?$/.exec(head);
     if (source) return this.#level(source[1] as SourceFunction, source[2] !== undefined, parameter);
-    const measure = /^MEAS(?:URE)?:(CURR|VOLT|RES)(?:ENT|AGE|ISTANCE)?\?$/.exec(head);
+    const measure = /^MEAS:(CURR|VOLT|RES)\?$/.exec(head);
     if (measure) return number(this.#given(measure[1] as SourceFunction));
     switch (head) {
       case '*IDN?':
@@ -55,10 +70,8 @@ export class BenchSource {
       case '*OPC?':
         return '1';
       case 'OUTP':
-      case 'OUTPUT':
         return this.#output(parameter);
       case 'OUTP?':
-      case 'OUTPUT?':
         return this.#on ? '1' : '0';
       case 'SOUR:FUNC':
       case 'FUNC':
@@ -87,7 +100,7 @@ export class BenchSource {
   }
 
   #choose(parameter: string | undefined): undefined {
-    const name = parameter?.toUpperCase().slice(0, 4).replace('RESI', 'RES');
+    const name = parameter && shortened(parameter.toUpperCase());
     if (name === undefined) return this.#fail('missing');
     if (!(name in FUNCTIONS)) return this.#fail('type');
     this.#chosen = name as SourceFunction;
