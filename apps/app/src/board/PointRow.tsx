@@ -5,7 +5,13 @@ import { Mark, MARK_WORDS } from '../ui/Mark';
 import { Words } from '../ui/Words';
 import { GoTo } from '../ui/GoTo';
 
-const STAGE_NAMES: Record<Stage, string> = { fit: 'Fit', land: 'Land', set: 'Set', prove: 'Prove' };
+const STAGE_NAMES: Record<Stage, string> = {
+  fit: 'Fit',
+  land: 'Land',
+  set: 'Set',
+  scale: 'Scale',
+  prove: 'Prove',
+};
 
 /** One point: tag, name, what stops it or comes next, and each stage's mark over the stage's name. */
 export const PointRow = memo(function PointRow({

@@ -10,6 +10,7 @@ import { asProblem } from '../data/useSave';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/look';
+import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
@@ -39,6 +40,14 @@ export function JobsScreen() {
           </Plate>
         )}
       </Loaded>
+      <Plate>
+        <MoreRow
+          first
+          to="/tools"
+          label="Tools"
+          hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
+        />
+      </Plate>
       {making ? (
         <NewJob onCancel={() => setMaking(false)} />
       ) : (

@@ -1,6 +1,6 @@
 import type { JobEvent } from '@keypost/api';
-import { parametersOf, valueWords } from '@keypost/core';
-import type { JobContent } from '@keypost/core';
+import { parametersOf, plain, valueWords } from '@keypost/core';
+import type { Calibration, JobContent } from '@keypost/core';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -37,16 +37,19 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   descriptionId: 'description file',
   units: 'units',
   members: 'participants',
+  scaling: 'chain',
 };
 
 /** Fields that are too long to be told in a line: only that they changed. */
-const FOLDED = new Set(['plate', 'byHand', 'settings', 'units', 'members', 'bias']);
+const FOLDED = new Set(['scaling', 'plate', 'byHand', 'settings', 'units', 'members', 'bias']);
 
 /** One event in a sentence that a technician can read. */
 export function eventWords({ shelf, before, after }: JobEvent, job?: JobContent): string {
   if (shelf === 'stamps') return stampWords(before, after);
   if (shelf === 'results' && after) return resultWords(after);
   if (shelf === 'entries' && after) return entryWords(after, job);
+  if (shelf === 'calibrations' && after)
+    return calibrationWords(after as Pick<Calibration, 'pointId' | 'body'>, job);
   if (shelf === 'job')
     return after
       ? `Job named ${text(after.name)}, ${text(after.site)}${before && before.mainsHertz !== after.mainsHertz ? `, mains ${text(after.mainsHertz)} Hz` : ''}`
@@ -58,8 +61,9 @@ export function eventWords({ shelf, before, after }: JobEvent, job?: JobContent)
 }
 
 /** What was seen at a check: volts, on or off, or the bit where a bit was expected. */
-export function seenWords(measured: number | boolean, expected: string): string {
-  if (typeof measured === 'number') return `${measured.toFixed(1)}\u00a0V`;
+export function seenWords(measured: number | boolean, expected: string, unit?: string): string {
+  if (typeof measured === 'number')
+    return unit === undefined ? `${measured.toFixed(1)}\u00a0V` : `${plain(measured, 5)}\u00a0${unit}`;
   if (expected === '0' || expected === '1') return measured ? '1' : '0';
   return measured ? 'on' : 'off';
 }
@@ -78,7 +82,7 @@ function stampWords(before: Fields | null, after: Fields | null): string {
 
 function resultWords(after: Fields): string {
   const expected = (after.expected as { text?: string } | undefined)?.text ?? '';
-  const measured = seenWords(after.measured as number | boolean, expected);
+  const measured = seenWords(after.measured as number | boolean, expected, after.unit as string | undefined);
   const state = text(after.check).startsWith('present')
     ? ' with target'
     : text(after.check).startsWith('away')
@@ -97,6 +101,30 @@ function entryWords({ itemId, side, how, values }: Fields, job: JobContent | und
   });
   const what = `${side === 'found' ? 'Found' : 'Left'} at ${tag ?? text(itemId)}${how === 'read' ? ', read from it' : ''}`;
   return `${what}: ${list.slice(0, 6).join(', ')}${list.length > 6 ? ` and ${list.length - 6} more` : ''}`;
+}
+
+/** What was calibrated at a point, in a line. */
+function calibrationWords(
+  { pointId, body }: Pick<Calibration, 'pointId' | 'body'>,
+  job: JobContent | undefined,
+): string {
+  const tag = job?.points.find(({ id }) => id === pointId)?.tag ?? pointId;
+  switch (body.kind) {
+    case 'workshop':
+      return `${tag}: workshop table of ${body.points.length} points`;
+    case 'field':
+      return `${tag}: field point ${plain(body.in)} ${body.unitIn} is ${plain(body.out)} ${body.unitOut}`;
+    case 'void':
+      return `${tag}: a calibration taken back. Why: ${body.reason}`;
+    case 'inForce':
+      return body.table === 'none' ? `${tag}: no table in force` : `${tag}: ${body.table} table in force`;
+    case 'transmitter':
+      return `${body.pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${body.side === 'found' ? 'as found' : 'as left'} ${plain(body.worstPercent, 2)} %`;
+    case 'displays':
+      return `${tag}: screen’s span ${plain(body.was.low)} … ${plain(body.was.high)} → ${plain(body.becomes.low)} … ${plain(body.becomes.high)} ${body.unit}`;
+    case 'note':
+      return `${tag}: ${body.title}`;
+  }
 }
 
 function nameOf(row: Fields): string {

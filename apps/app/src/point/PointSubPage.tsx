@@ -12,9 +12,12 @@ import type { OpenPoint } from './usePoint';
 /** A page that belongs to a point and leads back to it. */
 export function PointSubPage({
   title,
+  of = '',
   children,
 }: {
   title: string;
+  /** The stage that it belongs to, as its address has it; none leads back to the point itself. */
+  of?: string;
   children: (point: OpenPoint) => ReactNode;
 }) {
   const jobId = useJobId();
@@ -29,7 +32,7 @@ export function PointSubPage({
         <PageHead
           title={title}
           over={point ? `${point.tag}  ${point.name}` : ''}
-          back={`/job/${jobId}/point/${pointId}`}
+          back={`/job/${jobId}/point/${pointId}${of && `/${of}`}`}
         />
       }
     >

@@ -5,32 +5,40 @@ import { Field } from '../ui/Field';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
-const KEY = 'keypost.instrument';
-const FIRST = { name: 'Multimeter', percent: '0.5', volts: '0.02' };
+/** What is taken of an instrument that nobody described yet: a meter for volts, a source for anything else. */
+const METER = { name: 'Multimeter', percent: '0.5', volts: '0.02' };
+const SOURCE = { name: 'Bench source', percent: '0.02', volts: '0.002' };
 
-type Texts = typeof FIRST;
+export type InstrumentKind = 'meter' | 'source';
 
-function remembered(): Texts {
+const keyOf = (kind: InstrumentKind, unit: string): string =>
+  kind === 'meter' ? 'keypost.instrument' : `keypost.source.${unit}`;
+
+type Texts = typeof METER;
+
+function remembered(kind: InstrumentKind, unit: string): Texts {
+  const first = kind === 'meter' ? METER : SOURCE;
   try {
-    return { ...FIRST, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Texts>) };
+    return { ...first, ...(JSON.parse(localStorage.getItem(keyOf(kind, unit)) ?? '{}') as Partial<Texts>) };
   } catch {
-    return FIRST;
+    return first;
   }
 }
 
 /** The instrument in use, remembered on this device; nothing while it is not sound. */
-export function useInstrument() {
-  const [texts, setTexts] = useState<Texts>(remembered);
+export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
+  const [texts, setTexts] = useState<Texts>(() => remembered(kind, unit));
   const parsed = Instrument.safeParse({
     name: texts.name,
     percent: number(texts.percent),
     volts: number(texts.volts),
+    ...(unit !== 'V' && { unit }),
   });
   const change = (patch: Partial<Texts>) => {
     const next = { ...texts, ...patch };
     setTexts(next);
     try {
-      localStorage.setItem(KEY, JSON.stringify(next));
+      localStorage.setItem(keyOf(kind, unit), JSON.stringify(next));
     } catch {
       // Kept for this visit only.
     }
@@ -39,7 +47,7 @@ export function useInstrument() {
   return {
     instrument: parsed.success ? parsed.data : undefined,
     problem,
-    fields: { texts, onChange: change },
+    fields: { texts, onChange: change, kind, unit },
   };
 }
 
@@ -52,13 +60,17 @@ export function InstrumentFields({
   texts,
   onChange,
   problem,
+  kind,
+  unit,
 }: {
   texts: Texts;
+  kind: InstrumentKind;
+  unit: string;
   onChange: (patch: Partial<Texts>) => void;
   problem: string | undefined;
 }) {
   return (
-    <Plate title="Instrument">
+    <Plate title={kind === 'meter' ? 'Instrument' : 'Source'}>
       <Row first className="gap-3">
         <Field label="Name" value={texts.name} onChange={(name) => onChange({ name })} maxLength={40} />
         <View className="flex-row gap-3">
@@ -77,7 +89,7 @@ export function InstrumentFields({
               label="And fixed"
               value={texts.volts}
               onChange={(volts) => onChange({ volts })}
-              unit="V"
+              unit={unit}
               inputMode="decimal"
               mono
             />

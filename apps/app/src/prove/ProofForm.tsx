@@ -1,22 +1,16 @@
-import { expectedWords, judgeCheck, parseQuantity, resultOf } from '@keypost/core';
+import { expectedWords, judgeCheck, parseIn, plain } from '@keypost/core';
 import type { Check, CheckGroup, Instrument, ProofPlan, Result } from '@keypost/core';
-import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { v4 as uuid } from 'uuid';
-import { SaveNotice } from '../data/SaveNotice';
-import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
-import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Mark } from '../ui/Mark';
 import { Caution } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { InstrumentFields, useInstrument } from './InstrumentFields';
-
-/** What was entered and is not stored yet: a text for a voltage, a choice for a lamp or bit. */
-type Entries = Readonly<Record<string, string | boolean>>;
+import { StoreEntries } from './StoreEntries';
+import { useEntries, valueOf } from './useEntries';
+import type { Entries } from './useEntries';
 
 /** The checks with a place to enter each; judged as they are entered, stored together. */
 export function ProofForm({
@@ -28,60 +22,28 @@ export function ProofForm({
   plan: ProofPlan;
   latest: ReadonlyMap<string, Result>;
 }) {
-  const saver = useSave(point.view);
-  const known = useKnown();
-  const [entries, setEntries] = useState<Entries>({});
-  const [asked, setAsked] = useState(false);
   const { instrument, fields, problem } = useInstrument();
-  const checks = plan.groups.flatMap((group) => group.checks);
-  const wrong = checks.some(
-    (check) => typeof entries[check.key] === 'string' && valueOf(entries[check.key]) === undefined,
+  const entered = useEntries(
+    point,
+    plan.groups.flatMap((group) => group.checks),
+    instrument,
   );
-  const count = Object.keys(entries).length;
-  const store = () => {
-    if (!known) return setAsked(true);
-    const pointId = point.analysis.context.point.id;
-    const results = checks.flatMap((check) => {
-      const value = valueOf(entries[check.key]);
-      return value === undefined || !instrument ? [] : [resultOf(uuid(), pointId, check, value, instrument)];
-    });
-    if (results.length) void saver.save({ kind: 'record', results }, { then: () => setEntries({}) });
-  };
-  const enter = (key: string, value: string | boolean) =>
-    setEntries((before) => {
-      const { [key]: _, ...rest } = before;
-      return value === '' || before[key] === value ? rest : { ...rest, [key]: value };
-    });
   return (
     <>
       {plan.groups.map((group) => (
         <GroupPlate
           key={group.key}
           group={group}
-          entries={entries}
+          entries={entered.entries}
           latest={latest}
           instrument={instrument}
-          onEnter={enter}
+          onEnter={entered.enter}
         />
       ))}
       <InstrumentFields {...fields} problem={problem} />
-      {asked && !known && <WhoAmI />}
-      <SaveNotice saver={saver} />
-      <Button
-        label={count === 0 ? 'Store what was entered' : `Store ${count} ${count === 1 ? 'entry' : 'entries'}`}
-        kind="main"
-        waiting={saver.saving}
-        disabled={count === 0 || wrong || !instrument}
-        onPress={store}
-      />
+      <StoreEntries of={entered} one="entry" many="entries" />
     </>
   );
-}
-
-function valueOf(entry: string | boolean | undefined): number | boolean | undefined {
-  if (typeof entry !== 'string') return entry;
-  const parsed = parseQuantity(entry, 'volts', 'V');
-  return parsed.ok ? parsed.value : undefined;
 }
 
 function GroupPlate({
@@ -121,7 +83,8 @@ function GroupPlate({
   );
 }
 
-function CheckRow({
+/** One check: what is expected, what was seen, and what that says. */
+export function CheckRow({
   name,
   check,
   entry,
@@ -136,8 +99,9 @@ function CheckRow({
   instrument: Instrument | undefined;
   onEnter: (value: string | boolean) => void;
 }) {
-  const parsed = typeof entry === 'string' ? parseQuantity(entry, 'volts', 'V') : undefined;
-  const value = valueOf(entry);
+  const unit = check.expected.kind === 'value' ? check.expected.unit : 'V';
+  const parsed = typeof entry === 'string' ? parseIn(entry, unit) : undefined;
+  const value = valueOf(check, entry);
   const outcome =
     value !== undefined && instrument ? judgeCheck(check.expected, value, instrument) : undefined;
   return (
@@ -152,13 +116,13 @@ function CheckRow({
           {expectedWords(check.expected)}
         </Words>
       </View>
-      {check.expected.kind === 'volts' ? (
+      {check.expected.kind !== 'yesno' ? (
         <Field
           label={name}
           value={typeof entry === 'string' ? entry : ''}
           onChange={onEnter}
           inputMode="decimal"
-          unit="V"
+          unit={unit}
           mono
           placeholder="measured"
           problem={parsed && !parsed.ok ? parsed.problem : undefined}
@@ -198,13 +162,15 @@ function Outcome({
   );
 }
 
-function lastWords({ measured, difference, expected }: Result): string {
+function lastWords({ measured, difference, expected, unit }: Result): string {
   if (typeof measured === 'boolean') return measured ? 'on' : 'off';
+  const words = (value: number): string =>
+    unit === undefined ? `${value.toFixed(1)} V` : `${plain(value, 5)} ${unit}`;
   const off =
     difference === 0
       ? ''
-      : `, ${Math.abs(difference).toFixed(1)} V ${difference > 0 ? 'above' : 'below'} ${expected.text}`;
-  return `${measured.toFixed(1)} V${off}`;
+      : `, ${words(Math.abs(difference))} ${difference > 0 ? 'above' : 'below'} ${expected.text}`;
+  return `${words(measured)}${off}`;
 }
 
 function markOf(pass: boolean | undefined) {

@@ -1,10 +1,13 @@
 import { latestResults, proofPlan } from '@keypost/core';
+import type { CheckGroup } from '@keypost/core';
 import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { ErrorChart } from './ErrorChart';
+import { InjectionForm } from './InjectionForm';
 import { Results } from './Results';
 import { ProofForm } from './ProofForm';
 
@@ -12,6 +15,8 @@ import { ProofForm } from './ProofForm';
 export function ProveScreen() {
   return <PointFrame>{(point) => <Prove point={point} />}</PointFrame>;
 }
+
+const isInjection = ({ key }: CheckGroup): boolean => key.startsWith('inject.');
 
 function Prove({ point }: { point: OpenPoint }) {
   const router = useRouter();
@@ -24,7 +29,26 @@ function Prove({ point }: { point: OpenPoint }) {
       {plan.blocked}
     </Notice>
   ) : (
-    <ProofForm point={point} plan={plan} latest={latest} />
+    <>
+      <ProofForm
+        point={point}
+        plan={{ groups: plan.groups.filter((group) => !isInjection(group)) }}
+        latest={latest}
+      />
+      {plan.groups.some(isInjection) && <InjectionForm point={point} latest={latest} />}
+    </>
   );
-  return <PointPage point={point} page="prove" main={main} aside={<Results point={point} />} />;
+  return (
+    <PointPage
+      point={point}
+      page="prove"
+      main={main}
+      aside={
+        <>
+          <ErrorChart point={point} />
+          <Results point={point} />
+        </>
+      }
+    />
+  );
 }

@@ -1,3 +1,4 @@
+import type { Result } from '@keypost/core';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { seenWords } from '../log/eventWords';
@@ -11,6 +12,14 @@ const STATES: Record<string, string> = {
   away: 'without target',
   present: 'with target',
 };
+
+/** What was looked at, in a few words. */
+function subjectWords({ subject, check }: Result): string {
+  const [first = ''] = subject.split(', ');
+  return check.startsWith('inject.')
+    ? subject.split(', ').slice(0, 3).join(', ')
+    : `${first} ${STATES[check.split('.')[0]!] ?? ''}`;
+}
 
 /** Every stored result of a point, newest first. None is ever overwritten. */
 export function Results({ point }: { point: OpenPoint }) {
@@ -27,11 +36,11 @@ export function Results({ point }: { point: OpenPoint }) {
         <Row key={result.id} first={i === 0} className="flex-row items-center gap-3 py-2">
           <Mark kind={result.pass ? 'proven' : 'failed'} size={20} />
           <View className="min-w-0 flex-1">
-            <Words as="body">{`${result.subject.split(',')[0]} ${STATES[result.check.split('.')[0]!] ?? ''}`}</Words>
+            <Words as="body">{subjectWords(result)}</Words>
             <Words as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${result.expected.text}`}</Words>
           </View>
           <Words as="number" className={result.pass ? '' : 'text-fail'}>
-            {seenWords(result.measured, result.expected.text)}
+            {seenWords(result.measured, result.expected.text, result.unit)}
           </Words>
         </Row>
       ))}

@@ -13,4 +13,6 @@ export { default as Settings2 } from 'lucide-react-native/dist/esm/icons/setting
 export { default as TriangleAlert } from 'lucide-react-native/dist/esm/icons/triangle-alert';
 export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chevron-right';
 export { default as Move } from 'lucide-react-native/dist/esm/icons/move';
+export { default as Share2 } from 'lucide-react-native/dist/esm/icons/share-2';
+export { default as Wrench } from 'lucide-react-native/dist/esm/icons/wrench';
 export { default as Printer } from 'lucide-react-native/dist/esm/icons/printer';

@@ -1,19 +1,31 @@
 import {
   allocate,
   allocationChange,
+  analyse,
+  budgetAt,
+  chainOf,
+  executeAll,
   helpfulChanges,
+  JobIndex,
+  JobProblem,
+  plcCode,
   planRelay,
   problemOf,
   supplyBudgets,
+  sweepChain,
 } from '@keypost/core';
 import type {
   Allocation,
   AllocationWish,
   Change,
+  CodeKind,
+  CodeWish,
+  Execution,
   JobContent,
   RelayPlan,
   RelayWish,
   SupplyBudget,
+  Sweep,
 } from '@keypost/core';
 
 /** Long work on a whole job, by name: what it is given and what it gives back. */
@@ -24,6 +36,10 @@ export interface Tasks {
     given: { job: JobContent; wish: AllocationWish };
     answer: { allocation: Allocation; change?: Change };
   };
+  /** A point's chain, count by count, with its error band. */
+  sweep: { given: { job: JobContent; pointId: string }; answer: Sweep };
+  /** Code for the controller, executed over every count. */
+  execute: { given: { wish: CodeWish; kind: CodeKind }; answer: Execution };
 }
 
 export type TaskName = keyof Tasks;
@@ -52,5 +68,20 @@ const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, 
       allocation,
       ...(allocation.kind === 'allocated' && { change: allocationChange(job, allocation) }),
     };
+  },
+  *sweep({ job, pointId }) {
+    const analysis = analyse(new JobIndex(job), pointId);
+    const made = chainOf(analysis);
+    if (!made || 'problem' in made)
+      throw new JobProblem([{ path: '', message: made?.problem ?? 'Nothing of this point is measured.' }]);
+    const { low, high } = made.chain.sensor;
+    const knots = Array.from({ length: 9 }, (_, i) => low + (i / 8) * (high - low)).map((value) => ({
+      value,
+      plusMinus: budgetAt(analysis, made, value).worst,
+    }));
+    return yield* sweepChain(made.chain, knots);
+  },
+  *execute({ wish, kind }) {
+    return yield* executeAll(wish, plcCode(wish, kind));
   },
 };

@@ -169,6 +169,8 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     reference: Reference,
     /** Output with its sensor opened, and which way it was to go. */
     burnout: z.object({ wanted: z.enum(['low', 'high']), read: z.number() }).optional(),
+    /** Largest error, % of span. */
+    worstPercent: z.number(),
     pass: z.boolean(),
   }),
   /** Two displays made to agree. */

@@ -22,6 +22,7 @@ export type { Execution } from './plcCode/execute.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
 export * from './twoDisplays.ts';
 export * from './transmitterCalibration.ts';
+export * from './calibrationSides.ts';
 export * from './flow.ts';
 export * from './agreesAt.ts';
 export * from './scaleStep.ts';

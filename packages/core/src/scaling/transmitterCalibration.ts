@@ -89,7 +89,7 @@ export function judgeCalibration(
     limitPercent,
     reference,
     burnout,
-  }: Omit<CalibrationOf<'transmitter'>, 'kind' | 'side' | 'readings' | 'pass'>,
+  }: Omit<CalibrationOf<'transmitter'>, 'kind' | 'side' | 'readings' | 'worstPercent' | 'pass'>,
   readings: readonly { readonly share: number; readonly injected: number; readonly read: number }[],
   wantedOf: (injected: number) => number = straight(injects.low, gives.low, injects.high, gives.high).at,
 ): CalibrationOutcome {

@@ -1,0 +1,1 @@
+export { CalibrateScreen as default } from '../../../../../../src/scale/CalibrateScreen';

@@ -1,0 +1,1 @@
+export { CodeScreen as default } from '../../../../../../src/scale/CodeScreen';

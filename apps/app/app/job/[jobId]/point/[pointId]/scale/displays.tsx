@@ -1,0 +1,1 @@
+export { DisplaysScreen as default } from '../../../../../../src/scale/DisplaysScreen';

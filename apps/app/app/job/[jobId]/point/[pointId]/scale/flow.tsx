@@ -1,0 +1,1 @@
+export { FlowScreen as default } from '../../../../../../src/scale/FlowScreen';

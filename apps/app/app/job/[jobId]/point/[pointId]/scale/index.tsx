@@ -1,0 +1,1 @@
+export { ScaleScreen as default } from '../../../../../../src/scale/ScaleScreen';

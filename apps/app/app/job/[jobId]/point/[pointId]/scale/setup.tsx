@@ -1,0 +1,1 @@
+export { SetupScreen as default } from '../../../../../../src/scale/SetupScreen';

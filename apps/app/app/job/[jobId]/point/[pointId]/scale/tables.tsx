@@ -1,0 +1,1 @@
+export { TablesScreen as default } from '../../../../../../src/scale/TablesScreen';

@@ -1,0 +1,1 @@
+export { ToolScreen as default } from '../../src/tools/ToolScreen';

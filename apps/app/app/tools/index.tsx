@@ -1,0 +1,1 @@
+export { DrawerScreen as default } from '../../src/tools/DrawerScreen';

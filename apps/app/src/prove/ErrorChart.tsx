@@ -1,0 +1,82 @@
+import { chainOf, injectionSummary, plain } from '@keypost/core';
+import type { InjectionSummary } from '@keypost/core';
+import { View } from 'react-native';
+import { Line, Path, Rect } from 'react-native-svg';
+import type { OpenPoint } from '../point/usePoint';
+import { Axes } from '../scale/Axes';
+import type { Frame } from '../scale/Axes';
+import { useTokens } from '../ui/look';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+/** The errors of an injection over its range: rising, falling, and how far apart. */
+export function ErrorChart({ point }: { point: OpenPoint }) {
+  const { id } = point.analysis.context.point;
+  const made = chainOf(point.analysis);
+  if (!made || 'problem' in made) return null;
+  const { low, high } = made.chain.sensor;
+  const results = point.view.content.results.filter(({ pointId }) => pointId === id);
+  const summary = injectionSummary(results, high - low);
+  const points = summary.points.filter(({ place }) => place === 'controller');
+  if (points.length === 0) return null;
+  const most = Math.max(0.1, ...points.map(({ errorPercent }) => Math.abs(errorPercent))) * 1.25;
+  return (
+    <Plate title="Errors at the controller">
+      <Row first className="gap-1">
+        <Axes
+          label="Errors over the range, % of span"
+          across={{ low: -5, high: 105, unit: '% of range' }}
+          up={{ low: -most, high: most, unit: '% of span' }}
+          height={200}
+        >
+          {(frame) => <Places frame={frame} points={points} />}
+        </Axes>
+        <Said summary={summary} />
+      </Row>
+    </Plate>
+  );
+}
+
+function Places({ frame, points }: { frame: Frame; points: InjectionSummary['points'] }) {
+  const t = useTokens();
+  return (
+    <>
+      <Line
+        x1={frame.left}
+        x2={frame.right}
+        y1={frame.y(0)}
+        y2={frame.y(0)}
+        stroke={t.ink}
+        strokeWidth={1.5}
+      />
+      {points.map(({ share, way, errorPercent, pass }) => {
+        const [x, y] = [frame.x(share) + (way === 'up' ? -5 : 5), frame.y(errorPercent)];
+        const colour = pass ? t.accent : t.fail;
+        const tip = way === 'up' ? -6 : 6;
+        return pass ? (
+          <Path
+            key={`${way}${share}`}
+            d={`M${x - 5.5} ${y - tip} L${x + 5.5} ${y - tip} L${x} ${y + tip} Z`}
+            fill={colour}
+          />
+        ) : (
+          <Rect key={`${way}${share}`} x={x - 5} y={y - 5} width={10} height={10} fill={colour} />
+        );
+      })}
+    </>
+  );
+}
+
+function Said({ summary: { hysteresisPercent, repeatabilityPercent } }: { summary: InjectionSummary }) {
+  return (
+    <View className="gap-0.5">
+      <Words as="small">▲ rising, ▼ falling, ■ failed</Words>
+      {hysteresisPercent !== undefined && (
+        <Words as="body">{`Hysteresis ${plain(hysteresisPercent, 2)} % of span`}</Words>
+      )}
+      {repeatabilityPercent !== undefined && (
+        <Words as="body">{`Repeatability ${plain(repeatabilityPercent, 2)} % of span`}</Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,55 @@
+import { parseIn, resultOf } from '@keypost/core';
+import type { Check, Instrument } from '@keypost/core';
+import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import { useSave } from '../data/useSave';
+import { useKnown } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+
+/** What was entered and is not stored yet: a text for a number, a choice for a lamp or bit. */
+export type Entries = Readonly<Record<string, string | boolean>>;
+
+const unitOf = ({ expected }: Check): string => (expected.kind === 'value' ? expected.unit : 'V');
+
+/** What was entered at a check as a value; nothing where it is no number yet. */
+export function valueOf(check: Check, entry: string | boolean | undefined): number | boolean | undefined {
+  if (typeof entry !== 'string') return entry;
+  const parsed = parseIn(entry, unitOf(check));
+  return parsed.ok ? parsed.value : undefined;
+}
+
+/** What is entered at some checks, until it is stored together. */
+export function useEntries(point: OpenPoint, checks: readonly Check[], instrument: Instrument | undefined) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const [entries, setEntries] = useState<Entries>({});
+  const [asked, setAsked] = useState(false);
+  const wrong = checks.some(
+    (check) => typeof entries[check.key] === 'string' && valueOf(check, entries[check.key]) === undefined,
+  );
+  const store = () => {
+    if (!known) return setAsked(true);
+    const pointId = point.analysis.context.point.id;
+    const results = checks.flatMap((check) => {
+      const value = valueOf(check, entries[check.key]);
+      return value === undefined || !instrument ? [] : [resultOf(uuid(), pointId, check, value, instrument)];
+    });
+    if (results.length) void saver.save({ kind: 'record', results }, { then: () => setEntries({}) });
+  };
+  const enter = (key: string, value: string | boolean) =>
+    setEntries((before) => {
+      const { [key]: _, ...rest } = before;
+      return value === '' || before[key] === value ? rest : { ...rest, [key]: value };
+    });
+  const count = Object.keys(entries).length;
+  return {
+    entries,
+    enter,
+    store,
+    saver,
+    count,
+    /** Nobody said who it is, though somebody wanted to store. */
+    asking: asked && !known,
+    ready: count > 0 && !wrong && instrument !== undefined,
+  };
+}

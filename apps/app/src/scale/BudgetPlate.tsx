@@ -1,0 +1,72 @@
+import { budgetAt, JobProblem, plain } from '@keypost/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { useTokens } from '../ui/look';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import type { ChainMoment } from './useChain';
+
+/** From what the error at this value comes, the largest first; all at their worst, and as a root of squares. */
+export function BudgetPlate({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
+  const { edge, accent } = useTokens();
+  const value = moment.state.rows.value.value;
+  const budget = useMemo(() => {
+    try {
+      return budgetAt(point.analysis, moment.made, value);
+    } catch (error) {
+      if (error instanceof JobProblem) return error.message;
+      throw error;
+    }
+  }, [point.analysis, moment.made, value]);
+  if (typeof budget === 'string')
+    return (
+      <Plate title="Error budget">
+        <Row first>
+          <Words as="fail">{budget}</Words>
+        </Row>
+      </Plate>
+    );
+  const { unit, contributions, largest } = budget;
+  const of = (error: number, percent: number): string =>
+    `±${plain(error, 3)}\u00a0${unit}, ${plain(percent, 2)}\u00a0%`;
+  return (
+    <Plate title="Error budget">
+      <Row first className="gap-1">
+        <Line label="Worst case" value={of(budget.worst, budget.worstPercent)} />
+        <Line label="Root of squares" value={of(budget.rootSumSquare, budget.rootSumSquarePercent)} />
+        {largest && (
+          <Words as="small">{`The largest is ${largest.label.toLowerCase()}: ${largest.from}.`}</Words>
+        )}
+      </Row>
+      {contributions.map(({ key, label, from, plusMinus }) => (
+        <Row key={key} className="gap-1 py-2">
+          <View className="flex-row items-baseline justify-between gap-2">
+            <Words as="body">{label}</Words>
+            <Words as="number">{`±${plain(plusMinus, 2)}\u00a0${unit}`}</Words>
+          </View>
+          <View style={{ height: 5, borderRadius: 3, backgroundColor: edge }}>
+            <View
+              style={{
+                height: 5,
+                borderRadius: 3,
+                backgroundColor: accent,
+                width: `${(100 * plusMinus) / (largest?.plusMinus ?? plusMinus)}%`,
+              }}
+            />
+          </View>
+          <Words as="small">{from}</Words>
+        </Row>
+      ))}
+    </Plate>
+  );
+}
+
+function Line({ label, value }: { label: string; value: string }) {
+  return (
+    <View className="flex-row items-baseline justify-between gap-2">
+      <Words as="strong">{label}</Words>
+      <Words as="number">{value}</Words>
+    </View>
+  );
+}

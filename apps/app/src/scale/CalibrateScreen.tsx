@@ -1,0 +1,230 @@
+import { calibrationSides, calibrationsOf, injectionPoints, parseIn, plain, standing } from '@keypost/core';
+import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Mark } from '../ui/Mark';
+import { Caution, Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { CalibrationVerdict } from './CalibrationVerdict';
+import { FIRST_TEXTS, NOTHING_READ, readRun, SHARES } from './calibrationRun';
+import type { RunTexts } from './calibrationRun';
+import { useChain } from './useChain';
+
+/** Transmitter calibration: what to inject, what came, the correction, as found and as left. */
+export function CalibrateScreen() {
+  return (
+    <PointSubPage title="Transmitter calibration" of="scale">
+      {(point) => <Calibrate point={point} />}
+    </PointSubPage>
+  );
+}
+
+function Calibrate({ point }: { point: OpenPoint }) {
+  const moment = useChain(point);
+  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
+  return <CalibrationForm point={point} made={moment.made} />;
+}
+
+function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const { context } = point.analysis;
+  const sides = useMemo(() => calibrationSides(point.analysis, made), [point.analysis, made]);
+  const [side, setSide] = useState<'found' | 'left'>('found');
+  const [texts, setTexts] = useState<RunTexts>(FIRST_TEXTS);
+  const change = (patch: Partial<RunTexts>): void => setTexts({ ...texts, ...patch });
+  const alarm = standing(point.index, context.device.id, 'alarm')?.value === 'high' ? 'high' : 'low';
+  const limit = parseIn(texts.limit, '%');
+  const allowed = limit.ok && limit.value > 0 ? limit.value : 0.5;
+  const points = injectionPoints(sides.injects, sides.gives, allowed, SHARES, sides.curved);
+  const run = readRun(texts, sides, points, alarm);
+  const store = () => {
+    if (!('body' in run)) return;
+    const { pass, worstPercent } = run.outcome;
+    const body = { ...run.body, kind: 'transmitter' as const, side, worstPercent, pass };
+    void saver.save(
+      { kind: 'calibrate', calibrations: [{ id: uuid(), pointId: context.point.id, body }] },
+      { then: () => change(NOTHING_READ) },
+    );
+  };
+  return (
+    <>
+      <Choice
+        label="This is how it is"
+        value={side}
+        onChange={setSide}
+        options={[
+          { value: 'found', label: 'as found' },
+          { value: 'left', label: 'as left' },
+        ]}
+      />
+      <InjectPlate sides={sides} points={points} texts={texts} change={change} alarm={alarm} />
+      <ReferencePlate texts={texts} change={change} unit={sides.injects.unit} />
+      {'problem' in run && run.problem !== '' && <Words as="fail">{run.problem}</Words>}
+      {'outcome' in run && (
+        <CalibrationVerdict outcome={run.outcome} unit={sides.gives.unit} limit={run.body.limitPercent} />
+      )}
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <Button
+        label={side === 'found' ? 'Store as found' : 'Store as left'}
+        kind="main"
+        disabled={!known || !('body' in run)}
+        waiting={saver.saving}
+        onPress={store}
+      />
+      <Runs point={point} />
+    </>
+  );
+}
+
+function InjectPlate({
+  sides: { injects, gives },
+  points,
+  texts,
+  change,
+  alarm,
+}: {
+  sides: CalibrationSides;
+  points: readonly InjectionPoint[];
+  texts: RunTexts;
+  change: (patch: Partial<RunTexts>) => void;
+  alarm: 'low' | 'high';
+}) {
+  return (
+    <Plate title="Inject and read" aside={<Words as="small">{`${injects.unit} → ${gives.unit}`}</Words>}>
+      <Row first>
+        <Caution>
+          The loop is taken over: what hangs on it sees these values. Tell the operator, and block what could
+          trip.
+        </Caution>
+      </Row>
+      {points.map(({ share, inject, wanted, least, most }, i) => (
+        <Row key={share} className="gap-2">
+          <View className="flex-row flex-wrap items-baseline justify-between gap-x-2">
+            <Words as="strong">{`${share} %: inject ${plain(inject, 5)} ${injects.unit}`}</Words>
+            <Words as="mono">{`${wanted.toFixed(2)} (${least.toFixed(2)} to ${most.toFixed(2)})`}</Words>
+          </View>
+          <View className="flex-row gap-3">
+            <Cell
+              label={`Injected at ${share} %`}
+              value={texts.injected[i]!}
+              placeholder={plain(inject, 5)}
+              unit={injects.unit}
+              onChange={(text) => change({ injected: put(texts.injected, i, text) })}
+            />
+            <Cell
+              label={`Read at ${share} %`}
+              value={texts.read[i]!}
+              placeholder="read"
+              unit={gives.unit}
+              onChange={(text) => change({ read: put(texts.read, i, text) })}
+            />
+          </View>
+        </Row>
+      ))}
+      <Row>
+        <Field
+          label={`Sensor opened: reads (wanted ${alarm})`}
+          value={texts.burnout}
+          onChange={(burnout) => change({ burnout })}
+          unit={gives.unit}
+          inputMode="decimal"
+          hint="may stay empty"
+          mono
+        />
+      </Row>
+    </Plate>
+  );
+}
+
+const put = (list: readonly string[], at: number, text: string): string[] =>
+  list.map((old, i) => (i === at ? text : old));
+
+function Cell(props: {
+  label: string;
+  value: string;
+  placeholder: string;
+  unit: string;
+  onChange: (text: string) => void;
+}) {
+  return (
+    <View className="min-w-0 flex-1">
+      <Field {...props} bare inputMode="decimal" mono />
+    </View>
+  );
+}
+
+function ReferencePlate({
+  texts,
+  change,
+  unit,
+}: {
+  texts: RunTexts;
+  change: (patch: Partial<RunTexts>) => void;
+  unit: string;
+}) {
+  return (
+    <Plate title="Reference and limit">
+      <Row first className="gap-3">
+        <Field label="Name" value={texts.name} onChange={(name) => change({ name })} maxLength={40} />
+        <View className="flex-row flex-wrap gap-3">
+          {(
+            [
+              ['percent', 'Of reading', '%'],
+              ['fixed', 'And fixed', unit],
+              ['limit', 'Limit', '% of span'],
+            ] as const
+          ).map(([key, label, own]) => (
+            <View key={key} className="min-w-[130px] flex-1">
+              <Field
+                label={label}
+                value={texts[key]}
+                onChange={(text) => change({ [key]: text })}
+                unit={own}
+                inputMode="decimal"
+                mono
+              />
+            </View>
+          ))}
+        </View>
+      </Row>
+    </Plate>
+  );
+}
+
+/** Every run that was stored, newest first. None is overwritten. */
+function Runs({ point }: { point: OpenPoint }) {
+  const rows = calibrationsOf(point.view.content, point.analysis.context.point.id)
+    .flatMap(({ id, body, by, at }) => (body.kind === 'transmitter' ? [{ id, body, by, at }] : []))
+    .reverse();
+  if (!rows.length) return null;
+  return (
+    <Plate title="Stored" aside={<Words as="mono">{String(rows.length)}</Words>}>
+      {rows.map(({ id, body, by, at }, i) => (
+        <Row key={id} first={i === 0} className="flex-row items-center gap-3 py-2">
+          <Mark kind={body.pass ? 'proven' : 'failed'} size={20} />
+          <View className="min-w-0 flex-1">
+            <Words as="body">{body.side === 'found' ? 'As found' : 'As left'}</Words>
+            <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.reference.name} · limit ${body.limitPercent} %`}</Words>
+          </View>
+          <Words
+            as="number"
+            className={body.pass ? '' : 'text-fail'}
+          >{`${plain(body.worstPercent, 2)} %`}</Words>
+        </Row>
+      ))}
+    </Plate>
+  );
+}

@@ -1,0 +1,189 @@
+import { budgetAt, countedOf, engineeringOf, JobProblem } from '@keypost/core';
+import type { Bands, PointChain } from '@keypost/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
+import type { OpenPoint } from '../point/usePoint';
+import { useTokens } from '../ui/look';
+import { Axes, pathOf, Strip } from './Axes';
+import type { Frame } from './Axes';
+import type { ChainMoment } from './useChain';
+
+type Places = readonly (readonly [x: number, y: number])[];
+
+interface Drawn {
+  readonly curve: Places;
+  /** What there truly is at a signal; only where the program makes something else of it. */
+  readonly truth?: Places;
+  readonly upper: Places;
+  readonly lower: Places;
+}
+
+const STEPS = 96;
+
+/** Curve, bands, error band, and the present point of a chain. */
+export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
+  const { made, state } = moment;
+  const { chain } = made;
+  const { bands, controller } = chain;
+  const drawn = useMemo(() => draw(point, made), [point, made]);
+  const pad = 0.06 * (bands.shortAt - bands.breakAt);
+  const across = { low: bands.breakAt - pad, high: bands.shortAt + pad, unit: chain.input.unit };
+  const [low, high] = [Math.min(controller.low, controller.high), Math.max(controller.low, controller.high)];
+  const room = 0.06 * (high - low);
+  const up = { low: low === 0 ? 0 : low - room, high: high + room, unit: controller.unit };
+  const input = state.rows.input.value;
+  const value = state.rows.engineering.value;
+  return (
+    <View className="gap-1">
+      <Axes
+        label={`${controller.unit} over ${chain.input.unit}: ${value.toPrecision(4)} ${controller.unit} at ${input.toPrecision(4)} ${chain.input.unit}`}
+        across={across}
+        up={up}
+        behind={(frame) => <BandStrips frame={frame} bands={bands} across={across} />}
+      >
+        {(frame) => (
+          <>
+            <Curves frame={frame} drawn={drawn} />
+            <Present
+              frame={frame}
+              input={clamp(input, across.low, across.high)}
+              value={clamp(value, up.low, up.high)}
+            />
+          </>
+        )}
+      </Axes>
+      <ValueSlider moment={moment} />
+    </View>
+  );
+}
+
+/** Where the signal is no measurement, or outside its range. */
+function BandStrips({
+  frame,
+  bands,
+  across,
+}: {
+  frame: Frame;
+  bands: Bands;
+  across: { low: number; high: number };
+}) {
+  const t = useTokens();
+  const bad = { fill: t.failwash, ink: t.fail };
+  return (
+    <>
+      <Strip frame={frame} from={across.low} to={bands.breakAt} {...bad} words="break" />
+      <Strip frame={frame} from={bands.breakAt} to={bands.underAt} fill={t.line} />
+      <Strip frame={frame} from={bands.overAt} to={bands.shortAt} fill={t.line} />
+      <Strip frame={frame} from={bands.shortAt} to={across.high} {...bad} words="short" />
+    </>
+  );
+}
+
+function Curves({ frame, drawn }: { frame: Frame; drawn: Drawn }) {
+  const t = useTokens();
+  const band = `${pathOf(frame, drawn.upper)} ${pathOf(frame, [...drawn.lower].reverse()).replace('M', 'L')} Z`;
+  return (
+    <>
+      <Defs>
+        <ClipPath id="sheet">
+          <Rect
+            x={frame.left}
+            y={frame.top - 4}
+            width={frame.right - frame.left}
+            height={frame.bottom - frame.top + 4}
+          />
+        </ClipPath>
+      </Defs>
+      <G clipPath="url(#sheet)">
+        {drawn.upper.length > 1 && <Path d={band} fill={t.accent} opacity={0.2} />}
+        {drawn.truth && (
+          <Path
+            d={pathOf(frame, drawn.truth)}
+            stroke={t.ink}
+            strokeWidth={2}
+            strokeDasharray="2 5"
+            fill="none"
+          />
+        )}
+        <Path
+          d={pathOf(frame, drawn.curve)}
+          stroke={t.accent}
+          strokeWidth={3.5}
+          strokeLinejoin="round"
+          fill="none"
+        />
+      </G>
+    </>
+  );
+}
+
+/** Moves the value with a thumb or with the keys. */
+function ValueSlider({ moment: { made, state, moveTo } }: { moment: ChainMoment }) {
+  const { accent } = useTokens();
+  const { low, high } = made.chain.sensor;
+  return (
+    <input
+      type="range"
+      aria-label="Move the value"
+      min={Math.min(low, high)}
+      max={Math.max(low, high)}
+      step={Math.abs(high - low) / 200}
+      value={state.rows.value.value}
+      onChange={(event) => moveTo('value', Number(event.target.value))}
+      style={{ width: '100%', height: 44, accentColor: accent, margin: 0 }}
+    />
+  );
+}
+
+const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+
+function Present({ frame, input, value }: { frame: Frame; input: number; value: number }) {
+  const t = useTokens();
+  const [x, y] = [frame.x(input), frame.y(value)];
+  return (
+    <>
+      <Line x1={frame.left} x2={x} y1={y} y2={y} stroke={t.ink} strokeWidth={1.8} strokeDasharray="3 4" />
+      <Line x1={x} x2={x} y1={y} y2={frame.bottom} stroke={t.ink} strokeWidth={1.8} strokeDasharray="3 4" />
+      <Circle cx={x} cy={y} r={8.5} fill={t.bone} stroke={t.ink} strokeWidth={2.6} />
+      <Circle cx={x} cy={y} r={3.2} fill={t.ink} />
+    </>
+  );
+}
+
+/** A place of a curve, nothing where its function ends. */
+function place(act: () => readonly [number, number]): readonly (readonly [number, number])[] {
+  try {
+    return [act()];
+  } catch (error) {
+    if (error instanceof JobProblem) return [];
+    throw error;
+  }
+}
+
+function draw({ analysis }: OpenPoint, made: PointChain): Drawn {
+  const { chain } = made;
+  const { bands, sensor } = chain;
+  const inputs = Array.from(
+    { length: STEPS + 1 },
+    (_, i) => bands.breakAt + (i / STEPS) * (bands.shortAt - bands.breakAt),
+  );
+  const curve = inputs.flatMap((x) => place(() => [x, engineeringOf(chain, countedOf(chain, x).counts)]));
+  const values = Array.from({ length: 9 }, (_, i) => sensor.low + (i / 8) * (sensor.high - sensor.low));
+  const seen = (value: number): number => chain.loop.at(sensor.curve.at(value)).nom;
+  const truth = values.flatMap((value) => place(() => [seen(value), value]));
+  const off = truth.some(
+    ([x, value]) =>
+      Math.abs(engineeringOf(chain, countedOf(chain, x).counts) - value) >
+      0.01 * Math.abs(sensor.high - sensor.low),
+  );
+  const errors = values.flatMap((value) => place(() => [value, budgetAt(analysis, made, value).worst]));
+  const edge = (sign: 1 | -1): Places =>
+    errors.flatMap(([value, error]) =>
+      place(() => {
+        const x = seen(value);
+        return [x, engineeringOf(chain, countedOf(chain, x).counts) + sign * error];
+      }),
+    );
+  return { curve, ...(off && { truth }), upper: edge(1), lower: edge(-1) };
+}

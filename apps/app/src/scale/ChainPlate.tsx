@@ -1,0 +1,149 @@
+import { BAND_WORDS, budgetAt, LINKS } from '@keypost/core';
+import type { LinkKey } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Plate } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { linkNumber, linkWords } from './chainWords';
+import type { LinkWords } from './chainWords';
+import type { ChainMoment } from './useChain';
+
+/** The chain link by link. Each can be moved; the others follow, forwards and backwards. */
+export function ChainPlate({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
+  const [open, setOpen] = useState<LinkKey>();
+  const { made, state } = moment;
+  const words = useMemo(() => linkWords(made), [made]);
+  const value = state.rows.value.value;
+  const spread = useMemo(() => plusMinus(point, moment), [point, moment]);
+  return (
+    <Plate title="Chain" aside={<Words as="small">touch a value to change it</Words>}>
+      {LINKS.map((key, i) => (
+        <View key={key} className={i === 0 ? '' : 'border-t border-line'}>
+          <LinkRow
+            words={words[key]}
+            number={linkNumber(key, state.rows[key].value, words[key].digits)}
+            moved={moment.moved === key}
+            band={
+              state.band !== 'range' && key !== 'value' && key !== 'signal'
+                ? BAND_WORDS[state.band]
+                : undefined
+            }
+            note={state.rows[key].note}
+            spread={spread[key]}
+            onPress={() => setOpen(open === key ? undefined : key)}
+          />
+          {open === key && (
+            <LinkEntry
+              key={`${key}-${value}`}
+              words={words[key]}
+              first={linkNumber(key, state.rows[key].value, words[key].digits)}
+              onMove={(text) => {
+                const problem = moment.move(key, text);
+                if (problem === undefined) setOpen(undefined);
+                return problem;
+              }}
+            />
+          )}
+        </View>
+      ))}
+    </Plate>
+  );
+}
+
+/** Worst case beside the links that have one. */
+function plusMinus({ analysis }: OpenPoint, { made, state }: ChainMoment): Partial<Record<LinkKey, number>> {
+  try {
+    const { min, max } = made.chain.loop.at(state.rows.signal.value);
+    const { worst } = budgetAt(analysis, made, state.rows.value.value);
+    return { input: (max - min) / 2, engineering: worst };
+  } catch {
+    // Beyond what the sensor's function holds there is no error to be told.
+    return {};
+  }
+}
+
+function LinkRow({
+  words: { label, unit, range, digits },
+  number,
+  moved,
+  band,
+  note,
+  spread,
+  onPress,
+}: {
+  words: LinkWords;
+  number: string;
+  moved: boolean;
+  band: string | undefined;
+  note: string | undefined;
+  spread: number | undefined;
+  onPress: () => void;
+}) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${label}: ${number} ${unit}${band ? `, ${band}` : ''}${note ? `, ${note}` : ''}`}
+      onPress={onPress}
+      className={`min-h-[56px] justify-center border-l-[5px] px-3 py-2 active:bg-wash ${moved ? 'border-l-accent' : 'border-l-transparent'}`}
+    >
+      <View className="flex-row items-center gap-2">
+        <Words as="body" className="w-[104px]">
+          {label}
+        </Words>
+        <View className="min-w-0 flex-1 flex-row items-baseline justify-end gap-1.5">
+          <Words as="number" className={`text-[23px] leading-[28px] ${band ? 'text-fail' : ''}`}>
+            {number}
+          </Words>
+          <Words as="mono" className="w-[44px]">
+            {unit}
+          </Words>
+        </View>
+        <View className="w-[104px] items-end">
+          <Words as="small" className="font-figure">
+            {range}
+          </Words>
+          {spread !== undefined && (
+            <Words as="small" className="font-figure">{`± ${spread.toFixed(Math.max(digits, 2))}`}</Words>
+          )}
+        </View>
+      </View>
+      {band && <Words as="fail">{`${band}: this is no measurement`}</Words>}
+      {note && <Words as="fail">{note.charAt(0).toUpperCase() + note.slice(1)}</Words>}
+    </Pressable>
+  );
+}
+
+function LinkEntry({
+  words,
+  first,
+  onMove,
+}: {
+  words: LinkWords;
+  first: string;
+  onMove: (text: string) => string | undefined;
+}) {
+  const [text, setText] = useState(first.replace('−', '-'));
+  const [problem, setProblem] = useState<string>();
+  const move = () => setProblem(onMove(text));
+  return (
+    <View className="gap-2 bg-wash px-4 py-3" role="group" aria-label={`Change ${words.label}`}>
+      <Field
+        label={words.label}
+        bare
+        value={text}
+        onChange={setText}
+        unit={words.unit}
+        problem={problem}
+        inputMode="decimal"
+        mono
+        autoFocus
+        selectTextOnFocus
+        onSubmitEditing={move}
+      />
+      <Button label={`Move ${words.label}`} kind="main" onPress={move} />
+    </View>
+  );
+}

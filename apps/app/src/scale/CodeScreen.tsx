@@ -1,0 +1,98 @@
+import { blockParameters, codeText, codeWish, JobProblem, plcCode, plcOpenXml } from '@keypost/core';
+import type { CodeKind, CodeWish } from '@keypost/core';
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { fileName, saveFile } from '../data/saveFile';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { ShareButton } from '../tools/ShareButton';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Download } from '../ui/icons';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { ExecutionPlate } from './ExecutionPlate';
+import { SweepPlate } from './SweepPlate';
+import { useChain } from './useChain';
+
+const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
+  { value: 'REAL', label: 'REAL', hint: 'single precision' },
+  { value: 'LREAL', label: 'LREAL', hint: 'double precision' },
+  { value: 'safe', label: 'Integer, safe', hint: 'rounded, no overflow' },
+  { value: 'naive32', label: 'Integer, 32 bit', hint: 'as often written' },
+  { value: 'naive16', label: 'Integer, 16 bit', hint: 'as often written' },
+];
+
+/** Code for the controller: text, files, and what it does at every count. */
+export function CodeScreen() {
+  return (
+    <PointSubPage title="Code for the controller" of="scale">
+      {(point) => <Code point={point} />}
+    </PointSubPage>
+  );
+}
+
+function Code({ point }: { point: OpenPoint }) {
+  const moment = useChain(point);
+  const [kind, setKind] = useState<CodeKind>('REAL');
+  const made = typeof moment === 'string' ? undefined : moment.made;
+  const tag = point.analysis.context.point.tag;
+  const wish = useMemo(() => made && codeWish(tag, made), [made, tag]);
+  if (!made || !wish) return <Notice>{typeof moment === 'string' ? moment : ''}</Notice>;
+  return (
+    <>
+      <Choice label="Kind" value={kind} onChange={setKind} options={KINDS} />
+      <TextPlate wish={wish} kind={kind} name={point.view.content.name} />
+      <ExecutionPlate key={kind} wish={wish} kind={kind} />
+      <SweepPlate point={point} />
+      <Plate title="Parameters of a scaling block">
+        {blockParameters(wish).map(({ name, value }, i) => (
+          <Row key={name} first={i === 0} className="flex-row items-baseline justify-between gap-3 py-2">
+            <Words as="body">{name}</Words>
+            <Words as="number">{value}</Words>
+          </Row>
+        ))}
+      </Plate>
+    </>
+  );
+}
+
+function TextPlate({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: string }) {
+  const { ink } = useTokens();
+  const made = useMemo(() => {
+    try {
+      return { text: codeText(wish, kind), fn: plcCode(wish, kind).fn };
+    } catch (error) {
+      if (error instanceof JobProblem) return error.message;
+      throw error;
+    }
+  }, [wish, kind]);
+  if (typeof made === 'string') return <Notice>{made}</Notice>;
+  const xml = (): string => plcOpenXml(name, [made.fn], new Date().toISOString());
+  return (
+    <Plate title="Structured Text" aside={<Words as="small">IEC 61131-3</Words>}>
+      <Row first className="gap-3">
+        <ScrollView horizontal accessibilityLabel="Text of the code">
+          <Words as="mono" selectable className="text-[13px] leading-[19px] text-ink">
+            {made.text.trimEnd()}
+          </Words>
+        </ScrollView>
+        <View className="flex-row flex-wrap gap-3">
+          <ShareButton title={`Scaling of ${wish.tag}`} text={made.text} label="Share" />
+          <Button
+            label="Text file"
+            icon={<Download size={20} color={ink} />}
+            onPress={() => saveFile(fileName(`${wish.tag} ${kind}`, 'st'), 'text/plain', made.text)}
+          />
+          <Button
+            label="PLCopen XML"
+            icon={<Download size={20} color={ink} />}
+            onPress={() => saveFile(fileName(`${wish.tag} ${kind}`, 'xml'), 'application/xml', xml())}
+          />
+        </View>
+      </Row>
+    </Plate>
+  );
+}

@@ -1,0 +1,76 @@
+import { reconciled } from '@keypost/core';
+import type { Change, ToolValues } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { v4 as uuid } from 'uuid';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { ToolPlate } from '../tools/ToolPlate';
+import { Plate, Row } from '../ui/Plate';
+import { Notice } from '../ui/Notice';
+import { Words } from '../ui/Words';
+import { useChain } from './useChain';
+
+/** Two displays: which span of the screen makes it agree with the sensor's own display. */
+export function DisplaysScreen() {
+  return (
+    <PointSubPage title="Two displays" of="scale">
+      {(point) => <Displays point={point} />}
+    </PointSubPage>
+  );
+}
+
+function Displays({ point }: { point: OpenPoint }) {
+  const moment = useChain(point);
+  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
+  const { display } = moment.made.chain;
+  const { id } = point.analysis.context.point;
+  const given = {
+    unit: display.unit,
+    low: String(display.low),
+    high: String(display.high),
+    step: String(10 ** -display.decimals),
+    pairs: ';',
+  };
+  const record = (values: ToolValues): Change[] => {
+    const { was, becomes, remains, after, unit } = reconciled(values);
+    const pairs = after.map(({ first, second }) => ({ first, second }));
+    return [
+      {
+        kind: 'calibrate',
+        calibrations: [
+          { id: uuid(), pointId: id, body: { kind: 'displays', unit, pairs, was, becomes, remains } },
+        ],
+      },
+    ];
+  };
+  return (
+    <>
+      <Words as="soft">
+        {`Read the sensor’s own display and ${display.label} at the same moment, at two flows or levels far apart. With one pair the bottom is taken as right.`}
+      </Words>
+      <ToolPlate point={point} toolId="displays" given={given} keep="It is changed so" more={record} />
+      <Done point={point} />
+    </>
+  );
+}
+
+function Done({ point }: { point: OpenPoint }) {
+  const { id } = point.analysis.context.point;
+  const rows = point.view.content.calibrations
+    .filter((row) => row.pointId === id && row.body.kind === 'displays')
+    .reverse();
+  if (!rows.length) return null;
+  return (
+    <Plate title="Changed before">
+      {rows.map(
+        ({ id: key, body, by, at }, i) =>
+          body.kind === 'displays' && (
+            <Row key={key} first={i === 0}>
+              <Words as="body">{`${body.was.low} … ${body.was.high} → ${body.becomes.low} … ${body.becomes.high} ${body.unit}`}</Words>
+              <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.pairs.length} ${body.pairs.length === 1 ? 'pair' : 'pairs'}`}</Words>
+            </Row>
+          ),
+      )}
+    </Plate>
+  );
+}

@@ -1,0 +1,69 @@
+import { plain } from '@keypost/core';
+import type { CodeKind, CodeWish, Execution } from '@keypost/core';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { useTask } from '../workers/useTask';
+import { Working } from './Working';
+import { grouped } from './chainWords';
+
+/** Executes the code over every count, and says where it overflows, cuts, and errs most. */
+export function ExecutionPlate({ wish, kind }: { wish: CodeWish; kind: CodeKind }) {
+  const task = useTask('execute');
+  const all = wish.raw.most - wish.raw.least + 1;
+  return (
+    <Plate title="Executed over every count">
+      <Row first className="gap-3">
+        {task.busy ? (
+          <Working count={task.count} all={all} onStop={task.cancel} />
+        ) : (
+          <Button
+            label={`Execute ${grouped(all)} counts`}
+            kind="main"
+            onPress={() => task.start({ wish, kind })}
+          />
+        )}
+        {task.error && <Notice>{task.error.message}</Notice>}
+        {task.answer && <Outcome found={task.answer} unit={wish.value.unit} />}
+      </Row>
+    </Plate>
+  );
+}
+
+function Outcome({
+  found: { overflow, worst, worstOverflowed, cut, runs },
+  unit,
+}: {
+  found: Execution;
+  unit: string;
+}) {
+  const error = (e: number): string => `${plain(e, 3)}\u00a0${unit}`;
+  return (
+    <View className="gap-2" role="status" aria-label="What the code does">
+      {overflow ? (
+        <View className="gap-1 rounded-plate border-fine border-fail bg-failwash p-3">
+          <Words
+            as="strong"
+            className="text-fail"
+          >{`Overflows at ${grouped(overflow.count)} of ${grouped(runs)} counts`}</Words>
+          <Words as="body">
+            {`First at ${grouped(overflow.first)}: the ${overflow.reason.where} would be ${grouped(overflow.reason.exact)}, which ${overflow.reason.type} cannot hold. Last at ${grouped(overflow.last)}.`}
+          </Words>
+          {worstOverflowed && (
+            <Words as="body">{`There it is wrong by up to ${error(worstOverflowed.error)}, at ${grouped(worstOverflowed.at)}.`}</Words>
+          )}
+        </View>
+      ) : (
+        <Words as="strong" className="text-pass">{`No overflow at any of ${grouped(runs)} counts`}</Words>
+      )}
+      <Words as="body">{`Worst error without overflow: ${error(worst.error)}, at ${grouped(worst.at)}.`}</Words>
+      <Words as="body">
+        {cut > 0
+          ? `${plain(cut * 100, 3)} % of the results in the range are cut off instead of rounded.`
+          : 'Every result in the range is rounded to the nearest.'}
+      </Words>
+    </View>
+  );
+}

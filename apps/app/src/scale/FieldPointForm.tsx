@@ -1,0 +1,76 @@
+import { parseIn, plain } from '@keypost/core';
+import type { CalibrationBody } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Saver } from '../data/useSave';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+
+const EMPTY = { in: '', out: '', note: '' };
+
+/** A point from a known load in the field. */
+export function FieldPointForm({
+  units: { unitIn, unitOut },
+  now,
+  saver,
+  known,
+  onStore,
+}: {
+  units: { unitIn: string; unitOut: string };
+  /** Signal at which the chain stands now. */
+  now: number | undefined;
+  saver: Saver;
+  known: boolean;
+  onStore: (body: CalibrationBody, then?: () => void) => void;
+}) {
+  const [texts, setTexts] = useState(EMPTY);
+  const [asked, setAsked] = useState(false);
+  const [signal, value] = [parseIn(texts.in, unitIn), parseIn(texts.out, unitOut)];
+  const onEmpty = () => {
+    setTexts(EMPTY);
+    setAsked(false);
+  };
+  const store = () => {
+    setAsked(true);
+    if (!signal.ok || !value.ok) return;
+    const note = texts.note.trim();
+    onStore({ kind: 'field', unitIn, unitOut, in: signal.value, out: value.value, note }, onEmpty);
+  };
+  return (
+    <Plate title="Add a field point">
+      <Row first className="gap-3">
+        <View className="flex-row gap-3">
+          {(
+            [
+              ['in', 'Signal', unitIn, signal],
+              ['out', 'Known value', unitOut, value],
+            ] as const
+          ).map(([key, label, unit, read]) => (
+            <View key={key} className="min-w-0 flex-1">
+              <Field
+                label={label}
+                value={texts[key]}
+                onChange={(next) => setTexts({ ...texts, [key]: next })}
+                unit={unit}
+                inputMode="decimal"
+                mono
+                problem={asked && !read.ok ? read.problem : undefined}
+                hint={key === 'in' && now !== undefined ? `the chain stands at ${plain(now, 4)}` : undefined}
+              />
+            </View>
+          ))}
+        </View>
+        <Field
+          label="By what it is known"
+          value={texts.note}
+          onChange={(next) => setTexts({ ...texts, note: next })}
+          placeholder="test weight 250 kg"
+          maxLength={200}
+        />
+        <Button label="Add the point" kind="main" disabled={!known} waiting={saver.saving} onPress={store} />
+      </Row>
+    </Plate>
+  );
+}

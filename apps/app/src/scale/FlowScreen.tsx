@@ -1,0 +1,59 @@
+import { convert, standing } from '@keypost/core';
+import type { ToolValues } from '@keypost/core';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { ToolPlate } from '../tools/ToolPlate';
+import { Notice } from '../ui/Notice';
+
+/** Flow: velocity, pulses, cut-off and coil, with the point's own numbers. */
+export function FlowScreen() {
+  return (
+    <PointSubPage title="Flow" of="scale">
+      {(point) => <Flow point={point} />}
+    </PointSubPage>
+  );
+}
+
+/** A fact of the name-plate as it was typed, or what stands at the device. */
+function known({ index, analysis }: OpenPoint, key: string, plate = key): string | undefined {
+  const { point, device } = analysis.context;
+  return point.plate?.[plate] ?? standing(index, device.id, key)?.value;
+}
+
+/** A bare number on a name-plate counts in the fact's own unit. */
+const withFlowUnit = (typed: string | undefined): string | undefined =>
+  typed !== undefined && /^[\d.,\s]+$/.test(typed) ? `${typed} m³/h` : typed;
+
+function Flow({ point }: { point: OpenPoint }) {
+  const { range } = point.analysis.context.point;
+  if (!range || convert(1, range.unit, 'm³/h') === undefined)
+    return <Notice>This point has no range in a unit of flow.</Notice>;
+  const some = (values: Record<string, string | undefined>): ToolValues =>
+    Object.fromEntries(
+      Object.entries(values).filter((entry): entry is [string, string] => entry[1] !== undefined),
+    );
+  const flow = { unit: range.unit, full: String(range.high) };
+  const size = known(point, 'size');
+  return (
+    <>
+      <ToolPlate point={point} toolId="velocity" given={some({ ...flow, size })} />
+      <ToolPlate
+        point={point}
+        toolId="cutoff"
+        keep="Require this cut-off"
+        given={some({
+          ...flow,
+          percent: known(point, 'cutoff'),
+          lowest: withFlowUnit(known(point, 'lowest')),
+        })}
+      />
+      <ToolPlate
+        point={point}
+        toolId="pulse"
+        keep="Require these pulses"
+        given={some({ ...flow, litres: known(point, 'pulseValue'), width: known(point, 'pulseWidth') })}
+      />
+      <ToolPlate point={point} toolId="coil" given={some({ size, ohms: known(point, 'coil') })} />
+    </>
+  );
+}

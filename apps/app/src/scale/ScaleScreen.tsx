@@ -1,0 +1,178 @@
+import { calibrationsOf, disagreementOf, reactionWords, scaleStep, scalingWords } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { View } from 'react-native';
+import { useSave } from '../data/useSave';
+import { PointFrame, PointPage } from '../point/PointFrame';
+import { NextStep, StampSteps } from '../point/StampSteps';
+import type { OpenPoint } from '../point/usePoint';
+import { GoTo } from '../ui/GoTo';
+import { MoreRow } from '../ui/MoreRow';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { BudgetPlate } from './BudgetPlate';
+import { ChainChart } from './ChainChart';
+import { ChainPlate } from './ChainPlate';
+import { useChain } from './useChain';
+import type { ChainMoment } from './useChain';
+
+/** Scale: the chain from the value to the screen, and everything that belongs to it. */
+export function ScaleScreen() {
+  return <PointFrame>{(point) => <Scale point={point} />}</PointFrame>;
+}
+
+function Scale({ point }: { point: OpenPoint }) {
+  const moment = useChain(point);
+  if (typeof moment === 'string')
+    return (
+      <PointPage
+        point={point}
+        page="scale"
+        main={
+          <Notice
+            actions={
+              <GoTo
+                label="Edit the point"
+                to={`${point.base}/edit`}
+                className="min-h-[48px] justify-center rounded-plate border-fine border-ink bg-ink px-4 active:opacity-70"
+              >
+                <Words as="strong" className="text-plate">
+                  Edit the point
+                </Words>
+              </GoTo>
+            }
+          >
+            {moment}
+          </Notice>
+        }
+      />
+    );
+  return <Chained point={point} moment={moment} />;
+}
+
+function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
+  const saver = useSave(point.view);
+  const { made } = moment;
+  const steps = [scaleStep(point.analysis, made)];
+  const off = disagreementOf(point.analysis, made);
+  return (
+    <PointPage
+      point={point}
+      page="scale"
+      main={
+        <>
+          {off && <Notice>{`${off.sentence}.`}</Notice>}
+          <ChainChart point={point} moment={moment} />
+          <ChainPlate point={point} moment={moment} />
+          <StampSteps
+            point={point}
+            steps={steps}
+            title="In the controller"
+            label="Steps of scaling"
+            saver={saver}
+          />
+        </>
+      }
+      aside={
+        <>
+          <MorePlate point={point} moment={moment} />
+          <BudgetPlate point={point} moment={moment} />
+          <NotesPlate point={point} moment={moment} />
+        </>
+      }
+      dock={<NextStep point={point} steps={steps} saver={saver} />}
+    />
+  );
+}
+
+function MorePlate({
+  point: { base, analysis, type },
+  moment: { made },
+}: {
+  point: OpenPoint;
+  moment: ChainMoment;
+}) {
+  const { tables, chain } = made;
+  const rows = calibrationsOf(analysis.context.index.job, analysis.context.point.id);
+  const runs = rows.filter(({ body }) => body.kind === 'transmitter').length;
+  const isFlow = type.handling?.parameters.some(({ key }) => key === 'cutoff') ?? false;
+  return (
+    <Plate title="More">
+      <MoreRow
+        first
+        to={`${base}/scale/setup`}
+        label="Setup of the chain"
+        hint="shapes, converter, bands, screen"
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/code`}
+        label="Code for the controller"
+        hint="Structured Text, PLCopen XML, and what integers do to it"
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/tables`}
+        label="Calibration tables"
+        hint={
+          tables.inForce === 'none'
+            ? 'workshop and field; none in force'
+            : `the ${tables.inForce} table is in force`
+        }
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/calibrate`}
+        label="Transmitter calibration"
+        hint={runs ? `${runs} stored, as found and as left` : 'as found, correction, as left'}
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/displays`}
+        label="Two displays"
+        hint={`make ${chain.display.label} agree with the sensor`}
+      />
+      {isFlow && (
+        <MoreRow
+          first={false}
+          to={`${base}/scale/flow`}
+          label="Flow"
+          hint="velocity, pulses, cut-off, coil"
+        />
+      )}
+    </Plate>
+  );
+}
+
+/** What is taken for granted, what the controller does outside the range, and what was sent here from the tools. */
+function NotesPlate({ point, moment: { made } }: { point: OpenPoint; moment: ChainMoment }) {
+  const { context } = point.analysis;
+  const sent = calibrationsOf(context.index.job, context.point.id).filter(({ body }) => body.kind === 'note');
+  const { bands, input } = made.chain;
+  return (
+    <Plate title="How it is taken">
+      <Row first className="gap-2">
+        <Words as="body">{`${scalingWords(made)}.`}</Words>
+        <Words as="small">
+          {`Break at ${bands.breakAt}, short at ${bands.shortAt} ${input.unit}: ${reactionWords(bands)}.`}
+        </Words>
+        {made.notes.map((note) => (
+          <Words as="small" key={note}>
+            {note}
+          </Words>
+        ))}
+      </Row>
+      {sent.map(
+        ({ id, body, by, at }) =>
+          body.kind === 'note' && (
+            <Row key={id}>
+              <View className="gap-0.5">
+                <Words as="strong">{body.title}</Words>
+                <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by}`}</Words>
+              </View>
+            </Row>
+          ),
+      )}
+    </Plate>
+  );
+}

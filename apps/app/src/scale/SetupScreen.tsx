@@ -1,0 +1,231 @@
+import { Scaling } from '@keypost/core';
+import type { PointChain, RawFormat } from '@keypost/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FormFoot } from '../data/FormFoot';
+import { expecting, useSave } from '../data/useSave';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Words } from '../ui/Words';
+import { BandFields, ConverterFields, ControllerFields, DisplayFields, SensorFields } from './setupFields';
+import type { SetupTexts } from './setupFields';
+import { useChain } from './useChain';
+
+/** Setup of a chain: what its parts and their parameters do not say. */
+export function SetupScreen() {
+  return (
+    <PointSubPage title="Setup of the chain" of="scale">
+      {(point) => <Setup point={point} />}
+    </PointSubPage>
+  );
+}
+
+function Setup({ point }: { point: OpenPoint }) {
+  const moment = useChain(point);
+  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
+  return <SetupForm key={point.analysis.context.point.id} point={point} made={moment.made} />;
+}
+
+const text = (value: number | undefined): string => (value === undefined ? '' : String(value));
+
+function firstTexts({ scaling, chain }: PointChain): SetupTexts {
+  const { sensor, converter, controller } = scaling;
+  const { bands, display } = chain;
+  const format = chain.converter.format;
+  return {
+    sensorShape: sensor.shape,
+    sensorPercent: text(sensor.percent),
+    sensorClass: sensor.class ?? '',
+    sensorMultiplier: text(sensor.multiplier),
+    formatId: converter.own ? 'own' : format.id,
+    ownName: converter.own?.name ?? 'Own format',
+    ownLow: text(format.low),
+    ownHigh: text(format.high),
+    ownLeast: text(format.least),
+    ownMost: text(format.most),
+    zero: converter.zero,
+    converterPercent: text(converter.percent),
+    updateMs: text(converter.updateMs),
+    filterMs: text(converter.filterMs),
+    coldKelvin: text(converter.coldKelvin),
+    controllerShape: controller.shape,
+    cutPercent: text(controller.cutPercent),
+    controllerMultiplier: text(controller.multiplier),
+    breakAt: text(bands.breakAt),
+    underAt: text(bands.underAt),
+    overAt: text(bands.overAt),
+    shortAt: text(bands.shortAt),
+    delay: text(bands.delay),
+    reaction: bands.reaction,
+    substitute: text(bands.substitute),
+    displayLabel: display.label,
+    displayUnit: display.unit,
+    displayLow: text(display.low),
+    displayHigh: text(display.high),
+    decimals: text(display.decimals),
+    displayCutoff: text(display.cutoffPercent),
+  };
+}
+
+/** Names of the fields of the stored row by where they stand in it, so that a problem is shown at its field. */
+const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
+  'sensor.percent': 'sensorPercent',
+  'sensor.multiplier': 'sensorMultiplier',
+  'converter.percent': 'converterPercent',
+  'converter.updateMs': 'updateMs',
+  'converter.filterMs': 'filterMs',
+  'converter.coldKelvin': 'coldKelvin',
+  'converter.own': 'ownHigh',
+  'converter.own.low': 'ownLow',
+  'converter.own.high': 'ownHigh',
+  'converter.own.least': 'ownLeast',
+  'converter.own.most': 'ownMost',
+  'controller.cutPercent': 'cutPercent',
+  'controller.multiplier': 'controllerMultiplier',
+  bands: 'breakAt',
+  'bands.breakAt': 'breakAt',
+  'bands.underAt': 'underAt',
+  'bands.overAt': 'overAt',
+  'bands.shortAt': 'shortAt',
+  'bands.delay': 'delay',
+  'bands.substitute': 'substitute',
+  display: 'displayHigh',
+  'display.label': 'displayLabel',
+  'display.low': 'displayLow',
+  'display.high': 'displayHigh',
+  'display.decimals': 'decimals',
+  'display.cutoffPercent': 'displayCutoff',
+};
+
+const BAND_TEXTS = ['breakAt', 'underAt', 'overAt', 'shortAt', 'delay', 'reaction', 'substitute'] as const;
+const DISPLAY_TEXTS = [
+  'displayLabel',
+  'displayUnit',
+  'displayLow',
+  'displayHigh',
+  'decimals',
+  'displayCutoff',
+] as const;
+
+const number = (typed: string): number | undefined =>
+  typed.trim() === '' ? undefined : Number(typed.trim().replace(',', '.').replace('−', '-'));
+
+const ownFormat = (texts: SetupTexts): RawFormat => ({
+  id: 'own',
+  name: texts.ownName,
+  kind: 'share',
+  low: number(texts.ownLow) ?? NaN,
+  high: number(texts.ownHigh) ?? NaN,
+  least: number(texts.ownLeast) ?? NaN,
+  most: number(texts.ownMost) ?? NaN,
+  step: 1,
+  bothSides: false,
+});
+
+/** What was typed as the row that is stored, or what is wrong by field. */
+function read(
+  texts: SetupTexts,
+  follows: { readonly bands: boolean; readonly display: boolean },
+): { scaling: Scaling } | { problems: Partial<Record<keyof SetupTexts, string>> } {
+  const own = texts.formatId === 'own' ? ownFormat(texts) : undefined;
+  const parsed = Scaling.safeParse({
+    sensor: {
+      shape: texts.sensorShape,
+      percent: number(texts.sensorPercent),
+      class: texts.sensorClass || undefined,
+      multiplier: number(texts.sensorMultiplier),
+    },
+    converter: {
+      ...(own ? { own } : { formatId: texts.formatId }),
+      zero: texts.zero,
+      percent: number(texts.converterPercent),
+      updateMs: number(texts.updateMs),
+      filterMs: number(texts.filterMs),
+      coldKelvin: number(texts.coldKelvin),
+    },
+    controller: {
+      shape: texts.controllerShape,
+      cutPercent: number(texts.cutPercent),
+      multiplier: number(texts.controllerMultiplier),
+    },
+    bands: follows.bands
+      ? undefined
+      : {
+          breakAt: number(texts.breakAt),
+          underAt: number(texts.underAt),
+          overAt: number(texts.overAt),
+          shortAt: number(texts.shortAt),
+          delay: number(texts.delay),
+          reaction: texts.reaction,
+          ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),
+        },
+    display: follows.display
+      ? undefined
+      : {
+          label: texts.displayLabel,
+          unit: texts.displayUnit,
+          low: number(texts.displayLow),
+          high: number(texts.displayHigh),
+          decimals: number(texts.decimals),
+          cutoffPercent: number(texts.displayCutoff),
+        },
+  });
+  if (parsed.success) return { scaling: parsed.data };
+  const problems: Partial<Record<keyof SetupTexts, string>> = {};
+  for (const { path, message, code } of parsed.error.issues) {
+    const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
+    problems[field] ??= code === 'invalid_type' ? 'Enter a number.' : message;
+  }
+  return { problems };
+}
+
+function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
+  const router = useRouter();
+  const saver = useSave(point.view);
+  const { point: row } = point.analysis.context;
+  const [seen] = useState(() => expecting(point.view, 'points', row.id));
+  const [texts, setTexts] = useState(() => firstTexts(made));
+  const [asked, setAsked] = useState(false);
+  const [first] = useState(texts);
+  const same = (names: readonly (keyof SetupTexts)[]): boolean =>
+    names.every((name) => texts[name] === first[name]);
+  // What nobody chose goes on following the range.
+  const outcome = read(texts, {
+    bands: made.scaling.bands === undefined && same(BAND_TEXTS),
+    display: made.scaling.display === undefined && same(DISPLAY_TEXTS),
+  });
+  const problems = asked && 'problems' in outcome ? outcome.problems : {};
+  const leave = () => router.navigate(`${point.base}/scale` as never);
+  const store = (scaling: Scaling | null) =>
+    void saver.save({ kind: 'setScaling', pointId: row.id, scaling }, { expects: seen, then: leave });
+  const fields = {
+    texts,
+    problems,
+    change: (patch: Partial<SetupTexts>) => setTexts({ ...texts, ...patch }),
+  };
+  return (
+    <View className="gap-4">
+      <SensorFields {...fields} point={point} />
+      <ConverterFields {...fields} isCouple={point.type.couple !== undefined} />
+      <ControllerFields {...fields} />
+      <BandFields {...fields} unit={made.chain.input.unit} />
+      <DisplayFields {...fields} />
+      {asked && 'problems' in outcome && <Words as="fail">Some fields above are not right yet.</Words>}
+      <FormFoot
+        view={point.view}
+        saver={saver}
+        label="Store the chain"
+        onStore={() => {
+          setAsked(true);
+          if ('scaling' in outcome) store(outcome.scaling);
+        }}
+        onDone={leave}
+      >
+        {row.scaling && <Button label="Back to what follows" onPress={() => store(null)} />}
+      </FormFoot>
+    </View>
+  );
+}

@@ -1,0 +1,94 @@
+import { chainOf, plain } from '@keypost/core';
+import type { Sweep } from '@keypost/core';
+import { View } from 'react-native';
+import { Path } from 'react-native-svg';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { useTokens } from '../ui/look';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { useTask } from '../workers/useTask';
+import { Axes, pathOf } from './Axes';
+import { grouped } from './chainWords';
+import { Working } from './Working';
+
+/** Goes through the chain count by count, with its error band. */
+export function SweepPlate({ point }: { point: OpenPoint }) {
+  const task = useTask('sweep');
+  const made = chainOf(point.analysis);
+  if (!made || 'problem' in made) return null;
+  const { format } = made.chain.converter;
+  const all = Math.floor((format.most - format.least) / format.step) + 1;
+  const pointId = point.analysis.context.point.id;
+  return (
+    <Plate title="The chain, count by count">
+      <Row first className="gap-3">
+        {task.busy ? (
+          <Working count={task.count} all={all} onStop={task.cancel} />
+        ) : (
+          <Button
+            label={`Go through ${grouped(all)} counts`}
+            onPress={() => task.start({ job: point.view.content, pointId })}
+          />
+        )}
+        {task.error && <Notice>{task.error.message}</Notice>}
+        {task.answer && (
+          <Swept sweep={task.answer} unit={made.chain.controller.unit} label={made.chain.display.label} />
+        )}
+      </Row>
+    </Plate>
+  );
+}
+
+function Swept({
+  sweep: { points, shown, largestStep, turnsAt, worst },
+  unit,
+  label,
+}: {
+  sweep: Sweep;
+  unit: string;
+  label: string;
+}) {
+  const t = useTokens();
+  const values = points
+    .flatMap(({ value, plusMinus }) => [value - plusMinus, value + plusMinus])
+    .filter(Number.isFinite);
+  const counts = points.map((p) => p.counts);
+  const edge = (sign: 1 | -1) => points.map((p) => [p.counts, p.value + sign * p.plusMinus] as const);
+  return (
+    <View className="gap-1" role="status" aria-label="What the sweep found">
+      <Axes
+        label="Value over counts with its error band"
+        across={{ low: Math.min(...counts), high: Math.max(...counts), unit: 'counts' }}
+        up={{ low: Math.min(...values), high: Math.max(...values), unit }}
+        height={210}
+      >
+        {(frame) => (
+          <>
+            <Path
+              d={`${pathOf(frame, edge(1))} ${pathOf(frame, edge(-1).reverse()).replace('M', 'L')} Z`}
+              fill={t.accent}
+              opacity={0.25}
+            />
+            <Path
+              d={pathOf(
+                frame,
+                points.map((p) => [p.counts, p.value]),
+              )}
+              stroke={t.accent}
+              strokeWidth={2.5}
+              fill="none"
+            />
+          </>
+        )}
+      </Axes>
+      <Words as="body">{`${label} can show ${grouped(shown)} different numbers.`}</Words>
+      <Words as="body">{`Largest step from one count to the next: ${plain(largestStep.size, 3)} ${unit}, at ${grouped(largestStep.at)}.`}</Words>
+      <Words as="body">{`Largest error: ±${plain(worst.plusMinus, 3)} ${unit}, at ${grouped(worst.at)}.`}</Words>
+      {turnsAt !== undefined && (
+        <Words as="fail">{`At ${grouped(turnsAt)} the value goes back while the counts rise.`}</Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,246 @@
+import { besideEachOther, checkTable, JobProblem, plain, tableOf, tablesOf } from '@keypost/core';
+import type { CalibrationBody, CalibrationTables, FieldPoint, TablePoint } from '@keypost/core';
+import { format } from 'date-fns/format';
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { useChain } from './useChain';
+import { FieldPointForm } from './FieldPointForm';
+import { TablesChart } from './TablesChart';
+import { WorkshopForm } from './WorkshopForm';
+
+/** Calibration tables: the workshop's and the field's side by side, and which one is in force since when. */
+export function TablesScreen() {
+  return (
+    <PointSubPage title="Calibration tables" of="scale">
+      {(point) => <Tables point={point} />}
+    </PointSubPage>
+  );
+}
+
+interface Units {
+  readonly unitIn: string;
+  readonly unitOut: string;
+}
+
+function Tables({ point }: { point: OpenPoint }) {
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const { id, range } = point.analysis.context.point;
+  const tables = useMemo(() => tablesOf(point.view.content, id), [point.view.content, id]);
+  const moment = useChain(point);
+  const units = {
+    unitIn: tables.unitIn ?? (typeof moment === 'string' ? 'mA' : moment.made.chain.sensor.signal.unit),
+    unitOut: tables.unitOut ?? range?.unit ?? '',
+  };
+  const store = (body: CalibrationBody, then?: () => void) =>
+    void saver.save({ kind: 'calibrate', calibrations: [{ id: uuid(), pointId: id, body }] }, { then });
+  const now = typeof moment === 'string' ? undefined : moment.state.rows.signal.value;
+  return (
+    <>
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <ForcePlate
+        tables={tables}
+        onChoose={(table) => store({ kind: 'inForce', table, note: '' })}
+        known={known}
+      />
+      <TablesChart tables={tables} units={units} />
+      <BesidePlate
+        tables={tables}
+        units={units}
+        onVoid={(of, reason) => store({ kind: 'void', of, reason })}
+      />
+      <FieldPointForm units={units} now={now} saver={saver} known={known} onStore={store} />
+      <WorkshopForm units={units} known={known} saver={saver} onStore={store} />
+    </>
+  );
+}
+
+const FORCE_WORDS = { none: 'none', workshop: 'workshop', field: 'field' } as const;
+
+function ForcePlate({
+  tables,
+  onChoose,
+  known,
+}: {
+  tables: CalibrationTables;
+  onChoose: (table: CalibrationTables['inForce']) => void;
+  known: boolean;
+}) {
+  const { inForce, since, points, workshop, field } = tables;
+  const has = { none: true, workshop: workshop !== undefined, field: field.length >= 2 };
+  return (
+    <Plate title="In force">
+      <Row first className="gap-3">
+        <Choice
+          value={inForce}
+          onChange={(table) => known && has[table] && onChoose(table)}
+          options={(['none', 'workshop', 'field'] as const).map((value) => ({
+            value,
+            label: FORCE_WORDS[value],
+            hint:
+              value === 'field' && !has.field
+                ? 'needs two points'
+                : value === 'workshop' && !has.workshop
+                  ? 'not there yet'
+                  : undefined,
+          }))}
+        />
+        {since && (
+          <Words as="small">{`Since ${format(new Date(since.at), 'd MMM yyyy HH:mm')}, ${since.by}`}</Words>
+        )}
+        {points.length >= 2 && (
+          <Checked points={points} unit={tables.unitOut ?? ''} unitIn={tables.unitIn ?? ''} />
+        )}
+      </Row>
+    </Plate>
+  );
+}
+
+/** Course, largest step, and what is said beyond the ends. */
+function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit: string; unitIn: string }) {
+  const { course, turnsAt, largestStep, sag } = checkTable(points);
+  const { from, to } = largestStep;
+  const span = Math.abs(points.at(-1)!.out - points[0]!.out);
+  return (
+    <View className="gap-1">
+      {course === 'turns' ? (
+        <Words as="fail">{`It turns round at ${plain(turnsAt!.in)} ${unitIn}: one value stands for several signals. Check that point.`}</Words>
+      ) : (
+        <Words as="body">{`${course === 'rising' ? 'Rising' : 'Falling'} all the way, ${points.length} points.`}</Words>
+      )}
+      <Words as="body">{`Largest step ${plain(Math.abs(to.out - from.out), 4)} ${unit}, from ${plain(from.in)} to ${plain(to.in)} ${unitIn}.`}</Words>
+      {sag > 0.001 * span && (
+        <Words as="small">{`Between points a smooth curve may lie up to ${plain(sag, 2)} ${unit} off the straight pieces.`}</Words>
+      )}
+      <Words as="small">{`Below ${plain(points[0]!.in)} and above ${plain(points.at(-1)!.in)} ${unitIn} the last pieces go on: a guess.`}</Words>
+    </View>
+  );
+}
+
+/** The value that a table has at a signal; nothing where there is no table. */
+function valueAt(points: readonly TablePoint[], signal: number): number | undefined {
+  try {
+    return tableOf(points).at(signal);
+  } catch (error) {
+    if (error instanceof JobProblem) return undefined;
+    throw error;
+  }
+}
+
+function BesidePlate({
+  tables: { workshop, field },
+  units: { unitIn, unitOut },
+  onVoid,
+}: {
+  tables: CalibrationTables;
+  units: Units;
+  onVoid: (id: string, reason: string) => void;
+}) {
+  const [open, setOpen] = useState<string>();
+  const rows = besideEachOther(workshop?.points ?? [], field, valueAt);
+  if (!rows.length) return null;
+  return (
+    <Plate title="Side by side" aside={<Words as="small">{`${unitIn}, ${unitOut}`}</Words>}>
+      <Row first className="flex-row gap-2 py-2">
+        {['Signal', 'Workshop ■', 'Field ○', 'Apart'].map((head) => (
+          <Words key={head} as="small" className="flex-1 text-right">
+            {head}
+          </Words>
+        ))}
+      </Row>
+      {rows.map((row) => {
+        const own = field.find((point) => point.in === row.in);
+        const measured = workshop?.points.some((point) => point.in === row.in);
+        return (
+          <View key={row.in} className="border-t border-line">
+            <BesideRow
+              row={row}
+              own={own}
+              measured={measured}
+              unitIn={unitIn}
+              onOpen={() => setOpen(open === own?.id ? undefined : own?.id)}
+            />
+            {own && open === own.id && (
+              <TakeBack
+                own={own}
+                onVoid={(reason) => {
+                  onVoid(own.id, reason);
+                  setOpen(undefined);
+                }}
+              />
+            )}
+          </View>
+        );
+      })}
+    </Plate>
+  );
+}
+
+const text = (value: number | undefined): string => (value === undefined ? '' : plain(value, 5));
+
+/** What was measured stands firm; what lies between is lighter. */
+function BesideRow({
+  row,
+  own,
+  measured,
+  unitIn,
+  onOpen,
+}: {
+  row: ReturnType<typeof besideEachOther>[number];
+  own: FieldPoint | undefined;
+  measured: boolean | undefined;
+  unitIn: string;
+  onOpen: () => void;
+}) {
+  return (
+    <Pressable
+      role={own ? 'button' : undefined}
+      aria-label={own ? `Field point at ${plain(row.in)} ${unitIn}` : undefined}
+      disabled={!own}
+      onPress={onOpen}
+      className="min-h-[48px] flex-row items-center gap-2 px-4 py-2"
+    >
+      <Words as="number" className="flex-1 text-right">
+        {plain(row.in, 5)}
+      </Words>
+      <Words as={measured ? 'number' : 'mono'} className="flex-1 text-right">
+        {text(row.workshop)}
+      </Words>
+      <Words as={own ? 'number' : 'mono'} className="flex-1 text-right">
+        {text(row.field)}
+      </Words>
+      <Words as="mono" className="flex-1 text-right">
+        {text(row.difference)}
+      </Words>
+    </Pressable>
+  );
+}
+
+/** A field point that does not count any more, with the reason; it stays in the log. */
+function TakeBack({ own, onVoid }: { own: FieldPoint; onVoid: (reason: string) => void }) {
+  const [reason, setReason] = useState('');
+  return (
+    <View className="gap-3 bg-wash px-4 py-3">
+      <Words as="small">{`${format(new Date(own.at), 'd MMM HH:mm')} · ${own.by}${own.note ? ` · ${own.note}` : ''}`}</Words>
+      <Field label="Why does it not count?" value={reason} onChange={setReason} maxLength={200} />
+      <Button
+        label="Take it back"
+        kind="danger"
+        disabled={reason.trim() === ''}
+        onPress={() => onVoid(reason.trim())}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,81 @@
+import { dimensionOf, fixed } from '@keypost/core';
+import type { LinkKey, PointChain } from '@keypost/core';
+
+const QUANTITY: Readonly<Record<string, string>> = {
+  flow: 'Flow',
+  pressure: 'Pressure',
+  temperature: 'Temperature',
+  metres: 'Distance',
+  mass: 'Load',
+  hertz: 'Speed',
+  concentration: 'Concentration',
+};
+
+/** How one link is named, and what stands beside its number. */
+export interface LinkWords {
+  readonly label: string;
+  readonly unit: string;
+  readonly digits: number;
+  /** Range in which it is used. */
+  readonly range: string;
+}
+
+/** Digits that tell a thousandth of a span apart. */
+const digitsFor = (span: number): number =>
+  span === 0 ? 0 : Math.min(4, Math.max(0, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
+
+const rangeText = (low: number, high: number, digits: number): string =>
+  `${fixed(low, digits)} to ${fixed(high, digits)}`;
+
+/** The words of every link of a chain, by its key. */
+export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkWords>> {
+  const { sensor, input, converter, controller, display, bands } = chain;
+  const { format } = converter;
+  const own = digitsFor(sensor.high - sensor.low);
+  const few = Math.max(0, own - 1);
+  const signal = digitsFor(sensor.signal.high - sensor.signal.low);
+  const seen = digitsFor(bands.overAt - bands.underAt);
+  return {
+    value: {
+      label: QUANTITY[dimensionOf(sensor.unit) ?? ''] ?? 'Value',
+      unit: sensor.unit,
+      digits: own,
+      range: rangeText(sensor.low, sensor.high, few),
+    },
+    signal: {
+      label: 'At the sensor',
+      unit: sensor.signal.unit,
+      digits: signal,
+      range: rangeText(sensor.signal.low, sensor.signal.high, Math.max(0, signal - 1)),
+    },
+    input: {
+      label: 'At the input',
+      unit: input.unit,
+      digits: seen,
+      range: rangeText(bands.underAt, bands.overAt, Math.max(0, seen - 1)),
+    },
+    counts: { label: 'Counts', unit: '', digits: 0, range: countRange(format) },
+    engineering: {
+      label: 'Controller',
+      unit: controller.unit,
+      digits: own,
+      range: rangeText(controller.low, controller.high, few),
+    },
+    display: {
+      label: display.label,
+      unit: display.unit,
+      digits: display.decimals,
+      range: rangeText(display.low, display.high, display.decimals),
+    },
+  };
+}
+
+const countRange = ({ kind, low, high }: PointChain['chain']['converter']['format']): string =>
+  kind === 'unit' ? `${high} for each unit` : `${grouped(low)} to ${grouped(high)}`;
+
+/** Whole numbers in groups of three, with thin gaps that never break. */
+export const grouped = (value: number): string => fixed(value, 0).replace(/\B(?=(\d{3})+$)/g, '\u202f');
+
+/** A link's number as it is shown. */
+export const linkNumber = (key: LinkKey, value: number, digits: number): string =>
+  !Number.isFinite(value) ? 'beyond' : key === 'counts' ? grouped(value) : fixed(value, digits);

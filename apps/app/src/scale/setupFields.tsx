@@ -1,0 +1,290 @@
+import { BAND_SETS, RAW_FORMATS } from '@keypost/core';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+import { Button } from '../ui/Button';
+
+/** Everything that can be chosen along a chain, as it is typed. */
+export interface SetupTexts {
+  readonly sensorShape: 'linear' | 'square' | 'table';
+  readonly sensorPercent: string;
+  readonly sensorClass: string;
+  readonly sensorMultiplier: string;
+  readonly formatId: string;
+  readonly ownName: string;
+  readonly ownLow: string;
+  readonly ownHigh: string;
+  readonly ownLeast: string;
+  readonly ownMost: string;
+  readonly zero: 'removed' | 'included';
+  readonly converterPercent: string;
+  readonly updateMs: string;
+  readonly filterMs: string;
+  readonly coldKelvin: string;
+  readonly controllerShape: 'linear' | 'root' | 'table';
+  readonly cutPercent: string;
+  readonly controllerMultiplier: string;
+  readonly breakAt: string;
+  readonly underAt: string;
+  readonly overAt: string;
+  readonly shortAt: string;
+  readonly delay: string;
+  readonly reaction: 'hold' | 'substitute' | 'fail';
+  readonly substitute: string;
+  readonly displayLabel: string;
+  readonly displayUnit: string;
+  readonly displayLow: string;
+  readonly displayHigh: string;
+  readonly decimals: string;
+  readonly displayCutoff: string;
+}
+
+interface Fields {
+  readonly texts: SetupTexts;
+  readonly problems: Partial<Record<keyof SetupTexts, string>>;
+  readonly change: (patch: Partial<SetupTexts>) => void;
+}
+
+function Typed({
+  of: { texts, problems, change },
+  name,
+  label,
+  unit,
+  hint,
+  words = false,
+}: {
+  of: Fields;
+  name: keyof SetupTexts;
+  label: string;
+  unit?: string;
+  hint?: string;
+  words?: boolean;
+}) {
+  return (
+    <View className="min-w-[140px] flex-1">
+      <Field
+        label={label}
+        value={texts[name]}
+        onChange={(value) => change({ [name]: value })}
+        problem={problems[name]}
+        unit={unit}
+        hint={hint}
+        inputMode={words ? 'text' : 'decimal'}
+        mono={!words}
+      />
+    </View>
+  );
+}
+
+const Side = ({ children }: { children: React.ReactNode }) => (
+  <View className="flex-row flex-wrap gap-3">{children}</View>
+);
+
+/** The sensor: shape, accuracy or class, and how many times its own value the wanted one is. */
+export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
+  const { type } = point;
+  const classes = type.couple
+    ? ['1', '2', '3']
+    : type.resistance?.kind === 'rtd'
+      ? ['AA', 'A', 'B', 'C']
+      : undefined;
+  return (
+    <Plate title="Sensor">
+      <Row first className="gap-3">
+        {!classes && (
+          <Choice
+            label="Its signal over the value"
+            value={of.texts.sensorShape}
+            onChange={(sensorShape) => of.change({ sensorShape })}
+            options={[
+              { value: 'linear', label: 'straight' },
+              { value: 'square', label: 'square', hint: 'pressure of a flow' },
+              { value: 'table', label: 'table in force' },
+            ]}
+          />
+        )}
+        {classes ? (
+          <Choice
+            label="Class"
+            value={of.texts.sensorClass || (type.couple ? '2' : 'B')}
+            onChange={(sensorClass) => of.change({ sensorClass })}
+            options={classes.map((value) => ({ value, label: value }))}
+          />
+        ) : (
+          <Side>
+            <Typed
+              of={of}
+              name="sensorPercent"
+              label="Accuracy"
+              unit="% of span"
+              hint="0.5 is taken while empty"
+            />
+            <Typed
+              of={of}
+              name="sensorMultiplier"
+              label="Wanted value is times"
+              hint="lines of a rope, a ratio"
+            />
+          </Side>
+        )}
+      </Row>
+    </Plate>
+  );
+}
+
+/** The converter: how its counts lie, what it errs, how quick it is. */
+export function ConverterFields({ isCouple, ...of }: Fields & { isCouple: boolean }) {
+  const { texts, change } = of;
+  const chosen = RAW_FORMATS.find(({ id }) => id === texts.formatId);
+  return (
+    <Plate title="Converter">
+      <Row first className="gap-3">
+        <Select
+          label="Raw format"
+          value={texts.formatId}
+          onChange={(formatId) => change({ formatId })}
+          options={[
+            ...RAW_FORMATS.map(({ id, name }) => ({ value: id, label: name })),
+            { value: 'own', label: 'one of your own' },
+          ]}
+        />
+        {texts.formatId === 'own' && (
+          <>
+            <Typed of={of} name="ownName" label="Name" words />
+            <Side>
+              <Typed of={of} name="ownLow" label="Counts at bottom" />
+              <Typed of={of} name="ownHigh" label="Counts at top" />
+            </Side>
+            <Side>
+              <Typed of={of} name="ownLeast" label="Least counts" />
+              <Typed of={of} name="ownMost" label="Most counts" />
+            </Side>
+          </>
+        )}
+        {chosen?.kind !== 'unit' && (
+          <Choice
+            label="Live zero"
+            value={texts.zero}
+            onChange={(zero) => change({ zero })}
+            options={[
+              { value: 'removed', label: 'taken off', hint: 'bottom counts are 4 mA' },
+              { value: 'included', label: 'in the counts', hint: 'bottom counts are 0 mA' },
+            ]}
+          />
+        )}
+        <Side>
+          <Typed of={of} name="converterPercent" label="Accuracy" unit="% of range" />
+          {isCouple && <Typed of={of} name="coldKelvin" label="Cold junction, ±" unit="K" />}
+        </Side>
+        <Side>
+          <Typed of={of} name="updateMs" label="Update" unit="ms" />
+          <Typed of={of} name="filterMs" label="Filter" unit="ms" />
+        </Side>
+      </Row>
+    </Plate>
+  );
+}
+
+/** What the program makes of the counts. Its range stands in the module's own parameters, in Set. */
+export function ControllerFields(of: Fields) {
+  const { texts, change } = of;
+  return (
+    <Plate title="Controller">
+      <Row first className="gap-3">
+        <Choice
+          label="What it makes of the counts"
+          value={texts.controllerShape}
+          onChange={(controllerShape) => change({ controllerShape })}
+          options={[
+            { value: 'linear', label: 'straight line' },
+            { value: 'root', label: 'square root' },
+            { value: 'table', label: 'table in force' },
+          ]}
+        />
+        <Side>
+          {texts.controllerShape === 'root' && (
+            <Typed of={of} name="cutPercent" label="Zero below" unit="%" />
+          )}
+          <Typed of={of} name="controllerMultiplier" label="Times" hint="lines of a rope, a ratio" />
+        </Side>
+      </Row>
+    </Plate>
+  );
+}
+
+/** Limits of the signal, and what is done beyond them. */
+export function BandFields({ unit, ...of }: Fields & { unit: string }) {
+  const { texts, change } = of;
+  return (
+    <Plate title="Outside the range">
+      <Row first className="gap-3">
+        {unit === 'mA' && (
+          <View className="flex-row flex-wrap gap-2">
+            {BAND_SETS.map(({ id, name, bands }) => (
+              <Button
+                key={id}
+                label={name}
+                onPress={() =>
+                  change({
+                    breakAt: String(bands.breakAt),
+                    underAt: String(bands.underAt),
+                    overAt: String(bands.overAt),
+                    shortAt: String(bands.shortAt),
+                    delay: String(bands.delay),
+                  })
+                }
+              />
+            ))}
+          </View>
+        )}
+        <Side>
+          <Typed of={of} name="breakAt" label="Break at" unit={unit} />
+          <Typed of={of} name="underAt" label="Under-range below" unit={unit} />
+        </Side>
+        <Side>
+          <Typed of={of} name="overAt" label="Over-range above" unit={unit} />
+          <Typed of={of} name="shortAt" label="Short at" unit={unit} />
+        </Side>
+        <Choice
+          label="When it lasts"
+          value={texts.reaction}
+          onChange={(reaction) => change({ reaction })}
+          options={[
+            { value: 'hold', label: 'hold the last' },
+            { value: 'substitute', label: 'put another' },
+            { value: 'fail', label: 'mark it bad' },
+          ]}
+        />
+        <Side>
+          <Typed of={of} name="delay" label="After" unit="s" />
+          {texts.reaction === 'substitute' && <Typed of={of} name="substitute" label="Value in its place" />}
+        </Side>
+      </Row>
+    </Plate>
+  );
+}
+
+/** The screen that is read. */
+export function DisplayFields(of: Fields) {
+  return (
+    <Plate title="Screen">
+      <Row first className="gap-3">
+        <Side>
+          <Typed of={of} name="displayLabel" label="Name" words />
+          <Typed of={of} name="displayUnit" label="Unit" words />
+        </Side>
+        <Side>
+          <Typed of={of} name="displayLow" label="Shows at the bottom" />
+          <Typed of={of} name="displayHigh" label="Shows at the top" />
+        </Side>
+        <Side>
+          <Typed of={of} name="decimals" label="Decimal places" />
+          <Typed of={of} name="displayCutoff" label="Cut-off" unit="%" />
+        </Side>
+      </Row>
+    </Plate>
+  );
+}

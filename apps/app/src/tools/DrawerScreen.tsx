@@ -1,0 +1,20 @@
+import { TOOLS } from '@keypost/core';
+import { View } from 'react-native';
+import { MoreRow } from '../ui/MoreRow';
+import { Plate } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+
+/** The tool drawer: every calculator, without a job. */
+export function DrawerScreen() {
+  return (
+    <Screen narrow head={<PageHead title="Tools" over="No job needed" back="/" />}>
+      <Plate>
+        <View role="list" aria-label="Tools">
+          {TOOLS.map(({ id, name, hint }, i) => (
+            <MoreRow key={id} first={i === 0} to={`/tools/${id}`} label={name} hint={hint} />
+          ))}
+        </View>
+      </Plate>
+    </Screen>
+  );
+}

@@ -1,0 +1,127 @@
+import { JobIndex, resultText } from '@keypost/core';
+import type { Change, Tool, ToolResult, ToolValues } from '@keypost/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
+import { useJob, useJobs } from '../data/jobs';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { Button } from '../ui/Button';
+import { GoTo } from '../ui/GoTo';
+import { Plate, Row } from '../ui/Plate';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+
+/** What is done to a point when a result is sent to it: what fits it is set, and the result stays there as a note. */
+export function sendChanges(
+  tool: Tool,
+  values: ToolValues,
+  result: ToolResult,
+  index: JobIndex,
+  pointId: string,
+): Change[] {
+  const note: Change = {
+    kind: 'calibrate',
+    calibrations: [
+      {
+        id: uuid(),
+        pointId,
+        body: {
+          kind: 'note',
+          tool: tool.id,
+          title: `${tool.name}: ${result.title}`.replaceAll('\u00a0', ' ').slice(0, 80),
+          text: resultText(tool, result).slice(0, 1000),
+        },
+      },
+    ],
+  };
+  return [...(tool.send?.(values, index, index.point(pointId)) ?? []), note];
+}
+
+/** Hands a result to a point of a job. */
+export function SendToPoint({
+  tool,
+  values,
+  result,
+}: {
+  tool: Tool;
+  values: ToolValues;
+  result: ToolResult;
+}) {
+  const jobs = useJobs();
+  const [chosen, setChosen] = useState<string>();
+  const jobId = chosen ?? jobs.data?.[0]?.id;
+  return (
+    <Plate title="Send it to a point">
+      <Row first className="gap-3">
+        {jobs.data?.length === 0 && (
+          <Words as="soft">There is no job yet. Begin one on the first page.</Words>
+        )}
+        {jobs.data && jobs.data.length > 0 && (
+          <Select
+            label="Job"
+            value={jobId ?? ''}
+            options={jobs.data.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setChosen}
+          />
+        )}
+        {jobId && <ToPoint key={jobId} jobId={jobId} tool={tool} values={values} result={result} />}
+      </Row>
+    </Plate>
+  );
+}
+
+function ToPoint({
+  jobId,
+  tool,
+  values,
+  result,
+}: {
+  jobId: string;
+  tool: Tool;
+  values: ToolValues;
+  result: ToolResult;
+}) {
+  const job = useJob(jobId);
+  const saver = useSave(job.data);
+  const known = useKnown();
+  const [chosen, setChosen] = useState<string>();
+  const [done, setDone] = useState<{ id: string; tag: string }>();
+  const points = job.data?.content.points ?? [];
+  const point = points.find(({ id }) => id === chosen) ?? points[0];
+  if (!point) return <Words as="soft">{job.data ? 'This job has no point yet.' : 'Reading the job…'}</Words>;
+  const send = () => {
+    const index = new JobIndex(job.data!.content);
+    const changes = sendChanges(tool, values, result, index, point.id);
+    void saver.save({ kind: 'several', changes }, { then: () => setDone({ id: point.id, tag: point.tag }) });
+  };
+  return (
+    <View className="gap-3">
+      <Select
+        label="Point"
+        value={point.id}
+        options={points.map(({ id, tag, name }) => ({ value: id, label: `${tag}  ${name}` }))}
+        onChange={setChosen}
+      />
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <Button
+        label={`Send to ${point.tag}`}
+        kind="main"
+        disabled={!known}
+        waiting={saver.saving}
+        onPress={send}
+      />
+      {done && (
+        <GoTo
+          label={`Open ${done.tag}`}
+          to={`/job/${jobId}/point/${done.id}/scale`}
+          className="min-h-[48px] justify-center"
+        >
+          <Words as="strong" className="text-accent underline">{`It is at ${done.tag}. Open it`}</Words>
+        </GoTo>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,96 @@
+import type { ToolField } from '@keypost/core';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+import type { ToolInUse } from './useTool';
+
+/** More choices than this go into a list that opens. */
+const MOST_IN_SIGHT = 4;
+
+/** What a tool asks. */
+export function ToolFields({ use }: { use: ToolInUse }) {
+  return (
+    <View className="gap-3">
+      {use.fields.map((field) => (
+        <OneField key={field.key} field={field} use={use} />
+      ))}
+    </View>
+  );
+}
+
+function OneField({ field, use }: { field: ToolField; use: ToolInUse }) {
+  const { key, label, kind, choices = [], hint } = field;
+  const value = use.values[key] ?? '';
+  const problem = use.problems.find(({ path }) => path === key)?.message;
+  const change = (next: string): void => use.change(key, next);
+  if (kind === 'choice')
+    return choices.length > MOST_IN_SIGHT ? (
+      <Select label={label} value={value} options={choices} onChange={change} problem={problem} hint={hint} />
+    ) : (
+      <Choice label={label} value={value} options={choices} onChange={change} problem={problem} />
+    );
+  if (kind === 'pairs') return <Pairs field={field} value={value} problem={problem} onChange={change} />;
+  return (
+    <Field
+      label={label}
+      value={value}
+      onChange={change}
+      problem={problem}
+      hint={hint ?? (field.optional ? 'may stay empty' : undefined)}
+      unit={field.unitKey ? use.values[field.unitKey] : field.unit}
+      inputMode={kind === 'words' || kind === 'list' ? 'text' : 'decimal'}
+      mono={kind !== 'words'}
+    />
+  );
+}
+
+/** Rows of two numbers. */
+function Pairs({
+  field: { label, columns = ['First', 'Second'] },
+  value,
+  problem,
+  onChange,
+}: {
+  field: ToolField;
+  value: string;
+  problem: string | undefined;
+  onChange: (value: string) => void;
+}) {
+  const rows = value.split('\n').map((row) => {
+    const [first = '', second = ''] = row.split(';');
+    return [first, second] as const;
+  });
+  const put = (next: readonly (readonly [string, string])[]): void =>
+    onChange(next.map((row) => row.join(';')).join('\n'));
+  const edit = (at: number, side: 0 | 1, text: string): void =>
+    put(rows.map((row, i) => (i === at ? (side === 0 ? [text, row[1]] : [row[0], text]) : row)));
+  return (
+    <View className="gap-2" role="group" aria-label={label}>
+      <Words as="strong">{label}</Words>
+      {rows.map(([first, second], i) => (
+        <View key={i} className="flex-row gap-2">
+          {([first, second] as const).map((text, side) => (
+            <View key={side} className="min-w-0 flex-1">
+              <Field
+                label={i === 0 ? columns[side]! : `${columns[side]}, row ${i + 1}`}
+                bare={i > 0}
+                value={text.trim()}
+                onChange={(next) => edit(i, side as 0 | 1, next)}
+                inputMode="decimal"
+                mono
+              />
+            </View>
+          ))}
+        </View>
+      ))}
+      {problem && <Words as="fail">{problem}</Words>}
+      <View className="flex-row gap-3">
+        <Button label="Another pair" onPress={() => put([...rows, ['', '']])} />
+        {rows.length > 1 && <Button label="Take the last off" onPress={() => put(rows.slice(0, -1))} />}
+      </View>
+    </View>
+  );
+}

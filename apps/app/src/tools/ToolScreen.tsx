@@ -1,0 +1,42 @@
+import { findTool, resultText } from '@keypost/core';
+import type { Tool } from '@keypost/core';
+import { useGlobalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { NotFoundScreen } from '../ui/NotFoundScreen';
+import { PageHead, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { SendToPoint } from './SendToPoint';
+import { ShareButton } from './ShareButton';
+import { ToolFields } from './ToolFields';
+import { ToolOutcome } from './ToolOutcome';
+import { useTool } from './useTool';
+
+/** One tool of the drawer. */
+export function ToolScreen() {
+  const { toolId } = useGlobalSearchParams();
+  const tool = findTool(Array.isArray(toolId) ? (toolId[0] ?? '') : (toolId ?? ''));
+  return tool ? <InUse key={tool.id} tool={tool} /> : <NotFoundScreen />;
+}
+
+function InUse({ tool }: { tool: Tool }) {
+  const use = useTool(tool);
+  const [sending, setSending] = useState(false);
+  const { result } = use;
+  return (
+    <Screen narrow head={<PageHead title={tool.name} back="/tools" />}>
+      <Words as="soft">{tool.hint}</Words>
+      <ToolOutcome result={result} />
+      <ToolFields use={use} />
+      <View className="gap-3">
+        {result && <ShareButton title={tool.name} text={resultText(tool, result)} />}
+        {result && !sending && (
+          <Button label="Send to a point" kind="main" onPress={() => setSending(true)} />
+        )}
+        {result && sending && <SendToPoint tool={tool} values={use.values} result={result} />}
+        <Button label="Begin anew" kind="bare" onPress={use.reset} />
+      </View>
+    </Screen>
+  );
+}

@@ -1,0 +1,62 @@
+import { askedFields, JobProblem } from '@keypost/core';
+import type { Problem, Tool, ToolField, ToolResult, ToolValues } from '@keypost/core';
+import { useMemo, useState } from 'react';
+
+const keyOf = (tool: Tool): string => `keypost.tool.${tool.id}`;
+
+/** What was last typed into a tool on this device; its own first values where it was never used. */
+function remembered(tool: Tool): ToolValues {
+  try {
+    const kept = JSON.parse(localStorage.getItem(keyOf(tool)) ?? '{}') as Record<string, unknown>;
+    const known = tool.fields.filter(({ key }) => typeof kept[key] === 'string');
+    return { ...tool.first, ...Object.fromEntries(known.map(({ key }) => [key, kept[key] as string])) };
+  } catch {
+    return tool.first;
+  }
+}
+
+/** A tool in use. */
+export interface ToolInUse {
+  readonly values: ToolValues;
+  readonly fields: readonly ToolField[];
+  readonly change: (key: string, value: string) => void;
+  readonly reset: () => void;
+  readonly result?: ToolResult;
+  readonly problems: readonly Problem[];
+}
+
+/**
+ * A tool with what is typed into it.
+ * @param given values of a point, where it is used with one's numbers: those are not remembered.
+ */
+export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
+  const [values, setValues] = useState<ToolValues>(() =>
+    given ? { ...tool.first, ...given } : remembered(tool),
+  );
+  const put = (next: ToolValues): void => {
+    setValues(next);
+    if (given) return;
+    try {
+      localStorage.setItem(keyOf(tool), JSON.stringify(next));
+    } catch {
+      // Kept for this visit only.
+    }
+  };
+  const worked = useMemo(() => attempt(tool, values), [tool, values]);
+  return {
+    ...worked,
+    values,
+    fields: askedFields(tool, values),
+    change: (key, value) => put({ ...values, [key]: value }),
+    reset: () => put({ ...tool.first, ...given }),
+  };
+}
+
+function attempt(tool: Tool, values: ToolValues): Pick<ToolInUse, 'result' | 'problems'> {
+  try {
+    return { result: tool.work(values), problems: [] };
+  } catch (error) {
+    if (error instanceof JobProblem) return { problems: error.problems };
+    throw error;
+  }
+}

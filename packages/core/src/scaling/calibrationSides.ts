@@ -1,0 +1,62 @@
+import type { Analysis } from '../wiring/index.ts';
+import { convert } from '../units/quantity.ts';
+import type { Curve } from './curve.ts';
+import { straight } from './curve.ts';
+import type { PointChain } from './pointChain.ts';
+import { ELEMENTS, ohmsOf, temperatureOf } from './sensors/rtd.ts';
+import { coupleMillivolts, coupleTemperature } from './sensors/thermocouple.ts';
+import { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
+import { standing } from './standing.ts';
+import type { SideRange } from './transmitterCalibration.ts';
+
+/** What is injected into a transmitter and what it gives, and the curve between where it is none. */
+export interface CalibrationSides {
+  readonly injects: SideRange;
+  readonly gives: SideRange;
+  /** From the value to what is injected, where a source stands in for the element. */
+  readonly curved?: { readonly curve: Curve; readonly low: number; readonly high: number };
+  /** What must come for what was injected. */
+  readonly wantedOf: (injected: number) => number;
+}
+
+/**
+ * The sides of a point's transmitter: its own value, or, where it is set to an element or couple, the ohms or millivolts
+ * of that (with the cold junction at 0 °C, as a source without compensation gives them).
+ */
+export function calibrationSides({ context }: Analysis, { chain: { sensor } }: PointChain): CalibrationSides {
+  const { low, high, unit, signal } = sensor;
+  const gives = { low: signal.low, high: signal.high, unit: signal.unit };
+  const out = straight(low, signal.low, high, signal.high);
+  const element = standing(context.index, context.device.id, 'element')?.value ?? '';
+  const curve = elementCurve(element, unit);
+  if (!curve) {
+    return { injects: { low, high, unit }, gives, wantedOf: sensor.curve.at };
+  }
+  return {
+    injects: { low: curve.curve.at(low), high: curve.curve.at(high), unit: curve.unit },
+    gives,
+    curved: { curve: curve.curve, low, high },
+    wantedOf: (injected) => out.at(curve.curve.back(injected)),
+  };
+}
+
+function elementCurve(name: string, unit: string): { curve: Curve; unit: string } | undefined {
+  const celsius = (t: number): number => convert(t, unit, '°C') ?? t;
+  const own = (t: number): number => convert(t, '°C', unit) ?? t;
+  const element = ELEMENTS.find(({ id }) => id === name);
+  if (element)
+    return {
+      unit: 'Ω',
+      curve: { at: (t) => ohmsOf(element, celsius(t)), back: (ohms) => own(temperatureOf(element, ohms)) },
+    };
+  const couple = COUPLE_TYPES.find((type) => type === name);
+  return (
+    couple && {
+      unit: 'mV',
+      curve: {
+        at: (t) => coupleMillivolts(couple, celsius(t)),
+        back: (mV) => own(coupleTemperature(couple, mV)),
+      },
+    }
+  );
+}
