@@ -1,15 +1,14 @@
-import { chainOf, digitsOf, fixed, injectionChecks, JobProblem, plannedSteps } from '@keypost/core';
+import { chainOf, injectionChecks, JobProblem, plannedSteps } from '@keypost/core';
 import type { Check, PlannedStep, PointChain, Result } from '@keypost/core';
-import { View } from 'react-native';
+import { useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
-import { Button } from '../ui/Button';
 import { Caution, Notice } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { BenchFields } from './BenchFields';
 import { useBench } from './useBench';
 import { InstrumentFields, useInstrument } from './InstrumentFields';
-import { CheckRow } from './ProofForm';
+import { InjectionStepRow } from './InjectionStepRow';
 import { StoreEntries } from './StoreEntries';
 import { useEntries } from './useEntries';
 
@@ -51,11 +50,10 @@ function Injection({
     planned,
     checks: checksOf(point, made, planned, bench.given[planned.step.key]?.injected),
   }));
-  const entered = useEntries(
-    point,
-    steps.flatMap((step) => step.checks),
-    instrument,
-  );
+  const checks = steps.flatMap((step) => step.checks);
+  const entered = useEntries(point, checks, instrument);
+  const undone = steps.findIndex((step) => step.checks.some(({ key }) => !latest.get(key)?.pass));
+  const [open, setOpen] = useState(undone);
   return (
     <>
       <Plate title="Inject in place of the sensor" aside={<Words as="mono">{unit}</Words>}>
@@ -68,57 +66,23 @@ function Injection({
             trip.
           </Caution>
         </Row>
-        {steps.map(({ planned, checks }) => (
-          <Row key={planned.step.key} className="gap-3">
-            <StepHead planned={planned} bench={bench} />
-            {checks.map((check) => (
-              <CheckRow
-                key={check.key}
-                name={check.label}
-                check={check}
-                entry={entered.entries[check.key]}
-                last={latest.get(check.key)}
-                instrument={instrument}
-                onEnter={(value) => entered.enter(check.key, value)}
-              />
-            ))}
-          </Row>
+        {steps.map((step, i) => (
+          <InjectionStepRow
+            key={step.planned.step.key}
+            {...step}
+            bench={bench}
+            entered={entered}
+            latest={latest}
+            instrument={instrument}
+            open={open === i}
+            onOpen={() => setOpen(open === i ? -1 : i)}
+            onNext={i + 1 < steps.length ? () => setOpen(i + 1) : undefined}
+          />
         ))}
       </Plate>
+      <StoreEntries of={entered} one="reading" many="readings" />
       <BenchFields bench={bench} />
       <InstrumentFields {...fields} problem={problem} />
-      <StoreEntries of={entered} one="reading" many="readings" />
     </>
-  );
-}
-
-/** What to inject at a step; by the source on the bench, where one answers. */
-function StepHead({
-  planned: { step, signal, unit },
-  bench,
-}: {
-  planned: PlannedStep;
-  bench: ReturnType<typeof useBench>;
-}) {
-  const given = bench.given[step.key];
-  const amount = `${fixed(signal, digitsOf(unit))} ${unit}`;
-  return (
-    <View className="flex-row flex-wrap items-center justify-between gap-2">
-      <View className="min-w-0 flex-1">
-        <Words as="number">{amount}</Words>
-        <Words as="small">
-          {given
-            ? `${step.words}; the source gives ${fixed(given.injected, digitsOf(unit) + 1)} ${unit}`
-            : step.words}
-        </Words>
-      </View>
-      {bench.link !== undefined && (
-        <Button
-          label={`Give ${amount}`}
-          waiting={bench.waiting === step.key}
-          onPress={() => void bench.give(step.key, signal)}
-        />
-      )}
-    </View>
   );
 }

@@ -83,8 +83,7 @@ function GroupPlate({
   );
 }
 
-/** One check: what is expected, what was seen, and what that says. */
-export function CheckRow({
+function CheckRow({
   name,
   check,
   entry,
@@ -162,7 +161,8 @@ function Outcome({
   );
 }
 
-function lastWords({ measured, difference, expected, unit }: Result): string {
+/** What was seen when a check was stored last. */
+export function lastWords({ measured, difference, expected, unit }: Result): string {
   if (typeof measured === 'boolean') return measured ? 'on' : 'off';
   const words = (value: number): string =>
     unit === undefined ? `${value.toFixed(1)} V` : `${plain(value, 5)} ${unit}`;
@@ -177,7 +177,8 @@ function markOf(pass: boolean | undefined) {
   return pass === undefined ? 'open' : pass ? 'proven' : 'failed';
 }
 
-function YesNo({
+/** One of two that were seen. */
+export function YesNo({
   name,
   expected,
   value,

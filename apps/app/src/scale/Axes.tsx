@@ -145,12 +145,12 @@ export function Strip({
       {words && right - left > 14 && (
         <Text
           x={(left + right) / 2 + 4}
-          y={frame.top + 8}
+          y={frame.top + 12}
           fill={ink}
           fontFamily="AtkinsonHyperlegibleNext_600SemiBold"
           fontSize={13}
           textAnchor="end"
-          transform={`rotate(-90 ${(left + right) / 2 + 4} ${frame.top + 8})`}
+          transform={`rotate(-90 ${(left + right) / 2 + 4} ${frame.top + 12})`}
         >
           {words}
         </Text>

@@ -64,7 +64,7 @@ export function BudgetPlate({ point, moment }: { point: OpenPoint; moment: Chain
 
 function Line({ label, value }: { label: string; value: string }) {
   return (
-    <View className="flex-row items-baseline justify-between gap-2">
+    <View className="flex-row flex-wrap items-baseline justify-between gap-x-2">
       <Words as="strong">{label}</Words>
       <Words as="number">{value}</Words>
     </View>

@@ -6,25 +6,20 @@ import type { Saver } from '../data/useSave';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
 
 const EMPTY = { in: '', out: '', note: '' };
 
-/** A point from a known load in the field. */
-export function FieldPointForm({
-  units: { unitIn, unitOut },
-  now,
-  saver,
-  known,
-  onStore,
-}: {
+interface FormOf {
   units: { unitIn: string; unitOut: string };
   /** Signal at which the chain stands now. */
   now: number | undefined;
   saver: Saver;
   known: boolean;
   onStore: (body: CalibrationBody, then?: () => void) => void;
-}) {
+}
+
+/** A point from a known load in the field: put on, waited for, then both entered. */
+export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, onStore }: FormOf) {
   const [texts, setTexts] = useState(EMPTY);
   const [asked, setAsked] = useState(false);
   const [signal, value] = [parseIn(texts.in, unitIn), parseIn(texts.out, unitOut)];

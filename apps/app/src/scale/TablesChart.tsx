@@ -17,11 +17,11 @@ export function TablesChart({
 }) {
   const all = [...(workshop?.points ?? []), ...field];
   if (all.length < 2) return null;
-  const ends = (values: readonly number[], unit: string) => ({
-    low: Math.min(...values),
-    high: Math.max(...values),
-    unit,
-  });
+  const ends = (values: readonly number[], unit: string) => {
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    const room = 0.04 * (high - low);
+    return { low: low - room, high: high + room, unit };
+  };
   const across = ends(
     all.map((point) => point.in),
     unitIn,

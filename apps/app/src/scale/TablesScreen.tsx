@@ -188,7 +188,8 @@ function BesidePlate({
   );
 }
 
-const text = (value: number | undefined): string => (value === undefined ? '' : plain(value, 5));
+const text = (value: number | undefined): string =>
+  value === undefined ? '' : plain(value, 4).replace('-', '−');
 
 /** What was measured stands firm; what lies between is lighter. */
 function BesideRow({

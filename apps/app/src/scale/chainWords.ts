@@ -1,4 +1,4 @@
-import { dimensionOf, fixed } from '@keypost/core';
+import { dimensionOf, fixed, plain } from '@keypost/core';
 import type { LinkKey, PointChain } from '@keypost/core';
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -24,15 +24,14 @@ export interface LinkWords {
 const digitsFor = (span: number): number =>
   span === 0 ? 0 : Math.min(4, Math.max(0, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
 
-const rangeText = (low: number, high: number, digits: number): string =>
-  `${fixed(low, digits)} to ${fixed(high, digits)}`;
+const rangeText = (low: number, high: number): string =>
+  `${plain(low, 4)} to ${plain(high, 4)}`.replaceAll('-', '−');
 
 /** The words of every link of a chain, by its key. */
 export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkWords>> {
   const { sensor, input, converter, controller, display, bands } = chain;
   const { format } = converter;
   const own = digitsFor(sensor.high - sensor.low);
-  const few = Math.max(0, own - 1);
   const signal = digitsFor(sensor.signal.high - sensor.signal.low);
   const seen = digitsFor(bands.overAt - bands.underAt);
   return {
@@ -40,32 +39,32 @@ export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkW
       label: QUANTITY[dimensionOf(sensor.unit) ?? ''] ?? 'Value',
       unit: sensor.unit,
       digits: own,
-      range: rangeText(sensor.low, sensor.high, few),
+      range: rangeText(sensor.low, sensor.high),
     },
     signal: {
       label: 'At the sensor',
       unit: sensor.signal.unit,
       digits: signal,
-      range: rangeText(sensor.signal.low, sensor.signal.high, Math.max(0, signal - 1)),
+      range: rangeText(sensor.signal.low, sensor.signal.high),
     },
     input: {
       label: 'At the input',
       unit: input.unit,
       digits: seen,
-      range: rangeText(bands.underAt, bands.overAt, Math.max(0, seen - 1)),
+      range: rangeText(bands.underAt, bands.overAt),
     },
     counts: { label: 'Counts', unit: '', digits: 0, range: countRange(format) },
     engineering: {
       label: 'Controller',
       unit: controller.unit,
       digits: own,
-      range: rangeText(controller.low, controller.high, few),
+      range: rangeText(controller.low, controller.high),
     },
     display: {
       label: display.label,
       unit: display.unit,
       digits: display.decimals,
-      range: rangeText(display.low, display.high, display.decimals),
+      range: rangeText(display.low, display.high),
     },
   };
 }

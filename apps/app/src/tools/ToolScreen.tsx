@@ -25,7 +25,19 @@ function InUse({ tool }: { tool: Tool }) {
   const [sending, setSending] = useState(false);
   const { result } = use;
   return (
-    <Screen narrow head={<PageHead title={tool.name} back="/tools" />}>
+    <Screen
+      narrow
+      head={<PageHead title={tool.name} back="/tools" />}
+      dock={
+        result && (
+          <View className="border-t-[1.5px] border-edge bg-plate px-4 py-3">
+            <Words as="number" className="text-center">
+              {result.title}
+            </Words>
+          </View>
+        )
+      }
+    >
       <Words as="soft">{tool.hint}</Words>
       <ToolOutcome result={result} />
       <ToolFields use={use} />

@@ -13,6 +13,7 @@ import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
 import { MODULES } from './modules.ts';
+import { scaledWork } from './scalingWork.ts';
 import { fitted, prepared, setAtDevices } from './settingWork.ts';
 import type { StandInPorts } from '../standIns/start.ts';
 
@@ -71,7 +72,8 @@ export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
     ),
   );
   const done = applyHistory(built, [...worked, ...by(JON, fitted(built, landedIds))]);
-  return setAtDevices(done, () => ({ by: MIRA, at: clock() }));
+  const now = () => ({ by: MIRA, at: clock() });
+  return scaledWork(setAtDevices(done, now), now);
 }
 
 /** Supplies, modules, then every point with what belongs to it. */

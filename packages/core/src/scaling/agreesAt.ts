@@ -34,13 +34,27 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
       if (off > (worst?.off ?? OFF)) worst = { value, shown: shown.value, off };
     });
   }
-  if (!worst) return undefined;
   const { unit, decimals, label } = chain.display;
+  if (!worst) return hidden(chain);
   const { value, shown } = worst;
   return {
     value,
     shown,
     sentence: `${label} shows ${fixed(shown, decimals)} ${unit} where there are ${fixed(value, decimals)} ${chain.sensor.unit}`,
+  };
+}
+
+/** A screen whose cut-off is above this share hides flow that somebody wants to see, %. */
+const USUAL_CUTOFF = 5;
+
+function hidden({ display, sensor }: Chain): Disagreement | undefined {
+  const { cutoffPercent, low, high, label, unit, decimals } = display;
+  if (cutoffPercent <= USUAL_CUTOFF) return undefined;
+  const limit = (cutoffPercent / 100) * Math.max(Math.abs(low), Math.abs(high));
+  return {
+    value: sensor.low + (cutoffPercent / 100) * (sensor.high - sensor.low),
+    shown: 0,
+    sentence: `Cut-off ${cutoffPercent} % holds ${label} at zero below ${fixed(limit, decimals)} ${unit}`,
   };
 }
 

@@ -55,7 +55,7 @@ export function addUp(contributions: readonly Contribution[], unit: string, span
   const wrong = contributions.find(({ plusMinus }) => !Number.isFinite(plusMinus) || plusMinus < 0);
   if (wrong) refuse(`${wrong.label}: an error is 0 or more.`);
   const sorted = [...contributions]
-    .filter(({ plusMinus }) => plusMinus > 1e-6 * Math.abs(span))
+    .filter(({ plusMinus }) => plusMinus > 1e-5 * Math.abs(span))
     .sort((a, b) => b.plusMinus - a.plusMinus);
   const worst = sorted.reduce((sum, { plusMinus }) => sum + plusMinus, 0);
   const rootSumSquare = Math.hypot(...sorted.map(({ plusMinus }) => plusMinus));

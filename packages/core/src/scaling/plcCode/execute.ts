@@ -17,7 +17,7 @@ export interface Execution {
   readonly worst: { readonly error: number; readonly at: number };
   /** The same where values did not fit. */
   readonly worstOverflowed?: { readonly error: number; readonly at: number };
-  /** Share of the counts within the range whose result is not the exact one rounded to the code's step, 0 to 1. */
+  /** Share of the counts within the range, without overflow, whose result is not the exact one rounded to the code's step, 0 to 1. */
   readonly cut: number;
 }
 
@@ -47,7 +47,7 @@ export function* executeAll(wish: CodeWish, code: PlcCode): Generator<number, Ex
       overflow.count++;
       if (error >= (worstOverflowed?.error ?? 0)) worstOverflowed = { error, at: counts };
     } else if (error > worst.error) worst = { error, at: counts };
-    if (counts >= low && counts <= high) {
+    if (!result.overflow && counts >= low && counts <= high) {
       within++;
       // What is off by more than half a step was cut, not rounded.
       if (error * code.factor > 0.5 + 1e-6) cut++;
