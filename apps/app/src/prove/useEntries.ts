@@ -34,7 +34,12 @@ export function useEntries(point: OpenPoint, checks: readonly Check[], instrumen
       const value = valueOf(check, entries[check.key]);
       return value === undefined || !instrument ? [] : [resultOf(uuid(), pointId, check, value, instrument)];
     });
-    if (results.length) void saver.save({ kind: 'record', results }, { then: () => setEntries({}) });
+    // What was entered while it was on its way stays.
+    const then = () =>
+      setEntries((now) =>
+        Object.fromEntries(Object.entries(now).filter(([key, value]) => entries[key] !== value)),
+      );
+    if (results.length) void saver.save({ kind: 'record', results }, { then });
   };
   const enter = (key: string, value: string | boolean) =>
     setEntries((before) => {

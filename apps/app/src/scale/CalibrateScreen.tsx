@@ -55,7 +55,7 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
     const body = { ...run.body, kind: 'transmitter' as const, side, worstPercent, pass };
     void saver.save(
       { kind: 'calibrate', calibrations: [{ id: uuid(), pointId: context.point.id, body }] },
-      { then: () => change(NOTHING_READ) },
+      { then: () => setTexts((now) => (now === texts ? { ...now, ...NOTHING_READ } : now)) },
     );
   };
   return (

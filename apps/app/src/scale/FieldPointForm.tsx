@@ -23,8 +23,9 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
   const [texts, setTexts] = useState(EMPTY);
   const [asked, setAsked] = useState(false);
   const [signal, value] = [parseIn(texts.in, unitIn), parseIn(texts.out, unitOut)];
+  // What was typed while it was on its way stays.
   const onEmpty = () => {
-    setTexts(EMPTY);
+    setTexts((now) => (now === texts ? EMPTY : now));
     setAsked(false);
   };
   const store = () => {

@@ -217,14 +217,14 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
       <FormFoot
         view={point.view}
         saver={saver}
-        label="Store the chain"
+        label="Store"
         onStore={() => {
           setAsked(true);
           if ('scaling' in outcome) store(outcome.scaling);
         }}
         onDone={leave}
       >
-        {row.scaling && <Button label="Back to what follows" onPress={() => store(null)} />}
+        {row.scaling && <Button label="Let it follow" onPress={() => store(null)} />}
       </FormFoot>
     </View>
   );

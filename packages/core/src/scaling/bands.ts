@@ -30,7 +30,7 @@ export const BAND_SETS: readonly { readonly id: string; readonly name: string; r
   },
   {
     id: 'tight',
-    name: 'tight: 3.8, 4, 20, 20.2 mA, with a long delay',
+    name: 'tight: 3.8, 4, 20, 20.2 mA',
     bands: { ...MILLIAMPS, breakAt: 3.8, underAt: 4, overAt: 20, shortAt: 20.2, delay: 10 },
   },
 ];

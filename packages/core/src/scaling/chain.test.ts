@@ -8,7 +8,7 @@ import { analyse, JobIndex } from '../wiring/index.ts';
 import { addUp, budgetAt, readAt } from './budget.ts';
 import { LINKS, moveChain } from './chain.ts';
 import type { ChainState, LinkKey } from './chain.ts';
-import { chainOf } from './pointChain.ts';
+import { chainOf, settledAfter } from './pointChain.ts';
 import type { PointChain } from './pointChain.ts';
 import { sweepChain } from './sweep.ts';
 
@@ -189,6 +189,8 @@ describe('other shapes', () => {
     // 960 kg on four lines are 240 kg in each: 12 mA.
     expect(moveChain(chain, 'value', 960).rows.signal.value).toBeCloseTo(12, 9);
     expect(moveChain(chain, 'value', 960).rows.engineering.value).toBeCloseTo(960, 0);
+    expect(moveChain(chain, 'value', 960).rows.engineering.note).toBeUndefined();
+    expect(moveChain(chain, 'signal', 20.4).rows.engineering.note).toContain('a guess');
     const straightOnly = after(with4, {
       kind: 'setScaling',
       pointId: 'wt-1',
@@ -196,6 +198,14 @@ describe('other shapes', () => {
     });
     // In a straight line 12 mA are 250 kg, so 1000 on four.
     expect(readAt(chained(straightOnly, 'wt-1').chain, 960)).toBeCloseTo(1000, 0);
+  });
+
+  test('update and filter say when a step is read', () => {
+    const made = chained(scaled(flow(), { converter: { updateMs: 100, filterMs: 500 } }));
+    // 100 ms + 4.605 · 500 ms.
+    expect(settledAfter(made.scaling)).toBeCloseTo(2402.6, 1);
+    expect(made.notes.join(' ')).toContain('within 1 % after 2.4 s');
+    expect(settledAfter(chained(flow()).scaling)).toBeUndefined();
   });
 
   test('what cannot be scaled says why', () => {

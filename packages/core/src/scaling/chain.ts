@@ -43,6 +43,8 @@ export interface Chain {
     readonly high: number;
     /** What the converter measures to the value in the program. */
     readonly curve: Curve;
+    /** Whether what it makes of a measured value is a guess, since its table does not reach so far. */
+    readonly guesses?: (measured: number) => boolean;
   };
   readonly display: Display;
   readonly bands: Bands;
@@ -126,6 +128,11 @@ export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState
   return forwards(chain, back);
 }
 
+function guessWords({ converter, controller }: Chain, counts: number): string | undefined {
+  const measured = valueOfCounts(converter.format, converter.range, counts);
+  return controller.guesses?.(measured) ? 'beyond the ends of the table: a guess' : undefined;
+}
+
 /** Fills in what follows from what is given; what is given stands. */
 function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainState {
   const value = given.value!;
@@ -149,7 +156,7 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         band,
         note: stopped ? `the converter stops at its ${stopped === 'most' ? 'top' : 'bottom'}` : undefined,
       },
-      engineering: { key: 'engineering', value: engineering, band },
+      engineering: { key: 'engineering', value: engineering, band, note: guessWords(chain, counted.counts) },
       display: {
         key: 'display',
         value: shown.value,

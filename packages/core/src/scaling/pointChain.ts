@@ -3,13 +3,13 @@ import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Display, RawFormat } from '../model/scaling.ts';
 import { Scaling } from '../model/scaling.ts';
 import type { Range } from '../model/job.ts';
-import { convert } from '../units/quantity.ts';
+import { convert, plain } from '../units/quantity.ts';
 import type { Analysis, OwnPort } from '../wiring/index.ts';
 import { usualBands } from './bands.ts';
 import { tablesOf } from './calibrationTable.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
 import type { Chain } from './chain.ts';
-import { problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
+import { beyondTable, problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
 import type { Curve } from './curve.ts';
 import { loopCurveOf, loopWhenAsked, solveLoop } from './loopCurve.ts';
 import { findRawFormat } from './rawFormats.ts';
@@ -89,6 +89,10 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     low,
     high,
     curve: programCurve(scaling, tables, made, range, { low, high }),
+    ...(scaling.controller.shape === 'table' &&
+      tables.points.length >= 2 && {
+        guesses: (measured: number) => beyondTable(tables.points, measured),
+      }),
   };
   const display = scaling.display ?? usualDisplay(controller);
   const inputRange = made.input;
@@ -234,6 +238,16 @@ function usualDisplay({ unit, low, high }: { unit: string; low: number; high: nu
   return { label: 'Panel screen', unit, low, high, decimals, cutoffPercent: 0 };
 }
 
+/**
+ * Time after which a step is read to within 1 %, ms: one update, and ln 100 time constants of a filter of first order.
+ * Nothing where neither was told.
+ */
+export function settledAfter({ converter: { updateMs, filterMs } }: Scaling): number | undefined {
+  return updateMs === undefined && filterMs === undefined
+    ? undefined
+    : (updateMs ?? 0) + Math.log(100) * (filterMs ?? 0);
+}
+
 function notesOf(
   { notes }: SensedBy,
   scaling: Scaling,
@@ -241,12 +255,18 @@ function notesOf(
   channel: StandingRange | undefined,
   { module, port: { label } }: OwnPort,
 ): string[] {
+  const settled = settledAfter(scaling);
   const wantsTable = scaling.sensor.shape === 'table' || scaling.controller.shape === 'table';
   return [
     ...notes,
     ...(channel?.assumed
       ? [`Nobody looked at the scaling of ${module.tag} ${label} yet; it is taken to be as required.`]
       : []),
+    ...(settled === undefined
+      ? []
+      : [
+          `A step of the value is read to within 1 % after ${plain(settled / 1000, 2)} s (update and filter).`,
+        ]),
     ...(wantsTable && tables.points.length < 2
       ? ['A table is chosen, but none is in force: it is scaled in a straight line until then.']
       : []),
