@@ -4,21 +4,11 @@ import { allocating } from './allocating.ts';
 import { blocking } from './blocking.ts';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
+import { rate } from './rate.ts';
+import { scaling } from './scaling.ts';
 import { talking } from './talking.ts';
 
 const math = create(all!, {});
-
-/** Runs a piece of work for about a second after a warm-up. @returns runs per second. */
-function rate(work: () => unknown): number {
-  for (const until = performance.now() + 300; performance.now() < until;) work();
-  let runs = 0;
-  const start = performance.now();
-  while (performance.now() - start < 1000) {
-    work();
-    runs++;
-  }
-  return (runs / (performance.now() - start)) * 1000;
-}
 
 function seconds(work: () => unknown): number {
   const start = performance.now();
@@ -95,6 +85,7 @@ function verdicts(): void {
 solving();
 verdicts();
 checking();
+scaling();
 allocating();
 await blocking();
 await talking();
