@@ -1,4 +1,4 @@
-import { fixed, formatVolts, wanted } from '@keypost/core';
+import { BAND_WORDS, bandOf, chainOf, fixed, formatVolts, wanted } from '@keypost/core';
 import type { Analysis, PointState } from '@keypost/core';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
@@ -43,7 +43,16 @@ export function FiveStates({ analysis }: { analysis: Analysis }) {
   );
 }
 
-function linesOf({ context, shown }: Analysis): Line[] {
+/** What a signal outside its range is; nothing for one within. */
+function outsideWords(analysis: Analysis, signal: number): string {
+  const made = chainOf(analysis);
+  if (!made || 'problem' in made) return '';
+  const band = bandOf(made.chain.bands, signal);
+  return band === 'range' ? '' : BAND_WORDS[band];
+}
+
+function linesOf(analysis: Analysis): Line[] {
+  const { context, shown } = analysis;
   const first = shown[0]!;
   const several = first.inputs.length > 1;
   return [
@@ -67,7 +76,11 @@ function linesOf({ context, shown }: Analysis): Line[] {
     ]),
     ...first.measured.map(({ own, unit }, i): Line => [
       own.address ?? `${own.module.tag} ${own.port.label}`,
-      (s) => `${fixed(s.measured[i]!.value.nom, unit === 'V' ? 2 : 1)}\u00a0${unit}`,
+      (s) => {
+        const { nom } = s.measured[i]!.value;
+        const outside = i === 0 ? outsideWords(analysis, nom) : '';
+        return `${fixed(nom, unit === 'V' ? 2 : 1)}\u00a0${unit}${outside && ` ${outside}`}`;
+      },
     ]),
   ];
 }

@@ -1,4 +1,12 @@
-import { chainOf, injectionChecks, JobProblem, plannedSteps } from '@keypost/core';
+import {
+  chainOf,
+  injectionChecks,
+  JobProblem,
+  LEAST_RATIO,
+  plain,
+  plannedSteps,
+  sourceRatio,
+} from '@keypost/core';
 import type { Check, PlannedStep, PointChain, Result } from '@keypost/core';
 import { useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
@@ -83,6 +91,18 @@ function Injection({
       <StoreEntries of={entered} one="reading" many="readings" />
       <BenchFields bench={bench} />
       <InstrumentFields {...fields} problem={problem} />
+      {instrument && <RatioWords ratio={sourceRatio(checks, instrument)} />}
     </>
+  );
+}
+
+/** Whether the source is good enough for the limits. */
+function RatioWords({ ratio }: { ratio: number | undefined }) {
+  if (ratio === undefined || !Number.isFinite(ratio)) return null;
+  const good = ratio >= LEAST_RATIO;
+  return (
+    <Words as={good ? 'small' : 'fail'}>
+      {`The source is ${plain(ratio, 2)} times better than the tightest limit${good ? '.' : `; ${LEAST_RATIO} times is the least that says much.`}`}
+    </Words>
   );
 }

@@ -11,6 +11,7 @@ import {
   injectionKeys,
   injectionSummary,
   plannedSteps,
+  sourceRatio,
   takesInjection,
 } from './injection.ts';
 import { judgeCheck, resultOf } from './judge.ts';
@@ -75,6 +76,13 @@ describe('the plan of an analog proof', () => {
     expect(bad.pass).toBe(false);
     expect(bad.difference).toBeCloseTo(0.009, 4);
     expect(bad.sentence).toMatch(/above the limits 19\.88 to 20\.12 m³\/h/);
+  });
+
+  test('a source is held against the tightest limit', () => {
+    const checks = injectionChecks(analysis, made, plannedSteps(made)[2]!);
+    // ±0.1207 m³/h against 0.011 that the source is worth.
+    expect(sourceRatio(checks, SOURCE)).toBeCloseTo(10.97, 1);
+    expect(sourceRatio([], SOURCE)).toBeUndefined();
   });
 
   test('beyond the range the controller must say so', () => {

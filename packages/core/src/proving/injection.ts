@@ -1,4 +1,4 @@
-import type { Result } from '../model/job.ts';
+import type { Instrument, Result } from '../model/job.ts';
 import { fixed } from '../units/quantity.ts';
 import {
   BAND_WORDS,
@@ -253,4 +253,18 @@ export function injectionSummary(results: readonly Result[], span: number): Inje
     ...(both.length && { hysteresisPercent: Math.max(...both) }),
     ...(repeats.length && { repeatabilityPercent: Math.max(...repeats) }),
   };
+}
+
+/**
+ * How many times better than the tightest limit of some checks a source is: their half width over what the source's
+ * uncertainty is worth. Nothing where none of them is a value.
+ */
+export function sourceRatio(checks: readonly Check[], instrument: Instrument): number | undefined {
+  const ratios = checks.flatMap(({ expected }) => {
+    if (expected.kind !== 'value') return [];
+    const worth =
+      ((instrument.percent / 100) * Math.abs(expected.injected) + instrument.volts) * expected.perInjected;
+    return [worth === 0 ? Infinity : (expected.max - expected.min) / 2 / worth];
+  });
+  return ratios.length ? Math.min(...ratios) : undefined;
 }

@@ -22,12 +22,17 @@ const OFF = 0.02;
 export function disagreementOf(analysis: Analysis, made: PointChain): Disagreement | undefined {
   const { chain, sensed } = made;
   let worst: { value: number; shown: number; off: number } | undefined;
-  for (const { situation, measured } of analysis.shown) {
-    const input = measured[0]?.value.nom;
-    if (input === undefined) continue;
+  const states = analysis.shown.flatMap(({ situation, measured }) =>
+    measured[0] ? [{ level: situation.level, input: measured[0].value.nom }] : [],
+  );
+  // Pulses are no measured value: their chain is gone through at a few flows.
+  const looked = states.length
+    ? states
+    : [0, 0.5, 1].map((level) => ({ level, input: chain.loop.at(sensed.signalOf(level)).nom }));
+  for (const { level, input } of looked) {
     // A level that the sensor's function does not hold says nothing.
     problemOfCurve(() => {
-      const value = chain.sensor.curve.back(sensed.signalOf(situation.level));
+      const value = chain.sensor.curve.back(sensed.signalOf(level));
       const shown = shownOn(chain, engineeringOf(chain, countedOf(chain, input).counts));
       const off =
         Math.abs(inController(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);

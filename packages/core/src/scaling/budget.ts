@@ -6,6 +6,7 @@ import type { Chain } from './chain.ts';
 import { checkTable } from './curve.ts';
 import { loopShares } from './loopCurve.ts';
 import type { PointChain } from './pointChain.ts';
+import { countsPulses } from './pulseChain.ts';
 import { resolutionOf } from './rawFormats.ts';
 import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
 import type { ThermometerClass } from './sensors/rtd.ts';
@@ -77,6 +78,7 @@ export const USUAL_SENSOR_PERCENT = 0.5;
 
 /** The error budget of a point at one value: every cause brought to the value's unit through what follows it. */
 export function budgetAt(analysis: Analysis, made: PointChain, value: number): ErrorBudget {
+  if (countsPulses(analysis)) return pulseBudget(analysis, made, value);
   const { chain, sensed, own } = made;
   const signal = chain.sensor.curve.at(value);
   const perInput = slopeAt(chain, chain.loop.at(signal).nom);
@@ -114,12 +116,27 @@ export function budgetAt(analysis: Analysis, made: PointChain, value: number): E
       },
       converterCause(made, perInput),
       linearisationCause(made, value),
+      displayCause(chain),
+    ],
+    chain.sensor.unit,
+    chain.sensor.high - chain.sensor.low,
+  );
+}
+
+/** Pulses bring no error of a loop: what is left is the meter, one pulse more or less, unequal volumes, the screen. */
+function pulseBudget(analysis: Analysis, made: PointChain, value: number): ErrorBudget {
+  const { chain } = made;
+  return addUp(
+    [
+      ...sensorCauses(analysis, made, value),
       {
-        key: 'display',
-        label: 'Display rounding',
-        from: `half of its last place, ${chain.display.decimals} decimals`,
-        plusMinus: displayHalf(chain),
+        key: 'converter',
+        label: 'Counter',
+        from: 'one pulse more or less in its gate',
+        plusMinus: Math.abs(engineeringOf(chain, 1) - engineeringOf(chain, 0)),
       },
+      linearisationCause(made, value),
+      displayCause(chain),
     ],
     chain.sensor.unit,
     chain.sensor.high - chain.sensor.low,
@@ -234,6 +251,13 @@ function linearisationCause({ chain, tables, scaling }: PointChain, value: numbe
     plusMinus: apart + sag,
   };
 }
+
+const displayCause = (chain: Chain): Contribution => ({
+  key: 'display',
+  label: 'Display rounding',
+  from: `half of its last place, ${chain.display.decimals} decimals`,
+  plusMinus: displayHalf(chain),
+});
 
 /** Half of the last place of a display, in the controller's unit. */
 function displayHalf({ display, controller }: Chain): number {

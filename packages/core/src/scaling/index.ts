@@ -12,6 +12,7 @@ export * from './calibrationTable.ts';
 export * from './standing.ts';
 export { COLD_JUNCTION } from './sensorPart.ts';
 export * from './pointChain.ts';
+export { USUAL_GATE } from './pulseChain.ts';
 export * from './budget.ts';
 export * from './sweep.ts';
 export * from './pointCode.ts';

@@ -1,6 +1,6 @@
 import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
-import type { Display, RawFormat } from '../model/scaling.ts';
+import type { RawFormat } from '../model/scaling.ts';
 import { Scaling } from '../model/scaling.ts';
 import type { Range } from '../model/job.ts';
 import { convert, plain } from '../units/quantity.ts';
@@ -19,8 +19,10 @@ import type { SensedBy } from './sensorPart.ts';
 import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
 import { coupleMillivolts, coupleRange, coupleTemperature } from './sensors/thermocouple.ts';
 import type { CoupleType } from './sensors/thermocoupleFunctions.ts';
+import { countsPulses, pulseChain } from './pulseChain.ts';
 import { standingRange } from './standing.ts';
 import type { StandingRange } from './standing.ts';
+import { usualDisplay } from './usualDisplay.ts';
 
 /** The chain of a point of a job, with what has to be said of it. */
 export interface PointChain {
@@ -56,6 +58,7 @@ export const isMeasured = ({ context }: Analysis): boolean =>
 const port = (own: OwnPort): AnalogPort => own.port as AnalogPort;
 
 function makeChain(analysis: Analysis): PointChain | NoChain {
+  if (countsPulses(analysis)) return pulseChain(analysis);
   if (!isMeasured(analysis)) return undefined;
   const { context, present } = analysis;
   const { point, index } = context;
@@ -230,12 +233,6 @@ function programCurve(
   const share = straight(from.low, 0, from.high, 1);
   const shaped = controller.shape === 'root' ? then(share, rootOf(controller.cutPercent / 100)) : share;
   return then(shaped, straight(0, ends.low, 1, ends.high));
-}
-
-/** A screen with the controller's own span, and as many places as its range has a thousandth. */
-function usualDisplay({ unit, low, high }: { unit: string; low: number; high: number }): Display {
-  const decimals = Math.min(4, Math.max(0, Math.floor(-Math.log10(Math.abs(high - low) / 1000))));
-  return { label: 'Panel screen', unit, low, high, decimals, cutoffPercent: 0 };
 }
 
 /**

@@ -1,0 +1,147 @@
+import type { DigitalPort } from '../catalog/index.ts';
+import type { Range } from '../model/job.ts';
+import { Scaling } from '../model/scaling.ts';
+import type { Bands, RawFormat } from '../model/scaling.ts';
+import { pulseHertz } from '../units/flow.ts';
+import { convert, plain } from '../units/quantity.ts';
+import type { Analysis, OwnPort } from '../wiring/index.ts';
+import type { SensorPart } from './chain.ts';
+import { straight } from './curve.ts';
+import { loopCurveOf } from './loopCurve.ts';
+import type { LoopCurve } from './loopCurve.ts';
+import type { PointChain } from './pointChain.ts';
+import { tablesOf } from './calibrationTable.ts';
+import { usualDisplay } from './usualDisplay.ts';
+import { standing, standingRange } from './standing.ts';
+
+/** Pulses are counted for so long before a flow is made of them, s, where nobody said otherwise. */
+export const USUAL_GATE = 10;
+
+/** A plain input sees so many pulses a second, and none shorter, s. */
+const PLAIN = { mostHertz: 20, leastPulse: 0.02 };
+
+/** A counter as a converter: so many counts for each pulse a second as its gate has seconds. */
+const gateFormat = (gate: number): RawFormat => ({
+  id: 'gate',
+  name: `pulses in ${plain(gate)} s`,
+  kind: 'unit',
+  low: 0,
+  high: gate,
+  least: 0,
+  most: 2 ** 24,
+  step: 1,
+  bothSides: false,
+});
+
+/** No pulses are no break, since a flow of zero has none; more than full flow is over its range. */
+const usualPulseBands = (top: number): Bands => ({
+  breakAt: -0.05 * top,
+  underAt: -0.02 * top,
+  overAt: 1.1 * top,
+  shortAt: 1.2 * top,
+  delay: 2,
+  reaction: 'hold',
+});
+
+/** Whether a point counts the pulses of a flow meter. */
+export const countsPulses = ({ context }: Analysis): boolean => context.type.family === 'pulse';
+
+/**
+ * The chain of a flow meter whose pulses are counted: flow, pulses a second by the meter's K-factor, what the counter
+ * sees of them, counts in its gate, and the flow that the program makes of those by its own volume of a pulse.
+ * @throws JobProblem where the two volumes or the range make no chain.
+ */
+export function pulseChain(analysis: Analysis): PointChain | { readonly problem: string } {
+  const { context } = analysis;
+  const { point, device, index } = context;
+  const own = context.ports.find(({ port }) => port.kind === 'digital');
+  if (!own) return { problem: `${point.tag} is on no counter yet. Choose one in Land.` };
+  const { range } = point;
+  if (!range || convert(1, range.unit, 'm³/h') === undefined)
+    return { problem: `${point.tag} has no range in a unit of flow yet. Give it one, such as 0 to 40 m³/h.` };
+  const scaling = point.scaling ?? Scaling.parse({});
+  const meter = standing(index, device.id, 'pulseValue');
+  const width = Number(standing(index, device.id, 'pulseWidth')?.value ?? 0) / 1000;
+  const litres = Number(meter?.value ?? NaN);
+  if (!(litres > 0))
+    return { problem: `The volume of a pulse of ${device.tag} is not known yet. See its sheet.` };
+  const counter = standing(index, own.module.id, `${own.port.name}.value`);
+  const counted = Number(counter?.value ?? litres);
+  const gate = (scaling.converter.updateMs ?? USUAL_GATE * 1000) / 1000;
+  const full = standingRange(index, device.id, range.unit) ?? range;
+  const hertz = (litresOfPulse: number) => straight(0, 0, 1, hertzOf(1, range, litresOfPulse));
+  const top = hertzOf(full.high, range, litres);
+  const controller = { label: own.module.tag, unit: range.unit, low: 0, high: range.high };
+  const sensor: SensorPart = {
+    label: device.tag,
+    unit: range.unit,
+    low: 0,
+    high: full.high,
+    curve: hertz(litres),
+    signal: { unit: 'Hz', low: 0, high: top },
+  };
+  return {
+    chain: {
+      sensor,
+      loop: pulseLoop(analysis, own, top, width),
+      input: { label: `${own.module.tag} ${own.port.label}`, unit: 'Hz' },
+      converter: {
+        format: gateFormat(gate),
+        range: { low: 0, high: top, zero: 'removed' },
+        curve: straight(0, 0, 1, 1),
+        unit: 'Hz',
+      },
+      controller: {
+        ...controller,
+        curve: { at: (f) => hertz(counted).back(f), back: (flow) => hertz(counted).at(flow) },
+      },
+      display: scaling.display ?? usualDisplay(controller),
+      bands: scaling.bands ?? usualPulseBands(top),
+    },
+    scaling,
+    tables: tablesOf(index.job, point.id),
+    own,
+    sensed: { part: sensor, levelOf: (f) => f / top, signalOf: (level) => level * top, notes: [] },
+    range,
+    notes: notesOf(analysis, own, gate, flowOf(1 / gate, range, counted)),
+  };
+}
+
+function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number): string[] {
+  const { device, index, point } = context;
+  const asRequired = (tag: string): string =>
+    `Nobody looked at the volume of a pulse in ${tag} yet; it is taken to be as required.`;
+  return [
+    `Pulses are counted for ${plain(gate)} s; one more or less is ${plain(one, 3)} ${point.range!.unit}.`,
+    ...(standing(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
+    ...(standing(index, own.module.id, `${own.port.name}.value`)?.assumed
+      ? [asRequired(own.module.tag)]
+      : []),
+  ];
+}
+
+const hertzOf = (flow: number, { unit }: Range, litres: number): number =>
+  pulseHertz(convert(flow, unit, 'm³/h')!, litres);
+
+const flowOf = (hertz: number, range: Range, litres: number): number => hertz / hertzOf(1, range, litres);
+
+/** What a counter sees of pulses: nothing where the wiring passes none, no more than it takes, none run together. */
+function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number): LoopCurve {
+  const { counter = PLAIN } = own.port as DigitalPort;
+  const bits = shown.map(({ inputs }) => inputs.find((input) => input.own.module.id === own.module.id)?.bit);
+  const passes = bits.includes(0) && bits.includes(1) && width >= counter.leastPulse;
+  const knot = (signal: number, seen: number) => ({ signal, nom: seen, min: seen, max: seen });
+  const least = Math.min(counter.mostHertz, width > 0 ? 1 / width : Infinity);
+  if (!passes) return loopCurveOf([knot(0, 0), knot(4 * top, 0)], 'Hz');
+  if (least >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
+  const merged = width > 0 && 1 / width <= counter.mostHertz;
+  return loopCurveOf(
+    [
+      knot(0, 0),
+      knot(least, least),
+      knot(least * 1.0001, merged ? 0 : least),
+      knot(Math.max(4 * top, 2 * least), merged ? 0 : least),
+    ],
+    'Hz',
+  );
+}
