@@ -46,7 +46,7 @@ export function Field({
           autoCorrect={false}
           className={`min-h-[48px] min-w-0 flex-1 px-4 text-[18px] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
         />
-        {unit && (
+        {unit !== undefined && unit !== '' && (
           <Words as="mono" className="pr-4">
             {unit}
           </Words>

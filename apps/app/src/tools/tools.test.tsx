@@ -1,0 +1,130 @@
+import { findTool, JobIndex, TOOLS } from '@keypost/core';
+import type { Change } from '@keypost/core';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { openPoint, smallJob } from '../../test/openPoint';
+import { sent, serverStores } from '../../test/replies';
+import { changeSettings } from '../data/settings';
+import { sendChanges } from './SendToPoint';
+import { shareText } from './shareText';
+import { ToolFields } from './ToolFields';
+import { ToolOutcome } from './ToolOutcome';
+import { ToolPlate } from './ToolPlate';
+import { useTool } from './useTool';
+
+jest.mock('expo-router', () => ({
+  Link: ({ href, children }: { href: string; children: unknown }) => (
+    <a href={href}>{children as React.ReactNode}</a>
+  ),
+}));
+
+function Used({ id }: { id: string }) {
+  const use = useTool(findTool(id)!);
+  return (
+    <>
+      <ToolOutcome result={use.result} />
+      <ToolFields use={use} />
+    </>
+  );
+}
+
+const type = (label: string, text: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+const result = () => screen.getByRole('status', { name: 'Result' });
+
+beforeEach(() => {
+  localStorage.clear();
+  serverStores();
+  changeSettings({ by: 'JT' });
+});
+
+describe('a tool', () => {
+  test.each(TOOLS.map(({ id, name }) => [id, name]))(
+    '%s opens with a result and every field that it asks',
+    (id) => {
+      render(<Used id={id} />);
+      expect(result().textContent).not.toContain('not right yet');
+      expect(screen.queryAllByText(/Enter a number/)).toEqual([]);
+    },
+  );
+
+  test('says what is wrong at its field, and works on once it is right', () => {
+    render(<Used id="velocity" />);
+    type('Inner diameter', '0');
+    expect(screen.getByText('A pipe’s inner diameter is above 0 mm.')).toBeTruthy();
+    expect(result().textContent).toContain('not right yet');
+    type('Inner diameter', '3 in');
+    expect(result().textContent).toMatch(/2\.19\s*m\/s/);
+  });
+
+  test('remembers what was typed, and forgets nothing that it knows', () => {
+    const { unmount } = render(<Used id="velocity" />);
+    type('Flow', '50');
+    unmount();
+    render(<Used id="velocity" />);
+    expect((screen.getByLabelText('Flow') as HTMLInputElement).value).toBe('50');
+    expect((screen.getByLabelText('Inner diameter') as HTMLInputElement).value).toBe('80');
+  });
+
+  test('what was remembered and is damaged is passed over', () => {
+    localStorage.setItem('keypost.tool.velocity', '{"full": 7, "size"');
+    render(<Used id="velocity" />);
+    expect((screen.getByLabelText('Flow') as HTMLInputElement).value).toBe('36');
+  });
+
+  test('fields come and go with a choice', () => {
+    render(<Used id="rtd" />);
+    expect(screen.queryByLabelText('B value')).toBeNull();
+    fireEvent.change(screen.getByLabelText('Element'), { target: { value: 'ntc' } });
+    expect(screen.getByLabelText('B value')).toBeTruthy();
+    expect(screen.queryByRole('radiogroup', { name: 'Class' })).toBeNull();
+  });
+
+  test('pairs are rows that grow and shrink', () => {
+    render(<Used id="displays" />);
+    const pairs = within(screen.getByRole('group', { name: 'At the same moment' }));
+    expect(pairs.getAllByRole('textbox')).toHaveLength(4);
+    fireEvent.click(pairs.getByRole('button', { name: 'Another pair' }));
+    expect(pairs.getAllByRole('textbox')).toHaveLength(6);
+    fireEvent.click(pairs.getByRole('button', { name: 'Take the last off' }));
+    type('Second shows', '3');
+    expect(result().textContent).not.toContain('11.43');
+  });
+});
+
+describe('a result', () => {
+  test('is copied where nothing shares, and shown where nothing copies', async () => {
+    const writeText = jest.fn(async (_text: string) => undefined);
+    Object.defineProperty(navigator, 'clipboard', { value: { writeText }, configurable: true });
+    expect(await shareText('T', 'words')).toBe('copied');
+    expect(writeText).toHaveBeenCalledWith('words');
+    writeText.mockRejectedValueOnce(new Error('no'));
+    expect(await shareText('T', 'words')).toBe('neither');
+    const share = jest.fn(async () => undefined);
+    Object.defineProperty(navigator, 'share', { value: share, configurable: true });
+    expect(await shareText('T', 'words')).toBe('shared');
+    share.mockRejectedValueOnce(new DOMException('left', 'AbortError'));
+    expect(await shareText('T', 'words')).toBe('neither');
+    Object.defineProperty(navigator, 'share', { value: undefined, configurable: true });
+  });
+
+  test('goes to a point as a note, and as what fits it', () => {
+    const tool = findTool('signal')!;
+    const values = { ...tool.first, high: '6', unit: 'bar' };
+    const changes = sendChanges(tool, values, tool.work(values), new JobIndex(smallJob()), 'p');
+    expect(changes.map(({ kind }) => kind)).toEqual(['editPoint', 'calibrate']);
+    const note = changes[1] as Extract<Change, { kind: 'calibrate' }>;
+    expect(note.calibrations[0]!.body).toMatchObject({
+      kind: 'note',
+      tool: 'signal',
+      title: 'Signal and value: 12 mA = 3 bar',
+    });
+  });
+
+  test('on a point’s own page is kept there with one press', async () => {
+    render(<ToolPlate point={openPoint()} toolId="velocity" given={{ full: '10', size: '50' }} />);
+    expect(localStorage.getItem('keypost.tool.velocity')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it at the point' }));
+    await waitFor(() => expect(screen.getByText('Kept at the point.')).toBeTruthy());
+    expect(sent()[0]!.change).toMatchObject({ kind: 'several', changes: [{ kind: 'calibrate' }] });
+  });
+});
