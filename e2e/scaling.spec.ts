@@ -15,13 +15,13 @@ async function move(page: Page, link: string, text: string): Promise<void> {
 }
 
 test('the chain is moved at both ends, and the rest follows', async ({ page }) => {
-  await page.goto(`${BOARD}/point/pt-221/scale`);
+  await page.goto(`${BOARD}/point/pt-242/scale`);
   await move(page, 'Pressure', '150 kPa');
   await expect(page.getByRole('button', { name: 'Panel screen: 1.50 bar' })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Counts: 6\s912/ })).toBeVisible();
-  await move(page, 'Panel screen', '4,5');
+  await expect(page.getByRole('button', { name: /^Counts: 10\s368/ })).toBeVisible();
+  await move(page, 'Panel screen', '3,0');
   await expect(page.getByRole('button', { name: 'At the sensor: 16.00 mA' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Pressure: 4.500 bar' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Pressure: 3.000 bar' })).toBeVisible();
   await page.getByRole('button', { name: /^At the input:/ }).click();
   await page
     .getByRole('group', { name: 'Change At the input' })
