@@ -7,6 +7,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { useTokens } from '../ui/look';
 import { Axes, pathOf, Strip } from './Axes';
 import type { Frame } from './Axes';
+import { leastShown } from './chainWords';
 import type { ChainMoment } from './useChain';
 
 type Places = readonly (readonly [x: number, y: number])[];
@@ -28,7 +29,8 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
   const { bands, controller } = chain;
   const drawn = useMemo(() => draw(point, made), [point, made]);
   const pad = 0.06 * (bands.shortAt - bands.breakAt);
-  const across = { low: bands.breakAt - pad, high: bands.shortAt + pad, unit: chain.input.unit };
+  const { unit } = chain.input;
+  const across = { low: leastShown(unit, bands.breakAt - pad), high: bands.shortAt + pad, unit };
   const [low, high] = [Math.min(controller.low, controller.high), Math.max(controller.low, controller.high)];
   const room = 0.06 * (high - low);
   const up = { low: low === 0 ? 0 : low - room, high: high + room, unit: controller.unit };

@@ -51,7 +51,7 @@ export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkW
       label: 'At the input',
       unit: input.unit,
       digits: seen,
-      range: rangeText(bands.underAt, bands.overAt),
+      range: rangeText(leastShown(input.unit, bands.underAt), bands.overAt),
     },
     counts: { label: 'Counts', unit: '', digits: 0, range: countRange(format) },
     engineering: {
@@ -68,6 +68,9 @@ export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkW
     },
   };
 }
+
+/** Signals that never go below zero are not shown there, wherever their limits lie. */
+export const leastShown = (unit: string, low: number): number => (unit === 'mV' ? low : Math.max(0, low));
 
 const countRange = ({ kind, low, high }: PointChain['chain']['converter']['format']): string =>
   kind === 'unit' ? `${high} for each unit` : `${grouped(low)} to ${grouped(high)}`;
