@@ -53,6 +53,10 @@ test('nothing is wider than the screen, on the phone either', async ({ page }) =
       '/log',
       '/about',
       '/new-point',
+      '/point/wt-222/scale',
+      '/point/at-223/scale/setup',
+      '/point/pt-221/scale/code',
+      '/point/pt-221/prove',
     ]) {
       await page.goto(`${BOARD}${path}`);
       await expect(page.getByRole('heading').first()).toBeVisible();

@@ -4,21 +4,14 @@ import { JobIndex, sheetOf, stepsTo } from '@keypost/core';
 import { randomUUID } from 'node:crypto';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { requestsFor } from '../src/live/sources.ts';
-import { startStandIns } from '../src/standIns/start.ts';
 import type { StandIns } from '../src/standIns/start.ts';
-import { freePorts, startTestServer } from './server.ts';
+import { standInsAnywhere, startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
 let standIns: StandIns;
 let server: TestServer;
 beforeAll(async () => {
-  const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
-  standIns = await startStandIns({
-    ioLink: ioLink!,
-    modbusTcp: modbusTcp!,
-    modbusRtu: modbusRtu!,
-    bench: bench!,
-  });
+  standIns = await standInsAnywhere();
   server = await startTestServer(standIns);
   await seedDemo(server.db, standIns.ports);
 }, 120000);

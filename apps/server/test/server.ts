@@ -5,6 +5,7 @@ import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
 import { buildServer } from '../src/server.ts';
+import { startStandIns } from '../src/standIns/start.ts';
 import type { StandIns } from '../src/standIns/start.ts';
 
 const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
@@ -48,4 +49,15 @@ export async function freePorts(count: number): Promise<number[]> {
   const ports = probes.map((probe) => (probe.address() as AddressInfo).port);
   await Promise.all(probes.map((probe) => new Promise((done) => probe.close(done))));
   return ports;
+}
+
+/** The simulated partners on ports that nobody uses just now. */
+export async function standInsAnywhere(): Promise<StandIns> {
+  const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
+  return startStandIns({
+    ioLink: ioLink!,
+    modbusTcp: modbusTcp!,
+    modbusRtu: modbusRtu!,
+    bench: bench!,
+  });
 }

@@ -13,19 +13,12 @@ import { ModbusClient } from '../src/partners/modbusClient.ts';
 import { PartnerProblem } from '../src/partners/partnerProblem.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
 import { SHIPPED, shippedDescription } from '../src/demo/shippedDescriptions.ts';
-import { startStandIns } from '../src/standIns/start.ts';
 import type { StandIns } from '../src/standIns/start.ts';
-import { freePorts } from './server.ts';
+import { standInsAnywhere } from './server.ts';
 
 let standIns: StandIns;
 beforeAll(async () => {
-  const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
-  standIns = await startStandIns({
-    ioLink: ioLink!,
-    modbusTcp: modbusTcp!,
-    modbusRtu: modbusRtu!,
-    bench: bench!,
-  });
+  standIns = await standInsAnywhere();
 });
 afterAll(() => standIns.close());
 afterEach(() => {

@@ -14,6 +14,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { useTokens } from '../ui/look';
+import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
@@ -35,6 +36,9 @@ export function AboutScreen() {
           </>
         )}
       </Loaded>
+      <Plate>
+        <MoreRow first to="/tools" label="Tools" hint="calculators that need no job" />
+      </Plate>
       <DevicePlate />
       {job.data && <RemovePlate view={job.data} />}
     </Screen>

@@ -1,4 +1,4 @@
-import { BAND_WORDS, bandOf, chainOf, fixed, formatVolts, wanted } from '@keypost/core';
+import { bandOf, bandWords, chainOf, fixed, formatVolts, wanted } from '@keypost/core';
 import type { Analysis, PointState } from '@keypost/core';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
@@ -48,7 +48,7 @@ function outsideWords(analysis: Analysis, signal: number): string {
   const made = chainOf(analysis);
   if (!made || 'problem' in made) return '';
   const band = bandOf(made.chain.bands, signal);
-  return band === 'range' ? '' : BAND_WORDS[band];
+  return band === 'range' ? '' : bandWords(band, made.chain.input.unit);
 }
 
 function linesOf(analysis: Analysis): Line[] {

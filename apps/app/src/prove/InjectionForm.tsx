@@ -8,7 +8,7 @@ import {
   sourceRatio,
 } from '@keypost/core';
 import type { Check, PlannedStep, PointChain, Result } from '@keypost/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution, Notice } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
@@ -54,10 +54,16 @@ function Injection({
   const { unit } = made.chain.sensor.signal;
   const bench = useBench(unit);
   const { instrument, fields, problem } = useInstrument('source', unit);
-  const steps = plannedSteps(made).map((planned) => ({
-    planned,
-    checks: checksOf(point, made, planned, bench.given[planned.step.key]?.injected),
-  }));
+  const { given } = bench;
+  // Each limit is a circuit solved with one tolerance at a time: not again with every key that is pressed.
+  const steps = useMemo(
+    () =>
+      plannedSteps(made).map((planned) => ({
+        planned,
+        checks: checksOf(point, made, planned, given[planned.step.key]?.injected),
+      })),
+    [point, made, given],
+  );
   const checks = steps.flatMap((step) => step.checks);
   const entered = useEntries(point, checks, instrument);
   const undone = steps.findIndex((step) => step.checks.some(({ key }) => !latest.get(key)?.pass));

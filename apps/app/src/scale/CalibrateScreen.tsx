@@ -7,33 +7,26 @@ import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Mark } from '../ui/Mark';
-import { Caution, Notice } from '../ui/Notice';
+import { Caution } from '../ui/Notice';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
+import { ChainSubPage } from './ChainSubPage';
 import { CalibrationVerdict } from './CalibrationVerdict';
 import { FIRST_TEXTS, NOTHING_READ, readRun, SHARES } from './calibrationRun';
 import type { RunTexts } from './calibrationRun';
-import { useChain } from './useChain';
 
 /** Transmitter calibration: what to inject, what came, the correction, as found and as left. */
 export function CalibrateScreen() {
   return (
-    <PointSubPage title="Transmitter calibration" of="scale">
-      {(point) => <Calibrate point={point} />}
-    </PointSubPage>
+    <ChainSubPage title="Transmitter calibration">
+      {(point, { made }) => <CalibrationForm point={point} made={made} />}
+    </ChainSubPage>
   );
-}
-
-function Calibrate({ point }: { point: OpenPoint }) {
-  const moment = useChain(point);
-  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
-  return <CalibrationForm point={point} made={moment.made} />;
 }
 
 function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }) {

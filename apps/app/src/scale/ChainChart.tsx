@@ -1,12 +1,12 @@
-import { budgetAt, countedOf, engineeringOf, JobProblem } from '@keypost/core';
-import type { Bands, PointChain } from '@keypost/core';
+import { bandWords, budgetAt, countedOf, engineeringOf, JobProblem } from '@keypost/core';
+import type { BandName, Bands, PointChain } from '@keypost/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';
 import { useTokens } from '../ui/look';
 import { Axes, pathOf, Strip } from './Axes';
-import type { Frame } from './Axes';
+import type { Extent, Frame } from './Axes';
 import { leastShown } from './chainWords';
 import type { ChainMoment } from './useChain';
 
@@ -28,12 +28,16 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
   const { chain } = made;
   const { bands, controller } = chain;
   const drawn = useMemo(() => draw(point, made), [point, made]);
-  const pad = 0.06 * (bands.shortAt - bands.breakAt);
+  const room = 0.12 * (bands.overAt - bands.underAt);
   const { unit } = chain.input;
-  const across = { low: leastShown(unit, bands.breakAt - pad), high: bands.shortAt + pad, unit };
+  const across = {
+    low: leastShown(unit, Math.max(bands.lowFault, bands.underAt - room) - room / 2),
+    high: Math.min(bands.highFault, bands.overAt + room) + room / 2,
+    unit,
+  };
   const [low, high] = [Math.min(controller.low, controller.high), Math.max(controller.low, controller.high)];
-  const room = 0.06 * (high - low);
-  const up = { low: low === 0 ? 0 : low - room, high: high + room, unit: controller.unit };
+  const above = 0.06 * (high - low);
+  const up = { low: low === 0 ? 0 : low - above, high: high + above, unit: controller.unit };
   const input = state.rows.input.value;
   const value = state.rows.engineering.value;
   return (
@@ -60,24 +64,31 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
   );
 }
 
+/** A fault in one word, for which a strip has room. */
+const faultWords = (name: BandName, unit: string): string => bandWords(name, unit).replace('wire ', '');
+
 /** Where the signal is no measurement, or outside its range. */
-function BandStrips({
-  frame,
-  bands,
-  across,
-}: {
-  frame: Frame;
-  bands: Bands;
-  across: { low: number; high: number };
-}) {
+function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; across: Extent }) {
   const t = useTokens();
   const bad = { fill: t.failwash, ink: t.fail };
   return (
     <>
-      <Strip frame={frame} from={across.low} to={bands.breakAt} {...bad} words="break" />
-      <Strip frame={frame} from={bands.breakAt} to={bands.underAt} fill={t.line} />
-      <Strip frame={frame} from={bands.overAt} to={bands.shortAt} fill={t.line} />
-      <Strip frame={frame} from={bands.shortAt} to={across.high} {...bad} words="short" />
+      <Strip
+        frame={frame}
+        from={across.low}
+        to={bands.lowFault}
+        {...bad}
+        words={faultWords('lowFault', across.unit)}
+      />
+      <Strip frame={frame} from={bands.lowFault} to={bands.underAt} fill={t.line} />
+      <Strip frame={frame} from={bands.overAt} to={bands.highFault} fill={t.line} />
+      <Strip
+        frame={frame}
+        from={bands.highFault}
+        to={across.high}
+        {...bad}
+        words={faultWords('highFault', across.unit)}
+      />
     </>
   );
 }
@@ -168,7 +179,7 @@ function draw({ analysis }: OpenPoint, made: PointChain): Drawn {
   const { bands, sensor } = chain;
   const inputs = Array.from(
     { length: STEPS + 1 },
-    (_, i) => bands.breakAt + (i / STEPS) * (bands.shortAt - bands.breakAt),
+    (_, i) => bands.lowFault + (i / STEPS) * (bands.highFault - bands.lowFault),
   );
   const curve = inputs.flatMap((x) => place(() => [x, engineeringOf(chain, countedOf(chain, x).counts)]));
   const values = Array.from({ length: 9 }, (_, i) => sensor.low + (i / 8) * (sensor.high - sensor.low));

@@ -1,4 +1,4 @@
-import { BAND_WORDS, budgetAt, LINKS } from '@keypost/core';
+import { bandWords, budgetAt, LINKS } from '@keypost/core';
 import type { LinkKey } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -28,7 +28,7 @@ export function ChainPlate({ point, moment }: { point: OpenPoint; moment: ChainM
             moved={moment.moved === key}
             band={
               state.band !== 'range' && key !== 'value' && key !== 'signal'
-                ? BAND_WORDS[state.band]
+                ? bandWords(state.band, made.chain.input.unit)
                 : undefined
             }
             note={state.rows[key].note}

@@ -1,9 +1,8 @@
 import { blockParameters, codeText, codeWish, JobProblem, plcCode, plcOpenXml } from '@keypost/core';
-import type { CodeKind, CodeWish } from '@keypost/core';
+import type { CodeKind, CodeWish, PointChain } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { fileName, saveFile } from '../data/saveFile';
-import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { ShareButton } from '../tools/ShareButton';
 import { Button } from '../ui/Button';
@@ -15,7 +14,7 @@ import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { ExecutionPlate } from './ExecutionPlate';
 import { SweepPlate } from './SweepPlate';
-import { useChain } from './useChain';
+import { ChainSubPage } from './ChainSubPage';
 
 const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
   { value: 'REAL', label: 'REAL', hint: 'single precision' },
@@ -28,19 +27,16 @@ const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
 /** Code for the controller: text, files, and what it does at every count. */
 export function CodeScreen() {
   return (
-    <PointSubPage title="Code for the controller" of="scale">
-      {(point) => <Code point={point} />}
-    </PointSubPage>
+    <ChainSubPage title="Code for the controller">
+      {(point, { made }) => <Code point={point} made={made} />}
+    </ChainSubPage>
   );
 }
 
-function Code({ point }: { point: OpenPoint }) {
-  const moment = useChain(point);
+function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
   const [kind, setKind] = useState<CodeKind>('REAL');
-  const made = typeof moment === 'string' ? undefined : moment.made;
-  const tag = point.analysis.context.point.tag;
-  const wish = useMemo(() => made && codeWish(tag, made), [made, tag]);
-  if (!made || !wish) return <Notice>{typeof moment === 'string' ? moment : ''}</Notice>;
+  const { tag } = point.analysis.context.point;
+  const wish = useMemo(() => codeWish(tag, made), [made, tag]);
   return (
     <>
       <Choice label="Kind" value={kind} onChange={setKind} options={KINDS} />

@@ -1,28 +1,23 @@
 import { reconciled } from '@keypost/core';
-import type { Change, ToolValues } from '@keypost/core';
+import type { Change, Display, ToolValues } from '@keypost/core';
 import { format } from 'date-fns/format';
 import { v4 as uuid } from 'uuid';
-import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { ToolPlate } from '../tools/ToolPlate';
 import { Plate, Row } from '../ui/Plate';
-import { Notice } from '../ui/Notice';
 import { Words } from '../ui/Words';
-import { useChain } from './useChain';
+import { ChainSubPage } from './ChainSubPage';
 
 /** Two displays: which span of the screen makes it agree with the sensor's own display. */
 export function DisplaysScreen() {
   return (
-    <PointSubPage title="Two displays" of="scale">
-      {(point) => <Displays point={point} />}
-    </PointSubPage>
+    <ChainSubPage title="Two displays">
+      {(point, { made }) => <Displays point={point} display={made.chain.display} />}
+    </ChainSubPage>
   );
 }
 
-function Displays({ point }: { point: OpenPoint }) {
-  const moment = useChain(point);
-  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
-  const { display } = moment.made.chain;
+function Displays({ point, display }: { point: OpenPoint; display: Display }) {
   const { id } = point.analysis.context.point;
   const given = {
     unit: display.unit,

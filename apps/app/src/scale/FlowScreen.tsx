@@ -24,6 +24,14 @@ function known({ index, analysis }: OpenPoint, key: string, plate = key): string
 const withFlowUnit = (typed: string | undefined): string | undefined =>
   typed !== undefined && /^[\d.,\s]+$/.test(typed) ? `${typed} m³/h` : typed;
 
+/** What the counter takes on which the point is landed. */
+function counterOf({ analysis }: OpenPoint): Record<string, string> {
+  for (const { port } of analysis.context.ports)
+    if (port.kind === 'digital' && port.counter)
+      return { most: String(port.counter.mostHertz), least: String(port.counter.leastPulse * 1000) };
+  return {};
+}
+
 function Flow({ point }: { point: OpenPoint }) {
   const { range } = point.analysis.context.point;
   if (!range || convert(1, range.unit, 'm³/h') === undefined)
@@ -34,6 +42,7 @@ function Flow({ point }: { point: OpenPoint }) {
     );
   const flow = { unit: range.unit, full: String(range.high) };
   const size = known(point, 'size');
+  const counter = counterOf(point);
   return (
     <>
       <ToolPlate point={point} toolId="velocity" given={some({ ...flow, size })} />
@@ -51,7 +60,12 @@ function Flow({ point }: { point: OpenPoint }) {
         point={point}
         toolId="pulse"
         keep="Require these pulses"
-        given={some({ ...flow, litres: known(point, 'pulseValue'), width: known(point, 'pulseWidth') })}
+        given={some({
+          ...flow,
+          litres: known(point, 'pulseValue'),
+          width: known(point, 'pulseWidth'),
+          ...counter,
+        })}
       />
       <ToolPlate point={point} toolId="coil" given={some({ size, ohms: known(point, 'coil') })} />
     </>

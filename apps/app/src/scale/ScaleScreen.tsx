@@ -1,4 +1,12 @@
-import { calibrationsOf, disagreementOf, reactionWords, scaleStep, scalingWords } from '@keypost/core';
+import {
+  bandWords,
+  calibrationsOf,
+  disagreementOf,
+  plain,
+  reactionWords,
+  scaleStep,
+  scalingWords,
+} from '@keypost/core';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
@@ -154,7 +162,7 @@ function NotesPlate({ point, moment: { made } }: { point: OpenPoint; moment: Cha
       <Row first className="gap-2">
         <Words as="body">{`${scalingWords(made)}.`}</Words>
         <Words as="small">
-          {`Break at ${bands.breakAt}, short at ${bands.shortAt} ${input.unit}: ${reactionWords(bands)}.`}
+          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${bandWords('lowFault', input.unit)}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${bandWords('highFault', input.unit)}: ${reactionWords(bands)}.`}
         </Words>
         {made.notes.map((note) => (
           <Words as="small" key={note}>

@@ -5,28 +5,20 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
-import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Notice } from '../ui/Notice';
 import { Words } from '../ui/Words';
+import { ChainSubPage } from './ChainSubPage';
 import { BandFields, ConverterFields, ControllerFields, DisplayFields, SensorFields } from './setupFields';
 import type { SetupTexts } from './setupFields';
-import { useChain } from './useChain';
 
 /** Setup of a chain: what its parts and their parameters do not say. */
 export function SetupScreen() {
   return (
-    <PointSubPage title="Setup of the chain" of="scale">
-      {(point) => <Setup point={point} />}
-    </PointSubPage>
+    <ChainSubPage title="Setup of the chain">
+      {(point, { made }) => <SetupForm point={point} made={made} />}
+    </ChainSubPage>
   );
-}
-
-function Setup({ point }: { point: OpenPoint }) {
-  const moment = useChain(point);
-  if (typeof moment === 'string') return <Notice>{moment}</Notice>;
-  return <SetupForm key={point.analysis.context.point.id} point={point} made={moment.made} />;
 }
 
 const text = (value: number | undefined): string => (value === undefined ? '' : String(value));
@@ -54,10 +46,10 @@ function firstTexts({ scaling, chain }: PointChain): SetupTexts {
     controllerShape: controller.shape,
     cutPercent: text(controller.cutPercent),
     controllerMultiplier: text(controller.multiplier),
-    breakAt: text(bands.breakAt),
+    lowFault: text(bands.lowFault),
     underAt: text(bands.underAt),
     overAt: text(bands.overAt),
-    shortAt: text(bands.shortAt),
+    highFault: text(bands.highFault),
     delay: text(bands.delay),
     reaction: bands.reaction,
     substitute: text(bands.substitute),
@@ -85,11 +77,11 @@ const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
   'converter.own.most': 'ownMost',
   'controller.cutPercent': 'cutPercent',
   'controller.multiplier': 'controllerMultiplier',
-  bands: 'breakAt',
-  'bands.breakAt': 'breakAt',
+  bands: 'lowFault',
+  'bands.lowFault': 'lowFault',
   'bands.underAt': 'underAt',
   'bands.overAt': 'overAt',
-  'bands.shortAt': 'shortAt',
+  'bands.highFault': 'highFault',
   'bands.delay': 'delay',
   'bands.substitute': 'substitute',
   display: 'displayHigh',
@@ -100,7 +92,7 @@ const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
   'display.cutoffPercent': 'displayCutoff',
 };
 
-const BAND_TEXTS = ['breakAt', 'underAt', 'overAt', 'shortAt', 'delay', 'reaction', 'substitute'] as const;
+const BAND_TEXTS = ['lowFault', 'underAt', 'overAt', 'highFault', 'delay', 'reaction', 'substitute'] as const;
 const DISPLAY_TEXTS = [
   'displayLabel',
   'displayUnit',
@@ -154,10 +146,10 @@ function read(
     bands: follows.bands
       ? undefined
       : {
-          breakAt: number(texts.breakAt),
+          lowFault: number(texts.lowFault),
           underAt: number(texts.underAt),
           overAt: number(texts.overAt),
-          shortAt: number(texts.shortAt),
+          highFault: number(texts.highFault),
           delay: number(texts.delay),
           reaction: texts.reaction,
           ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),

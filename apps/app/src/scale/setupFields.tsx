@@ -1,4 +1,5 @@
-import { BAND_SETS, RAW_FORMATS } from '@keypost/core';
+import { BAND_SETS, bandWords, RAW_FORMATS } from '@keypost/core';
+import type { BandName } from '@keypost/core';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Choice } from '../ui/Choice';
@@ -27,10 +28,10 @@ export interface SetupTexts {
   readonly controllerShape: 'linear' | 'root' | 'table';
   readonly cutPercent: string;
   readonly controllerMultiplier: string;
-  readonly breakAt: string;
+  readonly lowFault: string;
   readonly underAt: string;
   readonly overAt: string;
-  readonly shortAt: string;
+  readonly highFault: string;
   readonly delay: string;
   readonly reaction: 'hold' | 'substitute' | 'fail';
   readonly substitute: string;
@@ -215,6 +216,9 @@ export function ControllerFields(of: Fields) {
   );
 }
 
+const faultLabel = (name: BandName, unit: string): string =>
+  bandWords(name, unit) === 'short' ? 'Short at' : 'Break at';
+
 /** Limits of the signal, and what is done beyond them. */
 export function BandFields({ unit, ...of }: Fields & { unit: string }) {
   const { texts, change } = of;
@@ -229,10 +233,10 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
                 label={name}
                 onPress={() =>
                   change({
-                    breakAt: String(bands.breakAt),
+                    lowFault: String(bands.lowFault),
                     underAt: String(bands.underAt),
                     overAt: String(bands.overAt),
-                    shortAt: String(bands.shortAt),
+                    highFault: String(bands.highFault),
                     delay: String(bands.delay),
                   })
                 }
@@ -241,12 +245,12 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
           </View>
         )}
         <Side>
-          <Typed of={of} name="breakAt" label="Break at" unit={unit} />
+          <Typed of={of} name="lowFault" label={faultLabel('lowFault', unit)} unit={unit} />
           <Typed of={of} name="underAt" label="Under-range below" unit={unit} />
         </Side>
         <Side>
           <Typed of={of} name="overAt" label="Over-range above" unit={unit} />
-          <Typed of={of} name="shortAt" label="Short at" unit={unit} />
+          <Typed of={of} name="highFault" label={faultLabel('highFault', unit)} unit={unit} />
         </Side>
         <Choice
           label="When it lasts"

@@ -22,10 +22,10 @@ const CHAINS: Readonly<Record<string, Parameters<typeof Scaling.parse>[0]>> = {
   'at-223': {
     converter: { formatId: '4000', zero: 'included', percent: 0.2 },
     bands: {
-      breakAt: 3.6,
+      lowFault: 3.6,
       underAt: 3.8,
       overAt: 20.5,
-      shortAt: 21,
+      highFault: 21,
       delay: 5,
       reaction: 'substitute',
       substitute: 2,

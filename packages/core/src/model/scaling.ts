@@ -35,9 +35,12 @@ export const RawFormat = z
 /** Where a signal is no measurement any more, in its own unit; and what the controller does then. */
 export const Bands = z
   .object({
-    /** At or below it the wire is broken, at or above it shorted. */
-    breakAt: z.number(),
-    shortAt: z.number(),
+    /**
+     * At or below the one and at or above the other something is wrong with the wire: of currents and voltages low is a
+     * break and high a short, of resistances and thermocouples the other way round.
+     */
+    lowFault: z.number(),
+    highFault: z.number(),
     /** Below and above it the value is outside its range. */
     underAt: z.number(),
     overAt: z.number(),
@@ -47,8 +50,9 @@ export const Bands = z
     substitute: z.number().optional(),
   })
   .refine(
-    ({ breakAt, underAt, overAt, shortAt }) => breakAt <= underAt && underAt < overAt && overAt <= shortAt,
-    'From low to high the limits stand in this order: break, under-range, over-range, short.',
+    ({ lowFault, underAt, overAt, highFault }) =>
+      lowFault <= underAt && underAt < overAt && overAt <= highFault,
+    'From low to high the limits stand in this order: fault, under-range, over-range, fault.',
   )
   .refine(
     ({ reaction, substitute }) => reaction !== 'substitute' || substitute !== undefined,

@@ -1,8 +1,8 @@
 import type { Instrument, Result } from '../model/job.ts';
 import { fixed } from '../units/quantity.ts';
 import {
-  BAND_WORDS,
   bandOf,
+  bandWords,
   budgetAt,
   chainOf,
   isMeasured,
@@ -83,14 +83,14 @@ export function plannedSteps({ chain }: PointChain): PlannedStep[] {
     if (step.share === undefined) {
       // The same unit at input and wires: just past the limit. Else well past the range.
       const same = unit === chain.input.unit;
-      const past = BEYOND * (bands.shortAt - bands.breakAt);
+      const past = BEYOND * (bands.highFault - bands.lowFault);
       const signal =
         step.way === 'below'
           ? same
-            ? Math.max(0, bands.breakAt - past / 5)
+            ? Math.max(0, bands.lowFault - past / 5)
             : low - BEYOND * (high - low)
           : same
-            ? bands.shortAt + past / 5
+            ? bands.highFault + past / 5
             : high + BEYOND * (high - low);
       return [{ step, signal, unit }];
     }
@@ -127,7 +127,12 @@ export function injectionChecks(
         key: keyOf(step, 'controller'),
         label: `Controller, ${step.words}`,
         detail: `${text}; ${reactionWords(chain.bands)}`,
-        expected: { kind: 'yesno', value: true, yes: `shows ${BAND_WORDS[band]}`, no: 'shows nothing of it' },
+        expected: {
+          kind: 'yesno',
+          value: true,
+          yes: `shows ${bandWords(band, chain.input.unit)}`,
+          no: 'shows nothing of it',
+        },
       },
     ];
   }

@@ -1,6 +1,6 @@
 import { fixed } from '../units/quantity.ts';
 import type { Analysis } from '../wiring/index.ts';
-import { countedOf, engineeringOf, shownOn } from './chain.ts';
+import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
 import type { Chain } from './chain.ts';
 import { problemOfCurve } from './curve.ts';
 import type { PointChain } from './pointChain.ts';
@@ -35,7 +35,7 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
       const value = chain.sensor.curve.back(sensed.signalOf(level));
       const shown = shownOn(chain, engineeringOf(chain, countedOf(chain, input).counts));
       const off =
-        Math.abs(inController(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);
+        Math.abs(ofDisplay(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);
       if (off > (worst?.off ?? OFF)) worst = { value, shown: shown.value, off };
     });
   }
@@ -53,16 +53,12 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
 const USUAL_CUTOFF = 5;
 
 function hidden({ display, sensor }: Chain): Disagreement | undefined {
-  const { cutoffPercent, low, high, label, unit, decimals } = display;
+  const { cutoffPercent, label, unit, decimals } = display;
   if (cutoffPercent <= USUAL_CUTOFF) return undefined;
-  const limit = (cutoffPercent / 100) * Math.max(Math.abs(low), Math.abs(high));
+  const limit = cutoffOf(display);
   return {
     value: sensor.low + (cutoffPercent / 100) * (sensor.high - sensor.low),
     shown: 0,
     sentence: `Cut-off ${cutoffPercent} % holds ${label} at zero below ${fixed(limit, decimals)} ${unit}`,
   };
 }
-
-const inController = ({ display, controller }: Chain, shown: number): number =>
-  controller.low +
-  ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);

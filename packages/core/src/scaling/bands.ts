@@ -1,21 +1,30 @@
 import type { Bands } from '../model/scaling.ts';
 
 /** What a signal is by its size. */
-export type BandName = 'break' | 'under' | 'range' | 'over' | 'short';
+export type BandName = 'lowFault' | 'under' | 'range' | 'over' | 'highFault';
 
-export const BAND_WORDS: Readonly<Record<BandName, string>> = {
-  break: 'wire break',
-  under: 'under-range',
-  range: 'in range',
-  over: 'over-range',
-  short: 'short',
-};
+/** Units of signals that a broken wire drives up, and a short down. */
+const TURNED = new Set(['Ω', 'mV']);
+
+/** What a band is called; what a fault is hangs on the signal's unit. */
+export function bandWords(name: BandName, unit: string): string {
+  switch (name) {
+    case 'under':
+      return 'under-range';
+    case 'over':
+      return 'over-range';
+    case 'range':
+      return 'in range';
+    default:
+      return (name === 'lowFault') === TURNED.has(unit) ? 'short' : 'wire break';
+  }
+}
 
 const MILLIAMPS: Bands = {
-  breakAt: 3.6,
+  lowFault: 3.6,
   underAt: 3.8,
   overAt: 20.5,
-  shortAt: 21,
+  highFault: 21,
   delay: 2,
   reaction: 'hold',
 };
@@ -26,30 +35,36 @@ export const BAND_SETS: readonly { readonly id: string; readonly name: string; r
   {
     id: 'wide',
     name: 'wide: 2, 3.6, 21, 23 mA',
-    bands: { ...MILLIAMPS, breakAt: 2, underAt: 3.6, overAt: 21, shortAt: 23 },
+    bands: { ...MILLIAMPS, lowFault: 2, underAt: 3.6, overAt: 21, highFault: 23 },
   },
   {
     id: 'tight',
     name: 'tight: 3.8, 4, 20, 20.2 mA',
-    bands: { ...MILLIAMPS, breakAt: 3.8, underAt: 4, overAt: 20, shortAt: 20.2, delay: 10 },
+    bands: { ...MILLIAMPS, lowFault: 3.8, underAt: 4, overAt: 20, highFault: 20.2, delay: 10 },
   },
 ];
 
 /**
  * Limits that suit a range where nobody chose any: those of NAMUR NE 43 for 4 to 20 mA; for others the range with
- * 2.5 % on both sides, and break and short as much again beyond.
+ * 2.5 % on both sides, and faults as much again beyond.
+ * @param faults where a fault begins, of elements whose own function says how far they reach.
  */
-export function usualBands(low: number, high: number, unit: string): Bands {
+export function usualBands(
+  low: number,
+  high: number,
+  unit: string,
+  faults?: { readonly low: number; readonly high: number },
+): Bands {
   if (unit === 'mA' && low === 4 && high === 20) return MILLIAMPS;
   const margin = 0.025 * (high - low);
   // Without a live zero a broken wire is no other number than zero.
   const live = low > 0;
   return {
     ...MILLIAMPS,
-    breakAt: low - 2 * margin - (live ? 0 : margin),
+    lowFault: faults?.low ?? low - 2 * margin - (live ? 0 : margin),
     underAt: low - margin,
     overAt: high + margin,
-    shortAt: high + 2 * margin,
+    highFault: faults?.high ?? high + 2 * margin,
   };
 }
 
@@ -57,11 +72,11 @@ export function usualBands(low: number, high: number, unit: string): Bands {
 const AT_THE_LIMIT = 1e-4;
 
 /** What a signal is, without regard to how long it lasts. */
-export function bandOf({ breakAt, underAt, overAt, shortAt }: Bands, signal: number): BandName {
+export function bandOf({ lowFault, underAt, overAt, highFault }: Bands, signal: number): BandName {
   const near = AT_THE_LIMIT * (overAt - underAt);
-  if (signal <= breakAt + near) return 'break';
+  if (signal <= lowFault + near) return 'lowFault';
   if (signal < underAt - near) return 'under';
-  if (signal >= shortAt - near) return 'short';
+  if (signal >= highFault - near) return 'highFault';
   return signal > overAt + near ? 'over' : 'range';
 }
 
@@ -85,7 +100,7 @@ export function followBands(
   let badSince: number | undefined;
   return samples.map(({ at, signal, value }) => {
     const band = bandOf(bands, signal);
-    if (band !== 'break' && band !== 'short') {
+    if (band !== 'lowFault' && band !== 'highFault') {
       badSince = undefined;
       good = value;
       return { band, value };

@@ -73,8 +73,8 @@ describe('a chain of 0 to 40 m³/h over 4 to 20 mA', () => {
     expect(rows.signal.note).toContain('no higher');
     expect(band).toBe('range');
     expect(moveChain(chain, 'signal', 20.6).band).toBe('over');
-    expect(moveChain(chain, 'signal', 21).rows.display.band).toBe('short');
-    expect(moveChain(chain, 'signal', 3.6).rows.engineering.band).toBe('break');
+    expect(moveChain(chain, 'signal', 21).rows.display.band).toBe('highFault');
+    expect(moveChain(chain, 'signal', 3.6).rows.engineering.band).toBe('lowFault');
   });
 
   test('refuses what the loop never gives', () => {
@@ -93,7 +93,7 @@ describe('what does not agree shows in the chain', () => {
     const { rows, band } = moveChain(chained(wrong).chain, 'value', 20);
     // 100 kΩ take what the loop can push: 24 V less 10.5 V, over the 250 Ω that the parameter believes in.
     expect(rows.input.value).toBeGreaterThan(50);
-    expect(band).toBe('short');
+    expect(band).toBe('highFault');
     expect(rows.counts).toMatchObject({ value: 32511, note: 'the converter stops at its top' });
   });
 
@@ -135,6 +135,12 @@ describe('what does not agree shows in the chain', () => {
     // IEC 60751 at 50 °C: 0.3851 Ω/K.
     expect(rows.engineering.value - 50).toBeCloseTo(added / 0.385, 0);
     expect(budgetAt(analysed(two, 'tt-1'), made, 50).largest!.key).toBe('leads');
+    // −8 °C is under the range, leads and all; only beyond what a Pt100 can have is the wire at fault.
+    expect(moveChain(made.chain, 'value', -8).band).toBe('under');
+    expect(made.chain.bands).toMatchObject({
+      lowFault: 18.52008,
+      highFault: expect.closeTo(390.48, 2) as number,
+    });
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Bands, Display, RawFormat } from '../model/scaling.ts';
+import { plain } from '../units/quantity.ts';
 import { bandOf } from './bands.ts';
 import type { BandName } from './bands.ts';
 import type { Curve } from './curve.ts';
@@ -65,6 +66,10 @@ export interface ChainState {
   readonly band: BandName;
 }
 
+/** Below so much a screen shows zero. */
+export const cutoffOf = ({ cutoffPercent, low, high }: Display): number =>
+  (cutoffPercent / 100) * Math.max(Math.abs(low), Math.abs(high));
+
 /** What a screen shows of the controller's value. */
 export function shownOn(
   { display, controller }: Pick<Chain, 'display' | 'controller'>,
@@ -73,16 +78,19 @@ export function shownOn(
   readonly value: number;
   readonly cut: boolean;
 } {
-  const { low, high, decimals, cutoffPercent } = display;
+  const { low, high, decimals } = display;
   const share = (value - controller.low) / (controller.high - controller.low);
   const exact = low + share * (high - low);
-  const limit = (cutoffPercent / 100) * Math.max(Math.abs(low), Math.abs(high));
-  if (Math.abs(exact) < limit) return { value: 0, cut: exact !== 0 };
+  if (Math.abs(exact) < cutoffOf(display)) return { value: 0, cut: exact !== 0 };
   const scale = 10 ** decimals;
   return { value: Math.round(exact * scale) / scale, cut: false };
 }
 
-const ofDisplay = ({ display, controller }: Chain, shown: number): number =>
+/** The controller's value for what a screen shows. */
+export const ofDisplay = (
+  { display, controller }: Pick<Chain, 'display' | 'controller'>,
+  shown: number,
+): number =>
   controller.low +
   ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);
 
@@ -162,7 +170,7 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         value: shown.value,
         band,
         note: shown.cut
-          ? `cut-off ${chain.display.cutoffPercent} % holds the screen at zero below ${Number(((chain.display.cutoffPercent / 100) * Math.max(Math.abs(chain.display.low), Math.abs(chain.display.high))).toPrecision(4))} ${chain.display.unit}`
+          ? `cut-off ${chain.display.cutoffPercent} % holds the screen at zero below ${plain(cutoffOf(chain.display), 4)} ${chain.display.unit}`
           : undefined,
       },
     },

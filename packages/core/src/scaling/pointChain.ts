@@ -1,25 +1,19 @@
-import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
-import type { AnalogPort, SignalKind } from '../catalog/index.ts';
-import type { RawFormat } from '../model/scaling.ts';
-import { Scaling } from '../model/scaling.ts';
 import type { Range } from '../model/job.ts';
-import { convert, plain } from '../units/quantity.ts';
+import { Scaling } from '../model/scaling.ts';
+import { plain } from '../units/quantity.ts';
 import type { Analysis, OwnPort } from '../wiring/index.ts';
 import { usualBands } from './bands.ts';
 import { tablesOf } from './calibrationTable.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
 import type { Chain } from './chain.ts';
+import { converted, unitOf } from './converterPart.ts';
+import type { Converted } from './converterPart.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
 import type { Curve } from './curve.ts';
 import { loopCurveOf, loopWhenAsked, solveLoop } from './loopCurve.ts';
-import { findRawFormat } from './rawFormats.ts';
-import type { ConverterRange } from './rawFormats.ts';
-import { COLD_JUNCTION, sensedBy } from './sensorPart.ts';
-import type { SensedBy } from './sensorPart.ts';
-import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
-import { coupleMillivolts, coupleRange, coupleTemperature } from './sensors/thermocouple.ts';
-import type { CoupleType } from './sensors/thermocoupleFunctions.ts';
 import { countsPulses, pulseChain } from './pulseChain.ts';
+import { sensedBy } from './sensorPart.ts';
+import type { SensedBy } from './sensorPart.ts';
 import { standingRange } from './standing.ts';
 import type { StandingRange } from './standing.ts';
 import { usualDisplay } from './usualDisplay.ts';
@@ -54,8 +48,6 @@ export const isMeasured = ({ context }: Analysis): boolean =>
   (context.type.signal !== undefined ||
     context.type.resistance !== undefined ||
     context.type.couple !== undefined);
-
-const port = (own: OwnPort): AnalogPort => own.port as AnalogPort;
 
 function makeChain(analysis: Analysis): PointChain | NoChain {
   if (countsPulses(analysis)) return pulseChain(analysis);
@@ -106,7 +98,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     converter: made.converter,
     controller,
     display,
-    bands: scaling.bands ?? usualBands(inputRange.low, inputRange.high, unitOf(own)),
+    bands: scaling.bands ?? usualBands(inputRange.low, inputRange.high, unitOf(own), made.faults),
   };
   return {
     chain,
@@ -119,12 +111,6 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
   };
 }
 
-const unitOf = (own: OwnPort): string => {
-  const { measures, rangeKey } = port(own);
-  if (measures === 'resistance') return 'Ω';
-  return measures === 'thermocouple' ? 'mV' : SIGNALS[own.settings[rangeKey!] as SignalKind].unit;
-};
-
 /** Shares of the signal's range at which the loop is solved: closer where it may bend. */
 const SHARES = [-0.25, -0.1, -0.025, 0, 0.125, 0.25, 0.5, 0.75, 1, 1.03125, 1.0625, 1.15];
 
@@ -132,88 +118,6 @@ function signalsOf({ part: { signal } }: SensedBy): number[] {
   const least = signal.unit === 'Ω' ? 0.1 : -Infinity;
   const signals = SHARES.map((share) => Math.max(least, signal.low + share * (signal.high - signal.low)));
   return [...new Set(signals)].sort((a, b) => a - b);
-}
-
-interface Converted {
-  readonly converter: Chain['converter'];
-  /** What the input sees at both ends of its range. */
-  readonly input: { readonly low: number; readonly high: number };
-}
-
-/** A curve that runs out at the ends of what it is defined for, so that a converter stops there. */
-const within = (low: number, high: number, { at, back }: Curve): Curve => ({
-  at: (x) => (x < low ? -Infinity : x > high ? Infinity : at(x)),
-  back,
-});
-
-function rtdInput(name: string): { curve: Curve; least: number; most: number } {
-  const rtd = thermometerElement(name);
-  const { least, most } = METALS[rtd.metal];
-  const back = (t: number): number => ohmsOf(rtd, t);
-  return {
-    least,
-    most,
-    curve: within(back(least), back(most), { at: (ohms) => temperatureOf(rtd, ohms), back }),
-  };
-}
-
-function coupleInput(letter: CoupleType): Curve {
-  const cold = coupleMillivolts(letter, COLD_JUNCTION);
-  const back = (t: number): number => coupleMillivolts(letter, t) - cold;
-  const { usableFrom, most } = coupleRange(letter);
-  return within(back(usableFrom), back(most), { at: (mV) => coupleTemperature(letter, mV + cold), back });
-}
-
-/** What an input makes of what it sees: a signal by its range parameter, a temperature by its element. */
-function converted(
-  analysis: Analysis,
-  own: OwnPort,
-  scaling: Scaling,
-  range: Range,
-  channel: StandingRange | undefined,
-): Converted {
-  const { device, type } = analysis.context;
-  const { zero, formatId, own: ownFormat } = scaling.converter;
-  const chosen = ownFormat ?? findRawFormat(formatId);
-  const element = resistanceOf(device);
-  const measures = port(own).measures;
-  const temperature = (curve: Curve, input: { low: number; high: number }): Converted => ({
-    converter: {
-      format: chosen ?? findRawFormat('tenth')!,
-      range: { low: channel?.low ?? range.low, high: channel?.high ?? range.high, zero },
-      curve: then(curve, {
-        at: (t) => convert(t, '°C', range.unit) ?? t,
-        back: (t) => convert(t, range.unit, '°C') ?? t,
-      }),
-      unit: range.unit,
-    },
-    input,
-  });
-  const inCelsius = (t: number): number => convert(t, range.unit, '°C') ?? t;
-  if (measures === 'resistance' && element?.kind === 'rtd') {
-    const { curve, least, most } = rtdInput(settingsOfDevice(device).element ?? 'Pt100');
-    return temperature(curve, {
-      low: curve.back(Math.max(least, inCelsius(range.low))),
-      high: curve.back(Math.min(most, inCelsius(range.high))),
-    });
-  }
-  if (measures === 'thermocouple' && type.couple) {
-    const curve = coupleInput(type.couple.letter);
-    return temperature(curve, {
-      low: curve.back(inCelsius(range.low)),
-      high: curve.back(inCelsius(range.high)),
-    });
-  }
-  const ends: { low: number; high: number } =
-    measures === 'resistance'
-      ? { low: element?.lowOhms ?? 0, high: element?.highOhms ?? 1000 }
-      : SIGNALS[own.settings[port(own).rangeKey!] as SignalKind];
-  const limits: ConverterRange = { low: ends.low, high: ends.high, zero };
-  const format: RawFormat = chosen ?? findRawFormat('27648')!;
-  return {
-    converter: { format, range: limits, curve: straight(0, 0, 1, 1), unit: unitOf(own) },
-    input: { low: ends.low, high: ends.high },
-  };
 }
 
 /** What the program makes of what the converter measures. */

@@ -35,10 +35,10 @@ const gateFormat = (gate: number): RawFormat => ({
 
 /** No pulses are no break, since a flow of zero has none; more than full flow is over its range. */
 const usualPulseBands = (top: number): Bands => ({
-  breakAt: -0.05 * top,
+  lowFault: -0.05 * top,
   underAt: -0.02 * top,
   overAt: 1.1 * top,
-  shortAt: 1.2 * top,
+  highFault: 1.2 * top,
   delay: 2,
   reaction: 'hold',
 });

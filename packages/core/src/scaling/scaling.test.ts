@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
-import { bandOf, BAND_SETS, followBands, reactionWords, usualBands } from './bands.ts';
+import { bandOf, bandWords, BAND_SETS, followBands, reactionWords, usualBands } from './bands.ts';
 import { beyondTable, checkTable, rootOf, SQUARE, straight, tableOf } from './curve.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import { countsOf, findRawFormat, RAW_FORMATS, resolutionOf, valueOfCounts, widthOf } from './rawFormats.ts';
@@ -188,8 +188,8 @@ describe('bands', () => {
 
   test('NAMUR NE 43 at its very limits', () => {
     expect([3.5, 3.6, 3.61, 3.79, 3.8, 4, 20.5, 20.51, 20.99, 21, 22].map((mA) => bandOf(ne43, mA))).toEqual([
-      'break',
-      'break',
+      'lowFault',
+      'lowFault',
       'under',
       'under',
       'range',
@@ -197,17 +197,26 @@ describe('bands', () => {
       'range',
       'over',
       'over',
-      'short',
-      'short',
+      'highFault',
+      'highFault',
     ]);
   });
 
   test('other ranges get limits of their own, and zero volts are no break', () => {
     const volts = usualBands(0, 10, 'V');
     expect(bandOf(volts, 0)).toBe('range');
-    expect(bandOf(volts, 10.6)).toBe('short');
-    expect(bandOf(usualBands(2, 10, 'V'), 0)).toBe('break');
+    expect(bandOf(volts, 10.6)).toBe('highFault');
+    expect(bandOf(usualBands(2, 10, 'V'), 0)).toBe('lowFault');
     for (const { bands } of BAND_SETS) expect(Bands.parse(bands)).toEqual(bands);
+  });
+
+  test('what a fault is called hangs on what is measured', () => {
+    expect(bandWords('lowFault', 'mA')).toBe('wire break');
+    expect(bandWords('highFault', 'mA')).toBe('short');
+    // An open thermometer has more ohms than any temperature.
+    expect(bandWords('highFault', 'Ω')).toBe('wire break');
+    expect(bandWords('lowFault', 'Ω')).toBe('short');
+    expect(bandWords('under', 'Ω')).toBe('under-range');
   });
 
   const samples = [0, 1, 2, 3, 4, 5].map((at) => ({

@@ -3,8 +3,8 @@ import type { SignalKind } from '../catalog/index.ts';
 import { refuse } from '../model/problem.ts';
 import { Scaling } from '../model/scaling.ts';
 import {
-  BAND_WORDS,
   bandOf,
+  bandWords,
   countsOf,
   findRawFormat,
   RAW_FORMATS,
@@ -37,7 +37,7 @@ function rangeOf(read: ToolReader) {
 
 const bandLine = (low: number, high: number, unit: string, value: number): ToolLine => {
   const band = bandOf(usualBands(low, high, unit), value);
-  return { label: 'It is', value: BAND_WORDS[band], tone: band === 'range' ? 'good' : 'bad' };
+  return { label: 'It is', value: bandWords(band, unit), tone: band === 'range' ? 'good' : 'bad' };
 };
 
 /** Gives a point the range that was worked with. */

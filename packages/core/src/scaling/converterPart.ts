@@ -1,0 +1,118 @@
+import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
+import type { AnalogPort, SignalKind } from '../catalog/index.ts';
+import type { Range } from '../model/job.ts';
+import type { RawFormat, Scaling } from '../model/scaling.ts';
+import { convert } from '../units/quantity.ts';
+import type { Analysis, OwnPort } from '../wiring/index.ts';
+import type { Chain } from './chain.ts';
+import { straight, then } from './curve.ts';
+import type { Curve } from './curve.ts';
+import { findRawFormat } from './rawFormats.ts';
+import type { ConverterRange } from './rawFormats.ts';
+import { COLD_JUNCTION } from './sensorPart.ts';
+import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
+import { coupleMillivolts, coupleRange, coupleTemperature } from './sensors/thermocouple.ts';
+import type { CoupleType } from './sensors/thermocoupleFunctions.ts';
+import type { StandingRange } from './standing.ts';
+
+interface Ends {
+  readonly low: number;
+  readonly high: number;
+}
+
+const port = (own: OwnPort): AnalogPort => own.port as AnalogPort;
+
+/** Unit in which an analog input measures. */
+export const unitOf = (own: OwnPort): string => {
+  const { measures, rangeKey } = port(own);
+  if (measures === 'resistance') return 'Ω';
+  return measures === 'thermocouple' ? 'mV' : SIGNALS[own.settings[rangeKey!] as SignalKind].unit;
+};
+
+/** The converter's part of a chain. */
+export interface Converted {
+  readonly converter: Chain['converter'];
+  /** What the input sees at both ends of its range. */
+  readonly input: Ends;
+  /** Beyond what its element can have, something is wrong with the wire. */
+  readonly faults?: Ends;
+}
+
+/** A curve that runs out at the ends of what it is defined for, so that a converter stops there. */
+const within = (low: number, high: number, { at, back }: Curve): Curve => ({
+  at: (x) => (x < low ? -Infinity : x > high ? Infinity : at(x)),
+  back,
+});
+
+function rtdInput(name: string): { curve: Curve; least: number; most: number } {
+  const rtd = thermometerElement(name);
+  const { least, most } = METALS[rtd.metal];
+  const back = (t: number): number => ohmsOf(rtd, t);
+  return {
+    least,
+    most,
+    curve: within(back(least), back(most), { at: (ohms) => temperatureOf(rtd, ohms), back }),
+  };
+}
+
+function coupleInput(letter: CoupleType): { curve: Curve; least: number; most: number } {
+  const cold = coupleMillivolts(letter, COLD_JUNCTION);
+  const back = (t: number): number => coupleMillivolts(letter, t) - cold;
+  const { usableFrom, most } = coupleRange(letter);
+  const at = (mV: number): number => coupleTemperature(letter, mV + cold);
+  return { least: usableFrom, most, curve: within(back(usableFrom), back(most), { at, back }) };
+}
+
+/** What an input makes of what it sees: a signal by its range parameter, a temperature by its element. */
+export function converted(
+  analysis: Analysis,
+  own: OwnPort,
+  scaling: Scaling,
+  range: Range,
+  channel: StandingRange | undefined,
+): Converted {
+  const { device, type } = analysis.context;
+  const { zero, formatId, own: ownFormat } = scaling.converter;
+  const chosen = ownFormat ?? findRawFormat(formatId);
+  const element = resistanceOf(device);
+  const measures = port(own).measures;
+  const temperature = (curve: Curve, input: Ends, faults: Ends): Converted => ({
+    converter: {
+      format: chosen ?? findRawFormat('tenth')!,
+      range: { low: channel?.low ?? range.low, high: channel?.high ?? range.high, zero },
+      curve: then(curve, {
+        at: (t) => convert(t, '°C', range.unit) ?? t,
+        back: (t) => convert(t, range.unit, '°C') ?? t,
+      }),
+      unit: range.unit,
+    },
+    input,
+    faults,
+  });
+  const inCelsius = (t: number): number => convert(t, range.unit, '°C') ?? t;
+  if (measures === 'resistance' && element?.kind === 'rtd') {
+    const { curve, least, most } = rtdInput(settingsOfDevice(device).element ?? 'Pt100');
+    const input = {
+      low: curve.back(Math.max(least, inCelsius(range.low))),
+      high: curve.back(Math.min(most, inCelsius(range.high))),
+    };
+    return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
+  }
+  if (measures === 'thermocouple' && type.couple) {
+    const { curve, least, most } = coupleInput(type.couple.letter);
+    const input = { low: curve.back(inCelsius(range.low)), high: curve.back(inCelsius(range.high)) };
+    return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
+  }
+  const isSender = measures === 'resistance';
+  const ends: Ends = isSender
+    ? { low: element?.lowOhms ?? 0, high: element?.highOhms ?? 1000 }
+    : SIGNALS[own.settings[port(own).rangeKey!] as SignalKind];
+  const limits: ConverterRange = { low: ends.low, high: ends.high, zero };
+  const format: RawFormat = chosen ?? findRawFormat('27648')!;
+  return {
+    converter: { format, range: limits, curve: straight(0, 0, 1, 1), unit: unitOf(own) },
+    input: { low: ends.low, high: ends.high },
+    // A sender that is open or shorted lies well beyond its ends.
+    ...(isSender && { faults: { low: ends.low / 2, high: ends.high * 1.1 } }),
+  };
+}
