@@ -90,7 +90,7 @@ function LinkRow({
       className={`min-h-[56px] justify-center border-l-[5px] px-3 py-2 active:bg-wash ${moved ? 'border-l-accent' : 'border-l-transparent'}`}
     >
       <View className="flex-row items-center gap-2">
-        <Words as="body" className="w-[104px]">
+        <Words as="body" className="w-[98px]">
           {label}
         </Words>
         <View className="min-w-0 flex-1 flex-row items-baseline justify-end gap-1.5">
@@ -101,8 +101,8 @@ function LinkRow({
             {unit}
           </Words>
         </View>
-        <View className="w-[104px] items-end">
-          <Words as="small" className="font-figure">
+        <View className="w-[114px] items-end">
+          <Words as="small" className="text-right font-figure">
             {range}
           </Words>
           {spread !== undefined && (

@@ -73,7 +73,7 @@ export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkW
 export const leastShown = (unit: string, low: number): number => (unit === 'mV' ? low : Math.max(0, low));
 
 const countRange = ({ kind, low, high }: PointChain['chain']['converter']['format']): string =>
-  kind === 'unit' ? `${high} for each unit` : `${grouped(low)} to ${grouped(high)}`;
+  kind === 'unit' ? `${high} a unit` : `${grouped(low)} to ${grouped(high)}`;
 
 /** Whole numbers in groups of three, with thin gaps that never break. */
 export const grouped = (value: number): string => fixed(value, 0).replace(/\B(?=(\d{3})+$)/g, '\u202f');
