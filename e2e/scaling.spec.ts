@@ -160,6 +160,15 @@ test('a tool works without a job, remembers, and sends its result to a point', a
   await expect(page.getByRole('button', { name: /^Low-flow cut-off: 1\s%/ })).toBeVisible();
 });
 
+test('a result for a point without a chain stands in its log', async ({ page }) => {
+  await page.goto('/tools/contacts');
+  await page.getByRole('button', { name: 'Send to a point' }).click();
+  await page.getByLabel('Point', { exact: true }).selectOption({ label: 'PE-101  Tray at infeed' });
+  await page.getByRole('button', { name: 'Send to PE-101' }).click();
+  await page.getByRole('link', { name: 'Open PE-101' }).click();
+  await expect(page.getByText('PE-101: Relay contacts: This contact can do it')).toBeVisible();
+});
+
 test('a chain of one’s own: format, bands, screen; nonsense is refused where it is typed', async ({
   page,
 }) => {

@@ -1,4 +1,4 @@
-import { JobIndex, resultText } from '@keypost/core';
+import { analyse, chainOf, JobIndex, resultText } from '@keypost/core';
 import type { Change, Tool, ToolResult, ToolValues } from '@keypost/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -87,14 +87,17 @@ function ToPoint({
   const saver = useSave(job.data);
   const known = useKnown();
   const [chosen, setChosen] = useState<string>();
-  const [done, setDone] = useState<{ id: string; tag: string }>();
+  const [done, setDone] = useState<{ tag: string; to: string }>();
   const points = job.data?.content.points ?? [];
   const point = points.find(({ id }) => id === chosen) ?? points[0];
   if (!point) return <Words as="soft">{job.data ? 'This job has no point yet.' : 'Reading the job…'}</Words>;
   const send = () => {
     const index = new JobIndex(job.data!.content);
+    // Where there is no chain to see it at, the point's log has it.
+    const page = chainOf(analyse(index, point.id)) ? 'scale' : 'log';
+    const to = `/job/${jobId}/point/${point.id}/${page}`;
     const changes = sendChanges(tool, values, result, index, point.id);
-    void saver.save({ kind: 'several', changes }, { then: () => setDone({ id: point.id, tag: point.tag }) });
+    void saver.save({ kind: 'several', changes }, { then: () => setDone({ tag: point.tag, to }) });
   };
   return (
     <View className="gap-3">
@@ -114,11 +117,7 @@ function ToPoint({
         onPress={send}
       />
       {done && (
-        <GoTo
-          label={`Open ${done.tag}`}
-          to={`/job/${jobId}/point/${done.id}/scale`}
-          className="min-h-[48px] justify-center"
-        >
+        <GoTo label={`Open ${done.tag}`} to={done.to} className="min-h-[48px] justify-center">
           <Words as="strong" className="text-accent underline">{`It is at ${done.tag}. Open it`}</Words>
         </GoTo>
       )}
