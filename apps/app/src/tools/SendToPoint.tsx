@@ -1,4 +1,4 @@
-import { analyse, chainOf, JobIndex, resultText } from '@keypost/core';
+import { analyse, chainOf, changesAt, JobIndex, resultText } from '@keypost/core';
 import type { Change, Tool, ToolResult, ToolValues } from '@keypost/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -36,7 +36,7 @@ export function sendChanges(
       },
     ],
   };
-  return [...(tool.send?.(values, index, index.point(pointId)) ?? []), note];
+  return [...changesAt(tool, values, index, index.point(pointId)), note];
 }
 
 /** Hands a result to a point of a job. */

@@ -1,7 +1,8 @@
 import { findTool, JobIndex, TOOLS } from '@keypost/core';
 import type { Change } from '@keypost/core';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { openPoint, smallJob } from '../../test/openPoint';
+import { openPoint } from '../../test/openPoint';
+import { pressureJob } from '../../test/pressureJob';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
 import { sendChanges } from './SendToPoint';
@@ -110,7 +111,7 @@ describe('a result', () => {
   test('goes to a point as a note, and as what fits it', () => {
     const tool = findTool('signal')!;
     const values = { ...tool.first, high: '6', unit: 'bar' };
-    const changes = sendChanges(tool, values, tool.work(values), new JobIndex(smallJob()), 'p');
+    const changes = sendChanges(tool, values, tool.work(values), new JobIndex(pressureJob()), 'pt');
     expect(changes.map(({ kind }) => kind)).toEqual(['editPoint', 'calibrate']);
     const note = changes[1] as Extract<Change, { kind: 'calibrate' }>;
     expect(note.calibrations[0]!.body).toMatchObject({

@@ -2,7 +2,7 @@ import { after, jobWith } from '../../test/jobs.ts';
 import { meterJob, pulseJob } from '../../test/settingJobs.ts';
 import { JobProblem } from '../model/problem.ts';
 import { analyse, JobIndex, loopBudget } from '../wiring/index.ts';
-import { askedFields, findTool, resultText, TOOLS } from './index.ts';
+import { askedFields, changesAt, findTool, resultText, TOOLS } from './index.ts';
 import type { Tool, ToolValues } from './index.ts';
 
 const tool = (id: string): Tool => findTool(id)!;
@@ -148,7 +148,7 @@ describe('what they work out', () => {
 describe('what is sent to a point', () => {
   const sentTo = (id: string, job: ReturnType<typeof meterJob>, values: ToolValues = {}) => {
     const point = job.points.find(({ tag }) => tag === 'FT-1')!;
-    const changes = tool(id).send!({ ...tool(id).first, ...values }, new JobIndex(job), point);
+    const changes = changesAt(tool(id), { ...tool(id).first, ...values }, new JobIndex(job), point);
     return after(job, ...changes);
   };
 
@@ -166,6 +166,12 @@ describe('what is sent to a point', () => {
       high: 11.43,
       label: 'Panel screen',
     });
+  });
+
+  test('nothing of it fits a switching sensor', () => {
+    const job = jobWith('di8-both-8', ['-']);
+    const index = new JobIndex(job);
+    for (const one of TOOLS) expect(changesAt(one, one.first, index, job.points[0]!)).toEqual([]);
   });
 
   test('pulses and cut-off are required of the device where it has them, and nowhere else', () => {
