@@ -1,17 +1,10 @@
-import type { PointProgress, Stage } from '@keypost/core';
+import type { PointProgress } from '@keypost/core';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark, MARK_WORDS } from '../ui/Mark';
 import { Words } from '../ui/Words';
 import { GoTo } from '../ui/GoTo';
-
-const STAGE_NAMES: Record<Stage, string> = {
-  fit: 'Fit',
-  land: 'Land',
-  set: 'Set',
-  scale: 'Scale',
-  prove: 'Prove',
-};
+import { STAGE_NAMES } from '../point/stageNames';
 
 /** One point: tag, name, what stops it or comes next, and each stage's mark over the stage's name. */
 export const PointRow = memo(function PointRow({

@@ -4,17 +4,11 @@ import { Pressable, View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { useWide } from '../ui/useWide';
 import { Words } from '../ui/Words';
+import { STAGE_NAMES } from './stageNames';
 
 export type Page = Stage | 'log';
 
-const NAMES: Record<Page, string> = {
-  fit: 'Fit',
-  land: 'Land',
-  set: 'Set',
-  scale: 'Scale',
-  prove: 'Prove',
-  log: 'Log',
-};
+const NAMES: Record<Page, string> = { ...STAGE_NAMES, log: 'Log' };
 
 /** The stages of a point that apply, and its log. */
 export function StageStrip({ base, here, progress }: { base: string; here: Page; progress: PointProgress }) {

@@ -1,13 +1,13 @@
 import {
   chainOf,
   injectionChecks,
-  JobProblem,
   LEAST_RATIO,
   plain,
   plannedSteps,
   sourceRatio,
+  unlessRefused,
 } from '@keypost/core';
-import type { Check, PlannedStep, PointChain, Result } from '@keypost/core';
+import type { PointChain, Result } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution, Notice } from '../ui/Notice';
@@ -15,6 +15,7 @@ import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 import { BenchFields } from './BenchFields';
 import { useBench } from './useBench';
+import type { Given } from './useBench';
 import { InstrumentFields, useInstrument } from './InstrumentFields';
 import { InjectionStepRow } from './InjectionStepRow';
 import { StoreEntries } from './StoreEntries';
@@ -27,20 +28,13 @@ export function InjectionForm({ point, latest }: { point: OpenPoint; latest: Rea
   return <Injection point={point} made={made} latest={latest} />;
 }
 
-/** The checks of a step, for what was truly injected where a source told that. */
-function checksOf(
-  { analysis }: OpenPoint,
-  made: PointChain,
-  planned: PlannedStep,
-  injected: number | undefined,
-): Check[] {
-  try {
-    return injectionChecks(analysis, made, planned, injected);
-  } catch (error) {
-    if (error instanceof JobProblem) return [];
-    throw error;
-  }
-}
+/** Every step with its checks, for what was truly injected where a source told that. */
+const stepsOf = ({ analysis }: OpenPoint, made: PointChain, given: Readonly<Record<string, Given>>) =>
+  plannedSteps(made).map((planned) => ({
+    planned,
+    checks:
+      unlessRefused(() => injectionChecks(analysis, made, planned, given[planned.step.key]?.injected)) ?? [],
+  }));
 
 function Injection({
   point,
@@ -56,14 +50,7 @@ function Injection({
   const { instrument, fields, problem } = useInstrument('source', unit);
   const { given } = bench;
   // Each limit is a circuit solved with one tolerance at a time: not again with every key that is pressed.
-  const steps = useMemo(
-    () =>
-      plannedSteps(made).map((planned) => ({
-        planned,
-        checks: checksOf(point, made, planned, given[planned.step.key]?.injected),
-      })),
-    [point, made, given],
-  );
+  const steps = useMemo(() => stepsOf(point, made, given), [point, made, given]);
   const checks = steps.flatMap((step) => step.checks);
   const entered = useEntries(point, checks, instrument);
   const undone = steps.findIndex((step) => step.checks.some(({ key }) => !latest.get(key)?.pass));

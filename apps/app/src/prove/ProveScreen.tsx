@@ -1,5 +1,4 @@
-import { latestResults, proofPlan } from '@keypost/core';
-import type { CheckGroup } from '@keypost/core';
+import { latestResults, statesPlan, takesInjection } from '@keypost/core';
 import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
 import { PointFrame, PointPage } from '../point/PointFrame';
@@ -16,11 +15,9 @@ export function ProveScreen() {
   return <PointFrame>{(point) => <Prove point={point} />}</PointFrame>;
 }
 
-const isInjection = ({ key }: CheckGroup): boolean => key.startsWith('inject.');
-
 function Prove({ point }: { point: OpenPoint }) {
   const router = useRouter();
-  const plan = useMemo(() => proofPlan(point.analysis), [point.analysis]);
+  const plan = useMemo(() => statesPlan(point.analysis), [point.analysis]);
   const latest = latestResults(point.view.content, point.analysis.context.point.id);
   const main = plan.blocked ? (
     <Notice
@@ -30,12 +27,8 @@ function Prove({ point }: { point: OpenPoint }) {
     </Notice>
   ) : (
     <>
-      <ProofForm
-        point={point}
-        plan={{ groups: plan.groups.filter((group) => !isInjection(group)) }}
-        latest={latest}
-      />
-      {plan.groups.some(isInjection) && <InjectionForm point={point} latest={latest} />}
+      <ProofForm point={point} plan={plan} latest={latest} />
+      {takesInjection(point.analysis) && <InjectionForm point={point} latest={latest} />}
     </>
   );
   return (

@@ -1,4 +1,4 @@
-import { bandWords, budgetAt, countedOf, engineeringOf, JobProblem } from '@keypost/core';
+import { bandWords, budgetAt, countedOf, engineeringOf, unlessRefused } from '@keypost/core';
 import type { BandName, Bands, PointChain } from '@keypost/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -165,14 +165,10 @@ function Present({ frame, input, value }: { frame: Frame; input: number; value: 
 }
 
 /** A place of a curve, nothing where its function ends. */
-function place(act: () => readonly [number, number]): readonly (readonly [number, number])[] {
-  try {
-    return [act()];
-  } catch (error) {
-    if (error instanceof JobProblem) return [];
-    throw error;
-  }
-}
+const place = (act: () => readonly [number, number]): Places => {
+  const found = unlessRefused(act);
+  return found ? [found] : [];
+};
 
 function draw({ analysis }: OpenPoint, made: PointChain): Drawn {
   const { chain } = made;

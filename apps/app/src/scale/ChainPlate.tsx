@@ -1,4 +1,4 @@
-import { bandWords, budgetAt, LINKS } from '@keypost/core';
+import { bandWords, budgetAt, LINKS, unlessRefused } from '@keypost/core';
 import type { LinkKey } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -55,14 +55,14 @@ export function ChainPlate({ point, moment }: { point: OpenPoint; moment: ChainM
 
 /** Worst case beside the links that have one. */
 function plusMinus({ analysis }: OpenPoint, { made, state }: ChainMoment): Partial<Record<LinkKey, number>> {
-  try {
-    const { min, max } = made.chain.loop.at(state.rows.signal.value);
-    const { worst } = budgetAt(analysis, made, state.rows.value.value);
-    return { input: (max - min) / 2, engineering: worst };
-  } catch {
-    // Beyond what the sensor's function holds there is no error to be told.
-    return {};
-  }
+  // Beyond what the sensor's function holds there is no error to be told.
+  return (
+    unlessRefused(() => {
+      const { min, max } = made.chain.loop.at(state.rows.signal.value);
+      const { worst } = budgetAt(analysis, made, state.rows.value.value);
+      return { input: (max - min) / 2, engineering: worst };
+    }) ?? {}
+  );
 }
 
 function LinkRow({

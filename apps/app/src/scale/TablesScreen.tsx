@@ -1,4 +1,4 @@
-import { besideEachOther, checkTable, JobProblem, plain, tableOf, tablesOf } from '@keypost/core';
+import { besideEachOther, checkTable, plain, tableOf, tablesOf, unlessRefused } from '@keypost/core';
 import type { CalibrationBody, CalibrationTables, FieldPoint, TablePoint } from '@keypost/core';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
@@ -130,14 +130,8 @@ function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit
 }
 
 /** The value that a table has at a signal; nothing where there is no table. */
-function valueAt(points: readonly TablePoint[], signal: number): number | undefined {
-  try {
-    return tableOf(points).at(signal);
-  } catch (error) {
-    if (error instanceof JobProblem) return undefined;
-    throw error;
-  }
-}
+const valueAt = (points: readonly TablePoint[], signal: number): number | undefined =>
+  unlessRefused(() => tableOf(points).at(signal));
 
 function BesidePlate({
   tables: { workshop, field },

@@ -1,4 +1,4 @@
-import { dimensionOf, fixed, plain } from '@keypost/core';
+import { digitsForSpan, dimensionOf, fixed, plain } from '@keypost/core';
 import type { LinkKey, PointChain } from '@keypost/core';
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -20,10 +20,6 @@ export interface LinkWords {
   readonly range: string;
 }
 
-/** Digits that tell a thousandth of a span apart. */
-const digitsFor = (span: number): number =>
-  span === 0 ? 0 : Math.min(4, Math.max(0, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
-
 const rangeText = (low: number, high: number): string =>
   `${plain(low, 4)} to ${plain(high, 4)}`.replaceAll('-', '−');
 
@@ -31,9 +27,9 @@ const rangeText = (low: number, high: number): string =>
 export function linkWords({ chain }: PointChain): Readonly<Record<LinkKey, LinkWords>> {
   const { sensor, input, converter, controller, display, bands } = chain;
   const { format } = converter;
-  const own = digitsFor(sensor.high - sensor.low);
-  const signal = digitsFor(sensor.signal.high - sensor.signal.low);
-  const seen = digitsFor(bands.overAt - bands.underAt);
+  const own = digitsForSpan(sensor.high - sensor.low);
+  const signal = digitsForSpan(sensor.signal.high - sensor.signal.low);
+  const seen = digitsForSpan(bands.overAt - bands.underAt);
   return {
     value: {
       label: QUANTITY[dimensionOf(sensor.unit) ?? ''] ?? 'Value',

@@ -1,4 +1,4 @@
-import { chainOf, JobProblem, moveChain, parseIn } from '@keypost/core';
+import { chainOf, JobProblem, moveChain, parseIn, unlessRefused } from '@keypost/core';
 import type { ChainState, LinkKey, PointChain } from '@keypost/core';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
@@ -58,14 +58,7 @@ export function useChain(point: OpenPoint): ChainMoment | string {
   };
 }
 
-function stateAt(
+const stateAt = (
   { chain }: PointChain,
   { key, value }: { key: LinkKey; value: number },
-): ChainState | undefined {
-  try {
-    return moveChain(chain, key, value);
-  } catch (error) {
-    if (error instanceof JobProblem) return undefined;
-    throw error;
-  }
-}
+): ChainState | undefined => unlessRefused(() => moveChain(chain, key, value));

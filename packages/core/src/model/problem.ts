@@ -28,3 +28,13 @@ export function pathText(path: readonly PropertyKey[]): string {
 export function refuse(message: string, path = ''): never {
   throw new JobProblem([{ path, message }]);
 }
+
+/** What an act gives; nothing where it is refused. Any other error goes on. */
+export function unlessRefused<T>(act: () => T): T | undefined {
+  try {
+    return act();
+  } catch (error) {
+    if (error instanceof JobProblem) return undefined;
+    throw error;
+  }
+}

@@ -1,5 +1,5 @@
 export * from './plan.ts';
-export { judgeCheck, resultOf, uncertainty } from './judge.ts';
+export { judgeCheck, resultOf, sourceRatio, uncertainty } from './judge.ts';
 export * from './progress.ts';
 export * from './checkJob.ts';
 export * from './injection.ts';

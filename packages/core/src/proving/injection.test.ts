@@ -11,10 +11,9 @@ import {
   injectionKeys,
   injectionSummary,
   plannedSteps,
-  sourceRatio,
   takesInjection,
 } from './injection.ts';
-import { judgeCheck, resultOf } from './judge.ts';
+import { judgeCheck, resultOf, sourceRatio } from './judge.ts';
 import { checkKeys, ideal, proofPlan } from './plan.ts';
 import { progressOf } from './progress.ts';
 

@@ -1,14 +1,7 @@
-import type { Instrument, Result } from '../model/job.ts';
-import { fixed } from '../units/quantity.ts';
-import {
-  bandOf,
-  bandWords,
-  budgetAt,
-  chainOf,
-  isMeasured,
-  problemOfCurve,
-  reactionWords,
-} from '../scaling/index.ts';
+import type { Result } from '../model/job.ts';
+import { unlessRefused } from '../model/problem.ts';
+import { digitsForSpan, fixed } from '../units/quantity.ts';
+import { bandOf, bandWords, budgetAt, chainOf, isMeasured, reactionWords } from '../scaling/index.ts';
 import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
 import type { Analysis } from '../wiring/index.ts';
 import type { Check, CheckGroup } from './plan.ts';
@@ -95,9 +88,8 @@ export function plannedSteps({ chain }: PointChain): PlannedStep[] {
       return [{ step, signal, unit }];
     }
     const value = sensor.low + (step.share / 100) * (sensor.high - sensor.low);
-    let planned: PlannedStep | undefined;
-    problemOfCurve(() => (planned = { step, value, signal: sensor.curve.at(value), unit }));
-    return planned ? [planned] : [];
+    const signal = unlessRefused(() => sensor.curve.at(value));
+    return signal === undefined ? [] : [{ step, value, signal, unit }];
   });
 }
 
@@ -177,14 +169,11 @@ function expectedAt(
     min: nom - room,
     max: nom + room,
     unit: place === 'screen' ? display.unit : controller.unit,
-    digits: place === 'screen' ? display.decimals : digitsFor(span),
+    digits: place === 'screen' ? display.decimals : Math.max(1, digitsForSpan(span)),
     injected,
     perInjected: perInjected * Math.abs(factor),
   };
 }
-
-const digitsFor = (span: number): number =>
-  Math.min(4, Math.max(1, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
 
 /** The injection's part of a plan, one group a step; nothing for a point whose value is not measured. */
 export function injectionGroups(analysis: Analysis): CheckGroup[] {
@@ -192,9 +181,8 @@ export function injectionGroups(analysis: Analysis): CheckGroup[] {
   const made = chainOf(analysis);
   if (!made || 'problem' in made) return [];
   return plannedSteps(made).flatMap((planned) => {
-    let checks: Check[] = [];
-    problemOfCurve(() => (checks = injectionChecks(analysis, made, planned)));
-    return checks.length
+    const checks = unlessRefused(() => injectionChecks(analysis, made, planned));
+    return checks
       ? [
           {
             key: `inject.${planned.step.key}`,
@@ -258,18 +246,4 @@ export function injectionSummary(results: readonly Result[], span: number): Inje
     ...(both.length && { hysteresisPercent: Math.max(...both) }),
     ...(repeats.length && { repeatabilityPercent: Math.max(...repeats) }),
   };
-}
-
-/**
- * How many times better than the tightest limit of some checks a source is: their half width over what the source's
- * uncertainty is worth. Nothing where none of them is a value.
- */
-export function sourceRatio(checks: readonly Check[], instrument: Instrument): number | undefined {
-  const ratios = checks.flatMap(({ expected }) => {
-    if (expected.kind !== 'value') return [];
-    const worth =
-      ((instrument.percent / 100) * Math.abs(expected.injected) + instrument.volts) * expected.perInjected;
-    return [worth === 0 ? Infinity : (expected.max - expected.min) / 2 / worth];
-  });
-  return ratios.length ? Math.min(...ratios) : undefined;
 }

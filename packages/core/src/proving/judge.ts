@@ -83,3 +83,16 @@ export function resultOf(
     ...(expected.kind !== 'yesno' && { instrument }),
   };
 }
+
+/**
+ * How many times better than the tightest limit of some checks a source is: their half width over what the source's
+ * uncertainty is worth. Nothing where none of them is a value.
+ */
+export function sourceRatio(checks: readonly Check[], instrument: Instrument): number | undefined {
+  const ratios = checks.flatMap(({ expected }) => {
+    if (expected.kind !== 'value') return [];
+    const worth = uncertainty(expected.injected, instrument) * expected.perInjected;
+    return [worth === 0 ? Infinity : (expected.max - expected.min) / 2 / worth];
+  });
+  return ratios.length ? Math.min(...ratios) : undefined;
+}

@@ -57,6 +57,12 @@ const MOVES = 'What this input starts may move. Clear the machine first, and nev
  * wire, its inputs, relays and loads must show.
  */
 export function proofPlan(analysis: Analysis): ProofPlan {
+  const plan = statesPlan(analysis);
+  return plan.blocked ? plan : { groups: [...plan.groups, ...injectionGroups(analysis)] };
+}
+
+/** The same without what is injected, which takes longer to work out. */
+export function statesPlan(analysis: Analysis): ProofPlan {
   const blocked = blockOf(analysis);
   if (blocked) return { blocked, groups: [] };
   const { type } = analysis.context;
@@ -74,7 +80,6 @@ export function proofPlan(analysis: Analysis): ProofPlan {
         }),
         checks: checks.map(check),
       })),
-      ...injectionGroups(analysis),
     ],
   };
 }

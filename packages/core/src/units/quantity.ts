@@ -142,6 +142,10 @@ export function formatVoltBand(min: number, max: number): string {
   return low === high ? `${low}${JOINED}V` : `${low} to ${high}${JOINED}V`;
 }
 
+/** Digits after the point that tell a thousandth of a span apart, at most four. */
+export const digitsForSpan = (span: number): number =>
+  span === 0 ? 0 : Math.min(4, Math.max(0, Math.ceil(-Math.log10(Math.abs(span) / 1000))));
+
 /** Fixed digits without a negative zero; a true minus sign before negative values. */
 export function fixed(value: number, digits: number): string {
   const text = value.toFixed(digits);

@@ -1,0 +1,10 @@
+import type { Stage } from '@keypost/core';
+
+/** How the stages are called on the screen. */
+export const STAGE_NAMES: Record<Stage, string> = {
+  fit: 'Fit',
+  land: 'Land',
+  set: 'Set',
+  scale: 'Scale',
+  prove: 'Prove',
+};
