@@ -1,5 +1,7 @@
-import { allocateNow, applyChange, emptyJob, problemOf } from '@keypost/core';
-import type { Device, JobContent, OutputKind, Point } from '@keypost/core';
+import { allocateNow, problemOf } from '@keypost/core/planning';
+import { applyChange } from '@keypost/core/job';
+import { emptyJob } from '@keypost/core/model';
+import type { Device, JobContent, OutputKind, Point } from '@keypost/core/model';
 
 const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
 const OUTPUTS: readonly OutputKind[] = ['pnp', 'pnp', 'npn', 'pnp', 'pushpull'];

@@ -1,5 +1,7 @@
-import { applyChange, emptyJob, moduleType, proposeWires } from '@keypost/core';
-import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core';
+import { applyChange, proposeWires } from '@keypost/core/job';
+import { emptyJob } from '@keypost/core/model';
+import { moduleType } from '@keypost/core/catalog';
+import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core/model';
 
 const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
 const MODULE = 'di16-both-8-8';

@@ -1,4 +1,8 @@
-import { analyse, assemble, checkJob, compile, JobIndex, scopeOf, Solver } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { assemble, scopeOf } from '@keypost/core/network';
+import { checkJob } from '@keypost/core/proving';
+import { compile, Solver } from '@keypost/core/circuit';
+import { JobIndex } from '@keypost/core/job';
 import { all, create } from 'mathjs';
 import { allocating } from './allocating.ts';
 import { blocking } from './blocking.ts';

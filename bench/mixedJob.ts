@@ -1,4 +1,4 @@
-import type { JobContent } from '@keypost/core';
+import type { JobContent } from '@keypost/core/model';
 import { FAMILIES } from '../packages/core/test/families.ts';
 import { madeJob } from './madeJob.ts';
 

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { writeJobFile } from '@keypost/core';
-import type { JobContent } from '@keypost/core';
+import { writeJobFile } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';

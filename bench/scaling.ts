@@ -1,21 +1,9 @@
-import {
-  analyse,
-  applyHistory,
-  budgetAt,
-  chainOf,
-  coupleMillivolts,
-  coupleTemperature,
-  emptyJob,
-  executeAll,
-  JobIndex,
-  ohmsOf,
-  plcCode,
-  Scaling,
-  sweepChain,
-  temperatureOf,
-  thermometerElement,
-} from '@keypost/core';
-import type { Change, CodeWish, PointChain } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyHistory, JobIndex } from '@keypost/core/job';
+import { budgetAt, chainOf, coupleMillivolts, coupleTemperature, executeAll, ohmsOf, plcCode, sweepChain, temperatureOf, thermometerElement } from '@keypost/core/scaling';
+import { emptyJob, Scaling } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
+import type { CodeWish, PointChain } from '@keypost/core/scaling';
 import { rate } from './rate.ts';
 
 const BUILDER = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };

@@ -1,7 +1,10 @@
 import { livePath } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
-import { applyHistory, BusPlan, emptyJob, knownDescription } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { applyHistory } from '@keypost/core/job';
+import { BusPlan, emptyJob } from '@keypost/core/model';
+import { knownDescription } from '@keypost/core/ioLink';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { readFileSync } from 'node:fs';
 import type net from 'node:net';
 import { shippedDescription } from '../apps/server/src/demo/shippedDescriptions.ts';

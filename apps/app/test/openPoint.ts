@@ -1,5 +1,11 @@
-import { analyse, applyChange, deviceType, emptyJob, JobIndex, progressOf, verdictOf } from '@keypost/core';
-import type { Change, JobContent, OutputKind } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyChange, JobIndex } from '@keypost/core/job';
+import { deviceType } from '@keypost/core/catalog';
+import { emptyJob } from '@keypost/core/model';
+import { progressOf } from '@keypost/core/proving';
+import { verdictOf } from '@keypost/core/verdict';
+import type { Change } from '@keypost/core/job';
+import type { JobContent, OutputKind } from '@keypost/core/model';
 import type { JobView } from '@keypost/api';
 import type { OpenPoint } from '../src/point/usePoint';
 

@@ -1,5 +1,6 @@
-import { applyChange } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { applyChange } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { smallJob } from './openPoint';
 
 const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };

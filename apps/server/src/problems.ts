@@ -1,5 +1,5 @@
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
-import { JobProblem, pathText } from '@keypost/core';
+import { JobProblem, pathText } from '@keypost/core/model';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 

@@ -2,7 +2,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
-import { jobFileSchema } from '@keypost/core';
+import { jobFileSchema } from '@keypost/core/job';
 import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';

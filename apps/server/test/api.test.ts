@@ -1,7 +1,9 @@
 import { ApiProblem, patchJob } from '@keypost/api';
 import type { JobView } from '@keypost/api';
-import type { Change } from '@keypost/core';
-import { checkJob, DEVICE_TYPES, deviceType, JobIndex, jobProgress, readJobFile } from '@keypost/core';
+import type { Change } from '@keypost/core/job';
+import { checkJob, jobProgress } from '@keypost/core/proving';
+import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { JobIndex, readJobFile } from '@keypost/core/job';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';

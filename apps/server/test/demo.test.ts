@@ -1,18 +1,11 @@
-import {
-  analyse,
-  arcChainFaults,
-  checkIntegrity,
-  deviceType,
-  JobIndex,
-  jobProgress,
-  judge,
-  landSteps,
-  loopBudget,
-  planDifferences,
-  supplyBudgets,
-  verdictOf,
-} from '@keypost/core';
-import type { DeviceFamily, ModuleFamily } from '@keypost/core';
+import { analyse, arcChainFaults, loopBudget } from '@keypost/core/analysis';
+import { checkIntegrity, JobIndex, planDifferences } from '@keypost/core/job';
+import { deviceType } from '@keypost/core/catalog';
+import { jobProgress } from '@keypost/core/proving';
+import { judge, verdictOf } from '@keypost/core/verdict';
+import { landSteps } from '@keypost/core/presentation';
+import { supplyBudgets } from '@keypost/core/planning';
+import type { DeviceFamily, ModuleFamily } from '@keypost/core/catalog';
 import { ternRock } from '../src/demo/ternRock.ts';
 
 const job = ternRock();

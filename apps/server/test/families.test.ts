@@ -1,6 +1,9 @@
 import { patchJob } from '@keypost/api';
-import { analyse, applyChange, JobIndex, judge, readJobFile, writeJobFile } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyChange, JobIndex, readJobFile, writeJobFile } from '@keypost/core/job';
+import { judge } from '@keypost/core/verdict';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { randomUUID } from 'node:crypto';
 import { FAMILIES, relayJob } from '../../../packages/core/test/families.ts';
 import { startTestServer } from './server.ts';

@@ -1,6 +1,7 @@
 import { ApiProblem, livePath } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
-import { JobIndex, sheetOf, stepsTo } from '@keypost/core';
+import { JobIndex } from '@keypost/core/job';
+import { sheetOf, stepsTo } from '@keypost/core/setting';
 import { randomUUID } from 'node:crypto';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { requestsFor } from '../src/live/sources.ts';

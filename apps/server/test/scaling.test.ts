@@ -1,5 +1,7 @@
-import { Scaling, writeJobFile } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { Scaling } from '@keypost/core/model';
+import { writeJobFile } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { randomUUID } from 'node:crypto';
 import { ternRock } from '../src/demo/ternRock.ts';
 import type { StandIns } from '../src/standIns/start.ts';

@@ -1,12 +1,7 @@
-import {
-  DEVICE_TYPES,
-  deviceType,
-  ioLinkMasters,
-  JobIndex,
-  knownDescription,
-  portPlan,
-  sheetsOf,
-} from '@keypost/core';
+import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { ioLinkMasters, portPlan, sheetsOf } from '@keypost/core/setting';
+import { JobIndex } from '@keypost/core/job';
+import { knownDescription } from '@keypost/core/ioLink';
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { IoLinkClient } from '../src/partners/ioLinkClient.ts';
 import { ModbusClient } from '../src/partners/modbusClient.ts';

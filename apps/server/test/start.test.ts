@@ -1,4 +1,5 @@
-import { emptyJob, writeJobFile } from '@keypost/core';
+import { emptyJob } from '@keypost/core/model';
+import { writeJobFile } from '@keypost/core/job';
 import { spawnSync } from 'node:child_process';
 import {
   copyFileSync,

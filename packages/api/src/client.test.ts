@@ -2,7 +2,7 @@ import { ApiProblem, createClient } from './client.ts';
 import { patchJob } from './patch.ts';
 import { ROUTES } from './routes.ts';
 import type { ChangeResponse, JobView } from './schemas.ts';
-import { emptyJob } from '@keypost/core';
+import { emptyJob } from '@keypost/core/model';
 
 const json = (body: unknown, status = 200): Response =>
   new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });

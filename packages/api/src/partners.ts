@@ -1,5 +1,5 @@
-import { TEACH_COMMANDS } from '@keypost/core';
-import type { TeachCommand } from '@keypost/core';
+import { TEACH_COMMANDS } from '@keypost/core/ioLink';
+import type { TeachCommand } from '@keypost/core/ioLink';
 import { z } from 'zod';
 
 /** What came of reading a device: values that were read and kept, what it refused, and whether it went away. */

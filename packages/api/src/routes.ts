@@ -1,4 +1,4 @@
-import { Link } from '@keypost/core';
+import { Link } from '@keypost/core/model';
 import { z } from 'zod';
 import { PracticeState, ReadOutcome, TeachRequest, WriteOutcome } from './partners.ts';
 import { ChangeRequest, ChangeResponse, JobEvent, JobSummary, JobView, NewJob } from './schemas.ts';

@@ -1,40 +1,10 @@
-import {
-  BusPlan,
-  Calibration,
-  Change,
-  COLOUR_REGIONS,
-  Description,
-  Device,
-  Entry,
-  JobContent,
-  MainsHertz,
-  Module,
-  Point,
-  Result,
-  SHELVES,
-  Stamp,
-  Supply,
-  Wire,
-} from '@keypost/core';
+import { COLOUR_REGIONS, JobContent, MainsHertz, SHELVES } from '@keypost/core/model';
+import { Change } from '@keypost/core/job';
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
 export const Shelf = z.enum(SHELVES);
 export type Shelf = z.infer<typeof Shelf>;
-
-export const ROW_SCHEMAS = {
-  supplies: Supply,
-  modules: Module,
-  devices: Device,
-  points: Point,
-  wires: Wire,
-  stamps: Stamp,
-  results: Result,
-  entries: Entry,
-  descriptions: Description,
-  plans: BusPlan,
-  calibrations: Calibration,
-} as const;
 
 export const JobSummary = z.object({
   id: z.string(),

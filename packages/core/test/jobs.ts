@@ -1,7 +1,7 @@
 import type { JobContent, Logic, OutputKind, Range, Settings } from '../src/model/job.ts';
 import { emptyJob } from '../src/model/emptyJob.ts';
-import { applyChange } from '../src/wiring/changes.ts';
-import type { Change } from '../src/wiring/changeSchema.ts';
+import { applyChange } from '../src/job/changes.ts';
+import type { Change } from '../src/job/changeSchema.ts';
 
 /** Who makes changes in tests, and when. */
 export const ACTOR = { by: 'TT', at: '2026-01-02T03:04:05.000Z' };

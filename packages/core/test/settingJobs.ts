@@ -1,7 +1,7 @@
 import type { JobContent } from '../src/model/job.ts';
-import { JobIndex } from '../src/wiring/index.ts';
-import { sheetOf } from '../src/setting/index.ts';
-import type { Sheet, SheetLine } from '../src/setting/index.ts';
+import { JobIndex } from '../src/job/jobIndex.ts';
+import { sheetOf } from '../src/setting/sheet.ts';
+import type { Sheet, SheetLine } from '../src/setting/sheet.ts';
 import { after, bareJob, withModule, withPoint } from './jobs.ts';
 import type { TestPoint } from './jobs.ts';
 

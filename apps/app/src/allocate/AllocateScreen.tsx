@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { JobIndex, problemOf } from '@keypost/core';
-import type { AllocationWish } from '@keypost/core';
+import { JobIndex } from '@keypost/core/job';
+import { problemOf } from '@keypost/core/planning';
+import type { AllocationWish } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
 import { useJob } from '../data/jobs';

@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { partsOf, railWords } from '@keypost/core';
-import type { Allocated, Change, Impossible, Placement } from '@keypost/core';
+import { partsOf, railWords } from '@keypost/core/job';
+import type { Allocated, Impossible, Placement } from '@keypost/core/planning';
+import type { Change } from '@keypost/core/job';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

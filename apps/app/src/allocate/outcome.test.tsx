@@ -1,5 +1,7 @@
-import { allocateNow, allocationChange, helpfulChanges, problemOf } from '@keypost/core';
-import type { Allocation, Change, JobContent } from '@keypost/core';
+import { allocateNow, allocationChange, helpfulChanges, problemOf } from '@keypost/core/planning';
+import type { Allocation } from '@keypost/core/planning';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';

@@ -1,4 +1,5 @@
-import { deviceType, numbering } from '@keypost/core';
+import { deviceType } from '@keypost/core/catalog';
+import { numbering } from '@keypost/core/job';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';

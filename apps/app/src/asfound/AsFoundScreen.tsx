@@ -1,4 +1,4 @@
-import { ownWires, planDifferences } from '@keypost/core';
+import { ownWires, planDifferences } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';

@@ -1,5 +1,5 @@
-import { Wire } from '@keypost/core';
-import type { Wire as WireRow } from '@keypost/core';
+import { Wire } from '@keypost/core/model';
+import type { Wire as WireRow } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';

@@ -1,5 +1,6 @@
-import { COLOURS, refWords } from '@keypost/core';
-import type { Landed, Wire, WireColour } from '@keypost/core';
+import { COLOURS } from '@keypost/core/model';
+import { refWords } from '@keypost/core/job';
+import type { Landed, Wire, WireColour } from '@keypost/core/model';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

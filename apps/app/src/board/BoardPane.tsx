@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Plus } from '../ui/icons';
-import type { PointProgress } from '@keypost/core';
+import type { PointProgress } from '@keypost/core/proving';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useGradually } from '../ui/useGradually';

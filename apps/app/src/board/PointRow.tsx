@@ -1,4 +1,4 @@
-import type { PointProgress } from '@keypost/core';
+import type { PointProgress } from '@keypost/core/proving';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark, MARK_WORDS } from '../ui/Mark';

@@ -1,4 +1,4 @@
-import type { Mark as MarkKind, PointProgress } from '@keypost/core';
+import type { Mark as MarkKind, PointProgress } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Words } from '../ui/Words';

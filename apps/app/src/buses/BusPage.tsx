@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import type { JobIndex } from '@keypost/core';
+import type { JobIndex } from '@keypost/core/job';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useIndex, useJob } from '../data/jobs';

@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { ioLinkMasters, lineOf, networkFaults, planAsSet, portPlan, serialFaults } from '@keypost/core';
-import type { BusPlan, JobIndex } from '@keypost/core';
+import { ioLinkMasters, lineOf, networkFaults, planAsSet, portPlan, serialFaults } from '@keypost/core/setting';
+import type { BusPlan } from '@keypost/core/model';
+import type { JobIndex } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { MoreRow } from '../ui/MoreRow';

@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { JobProblem, knownDescription, MOST_DESCRIPTION_BYTES } from '@keypost/core';
-import type { Description } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
+import { knownDescription, MOST_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
+import type { Description } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';

@@ -1,4 +1,4 @@
-import type { SerialPlan } from '@keypost/core';
+import type { SerialPlan } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Rect, Text } from 'react-native-svg';

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { Link } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { Link } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

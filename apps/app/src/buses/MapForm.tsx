@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { MappedValue, REGISTER_TYPES } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { MappedValue, REGISTER_TYPES } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { sheetOf, spokenSheet, stepsTo } from '@keypost/core';
-import type { JobIndex } from '@keypost/core';
+import { sheetOf, spokenSheet, stepsTo } from '@keypost/core/setting';
+import type { JobIndex } from '@keypost/core/job';
 import { useMemo } from 'react';
 import { OneDevice } from '../set/DevicePlate';
 

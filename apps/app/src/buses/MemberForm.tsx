@@ -1,7 +1,9 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { findDeviceType, NetworkMember, NETWORK_ROLES, parseIpv4, prefixOf } from '@keypost/core';
-import type { EthernetPlan } from '@keypost/core';
+import { findDeviceType } from '@keypost/core/catalog';
+import { NetworkMember, NETWORK_ROLES } from '@keypost/core/model';
+import { parseIpv4, prefixOf } from '@keypost/core/setting';
+import type { EthernetPlan } from '@keypost/core/model';
 import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { v4 as uuid } from 'uuid';

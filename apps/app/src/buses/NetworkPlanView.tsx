@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { networkFaults, networkSteps } from '@keypost/core';
-import type { EthernetPlan, NetworkMember } from '@keypost/core';
+import { networkFaults, networkSteps } from '@keypost/core/setting';
+import type { EthernetPlan, NetworkMember } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';

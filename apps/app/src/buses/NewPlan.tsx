@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { moduleType } from '@keypost/core';
-import type { BusPlan } from '@keypost/core';
+import { moduleType } from '@keypost/core/catalog';
+import type { BusPlan } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import type { Change } from '@keypost/core';
+import type { Change } from '@keypost/core/job';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { FormFoot } from '../data/FormFoot';

@@ -1,6 +1,8 @@
 import type { JobView } from '@keypost/api';
-import { lineWords, portPlan } from '@keypost/core';
-import type { JobIndex, Numbering, PlannedPort, PortAddress } from '@keypost/core';
+import { lineWords, portPlan } from '@keypost/core/setting';
+import type { JobIndex } from '@keypost/core/job';
+import type { Numbering, PortAddress } from '@keypost/core/ioLink';
+import type { PlannedPort } from '@keypost/core/setting';
 import { useGlobalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

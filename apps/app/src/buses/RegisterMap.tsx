@@ -1,6 +1,8 @@
 import type { JobView } from '@keypost/api';
-import { matchingFormats, registersOf } from '@keypost/core';
-import type { Change, MappedValue, Match } from '@keypost/core';
+import { matchingFormats, registersOf } from '@keypost/core/setting';
+import type { Change } from '@keypost/core/job';
+import type { MappedValue } from '@keypost/core/model';
+import type { Match } from '@keypost/core/setting';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';

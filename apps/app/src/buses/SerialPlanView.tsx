@@ -1,14 +1,7 @@
 import type { JobView } from '@keypost/api';
-import {
-  lineOf,
-  LINE_NAMES,
-  namingSentence,
-  planAsSet,
-  pollSeconds,
-  serialFaults,
-  voltsAtRest,
-} from '@keypost/core';
-import type { JobIndex, SerialPlan, SerialUnit } from '@keypost/core';
+import { lineOf, LINE_NAMES, namingSentence, planAsSet, pollSeconds, serialFaults, voltsAtRest } from '@keypost/core/setting';
+import type { JobIndex } from '@keypost/core/job';
+import type { SerialPlan, SerialUnit } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
@@ -73,7 +66,7 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
   );
 }
 
-export function Fact({ label, value }: { label: string; value: string }) {
+function Fact({ label, value }: { label: string; value: string }) {
   return (
     <View className="flex-row items-baseline justify-between gap-3">
       <Words as="body">{label}</Words>

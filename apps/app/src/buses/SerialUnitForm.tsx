@@ -1,7 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { BAUDS, findDeviceType, FRAMES, frameOf, moduleType, readFrame, SerialUnit } from '@keypost/core';
-import type { SerialFrame, SerialPlan } from '@keypost/core';
+import { BAUDS, findDeviceType, FRAMES, moduleType } from '@keypost/core/catalog';
+import { frameOf, readFrame } from '@keypost/core/setting';
+import { SerialUnit } from '@keypost/core/model';
+import type { SerialFrame } from '@keypost/core/catalog';
+import type { SerialPlan } from '@keypost/core/model';
 import { Controller, useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
-import { applyChange, emptyJob, JobIndex, BusPlan } from '@keypost/core';
-import type { EthernetPlan, JobContent, SerialPlan } from '@keypost/core';
+import { applyChange, JobIndex } from '@keypost/core/job';
+import { emptyJob, BusPlan } from '@keypost/core/model';
+import type { EthernetPlan, JobContent, SerialPlan } from '@keypost/core/model';
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';

@@ -1,5 +1,5 @@
 import type { ApiProblem, JobEvent, JobSummary, JobView } from '@keypost/api';
-import { JobIndex } from '@keypost/core';
+import { JobIndex } from '@keypost/core/job';
 import { useMemo } from 'react';
 import useSWR from 'swr';
 import { server } from './server';

@@ -1,7 +1,8 @@
 import { ApiProblem, patchJob } from '@keypost/api';
 import type { ChangeRequest, JobView } from '@keypost/api';
-import { applyChange, JobProblem } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { applyChange } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
 import { useCallback, useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { v4 as uuid } from 'uuid';

@@ -1,4 +1,4 @@
-import type { LoopView, ViewPlate } from '@keypost/core';
+import type { LoopView, ViewPlate } from '@keypost/core/presentation';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Polyline } from 'react-native-svg';
@@ -75,7 +75,7 @@ export function LoopDrawing({
 }
 
 /** The sheet itself, without anything to touch. */
-export function LoopSheet({
+function LoopSheet({
   view,
   layout,
   width,

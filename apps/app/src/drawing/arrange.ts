@@ -1,4 +1,4 @@
-import type { LoopView, ViewPlate, ViewRow, ViewTerminal } from '@keypost/core';
+import type { LoopView, ViewPlate, ViewRow, ViewTerminal } from '@keypost/core/presentation';
 import type { Side } from './sheet';
 
 /** How a row lies in its plate: what is at its left, at its right, and what leaves it upwards or downwards. */

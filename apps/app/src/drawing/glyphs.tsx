@@ -58,7 +58,7 @@ function Caption({ x, y, children }: Spot & { children?: string }) {
 }
 
 /** The switching element: our slot. Closed, a key fills it; open, its two ends stand apart. */
-export function SlotSwitch({ x, y, closed }: Spot & { closed: boolean }) {
+function SlotSwitch({ x, y, closed }: Spot & { closed: boolean }) {
   const { accent, plate, ink } = useTokens();
   const half = { width: 21, height: 10 };
   return (
@@ -198,7 +198,7 @@ function StateMark({ x, y, words, on, text }: Worded & { on: boolean; text: stri
 }
 
 /** An input's series resistor; where no current can pass, a bar across it and the reason in place of its value. */
-export function ResistorBox({ x, y, words, value, stopped }: Worded & { value: string; stopped?: string }) {
+function ResistorBox({ x, y, words, value, stopped }: Worded & { value: string; stopped?: string }) {
   const { plate, ink, soft, fail } = useTokens();
   return (
     <G>

@@ -1,5 +1,4 @@
-import type { Placed } from './layout';
-import type { Box, PlacedWire, Spot } from './sheet';
+import type { Placed, Box, PlacedWire, Spot } from './sheet';
 
 type Label = PlacedWire['label'];
 

@@ -1,5 +1,9 @@
-import { analyse, applyChange, emptyJob, JobIndex, loopView } from '@keypost/core';
-import type { Change, LoopView } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyChange, JobIndex } from '@keypost/core/job';
+import { emptyJob } from '@keypost/core/model';
+import { loopView } from '@keypost/core/presentation';
+import type { Change } from '@keypost/core/job';
+import type { LoopView } from '@keypost/core/presentation';
 import { FAMILIES } from '../../../../packages/core/test/families';
 import { labelBoxes, overlap } from './labels';
 import { layOut } from './layout';

@@ -1,16 +1,19 @@
-import type { LoopView } from '@keypost/core';
+import type { LoopView } from '@keypost/core/presentation';
 import { arrange, railSide } from './arrange';
 import type { ArrangedPlate, ArrangedRow } from './arrange';
 import { placeLabels } from './labels';
 import { routeWires } from './routes';
+import { LANE_STEP } from './sheet';
 import type {
   Box,
+  Frame,
   Gap,
   InnerLine,
   LoopLayout,
   PlacedGlyph,
   PlacedPlate,
   PlacedRail,
+  Placed,
   PlacedTerminal,
   Spot,
 } from './sheet';
@@ -23,7 +26,6 @@ const RAIL_EDGE = 14;
 const RAIL_STEP = 17;
 /** From the innermost rail to the plates, without lanes. */
 const GUTTER = 54;
-export const LANE_STEP = 12;
 const HEAD = 54;
 const ROW = 46;
 const PAD = 14;
@@ -34,13 +36,6 @@ const EMPTY_HEIGHT = 96;
 const INSIDE = 24;
 /** Plates less wide than this have no room for words between the names of two terminals. */
 const NARROW = 190;
-
-/** Numbers that the routes need: where the plates begin and end, and how many lanes lie beside them. */
-export interface Frame {
-  readonly left: number;
-  readonly right: number;
-  readonly rails: readonly PlacedRail[];
-}
 
 /**
  * Places a loop: rails upright at the sides, the field device above, what it leads to below it, straight wires where
@@ -82,12 +77,6 @@ function frameOf(rails: readonly PlacedRail[], left: number, right: number): Fra
     right: WIDTH - inner('right') - Math.max(GUTTER, 40 + LANE_STEP * right),
     rails,
   };
-}
-
-export interface Placed {
-  readonly sheet: Pick<LoopLayout, 'plates' | 'terminals' | 'glyphs' | 'inner' | 'gaps' | 'empty'>;
-  readonly bottom: number;
-  readonly values: LoopLayout['values'];
 }
 
 function place(view: LoopView, arranged: readonly ArrangedPlate[], frame: Frame): Placed {

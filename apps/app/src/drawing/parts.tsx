@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useScheme, useTokens } from '../ui/look';
-import { PATH_AMPS } from '@keypost/core';
+import { PATH_AMPS } from '@keypost/core/presentation';
 import { PATH } from '../ui/tokens';
 import type { Box, Gap, PlacedWire, Spot } from './sheet';
 import { WIRE_HEX } from './wireColours';

@@ -1,7 +1,6 @@
-import type { LoopView, ViewWire } from '@keypost/core';
-import type { Frame, Placed } from './layout';
-import { LANE_STEP } from './layout';
-import type { PlacedTerminal, PlacedWire, Side, Spot } from './sheet';
+import type { LoopView, ViewWire } from '@keypost/core/presentation';
+import type { Frame, Placed, PlacedTerminal, PlacedWire, Side, Spot } from './sheet';
+import { LANE_STEP } from './sheet';
 
 interface Routed {
   readonly wires: readonly PlacedWire[];

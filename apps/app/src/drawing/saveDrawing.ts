@@ -3,7 +3,7 @@ import { fileName, saveFile } from '../data/saveFile';
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** The drawing as an SVG file of its own: its size, a ground, and families of letters that every viewer has. */
-export function drawingFile(drawn: SVGSVGElement, title: string, ground: string): string {
+function drawingFile(drawn: SVGSVGElement, title: string, ground: string): string {
   const svg = drawn.cloneNode(true) as SVGSVGElement;
   const { width, height } = drawn.viewBox.baseVal ?? { width: 0, height: 0 };
   svg.setAttribute('xmlns', SVG);

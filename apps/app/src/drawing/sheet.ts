@@ -1,4 +1,4 @@
-import type { ViewGlyph, ViewPlate, ViewTerminal, ViewWire } from '@keypost/core';
+import type { ViewGlyph, ViewPlate, ViewTerminal, ViewWire } from '@keypost/core/presentation';
 
 /** A place on the sheet, in its own units: 366 wide, as high as the loop needs. */
 export interface Spot {
@@ -80,4 +80,21 @@ export interface LoopLayout {
     /** Whether they must say of which terminal they are. */
     readonly named: boolean;
   };
+}
+
+/** Lanes beside the plates stand this far apart. */
+export const LANE_STEP = 12;
+
+/** Numbers that the routes need: where the plates begin and end, and how many lanes lie beside them. */
+export interface Frame {
+  readonly left: number;
+  readonly right: number;
+  readonly rails: readonly PlacedRail[];
+}
+
+/** What was placed of a loop, before its wires. */
+export interface Placed {
+  readonly sheet: Pick<LoopLayout, 'plates' | 'terminals' | 'glyphs' | 'inner' | 'gaps' | 'empty'>;
+  readonly bottom: number;
+  readonly values: LoopLayout['values'];
 }

@@ -1,4 +1,4 @@
-import type { WireColour } from '@keypost/core';
+import type { WireColour } from '@keypost/core/model';
 
 /** Insulation colours by their letter codes (IEC 60757). */
 export const WIRE_HEX: Readonly<Record<WireColour, string>> = {

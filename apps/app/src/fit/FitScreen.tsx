@@ -1,4 +1,4 @@
-import { fitSteps } from '@keypost/core';
+import { fitSteps } from '@keypost/core/setting';
 import { useMemo } from 'react';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';

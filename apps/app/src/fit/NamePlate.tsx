@@ -1,5 +1,7 @@
-import { movedBy, plateLines, plateProblem } from '@keypost/core';
-import type { Change, Plate as PlateFacts, PlateLine } from '@keypost/core';
+import { movedBy, plateLines, plateProblem } from '@keypost/core/setting';
+import type { Change } from '@keypost/core/job';
+import type { Plate as PlateFacts } from '@keypost/core/model';
+import type { PlateLine } from '@keypost/core/setting';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { MovedValues } from '../set/MovedValues';

@@ -1,4 +1,4 @@
-import type { JobView } from '@keypost/api';
+import type { JobView, ApiProblem } from '@keypost/api';
 import { useRouter } from 'expo-router';
 import { Download } from '../ui/icons';
 import { useState } from 'react';
@@ -20,7 +20,6 @@ import { Plate, Row } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
 import { JobForm } from './JobForm';
 import { useJobId } from './useJobId';
-import type { ApiProblem } from '@keypost/api';
 
 /** The job itself: its name, its supply, its file, and the look of this device. */
 export function AboutScreen() {

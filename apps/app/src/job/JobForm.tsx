@@ -1,6 +1,8 @@
 import type { JobView } from '@keypost/api';
-import { COLOUR_REGIONS, JobContent, movedBy, RAIL_COLOURS, Supply } from '@keypost/core';
-import type { ColourRegion } from '@keypost/core';
+import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
+import { movedBy } from '@keypost/core/setting';
+import { RAIL_COLOURS } from '@keypost/core/job';
+import type { ColourRegion } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

@@ -1,5 +1,5 @@
 import type { ApiProblem } from '@keypost/api';
-import { JobContent } from '@keypost/core';
+import { JobContent } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,7 @@
-import { DIGITAL_OHMS, fixed, formatMilliamps, formatVolts, loopBudget, ohmsText } from '@keypost/core';
-import type { Analysis } from '@keypost/core';
+import { DIGITAL_OHMS, loopBudget } from '@keypost/core/analysis';
+import { fixed, formatMilliamps, formatVolts } from '@keypost/core/units';
+import { ohmsText } from '@keypost/core/job';
+import type { Analysis } from '@keypost/core/analysis';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';

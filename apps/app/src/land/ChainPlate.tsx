@@ -1,4 +1,4 @@
-import { ARC_ERRORS, ARC_UNIT, arcChain, arcSteps, arcUnitsOf } from '@keypost/core';
+import { ARC_ERRORS, arcChain, arcSteps, arcUnitsOf, ARC_UNIT } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution } from '../ui/Notice';

@@ -1,5 +1,7 @@
-import { commonWords, deviceType, portFits, railWords } from '@keypost/core';
-import type { DeviceType } from '@keypost/core';
+import { commonWords } from '@keypost/core/network';
+import { deviceType } from '@keypost/core/catalog';
+import { portFits, railWords } from '@keypost/core/job';
+import type { DeviceType } from '@keypost/core/catalog';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -9,7 +11,7 @@ import { Button } from '../ui/Button';
 import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
 import { Words } from '../ui/Words';
-import type { JobIndex } from '@keypost/core';
+import type { JobIndex } from '@keypost/core/job';
 
 /** Where the point's signal is landed, and the way to move it. */
 export function ChannelPlate({ point, saver }: { point: OpenPoint; saver: Saver }) {

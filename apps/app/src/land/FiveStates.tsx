@@ -1,5 +1,7 @@
-import { bandOf, bandWords, chainOf, fixed, formatVolts, wanted } from '@keypost/core';
-import type { Analysis, PointState } from '@keypost/core';
+import { bandOf, bandWords, chainOf } from '@keypost/core/scaling';
+import { fixed, formatVolts } from '@keypost/core/units';
+import { wanted } from '@keypost/core/verdict';
+import type { Analysis, PointState } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';

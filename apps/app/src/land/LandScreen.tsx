@@ -1,14 +1,7 @@
-import {
-  inputVocabulary,
-  landSteps,
-  loopView,
-  readMeter,
-  refWords,
-  ruleFor,
-  senseOf,
-  signalLeads,
-  stampedSteps,
-} from '@keypost/core';
+import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
+import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
+import { readMeter } from '@keypost/core/analysis';
+import { refWords } from '@keypost/core/job';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { LoopDrawing } from '../drawing/LoopDrawing';

@@ -1,5 +1,5 @@
-import { formatVolts, formatVoltBand } from '@keypost/core';
-import type { Reading } from '@keypost/core';
+import { formatVolts, formatVoltBand } from '@keypost/core/units';
+import type { Reading } from '@keypost/core/analysis';
 import { ArrowLeftRight } from '../ui/icons';
 import { Pressable, View } from 'react-native';
 import { useTokens } from '../ui/look';

@@ -1,5 +1,5 @@
-import { ownWires, planDifferences } from '@keypost/core';
-import type { DeviceFamily } from '@keypost/core';
+import { ownWires, planDifferences } from '@keypost/core/job';
+import type { DeviceFamily } from '@keypost/core/catalog';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
 import { Plate } from '../ui/Plate';

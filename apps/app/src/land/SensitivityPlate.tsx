@@ -1,5 +1,6 @@
-import { JobProblem, sensitivitySetting } from '@keypost/core';
-import type { SensitivitySetting } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
+import { sensitivitySetting } from '@keypost/core/planning';
+import type { SensitivitySetting } from '@keypost/core/planning';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';

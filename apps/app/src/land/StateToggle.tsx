@@ -1,4 +1,4 @@
-import type { PointState } from '@keypost/core';
+import type { PointState } from '@keypost/core/analysis';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Words } from '../ui/Words';
 

@@ -1,4 +1,5 @@
-import type { Mark as MarkKind, VerdictStatus, WayOut } from '@keypost/core';
+import type { Mark as MarkKind } from '@keypost/core/proving';
+import type { VerdictStatus, WayOut } from '@keypost/core/verdict';
 import { ArrowRight } from '../ui/icons';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';

@@ -1,5 +1,5 @@
-import { applyChange } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { applyChange } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { barrierLoop } from '../../../../packages/core/test/families';
 import { openPoint, smallJob } from '../../test/openPoint';

@@ -1,5 +1,5 @@
-import { bytesOfHex, liveItems, portFlag } from '@keypost/core';
-import type { PlannedPort } from '@keypost/core';
+import { bytesOfHex, liveItems, portFlag } from '@keypost/core/ioLink';
+import type { PlannedPort } from '@keypost/core/setting';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { ioLinkMasters, portPlan } from '@keypost/core';
-import type { JobIndex } from '@keypost/core';
+import { ioLinkMasters, portPlan } from '@keypost/core/setting';
+import type { JobIndex } from '@keypost/core/job';
 import { View } from 'react-native';
 import { BusPage } from '../buses/BusPage';
 import { Notice } from '../ui/Notice';

@@ -1,5 +1,7 @@
-import { decodeRegisters, fixed, JobProblem } from '@keypost/core';
-import type { BusPlan, MappedValue } from '@keypost/core';
+import { decodeRegisters } from '@keypost/core/setting';
+import { fixed } from '@keypost/core/units';
+import { JobProblem } from '@keypost/core/model';
+import type { BusPlan, MappedValue } from '@keypost/core/model';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
@@ -18,7 +20,7 @@ interface Asked {
 }
 
 /** The units of a plan that are asked for values. */
-export function askedIn(plan: BusPlan): Asked[] {
+function askedIn(plan: BusPlan): Asked[] {
   if (plan.kind === 'ethernet') return plan.members.filter(({ link, map }) => link && map.length);
   return plan.link ? plan.units.filter(({ unit, map }) => unit !== undefined && map.length) : [];
 }

@@ -6,8 +6,8 @@ export type LiveRow = LivePort | LiveUnit;
 
 const keyOf = (row: LiveRow): string =>
   'moduleId' in row ? portKey(row.moduleId, row.port) : unitKey(row.planId, row.rowId);
-export const portKey = (moduleId: string, port: number): string => `port ${moduleId} ${port}`;
-export const unitKey = (planId: string, rowId: string): string => `unit ${planId} ${rowId}`;
+const portKey = (moduleId: string, port: number): string => `port ${moduleId} ${port}`;
+const unitKey = (planId: string, rowId: string): string => `unit ${planId} ${rowId}`;
 
 /** Live values of one job. Each row is followed on its own, so that only what moved is drawn again. */
 export class LiveStore {

@@ -1,5 +1,5 @@
 import type { JobEvent } from '@keypost/api';
-import type { JobContent } from '@keypost/core';
+import type { JobContent } from '@keypost/core/model';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';

@@ -1,6 +1,8 @@
 import type { JobEvent } from '@keypost/api';
-import { parametersOf, plain, valueWords } from '@keypost/core';
-import type { Calibration, JobContent } from '@keypost/core';
+import { parametersOf } from '@keypost/core/job';
+import { plain } from '@keypost/core/units';
+import { valueWords } from '@keypost/core/catalog';
+import type { Calibration, JobContent } from '@keypost/core/model';
 
 type Fields = Readonly<Record<string, unknown>>;
 

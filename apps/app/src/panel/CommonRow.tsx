@@ -1,5 +1,6 @@
-import { railWords } from '@keypost/core';
-import type { Module, Rail } from '@keypost/core';
+import { railWords } from '@keypost/core/job';
+import type { Module } from '@keypost/core/model';
+import type { Rail } from '@keypost/core/job';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Saver } from '../data/useSave';

@@ -1,6 +1,10 @@
 import type { JobView } from '@keypost/api';
-import { commonWords, imageOf, Module, MODULE_TYPES, moduleType } from '@keypost/core';
-import type { Module as ModuleRow, ModuleGroup } from '@keypost/core';
+import { commonWords } from '@keypost/core/network';
+import { imageOf } from '@keypost/core/job';
+import { Module } from '@keypost/core/model';
+import { MODULE_TYPES, moduleType } from '@keypost/core/catalog';
+import type { Module as ModuleRow } from '@keypost/core/model';
+import type { ModuleGroup } from '@keypost/core/catalog';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

@@ -1,6 +1,10 @@
 import type { JobView } from '@keypost/api';
-import { commonWords, moduleType } from '@keypost/core';
-import type { JobIndex, Module, ModuleGroup, PointProgress, Port } from '@keypost/core';
+import { commonWords } from '@keypost/core/network';
+import { moduleType } from '@keypost/core/catalog';
+import type { JobIndex } from '@keypost/core/job';
+import type { Module } from '@keypost/core/model';
+import type { ModuleGroup, Port } from '@keypost/core/catalog';
+import type { PointProgress } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useJobId } from '../job/useJobId';

@@ -1,5 +1,6 @@
 import type { JobView } from '@keypost/api';
-import type { JobIndex, VerdictStatus } from '@keypost/core';
+import type { JobIndex } from '@keypost/core/job';
+import type { VerdictStatus } from '@keypost/core/verdict';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { MODULE_TYPES } from '@keypost/core';
-import type { JobIndex } from '@keypost/core';
+import { MODULE_TYPES } from '@keypost/core/catalog';
+import type { JobIndex } from '@keypost/core/job';
 import { Move, Plus } from '../ui/icons';
 import { useState } from 'react';
 import { View } from 'react-native';

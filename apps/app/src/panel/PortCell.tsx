@@ -1,5 +1,9 @@
-import { addressOf, commonWords } from '@keypost/core';
-import type { ChannelPlace, JobIndex, Module, PointProgress, Port } from '@keypost/core';
+import { addressOf } from '@keypost/core/job';
+import { commonWords } from '@keypost/core/network';
+import type { ChannelPlace, JobIndex } from '@keypost/core/job';
+import type { Module } from '@keypost/core/model';
+import type { PointProgress } from '@keypost/core/proving';
+import type { Port } from '@keypost/core/catalog';
 import { Pressable, View } from 'react-native';
 import { GoTo } from '../ui/GoTo';
 import { Mark } from '../ui/Mark';

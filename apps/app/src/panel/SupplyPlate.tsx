@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import type { Supply } from '@keypost/core';
+import type { Supply } from '@keypost/core/model';
 import { View } from 'react-native';
 import { BudgetBar } from '../supplies/BudgetBar';
 import { useBudgets } from '../supplies/useBudgets';

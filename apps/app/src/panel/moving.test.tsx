@@ -1,5 +1,5 @@
-import { JobIndex } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { JobIndex } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
 import { act, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';

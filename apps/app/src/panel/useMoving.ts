@@ -1,10 +1,13 @@
 import type { JobView } from '@keypost/api';
-import { applyChange, deviceType, NOBODY, portFits, statusIn } from '@keypost/core';
-import type { Change, ChannelPlace, JobIndex, VerdictStatus } from '@keypost/core';
+import { applyChange, NOBODY, portFits } from '@keypost/core/job';
+import { deviceType } from '@keypost/core/catalog';
+import { statusIn } from '@keypost/core/verdict';
+import type { Change, ChannelPlace, JobIndex } from '@keypost/core/job';
+import type { VerdictStatus } from '@keypost/core/verdict';
 import { useMemo, useState } from 'react';
 
 /** A cell while something is moved: not concerned, one that can be picked, the picked one, one where it fits, the chosen one. */
-export type CellState = 'rest' | 'idle' | 'source' | 'picked' | 'target' | 'chosen';
+type CellState = 'rest' | 'idle' | 'source' | 'picked' | 'target' | 'chosen';
 
 /** Moving a device to another channel: first it is picked, then the place where it goes. */
 export interface Moving {

@@ -1,5 +1,8 @@
-import { DEVICE_TYPES, Device, deviceType, numbering } from '@keypost/core';
-import type { DeviceFamily, DeviceType, Wire } from '@keypost/core';
+import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { Device } from '@keypost/core/model';
+import { numbering } from '@keypost/core/job';
+import type { DeviceFamily, DeviceType } from '@keypost/core/catalog';
+import type { Wire } from '@keypost/core/model';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';

@@ -1,5 +1,6 @@
-import { deviceType, refWords, settingsOfDevice } from '@keypost/core';
-import type { Device } from '@keypost/core';
+import { deviceType, settingsOfDevice } from '@keypost/core/catalog';
+import { refWords } from '@keypost/core/job';
+import type { Device } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';

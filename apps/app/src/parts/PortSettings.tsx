@@ -1,5 +1,7 @@
-import { moduleType, SAFETY_NOTE, settingsOf } from '@keypost/core';
-import type { Module, Setting } from '@keypost/core';
+import { moduleType, settingsOf } from '@keypost/core/catalog';
+import { SAFETY_NOTE } from '@keypost/core/analysis';
+import type { Module } from '@keypost/core/model';
+import type { Setting } from '@keypost/core/catalog';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,4 +1,4 @@
-import type { Setting } from '@keypost/core';
+import type { Setting } from '@keypost/core/catalog';
 import { Choice } from '../ui/Choice';
 import { Select } from '../ui/Select';
 

@@ -1,4 +1,5 @@
-import { JobProblem, movedBy } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
+import { movedBy } from '@keypost/core/setting';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';

@@ -1,7 +1,9 @@
 import type { JobView } from '@keypost/api';
-import type { JobIndex } from '@keypost/core';
-import { applyChange, deviceType, NOBODY, statusIn } from '@keypost/core';
-import type { Change, VerdictStatus } from '@keypost/core';
+import type { JobIndex, Change } from '@keypost/core/job';
+import { applyChange, NOBODY } from '@keypost/core/job';
+import { deviceType } from '@keypost/core/catalog';
+import { statusIn } from '@keypost/core/verdict';
+import type { VerdictStatus } from '@keypost/core/verdict';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,15 +1,8 @@
-import {
-  Device,
-  DEVICE_TYPES,
-  deviceType,
-  LOGIC_EXPLAINED,
-  LOGIC_WORDS,
-  OUTPUT_EXPLAINED,
-  OUTPUT_WORDS,
-  Point,
-  takesRange,
-} from '@keypost/core';
-import type { DeviceFamily, DeviceType, Logic, OutputKind, Range } from '@keypost/core';
+import { Device, Point } from '@keypost/core/model';
+import { DEVICE_TYPES, deviceType, takesRange } from '@keypost/core/catalog';
+import { LOGIC_EXPLAINED, LOGIC_WORDS, OUTPUT_EXPLAINED, OUTPUT_WORDS } from '@keypost/core/network';
+import type { DeviceFamily, DeviceType } from '@keypost/core/catalog';
+import type { Logic, OutputKind, Range } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import type { JobIndex } from '@keypost/core';
+import type { JobIndex } from '@keypost/core/job';
 import type { ReactNode } from 'react';
 import { useIndex, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';

@@ -1,4 +1,4 @@
-import type { PointProgress, Stage } from '@keypost/core';
+import type { PointProgress, Stage } from '@keypost/core/proving';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { Mark } from '../ui/Mark';

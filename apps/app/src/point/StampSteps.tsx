@@ -1,5 +1,6 @@
-import { formatVoltBand, formatVolts, readMeter } from '@keypost/core';
-import type { StampedStep } from '@keypost/core';
+import { formatVoltBand, formatVolts } from '@keypost/core/units';
+import { readMeter } from '@keypost/core/analysis';
+import type { StampedStep } from '@keypost/core/presentation';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';

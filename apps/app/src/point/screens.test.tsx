@@ -1,5 +1,6 @@
-import { landSteps, loopView, readMeter, stampedSteps } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
+import { readMeter } from '@keypost/core/analysis';
+import type { Change } from '@keypost/core/job';
 import { ApiProblem } from '@keypost/api';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { openPoint, smallJob, viewOf } from '../../test/openPoint';

@@ -1,4 +1,4 @@
-import type { Stage } from '@keypost/core';
+import type { Stage } from '@keypost/core/proving';
 
 /** How the stages are called on the screen. */
 export const STAGE_NAMES: Record<Stage, string> = {

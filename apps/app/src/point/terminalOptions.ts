@@ -1,5 +1,8 @@
-import { deviceType, moduleType, refWords, supplyTerminals } from '@keypost/core';
-import type { JobIndex, PartType, PointContext } from '@keypost/core';
+import { deviceType, moduleType, supplyTerminals } from '@keypost/core/catalog';
+import { refWords } from '@keypost/core/job';
+import type { JobIndex } from '@keypost/core/job';
+import type { PartType } from '@keypost/core/catalog';
+import type { PointContext } from '@keypost/core/network';
 
 export interface TerminalOption {
   readonly value: string;

@@ -1,6 +1,13 @@
 import type { JobView } from '@keypost/api';
-import { analyse, deviceType, progressOf, verdictOf } from '@keypost/core';
-import type { Analysis, DeviceType, JobIndex, PointProgress, Verdict } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { deviceType } from '@keypost/core/catalog';
+import { progressOf } from '@keypost/core/proving';
+import { verdictOf } from '@keypost/core/verdict';
+import type { Analysis } from '@keypost/core/analysis';
+import type { DeviceType } from '@keypost/core/catalog';
+import type { JobIndex } from '@keypost/core/job';
+import type { PointProgress } from '@keypost/core/proving';
+import type { Verdict } from '@keypost/core/verdict';
 import { useMemo } from 'react';
 
 /** A point with everything that its circuit says. */

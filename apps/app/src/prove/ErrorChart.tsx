@@ -1,5 +1,7 @@
-import { chainOf, injectionSummary, plain } from '@keypost/core';
-import type { InjectionSummary } from '@keypost/core';
+import { chainOf } from '@keypost/core/scaling';
+import { injectionSummary } from '@keypost/core/proving';
+import { plain } from '@keypost/core/units';
+import type { InjectionSummary } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { Line, Path, Rect } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';

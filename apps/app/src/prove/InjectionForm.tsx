@@ -1,13 +1,9 @@
-import {
-  chainOf,
-  injectionChecks,
-  LEAST_RATIO,
-  plain,
-  plannedSteps,
-  sourceRatio,
-  unlessRefused,
-} from '@keypost/core';
-import type { PointChain, Result } from '@keypost/core';
+import { chainOf, LEAST_RATIO } from '@keypost/core/scaling';
+import { injectionChecks, plannedSteps, sourceRatio } from '@keypost/core/proving';
+import { plain } from '@keypost/core/units';
+import { unlessRefused } from '@keypost/core/model';
+import type { PointChain } from '@keypost/core/scaling';
+import type { Result } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution, Notice } from '../ui/Notice';

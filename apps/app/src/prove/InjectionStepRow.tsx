@@ -1,5 +1,7 @@
-import { digitsOf, expectedWords, fixed, judgeCheck } from '@keypost/core';
-import type { Check, Instrument, PlannedStep, Result } from '@keypost/core';
+import { digitsOf, expectedWords, judgeCheck } from '@keypost/core/proving';
+import { fixed } from '@keypost/core/units';
+import type { Check, PlannedStep } from '@keypost/core/proving';
+import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';

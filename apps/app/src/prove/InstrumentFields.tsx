@@ -1,4 +1,4 @@
-import { Instrument } from '@keypost/core';
+import { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Field } from '../ui/Field';

@@ -1,4 +1,4 @@
-import { proofPlan } from '@keypost/core';
+import { proofPlan } from '@keypost/core/proving';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { changeSettings } from '../data/settings';
 import { openPoint } from '../../test/openPoint';

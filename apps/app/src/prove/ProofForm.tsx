@@ -1,5 +1,7 @@
-import { expectedWords, judgeCheck, parseIn, plain } from '@keypost/core';
-import type { Check, CheckGroup, Instrument, ProofPlan, Result } from '@keypost/core';
+import { expectedWords, judgeCheck } from '@keypost/core/proving';
+import { parseIn, plain } from '@keypost/core/units';
+import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
+import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Field } from '../ui/Field';

@@ -1,4 +1,4 @@
-import { latestResults, statesPlan, takesInjection } from '@keypost/core';
+import { latestResults, statesPlan, takesInjection } from '@keypost/core/proving';
 import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
 import { PointFrame, PointPage } from '../point/PointFrame';

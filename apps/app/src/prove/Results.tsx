@@ -1,4 +1,4 @@
-import type { Result } from '@keypost/core';
+import type { Result } from '@keypost/core/model';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { seenWords } from '../log/eventWords';

@@ -1,5 +1,5 @@
-import { latestResults } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { latestResults } from '@keypost/core/proving';
+import type { Change } from '@keypost/core/job';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { SWRConfig } from 'swr';
 import { openPoint } from '../../test/openPoint';

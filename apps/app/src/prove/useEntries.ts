@@ -1,5 +1,7 @@
-import { parseIn, resultOf } from '@keypost/core';
-import type { Check, Instrument } from '@keypost/core';
+import { parseIn } from '@keypost/core/units';
+import { resultOf } from '@keypost/core/proving';
+import type { Check } from '@keypost/core/proving';
+import type { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { useSave } from '../data/useSave';

@@ -1,4 +1,4 @@
-import { deviceType, LOADS } from '@keypost/core';
+import { deviceType, LOADS } from '@keypost/core/catalog';
 import { channelOptions } from '../land/ChannelPlate';
 import type { OpenPoint } from '../point/usePoint';
 import { Choice } from '../ui/Choice';

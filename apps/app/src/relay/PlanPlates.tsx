@@ -1,5 +1,5 @@
-import { refWords } from '@keypost/core';
-import type { Contact, RelayPlan, Tried } from '@keypost/core';
+import { refWords } from '@keypost/core/job';
+import type { Contact, RelayPlan, Tried } from '@keypost/core/planning';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

@@ -1,4 +1,4 @@
-import type { RelayDuty, RelayWish } from '@keypost/core';
+import type { RelayDuty, RelayWish } from '@keypost/core/planning';
 import { useEffect, useMemo, useState } from 'react';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { planRelay } from '@keypost/core';
-import type { RelayWish } from '@keypost/core';
+import { planRelay } from '@keypost/core/planning';
+import type { RelayWish } from '@keypost/core/planning';
 import { useState } from 'react';
 import { inputs, withMains } from '../../../../packages/core/test/families';
 import { withPoint } from '../../../../packages/core/test/jobs';

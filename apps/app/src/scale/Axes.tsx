@@ -1,4 +1,4 @@
-import { plain } from '@keypost/core';
+import { plain } from '@keypost/core/units';
 import type { ReactNode } from 'react';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';
 import { useTokens } from '../ui/look';

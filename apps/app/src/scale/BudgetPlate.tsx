@@ -1,4 +1,6 @@
-import { budgetAt, JobProblem, plain } from '@keypost/core';
+import { budgetAt } from '@keypost/core/scaling';
+import { JobProblem } from '@keypost/core/model';
+import { plain } from '@keypost/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,5 +1,6 @@
-import { calibrationSides, calibrationsOf, injectionPoints, parseIn, plain, standing } from '@keypost/core';
-import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core';
+import { calibrationSides, calibrationsOf, injectionPoints, standing } from '@keypost/core/scaling';
+import { parseIn, plain } from '@keypost/core/units';
+import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

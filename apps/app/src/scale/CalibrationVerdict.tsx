@@ -1,5 +1,6 @@
-import { LEAST_RATIO, plain } from '@keypost/core';
-import type { CalibrationOutcome } from '@keypost/core';
+import { LEAST_RATIO } from '@keypost/core/scaling';
+import { plain } from '@keypost/core/units';
+import type { CalibrationOutcome } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Plate, Row } from '../ui/Plate';

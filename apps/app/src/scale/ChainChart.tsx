@@ -1,5 +1,7 @@
-import { bandWords, budgetAt, countedOf, engineeringOf, unlessRefused } from '@keypost/core';
-import type { BandName, Bands, PointChain } from '@keypost/core';
+import { bandWords, budgetAt, countedOf, engineeringOf } from '@keypost/core/scaling';
+import { unlessRefused } from '@keypost/core/model';
+import type { BandName, PointChain } from '@keypost/core/scaling';
+import type { Bands } from '@keypost/core/model';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';

@@ -1,5 +1,6 @@
-import { bandWords, budgetAt, LINKS, unlessRefused } from '@keypost/core';
-import type { LinkKey } from '@keypost/core';
+import { bandWords, budgetAt, LINKS } from '@keypost/core/scaling';
+import { unlessRefused } from '@keypost/core/model';
+import type { LinkKey } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';

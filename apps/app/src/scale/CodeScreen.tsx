@@ -1,5 +1,6 @@
-import { blockParameters, codeText, codeWish, JobProblem, plcCode, plcOpenXml } from '@keypost/core';
-import type { CodeKind, CodeWish, PointChain } from '@keypost/core';
+import { blockParameters, codeText, codeWish, plcCode, plcOpenXml } from '@keypost/core/scaling';
+import { JobProblem } from '@keypost/core/model';
+import type { CodeKind, CodeWish, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { fileName, saveFile } from '../data/saveFile';

@@ -1,5 +1,7 @@
-import { reconciled } from '@keypost/core';
-import type { Change, Display, ToolValues } from '@keypost/core';
+import { reconciled } from '@keypost/core/tools';
+import type { Change } from '@keypost/core/job';
+import type { Display } from '@keypost/core/model';
+import type { ToolValues } from '@keypost/core/tools';
 import { format } from 'date-fns/format';
 import { v4 as uuid } from 'uuid';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,5 +1,5 @@
-import { plain } from '@keypost/core';
-import type { CodeKind, CodeWish, Execution } from '@keypost/core';
+import { plain } from '@keypost/core/units';
+import type { CodeKind, CodeWish, Execution } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';

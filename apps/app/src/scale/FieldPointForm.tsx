@@ -1,5 +1,5 @@
-import { parseIn, plain } from '@keypost/core';
-import type { CalibrationBody } from '@keypost/core';
+import { parseIn, plain } from '@keypost/core/units';
+import type { CalibrationBody } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';

@@ -1,5 +1,6 @@
-import { convert, standing } from '@keypost/core';
-import type { ToolValues } from '@keypost/core';
+import { convert } from '@keypost/core/units';
+import { standing } from '@keypost/core/scaling';
+import type { ToolValues } from '@keypost/core/tools';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { ToolPlate } from '../tools/ToolPlate';

@@ -1,12 +1,5 @@
-import {
-  bandWords,
-  calibrationsOf,
-  disagreementOf,
-  plain,
-  reactionWords,
-  scaleStep,
-  scalingWords,
-} from '@keypost/core';
+import { bandWords, calibrationsOf, disagreementOf, reactionWords, scaleStep, scalingWords } from '@keypost/core/scaling';
+import { plain } from '@keypost/core/units';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';

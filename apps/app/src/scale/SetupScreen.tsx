@@ -1,5 +1,6 @@
-import { Scaling } from '@keypost/core';
-import type { PointChain, RawFormat } from '@keypost/core';
+import { Scaling } from '@keypost/core/model';
+import type { PointChain } from '@keypost/core/scaling';
+import type { RawFormat } from '@keypost/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

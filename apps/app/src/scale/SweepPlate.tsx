@@ -1,5 +1,6 @@
-import { chainOf, plain } from '@keypost/core';
-import type { Sweep } from '@keypost/core';
+import { chainOf } from '@keypost/core/scaling';
+import { plain } from '@keypost/core/units';
+import type { Sweep } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Path } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,4 +1,5 @@
-import type { CalibrationTables, TablePoint } from '@keypost/core';
+import type { CalibrationTables } from '@keypost/core/scaling';
+import type { TablePoint } from '@keypost/core/model';
 import { Circle, Path, Rect } from 'react-native-svg';
 import { useTokens } from '../ui/look';
 import { Axes, pathOf } from './Axes';

@@ -1,5 +1,8 @@
-import { besideEachOther, checkTable, plain, tableOf, tablesOf, unlessRefused } from '@keypost/core';
-import type { CalibrationBody, CalibrationTables, FieldPoint, TablePoint } from '@keypost/core';
+import { besideEachOther, checkTable, tableOf, tablesOf } from '@keypost/core/scaling';
+import { plain } from '@keypost/core/units';
+import { unlessRefused } from '@keypost/core/model';
+import type { CalibrationBody, TablePoint } from '@keypost/core/model';
+import type { CalibrationTables, FieldPoint } from '@keypost/core/scaling';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';

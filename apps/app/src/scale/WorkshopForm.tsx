@@ -1,5 +1,7 @@
-import { MOST_TABLE_POINTS, parseIn, problemOfCurve, tableOf } from '@keypost/core';
-import type { CalibrationBody, TablePoint } from '@keypost/core';
+import { MOST_TABLE_POINTS } from '@keypost/core/model';
+import { parseIn } from '@keypost/core/units';
+import { problemOfCurve, tableOf } from '@keypost/core/scaling';
+import type { CalibrationBody, TablePoint } from '@keypost/core/model';
 import { useState } from 'react';
 import type { Saver } from '../data/useSave';
 import { Button } from '../ui/Button';

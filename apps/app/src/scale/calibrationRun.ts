@@ -1,5 +1,8 @@
-import { JobProblem, judgeCalibration, parseIn, Reference } from '@keypost/core';
-import type { CalibrationOf, CalibrationOutcome, CalibrationSides } from '@keypost/core';
+import { JobProblem, Reference } from '@keypost/core/model';
+import { judgeCalibration } from '@keypost/core/scaling';
+import { parseIn } from '@keypost/core/units';
+import type { CalibrationOf } from '@keypost/core/model';
+import type { CalibrationOutcome, CalibrationSides } from '@keypost/core/scaling';
 
 /** Shares of the range at which a transmitter is checked, %. */
 export const SHARES = [0, 25, 50, 75, 100] as const;
@@ -27,7 +30,7 @@ export const FIRST_TEXTS: RunTexts = {
   fixed: '0',
 };
 
-export type RunBody = Omit<CalibrationOf<'transmitter'>, 'kind' | 'side' | 'worstPercent' | 'pass'>;
+type RunBody = Omit<CalibrationOf<'transmitter'>, 'kind' | 'side' | 'worstPercent' | 'pass'>;
 export type Run =
   { readonly body: RunBody; readonly outcome: CalibrationOutcome } | { readonly problem: string };
 

@@ -1,5 +1,5 @@
-import { digitsForSpan, dimensionOf, fixed, plain } from '@keypost/core';
-import type { LinkKey, PointChain } from '@keypost/core';
+import { digitsForSpan, dimensionOf, fixed, plain } from '@keypost/core/units';
+import type { LinkKey, PointChain } from '@keypost/core/scaling';
 
 const QUANTITY: Readonly<Record<string, string>> = {
   flow: 'Flow',

@@ -1,5 +1,7 @@
-import { chainOf, Scaling } from '@keypost/core';
-import type { Change, PointChain } from '@keypost/core';
+import { chainOf, codeWish } from '@keypost/core/scaling';
+import { Scaling } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
+import type { PointChain } from '@keypost/core/scaling';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { openPoint } from '../../test/openPoint';
 import { pressureJob } from '../../test/pressureJob';
@@ -17,7 +19,6 @@ import { SweepPlate } from './SweepPlate';
 import { ticks } from './ticks';
 import { useChain } from './useChain';
 import { readRows } from './WorkshopForm';
-import { codeWish } from '@keypost/core';
 
 const point = (...more: Change[]): OpenPoint => openPoint(pressureJob(...more), 'pt');
 const made = (open: OpenPoint): PointChain => chainOf(open.analysis) as PointChain;

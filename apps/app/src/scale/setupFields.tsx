@@ -1,5 +1,5 @@
-import { BAND_SETS, bandWords, RAW_FORMATS } from '@keypost/core';
-import type { BandName } from '@keypost/core';
+import { BAND_SETS, bandWords, RAW_FORMATS } from '@keypost/core/scaling';
+import type { BandName } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Choice } from '../ui/Choice';

@@ -1,5 +1,7 @@
-import { chainOf, JobProblem, moveChain, parseIn, unlessRefused } from '@keypost/core';
-import type { ChainState, LinkKey, PointChain } from '@keypost/core';
+import { chainOf, moveChain } from '@keypost/core/scaling';
+import { JobProblem, unlessRefused } from '@keypost/core/model';
+import { parseIn } from '@keypost/core/units';
+import type { ChainState, LinkKey, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 

@@ -1,5 +1,6 @@
-import { agreementsOf } from '@keypost/core';
-import type { Agreement, Mark as MarkKind } from '@keypost/core';
+import { agreementsOf } from '@keypost/core/setting';
+import type { Agreement } from '@keypost/core/setting';
+import type { Mark as MarkKind } from '@keypost/core/proving';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';

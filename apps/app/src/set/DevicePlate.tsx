@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { spokenSheet, stepsTo, wayTo } from '@keypost/core';
-import type { JobIndex, Sheet } from '@keypost/core';
+import { spokenSheet, stepsTo, wayTo } from '@keypost/core/setting';
+import type { JobIndex } from '@keypost/core/job';
+import type { Sheet } from '@keypost/core/setting';
 import { View } from 'react-native';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';

@@ -1,5 +1,5 @@
-import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core';
-import type { Sheet } from '@keypost/core';
+import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core/setting';
+import type { Sheet } from '@keypost/core/setting';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { allowedWords, lineWords, readValue } from '@keypost/core';
-import type { SheetLine } from '@keypost/core';
+import { allowedWords, readValue } from '@keypost/core/catalog';
+import { lineWords } from '@keypost/core/setting';
+import type { SheetLine } from '@keypost/core/setting';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';

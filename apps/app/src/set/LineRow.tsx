@@ -1,5 +1,6 @@
-import { lineWords, presentWords } from '@keypost/core';
-import type { LineState, Mark as MarkKind, SheetLine } from '@keypost/core';
+import { lineWords, presentWords } from '@keypost/core/setting';
+import type { LineState, SheetLine } from '@keypost/core/setting';
+import type { Mark as MarkKind } from '@keypost/core/proving';
 import { Pressable, View } from 'react-native';
 import { Mark } from '../ui/Mark';
 import { Words } from '../ui/Words';
@@ -10,7 +11,7 @@ const MARKS: Readonly<Record<LineState, MarkKind>> = {
   unknown: 'open',
   free: 'open',
 };
-export const STATE_WORDS: Readonly<Record<LineState, string>> = {
+const STATE_WORDS: Readonly<Record<LineState, string>> = {
   done: 'as required',
   differs: 'differs',
   unknown: 'not looked at',

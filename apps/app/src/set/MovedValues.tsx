@@ -1,4 +1,4 @@
-import type { Moved } from '@keypost/core';
+import type { Moved } from '@keypost/core/setting';
 import { View } from 'react-native';
 import { Words } from '../ui/Words';
 

@@ -1,5 +1,5 @@
-import { stepsTo } from '@keypost/core';
-import type { Sheet } from '@keypost/core';
+import { stepsTo } from '@keypost/core/setting';
+import type { Sheet } from '@keypost/core/setting';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
-import { countSet, sheetsOf } from '@keypost/core';
-import type { Sheet } from '@keypost/core';
+import { countSet, sheetsOf } from '@keypost/core/setting';
+import type { Sheet } from '@keypost/core/setting';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';

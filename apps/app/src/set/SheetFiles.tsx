@@ -1,6 +1,8 @@
 import type { JobView } from '@keypost/api';
-import { JobProblem, readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core';
-import type { Change, Sheet } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
+import { readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core/setting';
+import type { Change } from '@keypost/core/job';
+import type { Sheet } from '@keypost/core/setting';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';

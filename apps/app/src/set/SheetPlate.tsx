@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import type { LineState, Sheet, SheetLine } from '@keypost/core';
+import type { LineState, Sheet, SheetLine } from '@keypost/core/setting';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';

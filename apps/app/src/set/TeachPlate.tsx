@@ -1,5 +1,6 @@
-import { descriptionOf, TEACH_COMMANDS, TEACH_SELECT_INDEX } from '@keypost/core';
-import type { TeachCommand } from '@keypost/core';
+import { descriptionOf } from '@keypost/core/job';
+import { TEACH_COMMANDS, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
+import type { TeachCommand } from '@keypost/core/ioLink';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';

@@ -1,11 +1,12 @@
-import { applyChange } from '@keypost/core';
-import type { Change, JobContent } from '@keypost/core';
+import { applyChange } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { openPoint, smallJob } from '../../test/openPoint';
 import { answer, reply, sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
 import { NamePlate } from '../fit/NamePlate';
-import { sheetsOf } from '@keypost/core';
+import { sheetsOf } from '@keypost/core/setting';
 import { AgreementPlate } from './AgreementPlate';
 import { DevicePlate } from './DevicePlate';
 import { SheetFiles } from './SheetFiles';

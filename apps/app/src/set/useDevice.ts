@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { stepsTo } from '@keypost/core';
-import type { Sheet } from '@keypost/core';
+import { stepsTo } from '@keypost/core/setting';
+import type { Sheet } from '@keypost/core/setting';
 import { useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { keys } from '../data/jobs';

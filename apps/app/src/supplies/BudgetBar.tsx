@@ -1,5 +1,5 @@
-import { fixed } from '@keypost/core';
-import type { SupplyBudget } from '@keypost/core';
+import { fixed } from '@keypost/core/units';
+import type { SupplyBudget } from '@keypost/core/planning';
 import { View } from 'react-native';
 import { Words } from '../ui/Words';
 

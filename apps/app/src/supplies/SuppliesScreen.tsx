@@ -1,6 +1,7 @@
 import type { JobView } from '@keypost/api';
-import { fixed, formatVolts } from '@keypost/core';
-import type { Supply, SupplyBudget } from '@keypost/core';
+import { fixed, formatVolts } from '@keypost/core/units';
+import type { Supply } from '@keypost/core/model';
+import type { SupplyBudget } from '@keypost/core/planning';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useJob } from '../data/jobs';

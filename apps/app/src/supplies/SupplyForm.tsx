@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { Feed, Supply } from '@keypost/core';
-import type { Supply as SupplyRow } from '@keypost/core';
+import { Feed, Supply } from '@keypost/core/model';
+import type { Supply as SupplyRow } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import type { ReactNode } from 'react';

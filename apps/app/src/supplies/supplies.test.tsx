@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { emptyJob } from '@keypost/core';
-import type { SupplyBudget } from '@keypost/core';
+import { emptyJob } from '@keypost/core/model';
+import type { SupplyBudget } from '@keypost/core/planning';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';

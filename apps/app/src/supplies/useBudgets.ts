@@ -1,4 +1,5 @@
-import type { JobContent, SupplyBudget } from '@keypost/core';
+import type { JobContent } from '@keypost/core/model';
+import type { SupplyBudget } from '@keypost/core/planning';
 import { useEffect } from 'react';
 import { useTask } from '../workers/useTask';
 

@@ -1,4 +1,4 @@
-import { TOOLS } from '@keypost/core';
+import { TOOLS } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { MoreRow } from '../ui/MoreRow';
 import { Plate } from '../ui/Plate';

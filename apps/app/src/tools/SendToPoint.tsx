@@ -1,5 +1,9 @@
-import { analyse, chainOf, changesAt, JobIndex, resultText } from '@keypost/core';
-import type { Change, Tool, ToolResult, ToolValues } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { chainOf } from '@keypost/core/scaling';
+import { changesAt, resultText } from '@keypost/core/tools';
+import { JobIndex } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
+import type { Tool, ToolResult, ToolValues } from '@keypost/core/tools';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';

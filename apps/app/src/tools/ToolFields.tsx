@@ -1,4 +1,4 @@
-import type { ToolField } from '@keypost/core';
+import type { ToolField } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';

@@ -1,4 +1,4 @@
-import type { ToolResult } from '@keypost/core';
+import type { ToolResult } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Words } from '../ui/Words';
 

@@ -1,6 +1,6 @@
-import { findTool, resultText } from '@keypost/core';
-import type { ToolValues } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { findTool, resultText } from '@keypost/core/tools';
+import type { ToolValues } from '@keypost/core/tools';
+import type { Change } from '@keypost/core/job';
 import { useState } from 'react';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';

@@ -1,5 +1,5 @@
-import { findTool, resultText } from '@keypost/core';
-import type { Tool } from '@keypost/core';
+import { findTool, resultText } from '@keypost/core/tools';
+import type { Tool } from '@keypost/core/tools';
 import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

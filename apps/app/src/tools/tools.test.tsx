@@ -1,5 +1,6 @@
-import { findTool, JobIndex, TOOLS } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { findTool, TOOLS } from '@keypost/core/tools';
+import { JobIndex } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { openPoint } from '../../test/openPoint';
 import { pressureJob } from '../../test/pressureJob';

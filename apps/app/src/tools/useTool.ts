@@ -1,5 +1,7 @@
-import { askedFields, JobProblem } from '@keypost/core';
-import type { Problem, Tool, ToolField, ToolResult, ToolValues } from '@keypost/core';
+import { askedFields } from '@keypost/core/tools';
+import { JobProblem } from '@keypost/core/model';
+import type { Problem } from '@keypost/core/model';
+import type { Tool, ToolField, ToolResult, ToolValues } from '@keypost/core/tools';
 import { useMemo, useState } from 'react';
 
 const keyOf = (tool: Tool): string => `keypost.tool.${tool.id}`;

@@ -1,4 +1,4 @@
-import type { Mark as MarkKind } from '@keypost/core';
+import type { Mark as MarkKind } from '@keypost/core/proving';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 import { useTokens } from './look';
 

@@ -14,5 +14,4 @@ export { default as TriangleAlert } from 'lucide-react-native/dist/esm/icons/tri
 export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chevron-right';
 export { default as Move } from 'lucide-react-native/dist/esm/icons/move';
 export { default as Share2 } from 'lucide-react-native/dist/esm/icons/share-2';
-export { default as Wrench } from 'lucide-react-native/dist/esm/icons/wrench';
 export { default as Printer } from 'lucide-react-native/dist/esm/icons/printer';

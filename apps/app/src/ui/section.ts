@@ -1,4 +1,4 @@
-import { parseSection } from '@keypost/core';
+import { parseSection } from '@keypost/core/units';
 import { z } from 'zod';
 
 /** A cross-section typed in mm² or as a gauge number, then held to its own limits. */

@@ -1,15 +1,9 @@
 import type { JobView } from '@keypost/api';
-import {
-  JobIndex,
-  JobProblem,
-  partsOf,
-  readWireList,
-  refWords,
-  terminalSheet,
-  wireList,
-  writeWireList,
-} from '@keypost/core';
-import type { Change, ListedWire } from '@keypost/core';
+import { JobIndex, partsOf, refWords } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import { readWireList, terminalSheet, wireList, writeWireList } from '@keypost/core/planning';
+import type { Change } from '@keypost/core/job';
+import type { ListedWire } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { WireSwatch } from '../asfound/WireRow';

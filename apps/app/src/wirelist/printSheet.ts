@@ -1,4 +1,4 @@
-import type { SheetPart } from '@keypost/core';
+import type { SheetPart } from '@keypost/core/planning';
 
 const STYLE = `
   @page { size: A4; margin: 14mm; }

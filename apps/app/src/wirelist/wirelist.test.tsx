@@ -1,4 +1,4 @@
-import { terminalSheet, writeWireList } from '@keypost/core';
+import { terminalSheet, writeWireList } from '@keypost/core/planning';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
 import { smallJob, viewOf } from '../../test/openPoint';

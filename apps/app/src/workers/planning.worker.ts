@@ -1,4 +1,4 @@
-import { JobProblem } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
 import { perform } from './tasks';
 import type { TaskName, Tasks } from './tasks';
 import type { Word } from './useTask';

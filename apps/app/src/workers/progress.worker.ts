@@ -1,5 +1,8 @@
-import { analyse, JobIndex, progressOf } from '@keypost/core';
-import type { JobContent, PointProgress } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { JobIndex } from '@keypost/core/job';
+import { progressOf } from '@keypost/core/proving';
+import type { JobContent } from '@keypost/core/model';
+import type { PointProgress } from '@keypost/core/proving';
 
 /** So many points go into one message: few enough that the page takes it in without a stop. */
 const BATCH = 40;

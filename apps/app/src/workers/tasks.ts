@@ -1,32 +1,12 @@
-import {
-  allocate,
-  allocationChange,
-  analyse,
-  budgetAt,
-  chainOf,
-  executeAll,
-  helpfulChanges,
-  JobIndex,
-  JobProblem,
-  plcCode,
-  planRelay,
-  problemOf,
-  supplyBudgets,
-  sweepChain,
-} from '@keypost/core';
-import type {
-  Allocation,
-  AllocationWish,
-  Change,
-  CodeKind,
-  CodeWish,
-  Execution,
-  JobContent,
-  RelayPlan,
-  RelayWish,
-  SupplyBudget,
-  Sweep,
-} from '@keypost/core';
+import { allocate, allocationChange, helpfulChanges, planRelay, problemOf, supplyBudgets } from '@keypost/core/planning';
+import { analyse } from '@keypost/core/analysis';
+import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
+import { JobIndex } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import type { Allocation, AllocationWish, RelayPlan, RelayWish, SupplyBudget } from '@keypost/core/planning';
+import type { Change } from '@keypost/core/job';
+import type { CodeKind, CodeWish, Execution, Sweep } from '@keypost/core/scaling';
+import type { JobContent } from '@keypost/core/model';
 
 /** Long work on a whole job, by name: what it is given and what it gives back. */
 export interface Tasks {

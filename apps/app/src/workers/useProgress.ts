@@ -1,5 +1,6 @@
-import { jobProgress } from '@keypost/core';
-import type { JobContent, PointProgress } from '@keypost/core';
+import { jobProgress } from '@keypost/core/proving';
+import type { JobContent } from '@keypost/core/model';
+import type { PointProgress } from '@keypost/core/proving';
 import { startTransition, useEffect, useState } from 'react';
 
 type Progress = readonly PointProgress[];

@@ -1,4 +1,4 @@
-import { JobProblem, emptyJob } from '@keypost/core';
+import { JobProblem, emptyJob } from '@keypost/core/model';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
 import { useTask } from './useTask';

@@ -1,5 +1,5 @@
-import { JobProblem } from '@keypost/core';
-import type { Problem } from '@keypost/core';
+import { JobProblem } from '@keypost/core/model';
+import type { Problem } from '@keypost/core/model';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { perform } from './tasks';
 import type { TaskName, Tasks } from './tasks';

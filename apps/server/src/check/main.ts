@@ -1,6 +1,9 @@
 import { readFileSync, statSync } from 'node:fs';
-import { checkJob, JobProblem, MOST_FILE_BYTES, readJobFile } from '@keypost/core';
-import type { CheckedPoint, JobContent } from '@keypost/core';
+import { checkJob } from '@keypost/core/proving';
+import { JobProblem } from '@keypost/core/model';
+import { MOST_FILE_BYTES, readJobFile } from '@keypost/core/job';
+import type { CheckedPoint } from '@keypost/core/proving';
+import type { JobContent } from '@keypost/core/model';
 
 const USAGE = 'Usage: ./keypost check FILE [--json]';
 

@@ -10,7 +10,7 @@ export async function openDatabase(directory: string | undefined, migrations: st
 }
 
 /** Applies the numbered .sql files that the database has not seen, each in a transaction of its own. */
-export async function migrate(db: PGlite, folder: string): Promise<void> {
+async function migrate(db: PGlite, folder: string): Promise<void> {
   await db.exec(
     'create table if not exists migration (name text primary key, applied_at timestamptz default now())',
   );

@@ -1,6 +1,6 @@
 import type { Transaction } from '@electric-sql/pglite';
 import type { ChangedRow, JobEvent, JobSummary, JobView, Shelf } from '@keypost/api';
-import type { JobContent } from '@keypost/core';
+import type { JobContent } from '@keypost/core/model';
 import { SHELVES, TABLES } from './shelves.ts';
 
 type Row = Record<string, unknown> & { id: string };

@@ -1,4 +1,5 @@
-import type { Change, Device, Logic, OutputKind, Range, Settings, Wire } from '@keypost/core';
+import type { Change } from '@keypost/core/job';
+import type { Device, Logic, OutputKind, Range, Settings, Wire } from '@keypost/core/model';
 
 /** A point of the demo job, and how far its work is. */
 export interface DemoPoint {

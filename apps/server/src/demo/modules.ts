@@ -1,4 +1,4 @@
-import type { Settings } from '@keypost/core';
+import type { Settings } from '@keypost/core/model';
 
 /** The modules of the demo job's panel. */
 export const MODULES: readonly {

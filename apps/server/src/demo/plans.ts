@@ -1,4 +1,4 @@
-import type { EthernetPlan, MappedValue, NetworkMember, SerialPlan, SerialUnit } from '@keypost/core';
+import type { EthernetPlan, MappedValue, NetworkMember, SerialPlan, SerialUnit } from '@keypost/core/model';
 import type { StandInPorts } from '../standIns/start.ts';
 
 const value = (

@@ -1,15 +1,10 @@
-import {
-  analyse,
-  applyHistory,
-  chainOf,
-  ideal,
-  injectionGroups,
-  JobIndex,
-  resultOf,
-  scaleStep,
-  Scaling,
-} from '@keypost/core';
-import type { Actor, CalibrationBody, Change, Instrument, JobContent } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyHistory, JobIndex } from '@keypost/core/job';
+import { chainOf, scaleStep } from '@keypost/core/scaling';
+import { ideal, injectionGroups, resultOf } from '@keypost/core/proving';
+import { Scaling } from '@keypost/core/model';
+import type { Actor, Change } from '@keypost/core/job';
+import type { CalibrationBody, Instrument, JobContent } from '@keypost/core/model';
 
 /** What was chosen along the chains. */
 const CHAINS: Readonly<Record<string, Parameters<typeof Scaling.parse>[0]>> = {

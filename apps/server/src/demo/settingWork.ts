@@ -1,5 +1,7 @@
-import { applyHistory, fitSteps, JobIndex, sheetOf } from '@keypost/core';
-import type { Actor, Change, JobContent, Plate } from '@keypost/core';
+import { applyHistory, JobIndex } from '@keypost/core/job';
+import { fitSteps, sheetOf } from '@keypost/core/setting';
+import type { Actor, Change } from '@keypost/core/job';
+import type { JobContent, Plate } from '@keypost/core/model';
 import type { StandInPorts } from '../standIns/start.ts';
 import { linePlan, networkPlan } from './plans.ts';
 import { SHIPPED, shippedDescription } from './shippedDescriptions.ts';

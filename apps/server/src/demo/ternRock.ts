@@ -1,14 +1,10 @@
-import {
-  analyse,
-  applyHistory,
-  emptyJob,
-  ideal,
-  JobIndex,
-  landSteps,
-  proofPlan,
-  resultOf,
-} from '@keypost/core';
-import type { Actor, Change, Instrument, JobContent, Supply } from '@keypost/core';
+import { analyse } from '@keypost/core/analysis';
+import { applyHistory, JobIndex } from '@keypost/core/job';
+import { emptyJob } from '@keypost/core/model';
+import { ideal, proofPlan, resultOf } from '@keypost/core/proving';
+import { landSteps } from '@keypost/core/presentation';
+import type { Actor, Change } from '@keypost/core/job';
+import type { Instrument, JobContent, Supply } from '@keypost/core/model';
 import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';

@@ -1,5 +1,5 @@
 import type { LiveBatch } from '@keypost/api';
-import type { JobContent } from '@keypost/core';
+import type { JobContent } from '@keypost/core/model';
 import { liveSources } from './sources.ts';
 import type { LiveSource } from './sources.ts';
 

@@ -1,6 +1,7 @@
 import type { LivePort, LiveUnit } from '@keypost/api';
-import { hexOf, registersOf } from '@keypost/core';
-import type { JobContent, MappedValue } from '@keypost/core';
+import { hexOf } from '@keypost/core/ioLink';
+import { registersOf } from '@keypost/core/setting';
+import type { JobContent, MappedValue } from '@keypost/core/model';
 import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
 import { ModbusClient } from '../partners/modbusClient.ts';
 import { PartnerProblem } from '../partners/partnerProblem.ts';

@@ -1,14 +1,11 @@
-import {
-  decodeParameter,
-  decodeRegisters,
-  descriptionOf,
-  encodeParameter,
-  encodeRegisters,
-  plain,
-  registersOf,
-  wayTo,
-} from '@keypost/core';
-import type { BusParameter, Device, JobIndex, MappedValue, Parameter } from '@keypost/core';
+import { decodeParameter, encodeParameter } from '@keypost/core/ioLink';
+import { decodeRegisters, encodeRegisters, registersOf, wayTo } from '@keypost/core/setting';
+import { descriptionOf } from '@keypost/core/job';
+import { plain } from '@keypost/core/units';
+import type { BusParameter } from '@keypost/core/ioLink';
+import type { Device, MappedValue } from '@keypost/core/model';
+import type { JobIndex } from '@keypost/core/job';
+import type { Parameter } from '@keypost/core/catalog';
 import { IoLinkClient } from './ioLinkClient.ts';
 import { configurationFor, valueFrom } from './masterConfiguration.ts';
 import { ModbusClient } from './modbusClient.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { PortState } from '@keypost/core';
+import type { PortState } from '@keypost/core/ioLink';
 import { httpCall } from './httpCall.ts';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 

@@ -1,4 +1,4 @@
-import { plain } from '@keypost/core';
+import { plain } from '@keypost/core/units';
 import type { MasterConfiguration } from './ioLinkClient.ts';
 
 const MODES: Readonly<Record<string, string>> = {

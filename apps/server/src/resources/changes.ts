@@ -1,7 +1,8 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
-import { applyChange, JobProblem, partsOf } from '@keypost/core';
-import type { Change } from '@keypost/core';
+import { applyChange, partsOf } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import type { Change } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
 import { contentOf, headOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
 import type { Queryable, StoredJob } from '../db/store.ts';

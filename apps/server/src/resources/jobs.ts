@@ -1,5 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { emptyJob, MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core';
+import { emptyJob } from '@keypost/core/model';
+import { MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';

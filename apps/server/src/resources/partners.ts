@@ -1,17 +1,10 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { ReadOutcome, WriteOutcome } from '@keypost/api';
-import {
-  COMMAND_INDEX,
-  JobIndex,
-  JobProblem,
-  parametersOf,
-  sameValue,
-  SWITCH_CHANNELS,
-  TEACH_COMMANDS,
-  TEACH_RESULT_INDEX,
-  TEACH_SELECT_INDEX,
-} from '@keypost/core';
-import type { BusParameter, Parameter } from '@keypost/core';
+import { COMMAND_INDEX, SWITCH_CHANNELS, TEACH_COMMANDS, TEACH_RESULT_INDEX, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
+import { JobIndex, parametersOf, sameValue } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import type { BusParameter } from '@keypost/core/ioLink';
+import type { Parameter } from '@keypost/core/catalog';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { contentOf, readJob } from '../db/store.ts';

@@ -1,5 +1,5 @@
-import { answerRequest, readRtuFrame, rtuFrame, rtuLength, takeTcpFrame, tcpFrame } from '@keypost/core';
-import type { UnitMemory } from '@keypost/core';
+import { answerRequest, readRtuFrame, rtuFrame, rtuLength, takeTcpFrame, tcpFrame } from '@keypost/core/setting';
+import type { UnitMemory } from '@keypost/core/setting';
 import net from 'node:net';
 
 /** Units by their numbers. A unit that is switched off answers nothing. */

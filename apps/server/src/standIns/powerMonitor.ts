@@ -1,5 +1,5 @@
-import { encodeRegisters } from '@keypost/core';
-import type { RegisterFormat, UnitMemory } from '@keypost/core';
+import { encodeRegisters } from '@keypost/core/setting';
+import type { RegisterFormat, UnitMemory } from '@keypost/core/setting';
 
 type Word = 'high' | 'low';
 

@@ -1,24 +1,5 @@
-import {
-  bitsOf,
-  COMMAND_INDEX,
-  decodeRecord,
-  encodeParameter,
-  encodeRecord,
-  SWITCH_CHANNELS,
-  SWITCH_MODES,
-  switchedBy,
-  TEACH_COMMANDS,
-  TEACH_RESULT_INDEX,
-  TEACH_SELECT_INDEX,
-} from '@keypost/core';
-import type {
-  BusParameter,
-  DescribedItem,
-  DescribedVariable,
-  ItemValue,
-  KnownDescription,
-  SwitchChannel,
-} from '@keypost/core';
+import { bitsOf, COMMAND_INDEX, decodeRecord, encodeParameter, encodeRecord, SWITCH_CHANNELS, SWITCH_MODES, switchedBy, TEACH_COMMANDS, TEACH_RESULT_INDEX, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
+import type { BusParameter, DescribedItem, DescribedVariable, ItemValue, KnownDescription, SwitchChannel } from '@keypost/core/ioLink';
 
 /** A refusal of a device with the error of the standard (IO-Link Interface and System Specification, annex C). */
 export class IsduError extends Error {
@@ -29,7 +10,7 @@ export class IsduError extends Error {
   }
 }
 
-export const ISDU_ERRORS: Readonly<Record<number, string>> = {
+const ISDU_ERRORS: Readonly<Record<number, string>> = {
   0x8000: 'Device application error',
   0x8011: 'Index not available',
   0x8012: 'Subindex not available',

@@ -1,11 +1,10 @@
 import type { SimulatedDevice } from './simulatedDevice.ts';
 
-export type PortMode =
-  'DEACTIVATED' | 'IOLINK_AUTOSTART' | 'IOLINK_MANUAL' | 'DIGITAL_INPUT' | 'DIGITAL_OUTPUT';
-export type Validation = 'NO_DEVICE_CHECK' | 'TYPE_COMPATIBLE_DEVICE' | 'IDENTICAL_DEVICE';
+type PortMode = 'DEACTIVATED' | 'IOLINK_AUTOSTART' | 'IOLINK_MANUAL' | 'DIGITAL_INPUT' | 'DIGITAL_OUTPUT';
+type Validation = 'NO_DEVICE_CHECK' | 'TYPE_COMPATIBLE_DEVICE' | 'IDENTICAL_DEVICE';
 
 /** How a port is run, in the words of the JSON form. */
-export interface PortConfiguration {
+interface PortConfiguration {
   readonly mode: PortMode;
   readonly validation: Validation;
   readonly backup: 'NO_BACKUP' | 'BACKUP_AND_RESTORE' | 'RESTORE';

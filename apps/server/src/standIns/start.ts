@@ -1,4 +1,4 @@
-import { knownDescription } from '@keypost/core';
+import { knownDescription } from '@keypost/core/ioLink';
 import type { FastifyInstance } from 'fastify';
 import type net from 'node:net';
 import { claimPort } from '../claimPort.ts';
@@ -29,13 +29,13 @@ export interface StandIns {
 
 const HOST = '127.0.0.1';
 /** Unit number of the power monitor, on its line and over TCP. */
-export const MONITOR_UNIT = 11;
+const MONITOR_UNIT = 11;
 
 const device = (name: ShippedName, serial: string): SimulatedDevice =>
   new SimulatedDevice(knownDescription(shippedDescription(name)), serial);
 
 /** The master of the demo: three sensors, a valve island on a port of class B, two free ports. */
-export const demoMaster = (): SimulatedMaster =>
+const demoMaster = (): SimulatedMaster =>
   new SimulatedMaster(
     [
       device('level-distance', 'D-0417'),

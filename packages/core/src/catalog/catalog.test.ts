@@ -1,8 +1,9 @@
-import { nodesOf, solve } from '../circuit/index.ts';
-import type { Condition, Element } from '../circuit/index.ts';
+import type { Condition, Element } from '../circuit/netlist.ts';
+import { nodesOf } from '../circuit/netlist.ts';
+import { solve } from '../circuit/solve.ts';
 import { Logic, OutputKind } from '../model/job.ts';
-import { DEVICE_TYPES, MODULE_TYPES, settingsOf } from './index.ts';
-import type { DeviceType, FaceGlyph, ModuleType, PartNow, PartType } from './index.ts';
+import { DEVICE_TYPES, MODULE_TYPES, settingsOf } from './catalog.ts';
+import type { DeviceType, FaceGlyph, ModuleType, PartNow, PartType } from './types.ts';
 
 /** Every choice of every setting once, the others as from the factory. */
 function variants(type: PartType): Record<string, string>[] {

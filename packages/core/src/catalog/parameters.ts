@@ -1,5 +1,4 @@
-import { parseIn, plain } from '../units/quantity.ts';
-import type { Setting } from './types.ts';
+import { parseIn, plain } from '../units/index.ts';
 
 /** From what a required value follows; `setting/derive` knows how. */
 export type Rule =
@@ -40,6 +39,18 @@ export type Rule =
   | 'port.lengthIn'
   | 'port.lengthOut'
   | 'port.cycle';
+
+/** A switch or link on a part, or a parameter on which its circuit hangs. */
+export interface Setting {
+  readonly key: string;
+  readonly label: string;
+  readonly choices: readonly { readonly value: string; readonly label: string }[];
+  /** A hardware switch is set by hand, behind a cover; a parameter in a menu. */
+  readonly place: 'switch' | 'parameter' | 'version';
+  /** From what its right choice follows; what is usual where nothing says so. */
+  readonly from?: Rule;
+  readonly usual?: { readonly value: string; readonly why: string };
+}
 
 /** Something that a device is set to: in its menu, by a switch, or over a bus. */
 export interface Parameter {

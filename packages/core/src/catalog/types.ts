@@ -1,7 +1,7 @@
 import type { Element, InputThresholds, Sense } from '../circuit/index.ts';
-import type { Logic, OutputKind, Settings, WireColour } from '../model/job.ts';
+import type { Logic, OutputKind, Settings, WireColour } from '../model/index.ts';
 import type { Handling } from './handling/handling.ts';
-import type { Parameter, Rule } from './parameters.ts';
+import type { Parameter, Setting } from './parameters.ts';
 
 /** What a terminal is for; a port of a module says which of its terminals takes which role. */
 export type TerminalRole =
@@ -47,7 +47,7 @@ export type TerminalRole =
   | 'loadMinus';
 
 /** Where a stacked terminal stands: its row, and its level in that row. */
-export interface Stacking {
+interface Stacking {
   readonly row: 'top' | 'bottom';
   readonly level: 'front' | 'back';
 }
@@ -67,18 +67,6 @@ export interface PartTerminal {
 
 export type DeviceTerminal = PartTerminal;
 
-/** A switch or link on a part, or a parameter on which its circuit hangs. */
-export interface Setting {
-  readonly key: string;
-  readonly label: string;
-  readonly choices: readonly { readonly value: string; readonly label: string }[];
-  /** A hardware switch is set by hand, behind a cover; a parameter in a menu. */
-  readonly place: 'switch' | 'parameter' | 'version';
-  /** From what its right choice follows; what is usual where nothing says so. */
-  readonly from?: Rule;
-  readonly usual?: { readonly value: string; readonly why: string };
-}
-
 /** What the world, the program and its settings make of a part at one moment. */
 export interface PartNow {
   readonly style: OutputKind;
@@ -96,7 +84,7 @@ export interface PartNow {
 }
 
 /** A light or state that a technician sees on a part; `id` names an element of the part that is on or closed. */
-export interface Indicator {
+interface Indicator {
   readonly id: string;
   readonly label: string;
   readonly kind: 'lamp' | 'coil' | 'contact' | 'load' | 'state';
@@ -154,7 +142,7 @@ export type DeviceFamily =
   | 'between';
 
 /** What is done to a device to prove it: a target that comes and goes, a value that moves, a guard, or a command. */
-export type Stimulus = 'target' | 'value' | 'guard' | 'command' | 'talk' | 'none';
+type Stimulus = 'target' | 'value' | 'guard' | 'command' | 'talk' | 'none';
 
 export interface DeviceType extends PartType {
   readonly family: DeviceFamily;

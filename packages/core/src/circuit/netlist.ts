@@ -4,7 +4,7 @@ import type { Span } from './span.ts';
 export type NodeName = string;
 
 /** Ohmic part, Ω > 0. Current counts from a to b. */
-export interface Resistor {
+interface Resistor {
   readonly kind: 'resistor';
   readonly id: string;
   readonly a: NodeName;
@@ -13,7 +13,7 @@ export interface Resistor {
 }
 
 /** Direct voltage source: V, inner resistance in Ω (0 allowed), and a current limit in A. Current counts out of plus. */
-export interface Source {
+interface Source {
   readonly kind: 'source';
   readonly id: string;
   readonly plus: NodeName;
@@ -85,7 +85,7 @@ export interface TwoWire {
 }
 
 /** Holds a current of `amps` (A > 0) from plus to minus while at least `liftVolts` stand across it; blocks backwards. */
-export interface Transmitter {
+interface Transmitter {
   readonly kind: 'transmitter';
   readonly id: string;
   readonly plus: NodeName;
@@ -95,7 +95,7 @@ export interface Transmitter {
 }
 
 /** Diode or lamp diode: a forward drop in V with a slope in Ω; blocks backwards. */
-export interface Diode {
+interface Diode {
   readonly kind: 'diode';
   readonly id: string;
   readonly anode: NodeName;
@@ -104,7 +104,7 @@ export interface Diode {
   readonly ohms: Span;
 }
 
-export type OutputStyle = 'pnp' | 'npn' | 'pushpull';
+type OutputStyle = 'pnp' | 'npn' | 'pushpull';
 
 /**
  * Transistor output of a sensor. PNP joins out to plus, NPN joins out to minus, push-pull one or the other.
@@ -162,7 +162,7 @@ export interface Optocoupler {
 }
 
 /** A meter between two nodes. Its resistance in Ω loads the circuit; it does not count as a joint. */
-export interface Meter {
+interface Meter {
   readonly kind: 'meter';
   readonly id: string;
   readonly a: NodeName;

@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalog/index.ts';
-import { JobProblem } from '../model/problem.ts';
-import { parseIn, plain } from '../units/quantity.ts';
+import { JobProblem } from '../model/index.ts';
+import { parseIn, plain } from '../units/index.ts';
 import type { Allowed, DescribedVariable, DeviceDescription } from './descriptionTypes.ts';
 import { bytesOfHex, hexOf } from './hex.ts';
 import { bitsOf, decodeRecord, encodeRecord, scaled, unscaled } from './processData.ts';

@@ -1,7 +1,7 @@
 import type { Scale, SimpleType } from './processData.ts';
 
 /** One of the values that a variable or an item may take, with its name. */
-export interface NamedValue {
+interface NamedValue {
   readonly value: string;
   readonly name: string;
 }

@@ -1,23 +1,21 @@
 import fc from 'fast-check';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
+import { channelProblems, switchedBy, teachWords } from './smartSensor.ts';
 import {
-  channelProblems,
   decodeParameter,
   describedParameters,
   encodeParameter,
-  encodeRecord,
-  knownDescription,
-  liveItems,
   parameterBytes,
-  portAddresses,
-  portFlag,
-  readDescription,
-  readQualifier,
-  switchedBy,
-  teachWords,
-} from './index.ts';
-import type { BusParameter, DescribedRecord, SwitchChannel } from './index.ts';
+} from './describedParameters.ts';
+import { encodeRecord } from './processData.ts';
+import { knownDescription } from './knownDescription.ts';
+import { liveItems, portFlag, readQualifier } from './liveValue.ts';
+import { portAddresses } from './portAddresses.ts';
+import { readDescription } from './readDescription.ts';
+import type { BusParameter } from './describedParameters.ts';
+import type { DescribedRecord } from './descriptionTypes.ts';
+import type { SwitchChannel } from './smartSensor.ts';
 
 const description = readDescription(DISTANCE_SENSOR);
 const parameters = describedParameters(description);

@@ -1,11 +1,24 @@
-export * from './processData.ts';
-export * from './timing.ts';
-export * from './descriptionTypes.ts';
-export { readDescription } from './readDescription.ts';
+export { decodeParameter, encodeParameter } from './describedParameters.ts';
+export type { BusParameter } from './describedParameters.ts';
+export type { DescribedItem, DescribedVariable, DeviceDescription } from './descriptionTypes.ts';
+export { bytesOfHex, hexOf } from './hex.ts';
+export { knownDescription } from './knownDescription.ts';
+export type { KnownDescription } from './knownDescription.ts';
+export { liveItems, portFlag } from './liveValue.ts';
+export type { PortState } from './liveValue.ts';
+export { portAddresses } from './portAddresses.ts';
+export type { Numbering, PortAddress } from './portAddresses.ts';
+export { bitsOf, decodeRecord, encodeRecord } from './processData.ts';
+export type { ItemValue } from './processData.ts';
+export {
+  COMMAND_INDEX,
+  SWITCH_CHANNELS,
+  SWITCH_MODES,
+  TEACH_COMMANDS,
+  TEACH_RESULT_INDEX,
+  TEACH_SELECT_INDEX,
+  switchedBy,
+} from './smartSensor.ts';
+export type { SwitchChannel, TeachCommand } from './smartSensor.ts';
+export { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from './timing.ts';
 export { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';
-export * from './describedParameters.ts';
-export * from './liveValue.ts';
-export * from './portAddresses.ts';
-export * from './smartSensor.ts';
-export * from './knownDescription.ts';
-export * from './hex.ts';

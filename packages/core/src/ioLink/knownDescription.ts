@@ -1,4 +1,4 @@
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 import type { DeviceDescription } from './descriptionTypes.ts';
 import { describedParameters } from './describedParameters.ts';
 import type { BusParameter } from './describedParameters.ts';

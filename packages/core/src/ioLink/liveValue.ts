@@ -1,4 +1,4 @@
-import { plain } from '../units/quantity.ts';
+import { plain } from '../units/index.ts';
 import type { DescribedItem, DescribedRecord } from './descriptionTypes.ts';
 import { decodeRecord, scaled } from './processData.ts';
 import type { ItemValue } from './processData.ts';

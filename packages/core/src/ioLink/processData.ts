@@ -1,4 +1,4 @@
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 
 /** The simple data types of process data and parameters (IO-Link Interface and System Specification, annex F). */
 export type SimpleType =

@@ -1,4 +1,4 @@
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 import { layoutProblems } from './processData.ts';
 import type { Scale, SimpleType } from './processData.ts';
 import type {

@@ -1,4 +1,4 @@
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 
 /**
  * Terms of the smart-sensor profile (IO-Link Smart Sensor Profile, second edition): of each switching signal channel
@@ -10,12 +10,7 @@ export const SWITCH_CHANNELS = [
   { channel: 2, points: 62, config: 63, select: 2 },
 ] as const;
 
-/** Subindices of a channel's two variables. */
-export const POINTS = { SP1: 1, SP2: 2 } as const;
-export const CONFIG = { logic: 1, mode: 2, hysteresis: 3 } as const;
-
 export const SWITCH_MODES = { '0': 'off', '1': 'single point', '2': 'window', '3': 'two points' } as const;
-export const SWITCH_LOGICS = { '0': 'not turned', '1': 'turned' } as const;
 
 /** Index for commands, and of the teach channel chosen and its result. */
 export const COMMAND_INDEX = 2;

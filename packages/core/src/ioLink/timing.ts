@@ -1,4 +1,4 @@
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 
 /** Bit rates of the three speeds, bit/s (IO-Link Interface and System Specification, table 9). */
 export const COM_BITS_PER_SECOND = { COM1: 4800, COM2: 38400, COM3: 230400 } as const;

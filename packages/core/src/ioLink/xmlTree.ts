@@ -1,5 +1,5 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 
 /** A description file is not larger than this, bytes; the largest in the field are below a tenth of it. */
 export const MOST_DESCRIPTION_BYTES = 10 * 1024 * 1024;

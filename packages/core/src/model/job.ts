@@ -3,8 +3,6 @@ import { BusPlan } from './busPlan.ts';
 import { Calibration, Scaling } from './scaling.ts';
 import { Id, Link, Tag, Words } from './words.ts';
 
-export { Id, Link, Tag } from './words.ts';
-
 /** Conventions for the insulation colours of mains and control conductors. */
 export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
 
@@ -35,7 +33,7 @@ export const Settings = z
   .refine((settings) => Object.keys(settings).length <= 120, 'At most 120 settings fit on a part.');
 
 /** What somebody wants of a parameter other than what follows from the job, and why. */
-export const ByHand = z.record(
+const ByHand = z.record(
   z.string().regex(/^[\w.-]{1,40}$/),
   z.object({ value: Words(60), reason: Words(200).min(1, 'Say why it is to be otherwise.') }),
 );
@@ -254,7 +252,7 @@ export type Stamp = z.infer<typeof Stamp>;
 export type Result = z.infer<typeof Result>;
 export type Entry = z.infer<typeof Entry>;
 export type Description = z.infer<typeof Description>;
-export type ByHand = z.infer<typeof ByHand>;
+type ByHand = z.infer<typeof ByHand>;
 export type Plate = z.infer<typeof Plate>;
 export type MainsHertz = z.infer<typeof MainsHertz>;
 export type Instrument = z.infer<typeof Instrument>;

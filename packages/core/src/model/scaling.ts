@@ -59,8 +59,8 @@ export const Bands = z
     'Say which value is to be put in its place.',
   );
 
-export const SensorShape = z.enum(['linear', 'square', 'table']);
-export const ControllerShape = z.enum(['linear', 'root', 'table']);
+const SensorShape = z.enum(['linear', 'square', 'table']);
+const ControllerShape = z.enum(['linear', 'root', 'table']);
 export const SensorClass = z.enum(['AA', 'A', 'B', 'C', 'Ni', '1', '2', '3']);
 
 /** A number by which a value is multiplied on its way, such as the lines of a rope. */
@@ -204,8 +204,8 @@ export const Calibration = z.object({
 export type TablePoint = z.infer<typeof TablePoint>;
 export type RawFormat = z.infer<typeof RawFormat>;
 export type Bands = z.infer<typeof Bands>;
-export type SensorShape = z.infer<typeof SensorShape>;
-export type ControllerShape = z.infer<typeof ControllerShape>;
+type SensorShape = z.infer<typeof SensorShape>;
+type ControllerShape = z.infer<typeof ControllerShape>;
 export type SensorClass = z.infer<typeof SensorClass>;
 export type Display = z.infer<typeof Display>;
 export type Scaling = z.infer<typeof Scaling>;

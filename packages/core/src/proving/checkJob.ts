@@ -1,10 +1,10 @@
-import type { JobContent } from '../model/job.ts';
-import { fixed, formatMilliamps, formatVolts } from '../units/quantity.ts';
-import { analyse } from '../wiring/analysis.ts';
-import { JobIndex } from '../wiring/jobIndex.ts';
-import { placeWords } from '../wiring/sentences.ts';
-import type { PointState } from '../wiring/states.ts';
-import { verdictOf } from '../wiring/verdict.ts';
+import type { JobContent } from '../model/index.ts';
+import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
+import { analyse } from '../analysis/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { placeWords } from '../network/index.ts';
+import type { PointState } from '../analysis/index.ts';
+import { verdictOf } from '../verdict/index.ts';
 import { progressOf } from './progress.ts';
 import type { PointProgress } from './progress.ts';
 import { expectedWords, proofPlan } from './plan.ts';

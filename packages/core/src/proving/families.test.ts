@@ -1,7 +1,7 @@
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
-import { analyse } from '../wiring/analysis.ts';
-import { JobIndex } from '../wiring/jobIndex.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { JobIndex } from '../job/jobIndex.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
 import { expectedWords, ideal, proofPlan } from './plan.ts';

@@ -1,5 +1,16 @@
-export * from './plan.ts';
-export { judgeCheck, resultOf, sourceRatio, uncertainty } from './judge.ts';
-export * from './progress.ts';
-export * from './checkJob.ts';
-export * from './injection.ts';
+export type { Check, CheckGroup, ProofPlan } from './check.ts';
+export { checkJob } from './checkJob.ts';
+export type { CheckedPoint } from './checkJob.ts';
+export {
+  digitsOf,
+  injectionChecks,
+  injectionGroups,
+  injectionSummary,
+  plannedSteps,
+  takesInjection,
+} from './injection.ts';
+export type { InjectionSummary, PlannedStep } from './injection.ts';
+export { judgeCheck, resultOf, sourceRatio } from './judge.ts';
+export { expectedWords, ideal, proofPlan, statesPlan } from './plan.ts';
+export { jobProgress, latestResults, progressOf } from './progress.ts';
+export type { Mark, PointProgress, Stage } from './progress.ts';

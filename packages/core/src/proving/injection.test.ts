@@ -2,9 +2,10 @@ import { after } from '../../test/jobs.ts';
 import { allSet, entered, meterJob } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/job.ts';
 import { Scaling } from '../model/scaling.ts';
-import { chainOf } from '../scaling/index.ts';
-import type { PointChain } from '../scaling/index.ts';
-import { analyse, JobIndex } from '../wiring/index.ts';
+import { chainOf } from '../scaling/pointChain.ts';
+import type { PointChain } from '../scaling/pointChainTypes.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { JobIndex } from '../job/jobIndex.ts';
 import {
   INJECTION_STEPS,
   injectionChecks,

@@ -1,10 +1,10 @@
-import type { Result } from '../model/job.ts';
-import { unlessRefused } from '../model/problem.ts';
-import { digitsForSpan, fixed } from '../units/quantity.ts';
+import type { Result } from '../model/index.ts';
+import { unlessRefused } from '../model/index.ts';
+import { digitsForSpan, fixed } from '../units/index.ts';
 import { bandOf, bandWords, budgetAt, chainOf, isMeasured, reactionWords } from '../scaling/index.ts';
 import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
-import type { Analysis } from '../wiring/index.ts';
-import type { Check, CheckGroup } from './plan.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { Check, CheckGroup } from './check.ts';
 
 /** One value of the plan: what to inject in place of the sensor. */
 export interface InjectionStep {

@@ -1,6 +1,6 @@
-import type { Instrument, Result } from '../model/job.ts';
-import { fixed, formatVolts } from '../units/quantity.ts';
-import type { Check, Expected } from './plan.ts';
+import type { Instrument, Result } from '../model/index.ts';
+import { fixed, formatVolts } from '../units/index.ts';
+import type { Check, Expected } from './check.ts';
 import { expectedWords } from './plan.ts';
 
 export interface Outcome {
@@ -11,7 +11,7 @@ export interface Outcome {
 }
 
 /** Uncertainty of a reading in its unit: the instrument's percentage of it and its fixed part. */
-export function uncertainty(measured: number, instrument: Instrument): number {
+function uncertainty(measured: number, instrument: Instrument): number {
   return Math.abs(measured) * (instrument.percent / 100) + instrument.volts;
 }
 

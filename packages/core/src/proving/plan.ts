@@ -1,53 +1,12 @@
-import { fixed, formatVoltBand } from '../units/quantity.ts';
-import { judge } from '../wiring/analysis.ts';
-import type { Analysis } from '../wiring/analysis.ts';
-import { readMeter } from '../wiring/readings.ts';
-import { elementId } from '../wiring/assemble.ts';
-import { signalLeads, supplyNodes } from '../wiring/context.ts';
-import type { PointContext } from '../wiring/context.ts';
+import { fixed, formatVoltBand } from '../units/index.ts';
+import { judge } from '../verdict/index.ts';
+import type { Analysis, InputReading, PointState } from '../analysis/index.ts';
+import { readMeter, safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
+import { elementId, signalLeads, supplyNodes } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
+import type { Check, Expected, ProofPlan } from './check.ts';
 import { injectionGroups, injectionKeys } from './injection.ts';
-import { safetyTarget } from '../wiring/guardRun.ts';
-import { SAFETY_NOTE } from '../wiring/reasons/safety.ts';
-import type { InputReading, PointState } from '../wiring/states.ts';
-import { splitRef } from '../model/job.ts';
-
-/** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
-export type Expected =
-  | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: string; readonly no: string }
-  | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number }
-  | {
-      readonly kind: 'value';
-      readonly min: number;
-      readonly nom: number;
-      readonly max: number;
-      readonly unit: string;
-      readonly digits: number;
-      /** What was injected, in the source's unit, and the value that one unit of it is worth. */
-      readonly injected: number;
-      readonly perInjected: number;
-    };
-
-export interface Check {
-  readonly key: string;
-  readonly label: string;
-  readonly detail: string;
-  readonly expected: Expected;
-}
-
-export interface CheckGroup {
-  /** `supply`, or the key of a state. */
-  readonly key: string;
-  readonly title: string;
-  readonly how?: string;
-  readonly caution?: string;
-  readonly checks: readonly Check[];
-}
-
-export interface ProofPlan {
-  /** Why there is nothing to prove yet. */
-  readonly blocked?: string;
-  readonly groups: readonly CheckGroup[];
-}
+import { splitRef } from '../model/index.ts';
 
 const GUARDED = `${SAFETY_NOTE} Never bridge a safety device to test.`;
 const MOVES = 'What this input starts may move. Clear the machine first, and never bridge a guard to test.';

@@ -1,9 +1,11 @@
-import type { JobContent, Result } from '../model/job.ts';
-import { analyse, judge } from '../wiring/analysis.ts';
-import type { Analysis, Judgement } from '../wiring/analysis.ts';
-import { JobIndex } from '../wiring/jobIndex.ts';
-import { landSteps, stampedSteps } from '../wiring/steps.ts';
-import type { StampedStep } from '../wiring/steps.ts';
+import type { JobContent, Result } from '../model/index.ts';
+import { analyse } from '../analysis/index.ts';
+import { judge } from '../verdict/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { Judgement } from '../verdict/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { landSteps, stampedSteps } from '../presentation/index.ts';
+import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { chainOf, disagreementOf, scaleStep } from '../scaling/index.ts';
 import { checkKeys } from './plan.ts';

@@ -1,10 +1,10 @@
 import { ACTOR, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/job.ts';
-import { analyse } from '../wiring/analysis.ts';
-import { applyChange } from '../wiring/changes.ts';
-import { JobIndex } from '../wiring/jobIndex.ts';
-import { fitSteps } from '../setting/index.ts';
-import { landSteps } from '../wiring/steps.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { applyChange } from '../job/changes.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { fitSteps } from '../setting/fit.ts';
+import { landSteps } from '../presentation/steps.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
 import { checkKeys, expectedWords, ideal, proofPlan } from './plan.ts';

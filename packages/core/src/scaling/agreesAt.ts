@@ -1,9 +1,9 @@
-import { fixed } from '../units/quantity.ts';
-import type { Analysis } from '../wiring/index.ts';
+import { fixed } from '../units/index.ts';
+import type { Analysis } from '../analysis/index.ts';
 import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
 import type { Chain } from './chain.ts';
 import { problemOfCurve } from './curve.ts';
-import type { PointChain } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 
 /** Where the screen does not show what there is. */
 export interface Disagreement {

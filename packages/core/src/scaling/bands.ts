@@ -1,4 +1,4 @@
-import type { Bands } from '../model/scaling.ts';
+import type { Bands } from '../model/index.ts';
 
 /** What a signal is by its size. */
 export type BandName = 'lowFault' | 'under' | 'range' | 'over' | 'highFault';

@@ -1,17 +1,17 @@
-import { refuse } from '../model/problem.ts';
-import type { Analysis } from '../wiring/index.ts';
+import { refuse } from '../model/index.ts';
+import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
 import { countedOf, engineeringOf } from './chain.ts';
 import type { Chain } from './chain.ts';
 import { checkTable } from './curve.ts';
 import { loopShares } from './loopCurve.ts';
-import type { PointChain } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 import { countsPulses } from './pulseChain.ts';
 import { resolutionOf } from './rawFormats.ts';
 import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
 import type { ThermometerClass } from './sensors/rtd.ts';
 import { coupleTolerance, seebeck } from './sensors/thermocouple.ts';
-import { convert, plain } from '../units/quantity.ts';
+import { convert, plain } from '../units/index.ts';
 import { settingsOfDevice } from '../catalog/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */
@@ -74,7 +74,7 @@ export function addUp(contributions: readonly Contribution[], unit: string, span
 }
 
 /** Accuracy of a sensor about which nothing was said, % of span. */
-export const USUAL_SENSOR_PERCENT = 0.5;
+const USUAL_SENSOR_PERCENT = 0.5;
 
 /** The error budget of a point at one value: every cause brought to the value's unit through what follows it. */
 export function budgetAt(analysis: Analysis, made: PointChain, value: number): ErrorBudget {

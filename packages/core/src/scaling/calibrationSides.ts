@@ -1,8 +1,8 @@
-import type { Analysis } from '../wiring/index.ts';
-import { convert } from '../units/quantity.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { convert } from '../units/index.ts';
 import type { Curve } from './curve.ts';
 import { straight } from './curve.ts';
-import type { PointChain } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 import { ELEMENTS, ohmsOf, temperatureOf } from './sensors/rtd.ts';
 import { coupleMillivolts, coupleTemperature } from './sensors/thermocouple.ts';
 import { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';

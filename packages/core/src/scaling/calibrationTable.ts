@@ -1,5 +1,4 @@
-import type { JobContent } from '../model/job.ts';
-import type { Calibration, CalibrationOf, TablePoint } from '../model/scaling.ts';
+import type { JobContent, Calibration, CalibrationOf, TablePoint } from '../model/index.ts';
 import { sortedTable } from './curve.ts';
 
 /** A point that was added in the field, and who did it when. */
@@ -33,7 +32,7 @@ export const calibrationsOf = (
 ): Calibration[] => calibrations.filter((row) => row.pointId === pointId);
 
 /** What of a point's calibrations still counts: without what was taken back. */
-export function standingCalibrations(rows: readonly Calibration[]): Calibration[] {
+function standingCalibrations(rows: readonly Calibration[]): Calibration[] {
   const gone = new Set(rows.flatMap(({ body }) => (body.kind === 'void' ? [body.of] : [])));
   return rows.filter(({ id, body }) => body.kind !== 'void' && !gone.has(id));
 }

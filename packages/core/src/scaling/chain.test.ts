@@ -4,12 +4,13 @@ import { allSet, entered, meterJob, pulseJob } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
 import { Scaling } from '../model/scaling.ts';
-import { analyse, JobIndex } from '../wiring/index.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { JobIndex } from '../job/jobIndex.ts';
 import { addUp, budgetAt, readAt } from './budget.ts';
 import { LINKS, moveChain } from './chain.ts';
 import type { ChainState, LinkKey } from './chain.ts';
 import { chainOf, settledAfter } from './pointChain.ts';
-import type { PointChain } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 import { sweepChain } from './sweep.ts';
 
 const analysed = (job: JobContent, pointId = 'ft-1') => analyse(new JobIndex(job), pointId);

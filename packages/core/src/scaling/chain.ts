@@ -1,5 +1,5 @@
-import type { Bands, Display, RawFormat } from '../model/scaling.ts';
-import { plain } from '../units/quantity.ts';
+import type { Bands, Display, RawFormat } from '../model/index.ts';
+import { plain } from '../units/index.ts';
 import { bandOf } from './bands.ts';
 import type { BandName } from './bands.ts';
 import type { Curve } from './curve.ts';
@@ -52,7 +52,7 @@ export interface Chain {
 }
 
 /** One link at one moment. */
-export interface ChainRow {
+interface ChainRow {
   readonly key: LinkKey;
   readonly value: number;
   /** Where it stops, or what holds it: said beside it wherever it is shown. */

@@ -1,9 +1,9 @@
 import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
-import type { Range } from '../model/job.ts';
-import type { RawFormat, Scaling } from '../model/scaling.ts';
-import { convert } from '../units/quantity.ts';
-import type { Analysis, OwnPort } from '../wiring/index.ts';
+import type { Range, RawFormat, Scaling } from '../model/index.ts';
+import { convert } from '../units/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { OwnPort } from '../network/index.ts';
 import type { Chain } from './chain.ts';
 import { straight, then } from './curve.ts';
 import type { Curve } from './curve.ts';

@@ -1,5 +1,5 @@
-import { JobProblem, refuse } from '../model/problem.ts';
-import type { TablePoint } from '../model/scaling.ts';
+import { JobProblem, refuse } from '../model/index.ts';
+import type { TablePoint } from '../model/index.ts';
 
 /** A rule by which one number follows from another, and back. */
 export interface Curve {

@@ -1,5 +1,5 @@
-import { refuse } from '../model/problem.ts';
-import { pulseHertz } from '../units/flow.ts';
+import { refuse } from '../model/index.ts';
+import { pulseHertz } from '../units/index.ts';
 
 /** Mean velocity in a full round pipe, m/s: Q / A, of a flow in m³/h and an inner diameter in mm. @throws JobProblem */
 export function velocityIn(flow: number, millimetres: number): number {
@@ -145,7 +145,7 @@ export function noiseOf(atRest: readonly number[]): number {
 }
 
 /** Bands of a coil's resistance at 20 °C by the size of the meter: made for the catalog's own meters, Ω. */
-export const COIL_BANDS: readonly {
+const COIL_BANDS: readonly {
   readonly fromMm: number;
   readonly toMm: number;
   readonly least: number;

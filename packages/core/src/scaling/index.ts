@@ -1,29 +1,50 @@
-export * from './sensors/rtd.ts';
-export * from './sensors/thermocouple.ts';
-export { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
-export type { CoupleType } from './sensors/thermocoupleFunctions.ts';
-export * from './sensors/thermistor.ts';
-export * from './rawFormats.ts';
-export * from './curve.ts';
-export * from './bands.ts';
-export * from './loopCurve.ts';
-export * from './chain.ts';
-export * from './calibrationTable.ts';
-export * from './standing.ts';
-export { COLD_JUNCTION } from './sensorPart.ts';
-export * from './pointChain.ts';
-export { USUAL_GATE } from './pulseChain.ts';
-export * from './budget.ts';
-export * from './sweep.ts';
-export * from './pointCode.ts';
-export { plcCode, exactValue } from './plcCode/generate.ts';
-export type { CodeKind, CodeWish, PlcCode } from './plcCode/generate.ts';
+export { disagreementOf } from './agreesAt.ts';
+export { BAND_SETS, bandOf, bandWords, reactionWords, usualBands } from './bands.ts';
+export type { BandName } from './bands.ts';
+export { budgetAt } from './budget.ts';
+export type { Contribution } from './budget.ts';
+export { calibrationSides } from './calibrationSides.ts';
+export type { CalibrationSides } from './calibrationSides.ts';
+export { besideEachOther, calibrationsOf, tablesOf } from './calibrationTable.ts';
+export type { CalibrationTables, FieldPoint } from './calibrationTable.ts';
+export { LINKS, countedOf, engineeringOf, moveChain } from './chain.ts';
+export type { Chain, ChainState, LinkKey } from './chain.ts';
+export { checkTable, problemOfCurve, straight, tableOf } from './curve.ts';
+export { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityWords } from './flow.ts';
 export { executeAll } from './plcCode/execute.ts';
 export type { Execution } from './plcCode/execute.ts';
+export { plcCode } from './plcCode/generate.ts';
+export type { CodeKind, CodeWish } from './plcCode/generate.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
-export * from './twoDisplays.ts';
-export * from './transmitterCalibration.ts';
-export * from './calibrationSides.ts';
-export * from './flow.ts';
-export * from './agreesAt.ts';
-export * from './scaleStep.ts';
+export { chainOf, isMeasured } from './pointChain.ts';
+export type { PointChain } from './pointChainTypes.ts';
+export { blockParameters, codeText, codeWish } from './pointCode.ts';
+export { RAW_FORMATS, countsOf, findRawFormat, resolutionOf, valueOfCounts } from './rawFormats.ts';
+export { scaleStep, scalingWords } from './scaleStep.ts';
+export {
+  ELEMENTS,
+  ohmsOf,
+  ohmsPerKelvin,
+  temperatureOf,
+  thermometerElement,
+  thermometerTolerance,
+} from './sensors/rtd.ts';
+export type { ThermometerClass } from './sensors/rtd.ts';
+export { thermistorOhms, thermistorTemperature } from './sensors/thermistor.ts';
+export {
+  coupleMillivolts,
+  coupleTemperature,
+  coupleTolerance,
+  couplesVoltage,
+  hotEnd,
+  seebeck,
+} from './sensors/thermocouple.ts';
+export { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
+export type { CoupleType } from './sensors/thermocoupleFunctions.ts';
+export { standing } from './standing.ts';
+export { sweepChain } from './sweep.ts';
+export type { Sweep } from './sweep.ts';
+export { LEAST_RATIO, injectionPoints, judgeCalibration } from './transmitterCalibration.ts';
+export type { CalibrationOutcome, InjectionPoint } from './transmitterCalibration.ts';
+export { reconcile } from './twoDisplays.ts';
+export type { Reconciled } from './twoDisplays.ts';

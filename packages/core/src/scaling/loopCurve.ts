@@ -1,10 +1,11 @@
 import type { AnalogPort } from '../catalog/index.ts';
 import { exactly, solveWithBands } from '../circuit/index.ts';
 import type { Element, Netlist, Span } from '../circuit/index.ts';
-import { refuse } from '../model/problem.ts';
-import { elementId, solveState } from '../wiring/index.ts';
-import { measuredOf, measuredQuantity } from '../wiring/measure.ts';
-import type { Analysis, OwnPort, PointState } from '../wiring/index.ts';
+import { refuse } from '../model/index.ts';
+import { elementId } from '../network/index.ts';
+import { solveState, measuredOf, measuredQuantity } from '../analysis/index.ts';
+import type { Analysis, PointState } from '../analysis/index.ts';
+import type { OwnPort } from '../network/index.ts';
 
 /** What the input sees of a signal: nominal and in the worst case, each in the unit of its own side. */
 export interface LoopKnot extends Span {
@@ -78,7 +79,7 @@ function signalFor(knots: readonly LoopKnot[], input: number, unit: string): num
 }
 
 /** The point's state with its signal at a share of its range. */
-export function stateAtLevel(
+function stateAtLevel(
   { context, present }: Analysis,
   level: number,
   wanted: 'bands' | 'nominal',

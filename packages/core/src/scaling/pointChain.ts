@@ -1,7 +1,8 @@
-import type { Range } from '../model/job.ts';
-import { Scaling } from '../model/scaling.ts';
-import { plain } from '../units/quantity.ts';
-import type { Analysis, OwnPort } from '../wiring/index.ts';
+import type { Range } from '../model/index.ts';
+import { Scaling } from '../model/index.ts';
+import { plain } from '../units/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { OwnPort } from '../network/index.ts';
 import { usualBands } from './bands.ts';
 import { tablesOf } from './calibrationTable.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
@@ -11,27 +12,13 @@ import type { Converted } from './converterPart.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
 import type { Curve } from './curve.ts';
 import { loopCurveOf, loopWhenAsked, solveLoop } from './loopCurve.ts';
+import type { NoChain, PointChain } from './pointChainTypes.ts';
 import { countsPulses, pulseChain } from './pulseChain.ts';
 import { sensedBy } from './sensorPart.ts';
 import type { SensedBy } from './sensorPart.ts';
 import { standingRange } from './standing.ts';
 import type { StandingRange } from './standing.ts';
 import { usualDisplay } from './usualDisplay.ts';
-
-/** The chain of a point of a job, with what has to be said of it. */
-export interface PointChain {
-  readonly chain: Chain;
-  readonly scaling: Scaling;
-  readonly tables: CalibrationTables;
-  readonly own: OwnPort;
-  readonly sensed: SensedBy;
-  /** The value's range at the sensor, as the chain's first link has it. */
-  readonly range: Range;
-  readonly notes: readonly string[];
-}
-
-/** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */
-export type NoChain = { readonly problem: string } | undefined;
 
 const found = new WeakMap<Analysis, PointChain | { problem: string } | 'none'>();
 

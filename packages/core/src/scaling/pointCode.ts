@@ -1,6 +1,6 @@
 import type { Chain } from './chain.ts';
-import type { PointChain } from './pointChain.ts';
-import { plain } from '../units/quantity.ts';
+import type { PointChain } from './pointChainTypes.ts';
+import { plain } from '../units/index.ts';
 import { exactCounts } from './rawFormats.ts';
 import { plcCode } from './plcCode/generate.ts';
 import type { CodeKind, CodeWish } from './plcCode/generate.ts';

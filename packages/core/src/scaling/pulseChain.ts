@@ -1,21 +1,20 @@
 import type { DigitalPort } from '../catalog/index.ts';
-import type { Range } from '../model/job.ts';
-import { Scaling } from '../model/scaling.ts';
-import type { Bands, RawFormat } from '../model/scaling.ts';
-import { pulseHertz } from '../units/flow.ts';
-import { convert, plain } from '../units/quantity.ts';
-import type { Analysis, OwnPort } from '../wiring/index.ts';
+import type { Range, Bands, RawFormat } from '../model/index.ts';
+import { Scaling } from '../model/index.ts';
+import { pulseHertz, convert, plain } from '../units/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { OwnPort } from '../network/index.ts';
 import type { SensorPart } from './chain.ts';
 import { straight } from './curve.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import type { LoopCurve } from './loopCurve.ts';
-import type { PointChain } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 import { tablesOf } from './calibrationTable.ts';
 import { usualDisplay } from './usualDisplay.ts';
 import { standing, standingRange } from './standing.ts';
 
 /** Pulses are counted for so long before a flow is made of them, s, where nobody said otherwise. */
-export const USUAL_GATE = 10;
+const USUAL_GATE = 10;
 
 /** A plain input sees so many pulses a second, and none shorter, s. */
 const PLAIN = { mostHertz: 20, leastPulse: 0.02 };

@@ -1,4 +1,4 @@
-import type { RawFormat } from '../model/scaling.ts';
+import type { RawFormat } from '../model/index.ts';
 
 const share = (
   id: string,

@@ -1,7 +1,8 @@
-import { plain } from '../units/quantity.ts';
-import { stampedSteps } from '../wiring/index.ts';
-import type { Analysis, StampedStep } from '../wiring/index.ts';
-import type { PointChain } from './pointChain.ts';
+import { plain } from '../units/index.ts';
+import { stampedSteps } from '../presentation/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { StampedStep } from '../presentation/index.ts';
+import type { PointChain } from './pointChainTypes.ts';
 
 const SHAPE_WORDS = {
   linear: 'in a straight line',

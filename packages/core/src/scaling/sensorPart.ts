@@ -1,8 +1,7 @@
 import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
-import type { Range } from '../model/job.ts';
-import type { Scaling } from '../model/scaling.ts';
-import { convert } from '../units/quantity.ts';
-import type { PointContext } from '../wiring/index.ts';
+import type { Range, Scaling } from '../model/index.ts';
+import { convert } from '../units/index.ts';
+import type { PointContext } from '../network/index.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
 import type { SensorPart } from './chain.ts';
 import { SQUARE, straight, tableOf, then } from './curve.ts';

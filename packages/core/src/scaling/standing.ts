@@ -1,7 +1,7 @@
 import type { SheetLine } from '../setting/index.ts';
 import { sheetOf } from '../setting/index.ts';
-import { convert } from '../units/quantity.ts';
-import type { JobIndex } from '../wiring/index.ts';
+import { convert } from '../units/index.ts';
+import type { JobIndex } from '../job/index.ts';
 
 /** How a part's parameter stands: as somebody saw it, else as it is required, else as it comes from the factory. */
 export interface Standing {

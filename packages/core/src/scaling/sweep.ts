@@ -7,7 +7,7 @@ export interface ErrorKnot {
   readonly plusMinus: number;
 }
 
-export interface SweepPoint {
+interface SweepPoint {
   readonly counts: number;
   readonly value: number;
   readonly plusMinus: number;

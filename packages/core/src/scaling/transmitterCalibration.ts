@@ -1,5 +1,5 @@
-import { refuse } from '../model/problem.ts';
-import type { CalibrationOf, Reference } from '../model/scaling.ts';
+import { refuse } from '../model/index.ts';
+import type { CalibrationOf, Reference } from '../model/index.ts';
 import { straight } from './curve.ts';
 import type { Curve } from './curve.ts';
 
@@ -48,7 +48,7 @@ export function injectionPoints(
 }
 
 /** One reading, judged. */
-export interface JudgedReading {
+interface JudgedReading {
   readonly share: number;
   readonly injected: number;
   readonly wanted: number;
@@ -141,7 +141,7 @@ function fitted(judged: readonly JudgedReading[]): Curve | undefined {
 }
 
 /** Test accuracy ratio: limit over the reference's own uncertainty, both in the unit that is injected. */
-export function ratioOf(
+function ratioOf(
   { percent, fixed }: Reference,
   readings: readonly { readonly injected: number }[],
   { low, high }: SideRange,

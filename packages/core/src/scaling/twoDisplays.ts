@@ -1,4 +1,4 @@
-import { refuse } from '../model/problem.ts';
+import { refuse } from '../model/index.ts';
 
 /** What two displays showed at the same moment. */
 export interface DisplayPair {

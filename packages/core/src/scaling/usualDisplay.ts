@@ -1,4 +1,4 @@
-import type { Display } from '../model/scaling.ts';
+import type { Display } from '../model/index.ts';
 
 /** A screen with the controller's own span, and as many places as its range has a thousandth. */
 export function usualDisplay({ unit, low, high }: { unit: string; low: number; high: number }): Display {

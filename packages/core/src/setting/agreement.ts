@@ -1,12 +1,12 @@
 import { deviceType, terminalWithRole } from '../catalog/index.ts';
-import { convert, plain } from '../units/quantity.ts';
-import { contextOf } from '../wiring/index.ts';
-import type { JobIndex } from '../wiring/index.ts';
+import { convert, plain } from '../units/index.ts';
+import { contextOf } from '../network/index.ts';
+import type { JobIndex } from '../job/index.ts';
 import { lineWords, sheetsOf } from './sheet.ts';
 import type { Sheet, SheetLine } from './sheet.ts';
 
 /** One side of something that several must agree on. */
-export interface AgreeingSide {
+interface AgreeingSide {
   readonly tag: string;
   readonly where: string;
   readonly value: string;

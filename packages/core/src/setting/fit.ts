@@ -1,9 +1,10 @@
 import { deviceType } from '../catalog/index.ts';
 import type { FitCheck, PlateFact } from '../catalog/index.ts';
-import type { Point } from '../model/job.ts';
-import { parseIn, plain } from '../units/quantity.ts';
-import { stampedSteps } from '../wiring/index.ts';
-import type { JobIndex, StampedStep } from '../wiring/index.ts';
+import type { Point } from '../model/index.ts';
+import { parseIn, plain } from '../units/index.ts';
+import { stampedSteps } from '../presentation/index.ts';
+import type { JobIndex } from '../job/index.ts';
+import type { StampedStep } from '../presentation/index.ts';
 
 /** Stamps of Fit are kept beside those of Land, under keys of their own. */
 const keyOf = ({ key }: FitCheck): string => `fit.${key}`;

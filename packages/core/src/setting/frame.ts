@@ -1,5 +1,5 @@
 import type { SerialFrame } from '../catalog/index.ts';
-import type { SerialUnit } from '../model/busPlan.ts';
+import type { SerialUnit } from '../model/index.ts';
 
 type Bits = Pick<SerialUnit, 'parity' | 'stopBits'>;
 

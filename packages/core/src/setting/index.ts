@@ -1,21 +1,30 @@
-export * from './modbus/crc.ts';
-export * from './modbus/registers.ts';
-export * from './ethernetPlan.ts';
-export * from './serialLine.ts';
-export * from './modbus/pdu.ts';
-export * from './modbus/frames.ts';
-export * from './derive/context.ts';
-export * from './derive/pulsePlan.ts';
-export * from './frame.ts';
-export { networkPlaceOf, processBytes, serialPlaceOf, shortestCycle } from './derive/bus.ts';
-export * from './order.ts';
-export * from './sheet.ts';
-export * from './sheetChanges.ts';
-export * from './sheetFile.ts';
-export * from './agreement.ts';
-export * from './portPlan.ts';
-export * from './wayTo.ts';
-export * from './serialPlan.ts';
-export * from './networkPlan.ts';
-export * from './fit.ts';
-export * from './modbus/rtuLength.ts';
+export { agreementsOf } from './agreement.ts';
+export type { Agreement } from './agreement.ts';
+export { widestWidth } from './derive/pulsePlan.ts';
+export { parseIpv4, prefixOf } from './ethernetPlan.ts';
+export { fitSteps, plateLines, plateProblem } from './fit.ts';
+export type { PlateLine } from './fit.ts';
+export { frameOf, readFrame } from './frame.ts';
+export { readRtuFrame, rtuFrame, takeTcpFrame, tcpFrame } from './modbus/frames.ts';
+export {
+  UnitException,
+  answerRequest,
+  readRegistersAnswer,
+  readRegistersRequest,
+  writeRegistersRequest,
+} from './modbus/pdu.ts';
+export type { UnitMemory } from './modbus/pdu.ts';
+export { decodeRegisters, encodeRegisters, matchingFormats, registersOf } from './modbus/registers.ts';
+export type { Match, RegisterFormat } from './modbus/registers.ts';
+export { rtuLength } from './modbus/rtuLength.ts';
+export { networkFaults, networkSteps } from './networkPlan.ts';
+export { ioLinkMasters, portPlan, spokenSheet } from './portPlan.ts';
+export type { PlannedPort } from './portPlan.ts';
+export { pollSeconds, serialFaults, voltsAtRest } from './serialLine.ts';
+export { LINE_NAMES, lineOf, namingSentence, planAsSet } from './serialPlan.ts';
+export { countSet, lineWords, presentWords, sheetOf, sheetsOf } from './sheet.ts';
+export type { LineState, Sheet, SheetLine } from './sheet.ts';
+export { differencesBetween, leftBefore, momentsOf, movedBy, stepsTo } from './sheetChanges.ts';
+export type { Moved } from './sheetChanges.ts';
+export { readSheetFile, writeSheetCsv, writeSheetJson } from './sheetFile.ts';
+export { wayTo } from './wayTo.ts';

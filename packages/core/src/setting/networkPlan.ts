@@ -1,4 +1,4 @@
-import type { EthernetPlan, NetworkMember } from '../model/busPlan.ts';
+import type { EthernetPlan, NetworkMember } from '../model/index.ts';
 import { ethernetFaults } from './ethernetPlan.ts';
 import type { PlanFault } from './ethernetPlan.ts';
 

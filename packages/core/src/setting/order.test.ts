@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { DEVICE_TYPES, MODULE_TYPES, parametersOfType, readValue } from '../catalog/index.ts';
-import type { Parameter } from '../catalog/index.ts';
+import { DEVICE_TYPES, MODULE_TYPES, parametersOfType } from '../catalog/catalog.ts';
+import { readValue } from '../catalog/parameters.ts';
+import type { Parameter } from '../catalog/parameters.ts';
 import { JobProblem } from '../model/problem.ts';
-import { wipesIt } from '../wiring/index.ts';
+import { wipesIt } from '../job/presentValues.ts';
 import { mustPrecede, safeOrder } from './order.ts';
 
 const TYPES = [...DEVICE_TYPES, ...MODULE_TYPES].filter((type) => parametersOfType(type).length > 0);

@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalog/index.ts';
-import { JobProblem } from '../model/problem.ts';
-import { wipesIt } from '../wiring/index.ts';
+import { JobProblem } from '../model/index.ts';
+import { wipesIt } from '../job/index.ts';
 
 /** Whether one must be set before the other: it would wipe it, the other needs it, it is a switch, the other ends the menu. */
 export function mustPrecede(a: Parameter, b: Parameter): boolean {

@@ -3,26 +3,17 @@ import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
 import { BusPlan } from '../model/busPlan.ts';
 import type { EthernetPlan, SerialPlan } from '../model/busPlan.ts';
 import type { JobContent } from '../model/job.ts';
-import { JobIndex } from '../wiring/index.ts';
+import { JobIndex } from '../job/jobIndex.ts';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
-import {
-  agreementsOf,
-  differencesBetween,
-  lineOf,
-  momentsOf,
-  namingSentence,
-  networkFaults,
-  networkSteps,
-  planAsSet,
-  plateLines,
-  plateProblem,
-  portPlan,
-  readSheetFile,
-  serialFaults,
-  sheetOf,
-  writeSheetCsv,
-  writeSheetJson,
-} from './index.ts';
+import { agreementsOf } from './agreement.ts';
+import { differencesBetween, momentsOf } from './sheetChanges.ts';
+import { lineOf, namingSentence, planAsSet } from './serialPlan.ts';
+import { networkFaults, networkSteps } from './networkPlan.ts';
+import { plateLines, plateProblem } from './fit.ts';
+import { portPlan } from './portPlan.ts';
+import { readSheetFile, writeSheetCsv, writeSheetJson } from './sheetFile.ts';
+import { serialFaults } from './serialLine.ts';
+import { sheetOf } from './sheet.ts';
 
 const states = (job: JobContent): Record<string, string> =>
   Object.fromEntries(agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [subject, state]));

@@ -1,9 +1,9 @@
 import type { PlanFault } from './ethernetPlan.ts';
 import { exactly, solve } from '../circuit/index.ts';
 import type { Element } from '../circuit/index.ts';
-import { wireOhms } from '../wiring/copper.ts';
+import { wireOhms } from '../network/index.ts';
 
-export type Parity = 'even' | 'odd' | 'none';
+type Parity = 'even' | 'odd' | 'none';
 
 /** A participant of an RS-485 line, in its order along the cable. */
 export interface LineUnit {
@@ -28,7 +28,7 @@ export interface LineUnit {
 }
 
 /** Resistors that hold the line at rest, from plus to 5 V and from minus to common. */
-export interface LineBias {
+interface LineBias {
   readonly at: string;
   readonly ohms: number;
   readonly volts: number;
@@ -41,8 +41,8 @@ export interface SerialLine {
 }
 
 /** Least voltage between the lines that a receiver takes for certain, V (TIA-485-A). */
-export const LEAST_LINE_VOLTS = 0.2;
-export const TERMINATOR_OHMS = 120;
+const LEAST_LINE_VOLTS = 0.2;
+const TERMINATOR_OHMS = 120;
 const UNIT_LOAD_OHMS = 12000;
 const MOST_UNIT_LOADS = 32;
 

@@ -1,7 +1,7 @@
 import type { SerialFrame } from '../catalog/index.ts';
-import type { SerialPlan, SerialUnit } from '../model/busPlan.ts';
-import { presentValues } from '../wiring/index.ts';
-import type { JobIndex } from '../wiring/index.ts';
+import type { SerialPlan, SerialUnit } from '../model/index.ts';
+import { presentValues } from '../job/index.ts';
+import type { JobIndex } from '../job/index.ts';
 import { readFrame } from './frame.ts';
 import { registersOf } from './modbus/registers.ts';
 import type { LineUnit, SerialLine } from './serialLine.ts';

@@ -2,8 +2,9 @@ import { after, jobWith, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
-import { JobIndex } from '../wiring/index.ts';
-import { countSet, movedBy, openLines, sheetsOf, stepsTo } from './index.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { countSet, openLines, sheetsOf } from './sheet.ts';
+import { movedBy, stepsTo } from './sheetChanges.ts';
 
 const required = (job: JobContent, key: string, itemId?: string): string | undefined =>
   lineIn(job, key, itemId).required?.value;

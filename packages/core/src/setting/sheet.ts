@@ -1,14 +1,16 @@
 import { deviceType, moduleType, valueWords } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
-import type { Device, Module, Point } from '../model/job.ts';
-import { contextOf, parametersOfItem, presentValues, sameValue } from '../wiring/index.ts';
-import type { JobIndex, OwnPort, Present, Seen } from '../wiring/index.ts';
+import type { Device, Module, Point } from '../model/index.ts';
+import { contextOf } from '../network/index.ts';
+import { parametersOfItem, presentValues, sameValue } from '../job/index.ts';
+import type { JobIndex, Seen, Present } from '../job/index.ts';
+import type { OwnPort } from '../network/index.ts';
 import type { DeriveContext } from './derive/context.ts';
-import { derive } from './derive/index.ts';
+import { derive } from './derive/derive.ts';
 import { safeOrder } from './order.ts';
 
 /** What a parameter is to be, and from what that follows. */
-export interface Required {
+interface Required {
   readonly value: string;
   readonly from: string;
   /** Set by hand, with the reason in `from`. */

@@ -1,6 +1,6 @@
-import type { Change } from '../wiring/index.ts';
-import { applyChange, JobIndex, NOBODY, presentValues, sameValue, wipesIt } from '../wiring/index.ts';
-import type { JobContent } from '../model/job.ts';
+import type { Change } from '../job/index.ts';
+import { applyChange, JobIndex, NOBODY, presentValues, sameValue, wipesIt } from '../job/index.ts';
+import type { JobContent } from '../model/index.ts';
 import { lineWords, presentWords, sheetOf } from './sheet.ts';
 import type { SheetLine } from './sheet.ts';
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
-import { JobProblem } from '../model/problem.ts';
+import { JobProblem } from '../model/index.ts';
 import type { Sheet } from './sheet.ts';
 
 const COLUMNS = [
@@ -41,7 +41,7 @@ export function writeSheetCsv(sheets: readonly Sheet[]): string {
   );
 }
 
-export const SHEET_FORMAT = 'keypost-sheet';
+const SHEET_FORMAT = 'keypost-sheet';
 
 const SheetFile = z.object({
   format: z.literal(SHEET_FORMAT),

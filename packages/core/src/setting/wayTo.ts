@@ -1,6 +1,5 @@
-import type { MappedValue, SerialPlan } from '../model/busPlan.ts';
-import type { Device, Module } from '../model/job.ts';
-import type { JobIndex } from '../wiring/index.ts';
+import type { MappedValue, SerialPlan, Device, Module } from '../model/index.ts';
+import type { JobIndex } from '../job/index.ts';
 import { networkPlaceOf, serialPlaceOf } from './derive/bus.ts';
 
 /** How a part of a job is reached: a master itself, a device on a port of one, a unit on a line or network. */

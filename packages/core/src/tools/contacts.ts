@@ -1,7 +1,7 @@
 import { deviceType, LOADS, RELAYS } from '../catalog/index.ts';
 import type { LoadRating } from '../catalog/index.ts';
-import { refuse } from '../model/problem.ts';
-import { judgeContact } from '../wiring/index.ts';
+import { refuse } from '../model/index.ts';
+import { judgeContact } from '../verdict/index.ts';
 import { ToolReader, withUnit } from './tool.ts';
 import type { Tool } from './tool.ts';
 

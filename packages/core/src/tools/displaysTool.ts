@@ -1,7 +1,7 @@
-import { Scaling } from '../model/scaling.ts';
+import { Scaling } from '../model/index.ts';
 import { reconcile } from '../scaling/index.ts';
 import type { Reconciled } from '../scaling/index.ts';
-import { plain } from '../units/quantity.ts';
+import { plain } from '../units/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
 import type { Tool, ToolValues } from './tool.ts';
 

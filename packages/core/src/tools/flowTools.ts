@@ -8,10 +8,10 @@ import {
   velocityWords,
 } from '../scaling/index.ts';
 import { widestWidth } from '../setting/index.ts';
-import { parametersOf } from '../wiring/index.ts';
-import type { Change, JobIndex } from '../wiring/index.ts';
-import type { Point } from '../model/job.ts';
-import { convert } from '../units/quantity.ts';
+import { parametersOf } from '../job/index.ts';
+import type { Change, JobIndex } from '../job/index.ts';
+import type { Point } from '../model/index.ts';
+import { convert } from '../units/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
 import type { Tool, ToolField } from './tool.ts';
 

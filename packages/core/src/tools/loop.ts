@@ -1,7 +1,8 @@
 import { exactly, percent, solveWithBands, within } from '../circuit/index.ts';
 import type { Element } from '../circuit/index.ts';
-import { refuse } from '../model/problem.ts';
-import { DIGITAL_OHMS, wireOhms } from '../wiring/index.ts';
+import { refuse } from '../model/index.ts';
+import { DIGITAL_OHMS } from '../analysis/index.ts';
+import { wireOhms } from '../network/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
 import type { Tool } from './tool.ts';
 

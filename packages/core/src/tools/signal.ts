@@ -1,18 +1,17 @@
 import { SIGNALS } from '../catalog/index.ts';
-import type { SignalKind } from '../catalog/index.ts';
-import { refuse } from '../model/problem.ts';
-import { Scaling } from '../model/scaling.ts';
 import {
+  straight,
   bandOf,
   bandWords,
   countsOf,
   findRawFormat,
   RAW_FORMATS,
   resolutionOf,
-  straight,
   usualBands,
   valueOfCounts,
 } from '../scaling/index.ts';
+import type { SignalKind } from '../catalog/index.ts';
+import { refuse, Scaling } from '../model/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
 

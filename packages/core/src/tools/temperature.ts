@@ -1,6 +1,5 @@
-import { refuse } from '../model/problem.ts';
-import { Scaling } from '../model/scaling.ts';
-import type { SensorClass } from '../model/scaling.ts';
+import { refuse, Scaling } from '../model/index.ts';
+import type { SensorClass } from '../model/index.ts';
 import {
   COUPLE_TYPES,
   couplesVoltage,
@@ -17,7 +16,7 @@ import {
   thermometerTolerance,
 } from '../scaling/index.ts';
 import type { CoupleType, ThermometerClass } from '../scaling/index.ts';
-import { convert } from '../units/quantity.ts';
+import { convert } from '../units/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
 

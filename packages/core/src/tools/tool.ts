@@ -1,7 +1,7 @@
-import type { Point } from '../model/job.ts';
-import { JobProblem, refuse } from '../model/problem.ts';
-import { parseIn, plain } from '../units/quantity.ts';
-import type { Change, JobIndex } from '../wiring/index.ts';
+import type { Point } from '../model/index.ts';
+import { JobProblem, refuse } from '../model/index.ts';
+import { parseIn, plain } from '../units/index.ts';
+import type { Change, JobIndex } from '../job/index.ts';
 
 /** What is asked: a number with its unit, one of a few, free words, or rows of numbers. */
 export interface ToolField {

@@ -1,9 +1,12 @@
 import { after, jobWith } from '../../test/jobs.ts';
 import { meterJob, pulseJob } from '../../test/settingJobs.ts';
 import { JobProblem } from '../model/problem.ts';
-import { analyse, JobIndex, loopBudget } from '../wiring/index.ts';
-import { askedFields, changesAt, findTool, resultText, TOOLS } from './index.ts';
-import type { Tool, ToolValues } from './index.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { loopBudget } from '../analysis/loopBudget.ts';
+import { askedFields, resultText } from './tool.ts';
+import { changesAt, findTool, TOOLS } from './toolDrawer.ts';
+import type { Tool, ToolValues } from './tool.ts';
 
 const tool = (id: string): Tool => findTool(id)!;
 const work = (id: string, values: ToolValues = {}) => tool(id).work({ ...tool(id).first, ...values });

@@ -1,7 +1,6 @@
-import { refuse } from '../model/problem.ts';
-import { convert, dimensionOf, parseIn, UNITS } from '../units/quantity.ts';
-import type { Dimension } from '../units/quantity.ts';
-import { awgToMm2, parseSection } from '../units/section.ts';
+import { refuse } from '../model/index.ts';
+import { convert, dimensionOf, parseIn, UNITS, awgToMm2, parseSection } from '../units/index.ts';
+import type { Dimension } from '../units/index.ts';
 import { withUnit } from './tool.ts';
 import type { Tool, ToolResult } from './tool.ts';
 

@@ -1,6 +1,6 @@
 import { exactly, percent, within } from '../../circuit/index.ts';
 import type { Condition, Element } from '../../circuit/index.ts';
-import type { Settings } from '../../model/job.ts';
+import type { Settings } from '../../model/index.ts';
 import type { PartNow, ResistanceElement, SignalKind } from '../types.ts';
 import { contact, resistor } from './switching.ts';
 
@@ -15,7 +15,7 @@ export const SIGNALS: Readonly<
 };
 
 /** Value of a signal at a share of its range, in its own unit (mA or V). */
-export const signalAt = (kind: SignalKind, level: number): number =>
+const signalAt = (kind: SignalKind, level: number): number =>
   SIGNALS[kind].low + level * (SIGNALS[kind].high - SIGNALS[kind].low);
 
 /** Accuracy of a transmitter's output, % of its value at full scale. */

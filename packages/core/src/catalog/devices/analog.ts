@@ -1,13 +1,12 @@
-import { exactly } from '../../circuit/index.ts';
+import { exactly, within } from '../../circuit/index.ts';
 import { activeSignal, fed, loopPowered, potentiometer, resistive } from '../behaviours/analog.ts';
 import { resistor, transistorOutput } from '../behaviours/switching.ts';
-import { within } from '../../circuit/index.ts';
 import { ROPE_LINK, ANALYSER, PRESSURE, TEMPERATURE, TRANSMITTER } from '../handling/transmitters.ts';
 import { MAGNETIC_FLOW } from '../handling/magneticFlow.ts';
 import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.ts';
 import { ULTRASONIC_DISTANCE } from '../handling/level.ts';
 import { THERMOMETER } from '../handling/switching.ts';
-import type { Settings } from '../../model/job.ts';
+import type { Settings } from '../../model/index.ts';
 import type { Couple, DeviceType, PartTerminal, ResistanceElement, SignalKind } from '../types.ts';
 
 const measuring = {

@@ -3,7 +3,8 @@ import { fed } from '../behaviours/analog.ts';
 import { changeover, coil, ledLamp, load, relay } from '../behaviours/relays.ts';
 import { contact, resistor } from '../behaviours/switching.ts';
 import { INDICATOR } from '../handling/transmitters.ts';
-import type { CoilRating, ContactRating, DeviceType, LoadRating, PartTerminal, Setting } from '../types.ts';
+import type { CoilRating, ContactRating, DeviceType, LoadRating, PartTerminal } from '../types.ts';
+import type { Setting } from '../parameters.ts';
 
 const none = {
   outputs: ['none'],
@@ -119,7 +120,7 @@ const POLAR_TERMINALS: readonly PartTerminal[] = [
   { name: '-', role: 'loadMinus' },
 ];
 
-export const DUTY: Setting = {
+const DUTY: Setting = {
   key: 'duty',
   label: 'It is to be on',
   place: 'version',

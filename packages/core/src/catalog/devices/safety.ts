@@ -2,7 +2,7 @@ import { exactly, within } from '../../circuit/index.ts';
 import { fed } from '../behaviours/analog.ts';
 import { changeover } from '../behaviours/relays.ts';
 import { contact, resistor, transistorOutput } from '../behaviours/switching.ts';
-import { ARC_UNIT } from '../handling/arc.ts';
+import { ARC_HANDLING } from '../handling/arc.ts';
 import { ESTOP, GUARD } from '../handling/switching.ts';
 import type { DeviceType, PartTerminal } from '../types.ts';
 
@@ -145,7 +145,7 @@ export const SAFETY_DEVICES: readonly DeviceType[] = [
     words: { present: 'Arc or over-current seen', away: 'Idle' },
     stimulus: 'its own test function; never a real arc',
     id: 'arc-unit',
-    handling: ARC_UNIT,
+    handling: ARC_HANDLING,
     name: 'Current unit for arc protection, chained by fibre',
     principle: 'arc protection',
     terminals: [

@@ -3,7 +3,7 @@ import { SERIAL } from './handling.ts';
 import { choices, MAINS } from './menu.ts';
 
 /** Arc-protection current unit: besides its switches, the first start. */
-export const ARC_UNIT: Handling = {
+export const ARC_HANDLING: Handling = {
   fit: [
     {
       key: 'dead',

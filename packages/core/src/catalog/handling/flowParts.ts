@@ -34,7 +34,7 @@ export const arrow: FitCheck = {
   title: 'Arrow on the body along the flow',
   reason: 'Turned round it counts backwards or shows nothing.',
 };
-export const straight = (before: number, after: number): FitCheck => ({
+export const straightLengths = (before: number, after: number): FitCheck => ({
   key: 'straight',
   title: `Straight pipe: ${before} × size before it, ${after} × size after`,
   reason: 'Bends, valves and pumps twist the flow; the reading is then off by an amount that nobody knows.',

@@ -5,7 +5,7 @@ import {
   FACTOR,
   LOWEST,
   arrow,
-  straight,
+  straightLengths,
   injection,
   full,
   tighten,
@@ -37,7 +37,7 @@ import {
 export const MAGNETIC_FLOW: Handling = {
   fit: [
     arrow,
-    straight(5, 3),
+    straightLengths(5, 3),
     full,
     injection,
     {
@@ -122,7 +122,7 @@ export const MAGNETIC_FLOW: Handling = {
 
 /** Flow meter of which only pulses are taken. */
 export const PULSE_FLOW: Handling = {
-  fit: [arrow, straight(5, 3), full],
+  fit: [arrow, straightLengths(5, 3), full],
   plate: [SERIAL, SIZE, FACTOR, LOWEST],
   parameters: [
     { ...size, kept: undefined, wipes: ['cutoff'] },

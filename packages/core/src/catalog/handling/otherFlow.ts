@@ -1,7 +1,6 @@
-import type { Handling } from './handling.ts';
+import type { Handling, PlateFact } from './handling.ts';
 import { mediumOf, SERIAL } from './handling.ts';
-import type { PlateFact } from './handling.ts';
-import { SIZE, LOWEST, arrow, straight, injection, full, tighten, size, mode } from './flowParts.ts';
+import { SIZE, LOWEST, arrow, straightLengths, injection, full, tighten, size, mode } from './flowParts.ts';
 import {
   ALARM,
   choices,
@@ -30,7 +29,7 @@ const MATERIAL: PlateFact = {
 export const VORTEX_FLOW: Handling = {
   fit: [
     arrow,
-    straight(15, 5),
+    straightLengths(15, 5),
     full,
     {
       key: 'bore',
@@ -124,7 +123,7 @@ export const VORTEX_FLOW: Handling = {
 export const THERMAL_FLOW: Handling = {
   fit: [
     { ...arrow, title: 'Mark on the hexagon along the flow' },
-    straight(10, 5),
+    straightLengths(10, 5),
     {
       key: 'depth',
       title: 'Tip in the middle third of the pipe, clear of the far wall',
@@ -169,7 +168,7 @@ export const THERMAL_FLOW: Handling = {
 export const CLAMP_ON_FLOW: Handling = {
   fit: [
     arrow,
-    straight(10, 5),
+    straightLengths(10, 5),
     full,
     {
       key: 'side',

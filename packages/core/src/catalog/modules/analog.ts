@@ -1,13 +1,14 @@
 import { exactly, percent } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
-import type { Settings } from '../../model/job.ts';
+import type { Settings } from '../../model/index.ts';
 import { contact, resistor } from '../behaviours/switching.ts';
 import { MODULE_MAINS, scaling } from './parameters.ts';
-import type { AnalogPort, ModuleType, PartTerminal, Setting } from '../types.ts';
+import type { AnalogPort, ModuleType, PartTerminal } from '../types.ts';
+import type { Setting } from '../parameters.ts';
 
 /** Resistance of an input that is switched to current, and of one that is switched to voltage, Ω. */
 export const BURDEN_OHMS = 250;
-export const VOLTAGE_OHMS = 100_000;
+const VOLTAGE_OHMS = 100_000;
 
 export const SUPPLY_TERMINALS_OF_MODULE: readonly PartTerminal[] = [
   { name: 'L+', role: 'plus', words: 'supply plus' },
@@ -95,7 +96,7 @@ const WIRES: Setting['choices'] = [
 ];
 
 /** Current through a resistance element, A. */
-export const EXCITATION_AMPS = 0.001;
+const EXCITATION_AMPS = 0.001;
 
 function resistanceModule(count: number): ModuleType {
   const names = Array.from({ length: count }, (_, n) => `R${n}`);

@@ -1,7 +1,7 @@
 import { IEC_61131_2 } from '../../circuit/index.ts';
-import type { Settings } from '../../model/job.ts';
-import type { Parameter } from '../parameters.ts';
-import type { ModuleType, Port, Setting } from '../types.ts';
+import type { Settings } from '../../model/index.ts';
+import type { Parameter, Setting } from '../parameters.ts';
+import type { ModuleType, Port } from '../types.ts';
 import { inputElement, NETWORK, signalRoles } from './inputs.ts';
 
 const FILTERS = { '30': 0.017, '1000': 0.0005, '10000': 0.00005 } as const;

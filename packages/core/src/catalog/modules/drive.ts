@@ -1,6 +1,6 @@
 import { exactly, IEC_61131_2, percent } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
-import type { Settings } from '../../model/job.ts';
+import type { Settings } from '../../model/index.ts';
 import { activeSignal } from '../behaviours/analog.ts';
 import { changeover } from '../behaviours/relays.ts';
 import { resistor } from '../behaviours/switching.ts';

@@ -1,7 +1,8 @@
 import { exactly, IEC_61131_2, percent, within } from '../../circuit/index.ts';
 import type { Element, InputThresholds } from '../../circuit/index.ts';
-import type { Settings } from '../../model/job.ts';
-import type { ModuleType, Port, Setting } from '../types.ts';
+import type { Settings } from '../../model/index.ts';
+import type { ModuleType, Port } from '../types.ts';
+import type { Setting } from '../parameters.ts';
 import { moduleSupply, SUPPLY_TERMINALS_OF_MODULE } from './analog.ts';
 import { inputElement, NETWORK, signalRoles } from './inputs.ts';
 import { driver, outputPort } from './outputs.ts';

@@ -22,7 +22,7 @@ export interface Execution {
 }
 
 /** The inputs of a function in its own order: the counts first, then its constants. */
-export const inputsOf = ({ fn, constants }: PlcCode, counts: number): number[] =>
+const inputsOf = ({ fn, constants }: PlcCode, counts: number): number[] =>
   fn.inputs.map(({ name }) => (name === 'Raw' ? counts : constants[name]!));
 
 /** Executes code over all counts, one by one. Yields how many are done. */

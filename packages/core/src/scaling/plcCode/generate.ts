@@ -1,5 +1,5 @@
-import { refuse } from '../../model/problem.ts';
-import type { TablePoint } from '../../model/scaling.ts';
+import { refuse } from '../../model/index.ts';
+import type { TablePoint } from '../../model/index.ts';
 import { straight, tableOf } from '../curve.ts';
 import { assign, convertTo, identifier, minus, name, number, over, plus, times, when } from './program.ts';
 import type { Expression, PlcFunction, PlcType, Statement } from './program.ts';

@@ -1,4 +1,4 @@
-import { refuse } from '../../model/problem.ts';
+import { refuse } from '../../model/index.ts';
 import { typeOf, typesOf } from './print.ts';
 import type {
   Comparison,
@@ -11,7 +11,7 @@ import type {
 } from './program.ts';
 
 /** Least and largest value of the integer types. */
-export const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [least: bigint, most: bigint]>>> = {
+const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [least: bigint, most: bigint]>>> = {
   INT: [-32768n, 32767n],
   UINT: [0n, 65535n],
   DINT: [-2147483648n, 2147483647n],

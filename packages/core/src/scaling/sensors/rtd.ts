@@ -1,5 +1,5 @@
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from '../../model/problem.ts';
+import { refuse } from '../../model/index.ts';
 
 /** A resistance thermometer: its metal and its resistance at 0 °C. */
 export interface ThermometerElement {
@@ -101,7 +101,7 @@ export const ohmsPerKelvin = ({ metal, ohms }: ThermometerElement, t: number): n
 export type ThermometerClass = 'AA' | 'A' | 'B' | 'C' | 'Ni';
 
 /** Tolerance classes: K at 0 °C, K per K beside it, and the range in which a class holds (wire-wound elements). */
-export const THERMOMETER_CLASSES: Readonly<
+const THERMOMETER_CLASSES: Readonly<
   Record<
     ThermometerClass,
     {

@@ -1,4 +1,4 @@
-import { refuse } from '../../model/problem.ts';
+import { refuse } from '../../model/index.ts';
 
 const ZERO_KELVIN = -273.15;
 

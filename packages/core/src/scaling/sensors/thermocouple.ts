@@ -1,5 +1,5 @@
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from '../../model/problem.ts';
+import { refuse } from '../../model/index.ts';
 import { COUPLE_FUNCTIONS } from './thermocoupleFunctions.ts';
 import type { CoupleType, Segment } from './thermocoupleFunctions.ts';
 
@@ -86,7 +86,7 @@ interface CoupleTolerance {
 }
 
 /** IEC 60584-1:2013, table 12. */
-export const COUPLE_CLASSES: Readonly<Record<CoupleType, Partial<Record<1 | 2 | 3, CoupleTolerance>>>> = {
+const COUPLE_CLASSES: Readonly<Record<CoupleType, Partial<Record<1 | 2 | 3, CoupleTolerance>>>> = {
   T: {
     1: { fixed: 0.5, share: 0.004, least: -40, most: 350 },
     2: { fixed: 1, share: 0.0075, least: -40, most: 350 },

@@ -1,9 +1,8 @@
-import type { EthernetPlan, NetworkMember, SerialPlan, SerialUnit } from '../../model/busPlan.ts';
-import type { JobContent } from '../../model/job.ts';
+import type { EthernetPlan, NetworkMember, SerialPlan, SerialUnit, JobContent } from '../../model/index.ts';
 import { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from '../../ioLink/index.ts';
 import type { DeviceDescription } from '../../ioLink/index.ts';
-import { plain } from '../../units/quantity.ts';
-import { descriptionOf } from '../../wiring/index.ts';
+import { plain } from '../../units/index.ts';
+import { descriptionOf } from '../../job/index.ts';
 import { frameOf } from '../frame.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 

@@ -1,9 +1,10 @@
 import type { Parameter } from '../../catalog/index.ts';
-import type { Device, Module, Point } from '../../model/job.ts';
-import type { JobIndex, OwnPort, PointContext } from '../../wiring/index.ts';
+import type { Device, Module, Point } from '../../model/index.ts';
+import type { JobIndex } from '../../job/index.ts';
+import type { OwnPort, PointContext } from '../../network/index.ts';
 
 /** A required value that follows from the job, and from what. */
-export interface Derived {
+interface Derived {
   readonly value: string;
   /** Such as `name-plate: pipe size 3 in`. */
   readonly from: string;
@@ -12,7 +13,7 @@ export interface Derived {
 }
 
 /** Why nothing follows, although it should. */
-export interface Underived {
+interface Underived {
   readonly problem: string;
 }
 

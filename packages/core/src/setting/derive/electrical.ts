@@ -1,7 +1,7 @@
 import { deviceType, terminalWithRole } from '../../catalog/index.ts';
 import type { Parameter, SignalKind } from '../../catalog/index.ts';
-import type { Device } from '../../model/job.ts';
-import { arcUnitsOf } from '../../wiring/index.ts';
+import type { Device } from '../../model/index.ts';
+import { arcUnitsOf } from '../../analysis/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
 /** The signal that a device gives or, of an indicator, takes. */

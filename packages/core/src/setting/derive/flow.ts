@@ -1,9 +1,8 @@
 import { PULSE_WIDTHS } from '../../catalog/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
-import { JobProblem } from '../../model/problem.ts';
-import { convert, fixed, parseIn, plain } from '../../units/quantity.ts';
+import { JobProblem } from '../../model/index.ts';
+import { convert, fixed, parseIn, plain, pulseHertz } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
-import { pulseHertz } from '../../units/flow.ts';
 import { pulsePlan, widestWidth } from './pulsePlan.ts';
 import type { PulsePlan } from './pulsePlan.ts';
 
@@ -11,7 +10,7 @@ import type { PulsePlan } from './pulsePlan.ts';
 const PLAIN_INPUT = { mostHertz: 20, leastPulse: 0.02 };
 
 /** Flow at the top of a point's range, m³/h. */
-export const fullFlow = ({ point }: DeriveContext): number | undefined =>
+const fullFlow = ({ point }: DeriveContext): number | undefined =>
   point?.range && convert(point.range.high, point.range.unit, 'm³/h');
 
 export const pulseOutput = ({ device, context }: DeriveContext): Derivation =>

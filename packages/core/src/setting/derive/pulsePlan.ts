@@ -1,5 +1,5 @@
-import { JobProblem } from '../../model/problem.ts';
-import { pulseHertz } from '../../units/flow.ts';
+import { JobProblem } from '../../model/index.ts';
+import { pulseHertz } from '../../units/index.ts';
 
 /** What limits the pulses of a flow meter. */
 export interface PulseLimits {

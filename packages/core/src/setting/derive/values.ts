@@ -1,6 +1,6 @@
 import type { Parameter } from '../../catalog/index.ts';
 import { deviceType } from '../../catalog/index.ts';
-import { convert, parseIn, plain } from '../../units/quantity.ts';
+import { convert, parseIn, plain } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
 /** Sizes of pipes that are called by both a metric and an inch name (ISO 6708, ASME B36.10M). */

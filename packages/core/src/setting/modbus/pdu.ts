@@ -1,4 +1,4 @@
-import { JobProblem } from '../../model/problem.ts';
+import { JobProblem } from '../../model/index.ts';
 
 /** Functions of the application protocol that are spoken here (Modbus Application Protocol V1.1b3, 6). */
 export const FUNCTIONS = {

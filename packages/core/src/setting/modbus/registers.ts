@@ -1,11 +1,11 @@
-import { JobProblem } from '../../model/problem.ts';
+import { JobProblem } from '../../model/index.ts';
 
 /** How a value lies in registers of 16 bits. */
 export type RegisterType =
   'uint16' | 'int16' | 'uint32' | 'int32' | 'float32' | 'uint64' | 'int64' | 'float64';
 
 /** Which of several registers comes first, and which byte of a register. */
-export interface RegisterOrder {
+interface RegisterOrder {
   /** `high`: the register with the highest bits first. */
   readonly words: 'high' | 'low';
   /** `high`: as the protocol sends a register. `low`: turned within each. */

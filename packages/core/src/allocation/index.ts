@@ -1,3 +1,0 @@
-export * from './problem.ts';
-export * from './allocate.ts';
-export * from './fromJob.ts';

@@ -1,0 +1,78 @@
+import { contextOf } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
+import { guardRun } from './guardRun.ts';
+import type { JobIndex } from '../job/index.ts';
+import { situationsOf } from './situations.ts';
+import type { Situation } from './situations.ts';
+import { solveState } from './states.ts';
+import type { PointState, Wanted } from './states.ts';
+
+export interface Analysis {
+  readonly context: PointContext;
+  /** One state for each thing that is done to the point; `away` is the first of them, `present` the last. */
+  readonly shown: readonly PointState[];
+  readonly away: PointState;
+  readonly present: PointState;
+  /** All solved states, those with the other devices of a loose common active among them. */
+  readonly states: readonly PointState[];
+  /** Further states that are looked at: of a guard, its reset, its single channels and its test pulses. */
+  readonly staged: readonly PointState[];
+  /** The first state as it is before anything was ever on; only where the circuit has a memory. */
+  readonly cold?: PointState;
+}
+
+/**
+ * Solves a point for every state of its target and, where they act on it, of its neighbours.
+ * @param wanted `nominal` leaves the worst cases out: quicker, for what only has to be thrown out early.
+ */
+export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'bands'): Analysis {
+  const context = contextOf(index, pointId);
+  if (context.type.stimulated === 'guard') {
+    const { shown, staged } = guardRun(context, wanted);
+    return { context, shown, away: shown[0]!, present: shown[1]!, states: shown, staged };
+  }
+  const situations = situationsOf(context);
+  const { shown, cold } = run(context, situations, wanted);
+  const others = context.scope.mateIds.length
+    ? run(
+        context,
+        situations.map((situation) => ({ ...situation, others: true })),
+        wanted,
+      ).shown
+    : [];
+  return {
+    context,
+    shown,
+    away: shown[0]!,
+    present: shown.at(-1)!,
+    states: [...shown, ...others],
+    staged: [],
+    cold,
+  };
+}
+
+/** Goes through the states in turn, each beginning with what the one before left on; twice round if that matters. */
+function run(
+  context: PointContext,
+  situations: readonly Situation[],
+  wanted: Wanted,
+): { shown: PointState[]; cold?: PointState } {
+  const first = solveState(context, situations[0]!, undefined, wanted);
+  const remembers = first.netlist.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
+  if (!remembers)
+    return {
+      shown: [
+        first,
+        ...situations.slice(1).map((situation) => solveState(context, situation, undefined, wanted)),
+      ],
+    };
+  let { held } = first.solution;
+  const round = (bands: Wanted): PointState[] =>
+    situations.map((situation) => {
+      const state = solveState(context, situation, held, bands);
+      ({ held } = state.solution);
+      return state;
+    });
+  round('nominal');
+  return { shown: round(wanted), cold: first };
+}

@@ -1,0 +1,125 @@
+import type { SafetyPort } from '../catalog/index.ts';
+import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import type { Module, Settings } from '../model/index.ts';
+import { elementId } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
+import type { Situation } from './situations.ts';
+import { solveState } from './states.ts';
+import type { PointState, Wanted } from './states.ts';
+
+/** The safety inputs to which a guard's two channels lead, be it directly or through others of a chain. */
+export interface SafetyTarget {
+  readonly module: Module;
+  readonly port: SafetyPort;
+  readonly settings: Settings;
+  /** Element that is on while the safe side is released. */
+  readonly released: string;
+}
+
+export function safetyTarget({ index, scope, place }: PointContext): SafetyTarget | undefined {
+  const own = (moduleId: string, { channel }: SafetyPort): boolean =>
+    place?.moduleId === moduleId && place.channel === channel;
+  const ports = [...scope.parts].flatMap(([moduleId, taken]) =>
+    index
+      .portsOf(moduleId)
+      .filter((port) => port.kind === 'safety')
+      .map((port) => ({ moduleId, taken, port, own: own(moduleId, port) })),
+  );
+  // The device's own input comes first; other guards may hang on the same safety relay.
+  for (const { moduleId, taken, port, own: mine } of ports.sort((a, b) => Number(b.own) - Number(a.own))) {
+    const module = index.module(moduleId)!;
+    if (!mine && !leads(scope.refs, moduleId, port, taken)) continue;
+    const type = moduleType(module.typeId);
+    const local = type.family === 'safety relay' ? 'released' : port.both;
+    return {
+      module,
+      port,
+      settings: settingsOf(type, module.settings),
+      released: elementId(moduleId, local),
+    };
+  }
+  return undefined;
+}
+
+function leads(
+  refs: ReadonlySet<string>,
+  moduleId: string,
+  { roles, detectors }: SafetyPort,
+  taken: ReadonlySet<string>,
+): boolean {
+  const wired = [roles.channel1Return, roles.channel2Return].some((name) => refs.has(`${moduleId}:${name}`));
+  return wired && detectors.some((id) => taken.has(id));
+}
+
+/** All states of a guard: open, closed, reset, and what must not escape it. */
+export interface GuardRun {
+  readonly shown: readonly PointState[];
+  readonly staged: readonly PointState[];
+}
+
+type Names = readonly (readonly [item: string, name: string])[];
+
+const forcing = (names: Names): Situation['forced'] => {
+  const map = new Map<string, Set<string>>();
+  for (const [item, name] of names) map.set(item, (map.get(item) ?? new Set()).add(name));
+  return map;
+};
+
+/**
+ * Closes the guard, presses reset and lets go of it; from there opens it, opens each channel alone, and switches
+ * each channel off for a moment as the test pulses do. Each state begins with what the one before it left on.
+ */
+export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
+  const { device, index, type, scope } = context;
+  // Button and contactor may belong to the other point of a shared relay.
+  const around = [...scope.deviceIds].map((id) => index.device(id)!);
+  const button = around.find(({ typeId }) => typeId === 'reset-button');
+  const contactors = around.filter(({ typeId }) => deviceType(typeId).principle === 'contactor');
+  const pulse = (n: number): Names => [
+    [device.id, `test${n}`],
+    ...[...scope.parts.keys()].map((id) => [id, `test${n}`] as const),
+  ];
+  const go = (key: string, words: string, present: boolean, names: Names, from?: PointState): PointState =>
+    solveState(
+      context,
+      { key, words, present, others: true, level: present ? 1 : 0, forced: forcing(names) },
+      from?.solution.held,
+      key === 'present' ? wanted : 'nominal',
+    );
+  const { away, present } = type.words;
+  const first = go('cold', away, false, []);
+  const closed = go('closed', `${present}, before reset`, true, [], first);
+  const pressed = go('pressed', 'Reset pressed', true, button ? [[button.id, 'pressed']] : [], closed);
+  const running = go('present', present, true, [], pressed);
+  const opened = go('away', away, false, [], running);
+  const alone = [1, 2].map((n) =>
+    go(`open${n}`, `Channel ${n} alone open`, true, [[device.id, `open${n}`]], running),
+  );
+  const tests = [1, 2].map((n) => go(`test${n}`, `Test pulse ${n}`, true, pulse(n), running));
+  const again = go('again', `${present} again, no reset`, true, [], opened);
+  const welded: Names = contactors.map(({ id }) => [id, 'welded'] as const);
+  const stuck = contactors.length
+    ? [
+        weldedRun(
+          go,
+          present,
+          button?.id,
+          welded,
+          go('welded-open', 'Contactor welded', false, welded, running),
+        ),
+      ]
+    : [];
+  return { shown: [opened, running], staged: [closed, pressed, ...alone, ...tests, again, ...stuck] };
+}
+
+function weldedRun(
+  go: (key: string, words: string, present: boolean, names: Names, from?: PointState) => PointState,
+  present: string,
+  button: string | undefined,
+  welded: Names,
+  opened: PointState,
+): PointState {
+  const press: Names = button ? [...welded, [button, 'pressed']] : welded;
+  const pressed = go('welded-reset', 'Contactor welded, reset', true, press, opened);
+  return go('welded', `${present}, contactor welded, after reset`, true, welded, pressed);
+}

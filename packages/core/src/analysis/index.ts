@@ -1,0 +1,12 @@
+export { analyse } from './analysis.ts';
+export type { Analysis } from './analysis.ts';
+export { ARC_ERRORS, ARC_UNIT, arcChain, arcChainFaults, arcSteps, arcUnitsOf } from './arcChain.ts';
+export { safetyTarget } from './guardRun.ts';
+export type { SafetyTarget } from './guardRun.ts';
+export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';
+export { measuredOf, measuredQuantity } from './measure.ts';
+export { readMeter } from './readings.ts';
+export type { Reading } from './readings.ts';
+export { SAFETY_NOTE } from './safetyNote.ts';
+export { solveState } from './states.ts';
+export type { AnalogReading, DutyReading, InputReading, PointState } from './states.ts';

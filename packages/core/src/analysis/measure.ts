@@ -1,0 +1,50 @@
+import { SIGNALS, BURDEN_OHMS } from '../catalog/index.ts';
+import type { AnalogPort, SignalKind } from '../catalog/index.ts';
+import type { Quantity, Span } from '../circuit/index.ts';
+import type { Settings } from '../model/index.ts';
+
+/** What an analog input makes of its terminals: a value in its own unit, and where that stands in its range. */
+export interface Measured {
+  readonly unit: 'mA' | 'V' | 'Ω' | 'mV';
+  readonly value: Span;
+  /** Share of the range, 0 at its bottom and 1 at its top; absent where the range is the device's business. */
+  readonly share?: Span;
+}
+
+/** The volts from which an analog port of a module reckons. */
+export function measuredQuantity(moduleId: string, port: AnalogPort, settings: Settings): Quantity {
+  const node = (name: string): string => `${moduleId}:${name}`;
+  const between = (a: string, b: string, factor = 1) => ({ a: node(a), b: node(b), factor });
+  if (port.measures !== 'resistance') return { kind: 'volts', a: node(port.terminal), b: node(port.common) };
+  const { name } = port;
+  switch (settings[port.wiresKey ?? '']) {
+    case '4':
+      return { kind: 'sum', terms: [between(`${name}s+`, `${name}s-`)] };
+    case '3':
+      // The drop of the return lead counts off that of the other, which is as long.
+      return {
+        kind: 'sum',
+        terms: [between(`${name}+`, `${name}s-`), between(`${name}s-`, `${name}-`, -1)],
+      };
+    default:
+      return { kind: 'sum', terms: [between(`${name}+`, `${name}-`)] };
+  }
+}
+
+const scaled = ({ nom, min, max }: Span, factor: number, offset = 0): Span => ({
+  nom: nom * factor + offset,
+  min: min * factor + offset,
+  max: max * factor + offset,
+});
+
+/**
+ * What a port reads from its volts. The converter always sees volts; its range parameter alone says what they mean,
+ * so a switch or signal that does not agree reads what it truly would.
+ */
+export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): Measured {
+  if (port.measures === 'resistance') return { unit: 'Ω', value: scaled(volts, 1 / port.excitationAmps!) };
+  if (port.measures === 'thermocouple') return { unit: 'mV', value: scaled(volts, 1000) };
+  const { unit, low, high } = SIGNALS[settings[port.rangeKey!] as SignalKind];
+  const value = unit === 'mA' ? scaled(volts, 1000 / BURDEN_OHMS) : volts;
+  return { unit, value, share: scaled(value, 1 / (high - low), -low / (high - low)) };
+}

@@ -1,0 +1,47 @@
+import { exactly, nodesOf, solveWithBands } from '../circuit/index.ts';
+import type { Netlist, Span } from '../circuit/index.ts';
+import type { PointState } from './states.ts';
+
+/** Input resistance of an ordinary digital voltmeter, Ω. */
+const METER_OHMS = 10e6;
+
+/** What a meter shows between two terminals: volts of the red lead against the black one, with its worst case. */
+export interface Reading {
+  readonly red: string;
+  readonly black: string;
+  readonly volts: Span;
+  /** Leads that sit on a terminal which hangs on nothing: the number then means nothing. */
+  readonly floating: readonly ('red' | 'black')[];
+}
+
+/**
+ * Puts a 10 MΩ meter between two terminals of a solved state and reads it. The meter's own load is part of the
+ * circuit.
+ * @throws Error when a terminal is not in the circuit.
+ */
+export function readMeter(
+  state: Pick<PointState, 'netlist' | 'solution'>,
+  red: string,
+  black: string,
+): Reading {
+  const known = new Set(state.netlist.elements.flatMap(nodesOf));
+  for (const ref of [red, black])
+    if (!known.has(ref)) throw new Error(`There is no terminal "${ref}" in this circuit.`);
+  const netlist: Netlist = {
+    ...state.netlist,
+    elements: [
+      ...state.netlist.elements,
+      { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
+    ],
+  };
+  const { bands } = solveWithBands(netlist, [{ kind: 'volts', a: red, b: black }]);
+  const floating = (
+    [
+      ['red', red],
+      ['black', black],
+    ] as const
+  )
+    .filter(([, node]) => state.solution.floating(node))
+    .map(([lead]) => lead);
+  return { red, black, volts: bands[0]!, floating };
+}

@@ -1,0 +1,252 @@
+import type { AnalogPort, DigitalPort } from '../catalog/index.ts';
+import { driving, judgeInput, judgeInputBand, solveNominal, solveWithBands } from '../circuit/index.ts';
+import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
+import { assemble, elementId, signalLeads, supplyNodes } from '../network/index.ts';
+import type { OwnPort, PointContext } from '../network/index.ts';
+import { dutiesOf } from './duties.ts';
+import type { Duty } from './duties.ts';
+import { measuredOf, measuredQuantity } from './measure.ts';
+import type { Measured } from './measure.ts';
+import type { Situation } from './situations.ts';
+
+/** A digital input in one state of the point. */
+export interface InputReading {
+  readonly own: OwnPort & { readonly port: DigitalPort };
+  /** Across the input in the sense in which it takes current, V and A. */
+  readonly volts: Span;
+  readonly amps: Span;
+  /** What the input does over the whole tolerance band. */
+  readonly input: InputState;
+  /** The input's lamp at nominal values. */
+  readonly lamp: InputState;
+  /** What the program reads; absent when the lamp is undecided. */
+  readonly bit?: 0 | 1;
+}
+
+/** An analog input in one state of the point. */
+export interface AnalogReading extends Measured {
+  readonly own: OwnPort & { readonly port: AnalogPort };
+}
+
+/** A load or listening device in one state of the point. */
+export interface DutyReading {
+  readonly duty: Duty;
+  readonly on: boolean;
+  /** Across the element that counts, V, as its detector sees it. */
+  readonly volts: Span;
+  readonly onVolts: number;
+  readonly offVolts: number;
+  /** Whether only the size of the voltage counts. */
+  readonly either: boolean;
+}
+
+/** The five things that must be kept apart, and the numbers behind them, for one state of the target. */
+export interface PointState {
+  readonly situation: Situation;
+  readonly present: boolean;
+  /** Whether the other devices on a loose common have their targets; says nothing while there are none. */
+  readonly othersPresent: boolean;
+  readonly netlist: Netlist;
+  readonly solution: Solution;
+  /** Supply at the device, V; absent for one without. */
+  readonly supplyVolts?: Span;
+  readonly powered: boolean;
+  /** The sensor's output is on (or the contact closed), and so is its lamp. */
+  readonly outputOn: boolean;
+  /** What the meter shows on the signal, V: against 0 V, or across the device. */
+  readonly signalVolts: number;
+  readonly signalFloating: boolean;
+  /** Every digital input on which the point is landed. */
+  readonly inputs: readonly InputReading[];
+  /** Of the first of them; absent off a digital input. */
+  readonly inputVolts?: Span;
+  readonly inputAmps?: Span;
+  readonly input?: InputState;
+  readonly lamp?: InputState;
+  readonly bit?: 0 | 1;
+  readonly measured: readonly AnalogReading[];
+  readonly duties: readonly DutyReading[];
+  /** Volts at every relay coil among the helpers, by device. */
+  readonly coils: ReadonlyMap<string, Span>;
+}
+
+type Sought =
+  | { readonly what: 'supply'; readonly quantity: Quantity }
+  | {
+      readonly what: 'inputVolts' | 'inputAmps' | 'measured';
+      readonly own: OwnPort;
+      readonly quantity: Quantity;
+    }
+  | {
+      readonly what: 'duty';
+      readonly duty: Duty;
+      readonly onVolts: number;
+      readonly offVolts: number;
+      readonly either: boolean;
+      readonly quantity: Quantity;
+    }
+  | { readonly what: 'coil'; readonly deviceId: string; readonly quantity: Quantity };
+
+/** Whether worst cases are worked out too. */
+export type Wanted = 'bands' | 'nominal';
+
+/**
+ * Solves a point's circuit for one thing that is done to it.
+ * @param held detectors and latches that were on before.
+ */
+export function solveState(
+  context: PointContext,
+  situation: Situation,
+  held?: ReadonlySet<string>,
+  wanted: Wanted = 'bands',
+): PointState {
+  const { index, scope, device, ports } = context;
+  const own = situation.present ? [device.id] : [];
+  const netlist = assemble(index, scope, {
+    present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
+    levels: new Map([[device.id, situation.level]]),
+    forced: situation.forced,
+    held,
+  });
+  const sought = [...portsSought(context), ...othersSought(context, netlist)];
+  const quantities = sought.map(({ quantity }) => quantity);
+  // A loose common stops the point whatever the tolerances are, so its neighbours' need not be searched.
+  const loose = ports.some(({ port, rail }) => port.kind === 'digital' && rail === undefined);
+  const { solution, bands } =
+    loose || wanted === 'nominal' ? solveNominal(netlist, quantities) : solveWithBands(netlist, quantities);
+  const leads = signalLeads(device, netlist.reference);
+  const zero = leads.across ? leads.black : netlist.reference;
+  const banded = sought.map((item, i) => ({ item, band: bands[i]! }));
+  const inputs = ports.flatMap((port) => inputReading(context, port, banded));
+  const [first] = inputs;
+  return {
+    situation,
+    present: situation.present,
+    othersPresent: situation.others,
+    netlist,
+    solution,
+    supplyVolts: banded.find(({ item }) => item.what === 'supply')?.band,
+    signalVolts: solution.volts(leads.red) - solution.volts(zero),
+    signalFloating: !leads.across && solution.floating(leads.red),
+    ...sensorSide(device.id, netlist, solution),
+    inputs,
+    ...(first && {
+      inputVolts: first.volts,
+      inputAmps: first.amps,
+      input: first.input,
+      lamp: first.lamp,
+      bit: first.bit,
+    }),
+    measured: banded.flatMap(({ item, band }) =>
+      item.what === 'measured' ? [analogReading(item.own, band)] : [],
+    ),
+    duties: banded.flatMap(({ item, band }) =>
+      item.what === 'duty' ? [{ ...item, on: solution.active(item.duty.id), volts: band }] : [],
+    ),
+    coils: new Map(
+      banded.flatMap(({ item, band }) => (item.what === 'coil' ? [[item.deviceId, band] as const] : [])),
+    ),
+  };
+}
+
+function portsSought({ device, ports }: PointContext): Sought[] {
+  const supplied = supplyNodes(device);
+  return [
+    ...(supplied
+      ? [{ what: 'supply', quantity: { kind: 'volts', a: supplied.plus, b: supplied.minus } } as const]
+      : []),
+    ...ports.flatMap((own): Sought[] => {
+      const { port, module, settings } = own;
+      if (port.kind === 'analog')
+        return [{ what: 'measured', own, quantity: measuredQuantity(module.id, port, settings) }];
+      if (port.kind !== 'digital') return [];
+      const a = `${module.id}:${port.terminal}`;
+      const b = `${module.id}:${port.common}`;
+      return [
+        { what: 'inputVolts', own, quantity: { kind: 'volts', a, b } },
+        { what: 'inputAmps', own, quantity: { kind: 'amps', element: elementId(module.id, port.name) } },
+      ];
+    }),
+  ];
+}
+
+function othersSought(context: PointContext, netlist: Netlist): Sought[] {
+  const detectors = new Map(
+    netlist.elements.flatMap((el) => (el.kind === 'detector' ? [[el.id, el] as const] : [])),
+  );
+  const across = (id: string) => {
+    const found = detectors.get(id);
+    return found && { found, quantity: { kind: 'volts', a: found.a, b: found.b } as const };
+  };
+  return [
+    ...dutiesOf(context).flatMap((duty): Sought[] => {
+      const at = across(duty.id);
+      return at
+        ? [
+            {
+              what: 'duty',
+              duty,
+              quantity: at.quantity,
+              onVolts: at.found.onVolts,
+              offVolts: at.found.offVolts,
+              either: at.found.either ?? false,
+            },
+          ]
+        : [];
+    }),
+    ...context.helpers.flatMap(({ id }): Sought[] => {
+      const at = across(elementId(id, 'coil'));
+      return at ? [{ what: 'coil', deviceId: id, quantity: at.quantity }] : [];
+    }),
+  ];
+}
+
+/** Elements that say whether a device's switching side is on, the telling one first. */
+const SWITCHING = ['output', 'contact', 'channel1', 'load', 'hears', 'mark', 'link', 'coil'] as const;
+
+function sensorSide(
+  deviceId: string,
+  netlist: Netlist,
+  solution: Solution,
+): { powered: boolean; outputOn: boolean } {
+  const find = (local: string) => netlist.elements.find(({ id }) => id === elementId(deviceId, local));
+  const switching = SWITCHING.map(find).find((element) => element !== undefined);
+  const fed = find('fed');
+  const isOn = switching && (solution.active(switching.id) || solution.closed(switching.id));
+  const powered =
+    switching?.kind === 'output' ? solution.powered(switching.id) : fed ? solution.active(fed.id) : true;
+  return { powered, outputOn: powered && (isOn ?? false) };
+}
+
+function inputReading(
+  { point }: PointContext,
+  own: OwnPort,
+  banded: readonly { item: Sought; band: Span }[],
+): InputReading[] {
+  const { port } = own;
+  if (port.kind !== 'digital') return [];
+  const band = (what: Sought['what']): Span =>
+    banded.find(({ item }) => item.what === what && 'own' in item && item.own === own)!.band;
+  const volts = band('inputVolts');
+  const turn = (span: Span): Span =>
+    port.sense === 'both' && volts.nom < 0 ? driving(span, 'source') : driving(span, port.sense);
+  const [v, a] = [turn(volts), turn(band('inputAmps'))];
+  const lamp = judgeInput(v.nom, a.nom, port.thresholds);
+  const turned = own.settings[`${port.name}.active`] === 'open';
+  const on = (lamp === 'on') !== turned;
+  return [
+    {
+      own: own as InputReading['own'],
+      volts: v,
+      amps: a,
+      input: judgeInputBand(v, a, port.thresholds),
+      lamp,
+      bit: lamp === 'undecided' ? undefined : on === (point.bit === 'direct') ? 1 : 0,
+    },
+  ];
+}
+
+function analogReading(own: OwnPort, band: Span): AnalogReading {
+  const port = own.port as AnalogPort;
+  return { own: own as AnalogReading['own'], ...measuredOf(port, own.settings, band) };
+}

@@ -1,0 +1,153 @@
+import { z } from 'zod';
+import {
+  BusPlan,
+  Calibration,
+  Scaling,
+  COLOUR_REGIONS,
+  Description,
+  Device,
+  Entry,
+  Id,
+  JobContent,
+  Landed,
+  Link,
+  MainsHertz,
+  Module,
+  Plate,
+  Point,
+  Range,
+  Result,
+  Settings,
+  Stamp,
+  Supply,
+  SupplyKind,
+  TerminalRef,
+  Wire,
+} from '../model/index.ts';
+
+const Rail = z.enum(['+', '-']).nullable();
+/** Patches leave out what they do not touch: nothing in them has a default. */
+const SupplyPatch = Supply.omit({ id: true, kind: true }).partial().extend({ kind: SupplyKind.optional() });
+const ModulePatch = Module.omit({ id: true, settings: true, byHand: true, link: true })
+  .partial()
+  .extend({ settings: Settings.optional(), link: Link.nullable().optional() });
+const WIRE_WORDS = z.object({
+  cable: z.string().trim().max(24),
+  core: z.string().trim().max(12),
+  ferrule: z.string().trim().max(12),
+});
+const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
+
+/** What a client sends of a stamp or result; who and when are added by whoever takes it. */
+const NewStamp = Stamp.omit({ by: true, at: true, undone: true });
+const NewResult = Result.omit({ by: true, at: true });
+const NewEntry = Entry.omit({ by: true, at: true });
+const NewCalibration = Calibration.omit({ by: true, at: true });
+
+/** Everything that can be done to a job. Each is applied whole or refused whole. */
+export const Change = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('editJob'),
+    patch: JobContent.pick({ name: true, site: true })
+      .partial()
+      .extend({ colours: z.enum(COLOUR_REGIONS).optional(), mainsHertz: MainsHertz.optional() }),
+  }),
+  z.object({ kind: z.literal('editSupply'), id: Id, patch: SupplyPatch }),
+  z.object({ kind: z.literal('addSupply'), supply: Supply }),
+  z.object({ kind: z.literal('removeSupply'), id: Id }),
+  z.object({ kind: z.literal('addModule'), module: Module, commons: z.array(Rail).max(16) }),
+  z.object({ kind: z.literal('editModule'), id: Id, patch: ModulePatch }),
+  z.object({ kind: z.literal('removeModule'), id: Id }),
+  z.object({ kind: z.literal('addPoint'), point: Point, device: Device, place: Place.nullable() }),
+  z.object({
+    kind: z.literal('editPoint'),
+    id: Id,
+    patch: Point.pick({ tag: true, name: true, bit: true })
+      .extend(Device.pick({ typeId: true, output: true, logic: true }).shape)
+      .partial()
+      .extend({ settings: Settings.optional(), range: Range.nullable().optional() }),
+  }),
+  z.object({ kind: z.literal('removePoint'), id: Id }),
+  z.object({ kind: z.literal('addHelper'), pointId: Id, device: Device, wires: z.array(Wire).max(40) }),
+  z.object({
+    kind: z.literal('editDevice'),
+    id: Id,
+    patch: Device.pick({ tag: true, typeId: true })
+      .partial()
+      .extend({ settings: Settings.optional(), descriptionId: Id.nullable().optional() }),
+  }),
+  z.object({ kind: z.literal('removeHelper'), id: Id }),
+  z.object({ kind: z.literal('assign'), pointId: Id, place: Place.nullable() }),
+  z.object({
+    kind: z.literal('setCommon'),
+    moduleId: Id,
+    common: z.string().regex(/^[^:\s]{1,16}$/),
+    rail: Rail,
+  }),
+  z.object({ kind: z.literal('addWire'), wire: Wire }),
+  z.object({
+    kind: z.literal('moveWire'),
+    wireId: Id,
+    from: TerminalRef.optional(),
+    to: TerminalRef.optional(),
+  }),
+  z.object({
+    kind: z.literal('editWire'),
+    wireId: Id,
+    patch: Wire.pick({
+      number: true,
+      colour: true,
+      lengthM: true,
+      mm2: true,
+    })
+      .partial()
+      .extend(WIRE_WORDS.partial().shape),
+  }),
+  z.object({ kind: z.literal('landWire'), wireId: Id, landed: Landed.nullable() }),
+  z.object({ kind: z.literal('removeWire'), wireId: Id }),
+  z.object({ kind: z.literal('stamp'), stamp: NewStamp }),
+  z.object({
+    kind: z.literal('undoStamp'),
+    id: Id,
+    reason: z.string().trim().min(1, 'Say why it is undone.').max(200),
+  }),
+  z.object({ kind: z.literal('setPlate'), pointId: Id, plate: Plate }),
+  /** What a parameter is to be by hand, with the reason; null lets it follow from the job again. */
+  z.object({
+    kind: z.literal('require'),
+    itemId: Id,
+    key: z.string().regex(/^[\w.-]{1,40}$/),
+    byHand: z
+      .object({
+        value: z.string().max(60),
+        reason: z.string().trim().min(1, 'Say why it is to be otherwise.').max(200),
+      })
+      .nullable(),
+  }),
+  z.object({ kind: z.literal('enter'), entries: z.array(NewEntry).min(1).max(50) }),
+  z.object({ kind: z.literal('addDescription'), description: Description }),
+  z.object({ kind: z.literal('removeDescription'), id: Id }),
+  z.object({ kind: z.literal('setPlan'), plan: BusPlan }),
+  z.object({ kind: z.literal('removePlan'), id: Id }),
+  /** What is chosen along a point's chain; null takes all of it back. */
+  z.object({ kind: z.literal('setScaling'), pointId: Id, scaling: Scaling.nullable() }),
+  z.object({ kind: z.literal('calibrate'), calibrations: z.array(NewCalibration).min(1).max(70) }),
+  z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
+  z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(400) }),
+]);
+
+export type Change = z.infer<typeof Change>;
+export type SingleChange = Exclude<Change, { kind: 'several' }>;
+
+/** Who makes a change, and when (ISO 8601, UTC). */
+export interface Actor {
+  readonly by: string;
+  readonly at: string;
+}
+
+/** Makes trials that are never stored. */
+export const NOBODY: Actor = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
+
+/** The single changes of which a change is made. */
+export const partsOf = (change: Change): Change[] =>
+  change.kind === 'several' ? (change.changes as Change[]) : [change];

@@ -1,0 +1,211 @@
+import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
+import { JobProblem } from '../model/problem.ts';
+import type { JobContent } from '../model/job.ts';
+import { applyChange } from './changes.ts';
+import { Change } from './changeSchema.ts';
+import { JobIndex } from './jobIndex.ts';
+import { landSteps, stampedSteps } from '../presentation/steps.ts';
+import { analyse } from '../analysis/analysis.ts';
+
+const BOTH8 = 'di8-both-8';
+const refusal = (job: JobContent, change: Change): string => {
+  try {
+    applyChange(job, change, ACTOR);
+  } catch (error) {
+    if (error instanceof JobProblem) return error.problems[0]!.message;
+    throw error;
+  }
+  return 'not refused';
+};
+
+describe('what is refused', () => {
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
+  const cases: [string, Change, RegExp][] = [
+    ['a tag used twice, in other letters', additionOf({ tag: 'px-1', at: ['m', 1] }), /used already/],
+    ['a channel used twice', additionOf({ tag: 'PX-2', at: ['m', 0] }), /taken by PX-1/],
+    ['a channel that is not there', additionOf({ tag: 'PX-2', at: ['m', 8] }), /no channel 8/],
+    ['a module that is not there', additionOf({ tag: 'PX-2', at: ['x', 0] }), /not in the job/],
+    ['an unknown device type', additionOf({ tag: 'PX-2', typeId: 'magic', at: null }), /no device type/],
+    [
+      'an output that the type has not',
+      additionOf({ tag: 'PX-2', typeId: 'dry-contact', at: null }),
+      /no pnp output/,
+    ],
+    ['a logic that the type has not', additionOf({ tag: 'PX-2', logic: 'dark', at: null }), /cannot be/],
+    [
+      'an unknown module type',
+      { kind: 'addModule', module: { id: 'n', tag: 'N', typeId: 'x', firstByte: 9 }, commons: [] },
+      /no module type/,
+    ],
+    [
+      'overlapping addresses',
+      { kind: 'addModule', module: { id: 'n', tag: 'N', typeId: BOTH8, firstByte: 0 }, commons: [] },
+      /input byte 0/,
+    ],
+    ['a wire to nowhere', { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'm:I99' }, /has only/],
+    [
+      'a wire to an item that is not there',
+      { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'zz:1' },
+      /does not hold/,
+    ],
+    ['a wire onto itself', { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'px-1-b:BK' }, /same terminal/],
+    [
+      'a common that is not there',
+      { kind: 'setCommon', moduleId: 'm', common: 'COM2', rail: '+' },
+      /no COM2/,
+    ],
+    ['a stamp that is not there', { kind: 'undoStamp', id: 'x', reason: 'why' }, /no stamp/],
+    ['an edit of what is gone', { kind: 'removeModule', id: 'gone' }, /may have been removed/],
+  ];
+  test.each(cases)('%s', (_, change, message) => {
+    const before = JSON.stringify(job);
+    expect(refusal(job, change)).toMatch(message);
+    expect(JSON.stringify(job)).toBe(before);
+  });
+
+  test.each([
+    ['an empty tag', { kind: 'editPoint', id: 'px-1', patch: { tag: '  ' } }, /cannot be empty/],
+    ['a supply of 0 V', { kind: 'editSupply', id: 'g1', patch: { volts: 0 } }, /at least 10 V/],
+    ['a negative resistance', { kind: 'editSupply', id: 'g1', patch: { innerOhms: -1 } }, /negative/],
+    ['a supply without current', { kind: 'editSupply', id: 'g1', patch: { limitAmps: 0 } }, /give current/],
+    ['an undoing without a reason', { kind: 'undoStamp', id: 'x', reason: ' ' }, /Say why/],
+  ])('%s, at the door', (_, change, message) => {
+    const parsed = Change.safeParse(change);
+    expect(parsed.success).toBe(false);
+    expect(parsed.error!.issues[0]!.message).toMatch(message);
+  });
+
+  test('a point with stored results stays', () => {
+    const result = {
+      id: 'r1',
+      pointId: 'px-1',
+      check: 'away.bit',
+      subject: 'Bit',
+      expected: { text: '0' },
+      measured: false,
+      pass: true,
+      difference: 0,
+    };
+    const proven = applyChange(job, { kind: 'record', results: [result] }, ACTOR);
+    expect(proven.results[0]).toMatchObject({ ...result, ...ACTOR });
+    expect(refusal(proven, { kind: 'removePoint', id: 'px-1' })).toMatch(/never removed/);
+  });
+});
+
+describe('what is done', () => {
+  test('a point put on a channel has its wires in the device’s colours, numbered on', () => {
+    const job = jobWith(BOTH8, ['-']);
+    expect(job.wires.map(({ number, from, to, colour }) => [number, from, to, colour])).toEqual([
+      ['1', 'm:COM1', 'g1:-', 'BU'],
+      ['2', 'px-1-b:BN', 'g1:+', 'BN'],
+      ['3', 'px-1-b:BU', 'g1:-', 'BU'],
+      ['4', 'px-1-b:BK', 'm:I0', 'BK'],
+    ]);
+  });
+
+  test('moving and taking off a channel', () => {
+    const job = jobWith(BOTH8, ['-']);
+    const moved = applyChange(
+      job,
+      { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 5 } },
+      ACTOR,
+    );
+    expect(new JobIndex(moved).placeOf(moved.devices[0]!)).toEqual({ moduleId: 'm', channel: 5 });
+    const off = applyChange(moved, { kind: 'assign', pointId: 'px-1', place: null }, ACTOR);
+    expect(off.wires).toHaveLength(1);
+  });
+
+  test('a common is put, turned and lifted', () => {
+    let job = withModule(bareJob(), 'm', BOTH8, [null]);
+    for (const rail of ['+', '-', null] as const) {
+      job = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail }, ACTOR);
+      expect(new JobIndex(job).railOf('m', 'COM1')?.rail ?? null).toBe(rail);
+      expect(job.wires).toHaveLength(rail ? 1 : 0);
+    }
+  });
+
+  test('another device type with other terminals gets its own wires on the same channel', () => {
+    const job = jobWith(BOTH8, ['-']);
+    const patch = { typeId: 'limit-switch', output: 'contact' as const, logic: 'no' as const };
+    const next = applyChange(job, { kind: 'editPoint', id: 'px-1', patch }, ACTOR);
+    expect(next.wires.filter(({ from }) => from.startsWith('px-1-b')).map(({ from }) => from)).toEqual([
+      'px-1-b:1',
+      'px-1-b:2',
+    ]);
+  });
+
+  test('several changes are done together or not at all', () => {
+    const job = jobWith(BOTH8, [null]);
+    const good: Change = { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '-' };
+    const bad: Change = { kind: 'removeWire', wireId: 'none' };
+    expect(refusal(job, { kind: 'several', changes: [good, bad] })).toMatch(/no wire/);
+    expect(new JobIndex(job).railOf('m', 'COM1')).toBeUndefined();
+  });
+
+  test('removing a module takes its wires along', () => {
+    const next = applyChange(jobWith(BOTH8, ['-']), { kind: 'removeModule', id: 'm' }, ACTOR);
+    expect(next.wires.map(({ id }) => id)).toEqual(['px-1-b-BN', 'px-1-b-BU']);
+  });
+});
+
+describe('steps', () => {
+  const steps = (job: JobContent) => landSteps(analyse(new JobIndex(job), 'px-1'));
+  const stampAll = (job: JobContent): JobContent =>
+    steps(job).reduce(
+      (j, { key, title }) =>
+        applyChange(
+          j,
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, subject: title } },
+          ACTOR,
+        ),
+      job,
+    );
+
+  test('come in safe order: isolate, supply, power, signal, tug, common, follow', () => {
+    expect(steps(jobWith(BOTH8, ['-'])).map(({ key }) => key)).toEqual([
+      'isolate',
+      'supply',
+      'power',
+      'signal',
+      'tug',
+      'common',
+      'follow',
+    ]);
+    const contact = jobWith(BOTH8, ['-'], { typeId: 'dry-contact', output: 'contact' });
+    expect(steps(contact).map(({ key }) => key)).not.toContain('power');
+  });
+
+  test('a caution stands at each step that can hurt', () => {
+    const cautioned = steps(jobWith(BOTH8, ['-'])).filter(({ caution }) => caution);
+    expect(cautioned.map(({ key }) => key)).toEqual(['isolate', 'power', 'signal', 'follow']);
+  });
+
+  test('a stamp holds until the wiring that it speaks of changes', () => {
+    const done = stampAll(jobWith(BOTH8, ['-']));
+    expect(stampedSteps(done, 'px-1', steps(done)).every(({ stamp }) => stamp)).toBe(true);
+    const moved = applyChange(
+      done,
+      { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 3 } },
+      ACTOR,
+    );
+    const stale = stampedSteps(moved, 'px-1', steps(moved)).filter((s) => s.stale);
+    expect(stale.map(({ step }) => step.key)).toEqual(['signal']);
+  });
+
+  test('an undone stamp stays with its reason and opens the step', () => {
+    const done = stampAll(jobWith(BOTH8, ['-']));
+    const undone = applyChange(done, { kind: 'undoStamp', id: 's-tug', reason: 'came loose' }, ACTOR);
+    expect(undone.stamps.find(({ id }) => id === 's-tug')!.undone).toEqual({
+      ...ACTOR,
+      reason: 'came loose',
+    });
+    expect(
+      stampedSteps(undone, 'px-1', steps(undone)).find(({ step }) => step.key === 'tug')!.stamp,
+    ).toBeUndefined();
+    expect(refusal(undone, { kind: 'undoStamp', id: 's-tug', reason: 'again' })).toMatch(/undone already/);
+  });
+
+  test('a point on no channel has none', () => {
+    expect(steps(withPoint(bareJob(), { at: null }))).toEqual([]);
+  });
+});

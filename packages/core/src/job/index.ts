@@ -1,0 +1,15 @@
+export { ownWires, planDifferences, refWords } from './asLanded.ts';
+export { Change, NOBODY, partsOf } from './changeSchema.ts';
+export type { Actor } from './changeSchema.ts';
+export { applyChange, applyHistory } from './changes.ts';
+export { feedersOf, minusOf, plusOf } from './feeders.ts';
+export { checkIntegrity } from './integrity.ts';
+export { descriptionOf, parametersOf, parametersOfItem } from './itemParameters.ts';
+export { MOST_FILE_BYTES, jobFileSchema, readJobFile, writeJobFile } from './jobFile.ts';
+export { JobIndex, SIGNAL_ROLES, addressOf, imageOf, otherEnd } from './jobIndex.ts';
+export type { ChannelPlace, Rail } from './jobIndex.ts';
+export { portFits } from './portFits.ts';
+export { presentValues, sameValue, wipesIt } from './presentValues.ts';
+export type { Present, Seen } from './presentValues.ts';
+export { PANEL, RAIL_COLOURS, contactRail, numbering, proposeWires, railColour, wireId } from './propose.ts';
+export { lowerFirst, ohmsText, railWords } from './words.ts';

@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { JobContent, JobProblem, pathText } from '../model/index.ts';
+import { checkIntegrity } from './integrity.ts';
+
+/** Name and version of the open job file; docs/job-format.md describes it. */
+const JOB_FORMAT = 'keypost-job';
+const JOB_VERSION = 1;
+/** A job file may hold at most this many bytes. */
+export const MOST_FILE_BYTES = 16 * 1024 * 1024;
+
+const JobFile = z.object({
+  format: z.literal(JOB_FORMAT),
+  version: z.literal(JOB_VERSION),
+  job: JobContent,
+});
+
+/** Writes a job as text, with its lists in order and two spaces of indent. */
+export function writeJobFile(job: JobContent): string {
+  return `${JSON.stringify({ format: JOB_FORMAT, version: JOB_VERSION, job: JobContent.parse(job) }, null, 2)}\n`;
+}
+
+/** The published JSON Schema (2020-12) of the job file. */
+export function jobFileSchema(): object {
+  return z.toJSONSchema(JobFile, { target: 'draft-2020-12', io: 'input' });
+}
+
+/**
+ * Reads a job file.
+ * @throws JobProblem with every problem found: not JSON, another format, a newer version, a field out of its range,
+ * an unknown type, a wire to a terminal that does not exist …
+ */
+export function readJobFile(text: string): JobContent {
+  if (new TextEncoder().encode(text).length > MOST_FILE_BYTES)
+    refuse(
+      '',
+      `The file is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
+    );
+  return readJobDocument(parseJson(text));
+}
+
+/** Reads a job file that has been parsed from JSON already. @throws JobProblem as `readJobFile`. */
+function readJobDocument(document: unknown): JobContent {
+  if (
+    typeof document !== 'object' ||
+    document === null ||
+    !('format' in document) ||
+    document.format !== JOB_FORMAT
+  )
+    refuse('format', `This is not a Key Post job: its “format” must be “${JOB_FORMAT}”.`);
+  const version = 'version' in document ? document.version : undefined;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    refuse('version', 'The file does not say its version, a whole number from 1.');
+  if (version > JOB_VERSION)
+    refuse(
+      'version',
+      `The file has version ${version}; this Key Post reads up to ${JOB_VERSION}. Update Key Post first.`,
+    );
+  const parsed = JobFile.safeParse(document);
+  if (!parsed.success)
+    throw new JobProblem(
+      parsed.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
+    );
+  const problems = checkIntegrity(parsed.data.job);
+  if (problems.length)
+    throw new JobProblem(
+      problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })),
+    );
+  return parsed.data.job;
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : '';
+    const position = /position (\d+)/.exec(detail)?.[1];
+    const line = position === undefined ? undefined : text.slice(0, Number(position)).split('\n').length;
+    return refuse(
+      line ? `line ${line}` : '',
+      `This is not JSON${line ? `; line ${line} breaks off or holds a stray character` : ''}.`,
+    );
+  }
+}
+
+function refuse(path: string, message: string): never {
+  throw new JobProblem([{ path, message }]);
+}

@@ -1,0 +1,194 @@
+import { guardJob, relayJob } from '../../test/families.ts';
+import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
+import type { JobContent, Supply } from '../model/job.ts';
+import { JobProblem } from '../model/problem.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { judge } from '../verdict/judge.ts';
+import { applyChange } from './changes.ts';
+import { Change } from './changeSchema.ts';
+import { JobIndex } from './jobIndex.ts';
+
+const BOTH8 = 'di8-both-8';
+
+function refusal(job: JobContent, change: Change): string {
+  try {
+    applyChange(job, change, ACTOR);
+  } catch (error) {
+    if (error instanceof JobProblem) return error.problems.map(({ message }) => message).join(' ');
+    throw error;
+  }
+  return 'not refused';
+}
+
+const mains: Supply = {
+  id: 'q',
+  tag: 'Q1',
+  kind: 'ac',
+  volts: 230,
+  tolerancePercent: 10,
+  innerOhms: 0.5,
+  limitAmps: 16,
+};
+
+describe('supplies', () => {
+  test('are added, changed, and removed with the wires on them', () => {
+    const job = after(jobWith(BOTH8, ['-'], { tag: 'PX-1' }), { kind: 'addSupply', supply: mains });
+    expect(after(job, { kind: 'editSupply', id: 'q', patch: { volts: 115 } }).supplies[1]!.volts).toBe(115);
+    expect(after(job, { kind: 'removeSupply', id: 'q' }).supplies).toHaveLength(1);
+    const without = after(job, { kind: 'removeSupply', id: 'g1' });
+    expect(without.wires.some(({ to }) => to.startsWith('g1:'))).toBe(false);
+    expect(without.wires.some(({ to }) => to === 'm:I0')).toBe(true);
+  });
+
+  test.each([
+    ['the last one', { kind: 'removeSupply', id: 'g1' } as const, /A job needs a supply/],
+    ['a tag that is taken', { kind: 'addSupply', supply: { ...mains, tag: 'G1' } } as const, /used already/],
+    ['mains volts as DC', { kind: 'addSupply', supply: { ...mains, kind: 'dc' } } as const, /60 V at most/],
+    [
+      'one that is gone',
+      { kind: 'editSupply', id: 'zz', patch: { volts: 24 } } as const,
+      /may have been removed/,
+    ],
+  ])('%s is refused', (_, change, message) => {
+    expect(refusal(bareJob(), change)).toMatch(message);
+  });
+
+  test.each([
+    [{ volts: 5 }, /at least 10 V/],
+    [{ limitAmps: 0 }, /able to give current/],
+    [{ innerOhms: -1 }, /cannot be negative/],
+    [{ otherAmps: -1 }, /0 A or more/],
+    [{ feed: { from: 'g1', protection: 'fuse', lengthM: 0, mm2: 1 } }, /longer than 0 m/],
+    [{ feed: { from: 'g1', protection: 'hope', lengthM: 1, mm2: 1 } }, /fuse/],
+  ])('%j is refused where it is entered', (patch, message) => {
+    const parsed = Change.safeParse({ kind: 'editSupply', id: 'g1', patch });
+    expect(parsed.success).toBe(false);
+    expect(JSON.stringify(parsed.error!.issues)).toMatch(message);
+  });
+});
+
+describe('parts of a point', () => {
+  const job = relayJob();
+
+  test('belong to it, and go with their wires alone', () => {
+    const { helperIds } = job.points[0]!;
+    expect(helperIds).toEqual(['k1', 'fan', 'h1']);
+    const without = after(job, { kind: 'removeHelper', id: 'fan' });
+    expect(without.points[0]!.helperIds).toEqual(['k1', 'h1']);
+    expect(without.wires.some(({ from }) => from.startsWith('fan:'))).toBe(false);
+    expect(without.wires).toHaveLength(job.wires.length - 2);
+  });
+
+  test('go with the point', () => {
+    const without = after(job, { kind: 'removePoint', id: 'px-1' });
+    expect(without.devices).toEqual([]);
+    expect(without.wires.every(({ from }) => from.startsWith('m:'))).toBe(true);
+  });
+
+  test('keep their wires when another type of the same terminals is chosen, and lose them otherwise', () => {
+    const wiresAt = (of: JobContent): number =>
+      of.wires.filter(({ from, to }) => `${from} ${to}`.includes('k1:')).length;
+    const alike = after(job, {
+      kind: 'editDevice',
+      id: 'k1',
+      patch: { typeId: 'relay-2co-24ac', settings: {} },
+    });
+    expect(wiresAt(alike)).toBe(wiresAt(job));
+    const other = after(job, {
+      kind: 'editDevice',
+      id: 'k1',
+      patch: { typeId: 'relay-1co-24dc', settings: {} },
+    });
+    expect(wiresAt(other)).toBe(0);
+  });
+
+  test.each([
+    ['a setting that the type has not', { magic: 'on' }, /has no setting “magic”/],
+    ['a choice that it does not offer', { suppressor: 'hope' }, /cannot be “hope”. Allowed: none, diode/],
+  ])('%s is refused', (_, settings, message) => {
+    expect(refusal(job, { kind: 'editDevice', id: 'k1', patch: { settings } })).toMatch(message);
+  });
+
+  test('cannot be added to a point that is not there, nor twice', () => {
+    const device = { id: 'k9', tag: 'K9', typeId: 'relay-1co-24dc', output: 'none', logic: 'none' } as const;
+    expect(refusal(job, { kind: 'addHelper', pointId: 'zz', device, wires: [] })).toMatch(
+      /holds no point “zz”/,
+    );
+    const twice = { ...device, id: 'k1' };
+    expect(refusal(job, { kind: 'addHelper', pointId: 'px-1', device: twice, wires: [] })).toMatch(
+      /used already/,
+    );
+  });
+});
+
+describe('wires as found', () => {
+  const job = relayJob();
+  const coil = job.wires.find(({ from }) => from === 'k1:A1')!;
+
+  test('count where they were found; the plan stays', () => {
+    const found = after(job, { kind: 'landWire', wireId: coil.id, landed: { from: 'k1:12' } });
+    const index = new JobIndex(found);
+    expect(index.wiresAt('k1:A1')).toEqual([]);
+    expect(index.plannedAt('k1:A1').map(({ id }) => id)).toEqual([coil.id]);
+    expect(index.wiresAt('k1:12').map(({ id }) => id)).toContain(coil.id);
+    expect(judge(analyse(index, 'px-1')).status).toBe('cannot');
+    const back = after(found, { kind: 'landWire', wireId: coil.id, landed: null });
+    expect(back).toEqual(job);
+  });
+
+  test('nothing other is no difference: the row is as if it had never been touched', () => {
+    expect(after(job, { kind: 'landWire', wireId: coil.id, landed: {} })).toEqual(job);
+  });
+
+  test('on a terminal that is not there are refused', () => {
+    const to = (landed: object): string =>
+      refusal(job, { kind: 'landWire', wireId: coil.id, landed } as Change);
+    expect(to({ to: 'k1:99' })).toMatch(/has only/);
+    expect(to({ to: 'zz:1' })).toMatch(/does not hold/);
+    expect(to({ from: coil.to })).toMatch(/same terminal/);
+  });
+
+  test('go back to the plan when what they were found on is removed', () => {
+    const found = after(withModule(job, 'n', BOTH8, ['-'], 8), {
+      kind: 'landWire',
+      wireId: coil.id,
+      landed: { to: 'n:I3' },
+    });
+    const without = after(found, { kind: 'removeModule', id: 'n' });
+    expect(without.wires.find(({ id }) => id === coil.id)).toEqual(coil);
+  });
+});
+
+describe('settings of a module', () => {
+  test('are stored with it, and refused where it has none such', () => {
+    const job = guardJob();
+    const set = after(job, { kind: 'editModule', id: 's', patch: { settings: { selector: 'either' } } });
+    expect(set.modules.find(({ id }) => id === 's')!.settings).toEqual({ selector: 'either' });
+    expect(refusal(job, { kind: 'editModule', id: 'm', patch: { settings: { selector: 'both' } } })).toMatch(
+      /has no setting/,
+    );
+  });
+});
+
+test('a job’s colours are one of the conventions, and new panel wires follow them', () => {
+  const job = after(bareJob(), { kind: 'editJob', patch: { colours: 'north-america' } });
+  const common = withModule(job, 'm', BOTH8, ['-']).wires.find(({ from }) => from === 'm:COM1')!;
+  expect(common.colour).toBe('WH');
+  expect(Change.safeParse({ kind: 'editJob', patch: { colours: 'moon' } }).success).toBe(false);
+});
+
+test('a range needs two different ends, and null takes it away', () => {
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
+  const range = { low: 0, high: 6, unit: 'bar' };
+  const ranged = after(job, { kind: 'editPoint', id: 'px-1', patch: { range } });
+  expect(ranged.points[0]!.range).toEqual(range);
+  expect(
+    after(ranged, { kind: 'editPoint', id: 'px-1', patch: { range: null } }).points[0],
+  ).not.toHaveProperty('range');
+  const flat = Change.safeParse({
+    kind: 'editPoint',
+    id: 'px-1',
+    patch: { range: { low: 1, high: 1, unit: '' } },
+  });
+  expect(JSON.stringify(flat.error!.issues)).toMatch(/two different ends/);
+});

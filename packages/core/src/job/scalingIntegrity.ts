@@ -1,0 +1,25 @@
+import type { JobContent, Problem } from '../model/index.ts';
+
+/** What cannot be among the calibrations of a job: tables that say two things of one signal, what refers to nothing. */
+export function checkCalibrations({ calibrations }: JobContent): Problem[] {
+  const pointOf = new Map(calibrations.map(({ id, pointId }) => [id, pointId]));
+  return calibrations.flatMap(({ body, pointId }, i): Problem[] => {
+    const path = `calibrations[${i}].body`;
+    if (body.kind === 'void' && pointOf.get(body.of) !== pointId)
+      return [{ path: `${path}.of`, message: `The point holds no calibration “${body.of}”.` }];
+    if (body.kind !== 'workshop') return [];
+    const seen = new Set<number>();
+    return body.points.flatMap((point, k) => {
+      const twice = seen.has(point.in);
+      seen.add(point.in);
+      return twice
+        ? [
+            {
+              path: `${path}.points[${k}]`,
+              message: `${point.in} ${body.unitIn} stands in the table twice. Each signal has one value.`,
+            },
+          ]
+        : [];
+    });
+  });
+}

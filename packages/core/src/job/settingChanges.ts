@@ -1,0 +1,107 @@
+import { findDeviceType, findModuleType, readValue, settingsOf } from '../catalog/index.ts';
+import type { PartType } from '../catalog/index.ts';
+import type { Device, JobContent, Module, Settings } from '../model/index.ts';
+import { JobProblem } from '../model/index.ts';
+import type { Actor, SingleChange } from './changeSchema.ts';
+import { parametersOf } from './itemParameters.ts';
+
+type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
+
+const refuse = (path: string, message: string): never => {
+  throw new JobProblem([{ path, message }]);
+};
+
+const isThere = (job: JobContent, itemId: string): boolean =>
+  [...job.devices, ...job.modules].some(({ id }) => id === itemId);
+
+/** A module's link: null takes it away, undefined leaves it. */
+export function withLink(modules: Module[], id: string, link: string | null | undefined): Module[] {
+  if (link === undefined) return modules;
+  return modules.map((module) => {
+    if (module.id !== id) return module;
+    const { link: _, ...rest } = module;
+    return link === null ? rest : { ...rest, link };
+  });
+}
+
+/** What a part's parameter is to be by hand. */
+export function require(job: JobContent, { itemId, key, byHand }: Of<'require'>): JobContent {
+  if (!isThere(job, itemId)) refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
+  if (byHand) byHand = { ...byHand, value: allowed(job, itemId, key, byHand.value, true) };
+  const patched = <T extends Device | Module>(row: T): T => {
+    if (row.id !== itemId) return row;
+    const { [key]: _, ...others } = row.byHand ?? {};
+    const next = byHand ? { ...others, [key]: byHand } : others;
+    const { byHand: __, ...rest } = row;
+    return (Object.keys(next).length ? { ...rest, byHand: next } : rest) as T;
+  };
+  return { ...job, devices: job.devices.map(patched), modules: job.modules.map(patched) };
+}
+
+/**
+ * Keeps what somebody found or left. A value on which a circuit hangs moves the part's switch in the job too, so that
+ * the circuit is solved as it stands in the panel.
+ */
+export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): JobContent {
+  const added = entries.map((entry) => ({
+    ...entry,
+    values: Object.fromEntries(
+      Object.entries(entry.values).map(([key, value]) => [
+        key,
+        allowed(job, entry.itemId, key, value, entry.side === 'left'),
+      ]),
+    ),
+    ...actor,
+  }));
+  return added.reduce<JobContent>(
+    (next, { itemId, values }) => {
+      if (!isThere(job, itemId))
+        return refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
+      return {
+        ...next,
+        devices: next.devices.map((row) =>
+          row.id === itemId ? moved(row, findDeviceType(row.typeId), values) : row,
+        ),
+        modules: next.modules.map((row) =>
+          row.id === itemId ? moved(row, findModuleType(row.typeId), values) : row,
+        ),
+      };
+    },
+    { ...job, entries: [...job.entries, ...added] },
+  );
+}
+
+/**
+ * A value as a parameter keeps it.
+ * @param strict what is left must be allowed; what was found may be anything that its kind can show.
+ */
+function allowed(job: JobContent, itemId: string, key: string, value: string, strict: boolean): string {
+  const parameter = parametersOf(job, itemId).find((p) => p.key === key);
+  if (!parameter) return refuse(key, `This part has no parameter “${key}”.`);
+  const read = readValue(strict ? parameter : { ...parameter, least: undefined, most: undefined }, value);
+  return read.ok ? read.value : refuse(key, read.problem);
+}
+
+function moved<T extends Device | Module>(row: T, type: PartType | undefined, values: Settings): T {
+  if (!type) return row;
+  const before = settingsOf(type, row.settings);
+  const turned = Object.entries(values).filter(([key, value]) => key in before && before[key] !== value);
+  return turned.length ? { ...row, settings: { ...row.settings, ...Object.fromEntries(turned) } } : row;
+}
+
+/** A job without what hangs on a part that leaves it: its entries, its place in a plan. */
+export const withoutItem = (job: JobContent, itemId: string): JobContent => ({
+  ...job,
+  entries: job.entries.filter((entry) => entry.itemId !== itemId),
+  plans: job.plans.map((plan) =>
+    plan.kind === 'serial'
+      ? { ...plan, units: plan.units.map((unit) => withoutLinkTo(unit, itemId)) }
+      : { ...plan, members: plan.members.map((member) => withoutLinkTo(member, itemId)) },
+  ),
+});
+
+function withoutLinkTo<T extends { itemId?: string }>(row: T, itemId: string): T {
+  if (row.itemId !== itemId) return row;
+  const { itemId: _, ...rest } = row;
+  return rest as T;
+}

@@ -1,0 +1,107 @@
+import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import { exactly, onNodes, underId } from '../circuit/index.ts';
+import type { Element, Netlist } from '../circuit/index.ts';
+import type { Device, Module, Supply } from '../model/index.ts';
+import { splitRef } from '../model/index.ts';
+import { wireOhms } from './copper.ts';
+import { minusOf } from '../job/index.ts';
+import { supplyElements } from './supplyElements.ts';
+import type { JobIndex } from '../job/index.ts';
+import type { Scope } from './scope.ts';
+import { IDLE, outputCalled } from './world.ts';
+import type { World } from './world.ts';
+
+/** Name of an element of a device or module in the netlist. */
+export const elementId = (itemId: string, local: string): string => `${itemId}/${local}`;
+
+/**
+ * Builds the electrical network of a scope. Nodes carry the names of the terminals, wires the ids of the wires.
+ * The minus of the job's first supply is 0 V; every minus and neutral is earthed.
+ */
+export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
+  const supplies = suppliesOf(index, scope);
+  const reference = zeroOf(index);
+  const elements: Element[] = [
+    ...supplies.flatMap((supply) => supplyElements(index.job.supplies, supply)),
+    ...supplies.flatMap((supply) => earthing(supply, reference, scope)),
+    ...scope.wires.map((wire): Element => ({
+      kind: 'resistor',
+      id: wire.id,
+      a: wire.from,
+      b: wire.to,
+      ohms: wireOhms(wire),
+    })),
+    ...[...scope.deviceIds].flatMap((id) => deviceElements(index.device(id)!, world)),
+    ...[...scope.parts].flatMap(([id, taken]) => moduleElements(index.module(id)!, taken, world)),
+  ];
+  return { elements, reference, held: world.held };
+}
+
+function zeroOf(index: JobIndex): string {
+  const { supplies } = index.job;
+  return minusOf(supplies.find(({ kind }) => kind === 'dc') ?? supplies[0]!);
+}
+
+function suppliesOf(index: JobIndex, scope: Scope): Supply[] {
+  const ids = new Set([splitRef(zeroOf(index)).item]);
+  for (const wire of scope.wires)
+    for (const end of [wire.from, wire.to]) {
+      const { item } = splitRef(end);
+      if (index.supply(item)) ids.add(item);
+    }
+  return [...ids].map((id) => index.supply(id)!);
+}
+
+/** Ends of the ids of the joints to earth; they carry no current in a sound panel. */
+export const EARTHING = /\/(earth|protective)$/;
+
+function earthing(supply: Supply, reference: string, scope: Scope): Element[] {
+  const joint = (id: string, a: string, b: string): Element => ({
+    kind: 'resistor',
+    id: elementId(supply.id, id),
+    a,
+    b,
+    ohms: exactly(0.1),
+  });
+  const minus = minusOf(supply);
+  const earth = `${supply.id}:PE`;
+  return [
+    ...(minus === reference ? [] : [joint('earth', minus, reference)]),
+    ...(scope.refs.has(earth) ? [joint('protective', earth, reference)] : []),
+  ];
+}
+
+/** An element of a part under its names in the job. */
+const placed = (itemId: string, element: Element): Element =>
+  underId(
+    onNodes(element, (node) => `${itemId}:${node}`),
+    (id) => elementId(itemId, id),
+  );
+
+function deviceElements(device: Device, world: World): Element[] {
+  const type = deviceType(device.typeId);
+  const present = world.present.has(device.id);
+  return type
+    .circuit({
+      style: device.output,
+      logic: device.logic,
+      present,
+      called: outputCalled(device, type, present),
+      level: world.levels?.get(device.id) ?? 0,
+      settings: settingsOf(type, device.settings),
+      forced: world.forced?.get(device.id) ?? IDLE.forced,
+    })
+    .map((element) => placed(device.id, element));
+}
+
+function moduleElements(module: Module, taken: ReadonlySet<string>, world: World): Element[] {
+  const type = moduleType(module.typeId);
+  return type
+    .circuit({
+      ...IDLE,
+      settings: settingsOf(type, module.settings),
+      forced: world.forced?.get(module.id) ?? IDLE.forced,
+    })
+    .filter(({ id }) => taken.has(id))
+    .map((element) => placed(module.id, element));
+}

@@ -1,0 +1,142 @@
+import { deviceType } from '../../catalog/index.ts';
+import { JobProblem } from '../../model/index.ts';
+import type { JobIndex } from '../../job/index.ts';
+import { contactRail } from '../../job/index.ts';
+import type { RelayDuty } from './wish.ts';
+
+/** One wire from a contact: on which rail its pole's common must be, whether it is the NO or the NC contact, and where it goes. */
+export interface Contact {
+  readonly rail: string;
+  readonly throwTo: 'no' | 'nc';
+  /** Terminal that it feeds. */
+  readonly target: string;
+  readonly words: string;
+}
+
+/** One changeover pole and what its two contacts feed. */
+export interface Pole {
+  readonly number: number;
+  /** The rail on its common. */
+  readonly rail: string;
+  readonly no: readonly Contact[];
+  readonly nc: readonly Contact[];
+}
+
+/** The wires of a load that do not pass a contact. */
+interface Direct {
+  readonly from: string;
+  readonly to: string;
+}
+
+/** A part that the wish adds: its id in the job, its kind, settings and tag. */
+interface Added {
+  readonly id: string;
+  readonly tag: string;
+  readonly typeId: string;
+  readonly settings: Readonly<Record<string, string>>;
+}
+
+export interface Demands {
+  readonly contacts: readonly Contact[];
+  readonly direct: readonly Direct[];
+  readonly added: readonly Added[];
+}
+
+const TIER_TYPE = 'stack-light-3';
+
+/**
+ * What the duties ask of the contacts.
+ * @param coilInPresent whether the coil is in with the target or without it.
+ * @param idFor gives the id of a part by its tag.
+ * @throws JobProblem where the job lacks the supply or the input that a duty needs.
+ */
+export function demandsOf(
+  index: JobIndex,
+  duties: readonly RelayDuty[],
+  coilInPresent: boolean,
+  idFor: (tag: string) => string,
+): Demands {
+  const contacts: Contact[] = [];
+  const direct: Direct[] = [];
+  const added = new Map<string, Added>();
+  const throwOf = ({ on }: RelayDuty): 'no' | 'nc' => ((on === 'present') === coilInPresent ? 'no' : 'nc');
+  for (const duty of duties) {
+    const throwTo = throwOf(duty);
+    if (duty.kind === 'input') contacts.push(inputContact(index, duty, throwTo));
+    else if (duty.kind === 'tier') {
+      const id = idFor(duty.tag);
+      const minus = duty.common === 'minus';
+      const [plusRail, minusRail] = railsFor(index, 'dc', duty.tag);
+      contacts.push({
+        rail: minus ? plusRail : minusRail,
+        throwTo,
+        target: `${id}:${duty.tier}`,
+        words: `${duty.tag} tier ${duty.tier}`,
+      });
+      if (!added.has(id)) direct.push({ from: `${id}:C`, to: minus ? minusRail : plusRail });
+      const before = added.get(id)?.settings ?? { duty1: 'unused', duty2: 'unused', duty3: 'unused' };
+      const settings = { ...before, common: duty.common, [`duty${duty.tier}`]: duty.on };
+      added.set(id, { id, tag: duty.tag, typeId: TIER_TYPE, settings });
+    } else {
+      const id = idFor(duty.tag);
+      const { load, terminals } = deviceType(duty.typeId);
+      if (!load) throw new JobProblem([{ path: 'duties', message: `${duty.tag} is no load.` }]);
+      const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', duty.tag);
+      const plus = terminals.find(({ role }) => role === 'loadPlus')!.name;
+      const minus = terminals.find(({ role }) => role === 'loadMinus')!.name;
+      contacts.push({ rail: line, throwTo, target: `${id}:${plus}`, words: duty.tag });
+      if (duty.bothLines)
+        contacts.push({ rail: back, throwTo, target: `${id}:${minus}`, words: `${duty.tag}, return` });
+      else direct.push({ from: `${id}:${minus}`, to: back });
+      added.set(id, { id, tag: duty.tag, typeId: duty.typeId, settings: { duty: duty.on } });
+    }
+  }
+  return { contacts, direct, added: [...added.values()] };
+}
+
+function inputContact(
+  index: JobIndex,
+  { moduleId, channel }: Extract<RelayDuty, { kind: 'input' }>,
+  throwTo: 'no' | 'nc',
+): Contact {
+  const place = { moduleId, channel };
+  const port = index.module(moduleId) && index.portsOf(moduleId).find((p) => p.channel === channel);
+  if (port?.kind !== 'digital')
+    throw new JobProblem([{ path: 'duties', message: 'Choose a digital input of the job for the contact.' }]);
+  const supply = index.railOf(moduleId, port.common)?.supply;
+  const [plusRail, minusRail] = supply
+    ? [`${supply.id}:+`, `${supply.id}:-`]
+    : railsFor(index, 'dc', 'the contact');
+  return {
+    rail: contactRail(index.job, place) === '+' ? plusRail : minusRail,
+    throwTo,
+    target: `${moduleId}:${port.terminal}`,
+    words: `${index.module(moduleId)!.tag} ${port.label}`,
+  };
+}
+
+function railsFor(index: JobIndex, kind: 'ac' | 'dc', tag: string): [string, string] {
+  const supply = index.job.supplies.find((s) => s.kind === kind);
+  if (!supply)
+    throw new JobProblem([
+      {
+        path: 'duties',
+        message: `${tag} runs on ${kind === 'ac' ? 'AC' : 'DC'}, and the job has no such supply. Add one in Panel.`,
+      },
+    ]);
+  return kind === 'ac' ? [`${supply.id}:L`, `${supply.id}:N`] : [`${supply.id}:+`, `${supply.id}:-`];
+}
+
+/** Contacts that share a rail share a pole; a line that is switched comes before what only shows or tells. */
+export function polesOf(contacts: readonly Contact[]): Pole[] {
+  const rails = [...new Set(contacts.map(({ rail }) => rail))];
+  return rails.map((rail, i) => {
+    const own = contacts.filter((contact) => contact.rail === rail);
+    return {
+      number: i + 1,
+      rail,
+      no: own.filter(({ throwTo }) => throwTo === 'no'),
+      nc: own.filter(({ throwTo }) => throwTo === 'nc'),
+    };
+  });
+}

@@ -1,0 +1,170 @@
+import { inputs, withMains } from '../../../test/families.ts';
+import { ACTOR, withModule, withPoint } from '../../../test/jobs.ts';
+import { deviceType } from '../../catalog/catalog.ts';
+import type { JobContent } from '../../model/job.ts';
+import { analyse } from '../../analysis/analysis.ts';
+import { judge } from '../../verdict/judge.ts';
+import { applyChange } from '../../job/changes.ts';
+import { JobIndex } from '../../job/jobIndex.ts';
+import { findWaysOut } from '../../verdict/waysOut/findWaysOut.ts';
+import { planRelay } from './planRelay.ts';
+import type { RelayDuty, RelayWish } from './wish.ts';
+
+const fan = (bothLines = false): RelayDuty => ({
+  kind: 'load',
+  tag: 'FAN',
+  typeId: 'fan-230',
+  on: 'present',
+  bothLines,
+});
+const lamp = (tag: string, on: 'present' | 'away'): RelayDuty => ({
+  kind: 'load',
+  tag,
+  typeId: 'lamp-230',
+  on,
+  bothLines: false,
+});
+const toInput: RelayDuty = { kind: 'input', moduleId: 'm', channel: 0, on: 'present' };
+const wish = (...duties: RelayDuty[]): RelayWish => ({ tag: 'K1', duties, suppressor: 'diode' });
+const start = withMains(inputs());
+const pnp = withPoint(start, { at: null });
+
+/** The job with the plan in it, and its point solved. */
+function planned(job: JobContent, asked: RelayWish) {
+  const plan = planRelay(job, 'px-1', asked);
+  if (!plan.change) throw new Error('no relay was found');
+  const after = applyChange(job, plan.change, ACTOR);
+  const analysis = analyse(new JobIndex(after), 'px-1');
+  const on = (tag: string, state: 'away' | 'present', element = 'load'): boolean => {
+    const id = after.devices.find((device) => device.tag === tag)!.id;
+    return analysis[state].solution.active(`${id}/${element}`);
+  };
+  return { plan, after, analysis, on, verdict: judge(analysis) };
+}
+
+test('line and neutral, both lamps and a contact to the controller take three poles, by their rails', () => {
+  const { plan, verdict, on, analysis } = planned(
+    pnp,
+    wish(fan(true), lamp('H1', 'present'), lamp('H2', 'away'), toInput),
+  );
+  expect(plan.poles.map(({ rail, no, nc }) => [rail, no.length, nc.length])).toEqual([
+    ['mains:L', 2, 1],
+    ['mains:N', 1, 0],
+    ['g1:+', 1, 0],
+  ]);
+  expect(plan.chosen).toBe('relay-3co-24dc');
+  expect(verdict.status).toBe('works');
+  expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
+  expect([on('H1', 'away'), on('H2', 'away')]).toEqual([false, true]);
+  expect([on('H1', 'present'), on('H2', 'present')]).toEqual([true, false]);
+  expect([analysis.away.inputs[0]!.lamp, analysis.present.inputs[0]!.lamp]).toEqual(['off', 'on']);
+});
+
+test('terminals come under both numberings with what lands on each', () => {
+  const { plan } = planned(pnp, wish(fan(), lamp('H2', 'away'), toInput));
+  const landed = Object.fromEntries(
+    plan.terminals.map(({ name, other, landed: l }) => [name, [other, l.join()]]),
+  );
+  // Sockets of two poles: coil 13 and 14; common 9, NC 1, NO 5; common 12, NC 4, NO 8.
+  expect(landed).toEqual({
+    A1: ['13', 'PX-1 BK'],
+    A2: ['14', '0\u00a0V'],
+    11: ['9', 'L 230\u00a0V'],
+    12: ['1', 'H2'],
+    14: ['5', 'FAN'],
+    21: ['12', '+24\u00a0V'],
+    22: ['4', ''],
+    24: ['8', 'M channel 0'],
+  });
+});
+
+test('the smallest relay that bears the load is chosen, and the smaller ones say why not', () => {
+  const pump: RelayDuty = { kind: 'load', tag: 'P1', typeId: 'pump-230', on: 'present', bothLines: false };
+  const { plan, verdict } = planned(pnp, wish(pump));
+  expect(plan.chosen).toBe('relay-1co-24dc');
+  expect(plan.tried[0]!.typeId).toBe('relay-slim-24dc');
+  // 750 W at 230 V is 3.3 A, six times that at the start; a mains 10 % high and a motor 10 % low make it more.
+  expect(plan.tried[0]!.sentence).toMatch(/would have to make (19|20|2\d) A at the start/);
+  expect(verdict.status).toBe('works');
+});
+
+test('a normally closed sensor turns the contacts round', () => {
+  const nc = withPoint(start, { at: null, logic: 'nc' });
+  const { plan, on } = planned(nc, wish(fan()));
+  expect([plan.coilInPresent, plan.poles[0]!.nc.length]).toEqual([false, 1]);
+  expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
+});
+
+test('an NPN sensor holds the coil from plus', () => {
+  const { plan, verdict } = planned(withPoint(start, { at: null, output: 'npn' }), wish(fan()));
+  expect(plan.terminals.slice(0, 2).map(({ landed }) => landed[0])).toEqual(['+24\u00a0V', 'PX-1 BK']);
+  expect(verdict.status).toBe('works');
+});
+
+test('a two-wire mains sensor gets a relay with a mains coil', () => {
+  const ac = withPoint(start, { at: null, typeId: 'inductive-2w-ac', output: 'twowire' });
+  const { plan, after, verdict } = planned(ac, wish(fan()));
+  expect(deviceType(plan.chosen!).coil!.volts).toBe(230);
+  expect(plan.coilVolts).toBe('230 V AC');
+  // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
+  expect(verdict.status).toBe('cannot');
+  const ways = findWaysOut(analyse(new JobIndex(after), 'px-1').context);
+  expect(ways[0]!.sentence).toMatch(/resistor|Ω/);
+});
+
+test.each(['minus', 'plus'] as const)('tiers of a stack light with common %s light as asked', (common) => {
+  const tier = (n: number, on: 'present' | 'away'): RelayDuty => ({
+    kind: 'tier',
+    tag: 'SL1',
+    tier: n,
+    on,
+    common,
+  });
+  const { plan, on, verdict } = planned(pnp, wish(tier(1, 'away'), tier(3, 'present')));
+  expect(plan.poles.map(({ rail }) => rail)).toEqual([common === 'minus' ? 'g1:+' : 'g1:-']);
+  expect([on('SL1', 'away', 'tier1'), on('SL1', 'present', 'tier1')]).toEqual([true, false]);
+  expect([on('SL1', 'away', 'tier3'), on('SL1', 'present', 'tier3')]).toEqual([false, true]);
+  expect(verdict.status).not.toBe('cannot');
+});
+
+test('the input that the sensor is on goes to a contact of the relay', () => {
+  const { after, verdict } = planned(withPoint(start, {}), wish(toInput, fan()));
+  const atInput = new JobIndex(after).across('m:I0').map((ref) => ref.split(':')[1]);
+  expect(atInput).toEqual(['14']);
+  expect(verdict.status).toBe('works');
+});
+
+test('more poles than a relay has are refused with the number, and nothing is proposed', () => {
+  const withNpnGroup = withModule(start, 'n', 'di8-both-4-4', ['+', '+'], 20);
+  const duties = [
+    fan(true),
+    toInput,
+    { kind: 'input', moduleId: 'n', channel: 0, on: 'present' } as const,
+    lamp('H1', 'present'),
+  ];
+  expect(planRelay(withPoint(withNpnGroup, { at: null }), 'px-1', wish(...duties)).poles).toHaveLength(4);
+  const second = applyChange(
+    withNpnGroup,
+    {
+      kind: 'addSupply',
+      supply: { ...start.supplies[0]!, id: 'g2', tag: 'G2' },
+    },
+    ACTOR,
+  );
+  const common = second.wires.find(({ from }) => from === 'n:COM2')!;
+  const moved = applyChange(second, { kind: 'moveWire', wireId: common.id, to: 'g2:+' }, ACTOR);
+  const plan = planRelay(
+    withPoint(moved, { at: null }),
+    'px-1',
+    wish(...duties, { kind: 'input', moduleId: 'n', channel: 4, on: 'present' }),
+  );
+  expect(plan.poles).toHaveLength(5);
+  expect(plan.chosen).toBeUndefined();
+  expect(plan.change).toBeUndefined();
+  expect(plan.tried.at(-1)!.sentence).toMatch(/5 are needed/);
+});
+
+test('a load without its supply, and a device that switches nothing, are refused', () => {
+  const noMains = withPoint(inputs(), { at: null });
+  expect(() => planRelay(noMains, 'px-1', wish(fan()))).toThrow(/runs on AC, and the job has no such supply/);
+});

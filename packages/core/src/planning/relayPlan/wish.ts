@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { Id, Tag } from '../../model/index.ts';
+
+const On = z.enum(['present', 'away']);
+
+/**
+ * Something that the relay's contacts are to do: switch a load on with the target or without it, at one line or at
+ * both; light a tier of a stack light; or close an input of the controller.
+ */
+export const RelayDuty = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('load'), tag: Tag, typeId: z.string(), on: On, bothLines: z.boolean() }),
+  z.object({
+    kind: z.literal('tier'),
+    tag: Tag,
+    tier: z.int().min(1).max(3),
+    on: On,
+    common: z.enum(['minus', 'plus']),
+  }),
+  z.object({ kind: z.literal('input'), moduleId: Id, channel: z.int().min(0), on: On }),
+]);
+
+/** What is wanted of an interposing relay behind a point's sensor. */
+export const RelayWish = z.object({
+  tag: Tag,
+  duties: z.array(RelayDuty).min(1, 'Say what the relay is to switch.').max(12),
+  /** Fitted across a DC coil; across an AC coil a varistor, unless it is none. */
+  suppressor: z.enum(['none', 'diode', 'varistor']),
+});
+
+export type RelayDuty = z.infer<typeof RelayDuty>;
+export type RelayWish = z.infer<typeof RelayWish>;

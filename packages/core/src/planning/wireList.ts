@@ -1,0 +1,202 @@
+import Papa from 'papaparse';
+import { deviceType, moduleType } from '../catalog/index.ts';
+import type { PartTerminal } from '../catalog/index.ts';
+import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
+import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
+import { parseSection } from '../units/index.ts';
+import type { Change } from '../job/index.ts';
+import { JobIndex, planDifferences } from '../job/index.ts';
+
+/** One end of a wire in the list. */
+interface ListedEnd {
+  readonly item: string;
+  readonly terminal: string;
+  /** Row and level of a stacked terminal. */
+  readonly where: string;
+}
+
+/** One line of the wire list. */
+export interface ListedWire {
+  readonly wire: Wire;
+  readonly from: ListedEnd;
+  readonly to: ListedEnd;
+  /** What was found other than planned. */
+  readonly found: string;
+}
+
+const natural = new Intl.Collator('en', { numeric: true });
+
+/** Every wire of a job as planned, ordered by the terminal at which it begins. */
+export function wireList(job: JobContent): ListedWire[] {
+  const index = new JobIndex(job);
+  const found = new Map(planDifferences(index, job.wires).map(({ wire, sentence }) => [wire.id, sentence]));
+  return job.wires
+    .map((wire) => ({
+      wire,
+      from: endOf(index, wire.from),
+      to: endOf(index, wire.to),
+      found: found.get(wire.id) ?? '',
+    }))
+    .sort(
+      (a, b) =>
+        natural.compare(a.from.item, b.from.item) ||
+        natural.compare(a.from.terminal, b.from.terminal) ||
+        natural.compare(a.wire.number, b.wire.number),
+    );
+}
+
+function endOf(index: JobIndex, ref: string): ListedEnd {
+  const { item, terminal } = splitRef(ref);
+  const type = index.device(item)
+    ? deviceType(index.device(item)!.typeId)
+    : index.module(item)
+      ? moduleType(index.module(item)!.typeId)
+      : undefined;
+  const known: PartTerminal | undefined = type?.terminals.find(({ name }) => name === terminal);
+  const where = known?.stacking ? `${known.stacking.row} row, ${known.stacking.level}` : '';
+  return { item: index.tagOf(ref), terminal, where };
+}
+
+const COLUMNS = [
+  'wire',
+  'from',
+  'from_terminal',
+  'from_place',
+  'to',
+  'to_terminal',
+  'to_place',
+  'cable',
+  'core',
+  'colour',
+  'mm2',
+  'length_m',
+  'ferrule',
+  'found',
+] as const;
+
+type Row = Readonly<Record<(typeof COLUMNS)[number], string>>;
+
+function rowOf({ wire, from, to, found }: ListedWire): Row {
+  return {
+    wire: wire.number,
+    from: from.item,
+    from_terminal: from.terminal,
+    from_place: from.where,
+    to: to.item,
+    to_terminal: to.terminal,
+    to_place: to.where,
+    cable: wire.cable ?? '',
+    core: wire.core ?? '',
+    colour: wire.colour,
+    mm2: String(wire.mm2),
+    length_m: String(wire.lengthM),
+    ferrule: wire.ferrule ?? '',
+    found,
+  };
+}
+
+/**
+ * The wire list as CSV (RFC 4180: commas, quotes doubled, CR LF). A cell that a spreadsheet would take for a formula
+ * has an apostrophe before it, which `readWireList` takes away again.
+ */
+export function writeWireList(job: JobContent): string {
+  const rows = wireList(job).map(rowOf);
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => row[c])) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+}
+
+const unescaped = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
+/**
+ * Reads a wire list that was edited elsewhere: cable, core, colour, cross-section, length and ferrule of wires that
+ * the job holds. Which wire goes where is changed in the job, not in a list.
+ * @returns the change, or nothing where the list says what the job says.
+ * @throws JobProblem with every line that cannot be taken; then nothing is.
+ */
+export function readWireList(job: JobContent, text: string): Change | undefined {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (header) => header.trim().toLowerCase(),
+    transform: unescaped,
+  });
+  const fields = parsed.meta.fields ?? [];
+  const missing = ['wire', 'from', 'from_terminal', 'to', 'to_terminal'].filter((f) => !fields.includes(f));
+  if (missing.length)
+    throw new JobProblem([
+      {
+        path: 'line 1',
+        message: `The list lacks the column ${missing.join(', ')}. It begins with ${COLUMNS.join(', ')}.`,
+      },
+    ]);
+  const known = new Map(wireList(job).map((listed) => [nameOf(rowOf(listed)), listed.wire]));
+  const problems: Problem[] = [];
+  const changes = parsed.data.flatMap((row, i): Change[] => {
+    const path = `line ${i + 2}`;
+    const wire = known.get(nameOf(row));
+    if (!wire) {
+      problems.push({
+        path,
+        message: `The job has no wire ${row.wire ?? ''} from ${row.from ?? ''} ${row.from_terminal ?? ''} to ${row.to ?? ''} ${row.to_terminal ?? ''}.`,
+      });
+      return [];
+    }
+    const patch = patchOf(wire, row, path, problems);
+    return Object.keys(patch).length ? [{ kind: 'editWire', wireId: wire.id, patch }] : [];
+  });
+  if (problems.length) throw new JobProblem(problems.slice(0, 20));
+  if (changes.length > 400)
+    throw new JobProblem([
+      { path: '', message: `The list changes ${changes.length} wires; at most 400 are taken at once.` },
+    ]);
+  return changes.length ? { kind: 'several', changes } : undefined;
+}
+
+const nameOf = (row: Partial<Record<string, string>>): string =>
+  [row.wire, row.from, row.from_terminal, row.to, row.to_terminal]
+    .map((cell) => cell?.trim() ?? '')
+    .join('\t');
+
+type WirePatch = Extract<Change, { kind: 'editWire' }>['patch'];
+
+function patchOf(wire: Wire, row: Record<string, string>, path: string, problems: Problem[]): WirePatch {
+  const patch: WirePatch = {};
+  const cell = (name: string): string | undefined => row[name]?.trim();
+  for (const key of ['cable', 'core', 'ferrule'] as const) {
+    const value = cell(key);
+    const most = key === 'cable' ? 24 : 12;
+    if (value === undefined || value === (wire[key] ?? '')) continue;
+    if (value.length > most)
+      problems.push({ path: `${path}, ${key}`, message: `At most ${most} characters fit here.` });
+    else patch[key] = value;
+  }
+  const colour = cell('colour')?.toUpperCase();
+  if (colour && colour !== wire.colour) {
+    if ((COLOURS as readonly string[]).includes(colour)) patch.colour = colour as WireColour;
+    else
+      problems.push({
+        path: `${path}, colour`,
+        message: `“${colour}” is no colour. Use ${COLOURS.join(', ')}.`,
+      });
+  }
+  const section = cell('mm2');
+  if (section !== undefined && section !== '' && section !== String(wire.mm2)) {
+    const mm2 = parseSection(section);
+    if (mm2 === undefined || mm2 < 0.05 || mm2 > 50)
+      problems.push({
+        path: `${path}, mm2`,
+        message: `“${section}” is no cross-section. Use 0.05 to 50 mm², or such as AWG 20.`,
+      });
+    else patch.mm2 = mm2;
+  }
+  const length = cell('length_m');
+  if (length !== undefined && length !== '' && length !== String(wire.lengthM)) {
+    const metres = Number(length.replace(',', '.'));
+    if (!(metres > 0) || metres > 2000)
+      problems.push({
+        path: `${path}, length_m`,
+        message: `“${length}” is no length. Use more than 0 and at most 2000 m.`,
+      });
+    else patch.lengthM = metres;
+  }
+  return patch;
+}

@@ -1,0 +1,5 @@
+export { landSteps, stampedSteps } from './steps.ts';
+export type { StampedStep } from './steps.ts';
+export { loopView } from './view/loopView.ts';
+export { PATH_AMPS } from './view/viewTypes.ts';
+export type { LoopView, ViewGlyph, ViewPlate, ViewRow, ViewTerminal, ViewWire } from './view/viewTypes.ts';

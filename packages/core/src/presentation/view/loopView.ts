@@ -1,0 +1,383 @@
+import { plusOf } from '../../job/index.ts';
+import { deviceType, moduleType, settingsOf } from '../../catalog/index.ts';
+import type { FaceGlyph, FaceRow, PartTerminal, PartType, TerminalRole } from '../../catalog/index.ts';
+import type { Element } from '../../circuit/index.ts';
+import type { Device } from '../../model/index.ts';
+import { splitRef } from '../../model/index.ts';
+import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
+import { elementId, signalLeads, signalNode, deviceWords, IDLE } from '../../network/index.ts';
+import type { OwnPort, PointContext } from '../../network/index.ts';
+import { safetyTarget } from '../../analysis/index.ts';
+import type { SafetyTarget, PointState } from '../../analysis/index.ts';
+import type { Rail } from '../../job/index.ts';
+import type { Reason } from '../../verdict/index.ts';
+import { faceOf } from './face.ts';
+import { portFace } from './portFace.ts';
+import { stopWords } from './stopWords.ts';
+import { PATH_AMPS } from './viewTypes.ts';
+import type {
+  LoopView,
+  ViewGlyph,
+  ViewLamp,
+  ViewPlate,
+  ViewRail,
+  ViewRow,
+  ViewTerminal,
+  ViewWire,
+} from './viewTypes.ts';
+
+/** Reads the drawing's content off a solved state. @param reasons why the point does not work, if it does not. */
+export function loopView(
+  context: PointContext,
+  state: PointState,
+  reasons: readonly Reason[] = [],
+): LoopView {
+  const builder = new Builder(context, state, reasons[0] && stopWords(reasons[0], context));
+  const plates = [
+    builder.device(context.device),
+    ...context.scope.mateIds.flatMap((id) => builder.mate(id)),
+    ...builder.safety(),
+    ...context.helpers.map((device) => builder.device(device)),
+    ...builder.ports(),
+  ];
+  const wires = builder.wires(plates);
+  const rails = builder.rails(wires);
+  const signal = builder.signal(wires);
+  return { rails, plates, wires, signal, summary: summaryOf(context, signal) };
+}
+
+const FLOW_WORDS = {
+  out: 'current flows out of the device into the signal wire',
+  in: 'current flows from the signal wire into the device',
+  none: 'no current in the signal wire',
+} as const;
+
+function summaryOf(
+  { device, module, port }: PointContext,
+  { flows, volts, amps }: LoopView['signal'],
+): string {
+  const on = module && port ? `, on ${module.tag} ${port.label}` : '';
+  return `Loop of ${device.tag}, ${deviceWords({ device })}${on}: ${FLOW_WORDS[flows]}; ${volts}, ${amps}`;
+}
+
+/** Leads that a device can do without. */
+const OPTIONAL: ReadonlySet<TerminalRole> = new Set([
+  'complement',
+  'aux',
+  'auxReturn',
+  'earth',
+  'safeIn1',
+  'safeIn2',
+  'lineCommon',
+]);
+
+class Builder {
+  private readonly context: PointContext;
+  private readonly state: PointState;
+  private readonly stopped: string | undefined;
+  private readonly elements: ReadonlyMap<string, Element>;
+  /** Signal current into each terminal from inside its plate, A. */
+  private readonly carried = new Map<string, number>();
+
+  constructor(context: PointContext, state: PointState, stopped: string | undefined) {
+    this.context = context;
+    this.state = state;
+    this.stopped = stopped;
+    this.elements = new Map(state.netlist.elements.map((element) => [element.id, element]));
+  }
+
+  device(device: Device): ViewPlate {
+    const type = deviceType(device.typeId);
+    const own = device.id === this.context.device.id;
+    const circuit = type.circuit({
+      ...IDLE,
+      style: device.output,
+      settings: settingsOf(type, device.settings),
+    });
+    const face = type.face ?? faceOf(circuit);
+    const rows = face.flatMap((row) => this.row(device.id, type, row, own));
+    return {
+      id: device.id,
+      kind: own ? 'device' : 'helper',
+      title: device.tag,
+      words: own ? deviceWords({ device }) : type.name,
+      lamp: own ? this.deviceLamp(type) : this.helperLamp(device.id, type),
+      rows,
+    };
+  }
+
+  /** Another device of a chain; one that only shares a loose common is not drawn. */
+  mate(id: string): ViewPlate[] {
+    return this.context.type.stimulated === 'guard' ? [this.device(this.context.index.device(id)!)] : [];
+  }
+
+  private deviceLamp({ indicators = [], supply }: PartType & { supply?: object }): ViewLamp | undefined {
+    const { powered, outputOn } = this.state;
+    const lamp = indicators.find(({ kind }) => kind === 'lamp');
+    if (!lamp && !supply) return undefined;
+    const on = lamp ? this.isOn(elementId(this.context.device.id, lamp.id)) || outputOn : powered;
+    const lit = lamp?.id === 'output' ? outputOn : on;
+    return {
+      words: powered ? (lit ? 'on' : 'off') : 'dead',
+      on: powered && lit,
+      colour: 'sensor',
+      dead: !powered,
+    };
+  }
+
+  private helperLamp(id: string, { indicators = [] }: PartType): ViewLamp | undefined {
+    const telling = indicators.find(({ kind }) => kind === 'coil' || kind === 'load');
+    if (!telling || indicators.filter(({ kind }) => kind === 'load').length > 1) return undefined;
+    const on = this.isOn(elementId(id, telling.id));
+    return {
+      words: telling.kind === 'coil' ? (on ? 'in' : 'out') : on ? 'on' : 'off',
+      on,
+      colour: telling.kind === 'coil' ? 'input' : 'sensor',
+    };
+  }
+
+  /** The safety relay, drawn whole below the guards that lead to it. */
+  safety(): ViewPlate[] {
+    const target = this.wholeTarget();
+    if (!target) return [];
+    const { module } = target;
+    const type = moduleType(module.typeId);
+    const on = this.isOn(target.released);
+    return [
+      {
+        id: module.id,
+        kind: 'module',
+        title: module.tag,
+        words: 'safety relay',
+        lamp: { words: on ? 'released' : 'off', on, colour: 'input' },
+        rows: (type.face ?? []).flatMap((row) => this.row(module.id, type, row, false)),
+      },
+    ];
+  }
+
+  private wholeTarget(): SafetyTarget | undefined {
+    if (this.context.type.stimulated !== 'guard') return undefined;
+    const target = safetyTarget(this.context);
+    return target && moduleType(target.module.typeId).face ? target : undefined;
+  }
+
+  /** Every port on which the point is landed, but those of a safety relay. */
+  ports(): ViewPlate[] {
+    const whole = this.wholeTarget()?.module.id;
+    return this.context.ports.filter(({ module }) => module.id !== whole).map((own) => this.port(own));
+  }
+
+  private port(own: OwnPort): ViewPlate {
+    const { module, port, address } = own;
+    const type = moduleType(module.typeId);
+    const names = new Set([port.terminal, port.common, ...Object.values(port.roles)]);
+    const circuit = type.circuit({ ...IDLE, settings: own.settings }).filter((element) => {
+      const local = element.id;
+      return (
+        local === port.name ||
+        local.startsWith(`${port.name}-`) ||
+        (port.kind === 'safety' && /^S\d$/.test(local)) ||
+        (port.kind === 'output' && /^(no1|nc1)$/.test(local) && port.name === 'R') ||
+        (element.kind === 'optocoupler' && names.has(element.terminal) && port.kind !== 'digital')
+      );
+    });
+    const face = portFace(port) ?? faceOf(circuit);
+    const inputs = this.state.inputs.find((reading) => reading.own.port === port);
+    const measured = this.state.measured.find((reading) => reading.own.port === port);
+    return {
+      id: `${module.id}/${port.name}`,
+      kind: 'port',
+      title: `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}`,
+      words: moduleType(module.typeId).family,
+      figure: inputs
+        ? [address, inputs.bit === undefined ? '?' : inputs.bit].filter((x) => x !== undefined).join(' = ')
+        : measured
+          ? `${address ? `${address}  ` : ''}${fixed(measured.value.nom, measured.unit === 'V' ? 2 : 1)}\u00a0${measured.unit}`
+          : address,
+      lamp: inputs ? { words: inputs.lamp, on: inputs.lamp === 'on', colour: 'input' } : undefined,
+      rows: face.flatMap((row) => this.row(module.id, type, row, true)),
+    };
+  }
+
+  /** A row with its terminals, unless none of them is wired and the part is only a helper. */
+  private row(itemId: string, type: PartType, row: FaceRow, always: boolean): ViewRow[] {
+    const ends = [row.a, row.middle, row.b].filter((name) => name !== undefined && !name.startsWith('~'));
+    if (!always && !ends.some((name) => this.context.index.wiresAt(`${itemId}:${name}`).length)) return [];
+    const glyph = row.glyph && this.glyph(itemId, row.glyph, row.a, row.middle ?? row.b);
+    const second = row.second && this.glyph(itemId, row.second, row.middle, row.b);
+    const terminal = (name: string | undefined): ViewTerminal | undefined =>
+      name === undefined || name.startsWith('~') ? undefined : this.terminal(itemId, type, name);
+    return [{ a: terminal(row.a), b: terminal(row.b), middle: terminal(row.middle), glyph, second }];
+  }
+
+  private terminal(itemId: string, type: PartType, name: string): ViewTerminal {
+    const ref = `${itemId}:${name}`;
+    return {
+      ref,
+      name,
+      ...namesOf(type.terminals.find((t) => t.name === name)),
+      floating: this.floating(ref),
+      wired: this.context.index.wiresAt(ref).length > 0,
+      needed: this.needed(itemId, type, name),
+    };
+  }
+
+  private needed(itemId: string, type: PartType, name: string): boolean {
+    const { device, ports } = this.context;
+    if (itemId === device.id) {
+      const role = type.terminals.find((t) => t.name === name)?.role;
+      return role !== undefined && !OPTIONAL.has(role);
+    }
+    return ports.some(
+      ({ module, port }) => module.id === itemId && (port.terminal === name || port.common === name),
+    );
+  }
+
+  private floating(ref: string): boolean {
+    try {
+      return this.state.solution.floating(ref);
+    } catch {
+      return false;
+    }
+  }
+
+  private isOn(id: string): boolean {
+    const { solution } = this.state;
+    return solution.active(id) || solution.closed(id);
+  }
+
+  /** Reads a glyph's state and current, and notes what it brings to its two ends. */
+  private glyph(itemId: string, { kind, id, text }: FaceGlyph, from?: string, to?: string): ViewGlyph {
+    if (id === undefined) return { kind, text, on: false, amps: 0 };
+    const full = elementId(itemId, id);
+    const { amps, on } = this.reading(full, from && `${itemId}:${from}`);
+    if (kind !== 'line' && kind !== 'state') {
+      if (from) this.carry(`${itemId}:${from}`, -amps);
+      if (to) this.carry(`${itemId}:${to}`, amps);
+    }
+    const own = kind === 'opto' && this.context.module?.id === itemId && id === this.context.port?.name;
+    return {
+      kind,
+      text,
+      on,
+      amps: kind === 'line' ? 0 : amps,
+      ...(own && this.stopped && { stopped: this.stopped }),
+    };
+  }
+
+  private carry(ref: string, amps: number): void {
+    this.carried.set(ref, (this.carried.get(ref) ?? 0) + amps);
+  }
+
+  /** Current of an element from a node on, and whether it is on. */
+  private reading(id: string, from: string | undefined): { amps: number; on: boolean } {
+    const { solution } = this.state;
+    const branch = /^(.*)\/(high|low)$/.exec(id);
+    const element = this.elements.get(branch ? branch[1]! : id);
+    if (!element) return { amps: 0, on: false };
+    if (branch) {
+      const amps = solution.amps(id);
+      const on = solution.active(element.id);
+      const styled = element.kind === 'output' ? element.style : 'pnp';
+      const closed =
+        branch[2] === 'high' ? on : styled === 'pushpull' ? solution.powered(element.id) && !on : on;
+      return { amps, on: closed };
+    }
+    if (element.kind === 'detector' || element.kind === 'latch') return { amps: 0, on: solution.active(id) };
+    const start =
+      'a' in element
+        ? element.a
+        : 'terminal' in element
+          ? element.terminal
+          : 'plus' in element
+            ? element.plus
+            : 'anode' in element
+              ? element.anode
+              : '';
+    const amps = solution.amps(id);
+    const detector = this.elements.get(id.replace(/-(winding|part|diode)$/, ''));
+    return {
+      amps: from === undefined || from === start || start.includes('~') ? amps : -amps,
+      on:
+        element.kind === 'switch' || element.kind === 'twoWire'
+          ? solution.closed(id)
+          : detector?.kind === 'detector'
+            ? solution.active(detector.id)
+            : Math.abs(amps) > PATH_AMPS,
+    };
+  }
+
+  wires(plates: readonly ViewPlate[]): ViewWire[] {
+    const shown = new Set(
+      plates.flatMap(({ rows }) =>
+        rows.flatMap(({ a, b, middle }) => [a, b, middle].flatMap((t) => t?.ref ?? [])),
+      ),
+    );
+    const { scope, index } = this.context;
+    const isRail = (ref: string): boolean => index.supply(splitRef(ref).item) !== undefined;
+    return scope.wires
+      .filter(({ from, to }) => (shown.has(from) || isRail(from)) && (shown.has(to) || isRail(to)))
+      .map((wire) => ({
+        id: wire.id,
+        number: wire.number,
+        colour: wire.colour,
+        from: wire.from,
+        to: wire.to,
+        amps: this.path(wire.id, wire.from, wire.to),
+        differs: wire.landed !== undefined,
+      }));
+  }
+
+  /** What a wire carries of the signal: nothing where only the electronics behind its ends draw from it. */
+  private path(id: string, from: string, to: string): number {
+    const amps = this.state.solution.amps(id);
+    const signal = Math.max(Math.abs(this.carried.get(from) ?? 0), Math.abs(this.carried.get(to) ?? 0));
+    return Math.abs(amps) >= PATH_AMPS && signal >= PATH_AMPS ? amps : 0;
+  }
+
+  rails(wires: readonly ViewWire[]): ViewRail[] {
+    const { index, supply } = this.context;
+    const used = new Set(wires.flatMap(({ from, to }) => [from, to]));
+    const plus = plusOf(supply);
+    const minus = `${supply.id}:${supply.kind === 'ac' ? 'N' : '-'}`;
+    return index.job.supplies.flatMap((row) =>
+      (row.kind === 'ac' ? (['L', 'N', 'PE'] as const) : (['+', '-', 'PE'] as const)).flatMap((rail) => {
+        const ref = `${row.id}:${rail}`;
+        if (!used.has(ref) && ref !== plus && ref !== minus) return [];
+        return [{ ref, rail, name: row.tag, volts: this.railVolts(ref, rail) }];
+      }),
+    );
+  }
+
+  private railVolts(ref: string, rail: Rail): string {
+    if (rail === '-') return '0\u00a0V';
+    if (rail === 'PE' || rail === 'N') return rail;
+    const volts = this.state.netlist.elements.some(({ id }) => id === splitRef(ref).item)
+      ? this.state.solution.volts(ref)
+      : 0;
+    return rail === 'L' ? `L ${Math.round(volts)}\u00a0V` : `+${formatVolts(volts)}`;
+  }
+
+  signal(wires: readonly ViewWire[]): LoopView['signal'] {
+    const ref = signalNode(this.context.device);
+    const wire = wires.find(({ from, to }) => from === ref || to === ref);
+    const { solution, signalFloating, signalVolts } = this.state;
+    const raw = this.context.scope.wires.find(({ from, to }) => from === ref || to === ref);
+    const amps = raw ? Math.abs(solution.amps(raw.id)) : 0;
+    return {
+      ref,
+      across: signalLeads(this.context.device, this.state.netlist.reference).across,
+      volts: signalFloating ? 'floating' : formatVolts(signalVolts),
+      amps: amps >= 1 ? `${fixed(amps, 2)}\u00a0A` : formatMilliamps(amps),
+      flows: !wire?.amps ? 'none' : wire.amps > 0 === (wire.from === ref) ? 'out' : 'in',
+    };
+  }
+}
+
+function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'other' | 'stack'> {
+  const stacking = terminal?.stacking;
+  return {
+    ...(terminal?.other && { other: terminal.other }),
+    ...(stacking && { stack: `${stacking.row} row, ${stacking.level}` }),
+  };
+}

@@ -1,0 +1,37 @@
+/** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
+export type Expected =
+  | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: string; readonly no: string }
+  | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number }
+  | {
+      readonly kind: 'value';
+      readonly min: number;
+      readonly nom: number;
+      readonly max: number;
+      readonly unit: string;
+      readonly digits: number;
+      /** What was injected, in the source's unit, and the value that one unit of it is worth. */
+      readonly injected: number;
+      readonly perInjected: number;
+    };
+
+export interface Check {
+  readonly key: string;
+  readonly label: string;
+  readonly detail: string;
+  readonly expected: Expected;
+}
+
+export interface CheckGroup {
+  /** `supply`, or the key of a state. */
+  readonly key: string;
+  readonly title: string;
+  readonly how?: string;
+  readonly caution?: string;
+  readonly checks: readonly Check[];
+}
+
+export interface ProofPlan {
+  /** Why there is nothing to prove yet. */
+  readonly blocked?: string;
+  readonly groups: readonly CheckGroup[];
+}

@@ -1,0 +1,20 @@
+import type { Range, Scaling } from '../model/index.ts';
+import type { OwnPort } from '../network/index.ts';
+import type { CalibrationTables } from './calibrationTable.ts';
+import type { Chain } from './chain.ts';
+import type { SensedBy } from './sensorPart.ts';
+
+/** The chain of a point of a job, with what has to be said of it. */
+export interface PointChain {
+  readonly chain: Chain;
+  readonly scaling: Scaling;
+  readonly tables: CalibrationTables;
+  readonly own: OwnPort;
+  readonly sensed: SensedBy;
+  /** The value's range at the sensor, as the chain's first link has it. */
+  readonly range: Range;
+  readonly notes: readonly string[];
+}
+
+/** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */
+export type NoChain = { readonly problem: string } | undefined;

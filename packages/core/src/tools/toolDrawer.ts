@@ -1,0 +1,38 @@
+import { deviceType, takesRange } from '../catalog/index.ts';
+import type { Point } from '../model/index.ts';
+import type { Change, JobIndex } from '../job/index.ts';
+import { CONTACTS_TOOL } from './contacts.ts';
+import { DISPLAYS_TOOL } from './displaysTool.ts';
+import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
+import { LOOP_TOOL } from './loop.ts';
+import { COUNTS_TOOL, SIGNAL_TOOL } from './signal.ts';
+import { COUPLE_TOOL, RTD_TOOL } from './temperature.ts';
+import type { Tool, ToolValues } from './tool.ts';
+import { UNITS_TOOL } from './unitsTool.ts';
+
+/** The calculators of the tool drawer, in the order in which they lie in it. */
+export const TOOLS: readonly Tool[] = [
+  SIGNAL_TOOL,
+  COUNTS_TOOL,
+  RTD_TOOL,
+  COUPLE_TOOL,
+  PULSE_TOOL,
+  CUTOFF_TOOL,
+  VELOCITY_TOOL,
+  COIL_TOOL,
+  LOOP_TOOL,
+  CONTACTS_TOOL,
+  DISPLAYS_TOOL,
+  UNITS_TOOL,
+];
+
+export const findTool = (id: string): Tool | undefined => TOOLS.find((tool) => tool.id === id);
+
+/** What a result changes at a point besides its note: nothing where the point has no value that it could concern. */
+export const changesAt = (
+  tool: Tool,
+  values: ToolValues,
+  index: JobIndex,
+  point: Point,
+): readonly Change[] =>
+  takesRange(deviceType(index.deviceOf(point).typeId)) ? (tool.send?.(values, index, point) ?? []) : [];

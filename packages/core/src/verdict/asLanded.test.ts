@@ -1,0 +1,103 @@
+import fc from 'fast-check';
+import { FAMILIES } from '../../test/families.ts';
+import { after } from '../../test/jobs.ts';
+import { deviceType, moduleType, supplyTerminals } from '../catalog/catalog.ts';
+import type { JobContent, Landed } from '../model/job.ts';
+import { COLOURS } from '../model/job.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { judge } from './judge.ts';
+import { ownWires, planDifferences, refWords } from '../job/asLanded.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { loopView } from '../presentation/view/loopView.ts';
+
+/** Every terminal of a job. */
+const terminalsOf = (job: JobContent): string[] => [
+  ...job.supplies.flatMap((supply) => supplyTerminals(supply).map((name) => `${supply.id}:${name}`)),
+  ...job.modules.flatMap(({ id, typeId }) => moduleType(typeId).terminals.map(({ name }) => `${id}:${name}`)),
+  ...job.devices.flatMap(({ id, typeId }) => deviceType(typeId).terminals.map(({ name }) => `${id}:${name}`)),
+];
+
+const families = Object.keys(FAMILIES);
+const made = new Map(families.map((name) => [name, FAMILIES[name]!()]));
+
+/** A family’s job with one of the point’s wires found somewhere or in some colour, or not found. */
+const found = fc
+  .record({
+    family: fc.constantFrom(...families),
+    wire: fc.nat(),
+    terminal: fc.nat(),
+    end: fc.constantFrom('from', 'to', 'missing', 'colour'),
+    colour: fc.constantFrom(...COLOURS),
+  })
+  .map(({ family, wire, terminal, end, colour }) => {
+    const job = made.get(family)!;
+    const index = new JobIndex(job);
+    const own = ownWires(index, index.point('px-1'));
+    const picked = own[wire % own.length]!;
+    const refs = terminalsOf(job).filter((ref) => ref !== picked.from && ref !== picked.to);
+    const ref = refs[terminal % refs.length]!;
+    const landed: Landed =
+      end === 'missing' ? { missing: true } : end === 'colour' ? { colour } : { [end]: ref };
+    return { family, job, picked, landed };
+  });
+
+test('whatever is found of one wire, the circuit is solved, told and drawn, and the plan brings it back', () => {
+  fc.assert(
+    fc.property(found, ({ job, picked, landed }) => {
+      const other = after(job, { kind: 'landWire', wireId: picked.id, landed });
+      const index = new JobIndex(other);
+      const analysis = analyse(index, 'px-1', 'nominal');
+      const { status, sentence } = judge(analysis);
+      expect(['works', 'doubtful', 'cannot', 'open']).toContain(status);
+      expect(sentence.length).toBeGreaterThan(10);
+      for (const state of [...analysis.shown, ...analysis.staged]) {
+        expect(Number.isFinite(state.signalVolts)).toBe(true);
+        expect(loopView(analysis.context, state).summary).not.toBe('');
+      }
+      expect(after(other, { kind: 'landWire', wireId: picked.id, landed: null })).toEqual(job);
+    }),
+    { numRuns: 250, seed: 20261125 },
+  );
+});
+
+test('what differs is listed once, with what it is and how it goes back', () => {
+  fc.assert(
+    fc.property(found, ({ job, picked, landed }) => {
+      const other = after(job, { kind: 'landWire', wireId: picked.id, landed });
+      const index = new JobIndex(other);
+      const differences = planDifferences(index, ownWires(index, index.point('px-1')));
+      const same = 'colour' in landed && landed.colour === picked.colour;
+      expect(differences.map(({ wire }) => wire.id)).toEqual(same ? [] : [picked.id]);
+      for (const { sentence, back } of differences) {
+        expect(sentence).toContain(picked.number);
+        expect(back).toContain(picked.number);
+        if (landed.missing) expect(sentence).toMatch(/is missing/);
+        for (const ref of [landed.from, landed.to])
+          if (ref) expect(sentence).toContain(`${refWords(index, ref)} instead of`);
+      }
+    }),
+    { numRuns: 250, seed: 20261125 },
+  );
+});
+
+test('a wire’s colour alone changes nothing in the circuit', () => {
+  fc.assert(
+    fc.property(found, fc.constantFrom(...COLOURS), ({ job, picked }, colour) => {
+      const painted = after(job, { kind: 'landWire', wireId: picked.id, landed: { colour } });
+      expect(judge(analyse(new JobIndex(painted), 'px-1')).status).toBe('works');
+    }),
+    { numRuns: 40, seed: 7 },
+  );
+});
+
+test('rails are called by their volts, and by their supply where there are several', () => {
+  const job = made.get('interposing relay')!;
+  const index = new JobIndex(job);
+  expect([refWords(index, 'g1:+'), refWords(index, 'mains:N'), refWords(index, 'm:I0')]).toEqual([
+    '+24\u00a0V',
+    'N',
+    'M channel 0',
+  ]);
+  const second = after(job, { kind: 'addSupply', supply: { ...job.supplies[0]!, id: 'g2', tag: 'G2' } });
+  expect(refWords(new JobIndex(second), 'g1:-')).toBe('G1 0\u00a0V');
+});

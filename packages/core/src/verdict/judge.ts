@@ -1,0 +1,63 @@
+import { deviceType } from '../catalog/index.ts';
+import type { JobContent } from '../model/index.ts';
+import { analyse, SAFETY_NOTE } from '../analysis/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import type { PointContext } from '../network/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { diagnose } from './reasons/diagnose.ts';
+import type { Reason } from './reasons/reason.ts';
+import { worksSentence } from './worksSentence.ts';
+
+/**
+ * `works`: surely on in one state and surely off in the other; `doubtful`: it does so at nominal values but not
+ * over the whole tolerance, or a limit is passed; `cannot`: it does not follow the target; `open`: not landed.
+ */
+export type VerdictStatus = 'works' | 'doubtful' | 'cannot' | 'open';
+
+/** What the solved states say of a point. */
+export interface Judgement {
+  readonly status: VerdictStatus;
+  /** One sentence or two: what, and why. */
+  readonly sentence: string;
+  readonly reasons: readonly Reason[];
+  /** Stands beside the verdict whatever it is. */
+  readonly note?: string;
+}
+
+/** Status and reasons alone, without looking for ways out. */
+export function judge(analysis: Analysis): Judgement {
+  const note = analysis.context.type.family === 'safety' ? SAFETY_NOTE : undefined;
+  return { ...verdictWords(analysis), ...(note && { note }) };
+}
+
+function verdictWords(analysis: Analysis): Judgement {
+  const { context } = analysis;
+  if (!isLanded(context))
+    return {
+      status: 'open',
+      sentence: `${context.point.tag} is not on a channel yet. Choose one to see whether it works there.`,
+      reasons: [],
+    };
+  const reasons = diagnose(analysis);
+  const stopping = reasons.filter((reason) => reason.weight === 'cannot');
+  if (stopping.length) return { status: 'cannot', sentence: stopping[0]!.sentence, reasons };
+  if (reasons.length) return { status: 'doubtful', sentence: reasons[0]!.sentence, reasons };
+  return { status: 'works', sentence: worksSentence(analysis), reasons };
+}
+
+/** A point is landed once it is on a port, or its signal goes to a helper that is wired. */
+function isLanded({ ports, helpers, index }: PointContext): boolean {
+  return (
+    ports.length > 0 ||
+    helpers.some(({ id, typeId }) =>
+      deviceType(typeId).terminals.some(({ name }) => index.wiresAt(`${id}:${name}`).length),
+    )
+  );
+}
+
+/** Status of one point of a job; used to prove a way out. What cannot work at nominal values is not looked at further. */
+export function statusIn(job: JobContent, pointId: string): VerdictStatus {
+  const index = new JobIndex(job);
+  const quick = judge(analyse(index, pointId, 'nominal')).status;
+  return quick === 'cannot' || quick === 'open' ? quick : judge(analyse(index, pointId)).status;
+}

@@ -1,0 +1,144 @@
+import { deviceType, ohmsAt, resistanceOf, SIGNALS } from '../../catalog/index.ts';
+import type { DeviceType } from '../../catalog/index.ts';
+import type { Device } from '../../model/index.ts';
+import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
+import type { Analysis, AnalogReading, PointState } from '../../analysis/index.ts';
+import { DIGITAL_OHMS, loopBudget } from '../../analysis/index.ts';
+import { cannot, doubtful } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/** Shares of the range by which a reading may be off before it is doubtful, and before it is useless. */
+const DOUBTFUL = 0.015;
+const USELESS = 0.05;
+
+/** Why an analog input does not read what the device measures. */
+export function analogReasons(analysis: Analysis): Reason[] {
+  const { context, shown } = analysis;
+  const { type } = context;
+  const loop = loopReasons(analysis);
+  if (loop.some(({ weight }) => weight === 'cannot')) return loop;
+  const reasons = (shown[0]?.measured ?? []).flatMap((_, i) => {
+    const rows = shown.map((state) => ({ state, reading: state.measured[i]! }));
+    if (type.resistance && rows[0]!.reading.unit === 'Ω') return resistanceReasons(analysis, rows);
+    return signalReasons(context.device, type, rows);
+  });
+  return [...loop, ...reasons];
+}
+
+type Row = { readonly state: PointState; readonly reading: AnalogReading };
+
+/** Share of the range that a reading makes of the value. */
+function shareOf(device: Device, { unit, value, share }: AnalogReading): number | undefined {
+  if (share) return share.nom;
+  const element = resistanceOf(device);
+  if (unit === 'Ω' && element) return (value.nom - element.lowOhms) / (element.highOhms - element.lowOhms);
+  const { couple } = deviceType(device.typeId);
+  return unit === 'mV' && couple ? value.nom / couple.millivolts : undefined;
+}
+
+function signalReasons(device: Device, type: DeviceType, rows: readonly Row[]): Reason[] {
+  const offs = rows.map(({ state, reading }) => {
+    const share = shareOf(device, reading);
+    return { state, reading, share, off: share === undefined ? Infinity : share - state.situation.level };
+  });
+  const worst = offs.reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
+  if (Math.abs(worst.off) <= DOUBTFUL) return [];
+  const { own, value, unit } = worst.reading;
+  const share = `${fixed((worst.share ?? 0) * 100, 1)} %`;
+  const reads = `At ${fixed(worst.state.situation.level * 100, 0)} % of the value ${own.module.tag} ${own.port.label} reads ${share} (${fixed(value.nom, unit === 'V' ? 2 : 1)} ${unit})`;
+  const clash = clashWords(type, worst.reading);
+  const sentence = clash ? `${reads}. ${clash}` : `${reads}.`;
+  return [
+    Math.abs(worst.off) > USELESS
+      ? cannot(clash ? 'signal-switch' : 'signal-reading', sentence)
+      : doubtful(clash ? 'signal-switch' : 'signal-reading', sentence),
+  ];
+}
+
+/** What of signal, switch and range parameter do not agree. */
+function clashWords(type: DeviceType, { own }: AnalogReading): string | undefined {
+  const { signal } = type;
+  const { port, settings } = own;
+  if (!signal || !port.rangeKey || !port.switchKey) return undefined;
+  const [at, range] = [settings[port.switchKey], settings[port.rangeKey]];
+  if (SIGNALS[signal].unit === at && signal === range) return undefined;
+  return `The device gives ${signal}, the switch stands at ${at}, the parameter says ${range}: the three must agree.`;
+}
+
+function loopReasons(analysis: Analysis): Reason[] {
+  const { context, present, shown } = analysis;
+  const budget = loopBudget(analysis);
+  if (!budget) return [];
+  const top = SIGNALS[context.type.signal ?? '4-20 mA'].high / 1000;
+  const id = `${context.device.id}/signal`;
+  const amps = present.solution.amps(id);
+  const clash = present.measured.some((reading) => clashWords(context.type, reading) !== undefined);
+  if (shown.every(({ solution }) => solution.amps(id) < 0.001))
+    return clash
+      ? []
+      : [
+          cannot(
+            'loop-open',
+            `No current flows in the loop of ${context.device.tag}: it is open, or the wrong way round.`,
+          ),
+        ];
+  const left = `${formatVolts(Math.max(budget.left.nom, 0))} would be left for ${context.device.tag} at ${formatMilliamps(top)}, and it needs ${formatVolts(budget.needs)}`;
+  if (amps < top * 0.995)
+    return [cannot('loop-volts', `The loop runs out of volts at ${formatMilliamps(amps)}: ${left}.`)];
+  const reasons: Reason[] = [];
+  if (budget.margin < 0)
+    reasons.push(
+      doubtful(
+        'loop-volts',
+        `At the edge of the tolerances only ${formatVolts(budget.left.min)} are left for ${context.device.tag} at the top of its current; it needs ${formatVolts(budget.needs)}.`,
+      ),
+    );
+  if (/digital/.test(context.type.id) && budget.ohms < DIGITAL_OHMS * 0.98)
+    reasons.push(
+      doubtful(
+        'loop-ohms',
+        `The loop has only ${Math.round(budget.ohms)} Ω; digital communication needs at least ${DIGITAL_OHMS} Ω between transmitter and supply.`,
+      ),
+    );
+  return reasons;
+}
+
+function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[] {
+  const element = resistanceOf(context.device)!;
+  const [first] = rows;
+  const { own } = first!.reading;
+  const sense = ['s+', 's-'].map((end) => `${own.module.id}:${own.port.name}${end}`);
+  const wires = own.settings[own.port.wiresKey ?? ''] ?? '2';
+  const needed = wires === '4' ? sense : wires === '3' ? [sense[1]!] : [];
+  const loose = needed.find((node) => context.index.wiresAt(node).length === 0);
+  if (loose)
+    return [
+      cannot(
+        'sense-open',
+        `${own.module.tag} ${own.port.label} is set to ${wires} wires, but nothing is landed on ${loose.split(':')[1]}: what it reads means nothing.`,
+      ),
+    ];
+  const off = rows.map(({ state, reading }) => reading.value.nom - ohmsAt(element, state.situation.level));
+  const worst = off.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
+  const share = Math.abs(worst / (element.highOhms - element.lowOhms));
+  const words = `${own.module.tag} ${own.port.label} reads ${fixed(Math.abs(worst), 2)} Ω too ${worst > 0 ? 'much' : 'little'}`;
+  if (share > 0.2)
+    return [
+      cannot(
+        'signal-reading',
+        `${own.module.tag} ${own.port.label} reads nothing of ${context.device.tag}: the element is open, shorted, or on other terminals.`,
+      ),
+    ];
+  if (element.kind !== 'rtd')
+    return share > DOUBTFUL ? [doubtful('lead-error', `${words}: that is the leads.`)] : [];
+  const kelvin = Math.abs(worst) / element.perUnit!;
+  // Class B of IEC 60751 at 0 °C.
+  return kelvin > 0.3
+    ? [
+        doubtful(
+          'lead-error',
+          `${words}, ${fixed(kelvin, 1)} K: that is its leads. Use three or four wires, or set the lead resistance off.`,
+        ),
+      ]
+    : [];
+}

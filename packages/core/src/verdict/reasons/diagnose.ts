@@ -1,0 +1,58 @@
+import type { Analysis } from '../../analysis/index.ts';
+import { arcChainFaults, ARC_UNIT } from '../../analysis/index.ts';
+import { analogReasons } from './analog.ts';
+import { digitalReasons } from './digital.ts';
+import { dutyReasons } from './duties.ts';
+import { ratedReason, wettingReason } from './limits.ts';
+import { mainsReasons } from './mains.ts';
+import { outputReasons, resistorReasons } from './outputs.ts';
+import { pulseReasons } from './pulse.ts';
+import { cannot } from './reason.ts';
+import type { Reason } from './reason.ts';
+import { relayReasons } from './relays.ts';
+import { guardReasons } from './safety.ts';
+import { amplifierReasons } from './amplifier.ts';
+import { supplyReason } from './supply.ts';
+import { talkingReasons } from './talking.ts';
+
+/** Reads off the solved states why a landed point does not work. Empty when it does. */
+export function diagnose(analysis: Analysis): Reason[] {
+  const { states, staged } = analysis;
+  if ([...states, ...staged].some(({ solution }) => solution.outcome !== 'solved'))
+    return [cannot('no-solution', 'The circuit never settles: something in it switches itself on and off.')];
+  const mains = mainsReasons(analysis);
+  if (mains.length) return mains;
+  const supply = supplyReason(analysis);
+  if (supply?.weight === 'cannot') return [supply];
+  // A reason that stops the whole explains what follows from it, which then need not be said.
+  for (const roots of [guardReasons, relayReasons, amplifierReasons, pulseReasons, talkingReasons]) {
+    const found = roots(analysis);
+    if (found.some(({ weight }) => weight === 'cannot')) return [...(supply ? [supply] : []), ...found];
+  }
+  return [
+    ...(supply ? [supply] : []),
+    ...guardReasons(analysis),
+    ...relayReasons(analysis),
+    ...pulseReasons(analysis),
+    ...talkingReasons(analysis),
+    ...digitalReasons(analysis),
+    ...dutyReasons(analysis),
+    ...analogReasons(analysis),
+    ...outputReasons(analysis),
+    ...resistorReasons(analysis),
+    ...ratedReason(analysis),
+    ...wettingReason(analysis),
+    ...chainReasons(analysis),
+  ];
+}
+
+/** Switches of an arc-protection chain that do not fit its units. */
+function chainReasons({ context }: Analysis): Reason[] {
+  if (context.device.typeId !== ARC_UNIT) return [];
+  const { tag } = context.point;
+  const own = (sentence: string): number => (sentence.startsWith(`${tag} `) ? 0 : 1);
+  return arcChainFaults(context.index)
+    .faults.filter((sentence) => sentence.includes(tag))
+    .sort((a, b) => own(a) - own(b))
+    .map((sentence) => cannot('chain', `The chain would not start: ${sentence}`));
+}

@@ -1,0 +1,55 @@
+import { deviceType } from '../../catalog/index.ts';
+import { formatVolts } from '../../units/index.ts';
+import type { Analysis, DutyReading, PointState } from '../../analysis/index.ts';
+import { cannot, doubtful } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/** Loads and listening devices that are not on when they are to be, or not off. */
+export function dutyReasons({ context, shown }: Analysis): Reason[] {
+  return (shown[0]?.duties ?? []).flatMap((_, i) => {
+    const rows = shown.map((state) => ({ state, reading: state.duties[i]! }));
+    const wrong = rows.find(({ state, reading }) => reading.on !== wanted(state, reading));
+    if (wrong) return [unmet(wrong.state, wrong.reading)];
+    const edge = rows.find(({ reading }) => unsure(reading));
+    return edge && context.point ? [atEdge(edge.reading)] : [];
+  });
+}
+
+/** Whether a duty wants its element on in a state. */
+export function wanted({ present }: PointState, { duty }: DutyReading): boolean {
+  return duty.on === 'always' || (duty.on === 'present') === present;
+}
+
+function unsure({ on, volts, onVolts, offVolts, either }: DutyReading): boolean {
+  const [low, high] = either && volts.nom < 0 ? [-volts.max, -volts.min] : [volts.min, volts.max];
+  return on ? low < offVolts : high >= onVolts;
+}
+
+function unmet(state: PointState, reading: DutyReading): Reason {
+  const { duty, volts } = reading;
+  const { family, principle } = deviceType(duty.device.typeId);
+  const when = state.situation.words;
+  if (family === 'io-link' || family === 'serial' || family === 'ethernet')
+    return cannot(
+      'duty-unmet',
+      duty.on === 'always'
+        ? `${duty.label} has no supply: ${formatVolts(volts.nom)} where it needs ${formatVolts(reading.onVolts)}.`
+        : `${when}: ${duty.label} does not hear it. ${voltsOf(volts.nom)} reach it where it wants ${wanted(state, reading) ? `at least ${voltsOf(reading.onVolts)}` : `no more than ${voltsOf(reading.offVolts)}`}.`,
+    );
+  return cannot(
+    'duty-unmet',
+    wanted(state, reading)
+      ? `${when}: ${duty.label} (${principle}) stays off, ${formatVolts(volts.nom)} across it.`
+      : `${when}: ${duty.label} (${principle}) is on where it is to be off, ${formatVolts(volts.nom)} across it.`,
+  );
+}
+
+const voltsOf = (volts: number): string =>
+  Math.abs(volts) < 1 ? `${Math.round(volts * 1000)}\u00a0mV` : formatVolts(volts);
+
+function atEdge({ duty, volts, on }: DutyReading): Reason {
+  return doubtful(
+    'duty-edge',
+    `At the edge of the tolerances ${duty.label} may not be ${on ? 'on' : 'off'}: ${formatVolts(volts.min)} to ${formatVolts(volts.max)} across it.`,
+  );
+}

@@ -1,0 +1,74 @@
+import { nodesOf } from '../../circuit/index.ts';
+import type { Element, Solution } from '../../circuit/index.ts';
+import { fixed } from '../../units/index.ts';
+import type { Analysis } from '../../analysis/index.ts';
+import { EARTHING } from '../../network/index.ts';
+import type { Supply } from '../../model/index.ts';
+import { plusOf } from '../../job/index.ts';
+import { cannot } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/**
+ * Which kinds of supply can reach each node through the parts between: open contacts count, earthing does not.
+ */
+export function reachOf(elements: readonly Element[]): (node: string) => ReadonlySet<'dc' | 'ac'> {
+  const parent = new Map<string, string>();
+  const root = (name: string): string => {
+    let at = name;
+    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
+    return at;
+  };
+  const joined = elements.filter(({ id, kind }) => kind !== 'detector' && !EARTHING.test(id));
+  for (const element of joined) {
+    const [first, ...rest] = nodesOf(element);
+    for (const node of rest) if (root(first!) !== root(node)) parent.set(root(first!), root(node));
+  }
+  const kinds = new Map<string, Set<'dc' | 'ac'>>();
+  for (const element of joined) {
+    if (element.kind !== 'source') continue;
+    const of = /:L$/.test(element.plus) ? 'ac' : /:\+$/.test(element.plus) ? 'dc' : undefined;
+    if (!of) continue;
+    const found = kinds.get(root(element.plus)) ?? new Set();
+    kinds.set(root(element.plus), found.add(of));
+  }
+  return (node) => kinds.get(root(node)) ?? new Set();
+}
+
+/** Mains and control supply that meet in one circuit, and supplies that are short-circuited. */
+export function mainsReasons({ context, states }: Analysis): Reason[] {
+  const { index, point } = context;
+  const { elements } = states[0]!.netlist;
+  const reach = reachOf(elements);
+  const supplies = index.job.supplies.filter(({ id }) => elements.some((element) => element.id === id));
+  const mixed = supplies.some((supply) => reach(plusOf(supply)).size > 1);
+  if (mixed)
+    return [
+      cannot(
+        'ac-dc',
+        `Mains and the control supply meet in the circuit of ${point.tag}. They must never share a conductor: separate them before anything is powered.`,
+      ),
+    ];
+  return supplies.flatMap((supply) => overload(supply, states)).slice(0, 1);
+}
+
+/** What the point itself takes from a supply, A. */
+const ownAmps = ({ id, otherAmps }: Supply, solution: Solution): number =>
+  solution.amps(id) - (otherAmps ? solution.amps(`${id}/others`) : 0);
+
+/** A supply at its limit in some state: by what hangs on it besides, or by a short circuit. */
+function overload(supply: Supply, states: Analysis['states']): Reason[] {
+  const { id, tag, limitAmps, otherAmps = 0, feed } = supply;
+  const own = Math.max(...states.map(({ solution }) => ownAmps(supply, solution)));
+  const amps = fixed(limitAmps, limitAmps < 10 ? 1 : 0);
+  if (otherAmps > 0 && own < limitAmps * 0.9 && own + otherAmps > limitAmps)
+    return [
+      cannot(
+        'overload',
+        `${tag} is overloaded: ${feed ? `its ${feed.protection === 'fuse' ? 'fuse' : 'breaker'} lets ${amps} A through` : `it gives ${amps} A`}, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
+      ),
+    ];
+  if (!states.some(({ solution }) => solution.amps(id) > limitAmps * 0.98)) return [];
+  return [
+    cannot('short-circuit', `${tag} is short-circuited: it would give its ${amps} A and break down or trip.`),
+  ];
+}

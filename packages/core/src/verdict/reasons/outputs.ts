@@ -1,0 +1,58 @@
+import { deviceType, settingsOfDevice } from '../../catalog/index.ts';
+import { fixed } from '../../units/index.ts';
+import type { Analysis, PointState } from '../../analysis/index.ts';
+import { elementId } from '../../network/index.ts';
+import { cannot } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/** Outputs of modules that would carry more than they may. */
+export function outputReasons({ context, shown }: Analysis): Reason[] {
+  return context.ports.flatMap(({ port, module }) => {
+    if (port.kind !== 'output' || port.drives === 'analog') return [];
+    const asked = Math.max(
+      0,
+      ...shown.map((state) => askedOf(state, elementId(module.id, port.name), port.drives)),
+    );
+    return asked > port.ratedAmps
+      ? [
+          cannot(
+            'output-overload',
+            `${module.tag} ${port.label} would have to carry ${fixed(asked, 2)} A; it is rated for ${port.ratedAmps} A.`,
+          ),
+        ]
+      : [];
+  });
+}
+
+/** What the load asks of an output: what flows, or what would if the output's own limit did not hold it back. */
+function askedOf({ solution, netlist }: PointState, id: string, drives: string): number {
+  const element = netlist.elements.find((e) => e.id === id);
+  if (!element) return 0;
+  if (drives === 'contact') {
+    const contact = netlist.elements.find((e) => e.id === id && e.kind === 'switch') ?? element;
+    return contact.kind === 'switch' ? Math.abs(solution.amps(contact.id)) : 0;
+  }
+  return Math.abs(solution.amps(`${id}/${drives}`));
+}
+
+/** Resistors among the helpers that would have to turn more into heat than they may. */
+export function resistorReasons({ context, states }: Analysis): Reason[] {
+  return context.helpers.flatMap((device) => {
+    if (deviceType(device.typeId).principle !== 'resistor') return [];
+    const { ohms, watts } = settingsOfDevice(device);
+    const power = Math.max(
+      ...states.map(({ solution }) => {
+        const amps = solution.amps(elementId(device.id, 'resistor'));
+        return amps * amps * Number(ohms);
+      }),
+    );
+    return power > Number(watts)
+      ? [
+          cannot(
+            'resistor-power',
+            `${device.tag} would turn ${fixed(power, 2)} W into heat; it is rated for ${watts} W.`,
+          ),
+        ]
+      : [];
+  });
+}

@@ -1,0 +1,89 @@
+import { resistanceBetween } from '../../circuit/index.ts';
+import { pulseHertz, convert, fixed } from '../../units/index.ts';
+import type { Analysis } from '../../analysis/index.ts';
+import { presentValues } from '../../job/index.ts';
+import { cannot, doubtful } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/** Capacitance of ordinary screened signal cable, F/m. */
+const CABLE_FARADS = 150e-12;
+/** A pulse's edge may take this share of the time that the signal stays at one level. */
+const EDGE_SHARE = 0.2;
+
+/** What stops a pulse output from being counted. */
+export function pulseReasons(analysis: Analysis): Reason[] {
+  const { context, present } = analysis;
+  if (context.type.family !== 'pulse') return [];
+  const stage = stageReason(analysis);
+  if (stage) return [stage];
+  const { port } = context;
+  const level = passiveLevel(analysis);
+  if (level) return [level];
+  const hertz = fullHertz(context);
+  if (port?.kind !== 'digital' || hertz === undefined) return [];
+  const reasons: Reason[] = [];
+  if (port.counter && (hertz > port.counter.mostHertz || 0.5 / hertz < port.counter.leastPulse))
+    reasons.push(
+      cannot(
+        'pulse-speed',
+        `At full flow ${fixed(hertz, 0)} pulses a second come; the filter of ${port.label} lets up to ${port.counter.mostHertz} through.`,
+      ),
+    );
+  if (!port.counter && hertz > 20)
+    reasons.push(
+      cannot(
+        'pulse-speed',
+        `At full flow ${fixed(hertz, 0)} pulses a second come; a plain input with its usual filter sees up to about 20. Use a counter input.`,
+      ),
+    );
+  const node = `${context.module!.id}:${port.terminal}`;
+  const ohms = resistanceBetween(present.netlist, node, present.netlist.reference, 'inner');
+  const metres = context.scope.wires.reduce((most, { lengthM }) => Math.max(most, lengthM), 0);
+  // From 10 % to 90 % a capacitor takes 2.2 time constants.
+  const edge = 2.2 * ohms * CABLE_FARADS * metres;
+  if (edge > EDGE_SHARE * (0.5 / hertz))
+    reasons.push(
+      doubtful(
+        'pulse-speed',
+        `Over ${fixed(metres, 0)} m of cable an edge takes ${fixed(edge * 1e6, 0)} µs, too long for ${fixed(hertz, 0)} pulses a second. A smaller resistor makes it steeper.`,
+      ),
+    );
+  return reasons;
+}
+
+/** Pulses a second at the top of the range: said so, or from the flow and the volume of a pulse that was set. */
+function fullHertz({ point, device, index }: Analysis['context']): number | undefined {
+  if (!point.range) return undefined;
+  const { high, unit } = point.range;
+  if (unit === 'Hz') return high;
+  const flow = convert(high, unit, 'm³/h');
+  const litres = Number(presentValues(index, device.id).values.get('pulseValue')?.value);
+  return flow !== undefined && litres > 0 ? pulseHertz(flow, litres) : undefined;
+}
+
+/** A passive output can only pull one way; something else must pull the other way far enough. */
+function passiveLevel({ context, away, present }: Analysis): Reason | undefined {
+  const { device, port, rail } = context;
+  if (device.typeId !== 'flow-pulse-passive' || port?.kind !== 'digital' || rail !== '-') return undefined;
+  if (away.lamp === 'on' || present.lamp === 'on') return undefined;
+  const resistor = context.helpers.find(({ typeId }) => typeId === 'resistor');
+  const volts = fixed(away.inputVolts?.nom ?? 0, 1);
+  return cannot(
+    'pulse-resistor',
+    resistor
+      ? `With ${resistor.tag} only ${volts} V reach ${port.label} between pulses, and it is surely on from ${port.thresholds.onVolts} V. A smaller resistor pulls it up further.`
+      : `The output of ${device.tag} is passive and pulls to 0 V only; nothing pulls ${port.label} up between pulses (${volts} V). It needs a resistor to plus.`,
+  );
+}
+
+/** A lit display proves the supply of the electronics, not that of the output stage. */
+function stageReason({ context, away }: Analysis): Reason | undefined {
+  const { device } = context;
+  if (device.typeId !== 'flow-pulse-active') return undefined;
+  const volts = away.solution.volts(`${device.id}:U+`) - away.solution.volts(`${device.id}:U-`);
+  if (volts >= 10) return undefined;
+  return cannot(
+    'no-supply',
+    `The display of ${device.tag} is lit, but its output stage has no supply: ${fixed(volts, 1)} V from U+ to U−. Land U+ on plus and U− on 0 V.`,
+  );
+}

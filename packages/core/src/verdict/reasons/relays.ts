@@ -1,0 +1,160 @@
+import { deviceType, settingsOfDevice } from '../../catalog/index.ts';
+import type { DeviceType } from '../../catalog/index.ts';
+import type { Device } from '../../model/index.ts';
+import { formatMilliamps, formatVolts } from '../../units/index.ts';
+import type { Analysis, PointState } from '../../analysis/index.ts';
+import { elementId } from '../../network/index.ts';
+import { judgeContact } from './contactRating.ts';
+import { cannot, doubtful } from './reason.ts';
+import type { Reason } from './reason.ts';
+import { reachOf } from './mains.ts';
+
+/** Why a relay among the helpers does not do what the sensor wants, or would not do it for long. */
+export function relayReasons(analysis: Analysis): Reason[] {
+  return analysis.context.helpers.flatMap((device) => {
+    const type = deviceType(device.typeId);
+    if (type.family !== 'relay') return [];
+    const wrongKind = coilKind(analysis, device, type);
+    if (wrongKind.length) return wrongKind;
+    return [
+      ...coilState(analysis, device, type),
+      ...suppressor(analysis, device),
+      ...contactRatings(analysis, device, type),
+    ];
+  });
+}
+
+function coilKind({ away }: Analysis, device: Device, { coil }: DeviceType): Reason[] {
+  if (!coil || coil.kind === 'any') return [];
+  const reach = reachOf(away.netlist.elements)(`${device.id}:A1`);
+  const wrong = coil.kind === 'dc' ? 'ac' : 'dc';
+  if (!reach.has(wrong)) return [];
+  return [
+    cannot(
+      'coil-kind',
+      `The coil of ${device.tag} is for ${coil.volts} V ${coil.kind.toUpperCase()}, but ${wrong.toUpperCase()} is switched to it.`,
+    ),
+  ];
+}
+
+const coilOn = ({ solution }: PointState, device: Device): boolean =>
+  solution.active(elementId(device.id, 'coil'));
+
+function coilState({ context, shown, cold }: Analysis, device: Device, { coil }: DeviceType): Reason[] {
+  if (!coil) return [];
+  const rated = coil.volts;
+  const lowest = coil.pickUp * rated;
+  const kept = shown.find(
+    (state) => state === shown[0] && cold && coilOn(state, device) && !coilOn(cold, device),
+  );
+  if (kept)
+    return [
+      cannot(
+        'kept-in',
+        `${device.tag} stays in once it was in: ${context.device.tag} still leaves ${formatVolts(kept.coils.get(device.id)!.nom)} at the coil while it is off, and the coil lets go only below ${formatVolts(coil.dropOut * rated)}.`,
+      ),
+    ];
+  const wanted = shown.filter(({ outputOn }) => outputOn);
+  const weak = wanted.find((state) => Math.abs(state.coils.get(device.id)?.nom ?? 0) < lowest);
+  if (weak)
+    return [
+      cannot(
+        'coil-volts',
+        `${device.tag} does not pull in: its coil gets ${formatVolts(Math.abs(weak.coils.get(device.id)!.nom))} and needs ${formatVolts(lowest)}.`,
+      ),
+    ];
+  return coilEdges(shown, device, coil);
+}
+
+function coilEdges(
+  shown: readonly PointState[],
+  device: Device,
+  { volts, pickUp, dropOut }: NonNullable<DeviceType['coil']>,
+): Reason[] {
+  for (const state of shown) {
+    const band = state.coils.get(device.id);
+    if (!band) continue;
+    const [low, high] = band.nom < 0 ? [-band.max, -band.min] : [band.min, band.max];
+    if (high > volts * 1.15)
+      return [
+        doubtful(
+          'coil-volts',
+          `The coil of ${device.tag} may get ${formatVolts(high)}; it is made for ${volts} V and 15 % more at most.`,
+        ),
+      ];
+    if (state.outputOn && low < volts * pickUp)
+      return [
+        doubtful(
+          'coil-volts',
+          `At the edge of the tolerances the coil of ${device.tag} gets only ${formatVolts(low)}; it surely pulls in from ${formatVolts(volts * pickUp)}.`,
+        ),
+      ];
+    if (!state.outputOn && high > volts * dropOut)
+      return [
+        doubtful(
+          'kept-in',
+          `At the edge of the tolerances ${formatVolts(high)} stay at the coil of ${device.tag}; it surely lets go below ${formatVolts(volts * dropOut)}.`,
+        ),
+      ];
+  }
+  return [];
+}
+
+function suppressor({ context, states }: Analysis, device: Device): Reason[] {
+  const { suppressor: fitted } = settingsOfDevice(device);
+  const { coil } = deviceType(device.typeId);
+  if (coil?.kind !== 'dc' || fitted === undefined) return [];
+  const through = Math.max(
+    0,
+    ...states.map(({ solution, netlist }) => {
+      const id = elementId(device.id, 'suppressor');
+      return netlist.elements.some((element) => element.id === id) ? solution.amps(id) : 0;
+    }),
+  );
+  if (through > 0.01)
+    return [
+      cannot(
+        'coil-suppressor',
+        `The suppressor diode of ${device.tag} is the wrong way round: it passes ${formatMilliamps(through)} past the coil and loads ${context.device.tag} to its limit. Its cathode belongs to plus.`,
+      ),
+    ];
+  if (fitted === 'none' && context.device.output !== 'contact')
+    return [
+      doubtful(
+        'coil-suppressor',
+        `The coil of ${device.tag} has no suppressor: each time it is switched off it throws some hundred volts at ${context.device.tag}. Fit a diode, cathode to plus.`,
+      ),
+    ];
+  return [];
+}
+
+/** Loads and inputs that hang on a contact, found by what flows when it is closed. */
+function contactRatings({ context, shown }: Analysis, device: Device, { contacts }: DeviceType): Reason[] {
+  if (!contacts) return [];
+  const reasons: Reason[] = [];
+  for (let pole = 1; pole <= contacts.poles; pole++)
+    for (const throwTo of ['no', 'nc'] as const) {
+      const id = elementId(device.id, `${throwTo}${pole}`);
+      const closed = shown.filter(({ solution }) => solution.closed(id));
+      if (!closed.length) continue;
+      const amps = Math.max(...closed.map(({ solution }) => Math.abs(solution.amps(id))));
+      if (amps < 1e-4) continue;
+      const name = `${device.tag} ${pole}1-${pole}${throwTo === 'no' ? 4 : 2}`;
+      const inrush = Math.max(amps, ...closed.map((state) => inrushThrough(context.helpers, state, amps)));
+      reasons.push(...judgeContact(name, contacts, amps, inrush));
+    }
+  return reasons;
+}
+
+/** The start current of the loads that are on, A, as far as they make up the current of the contact. */
+function inrushThrough(helpers: readonly Device[], { solution }: PointState, amps: number): number {
+  let most = 0;
+  for (const { id, typeId } of helpers) {
+    const { load } = deviceType(typeId);
+    if (!load || !solution.active(elementId(id, 'load'))) continue;
+    const running = load.watts / load.volts;
+    // Only loads that this contact can feed: theirs is no more than what it carries.
+    if (running <= amps * 1.2) most = Math.max(most, amps - running + running * load.inrush);
+  }
+  return most;
+}

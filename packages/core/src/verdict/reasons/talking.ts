@@ -1,0 +1,93 @@
+import { resistanceBetween, solve } from '../../circuit/index.ts';
+import { formatVolts } from '../../units/index.ts';
+import type { Analysis } from '../../analysis/index.ts';
+import { assemble } from '../../network/index.ts';
+import { cannot, doubtful } from './reason.ts';
+import type { Reason } from './reason.ts';
+
+/** Longest cable of a drop, m: IEC 61131-9 for IO-Link, IEEE 802.3 for twisted-pair Ethernet. */
+const LONGEST = { 'io-link': 20, ethernet: 100 } as const;
+
+/** What is wrong with a drop that talks, besides that it does not hear. */
+export function talkingReasons(analysis: Analysis): Reason[] {
+  const { context } = analysis;
+  const { family } = context.type;
+  if (family === 'serial') return serialReasons(analysis);
+  if (family !== 'io-link' && family !== 'ethernet') return [];
+  const long = context.scope.wires.find(
+    ({ lengthM, from, to }) =>
+      lengthM > LONGEST[family] && [from, to].some((ref) => ref.startsWith(`${context.device.id}:`)),
+  );
+  return [
+    ...(family === 'io-link' ? portClass(analysis) : []),
+    ...(long
+      ? [
+          cannot(
+            'cable-length',
+            `The cable of ${context.device.tag} is ${long.lengthM} m long; ${family === 'io-link' ? 'IO-Link' : 'Ethernet'} reaches ${LONGEST[family]} m.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** A class A device's second output must not meet the power of a class B port. */
+function portClass({ context, states }: Analysis): Reason[] {
+  const { device, type, port } = context;
+  if (type.id !== 'io-link-a' || port?.kind !== 'io-link' || port.portClass !== 'B') return [];
+  const id = `${device.id}/complement`;
+  const fought = Math.max(
+    ...states.map(({ solution }) =>
+      Math.max(Math.abs(solution.amps(`${id}/high`)), Math.abs(solution.amps(`${id}/low`))),
+    ),
+  );
+  return fought > 0.02
+    ? [
+        cannot(
+          'port-class',
+          `${port.label.replace(/,.*/, '')} is of class B: its pin 2 carries power. The second output of ${device.tag} sits on the same pin and would work against it.`,
+        ),
+      ]
+    : [];
+}
+
+function serialReasons({ context, present }: Analysis): Reason[] {
+  const { device, index, scope } = context;
+  const [d1, d0] = [`${device.id}:D1`, `${device.id}:D0`];
+  const mark = present.solution.volts(d1) - present.solution.volts(d0);
+  if (mark < -0.2)
+    return [
+      cannot(
+        'line-swapped',
+        `The two lines are exchanged at ${device.tag}: at mark D1 stands ${formatVolts(-mark)} below D0. Makers letter A and B in both ways; go by + and −, or by D1 and D0.`,
+      ),
+    ];
+  const idle = new Map([...scope.parts.keys()].map((id) => [id, new Set(['idle'])]));
+  const resting = assemble(index, scope, { present: new Set(), forced: idle });
+  const ohms = resistanceBetween(resting, d1, d0, 'dead');
+  const reasons: Reason[] = [];
+  if (ohms > 90)
+    reasons.push(
+      doubtful(
+        'line-terminators',
+        `With everything off, ${Math.round(Math.min(ohms, 1e6))} Ω stand between the lines; two terminators make about 60 Ω. One is missing.`,
+      ),
+    );
+  else if (ohms < 48)
+    reasons.push(
+      doubtful(
+        'line-terminators',
+        `With everything off, only ${Math.round(ohms)} Ω stand between the lines; two terminators make about 60 Ω. There is one too many.`,
+      ),
+    );
+  const solution = solve(resting);
+  const rest = solution.volts(d1) - solution.volts(d0);
+  if (Math.abs(rest) < 0.2)
+    reasons.push(
+      doubtful(
+        'line-bias',
+        `While nobody sends, only ${Math.round(rest * 1000)} mV stand between the lines; 200 mV are needed for a sure rest. Switch the bias on at one place.`,
+      ),
+    );
+  return reasons;
+}

@@ -1,0 +1,20 @@
+import type { PointContext } from '../../network/index.ts';
+import { ownWires, planDifferences } from '../../job/index.ts';
+import type { WayOut } from './wayOut.ts';
+
+/** Wires of the point that are not as planned, put back where they belong: each alone, then all. */
+export function asPlanned(context: PointContext): WayOut[] {
+  const differences = planDifferences(context.index, ownWires(context.index, context.point));
+  const single = differences.map(({ wire, back }) => ({
+    sentence: back,
+    change: { kind: 'landWire', wireId: wire.id, landed: null } as const,
+  }));
+  if (single.length < 2) return single;
+  return [
+    ...single,
+    {
+      sentence: `Land all ${single.length} wires of ${context.point.tag} as planned`,
+      change: { kind: 'several', changes: single.map(({ change }) => change) },
+    },
+  ];
+}

@@ -1,0 +1,152 @@
+import { deviceType, terminalWithRole } from '../../catalog/index.ts';
+import type { OutputKind } from '../../model/index.ts';
+import { splitRef } from '../../model/index.ts';
+import type { Change } from '../../job/index.ts';
+import { supplyNodes, commonWords, OUTPUT_WORDS } from '../../network/index.ts';
+import type { PointContext } from '../../network/index.ts';
+import { portFits, contactRail, lowerFirst, railWords } from '../../job/index.ts';
+import type { WayOut } from './wayOut.ts';
+
+/** So many other places are looked at; a large panel has plenty. */
+const MOST_PLACES = 12;
+
+/** Supply wires that are not landed. */
+export function landWires({ index, device, supply }: PointContext): WayOut[] {
+  const nodes = supplyNodes(device);
+  if (!nodes) return [];
+  const missing = (
+    [
+      ['+', nodes.plus],
+      ['-', nodes.minus],
+    ] as const
+  ).filter(([, ref]) => !index.railAt(ref));
+  if (!missing.length) return [];
+  const place = index.placeOf(device);
+  const names = missing.map(([rail, ref]) => `${splitRef(ref).terminal} on ${railWords(rail, supply.volts)}`);
+  return place
+    ? [
+        {
+          sentence: `Land ${names.join(' and ')}`,
+          change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place },
+        },
+      ]
+    : [];
+}
+
+/** Supply wires that are exchanged. */
+export function turnSupply({ index, device }: PointContext): WayOut[] {
+  const nodes = supplyNodes(device);
+  const place = index.placeOf(device);
+  if (!nodes || !place || index.railAt(nodes.plus)?.rail !== '-' || index.railAt(nodes.minus)?.rail !== '+')
+    return [];
+  return [
+    {
+      sentence: 'Exchange the two supply wires: BN on plus, BU on 0 V',
+      change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place },
+    },
+  ];
+}
+
+/** The group's common on the other rail. */
+export function turnCommon(context: PointContext): WayOut[] {
+  const { place, common, rail, supply, port } = context;
+  if (!place || !common || port?.kind !== 'digital' || port.inside) return [];
+  const rails = rail ? ([rail === '+' ? '-' : '+'] as const) : (['-', '+'] as const);
+  return rails.map((to) => ({
+    sentence: `Put ${lowerFirst(commonWords(context))} of ${context.module!.tag} on ${railWords(to, supply.volts)}`,
+    change: { kind: 'setCommon', moduleId: place.moduleId, common, rail: to },
+  }));
+}
+
+/** A contact's first side on the other rail. */
+export function moveContact({ index, device, place, supply }: PointContext): WayOut[] {
+  const side = terminalWithRole(deviceType(device.typeId), 'sideA');
+  if (!side || !place) return [];
+  const ref = `${device.id}:${side.name}`;
+  const wire = index.wiresAt(ref)[0];
+  const rail = contactRail(index.job, place);
+  if (!wire) return [];
+  const end = wire.from === ref ? 'to' : 'from';
+  return [
+    {
+      sentence: `Move wire ${wire.number} of ${device.tag} to ${railWords(rail, supply.volts)}`,
+      change: { kind: 'moveWire', wireId: wire.id, [end]: `${supply.id}:${rail}` },
+    },
+  ];
+}
+
+/** A free channel of the same kind in another group, its common taken as it is or, where it is on no rail, put on one. */
+export function moveChannel(context: PointContext): WayOut[] {
+  const { index, point, place, port, supply } = context;
+  if (port?.kind === 'output') return moveOutput(context);
+  if (port && port.kind !== 'digital') return [];
+  const ways: { way: WayOut; rank: number }[] = [];
+  for (const module of index.job.modules) {
+    if (ways.length >= MOST_PLACES) break;
+    const ports = index.portsOf(module.id).filter((p) => p.kind === 'digital');
+    for (const common of new Set(ports.map((p) => p.common))) {
+      const group = ports.filter((p) => p.common === common);
+      if (place?.moduleId === module.id && port?.common === common) continue;
+      const free = group.find(({ channel }) => !index.deviceAt({ moduleId: module.id, channel }));
+      if (free === undefined) continue;
+      const move: Change = {
+        kind: 'assign',
+        pointId: point.id,
+        place: { moduleId: module.id, channel: free.channel },
+      };
+      const where = `Move ${point.tag} to ${module.tag} ${free.label}`;
+      const rail = index.railOf(module.id, common)?.rail ?? free.inside?.rail;
+      const sits = lowerFirst(commonWords({ common }));
+      if (rail) {
+        ways.push({
+          rank: 0,
+          way: {
+            sentence: `${where}, where ${sits} sits on ${railWords(rail, free.inside?.volts ?? supply.volts)}`,
+            change: move,
+          },
+        });
+        continue;
+      }
+      for (const to of ['-', '+'] as const) {
+        const put: Change = { kind: 'setCommon', moduleId: module.id, common, rail: to };
+        const sentence = `${where} and put its ${sits} on ${railWords(to, supply.volts)}`;
+        ways.push({ rank: 1, way: { sentence, change: { kind: 'several', changes: [put, move] } } });
+      }
+    }
+  }
+  return ways
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ way }) => way)
+    .slice(0, 6);
+}
+
+/** A free output elsewhere. */
+function moveOutput({ index, point, place, type }: PointContext): WayOut[] {
+  return index.job.modules
+    .flatMap((module) =>
+      index
+        .portsOf(module.id)
+        .filter((port) => portFits(type, port))
+        .map((port) => ({ module, port, at: { moduleId: module.id, channel: port.channel } })),
+    )
+    .filter(
+      ({ at }) => !(at.moduleId === place?.moduleId && at.channel === place.channel) && !index.deviceAt(at),
+    )
+    .slice(0, MOST_PLACES)
+    .map(({ module, port, at }) => ({
+      sentence: `Move ${point.tag} to ${module.tag} ${port.label}`,
+      change: { kind: 'assign', pointId: point.id, place: at },
+    }));
+}
+
+/** The same sensor with another output. */
+export function otherSensor({ index, device, point }: PointContext): WayOut[] {
+  const kinds = deviceType(device.typeId).outputs.filter((kind) => kind !== device.output);
+  const order: OutputKind[] = ['npn', 'pnp', 'pushpull'];
+  return order
+    .filter((kind) => kinds.includes(kind))
+    .map((kind) => ({
+      sentence: `Fit the ${OUTPUT_WORDS[kind]} version of ${index.deviceOf(point).tag}`,
+      change: { kind: 'editPoint', id: point.id, patch: { output: kind } },
+    }));
+}

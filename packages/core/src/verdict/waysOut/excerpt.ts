@@ -1,0 +1,55 @@
+import { deviceType, moduleType } from '../../catalog/index.ts';
+import type { JobContent, Wire } from '../../model/index.ts';
+import { splitRef } from '../../model/index.ts';
+import type { JobIndex } from '../../job/index.ts';
+
+/**
+ * The part of a job that a change of some devices and modules can act on, so that trying it does not depend on the
+ * job's size.
+ */
+export function excerpt(
+  index: JobIndex,
+  deviceIds: Iterable<string>,
+  moduleIds: ReadonlySet<string>,
+): JobContent {
+  const { job } = index;
+  const ids = new Set(deviceIds);
+  for (const moduleId of moduleIds)
+    for (const { terminal } of index.portsOf(moduleId))
+      for (const ref of index.across(`${moduleId}:${terminal}`))
+        if (index.device(splitRef(ref).item)) ids.add(splitRef(ref).item);
+  const points = new Set([...ids].flatMap((id) => index.pointFor(id) ?? []));
+  for (const point of points) for (const id of [point.deviceId, ...(point.helperIds ?? [])]) ids.add(id);
+  return {
+    ...job,
+    modules: [...moduleIds].map((id) => index.module(id)!),
+    devices: [...ids].map((id) => index.device(id)!),
+    points: [...points],
+    wires: wiresOf(index, ids, moduleIds),
+    stamps: [],
+    results: [],
+    calibrations: [],
+    // What was set counts for the circuit; plans of buses do not.
+    entries: job.entries.filter(({ itemId }) => ids.has(itemId) || moduleIds.has(itemId)),
+    plans: [],
+  };
+}
+
+function wiresOf(index: JobIndex, deviceIds: ReadonlySet<string>, moduleIds: ReadonlySet<string>): Wire[] {
+  const refs = [
+    ...[...deviceIds].flatMap((id) =>
+      deviceType(index.device(id)!.typeId).terminals.map(({ name }) => `${id}:${name}`),
+    ),
+    ...[...moduleIds].flatMap((id) =>
+      moduleType(index.module(id)!.typeId).terminals.map(({ name }) => `${id}:${name}`),
+    ),
+  ];
+  const known = new Set(refs);
+  const inside = (ref: string | undefined): boolean =>
+    ref === undefined || known.has(ref) || index.supply(splitRef(ref).item) !== undefined;
+  // Each wire with its plan and with how it was found, as the job holds it.
+  const wires = new Set(refs.flatMap((ref) => [...index.plannedAt(ref), ...index.foundAt(ref)]));
+  return [...wires].filter(
+    ({ from, to, landed }) => inside(from) && inside(to) && inside(landed?.from) && inside(landed?.to),
+  );
+}

@@ -1,0 +1,75 @@
+import { deviceType, moduleType, settingsOf } from '../../catalog/index.ts';
+import type { PartType } from '../../catalog/index.ts';
+import type { Settings } from '../../model/index.ts';
+import type { PointContext } from '../../network/index.ts';
+import type { WayOut } from './wayOut.ts';
+
+/** Switches and parameters of what the point stands on and of its own parts, put to another of their choices. */
+export function otherSettings(context: PointContext): WayOut[] {
+  const { ports, device, helpers, index } = context;
+  // What a safety relay is set to is for the competent person to say, never for a proposal.
+  const modules = new Set(
+    ports.map(({ module }) => module.id).filter((id) => index.typeOf(id).family !== 'safety relay'),
+  );
+  const names = new Set(ports.map(({ port }) => port.name));
+  const ofPort = (key: string): boolean => !key.includes('.') || names.has(key.split('.')[0]!);
+  return [
+    ...[...modules].flatMap((id) => {
+      const module = index.module(id)!;
+      const type = moduleType(module.typeId);
+      return choices(type, module.settings, ofPort).map(({ settings, words }) => ({
+        sentence: `On ${module.tag}: ${words}`,
+        change: { kind: 'editModule', id, patch: { settings } } as const,
+      }));
+    }),
+    ...[device, ...helpers].flatMap((part) =>
+      choices(deviceType(part.typeId), part.settings, exchangeable(deviceType(part.typeId))).map(
+        ({ settings, words }) => ({
+          sentence: `On ${part.tag}: ${words}`,
+          change: { kind: 'editDevice', id: part.id, patch: { settings } } as const,
+        }),
+      ),
+    ),
+  ];
+}
+
+/** Switches that are right or wrong by the other units of a chain. */
+const CHAIN_KEYS: ReadonlySet<string> = new Set(['address', 'last']);
+
+/** Of a device its switches, a relay's suppressor and a resistor's power; what else it is was chosen on purpose. */
+const exchangeable =
+  (type: PartType) =>
+  (key: string): boolean =>
+    !CHAIN_KEYS.has(key) &&
+    (key === 'suppressor' ||
+      key === 'watts' ||
+      (type.settings ?? []).some((setting) => setting.key === key && setting.place === 'switch'));
+
+/** Every way to change one setting, then every way to change two that belong to the same input. */
+function choices(
+  type: PartType,
+  chosen: Settings | undefined,
+  counts: (key: string) => boolean,
+): { settings: Settings; words: string }[] {
+  const now = settingsOf(type, chosen);
+  const single = (type.settings ?? [])
+    .filter(({ key }) => counts(key))
+    .flatMap(({ key, label, choices: all, place }) =>
+      all
+        .filter(({ value }) => value !== now[key])
+        .map(({ value, label: to }) => ({
+          key,
+          settings: { ...chosen, [key]: value },
+          words: `${place === 'switch' ? 'put' : 'set'} ${label.charAt(0).toLowerCase()}${label.slice(1)} to ${to}`,
+        })),
+    );
+  const pairs = single.flatMap((a) =>
+    single
+      .filter((b) => a.key < b.key && a.key.split('.')[0] === b.key.split('.')[0])
+      .map((b) => ({
+        settings: { ...a.settings, [b.key]: b.settings[b.key]! },
+        words: `${a.words}, and ${b.words}`,
+      })),
+  );
+  return [...single, ...pairs];
+}
