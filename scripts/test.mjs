@@ -4,6 +4,9 @@ import process from 'node:process';
 import { chromium } from './chromium.mjs';
 import { build, Friendly, install, ROOT, run } from './steps.mjs';
 
+/** What the layers are looked at in. */
+const SOURCES = ['packages', 'apps/app/src', 'apps/app/app', 'apps/server/src', 'e2e', 'bench'];
+
 const RESULTS = path.join(ROOT, 'test-results');
 
 function read(file) {
@@ -56,7 +59,9 @@ export async function test() {
   const parts = [
     whole('Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.json']),
     whole('Types of the interface', 'npx', ['tsc', '-p', 'apps/app/tsconfig.json']),
-    whole('Lint and layers', 'npx', ['eslint', '.', '--max-warnings', '0']),
+    whole('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+    whole('Circles and layers', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', ...SOURCES]),
+    whole('Unused exports, files and packages', 'npx', ['knip']),
     whole('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
     unit(),
   ];
