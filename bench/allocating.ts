@@ -19,8 +19,7 @@ function unplaced(count: number): JobContent {
     id: `d${n}`,
     tag: `P-${n}`,
     typeId: 'inductive-3w',
-    output: OUTPUTS[n % OUTPUTS.length]!,
-    logic: 'no',
+    outputs: { output: { kind: OUTPUTS[n % OUTPUTS.length] ?? 'pnp', logic: 'no' } },
   }));
   const points = devices.map(({ id, tag }, n): Point => ({
     id: `p${n}`,

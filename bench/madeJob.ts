@@ -1,6 +1,6 @@
 import { applyChange, proposeWires } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
-import { moduleType } from '@keypost/core/catalog';
+import { partTypesOf } from '@keypost/core/catalog';
 import type { Device, JobContent, Logic, OutputKind, Point } from '@keypost/core/model';
 
 const ACTOR = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
@@ -18,8 +18,8 @@ const KINDS: readonly [string, OutputKind, Logic][] = [
  * rail, so that some points work, some cannot, and some groups must be solved whole.
  */
 export function madeJob(count: number): JobContent {
-  let job = emptyJob(`Made job of ${count}`, '', { innerOhms: 0.02, limitAmps: 40 });
-  const size = moduleType(MODULE).ports({}).length;
+  let job = emptyJob(`Made job of ${count}`, '', { internalOhms: 0.02, limitAmps: 40 });
+  const size = partTypesOf(job).ports({ typeId: MODULE }).length;
   const rails = ['-', '+', '-', null, '-', '+', '-', '+'] as const;
   for (let m = 0; m * size < count; m++) {
     const module = { id: `m${m}`, tag: `DI ${m}`, typeId: MODULE, firstByte: 2 * m };
@@ -30,11 +30,17 @@ export function madeJob(count: number): JobContent {
   const points: Point[] = [];
   const wires = [...job.wires];
   for (let n = 0; n < count; n++) {
-    const [typeId, output, logic] = KINDS[n % KINDS.length]!;
-    const device: Device = { id: `d${n}`, tag: `P-${n}`, typeId, output, logic };
+    const [typeId, kind, logic] = KINDS[n % KINDS.length]!;
+    const device: Device = { id: `d${n}`, tag: `P-${n}`, typeId, outputs: { output: { kind, logic } } };
+    const point: Point = { id: `p${n}`, tag: `P-${n}`, name: 'Made', deviceId: device.id, bit: 'direct' };
     devices.push(device);
-    points.push({ id: `p${n}`, tag: `P-${n}`, name: 'Made', deviceId: device.id, bit: 'direct' });
-    wires.push(...proposeWires(job, device, { moduleId: `m${Math.floor(n / size)}`, channel: n % size }));
+    points.push(point);
+    wires.push(
+      ...proposeWires({ ...job, devices: [device], points: [point] }, point, {
+        moduleId: `m${Math.floor(n / size)}`,
+        channel: n % size,
+      }),
+    );
   }
   return { ...job, devices, points, wires: wires.map((wire, i) => ({ ...wire, number: String(i + 1) })) };
 }

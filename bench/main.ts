@@ -26,7 +26,7 @@ const median = (values: number[]): number =>
 /** A typical loop: one three-wire sensor on one input. One solution of ours is several Newton steps. */
 function solving(): void {
   const index = new JobIndex(madeJob(1));
-  const netlist = assemble(index, scopeOf(index, 'd0'), { present: new Set(['d0']) });
+  const netlist = assemble(index, scopeOf(index, index.point('p0')), { present: new Set(['d0']) });
   const compiled = compile(netlist);
   const solver = new Solver(compiled);
   const unknowns = compiled.nodeCount + compiled.sourceCount;

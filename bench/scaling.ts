@@ -26,7 +26,7 @@ function chain16(): { made: PointChain; knots: { value: number; plusMinus: numbe
         bit: 'direct',
         range: { low: 0, high: 6, unit: 'bar' },
       },
-      device: { id: 'd', tag: 'PT-1', typeId: 'transmitter-2w', output: 'none', logic: 'none' },
+      device: { id: 'd', tag: 'PT-1', typeId: 'transmitter-2w' },
       place: { moduleId: 'm', channel: 0 },
     },
     { kind: 'setScaling', pointId: 'p', scaling: Scaling.parse({ converter: { formatId: '65535' } }) },

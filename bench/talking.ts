@@ -73,8 +73,6 @@ function busyJob(links: readonly string[], line: string): JobContent {
               id: `${id}-b`,
               tag: id.toUpperCase(),
               typeId: 'io-link-a',
-              output: 'none',
-              logic: 'none',
             },
             place: { moduleId: `m${m}`, channel: i },
           },

@@ -14,7 +14,7 @@ test('a first user makes a job, is told at once what is wrong, mends it, and tak
   await page.getByLabel('Name').fill('Pump room 2');
   await page.getByLabel('Your initials').fill('JT');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await addModule(page, '8-channel DC input, two-way, two commons', ['On 0 V', 'On plus']);
+  await addModule(page, '8-channel DC input, sink or source, selectable, two commons', ['On 0 V', 'On plus']);
   await page.getByRole('link', { name: /channel 1, common 1, free/ }).click();
   await page.getByRole('radio', { name: 'NPN' }).click();
   await expect(page.getByText('It cannot work on this channel as its common sits now.')).toBeVisible();
@@ -55,10 +55,10 @@ test.describe('bad input', () => {
     await expect(jobs.first()).toBeVisible();
     const before = await jobs.count();
     const alert = page.getByRole('alert');
-    await bring('torn.json', '{ "format": "keypost-job",\n "version": 1,\n "job": {');
+    await bring('torn.json', '{ "format": "keypost-job",\n "version": 2,\n "job": {');
     await expect(alert).toContainText('line 3');
     await bring('newer.json', '{ "format": "keypost-job", "version": 4, "job": {} }');
-    await expect(alert).toContainText('version 4; this Key Post reads up to 1');
+    await expect(alert).toContainText('version 4; this Key Post reads up to 2');
     await bring('other.json', '{ "shopping": ["bread"] }');
     await expect(alert).toContainText('not a Key Post job');
     await page.reload();
@@ -69,7 +69,7 @@ test.describe('bad input', () => {
     page,
   }) => {
     await newJob(page, 'Refusals');
-    await addModule(page, '4-channel DC input, two-way, one common', ['On 0 V']);
+    await addModule(page, '4-channel DC input, sink or source, selectable, one common', ['On 0 V']);
     await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
     await page.getByRole('button', { name: 'Add the point' }).click();
     await expect(page.getByText('A tag cannot be empty.')).toBeVisible();
@@ -89,7 +89,7 @@ test.describe('bad input', () => {
 
   test('two browsers edit the same point: the second is offered both', async ({ page, context }) => {
     await newJob(page, 'Two hands');
-    await addModule(page, '4-channel DC input, two-way, one common', ['On 0 V']);
+    await addModule(page, '4-channel DC input, sink or source, selectable, one common', ['On 0 V']);
     await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
     await addPoint(page, { tag: 'PX-1', name: 'One', output: 'PNP', channel: 'DI 1 channel 0' });
     await page.getByRole('link', { name: 'Edit PX-1' }).click();

@@ -8,7 +8,7 @@ test.beforeEach(({ page }) => known(page));
 
 async function jobWithPoint(page: Page, name: string): Promise<void> {
   await newJob(page, name);
-  await addModule(page, '8-channel DC input, two-way, one common', ['On 0 V']);
+  await addModule(page, '8-channel DC input, sink or source, selectable, one common', ['On 0 V']);
   await page.getByRole('link', { name: /channel 0, common 1, free/ }).click();
   await addPoint(page, { tag: 'PX-1', name: 'Valve shut', output: 'PNP', channel: 'DI 1 channel 0' });
 }
@@ -40,7 +40,7 @@ test('a wrong reading fails with the difference, a right one passes later, both 
   await page.getByRole('tab', { name: 'Prove' }).click();
   await page.getByRole('textbox', { name: 'Target present: Signal' }).fill('14,2');
   await expect(page.getByText(/Fail: 14\.2\sV, \d\.\d\sV below the limits/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Target present: Input lamp: off' }).click();
+  await page.getByRole('radio', { name: 'Target present: Input LED: off' }).click();
   await page.getByRole('button', { name: 'Store 2 entries' }).click();
   const results = page.getByRole('group', { name: 'Stored results' });
   await expect(results).toContainText('14.2 V');
@@ -50,7 +50,7 @@ test('a wrong reading fails with the difference, a right one passes later, both 
   await page.getByRole('link', { name: /PX-1/ }).click();
   await page.getByRole('tab', { name: 'Prove' }).click();
   await page.getByRole('textbox', { name: 'Target present: Signal' }).fill('22.9');
-  await page.getByRole('radio', { name: 'Target present: Input lamp: on' }).click();
+  await page.getByRole('radio', { name: 'Target present: Input LED: on' }).click();
   await page.getByRole('button', { name: 'Store 2 entries' }).click();
   await expect(results).toContainText('22.9 V');
   await expect(results).toContainText('14.2 V');

@@ -106,10 +106,15 @@ async function badlyShared(request: APIRequestContext): Promise<string> {
   const created = await request.post('/api/jobs', { data: { name: 'Shared badly', site: '', by: 'TT' } });
   const { id } = (await created.json()) as { id: string };
   const module = { id: 'm', tag: 'DI 1', typeId: 'di8-both-4-4', firstByte: 0 };
-  const point = (tag: string, output: string, channel: number) => ({
+  const point = (tag: string, kind: string, channel: number) => ({
     kind: 'addPoint',
     point: { id: tag.toLowerCase(), tag, name: 'Tray', deviceId: `${tag.toLowerCase()}-b`, bit: 'direct' },
-    device: { id: `${tag.toLowerCase()}-b`, tag, typeId: 'inductive-3w', output, logic: 'no' },
+    device: {
+      id: `${tag.toLowerCase()}-b`,
+      tag,
+      typeId: 'inductive-3w',
+      outputs: { output: { kind, logic: 'no' } },
+    },
     place: { moduleId: 'm', channel },
   });
   const changes = [
@@ -119,7 +124,7 @@ async function badlyShared(request: APIRequestContext): Promise<string> {
     point('PX-3', 'pnp', 4),
   ];
   const answer = await request.post(`/api/jobs/${id}/changes`, {
-    data: { changeId: crypto.randomUUID(), by: 'TT', change: { kind: 'several', changes }, expects: [] },
+    data: { changeId: crypto.randomUUID(), by: 'TT', change: { kind: 'batch', changes }, expects: [] },
   });
   expect(answer.ok()).toBe(true);
   return id;

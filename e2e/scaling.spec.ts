@@ -106,12 +106,12 @@ test('an analog proof fails, then passes; the source tells what it truly gives',
   await page.getByLabel('Controller, 25 %, rising', { exact: true }).fill('1.3');
   await expect(page.getByText(/^Fail: 1\.30/)).toBeVisible();
   await page.getByRole('button', { name: 'Store 1 reading' }).click();
-  await expect(page.getByText(/^Failed: 1\.3 bar, .* above/)).toBeVisible();
+  await expect(page.getByText(/^Failed: 1\.3\sbar, .* above/)).toBeVisible();
   await expect(page.getByRole('img', { name: 'failed' }).first()).toBeVisible();
   await page.getByLabel('Controller, 25 %, rising', { exact: true }).fill('1.0');
   await expect(page.getByText(/^Pass: 1\.00/)).toBeVisible();
   await page.getByRole('button', { name: 'Store 1 reading' }).click();
-  await expect(page.getByText(/^Passed: 1 bar/)).toBeVisible();
+  await expect(page.getByText(/^Passed: 1\sbar/)).toBeVisible();
   const stored = page.getByRole('group', { name: 'Stored results' });
   await expect(stored).toContainText('1.3 bar');
   await expect(stored).toContainText('1 bar');

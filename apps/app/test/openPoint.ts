@@ -1,6 +1,5 @@
 import { analyse } from '@keypost/core/analysis';
 import { applyChange, JobIndex } from '@keypost/core/job';
-import { deviceType } from '@keypost/core/catalog';
 import { emptyJob } from '@keypost/core/model';
 import { progressOf } from '@keypost/core/proving';
 import { verdictOf } from '@keypost/core/verdict';
@@ -14,7 +13,7 @@ const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
 /** A job with one module `m` whose common sits on a rail, and one inductive sensor `p` on its channel 0. */
 export function smallJob(
   rail: '+' | '-' | null = '-',
-  output: OutputKind = 'pnp',
+  kind: OutputKind = 'pnp',
   more: Change[] = [],
 ): JobContent {
   const changes: Change[] = [
@@ -26,7 +25,7 @@ export function smallJob(
     {
       kind: 'addPoint',
       point: { id: 'p', tag: 'PX-1', name: 'Valve shut', deviceId: 'd', bit: 'direct' },
-      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-3w', output, logic: 'no' },
+      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-3w', outputs: { output: { kind, logic: 'no' } } },
       place: { moduleId: 'm', channel: 0 },
     },
     ...more,
@@ -35,8 +34,8 @@ export function smallJob(
 }
 
 export function viewOf(content: JobContent): JobView {
-  const rows = (['supplies', 'modules', 'devices', 'points', 'wires'] as const).flatMap((shelf) =>
-    content[shelf].map(({ id }) => [`${shelf}/${id}`, 1] as const),
+  const rows = (['supplies', 'modules', 'devices', 'points', 'wires'] as const).flatMap((collection) =>
+    content[collection].map(({ id }) => [`${collection}/${id}`, 1] as const),
   );
   return { id: 'j', revision: 1, content, revisions: Object.fromEntries(rows) };
 }
@@ -51,7 +50,7 @@ export function openPoint(content: JobContent = smallJob(), pointId = 'p'): Open
     analysis,
     verdict: verdictOf(analysis),
     progress: progressOf(content, analysis),
-    type: deviceType(analysis.context.device.typeId),
+    type: analysis.context.type,
     base: `/job/j/point/${pointId}`,
   };
 }

@@ -24,7 +24,7 @@ export const pressureJob = (...more: Change[]): JobContent =>
           bit: 'direct',
           range: { low: 0, high: 6, unit: 'bar' },
         },
-        device: { id: 'd-pt', tag: 'PT-1', typeId: 'pressure-2w', output: 'none', logic: 'none' },
+        device: { id: 'd-pt', tag: 'PT-1', typeId: 'pressure-2w' },
         place: { moduleId: 'ai', channel: 0 },
       },
       ...more,

@@ -1,7 +1,8 @@
 /** The server as a stub: what it was sent, and what it answers. */
 export const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
 
-const STORED = { again: false, revision: 2, name: 'T', site: '', colours: 'iec', mainsHertz: 50, rows: [] };
+const HEAD = { name: 'T', site: '', colours: 'iec', mainsHertz: 50 };
+const STORED = { again: false, revision: 2, head: HEAD, rows: [] };
 
 export const reply = (body: unknown, status = 200): Response =>
   ({

@@ -1,8 +1,8 @@
 import { ApiProblem, patchJob } from '@keypost/api';
 import type { JobView } from '@keypost/api';
-import type { Change } from '@keypost/core/job';
+import type { Change, SingleChange } from '@keypost/core/job';
 import { checkJob, jobProgress } from '@keypost/core/proving';
-import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { DEVICE_TYPES, partTypesOf } from '@keypost/core/catalog';
 import { JobIndex, readJobFile } from '@keypost/core/job';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -39,10 +39,15 @@ const MODULE: Change = {
   module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
   commons: ['-'],
 };
-const point = (tag: string, channel: number): Change => ({
+const point = (tag: string, channel: number): SingleChange => ({
   kind: 'addPoint',
   point: { id: tag.toLowerCase(), tag, name: 'Point', deviceId: `${tag.toLowerCase()}-b`, bit: 'direct' },
-  device: { id: `${tag.toLowerCase()}-b`, tag, typeId: 'inductive-3w', output: 'pnp', logic: 'no' },
+  device: {
+    id: `${tag.toLowerCase()}-b`,
+    tag,
+    typeId: 'inductive-3w',
+    outputs: { output: { kind: 'pnp', logic: 'no' } },
+  },
   place: { moduleId: 'm', channel },
 });
 
@@ -52,7 +57,7 @@ describe('jobs', () => {
     await change(job.id, MODULE);
     const answer = await change(job.id, point('PX-1', 0));
     expect(answer.revision).toBe(3);
-    expect(answer.rows.map(({ shelf }) => shelf).sort()).toEqual([
+    expect(answer.rows.map(({ collection }) => collection).sort()).toEqual([
       'devices',
       'points',
       'wires',
@@ -60,7 +65,7 @@ describe('jobs', () => {
       'wires',
     ]);
     const view = await server.call('getJob', { params: { jobId: job.id } });
-    expect(new JobIndex(view.content).placeOf(view.content.devices[0]!)).toEqual({
+    expect(new JobIndex(view.content).placeOf(view.content.points[0]!)).toEqual({
       moduleId: 'm',
       channel: 0,
     });
@@ -77,8 +82,11 @@ describe('jobs', () => {
       point('PX-1', 0),
       point('PX-2', 1),
       { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' },
-      { kind: 'editPoint', id: 'px-1', patch: { name: 'Other', output: 'npn' } },
-      { kind: 'stamp', stamp: { id: 's1', pointId: 'px-1', step: 'isolate', subject: 'x' } },
+      { kind: 'editPoint', id: 'px-1', patch: { name: 'Other', output: { kind: 'npn' } } },
+      {
+        kind: 'stamp',
+        stamp: { id: 's1', pointId: 'px-1', step: 'isolate', fingerprint: { 'wire:w': 'a' } },
+      },
       { kind: 'undoStamp', id: 's1', reason: 'wrong one' },
       { kind: 'removePoint', id: 'px-2' },
       { kind: 'editJob', patch: { name: 'Renamed' } },
@@ -88,10 +96,10 @@ describe('jobs', () => {
   });
 
   test('go out as a file and come back the same', async () => {
-    const text = JSON.stringify({ format: 'keypost-job', version: 1, job: ternRock() });
+    const text = JSON.stringify({ format: 'keypost-job', version: 2, job: ternRock() });
     const job = await server.call('importJob', { query: { by: 'TT' }, body: text });
     const file = await server.call('exportJob', { params: { jobId: job.id } });
-    expect(readJobFile(file)).toEqual(ternRock());
+    expect(readJobFile(file).job).toEqual(ternRock());
   });
 });
 
@@ -170,14 +178,14 @@ describe('two people at once', () => {
   test('a stale edit gets 409 with the row as it is now, and can be forced', async () => {
     const job = await newJob();
     await change(job.id, MODULE);
-    const expects = [{ shelf: 'modules', id: 'm', revision: 1 }];
+    const expects = [{ collection: 'modules', id: 'm', revision: 1 }];
     const edit = (tag: string): Change => ({ kind: 'editModule', id: 'm', patch: { tag } });
     await change(job.id, edit('DI A'), { expects });
     const details = await refused(change(job.id, edit('DI B'), { expects }));
     expect(details.status).toBe(409);
     expect(details.current).toEqual([
       {
-        shelf: 'modules',
+        collection: 'modules',
         id: 'm',
         revision: 2,
         row: { id: 'm', tag: 'DI A', typeId: 'di8-both-8', firstByte: 0 },
@@ -219,7 +227,7 @@ describe('the log', () => {
     await change(job.id, point('PX-1', 0));
     await change(job.id, { kind: 'editPoint', id: 'px-1', patch: { name: 'Other' } });
     const [last] = await server.call('listEvents', { params: { jobId: job.id }, query: {} });
-    expect(last).toMatchObject({ by: 'TT', what: 'editPoint', shelf: 'points', rowId: 'px-1' });
+    expect(last).toMatchObject({ by: 'TT', what: 'editPoint', collection: 'points', rowId: 'px-1' });
     expect([last!.before!.name, last!.after!.name]).toEqual(['Point', 'Other']);
     expect(Date.parse(last!.at)).toBeGreaterThan(Date.now() - 60000);
   });
@@ -231,10 +239,10 @@ describe('the log', () => {
     await change(job.id, point('PX-2', 1));
     await change(job.id, {
       kind: 'stamp',
-      stamp: { id: 's1', pointId: 'px-1', step: 'tug', subject: 'Tug' },
+      stamp: { id: 's1', pointId: 'px-1', step: 'tug', fingerprint: {} },
     });
     const events = await server.call('listEvents', { params: { jobId: job.id }, query: { pointId: 'px-1' } });
-    expect(events.map(({ shelf }) => shelf)).toEqual([
+    expect(events.map(({ collection }) => collection)).toEqual([
       'stamps',
       'wires',
       'wires',
@@ -256,8 +264,9 @@ describe('the demo', () => {
     await seedDemo(server.db);
     await seedDemo(server.db);
     const { content } = await server.call('getJob', { params: { jobId: DEMO_JOB_ID } });
-    const families = new Set(content.devices.map(({ typeId }) => deviceType(typeId).family));
-    expect(families).toEqual(new Set(DEVICE_TYPES.map(({ family }) => family)));
+    const types = partTypesOf(content);
+    const groups = new Set(content.devices.map((device) => types.device(device).group));
+    expect(groups).toEqual(new Set(DEVICE_TYPES.map(({ group }) => group)));
     const progress = jobProgress(content);
     const codes = progress.flatMap(({ verdict }) => verdict.reasons[0]?.code ?? []);
     expect(codes.sort()).toEqual([
@@ -286,7 +295,7 @@ test('OpenAPI and the job file’s schema are served', async () => {
     expect.arrayContaining(['/api/jobs', '/api/jobs/{jobId}/changes']),
   );
   const schema = await (await fetch(`${server.address}/api/job.schema.json`)).json();
-  expect(schema.properties.version.const).toBe(1);
+  expect(schema.properties.version.const).toBe(2);
   const published = readFileSync(path.resolve(__dirname, '../../../docs/job.schema.json'), 'utf8');
   expect(JSON.parse(published)).toEqual(schema);
 });

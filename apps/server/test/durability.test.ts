@@ -24,7 +24,7 @@ type Call = ReturnType<typeof createClient>;
 async function streamStamps(call: Call, jobId: string, acknowledged: Set<string>): Promise<void> {
   for (;;) {
     const id = randomUUID();
-    const stamp = { id, pointId: 'p', step: 'tug', subject: 'Tug all wires' };
+    const stamp = { id, pointId: 'p', step: 'tug', fingerprint: {} };
     try {
       await call('changeJob', {
         params: { jobId },

@@ -32,7 +32,7 @@ test.each(Object.keys(FAMILIES))(
     const { content } = await server.call('getJob', { params: { jobId: id } });
     expect(content).toEqual(job);
     const file = await server.call('exportJob', { params: { jobId: id } });
-    expect(readJobFile(file)).toEqual(job);
+    expect(readJobFile(file).job).toEqual(job);
     expect(judge(analyse(new JobIndex(content), 'px-1')).status).toBe('works');
   },
 );
@@ -49,7 +49,7 @@ describe('changes of parts', () => {
           kind: 'dc',
           volts: 24,
           tolerancePercent: 3,
-          innerOhms: 0,
+          internalOhms: 0,
           limitAmps: 2,
           otherAmps: 0.4,
           feed: { from: 'g1', protection: 'breaker', lengthM: 30, mm2: 1.5 },
@@ -67,8 +67,6 @@ describe('changes of parts', () => {
           id: 'r1',
           tag: 'R1',
           typeId: 'resistor',
-          output: 'none',
-          logic: 'none',
           settings: { ohms: '2200' },
         },
         wires: [
@@ -77,9 +75,9 @@ describe('changes of parts', () => {
         ],
       },
     ],
-    ['a wire found elsewhere', { kind: 'landWire', wireId: 'r1-1', landed: { to: 'k1:12', colour: 'GY' } }],
+    ['a wire found elsewhere', { kind: 'landWire', wireId: 'r1-1', asFound: { to: 'k1:12', colour: 'GY' } }],
     ['its cable', { kind: 'editWire', wireId: 'r1-2', patch: { cable: 'W1', core: '2', ferrule: 'WH' } }],
-    ['the wire as planned again', { kind: 'landWire', wireId: 'r1-1', landed: null }],
+    ['the wire as planned again', { kind: 'landWire', wireId: 'r1-1', asFound: null }],
     ['a range', { kind: 'editPoint', id: 'px-1', patch: { range: { low: 0, high: 6, unit: 'bar' } } }],
     ['no range', { kind: 'editPoint', id: 'px-1', patch: { range: null } }],
     ['colours', { kind: 'editJob', patch: { colours: 'japan' } }],
@@ -110,6 +108,6 @@ describe('changes of parts', () => {
       body: { changeId: randomUUID(), by: 'MR', change: changes[2]![1], expects: [] },
     });
     const events = await server.call('listEvents', { params: { jobId: view.id }, query: { limit: 10 } });
-    expect(events[0]).toMatchObject({ by: 'MR', shelf: 'devices' });
+    expect(events[0]).toMatchObject({ by: 'MR', collection: 'devices' });
   });
 });

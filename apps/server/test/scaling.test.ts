@@ -54,7 +54,7 @@ test('a calibration is added beside those before, with who and when, and is in t
   expect(after.slice(0, before.length)).toEqual(before);
   expect(after.at(-1)).toMatchObject({ id: 'new', by: 'TT' });
   const events = await server.call('listEvents', { params: { jobId }, query: { limit: 5 } });
-  expect(events[0]).toMatchObject({ shelf: 'calibrations', rowId: 'new', before: null });
+  expect(events[0]).toMatchObject({ collection: 'calibrations', rowId: 'new', before: null });
 });
 
 test('a chain is chosen and taken back; what is not sound is refused with its field', async () => {

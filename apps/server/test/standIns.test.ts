@@ -1,4 +1,4 @@
-import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { DEVICE_TYPES } from '@keypost/core/catalog';
 import { ioLinkMasters, portPlan, sheetsOf } from '@keypost/core/setting';
 import { JobIndex } from '@keypost/core/job';
 import { knownDescription } from '@keypost/core/ioLink';
@@ -232,22 +232,22 @@ describe('what ships', () => {
   });
 
   test('every kind of instrument with parameters has a point with a sheet', () => {
-    const used = new Set(index.job.devices.map(({ typeId }) => deviceType(typeId).handling));
+    const used = new Set(index.job.devices.map((device) => index.deviceType(device).handling));
     const kinds = DEVICE_TYPES.map(({ handling }) => handling).filter((h) => h && h.parameters.length > 0);
     const missing = DEVICE_TYPES.filter(
       ({ handling }) => handling && kinds.includes(handling) && !used.has(handling),
     );
     expect(missing.map(({ id }) => id)).toEqual([]);
     const families = [
-      'safety relay',
-      'drive',
-      'universal controller',
-      'io-link master',
-      'serial master',
-      'counter',
+      'Safety relay',
+      'Drive',
+      'Universal controller',
+      'IO-Link master',
+      'Serial master',
+      'Counter',
     ];
     for (const family of families)
-      expect(index.job.modules.some(({ id }) => index.typeOf(id).family === family)).toBe(true);
+      expect(index.job.modules.some(({ id }) => index.typeOf(id).group === family)).toBe(true);
   });
 
   test.each([

@@ -83,31 +83,36 @@ describe('patching a copy of a job', () => {
   const change = (rows: ChangeResponse['rows'], revision = 5, again = false): ChangeResponse => ({
     again,
     revision,
-    name: 'N',
-    site: 'S',
-    colours: 'iec',
-    mainsHertz: 50,
+    head: { name: 'N', site: 'S', colours: 'iec', mainsHertz: 50 },
     rows,
   });
 
   test('adds, changes and removes rows, and leaves the old copy alone', () => {
     const second = { ...supply, id: 'g2', tag: 'G2' };
-    const added = patchJob(view, change([{ shelf: 'supplies', id: 'g2', revision: 1, row: second }]))!;
+    const added = patchJob(view, change([{ collection: 'supplies', id: 'g2', revision: 1, row: second }]))!;
     expect(added.content.supplies.map(({ id }) => id)).toEqual(['g1', 'g2']);
     const edited = patchJob(
       added,
-      change([{ shelf: 'supplies', id: 'g1', revision: 2, row: { ...supply, volts: 12 } }], 6),
+      change([{ collection: 'supplies', id: 'g1', revision: 2, row: { ...supply, volts: 12 } }], 6),
     )!;
     expect(edited.content.supplies[0]!.volts).toBe(12);
     expect(edited.revisions).toEqual({ 'supplies/g1': 2, 'supplies/g2': 1 });
-    const removed = patchJob(edited, change([{ shelf: 'supplies', id: 'g2', revision: 1, row: null }], 7))!;
+    const removed = patchJob(
+      edited,
+      change([{ collection: 'supplies', id: 'g2', revision: 1, row: null }], 7),
+    )!;
     expect(removed.content.supplies).toHaveLength(1);
     expect(removed.revisions).toEqual({ 'supplies/g1': 2 });
     expect(view.content.supplies).toHaveLength(1);
   });
 
   test('takes the name along', () => {
-    expect(patchJob(view, { ...change([]), name: 'Other' })!.content.name).toBe('Other');
+    expect(
+      patchJob(view, {
+        ...change([]),
+        head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50 },
+      })!.content.name,
+    ).toBe('Other');
   });
 
   test('gives up when others were faster or the change had come before', () => {

@@ -6,24 +6,18 @@ import type { ChangeResponse, JobView } from './schemas.ts';
  */
 export function patchJob(view: JobView, change: ChangeResponse): JobView | undefined {
   if (change.again || change.revision !== view.revision + 1) return undefined;
-  const content = {
-    ...view.content,
-    name: change.name,
-    site: change.site,
-    colours: change.colours,
-    mainsHertz: change.mainsHertz,
-  };
+  const content = { ...view.content, ...change.head };
   const revisions = { ...view.revisions };
-  for (const { shelf, id, revision, row } of change.rows) {
-    const rows = content[shelf] as { id: string }[];
+  for (const { collection, id, revision, row } of change.rows) {
+    const rows = content[collection] as { id: string }[];
     const at = rows.findIndex((r) => r.id === id);
     const next = [...rows];
     if (row === null) next.splice(at, at < 0 ? 0 : 1);
     else if (at < 0) next.push(row as { id: string });
     else next[at] = row as { id: string };
-    (content as Record<string, unknown>)[shelf] = next;
-    if (row === null) delete revisions[`${shelf}/${id}`];
-    else revisions[`${shelf}/${id}`] = revision;
+    (content as Record<string, unknown>)[collection] = next;
+    if (row === null) delete revisions[`${collection}/${id}`];
+    else revisions[`${collection}/${id}`] = revision;
   }
   return { ...view, revision: change.revision, content, revisions };
 }

@@ -1,10 +1,9 @@
-import { COLOUR_REGIONS, JobContent, MainsHertz, SHELVES } from '@keypost/core/model';
+import { COLLECTION_NAMES, JobContent, JobHead } from '@keypost/core/model';
 import { Change } from '@keypost/core/job';
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
-export const Shelf = z.enum(SHELVES);
-export type Shelf = z.infer<typeof Shelf>;
+const Collection = z.enum(COLLECTION_NAMES);
 
 export const JobSummary = z.object({
   id: z.string(),
@@ -14,7 +13,7 @@ export const JobSummary = z.object({
   updatedAt: z.string(),
 });
 
-/** A stored job with the revision of each of its rows, keyed `shelf/id`. */
+/** A stored job with the revision of each of its rows, keyed `collection/id`. */
 export const JobView = z.object({
   id: z.string(),
   revision: z.int(),
@@ -24,7 +23,7 @@ export const JobView = z.object({
 
 /** A row after a change; `row` is null when it was removed. */
 export const ChangedRow = z.object({
-  shelf: Shelf,
+  collection: Collection,
   id: z.string(),
   revision: z.int(),
   row: z.record(z.string(), z.unknown()).nullable(),
@@ -37,7 +36,7 @@ export const ChangeRequest = z.object({
   change: Change,
   /** Rows that the change was made from, each with the revision that was seen. */
   expects: z
-    .array(z.object({ shelf: Shelf, id: z.string(), revision: z.int() }))
+    .array(z.object({ collection: Collection, id: z.string(), revision: z.int() }))
     .max(100)
     .default([]),
 });
@@ -46,10 +45,8 @@ export const ChangeResponse = z.object({
   /** The change had been stored before; the job must be read anew to see it. */
   again: z.boolean(),
   revision: z.int(),
-  name: z.string(),
-  site: z.string(),
-  colours: z.enum(COLOUR_REGIONS),
-  mainsHertz: MainsHertz,
+  /** What the job says of itself then. */
+  head: JobHead,
   rows: z.array(ChangedRow),
 });
 
@@ -58,7 +55,7 @@ export const JobEvent = z.object({
   at: z.string(),
   by: z.string(),
   what: z.string(),
-  shelf: z.string(),
+  collection: z.union([Collection, z.literal('job')]),
   rowId: z.string(),
   before: z.record(z.string(), z.unknown()).nullable(),
   after: z.record(z.string(), z.unknown()).nullable(),

@@ -1,4 +1,4 @@
-import type { JobContent } from '../src/model/job.ts';
+import type { JobContent } from '../src/model/collections.ts';
 import { after, bareJob, withHelper, withModule, withPoint, withWires } from './jobs.ts';
 
 /** The mains supply of the jobs below. */
@@ -11,7 +11,7 @@ export const withMains = (job: JobContent): JobContent =>
       kind: 'ac',
       volts: 230,
       tolerancePercent: 10,
-      innerOhms: 0.5,
+      internalOhms: 0.5,
       limitAmps: 16,
     },
   });

@@ -1,4 +1,6 @@
-import type { JobContent, Logic, OutputKind, Range, Settings } from '../src/model/job.ts';
+import { DEVICE_TYPES } from '../src/catalog/catalog.ts';
+import type { JobContent } from '../src/model/collections.ts';
+import type { Device, Logic, OutputKind, Range, Settings } from '../src/model/job.ts';
 import { emptyJob } from '../src/model/emptyJob.ts';
 import { applyChange } from '../src/job/changes.ts';
 import type { Change } from '../src/job/changeSchema.ts';
@@ -31,6 +33,7 @@ export interface TestPoint {
   readonly typeId?: string;
   readonly output?: OutputKind;
   readonly logic?: Logic;
+  readonly outputId?: string;
   readonly bit?: 'direct' | 'inverted';
   readonly at?: readonly [string, number] | null;
   readonly settings?: Settings;
@@ -43,6 +46,7 @@ export function additionOf(p: TestPoint = {}): Extract<Change, { kind: 'addPoint
     typeId = 'inductive-3w',
     output = 'pnp',
     logic = 'no',
+    outputId,
     bit = 'direct',
     at = ['m', 0],
     settings,
@@ -51,10 +55,34 @@ export function additionOf(p: TestPoint = {}): Extract<Change, { kind: 'addPoint
   const id = tag.toLowerCase();
   return {
     kind: 'addPoint',
-    point: { id, tag, name: 'A test point', deviceId: `${id}-b`, bit, ...(range && { range }) },
-    device: { id: `${id}-b`, tag, typeId, output, logic, ...(settings && { settings }) },
+    point: {
+      id,
+      tag,
+      name: 'A test point',
+      deviceId: `${id}-b`,
+      bit,
+      ...(outputId && { outputId }),
+      ...(range && { range }),
+    },
+    device: {
+      id: `${id}-b`,
+      tag,
+      typeId,
+      ...outputsFor(typeId, output, logic),
+      ...(settings && { settings }),
+    },
     place: at ? { moduleId: at[0], channel: at[1] } : null,
   };
+}
+
+/** How the first switching output of a kind is chosen, where it leaves a choice. */
+function outputsFor(typeId: string, kind: OutputKind, logic: Logic): Pick<Device, 'outputs'> {
+  const output = DEVICE_TYPES.find(({ id }) => id === typeId)?.outputs.find(
+    ({ kinds }) => kinds[0] !== 'none',
+  );
+  return output && output.kinds.includes(kind) && output.logics.includes(logic)
+    ? { outputs: { [output.id]: { kind, logic } } }
+    : {};
 }
 
 export function withPoint(job: JobContent, p: TestPoint = {}): JobContent {
@@ -90,7 +118,7 @@ export function withHelper(
   return after(job, {
     kind: 'addHelper',
     pointId,
-    device: { tag: device.id.toUpperCase(), output: 'none', logic: 'none', ...device },
+    device: { tag: device.id.toUpperCase(), ...device },
     wires,
   });
 }

@@ -1,4 +1,4 @@
-import type { JobContent } from '../src/model/job.ts';
+import type { JobContent } from '../src/model/collections.ts';
 import { JobIndex } from '../src/job/jobIndex.ts';
 import { sheetOf } from '../src/setting/sheet.ts';
 import type { Sheet, SheetLine } from '../src/setting/sheet.ts';

@@ -123,7 +123,7 @@ function Pins({
     const index = new JobIndex(view.content);
     const { applicants } = problemOf(view.content, { pinned: new Set(), spareShare: 0 });
     return applicants.flatMap(({ id, tag }) => {
-      const place = index.placeOf(index.deviceOf(index.point(id)));
+      const place = index.placeOf(index.point(id));
       return place
         ? [{ id, tag, at: `${index.module(place.moduleId)!.tag} ${index.port(place).label}` }]
         : [];

@@ -20,7 +20,12 @@ beforeEach(() => {
 const npn = (channel: number): Change => ({
   kind: 'addPoint',
   point: { id: `n${channel}`, tag: `PX-9${channel}`, name: 'Tray', deviceId: `n${channel}-b`, bit: 'direct' },
-  device: { id: `n${channel}-b`, tag: `PX-9${channel}`, typeId: 'inductive-3w', output: 'npn', logic: 'no' },
+  device: {
+    id: `n${channel}-b`,
+    tag: `PX-9${channel}`,
+    typeId: 'inductive-3w',
+    outputs: { output: { kind: 'npn', logic: 'no' } },
+  },
   place: { moduleId: 'm', channel },
 });
 const second: Change = {

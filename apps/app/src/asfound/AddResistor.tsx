@@ -1,4 +1,4 @@
-import { deviceType } from '@keypost/core/catalog';
+import { partTypesOf, RESISTOR_ID } from '@keypost/core/catalog';
 import { numbering } from '@keypost/core/job';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -19,8 +19,11 @@ export function AddResistor({ point }: { point: OpenPoint }) {
   return <ResistorForm point={point} onDone={() => setOpen(false)} />;
 }
 
-const choicesOf = (key: string) => [
-  ...deviceType('resistor').settings!.find((setting) => setting.key === key)!.choices,
+/** What a setting of a resistor offers. */
+const choicesOf = ({ view }: OpenPoint, key: string): { value: string; label: string }[] => [
+  ...(partTypesOf(view.content)
+    .device({ typeId: RESISTOR_ID })
+    .settings?.find((setting) => setting.key === key)?.choices ?? []),
 ];
 
 function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
@@ -49,9 +52,7 @@ function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void 
     const device = {
       id,
       tag: nextTag(point),
-      typeId: 'resistor',
-      output: 'none',
-      logic: 'none',
+      typeId: RESISTOR_ID,
       settings: { ohms, watts },
     } as const;
     const { id: pointId } = point.analysis.context.point;
@@ -65,8 +66,8 @@ function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void 
       <Row first className="gap-4">
         <Select label="One end on" value={a} options={options} onChange={setA} />
         <Select label="The other on" value={b} options={options} onChange={setB} problem={problem} />
-        <Select label="Resistance" value={ohms} options={choicesOf('ohms')} onChange={setOhms} />
-        <Select label="Power rating" value={watts} options={choicesOf('watts')} onChange={setWatts} />
+        <Select label="Resistance" value={ohms} options={choicesOf(point, 'ohms')} onChange={setOhms} />
+        <Select label="Power rating" value={watts} options={choicesOf(point, 'watts')} onChange={setWatts} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <FormActions

@@ -38,7 +38,7 @@ function AsFound({ point }: { point: OpenPoint }) {
               <View className="flex-row">
                 <Button
                   label={`Wire ${wire.number} is as planned now`}
-                  onPress={() => void saver.save({ kind: 'landWire', wireId: wire.id, landed: null })}
+                  onPress={() => void saver.save({ kind: 'landWire', wireId: wire.id, asFound: null })}
                 />
               </View>
             </Row>

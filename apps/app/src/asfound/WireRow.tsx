@@ -1,6 +1,6 @@
 import { COLOURS } from '@keypost/core/model';
 import { refWords } from '@keypost/core/job';
-import type { Landed, Wire, WireColour } from '@keypost/core/model';
+import type { AsFound, Wire, WireColour } from '@keypost/core/model';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
@@ -47,7 +47,7 @@ export function WireRow({
             {`number ${wire.number}, ${wire.mm2} mm², ${wire.lengthM} m${wire.cable ? `, cable ${wire.cable}${wire.core ? ` core ${wire.core}` : ''}` : ''}`}
           </Words>
         </View>
-        {wire.landed && (
+        {wire.asFound && (
           <Words as="fail" className="text-wait">
             other
           </Words>
@@ -55,7 +55,7 @@ export function WireRow({
       </Pressable>
       {open && (
         <View className="gap-5 px-4 pb-4 pt-2">
-          <FoundForm key={JSON.stringify(wire.landed ?? null)} point={point} wire={wire} onDone={onToggle} />
+          <FoundForm key={JSON.stringify(wire.asFound ?? null)} point={point} wire={wire} onDone={onToggle} />
           <WirePlan point={point} wire={wire} />
         </View>
       )}
@@ -85,14 +85,14 @@ export function WireSwatch({ colour }: { colour: WireColour }) {
 function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDone: () => void }) {
   const saver = useSave(point.view);
   const known = useKnown();
-  const { landed } = wire;
-  const [missing, setMissing] = useState(landed?.missing ? 'missing' : 'there');
-  const [from, setFrom] = useState(landed?.from ?? wire.from);
-  const [to, setTo] = useState(landed?.to ?? wire.to);
-  const [colour, setColour] = useState<WireColour>(landed?.colour ?? wire.colour);
+  const { asFound } = wire;
+  const [missing, setMissing] = useState(asFound?.missing ? 'missing' : 'there');
+  const [from, setFrom] = useState(asFound?.from ?? wire.from);
+  const [to, setTo] = useState(asFound?.to ?? wire.to);
+  const [colour, setColour] = useState<WireColour>(asFound?.colour ?? wire.colour);
   const options = terminalOptions(point.analysis.context);
   const store = () => {
-    const found: Landed =
+    const found: AsFound =
       missing === 'missing'
         ? { missing: true }
         : {
@@ -101,7 +101,7 @@ function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDo
             ...(colour !== wire.colour && { colour }),
           };
     const as = Object.keys(found).length ? found : null;
-    void saver.save({ kind: 'landWire', wireId: wire.id, landed: as }, { then: onDone });
+    void saver.save({ kind: 'landWire', wireId: wire.id, asFound: as }, { then: onDone });
   };
   return (
     <View className="gap-4">

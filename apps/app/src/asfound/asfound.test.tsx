@@ -40,7 +40,7 @@ test('what is other than planned alone is stored: another terminal, another colo
   expect(sent()[0]!.change).toEqual({
     kind: 'landWire',
     wireId: wire.id,
-    landed: { to: 'm:I3', colour: 'VT' },
+    asFound: { to: 'm:I3', colour: 'VT' },
   });
 });
 
@@ -51,18 +51,18 @@ test('a missing wire is just that, whatever stood in the other fields', async ()
   expect(screen.queryByLabelText('It ends on')).toBeNull();
   press('Store as found');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toMatchObject({ wireId: wire.id, landed: { missing: true } });
+  expect(sent()[0]!.change).toMatchObject({ wireId: wire.id, asFound: { missing: true } });
 });
 
 test('put back to the plan in every field, nothing is other any more', async () => {
-  const found = { kind: 'landWire', wireId: 'd-BK', landed: { to: 'm:I3' } } as const;
+  const found = { kind: 'landWire', wireId: 'd-BK', asFound: { to: 'm:I3' } } as const;
   const { done } = row([found]);
   expect(screen.getByText('other')).toBeTruthy();
   expect(screen.getByLabelText<HTMLSelectElement>('It ends on').value).toBe('m:I3');
   type('It ends on', 'm:I0');
   press('Store as found');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toMatchObject({ kind: 'landWire', landed: null });
+  expect(sent()[0]!.change).toMatchObject({ kind: 'landWire', asFound: null });
 });
 
 describe('the plan of a wire', () => {
@@ -80,7 +80,7 @@ describe('the plan of a wire', () => {
       wireId: wire.id,
       patch: { lengthM: 12.5, mm2: 0.518, cable: 'W12', core: '3' },
     });
-    expect(sent()[0]!.expects).toEqual([{ shelf: 'wires', id: wire.id, revision: 1 }]);
+    expect(sent()[0]!.expects).toEqual([{ collection: 'wires', id: wire.id, revision: 1 }]);
   });
 
   test.each([

@@ -1,5 +1,12 @@
 import type { JobView } from '@keypost/api';
-import { ioLinkMasters, lineOf, networkFaults, planAsSet, portPlan, serialFaults } from '@keypost/core/setting';
+import {
+  ioLinkMasters,
+  lineOf,
+  networkFaults,
+  planAsSet,
+  portPlan,
+  serialFaults,
+} from '@keypost/core/setting';
 import type { BusPlan } from '@keypost/core/model';
 import type { JobIndex } from '@keypost/core/job';
 import { useState } from 'react';

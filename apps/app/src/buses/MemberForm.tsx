@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { findDeviceType } from '@keypost/core/catalog';
+import { partTypesOf } from '@keypost/core/catalog';
 import { NetworkMember, NETWORK_ROLES } from '@keypost/core/model';
 import { parseIpv4, prefixOf } from '@keypost/core/setting';
 import type { EthernetPlan } from '@keypost/core/model';
@@ -71,9 +71,12 @@ export function MemberForm({
 }
 
 function Fields({ control, view }: { control: FormControl; view: JobView }) {
+  const types = partTypesOf(view.content);
   const items = [
     ...view.content.modules,
-    ...view.content.devices.filter(({ typeId }) => findDeviceType(typeId)?.family === 'ethernet'),
+    ...view.content.devices.filter((device) =>
+      types.findDevice(device)?.outputs.some(({ landsOn }) => landsOn === 'ethernet'),
+    ),
   ].map(({ id, tag }) => ({ value: id, label: tag }));
   const pick = (
     name: 'role' | 'file' | 'itemId',

@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { moduleType } from '@keypost/core/catalog';
+import { partTypesOf } from '@keypost/core/catalog';
 import type { BusPlan } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -49,7 +49,9 @@ export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void })
 function made({ content }: JobView, kind: Kind, tag: string): BusPlan {
   const id = uuid();
   if (kind === 'serial') {
-    const master = content.modules.find(({ typeId }) => moduleType(typeId).family === 'serial master');
+    const master = content.modules.find(
+      (module) => partTypesOf(content).module(module).description.fieldbus === 'serial',
+    );
     const frame = { baud: 19200, parity: 'even', stopBits: 1, plusName: '+', unitLoad: 1, map: [] } as const;
     return {
       kind,

@@ -1,5 +1,13 @@
 import type { JobView } from '@keypost/api';
-import { lineOf, LINE_NAMES, namingSentence, planAsSet, pollSeconds, serialFaults, voltsAtRest } from '@keypost/core/setting';
+import {
+  lineOf,
+  LINE_NAMES,
+  namingSentence,
+  planAsSet,
+  pollSeconds,
+  serialFaults,
+  voltsAtRest,
+} from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
 import type { SerialPlan, SerialUnit } from '@keypost/core/model';
 import { useMemo, useState } from 'react';

@@ -1,8 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { JobView } from '@keypost/api';
-import { BAUDS, findDeviceType, FRAMES, moduleType } from '@keypost/core/catalog';
-import { frameOf, readFrame } from '@keypost/core/setting';
+import { BAUDS, FRAMES, partTypesOf } from '@keypost/core/catalog';
 import { SerialUnit } from '@keypost/core/model';
+import { frameOf, readFrame } from '@keypost/core/setting';
 import type { SerialFrame } from '@keypost/core/catalog';
 import type { SerialPlan } from '@keypost/core/model';
 import { Controller, useForm } from 'react-hook-form';
@@ -192,9 +192,12 @@ function rowFrom(
 }
 
 function serialItems({ content }: JobView): { value: string; label: string }[] {
+  const types = partTypesOf(content);
   return [
-    ...content.modules.filter(({ typeId }) => moduleType(typeId).family === 'serial master'),
-    ...content.devices.filter(({ typeId }) => findDeviceType(typeId)?.family === 'serial'),
+    ...content.modules.filter((module) => types.module(module).description.fieldbus === 'serial'),
+    ...content.devices.filter((device) =>
+      types.findDevice(device)?.outputs.some(({ landsOn }) => landsOn === 'serial'),
+    ),
   ].map(({ id, tag }) => ({ value: id, label: tag }));
 }
 

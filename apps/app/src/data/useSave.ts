@@ -95,7 +95,7 @@ export function asProblem(error: unknown): ApiProblem {
 }
 
 /** The revision of a row as it was read, to be sent along with an edit of it. */
-export function expecting(view: JobView, shelf: Expects[number]['shelf'], id: string): Expects {
-  const revision = view.revisions[`${shelf}/${id}`];
-  return revision === undefined ? [] : [{ shelf, id, revision }];
+export function expecting(view: JobView, collection: Expects[number]['collection'], id: string): Expects {
+  const revision = view.revisions[`${collection}/${id}`];
+  return revision === undefined ? [] : [{ collection, id, revision }];
 }

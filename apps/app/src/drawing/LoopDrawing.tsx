@@ -147,7 +147,7 @@ function TerminalName({
   const { soft } = useTokens();
   const named = /^(E-)?(BN|BU|BK|WH)$/.test(terminal.name);
   if (named) return null;
-  const text = terminal.other ? `${terminal.name}\u00a0(${terminal.other})` : terminal.name;
+  const text = terminal.printed ? `${terminal.name}\u00a0(${terminal.printed})` : terminal.name;
   if (at === 'above' || at === 'below') {
     // At the left where the plate has its name at its foot: the row's own part stands at the right there.
     const head = plates.find((plate) => at === 'above' && Math.abs(plate.y - y) < 1)?.head;

@@ -12,7 +12,7 @@ import type { Spot } from './sheet';
 const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
 
 function viewOf(
-  output: 'pnp' | 'npn' | 'pushpull' | 'contact',
+  kind: 'pnp' | 'npn' | 'pushpull' | 'contact',
   rail: '+' | '-' | null,
   typeId: string,
   present = true,
@@ -30,8 +30,12 @@ function viewOf(
         id: 'd',
         tag: 'PX-1',
         typeId,
-        output,
-        logic: typeId === 'through-beam-3w' ? 'dark' : typeId === 'diffuse-3w' ? 'light' : 'no',
+        outputs: {
+          output: {
+            kind,
+            logic: typeId === 'through-beam-3w' ? 'dark' : typeId === 'diffuse-3w' ? 'light' : 'no',
+          },
+        },
       },
       place: { moduleId: 'm', channel: 0 },
     },

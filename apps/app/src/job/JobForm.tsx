@@ -2,6 +2,7 @@ import type { JobView } from '@keypost/api';
 import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
+import type { SingleChange } from '@keypost/core/job';
 import type { ColourRegion } from '@keypost/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
@@ -58,7 +59,7 @@ export function JobForm({ view }: { view: JobView }) {
     defaultValues: textsOf(view),
   });
   const submit = handleSubmit(async ({ name, site, colours, mains, volts, tolerancePercent }) => {
-    const changes = [
+    const changes: SingleChange[] = [
       { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50 } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
@@ -67,7 +68,7 @@ export function JobForm({ view }: { view: JobView }) {
       setSeen(undefined);
     };
     const expects = seen ?? expecting(view, 'supplies', supply.id);
-    await saver.save({ kind: 'several', changes }, { expects, then });
+    await saver.save({ kind: 'batch', changes }, { expects, then });
   });
   return (
     <Plate title="Name and supply">
@@ -80,7 +81,7 @@ export function JobForm({ view }: { view: JobView }) {
           view={view}
           onTake={(rows) => {
             const now = rows[0];
-            if (now) setSeen([{ shelf: 'supplies', id: now.id, revision: now.revision }]);
+            if (now) setSeen([{ collection: 'supplies', id: now.id, revision: now.revision }]);
             const row = now?.row as { volts: number; tolerancePercent: number } | null | undefined;
             if (row)
               reset({

@@ -1,4 +1,4 @@
-import { ARC_ERRORS, arcChain, arcSteps, arcUnitsOf, ARC_UNIT } from '@keypost/core/analysis';
+import { ARC_ERRORS, arcChain, arcSteps, arcUnitsOf } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution } from '../ui/Notice';
@@ -8,7 +8,7 @@ import { Words } from '../ui/Words';
 /** The chain of arc-protection units that a point belongs to: switches and fibre of each, steps, error codes. */
 export function ChainPlate({ point }: { point: OpenPoint }) {
   const { context } = point.analysis;
-  if (context.device.typeId !== ARC_UNIT) return null;
+  if (!context.type.description.chain) return null;
   const units = arcChain(arcUnitsOf(context.index).map(({ tag }) => tag));
   return (
     <Plate

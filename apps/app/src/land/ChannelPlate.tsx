@@ -1,7 +1,6 @@
 import { commonWords } from '@keypost/core/network';
-import { deviceType } from '@keypost/core/catalog';
 import { portFits, railWords } from '@keypost/core/job';
-import type { DeviceType } from '@keypost/core/catalog';
+import type { DeviceOutput, DeviceType } from '@keypost/core/catalog';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -19,7 +18,7 @@ export function ChannelPlate({ point, saver }: { point: OpenPoint; saver: Saver 
   const known = useKnown();
   const now = context.place ? `${context.place.moduleId}:${context.place.channel}` : '';
   const [chosen, setChosen] = useState(now);
-  const options = channelOptions(point.index, point.type, context.device.id);
+  const options = channelOptions(point.index, context, context.point.id);
   const move = () => {
     const [moduleId, channel] = chosen.split(':');
     const place = chosen === '' ? null : { moduleId: moduleId!, channel: Number(channel) };
@@ -54,18 +53,20 @@ export function ChannelPlate({ point, saver }: { point: OpenPoint; saver: Saver 
   );
 }
 
-/** Free places that suit a device, and its own, by group with what its common sits on. */
+/** Free places that suit an output, and those of its own point, by group with what its common sits on. */
 export function channelOptions(
   index: JobIndex,
-  type: DeviceType,
-  deviceId: string | undefined,
+  { type, output }: { readonly type: DeviceType; readonly output: DeviceOutput | undefined },
+  pointId: string | undefined,
 ): { value: string; label: string; group: string }[] {
   return index.job.modules.flatMap((module) =>
     index.portsOf(module.id).flatMap((port) => {
-      if (!portFits(type, port)) return [];
-      const holder = index.deviceAt({ moduleId: module.id, channel: port.channel });
-      const shared = port.kind === 'serial' || (holder && deviceType(holder.typeId).family === 'between');
-      if (holder && holder.id !== deviceId && !shared) return [];
+      if (!portFits(type, output, port)) return [];
+      const place = { moduleId: module.id, channel: port.channel };
+      const holder = index.deviceAt(place);
+      const own = pointId !== undefined && index.pointAt(place)?.id === pointId;
+      const shared = port.kind === 'serial' || (holder && index.deviceType(holder).description.inline);
+      if (holder && !own && !shared) return [];
       const rail = index.railOf(module.id, port.common)?.rail ?? port.inside?.rail;
       const volts = port.inside?.volts ?? index.job.supplies[0]!.volts;
       const sits = rail ? `on ${railWords(rail, volts)}` : 'on no rail';

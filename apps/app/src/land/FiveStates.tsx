@@ -11,7 +11,7 @@ type Line = readonly [label: string, read: (state: PointState) => string];
 const onOff = (on: boolean): string => (on ? 'on' : 'off');
 
 /**
- * Everything that a technician can see in each state, kept apart: output, terminal, input lamp, program bit, reading,
+ * Everything that a technician can see in each state, kept apart: output, terminal, input LED, program bit, reading,
  * relays and loads.
  */
 export function FiveStates({ analysis }: { analysis: Analysis }) {
@@ -58,7 +58,7 @@ function linesOf(analysis: Analysis): Line[] {
   const first = shown[0]!;
   const several = first.inputs.length > 1;
   return [
-    ...(context.device.output === 'none' ? [] : [['Output', (s: PointState) => onOff(s.outputOn)] as const]),
+    ...(context.kind === 'none' ? [] : [['Output', (s: PointState) => onOff(s.outputOn)] as const]),
     ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts))],
     ...context.helpers.flatMap(({ id, tag }): Line[] =>
       first.coils.has(id)
@@ -70,7 +70,7 @@ function linesOf(analysis: Analysis): Line[] {
       (s) => `${onOff(s.duties[i]!.on)}${s.duties[i]!.on === wanted(s, s.duties[i]!) ? '' : ' !'}`,
     ]),
     ...first.inputs.flatMap(({ own }, i): Line[] => [
-      [several ? `${own.module.tag} ${own.port.label} lamp` : 'Input lamp', (s) => s.inputs[i]!.lamp],
+      [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => s.inputs[i]!.lamp],
       [
         `Bit${own.address ? ` ${own.address}` : ''}`,
         (s) => (s.inputs[i]!.bit === undefined ? '?' : String(s.inputs[i]!.bit)),

@@ -112,7 +112,7 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
 
 /** Red on the signal, black where a technician would put it. */
 function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
-  const { red, black } = signalLeads(context.device, away.netlist.reference);
+  const { red, black } = signalLeads(context, away.netlist.reference);
   return { red, black };
 }
 

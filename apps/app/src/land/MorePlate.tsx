@@ -1,15 +1,12 @@
 import { ownWires, planDifferences } from '@keypost/core/job';
-import type { DeviceFamily } from '@keypost/core/catalog';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
 import { Plate } from '../ui/Plate';
 
-const SWITCHING: readonly DeviceFamily[] = ['three-wire', 'contact', 'two-wire'];
-
 /** The ways to the point's further pages, each with what stands there now. */
 export function MorePlate({ point }: { point: OpenPoint }) {
   const { context } = point.analysis;
-  const { index, helpers, type } = context;
+  const { index, helpers, output } = context;
   const wires = ownWires(index, context.point);
   const other = planDifferences(index, wires).length;
   const rows = [
@@ -25,7 +22,7 @@ export function MorePlate({ point }: { point: OpenPoint }) {
       hint: [context.device, ...helpers].map(({ tag }) => tag).join(', '),
       loud: false,
     },
-    ...(SWITCHING.includes(type.family)
+    ...(output.landsOn === 'switched' && output.drivenBy === 'target'
       ? [{ to: 'relay', label: 'Plan a relay', hint: 'poles, contacts, terminals', loud: false }]
       : []),
   ];

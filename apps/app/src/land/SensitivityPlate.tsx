@@ -1,4 +1,5 @@
 import { JobProblem } from '@keypost/core/model';
+import { stampName } from '@keypost/core/presentation';
 import { sensitivitySetting } from '@keypost/core/planning';
 import type { SensitivitySetting } from '@keypost/core/planning';
 import { format } from 'date-fns/format';
@@ -18,7 +19,10 @@ import { Words } from '../ui/Words';
 /** Name of the step under which a setting is noted. */
 const STEP = 'sensitivity';
 
-type Outcome = { readonly found: SensitivitySetting } | { readonly problem: string } | undefined;
+type Outcome =
+  | { readonly found: SensitivitySetting; readonly values: Record<string, number> }
+  | { readonly problem: string }
+  | undefined;
 
 /** Where to set the sensitivity of a diffuse sensor, from where the object is lost and the background is seen. */
 export function SensitivityPlate({ point, saver }: { point: OpenPoint; saver: Saver }) {
@@ -26,14 +30,14 @@ export function SensitivityPlate({ point, saver }: { point: OpenPoint; saver: Sa
   const [lost, setLost] = useState('');
   const [seen, setSeen] = useState('');
   const [lamp, setLamp] = useState<'on' | 'off'>('on');
-  if (point.type.principle !== 'diffuse') return null;
+  if (!point.type.description.sensitivity) return null;
   const outcome = work(scale, lost, seen, lamp === 'on');
   const { id: pointId } = point.analysis.context.point;
-  const last = lastNote(point, pointId);
-  const note = (sentence: string) => {
-    const subject = sentence.slice(0, 200).trim();
-    void saver.save({ kind: 'stamp', stamp: { id: uuid(), pointId, step: STEP, subject } });
-  };
+  const note = (values: Record<string, number>) =>
+    void saver.save({
+      kind: 'stamp',
+      stamp: { id: uuid(), pointId, step: STEP, fingerprint: {}, values },
+    });
   return (
     <Plate title="Sensitivity">
       <Row first className="gap-4">
@@ -73,10 +77,10 @@ export function SensitivityPlate({ point, saver }: { point: OpenPoint; saver: Sa
           ]}
         />
         {outcome && 'problem' in outcome && <Words as="fail">{outcome.problem}</Words>}
-        {outcome && 'found' in outcome && <Found found={outcome.found} saver={saver} onNote={note} />}
-        {last && (
-          <Words as="small">{`Noted ${format(new Date(last.at), 'd MMM HH:mm')} by ${last.by}: ${last.subject}`}</Words>
+        {outcome && 'found' in outcome && (
+          <Found found={outcome.found} saver={saver} onNote={() => note(outcome.values)} />
         )}
+        <LastNote point={point} />
       </Row>
     </Plate>
   );
@@ -89,7 +93,7 @@ function Found({
 }: {
   found: SensitivitySetting;
   saver: Saver;
-  onNote: (sentence: string) => void;
+  onNote: () => void;
 }) {
   const known = useKnown();
   return (
@@ -101,31 +105,32 @@ function Found({
         </Words>
       </View>
       {!known && <WhoAmI />}
-      <Button
-        label="It is set so: note it"
-        disabled={!known}
-        waiting={saver.saving}
-        onPress={() => onNote(sentence)}
-      />
+      <Button label="It is set so: note it" disabled={!known} waiting={saver.saving} onPress={onNote} />
     </>
   );
 }
 
-const lastNote = ({ view }: OpenPoint, pointId: string) =>
-  view.content.stamps.filter((stamp) => stamp.pointId === pointId && stamp.step === STEP).at(-1);
+/** What was noted last, by whom and when. */
+function LastNote({ point: { view, analysis } }: { point: OpenPoint }) {
+  const { id } = analysis.context.point;
+  const last = view.content.stamps.findLast((stamp) => stamp.pointId === id && stamp.step === STEP);
+  if (!last) return null;
+  const when = format(new Date(last.at), 'd MMM HH:mm');
+  return <Words as="small">{`Noted ${when} by ${last.by}: ${stampName(view.content, last)}`}</Words>;
+}
 
 const number = (text: string): number => Number(text.trim().replace(',', '.'));
 
 function work(scale: string, lost: string, seen: string, stable: boolean): Outcome {
   if (lost.trim() === '') return undefined;
   try {
-    const found = sensitivitySetting({
+    const entered = {
       scale: number(scale),
       objectLost: number(lost),
       ...(seen.trim() !== '' && { backgroundSeen: number(seen) }),
-      stable,
-    });
-    return { found };
+    };
+    const found = sensitivitySetting({ ...entered, stable });
+    return { found, values: { ...entered, stable: Number(stable), setting: found.setting } };
   } catch (error) {
     if (error instanceof JobProblem) return { problem: error.problems[0]!.message };
     throw error;

@@ -26,7 +26,7 @@ beforeEach(() => {
 const arcUnit = (tag: string, channel: number, settings: Record<string, string>): Change => ({
   kind: 'addPoint',
   point: { id: tag.toLowerCase(), tag, name: 'Board', deviceId: `${tag}-b`, bit: 'direct' },
-  device: { id: `${tag}-b`, tag, typeId: 'arc-unit', output: 'contact', logic: 'no', settings },
+  device: { id: `${tag}-b`, tag, typeId: 'arc-unit', settings },
   place: { moduleId: 'm', channel },
 });
 
@@ -83,7 +83,7 @@ describe('the ways on', () => {
     expect(screen.getByRole('link', { name: /Wires as found: 3, all as planned/ })).toBeTruthy();
     const found = applyChange(
       job,
-      { kind: 'landWire', wireId: 'd-BK', landed: { missing: true } },
+      { kind: 'landWire', wireId: 'd-BK', asFound: { missing: true } },
       { by: 'T', at: '2026-01-01T00:00:00.000Z' },
     );
     render(<MorePlate point={openPoint(found)} />);
@@ -100,7 +100,7 @@ describe('the ways on', () => {
 
 describe('the sensitivity of a diffuse sensor', () => {
   const diffuse = smallJob('-', 'pnp', [
-    { kind: 'editPoint', id: 'p', patch: { typeId: 'diffuse-3w', logic: 'light' } },
+    { kind: 'editPoint', id: 'p', patch: { typeId: 'diffuse-3w', output: { logic: 'light' } } },
   ]);
   function Sensitivity({ point }: { point: OpenPoint }) {
     return <SensitivityPlate point={point} saver={useSave(point.view)} />;

@@ -26,8 +26,8 @@ export function PracticePlate() {
   const [problem, setProblem] = useState<string>();
   const state = practice.data;
   if (!state?.links) return null;
-  const act = (what: What, deed: Act) =>
-    void server('practise', { body: { what, act: deed } })
+  const act = (what: What, entry: Act) =>
+    void server('practise', { body: { what, act: entry } })
       .then((next) => practice.mutate(next, { revalidate: false }))
       .catch((error: unknown) => setProblem(asProblem(error).details.detail));
   return (

@@ -1,16 +1,21 @@
-import { eventWords, seenWords, whoAndWhen } from './eventWords';
+import type { JobEvent } from '@keypost/api';
+import { pressureJob } from '../../test/pressureJob';
+import { eventWords, whoAndWhen } from './eventWords';
 
-const event = (shelf: string, before: object | null, after: object | null) =>
-  eventWords({
-    id: 1,
-    at: '',
-    by: 'TT',
-    what: '',
-    shelf,
-    rowId: 'x',
-    before: before as never,
-    after: after as never,
-  });
+const event = (collection: JobEvent['collection'], before: object | null, after: object | null) =>
+  eventWords(
+    {
+      id: 1,
+      at: '',
+      by: 'TT',
+      what: '',
+      collection,
+      rowId: 'x',
+      before: before as never,
+      after: after as never,
+    },
+    pressureJob(),
+  );
 
 test('each kind of event is a sentence', () => {
   expect(event('points', null, { tag: 'PX-1' })).toBe('Point PX-1 added');
@@ -19,16 +24,16 @@ test('each kind of event is a sentence', () => {
   );
   expect(event('wires', null, { number: '4', from: 'd:BK', to: 'm:I0' })).toBe('Wire 4 added: d BK to m I0');
   expect(event('modules', { tag: 'DI 1' }, null)).toBe('Module DI 1 removed');
-  expect(event('stamps', null, { subject: 'Tug all wires' })).toBe('Done: Tug all wires');
-  expect(event('stamps', { subject: 'Tug' }, { subject: 'Tug', undone: { reason: 'loose' } })).toBe(
-    'Undone: Tug. Why: loose',
+  expect(event('stamps', null, { step: 'tug' })).toBe('Done: All wires tugged');
+  expect(event('stamps', { step: 'tug' }, { step: 'tug', undone: { reason: 'loose' } })).toBe(
+    'Undone: All wires tugged. Why: loose',
   );
   expect(event('job', { name: 'A', site: 'S' }, { name: 'B', site: 'S' })).toBe('Job named B, S');
   expect(event('job', { mainsHertz: 50 }, { name: 'B', site: 'S', mainsHertz: 60 })).toBe(
     'Job named B, S, mains 60 Hz',
   );
   expect(event('entries', null, { itemId: 'd', side: 'left', how: 'read', values: { size: '80' } })).toBe(
-    'Left at d, read from it: size 80',
+    'Left at PX-1, read from it: size 80',
   );
   expect(event('descriptions', null, { fileName: 'level.xml' })).toBe('Description file level.xml added');
   expect(event('points', { tag: 'A', plate: {} }, { tag: 'A', plate: { size: '3 in' } })).toBe(
@@ -39,23 +44,23 @@ test('each kind of event is a sentence', () => {
 test('a result says pass or fail with what was seen', () => {
   const result = {
     check: 'present.volts',
-    subject: 'Signal, red on BK',
-    expected: { text: '21.0 to 24.4 V' },
+    expected: { min: 21, max: 24.4 },
     measured: 14.2,
     pass: false,
   };
   expect(event('results', null, result)).toBe(
-    'Fail: Signal with target 14.2\u00a0V, expected 21.0 to 24.4 V',
+    'Fail: Signal with target 14.2\u00a0V, expected 21.0 to 24.4\u00a0V',
   );
 });
 
-test('a bit is 1 or 0, a lamp on or off', () => {
-  expect([seenWords(true, '1'), seenWords(false, '1'), seenWords(true, 'off'), seenWords(1.26, '')]).toEqual([
-    '1',
-    '0',
-    'on',
-    '1.3\u00a0V',
-  ]);
+test('a bit is 1 or 0, an LED on or off', () => {
+  const seen = { pass: true, measured: true, expected: { seen: true } };
+  expect(event('results', null, { ...seen, check: 'present.bit-0' })).toMatch(
+    /Program bit with target 1, expected 1/,
+  );
+  expect(event('results', null, { ...seen, check: 'away.inputLamp-0' })).toMatch(
+    /Input LED without target on, expected on/,
+  );
 });
 
 test('a stamp from a file keeps its own hand and hour, an undoing has that of the undoing', () => {
@@ -64,7 +69,7 @@ test('a stamp from a file keeps its own hand and hour, an undoing has that of th
     at: '2026-05-05T05:05:05Z',
     by: 'Importer',
     what: '',
-    shelf: 'stamps',
+    collection: 'stamps' as const,
     rowId: 's',
     before: null,
   };

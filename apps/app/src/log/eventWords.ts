@@ -2,72 +2,29 @@ import type { JobEvent } from '@keypost/api';
 import { parametersOf } from '@keypost/core/job';
 import { plain } from '@keypost/core/units';
 import { valueWords } from '@keypost/core/catalog';
-import type { Calibration, JobContent } from '@keypost/core/model';
+import { COLLECTIONS } from '@keypost/core/model';
+import type { Calibration, FieldDescriptor, JobContent, Result, Stamp } from '@keypost/core/model';
+import { stampName } from '@keypost/core/presentation';
+import { checkName, resultWords } from '@keypost/core/proving';
 
 type Fields = Readonly<Record<string, unknown>>;
 
-const THINGS: Readonly<Record<string, string>> = {
-  supplies: 'Supply',
-  modules: 'Module',
-  devices: 'Device',
-  points: 'Point',
-  wires: 'Wire',
-  descriptions: 'Description file',
-  plans: 'Plan',
-};
-
-const FIELD_WORDS: Readonly<Record<string, string>> = {
-  tag: 'tag',
-  name: 'name',
-  site: 'site',
-  typeId: 'type',
-  output: 'output',
-  logic: 'logic',
-  bit: 'program bit',
-  firstByte: 'first byte',
-  from: 'one end',
-  to: 'other end',
-  colour: 'colour',
-  volts: 'voltage',
-  tolerancePercent: 'tolerance',
-  number: 'number',
-  plate: 'name-plate',
-  byHand: 'required by hand',
-  range: 'range',
-  settings: 'switches',
-  link: 'address',
-  descriptionId: 'description file',
-  units: 'units',
-  members: 'participants',
-  scaling: 'chain',
-};
-
-/** Fields that are too long to be told in a line: only that they changed. */
-const FOLDED = new Set(['scaling', 'plate', 'byHand', 'settings', 'units', 'members', 'bias']);
-
 /** One event in a sentence that a technician can read. */
-export function eventWords({ shelf, before, after }: JobEvent, job?: JobContent): string {
-  if (shelf === 'stamps') return stampWords(before, after);
-  if (shelf === 'results' && after) return resultWords(after);
-  if (shelf === 'entries' && after) return entryWords(after, job);
-  if (shelf === 'calibrations' && after)
+export function eventWords({ collection, before, after }: JobEvent, job?: JobContent): string {
+  if (collection === 'stamps') return stampWords(before, after, job);
+  if (collection === 'results' && after) return provenWords(after as unknown as Result);
+  if (collection === 'entries' && after) return entryWords(after, job);
+  if (collection === 'calibrations' && after)
     return calibrationWords(after as Pick<Calibration, 'pointId' | 'body'>, job);
-  if (shelf === 'job')
+  if (collection === 'job')
     return after
       ? `Job named ${text(after.name)}, ${text(after.site)}${before && before.mainsHertz !== after.mainsHertz ? `, mains ${text(after.mainsHertz)} Hz` : ''}`
       : 'Job removed';
-  const thing = `${THINGS[shelf] ?? shelf} ${nameOf(after ?? before ?? {})}`;
+  const { label, fields } = COLLECTIONS[collection];
+  const thing = `${label} ${nameOf(after ?? before ?? {})}`;
   if (!before) return `${thing} added${ends(after)}`;
   if (!after) return `${thing} removed${ends(before)}`;
-  return `${thing} changed: ${differences(before, after)}`;
-}
-
-/** What was seen at a check: volts, on or off, or the bit where a bit was expected. */
-export function seenWords(measured: number | boolean, expected: string, unit?: string): string {
-  if (typeof measured === 'number')
-    return unit === undefined ? `${measured.toFixed(1)}\u00a0V` : `${plain(measured, 5)}\u00a0${unit}`;
-  if (expected === '0' || expected === '1') return measured ? '1' : '0';
-  return measured ? 'on' : 'off';
+  return `${thing} changed: ${differences(before, after, fields)}`;
 }
 
 /** Who did it and when: a stamp or result carries that itself, even when it came in with a file. */
@@ -76,21 +33,16 @@ export function whoAndWhen({ by, at, after }: JobEvent): { by: string; at: strin
   return typeof own?.by === 'string' && typeof own.at === 'string' ? { by: own.by, at: own.at } : { by, at };
 }
 
-function stampWords(before: Fields | null, after: Fields | null): string {
-  const undone = after?.undone as { reason?: string } | undefined;
-  if (undone) return `Undone: ${text(after?.subject)}. Why: ${text(undone.reason)}`;
-  return before ? `Step removed: ${text(before.subject)}` : `Done: ${text(after?.subject)}`;
+function stampWords(before: Fields | null, after: Fields | null, job: JobContent | undefined): string {
+  const row = (after ?? before) as unknown as Stamp;
+  const name = job ? stampName(job, row) : row.step;
+  if (row.undone && after) return `Undone: ${name}. Why: ${row.undone.reason}`;
+  return after ? `Done: ${name}` : `Step removed: ${name}`;
 }
 
-function resultWords(after: Fields): string {
-  const expected = (after.expected as { text?: string } | undefined)?.text ?? '';
-  const measured = seenWords(after.measured as number | boolean, expected, after.unit as string | undefined);
-  const state = text(after.check).startsWith('present')
-    ? ' with target'
-    : text(after.check).startsWith('away')
-      ? ' without target'
-      : '';
-  return `${after.pass ? 'Pass' : 'Fail'}: ${text(after.subject).split(',')[0]}${state} ${measured}, expected ${expected}`;
+function provenWords(result: Result): string {
+  const { measured, expected } = resultWords(result);
+  return `${result.pass ? 'Pass' : 'Fail'}: ${checkName(result.check)} ${measured}, expected ${expected}`;
 }
 
 /** What was found or left at a part, in the parameters' own words. */
@@ -138,14 +90,17 @@ function ends(row: Fields | null): string {
   return `: ${text(row.from).replace(':', ' ')} to ${text(row.to).replace(':', ' ')}`;
 }
 
-function differences(before: Fields, after: Fields): string {
+function differences(
+  before: Fields,
+  after: Fields,
+  fields: Readonly<Record<string, FieldDescriptor>>,
+): string {
   return Object.keys(after)
     .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
-    .map((key) =>
-      FOLDED.has(key)
-        ? (FIELD_WORDS[key] ?? key)
-        : `${FIELD_WORDS[key] ?? key} ${text(before[key])} → ${text(after[key])}`,
-    )
+    .map((key) => {
+      const { label = key, folded } = fields[key] ?? {};
+      return folded ? label : `${label} ${text(before[key])} → ${text(after[key])}`;
+    })
     .join(', ');
 }
 

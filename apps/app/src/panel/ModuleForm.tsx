@@ -2,9 +2,9 @@ import type { JobView } from '@keypost/api';
 import { commonWords } from '@keypost/core/network';
 import { imageOf } from '@keypost/core/job';
 import { Module } from '@keypost/core/model';
-import { MODULE_TYPES, moduleType } from '@keypost/core/catalog';
+import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
+import type { ModuleType } from '@keypost/core/catalog';
 import type { Module as ModuleRow } from '@keypost/core/model';
-import type { ModuleGroup } from '@keypost/core/catalog';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -34,13 +34,8 @@ type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>
 type Rail = '+' | '-' | 'open';
 type Rails = Readonly<Record<string, Rail>>;
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
-const TYPE_OPTIONS = MODULE_TYPES.map(({ id, name, family }) => ({
-  value: id,
-  label: name,
-  group: capital(family),
-}));
+const typeOptions = ({ content }: JobView) =>
+  partTypesOf(content).modules.map(({ id, name, group }) => ({ value: id, label: name, group }));
 
 /** Adds a module, or edits or removes the one given. */
 export function ModuleForm({
@@ -60,7 +55,8 @@ export function ModuleForm({
     resolver: zodResolver(Form),
     defaultValues: firstValues(view, module),
   });
-  const type = moduleType(useWatch({ control, name: 'typeId' }));
+  const typeId = useWatch({ control, name: 'typeId' });
+  const type = partTypesOf(view.content).module({ typeId });
   const submit = handleSubmit(async (values) => {
     const commons = type.groups.map(({ common }) => railOf(rails[common]));
     const then = onDone;
@@ -74,7 +70,7 @@ export function ModuleForm({
   return (
     <Plate title={module ? `Edit ${module.tag}` : 'New module'}>
       <Row first className="gap-4">
-        <ModuleFields control={control} saver={saver} />
+        <ModuleFields control={control} saver={saver} types={typeOptions(view)} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
         <FormFoot
           view={view}
@@ -91,14 +87,22 @@ export function ModuleForm({
 }
 
 /** Kind, tag and address of a module. */
-function ModuleFields({ control, saver }: { control: FormControl; saver: Saver }) {
+function ModuleFields({
+  control,
+  saver,
+  types,
+}: {
+  control: FormControl;
+  saver: Saver;
+  types: ReturnType<typeof typeOptions>;
+}) {
   return (
     <>
       <Controller
         control={control}
         name="typeId"
         render={({ field }) => (
-          <Select label="Kind" value={field.value} onChange={field.onChange} options={TYPE_OPTIONS} />
+          <Select label="Kind" value={field.value} onChange={field.onChange} options={types} />
         )}
       />
       <View className="flex-row gap-3">
@@ -132,7 +136,7 @@ function Commons({
   rails,
   onChange,
 }: {
-  groups: readonly ModuleGroup[];
+  groups: ModuleType['groups'];
   rails: Rails;
   onChange: (rails: Rails) => void;
 }) {
@@ -162,7 +166,7 @@ const railOf = (rail: Rail | undefined): '+' | '-' | null =>
 function firstValues(view: JobView, module: ModuleRow | undefined) {
   return {
     tag: module?.tag ?? nextTag(view),
-    typeId: module?.typeId ?? 'di8-both-4-4',
+    typeId: module?.typeId ?? USUAL_MODULE,
     firstByte: String(module?.firstByte ?? nextByte(view)),
   };
 }
@@ -173,8 +177,9 @@ function nextTag({ content }: JobView): string {
 }
 
 function nextByte({ content }: JobView): number {
+  const types = partTypesOf(content);
   return content.modules.reduce(
-    (next, module) => Math.max(next, module.firstByte + (imageOf(module)?.bytes ?? 0)),
+    (next, module) => Math.max(next, module.firstByte + (imageOf(types.module(module))?.bytes ?? 0)),
     0,
   );
 }

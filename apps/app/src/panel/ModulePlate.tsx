@@ -1,9 +1,9 @@
 import type { JobView } from '@keypost/api';
 import { commonWords } from '@keypost/core/network';
-import { moduleType } from '@keypost/core/catalog';
 import type { JobIndex } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
-import type { ModuleGroup, Port } from '@keypost/core/catalog';
+import { chosenOutput } from '@keypost/core/catalog';
+import type { ModuleType, Port } from '@keypost/core/catalog';
 import type { PointProgress } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
@@ -27,7 +27,7 @@ interface Shown {
 /** One module: its groups, each common with its rail, and every channel with what is on it. */
 export function ModulePlate({ view, onEdit, ...shown }: Shown & { view: JobView; onEdit: () => void }) {
   const { module, index } = shown;
-  const type = moduleType(module.typeId);
+  const type = index.moduleType(module);
   const saver = useSave(view);
   const ports = index.portsOf(module.id);
   const grouped = new Set(type.groups.flatMap(({ channels }) => channels));
@@ -57,11 +57,22 @@ export function ModulePlate({ view, onEdit, ...shown }: Shown & { view: JobView;
   );
 }
 
-function GroupCommon({ index, module, group, saver }: Shown & { group: ModuleGroup; saver: Saver }) {
+function GroupCommon({
+  index,
+  module,
+  group,
+  saver,
+}: Shown & { group: ModuleType['groups'][number]; saver: Saver }) {
   const rail = index.railOf(module.id, group.common);
   const kinds = new Set(
     group.channels
-      .flatMap((channel) => index.deviceAt({ moduleId: module.id, channel })?.output ?? [])
+      .flatMap((channel) => {
+        const point = index.pointAt({ moduleId: module.id, channel });
+        const output = point && index.outputOf(point);
+        if (!output) return [];
+        const device = index.deviceOf(point);
+        return chosenOutput(index.deviceType(device), device, output).kind;
+      })
       .filter((k) => k === 'pnp' || k === 'npn'),
   );
   return (

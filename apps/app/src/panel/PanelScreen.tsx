@@ -92,7 +92,7 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
 
 function PanelLinks({ view: { id, content } }: { view: JobView }) {
   const base = `/job/${id}`;
-  const other = content.wires.filter(({ landed }) => landed).length;
+  const other = content.wires.filter(({ asFound }) => asFound).length;
   return (
     <Plate title="Work on the whole panel">
       <MoreRow

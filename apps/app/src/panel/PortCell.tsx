@@ -27,8 +27,7 @@ export function PortCell({
   moving: Moving;
 }) {
   const place: ChannelPlace = { moduleId: module.id, channel: port.channel };
-  const device = index.deviceAt(place);
-  const point = device && index.pointFor(device.id);
+  const point = index.pointAt(place);
   const row = progress?.find(({ pointId }) => pointId === point?.id);
   const channel = module && port.kind === 'digital' ? String(port.channel) : port.label;
   const state = moving.stateOf(place, point?.id);
@@ -36,7 +35,7 @@ export function PortCell({
     <>
       <View className="min-w-0 flex-1">
         <Words as="small" className="font-figure text-[12px] leading-[15px]" numberOfLines={1}>
-          {`${channel}  ${addressOf(module, port.channel) ?? ''}`}
+          {`${channel}  ${addressOf(module, index.moduleType(module), port.channel) ?? ''}`}
         </Words>
         <Words as={point ? 'strong' : 'soft'} numberOfLines={1}>
           {point?.tag ?? (state === 'target' ? 'here' : 'free')}

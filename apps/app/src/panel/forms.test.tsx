@@ -62,7 +62,7 @@ describe('a module', () => {
     type('Tag', 'DI 7');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.expects).toEqual([{ shelf: 'modules', id: 'm', revision: 1 }]);
+    expect(sent()[0]!.expects).toEqual([{ collection: 'modules', id: 'm', revision: 1 }]);
   });
 });
 
@@ -83,13 +83,13 @@ describe('the job', () => {
   });
 
   test('shows what somebody else stored and keeps the own entry until one is chosen', async () => {
-    const row = { id: 'g1', tag: 'G1', volts: 23, tolerancePercent: 3, innerOhms: 0.05, limitAmps: 5 };
+    const row = { id: 'g1', tag: 'G1', volts: 23, tolerancePercent: 3, internalOhms: 0.05, limitAmps: 5 };
     const details = {
       type: 'about:blank',
       title: 'T',
       status: 409,
       detail: 'Changed.',
-      current: [{ shelf: 'supplies', id: 'g1', revision: 2, row }],
+      current: [{ collection: 'supplies', id: 'g1', revision: 2, row }],
     };
     answer.mockImplementationOnce(async () => reply(details, 409));
     render(<JobForm view={viewOf(smallJob())} />);

@@ -1,6 +1,5 @@
 import type { JobView } from '@keypost/api';
 import { applyChange, NOBODY, portFits } from '@keypost/core/job';
-import { deviceType } from '@keypost/core/catalog';
 import { statusIn } from '@keypost/core/verdict';
 import type { Change, ChannelPlace, JobIndex } from '@keypost/core/job';
 import type { VerdictStatus } from '@keypost/core/verdict';
@@ -30,7 +29,7 @@ export function useMoving(view: JobView | undefined, index: JobIndex | undefined
   const [on, setOn] = useState(false);
   const [pointId, setPointId] = useState<string>();
   const [place, setPlace] = useState<ChannelPlace>();
-  const type = index && pointId ? deviceType(index.deviceOf(index.point(pointId)).typeId) : undefined;
+  const picked = index && pointId ? index.point(pointId) : undefined;
   const change: Change | undefined = pointId && place ? { kind: 'assign', pointId, place } : undefined;
   const status = useMemo(() => {
     if (!view || !pointId || !place) return undefined;
@@ -39,10 +38,11 @@ export function useMoving(view: JobView | undefined, index: JobIndex | undefined
   }, [view, pointId, place]);
   const stateOf = (at: ChannelPlace, holder: string | undefined): CellState => {
     if (!on) return 'rest';
-    if (!pointId || !type) return holder && index?.point(holder) ? 'source' : 'idle';
+    if (!index || !picked) return holder ? 'source' : 'idle';
     if (holder === pointId) return 'picked';
     if (same(place, at)) return 'chosen';
-    return !holder && index && portFits(type, index.port(at)) ? 'target' : 'idle';
+    const type = index.deviceType(index.deviceOf(picked));
+    return !holder && portFits(type, index.outputOf(picked), index.port(at)) ? 'target' : 'idle';
   };
   const clear = () => {
     setPointId(undefined);

@@ -1,8 +1,8 @@
-import { DEVICE_TYPES, deviceType } from '@keypost/core/catalog';
+import { partTypesOf, RESISTOR_ID } from '@keypost/core/catalog';
 import { Device } from '@keypost/core/model';
 import { numbering } from '@keypost/core/job';
-import type { DeviceFamily, DeviceType } from '@keypost/core/catalog';
 import type { Wire } from '@keypost/core/model';
+import type { DeviceType } from '@keypost/core/catalog';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
@@ -18,14 +18,11 @@ import { useTokens } from '../ui/look';
 import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
 
-const GROUPS: Partial<Record<DeviceFamily, string>> = {
-  relay: 'Relays',
-  load: 'Loads',
-  between: 'Between others',
-};
-const TYPES = DEVICE_TYPES.flatMap(({ id, name, family }) =>
-  GROUPS[family] ? [{ value: id, label: name, group: GROUPS[family] }] : [],
-);
+/** Kinds that are added to a point as a further part. */
+const partOptions = ({ view }: OpenPoint) =>
+  partTypesOf(view.content)
+    .devices.filter(({ description }) => description.part)
+    .map(({ id, name, group }) => ({ value: id, label: name, group }));
 
 /** Adds a relay, a load, a barrier or a resistor, with a wire from each of its terminals that is chosen. */
 export function AddPart({ point }: { point: OpenPoint }) {
@@ -39,11 +36,11 @@ export function AddPart({ point }: { point: OpenPoint }) {
 function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
   const saver = useSave(point.view);
   const known = useKnown();
-  const [typeId, setTypeId] = useState('resistor');
+  const [typeId, setTypeId] = useState(RESISTOR_ID);
   const [tag, setTag] = useState('');
   const [problem, setProblem] = useState<string>();
   const [ends, setEnds] = useState<Readonly<Record<string, string>>>({});
-  const type = deviceType(typeId);
+  const type = partTypesOf(point.view.content).device({ typeId });
   const options = [{ value: '', label: 'not wired yet' }, ...terminalOptions(point.analysis.context)];
   const choose = (id: string) => {
     setTypeId(id);
@@ -54,7 +51,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
     if (!checked.success) return setProblem(checked.error.issues[0]!.message);
     const id = uuid();
     const wires = wiresFrom(point, id, type, ends);
-    const device = { id, tag: checked.data, typeId, output: type.outputs[0]!, logic: type.logics[0]! };
+    const device = { id, tag: checked.data, typeId };
     return void saver.save(
       { kind: 'addHelper', pointId: point.analysis.context.point.id, device, wires },
       { then: onDone },
@@ -63,7 +60,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
   return (
     <Plate title="New part">
       <Row first className="gap-4">
-        <Select label="Kind" value={typeId} options={TYPES} onChange={choose} />
+        <Select label="Kind" value={typeId} options={partOptions(point)} onChange={choose} />
         <Field
           label="Tag"
           hint="Such as K1, H2 or R1"

@@ -1,4 +1,4 @@
-import { deviceType, settingsOfDevice } from '@keypost/core/catalog';
+import { settingsOf } from '@keypost/core/catalog';
 import { refWords } from '@keypost/core/job';
 import type { Device } from '@keypost/core/model';
 import { useState } from 'react';
@@ -26,8 +26,8 @@ export function PartPlate({
 }) {
   const known = useKnown();
   const [asked, setAsked] = useState(false);
-  const type = deviceType(device.typeId);
-  const now = settingsOfDevice(device);
+  const type = point.index.deviceType(device);
+  const now = settingsOf(type, device.settings);
   const put = (key: string, value: string) =>
     void saver.save({
       kind: 'editDevice',
@@ -86,10 +86,10 @@ function Removal({ device, saver, onKeep }: { device: Device; saver: Saver; onKe
 function Terminals({ point: { index }, device }: { point: OpenPoint; device: Device }) {
   return (
     <Row className="gap-1">
-      {deviceType(device.typeId).terminals.map(({ name, other, words, stacking }) => {
+      {index.deviceType(device).terminals.map(({ name, printed, words, stacking }) => {
         const ends = index.across(`${device.id}:${name}`).map((ref) => refWords(index, ref));
         const where = stacking ? `${stacking.row} row, ${stacking.level}` : '';
-        const notes = [other && `socket ${other}`, words, where].filter(Boolean).join(', ');
+        const notes = [printed && `socket ${printed}`, words, where].filter(Boolean).join(', ');
         return (
           <View key={name} className="flex-row gap-3">
             <Words as="number" className="w-[44px]">

@@ -1,7 +1,7 @@
-import { moduleType, settingsOf } from '@keypost/core/catalog';
+import { settingsOf } from '@keypost/core/catalog';
 import { SAFETY_NOTE } from '@keypost/core/analysis';
 import type { Module } from '@keypost/core/model';
-import type { Setting } from '@keypost/core/catalog';
+import type { ModuleType, Setting } from '@keypost/core/catalog';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
@@ -18,6 +18,7 @@ export function PortSettings({ point, saver }: { point: OpenPoint; saver: Saver 
     <ModuleSettings
       key={module.id}
       module={module}
+      type={point.index.moduleType(module)}
       names={ports.filter((own) => own.module.id === module.id).map(({ port }) => port.name)}
       saver={saver}
     />
@@ -26,15 +27,16 @@ export function PortSettings({ point, saver }: { point: OpenPoint; saver: Saver 
 
 function ModuleSettings({
   module,
+  type,
   names,
   saver,
 }: {
   module: Module;
+  type: ModuleType;
   names: readonly string[];
   saver: Saver;
 }) {
   const known = useKnown();
-  const type = moduleType(module.typeId);
   const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(key.split('.')[0]!);
   const shown = (type.settings ?? []).filter(counts);
   if (!shown.length) return null;
@@ -49,7 +51,7 @@ function ModuleSettings({
     <Plate title={`Set on ${module.tag}`}>
       <Row first className="gap-4">
         <Words as="small">{type.name}</Words>
-        {type.family === 'safety relay' && <Caution>{SAFETY_NOTE}</Caution>}
+        {type.description.safety && <Caution>{SAFETY_NOTE}</Caution>}
         {!known && <WhoAmI />}
         {known &&
           shown.map((setting) => (

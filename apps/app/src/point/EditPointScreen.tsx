@@ -1,3 +1,4 @@
+import type { PartTypes } from '@keypost/core/catalog';
 import { JobProblem } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
 import { useRouter } from 'expo-router';
@@ -15,8 +16,8 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Plate } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
-import { PointFields, rangeOf, rangeTexts, readPoint, usePointForm } from './PointForm';
-import type { PointTexts } from './PointForm';
+import { choiceOf, PointFields, rangeOf, rangeTexts, readPoint, usePointForm } from './PointForm';
+import type { PointTexts, PointValues } from './PointForm';
 import { usePoint } from './usePoint';
 import type { OpenPoint } from './usePoint';
 
@@ -67,17 +68,33 @@ function EditPoint({ point }: { point: OpenPoint }) {
     ...expecting(point.view, 'devices', device.id),
   ]);
   const { tag, name, bit } = row;
-  const { typeId, output, logic } = device;
-  const form = usePointForm({ tag, name, bit, typeId, output, logic, ...rangeTexts(row.range) });
+  const { output, kind, logic } = point.analysis.context;
+  const { types } = point.index;
+  const { typeId } = device;
+  const form = usePointForm(types, {
+    tag,
+    name,
+    bit,
+    typeId,
+    outputId: output.id,
+    kind,
+    logic,
+    ...rangeTexts(row.range),
+  });
+  // Where other points are about the same device, it stays what it is.
+  const others = point.index.pointsFor(device.id).filter(({ id }) => id !== row.id);
+  const claimed = new Set(others.map((other) => point.index.outputOf(other)?.id));
+  const shared = others.some(({ deviceId }) => deviceId === device.id);
+  const free = point.type.outputs.filter(({ id }) => !claimed.has(id));
   const back = () => router.navigate(point.base as never);
   const submit = form.handleSubmit(async (values) => {
-    const { low: _low, high: _high, unit: _unit, ...own } = values;
-    const patch = { ...own, range: rangeOf(values) ?? null };
+    const { tag, name } = values;
+    const patch = { tag, name, ...patchOf(types, values) };
     await saver.save({ kind: 'editPoint', id: row.id, patch }, { expects: seen, then: back });
   });
   return (
     <Plate title={row.tag}>
-      <PointFields form={form} saver={saver}>
+      <PointFields form={form} saver={saver} types={types} fixed={shared ? free : undefined}>
         <MovedByEdit point={point} form={form} />
         <FormFoot view={point.view} saver={saver} label="Store" onStore={() => void submit()} onDone={back} />
         <Removal point={point} saver={saver} />
@@ -86,15 +103,28 @@ function EditPoint({ point }: { point: OpenPoint }) {
   );
 }
 
+/** What of a point is changed besides its names. */
+function patchOf(types: PartTypes, values: PointValues) {
+  const { bit, typeId, outputId } = values;
+  const chosen = choiceOf(types, values);
+  return {
+    bit,
+    typeId,
+    ...(outputId && { outputId }),
+    ...(chosen && { output: { kind: chosen.kind, logic: chosen.logic } }),
+    range: rangeOf(types, values) ?? null,
+  };
+}
+
 /** What another device, signal or range does to the sheets, told before it is stored. */
 function MovedByEdit({ point, form }: { point: OpenPoint; form: ReturnType<typeof usePointForm> }) {
   const texts = useWatch({ control: form.control }) as PointTexts;
   const { point: row, device, ports } = point.analysis.context;
   const moved = useMemo(() => {
-    const read = readPoint(texts);
+    const { types } = point.index;
+    const read = readPoint(types, texts);
     if (!read) return [];
-    const { low: _low, high: _high, unit: _unit, tag: _tag, ...own } = read;
-    const patch = { ...own, range: rangeOf(read) ?? null };
+    const patch = patchOf(types, read);
     const parts = [device.id, ...ports.map(({ module }) => module.id)];
     try {
       return movedBy(point.view.content, { kind: 'editPoint', id: row.id, patch }, [...new Set(parts)]);
@@ -111,7 +141,8 @@ function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const router = useRouter();
   const known = useKnown();
   const [asked, setAsked] = useState(false);
-  const { id, tag } = point.analysis.context.point;
+  const { id, tag, deviceId } = point.analysis.context.point;
+  const shared = point.index.pointsFor(deviceId).length > 1;
   const leave = () => router.navigate(`/job/${point.view.id}` as never);
   const remove = () => saver.save({ kind: 'removePoint', id }, { then: leave });
   if (!asked)
@@ -127,7 +158,9 @@ function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
         </>
       }
     >
-      {`This removes ${tag}, its device and its wires from the job. Its log stays.`}
+      {shared
+        ? `This removes ${tag} and the wires of its signal from the job. The device stays for its other point. Its log stays.`
+        : `This removes ${tag}, its device and its wires from the job. Its log stays.`}
     </Notice>
   );
 }

@@ -1,9 +1,11 @@
 import type { JobView } from '@keypost/api';
-import type { JobIndex, Change } from '@keypost/core/job';
+import type { JobIndex, Change, SingleChange } from '@keypost/core/job';
 import { applyChange, NOBODY } from '@keypost/core/job';
-import { deviceType } from '@keypost/core/catalog';
+import { outputOfType } from '@keypost/core/catalog';
+import type { DeviceOutput } from '@keypost/core/catalog';
 import { statusIn } from '@keypost/core/verdict';
 import type { VerdictStatus } from '@keypost/core/verdict';
+import type { Device } from '@keypost/core/model';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -17,11 +19,11 @@ import { useJobId } from '../job/useJobId';
 import { channelOptions } from '../land/ChannelPlate';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
-import { Plate } from '../ui/Plate';
+import { Plate, Row } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Words } from '../ui/Words';
-import { PointFields, rangeOf, rangeTexts, usePointForm } from './PointForm';
+import { choiceOf, PointFields, rangeOf, rangeTexts, takeOutput, usePointForm } from './PointForm';
 import type { PointTexts, PointValues } from './PointForm';
 
 /** A new point with its device; says at once whether it would work on the chosen channel. */
@@ -46,7 +48,8 @@ const FIRST: PointTexts = {
   name: '',
   bit: 'direct',
   typeId: 'inductive-3w',
-  output: 'pnp',
+  outputId: 'output',
+  kind: 'pnp',
   logic: 'no',
   ...rangeTexts(undefined),
 };
@@ -56,18 +59,30 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const saver = useSave(view);
   const known = useKnown();
   const { at } = useGlobalSearchParams<{ at?: string }>();
-  const form = usePointForm(FIRST);
+  const form = usePointForm(index.types, FIRST);
+  const [onDevice, setOnDevice] = useState('');
+  const sharing = sharable(index);
+  const shared = sharing.find(({ device }) => device.id === onDevice);
   const [ids] = useState(() => ({ point: uuid(), device: uuid() }));
   const [place, setPlace] = useState(at ?? '');
-  const type = deviceType(form.watch('typeId'));
-  const options = channelOptions(index, type, undefined);
   const values = form.watch();
-  const status = useTrial(view, ids, values, place);
+  const type = index.types.device(values);
+  const options = channelOptions(index, { type, output: outputOfType(type, values.outputId) }, undefined);
+  const status = useTrial(index, ids, values, place, onDevice);
+  const choose = (id: string) => {
+    setOnDevice(id);
+    const chosen = sharing.find(({ device }) => device.id === id);
+    form.setValue('typeId', chosen?.device.typeId ?? FIRST.typeId);
+    takeOutput(form, chosen ? chosen.free[0] : outputOfType(index.types.device(FIRST), FIRST.outputId));
+  };
   const open = () => router.navigate(`/job/${view.id}/point/${ids.point}` as never);
-  const submit = form.handleSubmit((v) => saver.save(additionOf(ids, v, place), { then: open }));
+  const submit = form.handleSubmit((v) =>
+    saver.save(additionOf(index, ids, v, place, onDevice), { then: open }),
+  );
   return (
     <Plate title="Point and device">
-      <PointFields form={form} saver={saver}>
+      <OnDevice sharing={sharing} value={onDevice} onChange={choose} />
+      <PointFields form={form} saver={saver} types={index.types} fixed={shared?.free}>
         <Select
           label="Channel"
           value={place}
@@ -75,12 +90,7 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
           options={[{ value: '', label: 'choose later' }, ...options]}
           hint={options.length === 0 ? 'There is no free channel; add a module in Panel.' : undefined}
         />
-        {status && (
-          <View className="flex-row items-center gap-3" role="status">
-            <Mark kind={status === 'works' ? 'proven' : status} />
-            <Words as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Words>
-          </View>
-        )}
+        {status && <Trial status={status} />}
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <Button
@@ -95,6 +105,42 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   );
 }
 
+/** Offers the devices that have an output without a point; nothing where there are none. */
+function OnDevice({
+  sharing,
+  value,
+  onChange,
+}: {
+  sharing: ReturnType<typeof sharable>;
+  value: string;
+  onChange: (id: string) => void;
+}) {
+  if (sharing.length === 0) return null;
+  const options = sharing.map(({ device, free }) => ({
+    value: device.id,
+    label: `${device.tag}: ${free.map(({ label }) => label).join(', ')}`,
+  }));
+  return (
+    <Row first>
+      <Select
+        label="On which device"
+        value={value}
+        onChange={onChange}
+        options={[{ value: '', label: 'a new one' }, ...options]}
+      />
+    </Row>
+  );
+}
+
+function Trial({ status }: { status: VerdictStatus }) {
+  return (
+    <View className="flex-row items-center gap-3" role="status">
+      <Mark kind={status === 'works' ? 'proven' : status} />
+      <Words as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Words>
+    </View>
+  );
+}
+
 const TRIAL_WORDS: Record<VerdictStatus, string> = {
   works: 'It would work on this channel.',
   doubtful: 'It would be doubtful on this channel.',
@@ -102,22 +148,55 @@ const TRIAL_WORDS: Record<VerdictStatus, string> = {
   open: 'Choose a channel now or later.',
 };
 
-function additionOf(ids: { point: string; device: string }, values: PointValues, place: string): Change {
-  const { tag, name, bit, typeId, output, logic } = values;
-  const range = rangeOf(values);
-  const [moduleId, channel] = place.split(':');
+/** Devices of the job with outputs that no point is about. */
+function sharable(index: JobIndex): { device: Device; free: readonly DeviceOutput[] }[] {
+  return index.job.devices.flatMap((device) => {
+    const { outputs, description } = index.deviceType(device);
+    if (description.part || outputs.length < 2) return [];
+    const claimed = new Set(
+      index
+        .pointsFor(device.id)
+        .filter(({ deviceId }) => deviceId === device.id)
+        .map((point) => index.outputOf(point)?.id),
+    );
+    const free = outputs.filter(({ id }) => !claimed.has(id));
+    return free.length ? [{ device, free }] : [];
+  });
+}
+
+/** Adds a point with its device, or one about a further output of a device that is there. */
+function additionOf(
+  { types }: JobIndex,
+  ids: { point: string; device: string },
+  values: PointValues,
+  place: string,
+  onDevice: string,
+): Change {
+  const { tag, name, bit, typeId, outputId } = values;
+  const range = rangeOf(types, values);
+  const chosen = choiceOf(types, values);
+  const [moduleId = '', channel] = place.split(':');
+  const point = {
+    id: ids.point,
+    tag: tag.trim(),
+    name: name.trim(),
+    bit,
+    deviceId: onDevice || ids.device,
+    ...(outputId && types.device(values).outputs.length > 1 && { outputId }),
+    ...(range && { range }),
+  };
+  const at = place === '' ? null : { moduleId, channel: Number(channel) };
+  if (!onDevice) {
+    const outputs = chosen && { [chosen.id]: { kind: chosen.kind, logic: chosen.logic } };
+    const device = { id: ids.device, tag: tag.trim(), typeId, ...(outputs && { outputs }) };
+    return { kind: 'addPoint', point, device, place: at };
+  }
+  const addition: SingleChange = { kind: 'addPoint', point, device: null, place: at };
+  if (!chosen) return addition;
+  const { kind, logic } = chosen;
   return {
-    kind: 'addPoint',
-    point: {
-      id: ids.point,
-      tag: tag.trim(),
-      name: name.trim(),
-      bit,
-      deviceId: ids.device,
-      ...(range && { range }),
-    },
-    device: { id: ids.device, tag: tag.trim(), typeId, output, logic },
-    place: place === '' ? null : { moduleId: moduleId!, channel: Number(channel) },
+    kind: 'batch',
+    changes: [addition, { kind: 'editPoint', id: ids.point, patch: { output: { kind, logic } } }],
   };
 }
 
@@ -126,23 +205,27 @@ const TRIAL_RANGE = { low: 0, high: 100, unit: '%' };
 
 /** Solves the point as it would be, before anything is stored. */
 function useTrial(
-  view: JobView,
+  index: JobIndex,
   ids: { point: string; device: string },
   values: PointTexts,
   place: string,
+  onDevice: string,
 ): VerdictStatus | undefined {
-  const { typeId, output, logic, bit } = values;
+  const { typeId, outputId, kind, logic, bit } = values;
   return useMemo(() => {
     if (place === '') return undefined;
+    const names = { tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial' };
     try {
       const trial = additionOf(
+        index,
         ids,
-        { typeId, output, logic, bit, tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial', ...TRIAL_RANGE },
+        { typeId, outputId, kind, logic, bit, ...names, ...TRIAL_RANGE },
         place,
+        onDevice,
       );
-      return statusIn(applyChange(view.content, trial, NOBODY), ids.point);
+      return statusIn(applyChange(index.job, trial, NOBODY), ids.point);
     } catch {
       return undefined;
     }
-  }, [view, ids, typeId, output, logic, bit, place]);
+  }, [index, ids, typeId, outputId, kind, logic, bit, place, onDevice]);
 }

@@ -1,8 +1,8 @@
-import { Device, Point } from '@keypost/core/model';
-import { DEVICE_TYPES, deviceType, takesRange } from '@keypost/core/catalog';
+import { Logic, OutputKind, Point } from '@keypost/core/model';
+import { outputOfType, takesRange } from '@keypost/core/catalog';
 import { LOGIC_EXPLAINED, LOGIC_WORDS, OUTPUT_EXPLAINED, OUTPUT_WORDS } from '@keypost/core/network';
-import type { DeviceFamily, DeviceType } from '@keypost/core/catalog';
-import type { Logic, OutputKind, Range } from '@keypost/core/model';
+import type { Range } from '@keypost/core/model';
+import type { DeviceOutput, PartTypes } from '@keypost/core/catalog';
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -18,37 +18,52 @@ import { Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
 import { Words } from '../ui/Words';
 
-const Form = z
-  .object({
-    tag: Point.shape.tag,
-    name: Point.shape.name,
-    bit: Point.shape.bit,
-    typeId: z.string(),
-    output: Device.shape.output,
-    logic: Device.shape.logic,
-    low: numeric(z.number()),
-    high: numeric(z.number()),
-    unit: z.string().trim().max(12, 'At most 12 characters fit here.'),
-  })
-  .superRefine(({ typeId, low, high }, context) => {
-    if (takesRange(deviceType(typeId)) && low === high)
+const Fields = z.object({
+  tag: Point.shape.tag,
+  name: Point.shape.name,
+  bit: Point.shape.bit,
+  typeId: z.string(),
+  /** Empty for a device without outputs. */
+  outputId: z.string(),
+  kind: OutputKind,
+  logic: Logic,
+  low: numeric(z.number()),
+  high: numeric(z.number()),
+  unit: z.string().trim().max(12, 'At most 12 characters fit here.'),
+});
+
+const formOf = (types: PartTypes) =>
+  Fields.superRefine(({ typeId, low, high }, context) => {
+    if (takesRange(types.device({ typeId })) && low === high)
       context.addIssue({ code: 'custom', path: ['high'], message: 'A range needs two different ends.' });
   });
 
-export type PointTexts = z.input<typeof Form>;
-export type PointValues = z.output<typeof Form>;
+export type PointTexts = z.input<typeof Fields>;
+export type PointValues = z.output<typeof Fields>;
 type PointFormState = UseFormReturn<PointTexts, unknown, PointValues>;
 
-export function usePointForm(values: PointTexts): PointFormState {
-  return useForm({ resolver: zodResolver(Form), defaultValues: values });
+export function usePointForm(types: PartTypes, values: PointTexts): PointFormState {
+  return useForm({ resolver: zodResolver(formOf(types)), defaultValues: values });
 }
 
 /** The form's texts as values; nothing while one of them is wrong. */
-export const readPoint = (texts: PointTexts): PointValues | undefined => Form.safeParse(texts).data;
+export const readPoint = (types: PartTypes, texts: PointTexts): PointValues | undefined =>
+  formOf(types).safeParse(texts).data;
 
 /** The range that was entered; nothing for a device whose value does not move. */
-export const rangeOf = ({ typeId, low, high, unit }: PointValues): Range | undefined =>
-  takesRange(deviceType(typeId)) ? { low, high, unit } : undefined;
+export const rangeOf = (types: PartTypes, { typeId, low, high, unit }: PointValues): Range | undefined =>
+  takesRange(types.device({ typeId })) ? { low, high, unit } : undefined;
+
+/** The output that was chosen, where the device leaves a choice of how it works. */
+export function choiceOf(
+  types: PartTypes,
+  { typeId, outputId, kind, logic }: PointValues | PointTexts,
+): { readonly id: string; readonly kind: OutputKind; readonly logic: Logic } | undefined {
+  const output = outputOfType(types.device({ typeId }), outputId);
+  return output && output.kinds.length * output.logics.length > 1
+    ? { id: output.id, kind, logic }
+    : undefined;
+}
 
 /** The texts of a range, or those of a usual one. */
 export const rangeTexts = (range: Range | undefined): Pick<PointTexts, 'low' | 'high' | 'unit'> => ({
@@ -57,30 +72,11 @@ export const rangeTexts = (range: Range | undefined): Pick<PointTexts, 'low' | '
   unit: range?.unit ?? '%',
 });
 
-const FAMILIES: Readonly<Record<DeviceFamily, string>> = {
-  'three-wire': 'Three- and four-wire sensors',
-  contact: 'Contacts',
-  'two-wire': 'Two-wire sensors',
-  namur: 'Two-wire sensors',
-  safety: 'Safety',
-  transmitter: 'Transmitters',
-  resistance: 'Resistance and thermocouple',
-  thermocouple: 'Resistance and thermocouple',
-  pulse: 'Pulse outputs',
-  'io-link': 'Devices that talk',
-  serial: 'Devices that talk',
-  ethernet: 'Devices that talk',
-  load: 'Loads on an output',
-  relay: 'Relays',
-  between: 'Between others',
-};
-
-/** Devices that a point can be of; relays and what stands between others are added to a point later. */
-const TYPES = DEVICE_TYPES.filter(({ stimulated }) => stimulated !== 'none').map(({ id, name, family }) => ({
-  value: id,
-  label: name,
-  group: FAMILIES[family],
-}));
+/** Kinds that a point can be of; relays and what stands between others are added to a point later. */
+const typeOptions = (types: PartTypes) =>
+  types.devices
+    .filter(({ description }) => !description.part)
+    .map(({ id, name, group }) => ({ value: id, label: name, group }));
 
 const BITS = [
   { value: 'direct', label: 'As the lamp' },
@@ -91,10 +87,15 @@ const BITS = [
 export function PointFields({
   form,
   saver,
+  types,
+  fixed,
   children,
 }: {
   form: PointFormState;
   saver: Saver;
+  types: PartTypes;
+  /** The device is there already: only those of its outputs are offered that no point is about. */
+  fixed?: readonly DeviceOutput[];
   children?: ReactNode;
 }) {
   const { control } = form;
@@ -116,71 +117,108 @@ export function PointFields({
         hint="Such as Tray at infeed"
         maxLength={60}
       />
-      <DeviceFields form={form} />
-      <SignalFields form={form} />
+      {!fixed && <TypeField form={form} types={types} />}
+      <OutputFields form={form} types={types} only={fixed} />
+      <SignalFields form={form} types={types} />
       {children}
     </Row>
   );
 }
 
 /** How the program takes it: a bit, or a value over a range. */
-function SignalFields({ form: { control } }: { form: PointFormState }) {
-  const type = deviceType(useWatch({ control, name: 'typeId' }));
-  if (takesRange(type))
-    return (
-      <View className="flex-row gap-3">
-        <View className="flex-1">
-          <FormField control={control} name="low" label="Range from" mono inputMode="decimal" />
-        </View>
-        <View className="flex-1">
-          <FormField control={control} name="high" label="to" mono inputMode="decimal" />
-        </View>
-        <View className="w-[92px]">
-          <FormField control={control} name="unit" label="Unit" />
-        </View>
-      </View>
-    );
-  if (type.stimulated !== 'target') return null;
+function SignalFields({ form: { control }, types }: { form: PointFormState; types: PartTypes }) {
+  const [typeId, outputId] = useWatch({ control, name: ['typeId', 'outputId'] });
+  const type = types.device({ typeId });
+  const output = outputOfType(type, outputId);
   return (
-    <Controller
-      control={control}
-      name="bit"
-      render={({ field }) => (
-        <Choice label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
+    <>
+      {takesRange(type) && (
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <FormField control={control} name="low" label="Range from" mono inputMode="decimal" />
+          </View>
+          <View className="flex-1">
+            <FormField control={control} name="high" label="to" mono inputMode="decimal" />
+          </View>
+          <View className="w-[92px]">
+            <FormField control={control} name="unit" label="Unit" />
+          </View>
+        </View>
       )}
-    />
+      {output?.landsOn === 'switched' && (
+        <Controller
+          control={control}
+          name="bit"
+          render={({ field }) => (
+            <Choice label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
+          )}
+        />
+      )}
+    </>
   );
 }
 
-function DeviceFields({ form }: { form: PointFormState }) {
-  const { control, setValue, getValues } = form;
-  const [typeId, output] = useWatch({ control, name: ['typeId', 'output'] });
-  const type = deviceType(typeId);
+/** Takes another output, keeping what was chosen where it offers that too. */
+export function takeOutput({ setValue, getValues }: PointFormState, output: DeviceOutput | undefined): void {
+  setValue('outputId', output?.id ?? '', { shouldDirty: true });
+  const { kinds = ['none'], logics = ['none'] } = output ?? {};
+  if (!kinds.includes(getValues('kind'))) setValue('kind', kinds[0] ?? 'none');
+  if (!logics.includes(getValues('logic'))) setValue('logic', logics[0] ?? 'none');
+}
+
+function TypeField({ form, types }: { form: PointFormState; types: PartTypes }) {
+  const typeId = useWatch({ control: form.control, name: 'typeId' });
   const choose = (id: string) => {
-    const next = deviceType(id);
-    setValue('typeId', id, { shouldDirty: true });
-    if (!next.outputs.includes(getValues('output'))) setValue('output', next.outputs[0]!);
-    if (!next.logics.includes(getValues('logic'))) setValue('logic', next.logics[0]!);
+    form.setValue('typeId', id, { shouldDirty: true });
+    takeOutput(form, outputOfType(types.device({ typeId: id }), undefined));
   };
+  return <Select label="Device" value={typeId} onChange={choose} options={typeOptions(types)} />;
+}
+
+/** Which of a device's outputs the point is about, and how that works. */
+function OutputFields({
+  form,
+  types,
+  only,
+}: {
+  form: PointFormState;
+  types: PartTypes;
+  only?: readonly DeviceOutput[];
+}) {
+  const { control } = form;
+  const [typeId, outputId, kind] = useWatch({ control, name: ['typeId', 'outputId', 'kind'] });
+  const type = types.device({ typeId });
+  const output = outputOfType(type, outputId);
+  const offered = only ?? type.outputs;
   return (
     <>
-      <Select label="Device" value={typeId} onChange={choose} options={TYPES} />
       {type.outputs.length > 1 && (
+        <Select
+          label="Signal of the device"
+          value={output?.id ?? ''}
+          options={offered.map(({ id, label, terminals }) => ({
+            value: id,
+            label: `${label}, ${terminals.join(' and ')}`,
+          }))}
+          onChange={(id) => takeOutput(form, outputOfType(type, id))}
+        />
+      )}
+      {output && output.kinds.length > 1 && (
         <Controller
           control={control}
-          name="output"
+          name="kind"
           render={({ field }) => (
             <Choice<OutputKind>
               label="Output"
               value={field.value}
               onChange={field.onChange}
-              options={type.outputs.map((value) => ({ value, label: OUTPUT_WORDS[value] }))}
+              options={output.kinds.map((value) => ({ value, label: OUTPUT_WORDS[value] }))}
             />
           )}
         />
       )}
-      {output !== 'none' && <Words as="small">{`${OUTPUT_EXPLAINED[output]}.`}</Words>}
-      {type.logics.length > 1 && (
+      {kind !== 'none' && <Words as="small">{`${OUTPUT_EXPLAINED[kind]}.`}</Words>}
+      {output && output.logics.length > 1 && (
         <Controller
           control={control}
           name="logic"
@@ -189,7 +227,7 @@ function DeviceFields({ form }: { form: PointFormState }) {
               label="Logic"
               value={field.value}
               onChange={field.onChange}
-              options={logicOptions(type)}
+              options={logicOptions(output)}
             />
           )}
         />
@@ -198,8 +236,8 @@ function DeviceFields({ form }: { form: PointFormState }) {
   );
 }
 
-function logicOptions(type: DeviceType): { value: Logic; label: string; hint?: string }[] {
-  return type.logics.map((value) => ({
+function logicOptions({ logics }: DeviceOutput): { value: Logic; label: string; hint?: string }[] {
+  return logics.map((value) => ({
     value,
     label: LOGIC_WORDS[value],
     hint: LOGIC_EXPLAINED[value].split(': ')[1],

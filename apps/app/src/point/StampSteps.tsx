@@ -1,5 +1,6 @@
 import { formatVoltBand, formatVolts } from '@keypost/core/units';
 import { readMeter } from '@keypost/core/analysis';
+import { changedWords } from '@keypost/core/presentation';
 import type { StampedStep } from '@keypost/core/presentation';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
@@ -61,7 +62,7 @@ export function StampSteps({
 
 function StepRow({
   point,
-  stamped: { step, stamp, stale },
+  stamped: { step, stamp, changed },
   isNext,
   onUndo,
 }: {
@@ -84,7 +85,9 @@ function StepRow({
         {reading && !stamp && (
           <Words as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Words>
         )}
-        {stale && <Words as="fail">The wiring changed since this was done. Do it again.</Words>}
+        {changed.length > 0 && (
+          <Words as="fail">{`Changed since this was done: ${changedWords(point.index, changed)}. Do it again.`}</Words>
+        )}
         {step.caution && !stamp && <Caution>{step.caution}</Caution>}
         {stamp && <Words as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Words>}
       </View>
@@ -146,7 +149,8 @@ export function NextStep({
   if (!next) return null;
   const stamp = () => {
     if (!known) return setAsking(true);
-    const row = { id: uuid(), pointId: point.analysis.context.point.id, step: next.key, subject: next.title };
+    const { id: pointId } = point.analysis.context.point;
+    const row = { id: uuid(), pointId, step: next.key, fingerprint: next.about };
     return void saver.save({ kind: 'stamp', stamp: row });
   };
   return (

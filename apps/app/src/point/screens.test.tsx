@@ -109,7 +109,7 @@ test('five things are kept apart for both states', () => {
   const text = screen.getByRole('group', { name: 'Both states' }).textContent;
   expect(text).toMatch(/Outputoffon/);
   expect(text).toMatch(/Terminal2\d\.\d\sV1\.\d\sV/);
-  expect(text).toMatch(/Input lampoffon/);
+  expect(text).toMatch(/Input LEDoffon/);
   expect(text).toMatch(/Bit %IX0\.001/);
 });
 
@@ -156,7 +156,7 @@ describe('the steps', () => {
 
   const stamp: Change = {
     kind: 'stamp',
-    stamp: { id: 's1', pointId: 'p', step: 'isolate', subject: 'Isolate, lock off, prove dead' },
+    stamp: { id: 's1', pointId: 'p', step: 'isolate', fingerprint: {} },
   };
 
   test('the next one is stamped with what it says', () => {
@@ -168,7 +168,7 @@ describe('the steps', () => {
     expect(change.stamp).toMatchObject({
       pointId: 'p',
       step: 'supply',
-      subject: expect.stringMatching(/^BN to \+24\sV \(wire \d\), BU to 0\sV/),
+      fingerprint: { 'wire:d-BN': expect.any(String), 'wire:d-BU': expect.any(String) },
     });
   });
 
@@ -200,7 +200,7 @@ describe('the steps', () => {
 
 test('free channels stand in their groups with what the common sits on', () => {
   const point = openPoint();
-  const options = channelOptions(point.index, point.type, undefined);
+  const options = channelOptions(point.index, point.analysis.context, undefined);
   expect(options.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5, 6, 7].map((n) => `m:${n}`));
   expect(options[0]!.group).toMatch(/^DI 1, common 1 on 0\sV$/);
   const saver = idle();
@@ -230,8 +230,8 @@ test('results are listed newest first with what was expected', () => {
     id,
     pointId: 'p',
     check: 'present.volts',
-    subject: 'Signal, red on BK',
-    expected: { text: '21.0 to 24.4 V' },
+    fingerprint: {},
+    expected: { min: 21, max: 24.4 },
     measured,
     pass,
     difference: 0,
@@ -257,7 +257,7 @@ describe('what was not stored', () => {
 
   test('because somebody was faster: both are offered', () => {
     const row = { id: 'p', tag: 'PX-9', name: 'Theirs', deviceId: 'd', bit: 'direct' };
-    const problem = refusal(409, { current: [{ shelf: 'points', id: 'p', revision: 2, row }] });
+    const problem = refusal(409, { current: [{ collection: 'points', id: 'p', revision: 2, row }] });
     const saver = { ...idle(), problem };
     render(<Conflict saver={saver} view={viewOf(smallJob())} />);
     expect(screen.getByRole('alert').textContent).toMatch(/PX-9, Theirs/);

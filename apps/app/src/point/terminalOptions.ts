@@ -1,4 +1,4 @@
-import { deviceType, moduleType, supplyTerminals } from '@keypost/core/catalog';
+import { supplyTerminals } from '@keypost/core/catalog';
 import { refWords } from '@keypost/core/job';
 import type { JobIndex } from '@keypost/core/job';
 import type { PartType } from '@keypost/core/catalog';
@@ -11,9 +11,13 @@ export interface TerminalOption {
 }
 
 const optionsOf = (index: JobIndex, item: string, tag: string, type: PartType): TerminalOption[] =>
-  type.terminals.map(({ name, words, other, stacking }) => {
+  type.terminals.map(({ name, words, printed, stacking }) => {
     const ref = `${item}:${name}`;
-    const notes = [other && `socket ${other}`, words, stacking && `${stacking.row} row, ${stacking.level}`];
+    const notes = [
+      printed && `socket ${printed}`,
+      words,
+      stacking && `${stacking.row} row, ${stacking.level}`,
+    ];
     const said = notes.filter(Boolean).join(', ');
     return { value: ref, label: `${refWords(index, ref)}${said ? `, ${said}` : ''}`, group: tag };
   });
@@ -32,9 +36,9 @@ export function terminalOptions({ index, device, helpers, ports, scope }: PointC
         return { value: ref, label: refWords(index, ref), group: `Supply ${supply.tag}` };
       }),
     ),
-    ...[device, ...helpers].flatMap((part) => optionsOf(index, part.id, part.tag, deviceType(part.typeId))),
+    ...[device, ...helpers].flatMap((part) => optionsOf(index, part.id, part.tag, index.deviceType(part))),
     ...[...modules.filter(({ id }) => near.has(id)), ...modules.filter(({ id }) => !near.has(id))].flatMap(
-      (module) => optionsOf(index, module.id, module.tag, moduleType(module.typeId)),
+      (module) => optionsOf(index, module.id, module.tag, index.moduleType(module)),
     ),
   ];
 }

@@ -1,6 +1,5 @@
 import type { JobView } from '@keypost/api';
 import { analyse } from '@keypost/core/analysis';
-import { deviceType } from '@keypost/core/catalog';
 import { progressOf } from '@keypost/core/proving';
 import { verdictOf } from '@keypost/core/verdict';
 import type { Analysis } from '@keypost/core/analysis';
@@ -33,7 +32,7 @@ export function usePoint(view: JobView, index: JobIndex, pointId: string): OpenP
       analysis,
       verdict: verdictOf(analysis),
       progress: progressOf(view.content, analysis),
-      type: deviceType(analysis.context.device.typeId),
+      type: analysis.context.type,
       base: `/job/${view.id}/point/${pointId}`,
     };
   }, [view, index, pointId]);

@@ -6,8 +6,8 @@ import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
 /** What is taken of an instrument that nobody described yet: a meter for volts, a source for anything else. */
-const METER = { name: 'Multimeter', percent: '0.5', volts: '0.02' };
-const SOURCE = { name: 'Bench source', percent: '0.02', volts: '0.002' };
+const METER = { name: 'Multimeter', percent: '0.5', fixed: '0.02' };
+const SOURCE = { name: 'Bench source', percent: '0.02', fixed: '0.002' };
 
 export type InstrumentKind = 'meter' | 'source';
 
@@ -31,7 +31,7 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
   const parsed = Instrument.safeParse({
     name: texts.name,
     percent: number(texts.percent),
-    volts: number(texts.volts),
+    fixed: number(texts.fixed),
     ...(unit !== 'V' && { unit }),
   });
   const change = (patch: Partial<Texts>) => {
@@ -87,8 +87,8 @@ export function InstrumentFields({
           <View className="flex-1">
             <Field
               label="And fixed"
-              value={texts.volts}
-              onChange={(volts) => onChange({ volts })}
+              value={texts.fixed}
+              onChange={(fixed) => onChange({ fixed })}
               unit={unit}
               inputMode="decimal"
               mono

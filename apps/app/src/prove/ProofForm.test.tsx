@@ -38,17 +38,14 @@ test('an impossible instrument is refused where it is entered', () => {
 test('when the server is away the entries stay, and a retry sends the same change', async () => {
   answer.mockRejectedValueOnce(new TypeError('network'));
   enter('Target present: Signal', '22.9');
-  fireEvent.click(screen.getByRole('radio', { name: 'Target present: Input lamp: on' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'Target present: Input LED: on' }));
   fireEvent.click(screen.getByRole('button', { name: 'Store 2 entries' }));
   await screen.findByText(/server does not answer/);
   expect(field('Target present: Signal').value).toBe('22.9');
   const stored = JSON.stringify({
     again: false,
     revision: 2,
-    name: 'T',
-    site: '',
-    colours: 'iec',
-    mainsHertz: 50,
+    head: { name: 'T', site: '', colours: 'iec', mainsHertz: 50 },
     rows: [],
   });
   const headers = { get: () => 'application/json' };

@@ -1,5 +1,5 @@
-import { expectedWords, judgeCheck } from '@keypost/core/proving';
-import { parseIn, plain } from '@keypost/core/units';
+import { expectedWords, judgeCheck, resultWords } from '@keypost/core/proving';
+import { formatVolts, parseIn, plain } from '@keypost/core/units';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
@@ -164,15 +164,13 @@ function Outcome({
 }
 
 /** What was seen when a check was stored last. */
-export function lastWords({ measured, difference, expected, unit }: Result): string {
-  if (typeof measured === 'boolean') return measured ? 'on' : 'off';
-  const words = (value: number): string =>
-    unit === undefined ? `${value.toFixed(1)} V` : `${plain(value, 5)} ${unit}`;
-  const off =
-    difference === 0
-      ? ''
-      : `, ${words(Math.abs(difference))} ${difference > 0 ? 'above' : 'below'} ${expected.text}`;
-  return `${words(measured)}${off}`;
+export function lastWords(result: Result): string {
+  const { measured, expected } = resultWords(result);
+  const { difference, unit } = result;
+  if (typeof result.measured === 'boolean' || difference === 0) return measured;
+  const off = Math.abs(difference);
+  const by = unit === undefined ? formatVolts(off) : `${plain(off, 5)} ${unit}`;
+  return `${measured}, ${by} ${difference > 0 ? 'above' : 'below'} ${expected}`;
 }
 
 function markOf(pass: boolean | undefined) {

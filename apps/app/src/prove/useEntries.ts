@@ -1,5 +1,5 @@
 import { parseIn } from '@keypost/core/units';
-import { resultOf } from '@keypost/core/proving';
+import { proofFingerprint, resultOf } from '@keypost/core/proving';
 import type { Check } from '@keypost/core/proving';
 import type { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
@@ -32,9 +32,12 @@ export function useEntries(point: OpenPoint, checks: readonly Check[], instrumen
   const store = () => {
     if (!known) return setAsked(true);
     const pointId = point.analysis.context.point.id;
+    const fingerprint = proofFingerprint(point.analysis);
     const results = checks.flatMap((check) => {
       const value = valueOf(check, entries[check.key]);
-      return value === undefined || !instrument ? [] : [resultOf(uuid(), pointId, check, value, instrument)];
+      return value === undefined || !instrument
+        ? []
+        : [resultOf(uuid(), pointId, { check, fingerprint }, value, instrument)];
     });
     // What was entered while it was on its way stays.
     const then = () =>

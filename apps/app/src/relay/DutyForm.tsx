@@ -1,4 +1,4 @@
-import { deviceType, LOADS } from '@keypost/core/catalog';
+import { DRY_CONTACT_ID, outputOfType, partTypesOf } from '@keypost/core/catalog';
 import { channelOptions } from '../land/ChannelPlate';
 import type { OpenPoint } from '../point/usePoint';
 import { Choice } from '../ui/Choice';
@@ -37,15 +37,17 @@ export const FIRST_DUTIES: Omit<Duties, 'tag'> = {
   suppressor: 'diode',
 };
 
-const LOAD_TYPES = LOADS.filter(
-  ({ load, principle }) => load && principle !== 'lamp' && principle !== 'stack light',
-)
-  .filter(({ terminals }) => terminals.some(({ role }) => role === 'loadPlus'))
-  .map(({ id, name, load }) => ({
-    value: id,
-    label: name,
-    group: load!.volts > 60 ? 'On mains' : 'On 24 V',
-  }));
+/** Loads that a relay can switch, other than lamps, which are asked for by themselves. */
+const loadOptions = ({ view }: OpenPoint) =>
+  partTypesOf(view.content).devices.flatMap(({ id, name, load, terminals, description }) =>
+    load &&
+    load.kind !== 'led' &&
+    load.kind !== 'filament' &&
+    !description.tiers &&
+    terminals.some(({ role }) => role === 'loadPlus')
+      ? [{ value: id, label: name, group: load.volts > 60 ? 'On mains' : 'On 24 V' }]
+      : [],
+  );
 
 const LAMPS = [
   { value: 'none', label: 'None' },
@@ -91,18 +93,20 @@ export function DutyForm({
   );
 }
 
-function LoadFields({ point: { type }, duties: { load }, put }: Fields) {
-  const mains = load.typeId !== '' && deviceType(load.typeId).load!.volts > 60;
+function LoadFields({ point, duties: { load }, put }: Fields) {
+  const { words } = point.analysis.context.output;
+  const rating = partTypesOf(point.view.content).findDevice(load)?.load;
+  const mains = rating !== undefined && rating.volts > 60;
   const change = (patch: Partial<Duties['load']>) => put({ load: { ...load, ...patch } });
   return (
     <>
       <Select
         label="Load"
         value={load.typeId}
-        options={[{ value: '', label: 'none' }, ...LOAD_TYPES]}
-        onChange={(typeId) => change({ typeId, bothLines: typeId !== '' && load.bothLines })}
+        options={[{ value: '', label: 'none' }, ...loadOptions(point)]}
+        onChange={(typeId) => change({ typeId, bothLines: Boolean(typeId) && load.bothLines })}
       />
-      {load.typeId !== '' && (
+      {rating && (
         <>
           <Field label="Tag of the load" value={load.tag} onChange={(tag) => change({ tag })} />
           <Choice<On>
@@ -110,8 +114,8 @@ function LoadFields({ point: { type }, duties: { load }, put }: Fields) {
             value={load.on}
             onChange={(on) => change({ on })}
             options={[
-              { value: 'present', label: type.words.present },
-              { value: 'away', label: type.words.away },
+              { value: 'present', label: words.present },
+              { value: 'away', label: words.away },
             ]}
           />
         </>
@@ -133,12 +137,12 @@ function LoadFields({ point: { type }, duties: { load }, put }: Fields) {
 
 function TellFields({ point, duties, put }: Fields) {
   const { context } = point.analysis;
-  const inputs = channelOptions(point.index, deviceType('dry-contact'), context.device.id).filter(
-    ({ value }) => {
-      const [moduleId, channel] = value.split(':');
-      return point.index.port({ moduleId: moduleId!, channel: Number(channel) }).kind === 'digital';
-    },
-  );
+  const type = partTypesOf(point.view.content).device({ typeId: DRY_CONTACT_ID });
+  const contact = { type, output: outputOfType(type, undefined) };
+  const inputs = channelOptions(point.index, contact, context.point.id).filter(({ value }) => {
+    const [moduleId, channel] = value.split(':');
+    return point.index.port({ moduleId: moduleId!, channel: Number(channel) }).kind === 'digital';
+  });
   return (
     <>
       <Choice label="ON lamp" value={duties.lampOn} options={LAMPS} onChange={(lampOn) => put({ lampOn })} />
@@ -154,7 +158,7 @@ function TellFields({ point, duties, put }: Fields) {
         options={[{ value: '', label: 'none' }, ...inputs]}
         onChange={(input) => put({ input })}
       />
-      <StackFields stack={duties.stack} words={point.type.words} onChange={(stack) => put({ stack })} />
+      <StackFields stack={duties.stack} words={context.output.words} onChange={(stack) => put({ stack })} />
     </>
   );
 }

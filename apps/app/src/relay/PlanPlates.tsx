@@ -92,13 +92,13 @@ function RelayChoice({ chosen, tried }: { chosen: Tried | undefined; tried: read
 function Terminals({ plan }: { plan: RelayPlan }) {
   return (
     <Plate title="Terminals" aside={<Words as="small">contact, socket</Words>}>
-      {plan.terminals.map(({ name, other, words, landed }, i) => (
+      {plan.terminals.map(({ name, printed, words, landed }, i) => (
         <Row key={name} first={i === 0} className="flex-row items-center gap-3 py-1.5">
           <Words as="number" className="w-[36px]">
             {name}
           </Words>
           <Words as="mono" className="w-[32px]">
-            {other ?? ''}
+            {printed ?? ''}
           </Words>
           <Words as="small" className="w-[72px]">
             {words}

@@ -1,5 +1,5 @@
 import { reconciled } from '@keypost/core/tools';
-import type { Change } from '@keypost/core/job';
+import type { SingleChange } from '@keypost/core/job';
 import type { Display } from '@keypost/core/model';
 import type { ToolValues } from '@keypost/core/tools';
 import { format } from 'date-fns/format';
@@ -28,7 +28,7 @@ function Displays({ point, display }: { point: OpenPoint; display: Display }) {
     step: String(10 ** -display.decimals),
     pairs: ';',
   };
-  const record = (values: ToolValues): Change[] => {
+  const record = (values: ToolValues): SingleChange[] => {
     const { was, becomes, remains, after, unit } = reconciled(values);
     const pairs = after.map(({ first, second }) => ({ first, second }));
     return [

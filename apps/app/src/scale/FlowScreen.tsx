@@ -29,7 +29,7 @@ const withFlowUnit = (typed: string | undefined): string | undefined =>
 function counterOf({ analysis }: OpenPoint): Record<string, string> {
   for (const { port } of analysis.context.ports)
     if (port.kind === 'digital' && port.counter)
-      return { most: String(port.counter.mostHertz), least: String(port.counter.leastPulse * 1000) };
+      return { most: String(port.counter.maxHertz), least: String(port.counter.minPulse * 1000) };
   return {};
 }
 

@@ -1,4 +1,11 @@
-import { bandWords, calibrationsOf, disagreementOf, reactionWords, scaleStep, scalingWords } from '@keypost/core/scaling';
+import {
+  bandWords,
+  calibrationsOf,
+  disagreementOf,
+  reactionWords,
+  scaleStep,
+  scalingWords,
+} from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';

@@ -37,8 +37,8 @@ function firstTexts({ scaling, chain }: PointChain): SetupTexts {
     ownName: converter.own?.name ?? 'Own format',
     ownLow: text(format.low),
     ownHigh: text(format.high),
-    ownLeast: text(format.least),
-    ownMost: text(format.most),
+    ownMin: text(format.min),
+    ownMax: text(format.max),
     zero: converter.zero,
     converterPercent: text(converter.percent),
     updateMs: text(converter.updateMs),
@@ -74,8 +74,8 @@ const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
   'converter.own': 'ownHigh',
   'converter.own.low': 'ownLow',
   'converter.own.high': 'ownHigh',
-  'converter.own.least': 'ownLeast',
-  'converter.own.most': 'ownMost',
+  'converter.own.min': 'ownMin',
+  'converter.own.max': 'ownMax',
   'controller.cutPercent': 'cutPercent',
   'controller.multiplier': 'controllerMultiplier',
   bands: 'lowFault',
@@ -112,8 +112,8 @@ const ownFormat = (texts: SetupTexts): RawFormat => ({
   kind: 'share',
   low: number(texts.ownLow) ?? NaN,
   high: number(texts.ownHigh) ?? NaN,
-  least: number(texts.ownLeast) ?? NaN,
-  most: number(texts.ownMost) ?? NaN,
+  min: number(texts.ownMin) ?? NaN,
+  max: number(texts.ownMax) ?? NaN,
   step: 1,
   bothSides: false,
 });
@@ -202,7 +202,10 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   return (
     <View className="gap-4">
       <SensorFields {...fields} point={point} />
-      <ConverterFields {...fields} isCouple={point.type.couple !== undefined} />
+      <ConverterFields
+        {...fields}
+        isThermocouple={point.analysis.context.output.thermocouple !== undefined}
+      />
       <ControllerFields {...fields} />
       <BandFields {...fields} unit={made.chain.input.unit} />
       <DisplayFields {...fields} />

@@ -20,7 +20,7 @@ export function SweepPlate({ point }: { point: OpenPoint }) {
   const made = chainOf(point.analysis);
   if (!made || 'problem' in made) return null;
   const { format } = made.chain.converter;
-  const all = Math.floor((format.most - format.least) / format.step) + 1;
+  const all = Math.floor((format.max - format.min) / format.step) + 1;
   const pointId = point.analysis.context.point.id;
   return (
     <Plate title="The chain, count by count">

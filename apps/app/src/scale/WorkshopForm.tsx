@@ -1,4 +1,4 @@
-import { MOST_TABLE_POINTS } from '@keypost/core/model';
+import { MAX_TABLE_POINTS } from '@keypost/core/model';
 import { parseIn } from '@keypost/core/units';
 import { problemOfCurve, tableOf } from '@keypost/core/scaling';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
@@ -23,8 +23,8 @@ export function readRows(text: string): { points: TablePoint[] } | { problem: st
       return { problem: `Line ${i + 1}: “${row.trim()}” is not two numbers. Write them as 12.00; 245.` };
     points.push({ in: x.value, out: y.value });
   }
-  if (points.length > MOST_TABLE_POINTS)
-    return { problem: `${points.length} points; at most ${MOST_TABLE_POINTS} fit into a table.` };
+  if (points.length > MAX_TABLE_POINTS)
+    return { problem: `${points.length} points; at most ${MAX_TABLE_POINTS} fit into a table.` };
   const problem = problemOfCurve(() => tableOf(points));
   return problem === undefined ? { points } : { problem };
 }

@@ -1,5 +1,6 @@
 import { BAND_SETS, bandWords, RAW_FORMATS } from '@keypost/core/scaling';
 import type { BandName } from '@keypost/core/scaling';
+import { elementOf } from '@keypost/core/network';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Choice } from '../ui/Choice';
@@ -18,8 +19,8 @@ export interface SetupTexts {
   readonly ownName: string;
   readonly ownLow: string;
   readonly ownHigh: string;
-  readonly ownLeast: string;
-  readonly ownMost: string;
+  readonly ownMin: string;
+  readonly ownMax: string;
   readonly zero: 'removed' | 'included';
   readonly converterPercent: string;
   readonly updateMs: string;
@@ -86,10 +87,11 @@ const Side = ({ children }: { children: React.ReactNode }) => (
 
 /** The sensor: shape, accuracy or class, and how many times its own value the wanted one is. */
 export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
-  const { type } = point;
-  const classes = type.couple
+  const { context } = point.analysis;
+  const { thermocouple } = context.output;
+  const classes = thermocouple
     ? ['1', '2', '3']
-    : type.resistance?.kind === 'rtd'
+    : elementOf(context)?.kind === 'rtd'
       ? ['AA', 'A', 'B', 'C']
       : undefined;
   return (
@@ -110,7 +112,7 @@ export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
         {classes ? (
           <Choice
             label="Class"
-            value={of.texts.sensorClass || (type.couple ? '2' : 'B')}
+            value={of.texts.sensorClass || (thermocouple ? '2' : 'B')}
             onChange={(sensorClass) => of.change({ sensorClass })}
             options={classes.map((value) => ({ value, label: value }))}
           />
@@ -137,7 +139,7 @@ export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
 }
 
 /** The converter: how its counts lie, what it errs, how quick it is. */
-export function ConverterFields({ isCouple, ...of }: Fields & { isCouple: boolean }) {
+export function ConverterFields({ isThermocouple, ...of }: Fields & { isThermocouple: boolean }) {
   const { texts, change } = of;
   const chosen = RAW_FORMATS.find(({ id }) => id === texts.formatId);
   return (
@@ -160,8 +162,8 @@ export function ConverterFields({ isCouple, ...of }: Fields & { isCouple: boolea
               <Typed of={of} name="ownHigh" label="Counts at top" />
             </Side>
             <Side>
-              <Typed of={of} name="ownLeast" label="Least counts" />
-              <Typed of={of} name="ownMost" label="Most counts" />
+              <Typed of={of} name="ownMin" label="Least counts" />
+              <Typed of={of} name="ownMax" label="Most counts" />
             </Side>
           </>
         )}
@@ -178,7 +180,7 @@ export function ConverterFields({ isCouple, ...of }: Fields & { isCouple: boolea
         )}
         <Side>
           <Typed of={of} name="converterPercent" label="Accuracy" unit="% of range" />
-          {isCouple && <Typed of={of} name="coldKelvin" label="Cold junction, ±" unit="K" />}
+          {isThermocouple && <Typed of={of} name="coldKelvin" label="Cold junction, ±" unit="K" />}
         </Side>
         <Side>
           <Typed of={of} name="updateMs" label="Update" unit="ms" />

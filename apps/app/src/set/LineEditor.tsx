@@ -41,7 +41,7 @@ export function LineEditor({
       { then: onDone },
     );
   const follow = () =>
-    void saver.save({ kind: 'require', itemId, key: parameter.key, byHand: null }, { then: onDone });
+    void saver.save({ kind: 'require', itemId, key: parameter.key, override: null }, { then: onDone });
   const allowed = allowedWords(parameter, unit);
   return (
     <View
@@ -64,7 +64,7 @@ export function LineEditor({
           <ValueEntry line={line} disabled={!known} onEnter={enter} />
           <View className="flex-row flex-wrap gap-3">
             {!parameter.readOnly && <Button label="Require otherwise" onPress={() => setOtherwise(true)} />}
-            {required?.byHand && (
+            {required?.override && (
               <Button label="Let it follow from the job" disabled={!known} onPress={follow} />
             )}
           </View>
@@ -219,7 +219,7 @@ function Otherwise({
     setProblem(wrong);
     if (!read.ok || wrong.reason) return;
     void saver.save(
-      { kind: 'require', itemId, key: parameter.key, byHand: { value: read.value, reason: reason.trim() } },
+      { kind: 'require', itemId, key: parameter.key, override: { value: read.value, reason: reason.trim() } },
       { then: onDone },
     );
   };

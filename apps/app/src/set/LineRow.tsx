@@ -60,7 +60,7 @@ export function LineRow({
           </Words>
         </View>
         {required && (
-          <Words as="small">{`${required.byHand ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${required.from}`}</Words>
+          <Words as="small">{`${required.override ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${required.from}`}</Words>
         )}
         {problem !== undefined && (
           <Words as="small" className="font-wordsemi text-wait">

@@ -40,7 +40,7 @@ const meter = (...more: Change[]): JobContent =>
         bit: 'direct',
         range: { low: 0, high: 40, unit: 'm³/h' },
       },
-      device: { id: 'f', tag: 'FT-1', typeId: 'flow-magnetic', output: 'none', logic: 'none' },
+      device: { id: 'f', tag: 'FT-1', typeId: 'flow-magnetic' },
       place: { moduleId: 'ai', channel: 0 },
     },
     { kind: 'setPlate', pointId: 'ft', plate: { size: '80' } },
@@ -110,7 +110,7 @@ describe('a sheet', () => {
     expect(sent()[0]!.change).toMatchObject({
       kind: 'require',
       key: 'size',
-      byHand: { value: '65', reason: 'reducer fitted' },
+      override: { value: '65', reason: 'reducer fitted' },
     });
   });
 });

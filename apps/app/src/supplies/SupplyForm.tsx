@@ -61,7 +61,7 @@ export function SupplyForm({
     defaultValues: firstValues(view, supply, kind),
   });
   const submit = handleSubmit(async (values) => {
-    const row = rowOf(view, values, kind, supply?.innerOhms);
+    const row = rowOf(view, values, kind, supply?.internalOhms);
     const { kind: _, ...patch } = row;
     if (supply)
       await saver.save({ kind: 'editSupply', id: supply.id, patch }, { expects: seen, then: onDone });
@@ -230,7 +230,7 @@ function rowOf(
   view: JobView,
   values: z.output<typeof Form>,
   kind: NewKind,
-  innerOhms: number | undefined,
+  internalOhms: number | undefined,
 ): Omit<SupplyRow, 'id'> {
   const { from, protection, lengthM, mm2, otherAmps, ...own } = values;
   const parent = kind === 'branch' ? view.content.supplies.find(({ id }) => id === from) : undefined;
@@ -238,7 +238,7 @@ function rowOf(
     ...own,
     kind: kind === 'branch' ? (parent?.kind ?? 'dc') : kind,
     ...(parent && { volts: parent.volts, tolerancePercent: parent.tolerancePercent }),
-    innerOhms: innerOhms ?? (kind === 'branch' ? 0 : kind === 'ac' ? 0.5 : 0.05),
+    internalOhms: internalOhms ?? (kind === 'branch' ? 0 : kind === 'ac' ? 0.5 : 0.05),
     otherAmps,
     ...(kind === 'branch' && { feed: { from, protection, lengthM, mm2 } }),
   };

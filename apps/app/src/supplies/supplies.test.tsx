@@ -81,7 +81,7 @@ test('a supply is changed from the revision that was seen, and removed on purpos
   press('Store');
   await waitFor(() => expect(sent()).toHaveLength(1));
   expect(sent()[0]!.change).toMatchObject({ kind: 'editSupply', id: 'g1', patch: { limitAmps: 10 } });
-  expect(sent()[0]!.expects).toEqual([{ shelf: 'supplies', id: 'g1', revision: 1 }]);
+  expect(sent()[0]!.expects).toEqual([{ collection: 'supplies', id: 'g1', revision: 1 }]);
   press('Remove');
   expect(screen.getByRole('alert').textContent).toMatch(/takes G1 and the 3 wires on it/);
   press('Remove G1');

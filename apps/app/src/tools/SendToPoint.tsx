@@ -2,7 +2,7 @@ import { analyse } from '@keypost/core/analysis';
 import { chainOf } from '@keypost/core/scaling';
 import { changesAt, resultText } from '@keypost/core/tools';
 import { JobIndex } from '@keypost/core/job';
-import type { Change } from '@keypost/core/job';
+import type { SingleChange } from '@keypost/core/job';
 import type { Tool, ToolResult, ToolValues } from '@keypost/core/tools';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,8 +24,8 @@ export function sendChanges(
   result: ToolResult,
   index: JobIndex,
   pointId: string,
-): Change[] {
-  const note: Change = {
+): SingleChange[] {
+  const note: SingleChange = {
     kind: 'calibrate',
     calibrations: [
       {
@@ -101,7 +101,7 @@ function ToPoint({
     const page = chainOf(analyse(index, point.id)) ? 'scale' : 'log';
     const to = `/job/${jobId}/point/${point.id}/${page}`;
     const changes = sendChanges(tool, values, result, index, point.id);
-    void saver.save({ kind: 'several', changes }, { then: () => setDone({ tag: point.tag, to }) });
+    void saver.save({ kind: 'batch', changes }, { then: () => setDone({ tag: point.tag, to }) });
   };
   return (
     <View className="gap-3">

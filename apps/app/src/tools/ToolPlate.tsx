@@ -1,6 +1,6 @@
 import { findTool, resultText } from '@keypost/core/tools';
 import type { ToolValues } from '@keypost/core/tools';
-import type { Change } from '@keypost/core/job';
+import type { SingleChange } from '@keypost/core/job';
 import { useState } from 'react';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
@@ -29,7 +29,7 @@ export function ToolPlate({
   /** What is done with the result, on its button. */
   keep?: string;
   /** Changes besides those of the tool itself. */
-  more?: (values: ToolValues) => Change[];
+  more?: (values: ToolValues) => SingleChange[];
 }) {
   const tool = findTool(toolId)!;
   const use = useTool(tool, given);
@@ -43,7 +43,7 @@ export function ToolPlate({
       ...sendChanges(tool, use.values, result, point.index, point.analysis.context.point.id),
       ...(more?.(use.values) ?? []),
     ];
-    void saver.save({ kind: 'several', changes }, { then: () => setKept(true) });
+    void saver.save({ kind: 'batch', changes }, { then: () => setKept(true) });
   };
   return (
     <Plate title={tool.name}>

@@ -127,6 +127,6 @@ describe('a result', () => {
     expect(localStorage.getItem('keypost.tool.velocity')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Keep it at the point' }));
     await waitFor(() => expect(screen.getByText('Kept at the point.')).toBeTruthy());
-    expect(sent()[0]!.change).toMatchObject({ kind: 'several', changes: [{ kind: 'calibrate' }] });
+    expect(sent()[0]!.change).toMatchObject({ kind: 'batch', changes: [{ kind: 'calibrate' }] });
   });
 });

@@ -37,7 +37,7 @@ export function writeSheet(page: Document, title: string, parts: readonly SheetP
     for (const terminal of part.terminals)
       for (const wire of terminal.wires.length ? terminal.wires : [undefined]) {
         const row = put(body, 'tr');
-        put(row, 'td', terminal.other ? `${terminal.name} (${terminal.other})` : terminal.name);
+        put(row, 'td', terminal.printed ? `${terminal.name} (${terminal.printed})` : terminal.name);
         put(row, 'td', terminal.words);
         put(row, 'td', wire?.number ?? '');
         put(row, 'td', wire?.colour ?? '');

@@ -1,4 +1,11 @@
-import { allocate, allocationChange, helpfulChanges, planRelay, problemOf, supplyBudgets } from '@keypost/core/planning';
+import {
+  allocate,
+  allocationChange,
+  helpfulChanges,
+  planRelay,
+  problemOf,
+  supplyBudgets,
+} from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { JobIndex } from '@keypost/core/job';

@@ -1,7 +1,7 @@
+import { openJobFile, checkJob } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
-import { checkJob } from '@keypost/core/proving';
 import { JobProblem } from '@keypost/core/model';
-import { MOST_FILE_BYTES, readJobFile } from '@keypost/core/job';
+import { MOST_FILE_BYTES } from '@keypost/core/job';
 import type { CheckedPoint } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 
@@ -20,7 +20,7 @@ function main(args: string[]): number {
       return complain(
         `${files[0]} is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
       );
-    job = readJobFile(readFileSync(files[0]!, 'utf8'));
+    job = openJobFile(readFileSync(files[0]!, 'utf8'));
   } catch (error) {
     if (error instanceof JobProblem) return complain(`${files[0]}:\n${error.message}`);
     return complain(

@@ -1,6 +1,8 @@
 import { PGlite } from '@electric-sql/pglite';
+import type { Transaction } from '@electric-sql/pglite';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
+import { upgradeToVersion2 } from './upgradeToVersion2.ts';
 
 /** Opens the database in a directory (or in memory, for tests) and brings its tables up to date. */
 export async function openDatabase(directory: string | undefined, migrations: string): Promise<PGlite> {
@@ -8,6 +10,11 @@ export async function openDatabase(directory: string | undefined, migrations: st
   await migrate(db, migrations);
   return db;
 }
+
+/** What is done to the rows after some migrations, since it takes more than SQL to know what they mean. */
+const AFTER: Readonly<Record<string, (db: Transaction) => Promise<void>>> = {
+  '0006_version_2.sql': upgradeToVersion2,
+};
 
 /** Applies the numbered .sql files that the database has not seen, each in a transaction of its own. */
 async function migrate(db: PGlite, folder: string): Promise<void> {
@@ -26,6 +33,7 @@ async function migrate(db: PGlite, folder: string): Promise<void> {
     const sql = await readFile(path.join(folder, name), 'utf8');
     await db.transaction(async (tx) => {
       await tx.exec(sql);
+      await AFTER[name]?.(tx);
       await tx.query('insert into migration (name) values ($1)', [name]);
     });
   }

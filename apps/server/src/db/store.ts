@@ -1,7 +1,7 @@
 import type { Transaction } from '@electric-sql/pglite';
-import type { ChangedRow, JobEvent, JobSummary, JobView, Shelf } from '@keypost/api';
-import type { JobContent } from '@keypost/core/model';
-import { SHELVES, TABLES } from './shelves.ts';
+import type { ChangedRow, JobEvent, JobSummary, JobView } from '@keypost/api';
+import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
+import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
 type Row = Record<string, unknown> & { id: string };
 export type Queryable = Pick<Transaction, 'query'>;
@@ -15,18 +15,29 @@ interface StoredRow {
 export interface StoredJob extends JobHead {
   readonly id: string;
   readonly revision: number;
-  readonly rows: Readonly<Record<Shelf, readonly StoredRow[]>>;
+  readonly rows: Readonly<Record<CollectionName, readonly StoredRow[]>>;
 }
 
-/** What a job says of itself, beside its rows. */
-export type JobHead = Pick<JobContent, 'name' | 'site' | 'colours' | 'mainsHertz'>;
+const HEAD = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];
 
-export const headOf = ({ name, site, colours, mainsHertz }: JobHead): JobHead => ({
-  name,
-  site,
-  colours,
-  mainsHertz,
-});
+/** What a job says of itself, beside its rows. */
+export const headOf = (job: JobHead): JobHead =>
+  Object.fromEntries(HEAD.map((field) => [field, job[field]])) as unknown as JobHead;
+
+/** How the rows of a collection lie in the database: table, and the column of each field. */
+function layoutOf(name: CollectionName): {
+  table: string;
+  columns: readonly (readonly [field: string, column: string])[];
+  json: ReadonlySet<string>;
+} {
+  const { table, fields } = COLLECTIONS[name] as CollectionDescriptor;
+  const entries = Object.entries(fields);
+  return {
+    table,
+    columns: entries.map(([field, descriptor]) => [field, columnOf(field, descriptor)] as const),
+    json: new Set(entries.filter(([, { json }]) => json).map(([field]) => field)),
+  };
+}
 
 export async function listJobs(db: Queryable): Promise<JobSummary[]> {
   const { rows } = await db.query<{
@@ -46,19 +57,24 @@ export async function listJobs(db: Queryable): Promise<JobSummary[]> {
 /** Reads a whole job, or undefined when there is none of that id. */
 export async function readJob(db: Queryable, jobId: string): Promise<StoredJob | undefined> {
   const { rows: jobs } = await db.query<JobHead & { revision: number }>(
-    'select name, site, colours, mains_hertz as "mainsHertz", revision from job where id = $1',
+    `select ${HEAD.map((field) => `${columnOf(field, HEAD_FIELDS[field])} as "${field}"`).join(', ')}, revision
+       from job where id = $1`,
     [jobId],
   );
   const job = jobs[0];
   if (!job) return undefined;
-  const rows = {} as Record<Shelf, readonly StoredRow[]>;
-  for (const shelf of SHELVES) rows[shelf] = await readShelf(db, jobId, shelf);
+  const rows = {} as Record<CollectionName, readonly StoredRow[]>;
+  for (const collection of COLLECTION_NAMES) rows[collection] = await readCollection(db, jobId, collection);
   return { id: jobId, ...job, rows };
 }
 
-async function readShelf(db: Queryable, jobId: string, shelf: Shelf): Promise<StoredRow[]> {
-  const { table, columns } = TABLES[shelf];
-  const list = Object.entries(columns).map(([field, column]) => `"${column}" as "${field}"`);
+async function readCollection(
+  db: Queryable,
+  jobId: string,
+  collection: CollectionName,
+): Promise<StoredRow[]> {
+  const { table, columns } = layoutOf(collection);
+  const list = columns.map(([field, column]) => `"${column}" as "${field}"`);
   const { rows } = await db.query<Row & { revision: number }>(
     `select ${list.join(', ')}, revision from ${table} where job_id = $1 order by seq`,
     [jobId],
@@ -71,19 +87,21 @@ function withoutNulls(row: Row): Row {
 }
 
 export function contentOf(job: StoredJob): JobContent {
-  const lists = Object.fromEntries(SHELVES.map((shelf) => [shelf, job.rows[shelf].map(({ row }) => row)]));
+  const lists = Object.fromEntries(
+    COLLECTION_NAMES.map((collection) => [collection, job.rows[collection].map(({ row }) => row)]),
+  );
   return { ...headOf(job), ...lists } as JobContent;
 }
 
 export function viewOf(job: StoredJob): JobView {
   const revisions: Record<string, number> = {};
-  for (const shelf of SHELVES)
-    for (const { row, revision } of job.rows[shelf]) revisions[`${shelf}/${row.id}`] = revision;
+  for (const collection of COLLECTION_NAMES)
+    for (const { row, revision } of job.rows[collection]) revisions[`${collection}/${row.id}`] = revision;
   return { id: job.id, revision: job.revision, content: contentOf(job), revisions };
 }
 
 /** Who did what, for the event table. */
-export interface Deed {
+export interface AuditEntry {
   readonly jobId: string;
   readonly changeId: string;
   readonly by: string;
@@ -99,38 +117,42 @@ export async function writeDifference(
   db: Queryable,
   before: StoredJob,
   after: JobContent,
-  deed: Deed,
+  entry: AuditEntry,
 ): Promise<{ revision: number; rows: ChangedRow[] }> {
   const revision = before.revision + 1;
   const changed: ChangedRow[] = [];
   const events: NewEvent[] = [];
   const [head, next] = [headOf(before), headOf(after)];
   if (JSON.stringify(head) !== JSON.stringify(next))
-    events.push({ shelf: 'job', rowId: before.id, before: head, after: next });
-  for (const shelf of SHELVES) {
-    const old = new Map(before.rows[shelf].map((stored) => [stored.row.id, stored]));
+    events.push({ collection: 'job', rowId: before.id, before: head, after: next });
+  for (const collection of COLLECTION_NAMES) {
+    const old = new Map(before.rows[collection].map((stored) => [stored.row.id, stored]));
     const added: Row[] = [];
-    for (const row of after[shelf] as Row[]) {
+    for (const row of after[collection] as Row[]) {
       const was = old.get(row.id);
       old.delete(row.id);
       if (was && same(was.row, row)) continue;
       const revisionOfRow = (was?.revision ?? 0) + 1;
-      if (was) await updateRow(db, before.id, shelf, row, revisionOfRow);
+      if (was) await updateRow(db, before.id, collection, row, revisionOfRow);
       else added.push(row);
-      events.push({ shelf, rowId: row.id, before: was?.row ?? null, after: row });
-      changed.push({ shelf, id: row.id, revision: revisionOfRow, row });
+      events.push({ collection, rowId: row.id, before: was?.row ?? null, after: row });
+      changed.push({ collection, id: row.id, revision: revisionOfRow, row });
     }
-    await insertRows(db, before.id, shelf, added);
+    await insertRows(db, before.id, collection, added);
     for (const { row, revision: last } of old.values()) {
-      await db.query(`delete from ${TABLES[shelf].table} where job_id = $1 and id = $2`, [before.id, row.id]);
-      events.push({ shelf, rowId: row.id, before: row, after: null });
-      changed.push({ shelf, id: row.id, revision: last, row: null });
+      await db.query(`delete from ${COLLECTIONS[collection].table} where job_id = $1 and id = $2`, [
+        before.id,
+        row.id,
+      ]);
+      events.push({ collection, rowId: row.id, before: row, after: null });
+      changed.push({ collection, id: row.id, revision: last, row: null });
     }
   }
-  await addEvents(db, deed, revision, events);
+  await addEvents(db, entry, revision, events);
   await db.query(
-    'update job set name = $2, site = $3, colours = $4, mains_hertz = $5, revision = $6, updated_at = $7 where id = $1',
-    [before.id, after.name, after.site, after.colours, after.mainsHertz, revision, deed.at],
+    `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 4}`).join(', ')},
+            revision = $2, updated_at = $3 where id = $1`,
+    [before.id, revision, entry.at, ...HEAD.map((field) => after[field])],
   );
   return { revision, rows: changed };
 }
@@ -148,14 +170,13 @@ function sorted(value: unknown): unknown {
   return Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
 }
 
-function values(shelf: Shelf, row: Row): { columns: string[]; values: unknown[] } {
-  const { columns, json } = TABLES[shelf];
-  const fields = Object.keys(columns);
+function values(collection: CollectionName, row: Row): { columns: string[]; values: unknown[] } {
+  const { columns, json } = layoutOf(collection);
   return {
-    columns: fields.map((field) => `"${columns[field]}"`),
-    values: fields.map((field) => {
+    columns: columns.map(([, column]) => `"${column}"`),
+    values: columns.map(([field]) => {
       const value = row[field] ?? null;
-      return json.includes(field) && value !== null ? JSON.stringify(value) : value;
+      return json.has(field) && value !== null ? JSON.stringify(value) : value;
     }),
   };
 }
@@ -170,12 +191,17 @@ const marks = (rows: number, width: number): string =>
     (_, r) => `(${Array.from({ length: width }, (__, c) => `$${r * width + c + 1}`).join(', ')})`,
   ).join(', ');
 
-async function insertRows(db: Queryable, jobId: string, shelf: Shelf, rows: readonly Row[]): Promise<void> {
+async function insertRows(
+  db: Queryable,
+  jobId: string,
+  collection: CollectionName,
+  rows: readonly Row[],
+): Promise<void> {
   for (let start = 0; start < rows.length; start += BATCH) {
-    const batch = rows.slice(start, start + BATCH).map((row) => values(shelf, row));
+    const batch = rows.slice(start, start + BATCH).map((row) => values(collection, row));
     const { columns } = batch[0]!;
     await db.query(
-      `insert into ${TABLES[shelf].table} (job_id, ${columns.join(', ')})
+      `insert into ${COLLECTIONS[collection].table} (job_id, ${columns.join(', ')})
        values ${marks(batch.length, columns.length + 1)}`,
       batch.flatMap((row) => [jobId, ...row.values]),
     );
@@ -185,20 +211,20 @@ async function insertRows(db: Queryable, jobId: string, shelf: Shelf, rows: read
 async function updateRow(
   db: Queryable,
   jobId: string,
-  shelf: Shelf,
+  collection: CollectionName,
   row: Row,
   revision: number,
 ): Promise<void> {
-  const { columns, values: list } = values(shelf, row);
+  const { columns, values: list } = values(collection, row);
   const sets = columns.map((column, i) => `${column} = $${i + 4}`);
   await db.query(
-    `update ${TABLES[shelf].table} set ${sets.join(', ')}, revision = $3 where job_id = $1 and id = $2`,
+    `update ${COLLECTIONS[collection].table} set ${sets.join(', ')}, revision = $3 where job_id = $1 and id = $2`,
     [jobId, row.id, revision, ...list],
   );
 }
 
 interface NewEvent {
-  readonly shelf: string;
+  readonly collection: string;
   readonly rowId: string;
   readonly before: object | null;
   readonly after: object | null;
@@ -206,22 +232,22 @@ interface NewEvent {
 
 async function addEvents(
   db: Queryable,
-  deed: Deed,
+  entry: AuditEntry,
   revision: number,
   events: readonly NewEvent[],
 ): Promise<void> {
   for (let start = 0; start < events.length; start += BATCH) {
     const batch = events.slice(start, start + BATCH);
     await db.query(
-      `insert into event (job_id, change_id, at, by, what, shelf, row_id, before, after, revision)
+      `insert into event (job_id, change_id, at, by, what, collection, row_id, before, after, revision)
        values ${marks(batch.length, 10)}`,
-      batch.flatMap(({ shelf, rowId, before, after }) => [
-        deed.jobId,
-        deed.changeId,
-        deed.at,
-        deed.by,
-        deed.what,
-        shelf,
+      batch.flatMap(({ collection, rowId, before, after }) => [
+        entry.jobId,
+        entry.changeId,
+        entry.at,
+        entry.by,
+        entry.what,
+        collection,
         rowId,
         before && JSON.stringify(before),
         after && JSON.stringify(after),
@@ -254,26 +280,28 @@ export async function createJob(
   db: Queryable,
   jobId: string,
   content: JobContent,
-  deed: Deed,
+  entry: AuditEntry,
 ): Promise<StoredJob> {
   await db.query(
     'insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)',
-    [jobId, content.name, content.site, deed.at],
+    [jobId, content.name, content.site, entry.at],
   );
-  const empty = Object.fromEntries(SHELVES.map((shelf) => [shelf, []])) as unknown as StoredJob['rows'];
+  const empty = Object.fromEntries(
+    COLLECTION_NAMES.map((collection) => [collection, []]),
+  ) as unknown as StoredJob['rows'];
   await writeDifference(
     db,
     { ...headOf(content), id: jobId, revision: 0, name: '', site: '', rows: empty },
     content,
-    deed,
+    entry,
   );
   return (await readJob(db, jobId))!;
 }
 
 /** Removes a job and its rows; one event with its last content stays. */
-export async function removeJob(db: Queryable, job: StoredJob, deed: Deed): Promise<void> {
-  await addEvents(db, deed, job.revision + 1, [
-    { shelf: 'job', rowId: job.id, before: contentOf(job), after: null },
+export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry): Promise<void> {
+  await addEvents(db, entry, job.revision + 1, [
+    { collection: 'job', rowId: job.id, before: contentOf(job), after: null },
   ]);
   await db.query('delete from job where id = $1', [job.id]);
 }
@@ -285,22 +313,22 @@ export async function listEvents(
   { pointId, limit }: { pointId?: string; limit: number },
 ): Promise<JobEvent[]> {
   const { rows } = await db.query<Omit<JobEvent, 'at'> & { at: Date }>(
-    `select id::int, at, by, what, shelf, row_id as "rowId",
-            case when shelf = 'descriptions' then before - 'text' else before end as before,
-            case when shelf = 'descriptions' then after - 'text' else after end as after
+    `select id::int, at, by, what, collection, row_id as "rowId",
+            case when collection = 'descriptions' then before - 'text' else before end as before,
+            case when collection = 'descriptions' then after - 'text' else after end as after
        from event
       where job_id = $1
         and ($2::text is null
-             or (shelf = 'points' and row_id = $2)
+             or (collection = 'points' and row_id = $2)
              or coalesce(after, before) ->> 'pointId' = $2
-             or (shelf = 'entries' and exists (
+             or (collection = 'entries' and exists (
                    select 1 from point p where p.job_id = $1 and p.id = $2
                     and (coalesce(after, before) ->> 'itemId' = p.device_id
                          or p.helper_ids ? (coalesce(after, before) ->> 'itemId'))))
-             or (shelf = 'devices' and exists (
+             or (collection = 'devices' and exists (
                    select 1 from point p where p.job_id = $1 and p.id = $2
                     and (row_id = p.device_id or p.helper_ids ? row_id)))
-             or (shelf = 'wires' and exists (
+             or (collection = 'wires' and exists (
                    select 1 from point p,
                           unnest(array[split_part(coalesce(after, before) ->> 'from', ':', 1),
                                        split_part(coalesce(after, before) ->> 'to', ':', 1)]) as part (id)

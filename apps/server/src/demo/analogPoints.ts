@@ -1,15 +1,13 @@
 import type { DemoPoint } from './demoPoint.ts';
 import { helper, wired, without } from './demoPoint.ts';
 
-const none = { output: 'none', logic: 'none' } as const;
-
 /** Transmitters, temperatures, and what hangs on the drive. */
 export const ANALOG: readonly DemoPoint[] = [
   {
     tag: 'FT-220',
     name: 'Make-up flow, current',
     typeId: 'flow-magnetic',
-    ...none,
+
     at: ['ai-1', 0],
     range: { low: 0, high: 40, unit: 'm³/h' },
     landed: 5,
@@ -18,7 +16,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'PT-221',
     name: 'Ring main pressure',
     typeId: 'pressure-2w',
-    ...none,
+
     at: ['ai-1', 1],
     range: { low: 0, high: 6, unit: 'bar' },
     landed: 4,
@@ -34,7 +32,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'WT-222',
     name: 'Hoist rope tension',
     typeId: 'rope-link-2w',
-    ...none,
+
     at: ['ai-1', 2],
     range: { low: 0, high: 500, unit: 'kg' },
     landed: 4,
@@ -43,7 +41,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'AT-223',
     name: 'Ammonia analyser',
     typeId: 'analyser-4w',
-    ...none,
+
     at: ['ai-1', 3],
     range: { low: 0, high: 2, unit: 'mg/l' },
     landed: 6,
@@ -63,7 +61,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'PT-225',
     name: 'Blower pressure',
     typeId: 'transmitter-3w-v',
-    ...none,
+
     at: ['ai-2', 1],
     range: { low: 0, high: 400, unit: 'mbar' },
     landed: 5,
@@ -72,7 +70,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'TT-226',
     name: 'Tank temperature',
     typeId: 'rtd-3w',
-    ...none,
+
     at: ['rtd-1', 0],
     range: { low: 0, high: 100, unit: '°C' },
     proof: 'half',
@@ -81,7 +79,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'TT-227',
     name: 'Heat pump return',
     typeId: 'rtd-2w',
-    ...none,
+
     at: ['rtd-1', 1],
     range: { low: 0, high: 100, unit: '°C' },
     landed: 4,
@@ -90,7 +88,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'LT-228',
     name: 'Diesel day tank',
     typeId: 'sender-2w',
-    ...none,
+
     at: ['rtd-1', 2],
     range: { low: 0, high: 100, unit: '%' },
     landed: 4,
@@ -99,7 +97,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'TT-229',
     name: 'Heat pump flow, reference',
     typeId: 'rtd-4w',
-    ...none,
+
     at: ['rtd-1', 3],
     range: { low: 0, high: 100, unit: '°C' },
     landed: 2,
@@ -108,7 +106,7 @@ export const ANALOG: readonly DemoPoint[] = [
     tag: 'TT-230',
     name: 'Generator exhaust',
     typeId: 'thermocouple-k',
-    ...none,
+
     at: ['tc-1', 0],
     range: { low: 0, high: 100, unit: '°C' },
     landed: 3,
@@ -121,7 +119,7 @@ export const METERS: readonly DemoPoint[] = [
     tag: 'FT-231',
     name: 'Blower air',
     typeId: 'flow-vortex',
-    ...none,
+
     at: ['ai-3', 0],
     range: { low: 0, high: 250, unit: 'm³/h' },
     landed: 4,
@@ -141,7 +139,7 @@ export const METERS: readonly DemoPoint[] = [
     tag: 'FT-233',
     name: 'Return main flow',
     typeId: 'flow-clamp-on',
-    ...none,
+
     at: ['ai-3', 2],
     range: { low: 0, high: 60, unit: 'm³/h' },
     landed: 5,
@@ -150,7 +148,7 @@ export const METERS: readonly DemoPoint[] = [
     tag: 'TT-234',
     name: 'Larval tank temperature',
     typeId: 'temperature-2w',
-    ...none,
+
     at: ['ai-3', 3],
     range: { low: 0, high: 40, unit: '°C' },
     landed: 4,
@@ -171,7 +169,7 @@ export const DRIVE: readonly DemoPoint[] = [
     tag: 'SP-241',
     name: 'Pump speed by hand',
     typeId: 'potentiometer-3w',
-    ...none,
+
     at: ['drv-1', 5],
     range: { low: 0, high: 50, unit: 'Hz' },
     landed: 4,
@@ -180,17 +178,17 @@ export const DRIVE: readonly DemoPoint[] = [
     tag: 'PT-242',
     name: 'Pump pressure, feedback',
     typeId: 'transmitter-2w',
-    ...none,
+
     at: ['drv-1', 6],
     range: { low: 0, high: 4, unit: 'bar' },
     landed: 4,
   },
-  { tag: 'XI-243', name: 'Speed on the panel', typeId: 'indicator-ma', ...none, at: ['drv-1', 7], landed: 3 },
+  { tag: 'XI-243', name: 'Speed on the panel', typeId: 'indicator-ma', at: ['drv-1', 7], landed: 3 },
   {
     tag: 'XA-244',
     name: 'Drive fault horn',
     typeId: 'horn-24',
-    ...none,
+
     at: ['drv-1', 8],
     landed: 3,
     more: wired('drv-1', [['11', 'g1:+', 'RD']]),

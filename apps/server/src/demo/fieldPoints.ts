@@ -2,8 +2,6 @@ import { ANALOG, DRIVE, METERS } from './analogPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
 
-const none = { output: 'none', logic: 'none' } as const;
-
 const TWO_WIRE: readonly DemoPoint[] = [
   {
     tag: 'PX-201',
@@ -279,9 +277,9 @@ const CONTROLLER: readonly DemoPoint[] = [
     at: ['uc-1', 6],
     landed: 5,
   },
-  { tag: 'YV-252', name: 'Fuel valve', typeId: 'valve-24', ...none, at: ['uc-1', 9], landed: 4 },
-  { tag: 'YV-253', name: 'Choke valve', typeId: 'valve-24', ...none, at: ['uc-1', 12], landed: 1 },
-  { tag: 'YV-254', name: 'Rinse valve', typeId: 'valve-24', ...none, at: ['do-1', 0], proof: 'half' },
+  { tag: 'YV-252', name: 'Fuel valve', typeId: 'valve-24', at: ['uc-1', 9], landed: 4 },
+  { tag: 'YV-253', name: 'Choke valve', typeId: 'valve-24', at: ['uc-1', 12], landed: 1 },
+  { tag: 'YV-254', name: 'Rinse valve', typeId: 'valve-24', at: ['do-1', 0], proof: 'half' },
 ];
 
 const PULSES: readonly DemoPoint[] = [
@@ -322,22 +320,22 @@ const PULSES: readonly DemoPoint[] = [
 ];
 
 const TALKING: readonly DemoPoint[] = [
-  { tag: 'LT-270', name: 'Header tank level', typeId: 'io-link-a', ...none, at: ['iol-1', 0], landed: 5 },
+  { tag: 'LT-270', name: 'Header tank level', typeId: 'io-link-a', at: ['iol-1', 0], landed: 5 },
   {
     tag: 'PT-275',
     name: 'Cartridge filter pressure',
     typeId: 'io-link-a',
-    ...none,
+
     at: ['iol-1', 1],
     landed: 5,
   },
-  { tag: 'VT-276', name: 'Blower vibration', typeId: 'io-link-a', ...none, at: ['iol-1', 2], landed: 3 },
-  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', ...none, at: ['iol-1', 4], landed: 4 },
+  { tag: 'VT-276', name: 'Blower vibration', typeId: 'io-link-a', at: ['iol-1', 2], landed: 3 },
+  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', at: ['iol-1', 4], landed: 4 },
   {
     tag: 'JT-272',
     name: 'Power monitor, serial',
     typeId: 'serial-unit',
-    ...none,
+
     at: ['bus-1', 0],
     settings: { terminator: 'on' },
     landed: 4,
@@ -346,7 +344,7 @@ const TALKING: readonly DemoPoint[] = [
     tag: 'JT-273',
     name: 'Heat pump controller, serial',
     typeId: 'serial-unit',
-    ...none,
+
     landed: 2,
     more: [
       ...wired('jt-273-b', [
@@ -362,7 +360,7 @@ const TALKING: readonly DemoPoint[] = [
     tag: 'JN-274',
     name: 'Power monitor, Ethernet',
     typeId: 'net-device',
-    ...none,
+
     at: ['net-1', 1],
     landed: 4,
   },

@@ -1,7 +1,7 @@
 import { analyse } from '@keypost/core/analysis';
 import { applyHistory, JobIndex } from '@keypost/core/job';
 import { chainOf, scaleStep } from '@keypost/core/scaling';
-import { ideal, injectionGroups, resultOf } from '@keypost/core/proving';
+import { proofFingerprint, ideal, injectionGroups, resultOf } from '@keypost/core/proving';
 import { Scaling } from '@keypost/core/model';
 import type { Actor, Change } from '@keypost/core/job';
 import type { CalibrationBody, Instrument, JobContent } from '@keypost/core/model';
@@ -121,19 +121,20 @@ const CALIBRATIONS: readonly (readonly [pointId: string, body: CalibrationBody])
 /** Points of which the controller was said to hold the scaling. */
 const TAKEN = ['pt-221', 'tt-226', 'lt-228'];
 
-const SOURCE: Instrument = { name: 'Loop source S2', percent: 0.02, volts: 0.002, unit: 'mA' };
+const SOURCE: Instrument = { name: 'Loop source S2', percent: 0.02, fixed: 0.002, unit: 'mA' };
 
 /** What was injected at the ring main: up and down, a little apart, as friction does. */
 function injected(job: JobContent, pointId: string): Change {
   const analysis = analyse(new JobIndex(job), pointId);
   const checks = injectionGroups(analysis).flatMap((group) => group.checks);
+  const fingerprint = proofFingerprint(analysis);
   const results = checks.map((check, i) => {
     const { expected } = check;
     const nominal = ideal(expected);
     const apart = check.key.includes('.down') ? 0.011 : 0.004;
     const read =
       expected.kind === 'value' ? Number((expected.nom + apart).toFixed(expected.digits)) : nominal;
-    return resultOf(`${pointId}-i${i}`, pointId, check, read, SOURCE);
+    return resultOf(`${pointId}-i${i}`, pointId, { check, fingerprint }, read, SOURCE);
   });
   return { kind: 'record', results };
 }
@@ -155,7 +156,7 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     const made = chainOf(analysis);
     if (!made || 'problem' in made) return [];
     const { step } = scaleStep(analysis, made);
-    const stamp = { id: `${pointId}-${step.key}`, pointId, step: step.key, subject: step.title };
+    const stamp = { id: `${pointId}-${step.key}`, pointId, step: step.key, fingerprint: step.about };
     return [[{ kind: 'stamp', stamp }, actor()]];
   });
   return applyHistory(scaled, [...stamps, [injected(scaled, 'pt-221'), actor()]]);

@@ -9,13 +9,13 @@ export const DEMO_JOB_ID = 'tern-rock';
 export async function seedDemo(db: PGlite, ports?: StandInPorts): Promise<void> {
   await db.transaction(async (tx) => {
     if (await readJob(tx, DEMO_JOB_ID)) return;
-    const deed = {
+    const auditEntry = {
       jobId: DEMO_JOB_ID,
       changeId: 'demo-seed',
       by: 'Demo',
       at: '2026-09-14T07:30:00.000Z',
       what: 'importJob',
     };
-    await createJob(tx, DEMO_JOB_ID, ternRock(ports), deed);
+    await createJob(tx, DEMO_JOB_ID, ternRock(ports), auditEntry);
   });
 }

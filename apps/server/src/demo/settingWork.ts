@@ -84,7 +84,7 @@ export function* prepared(ports: StandInPorts): Generator<Change> {
   for (const [tag, plate] of Object.entries(PLATES))
     yield { kind: 'setPlate', pointId: tag.toLowerCase(), plate };
   for (const [itemId, key, value, reason] of BY_HAND)
-    yield { kind: 'require', itemId, key, byHand: { value, reason } };
+    yield { kind: 'require', itemId, key, override: { value, reason } };
   yield { kind: 'editModule', id: 'iol-1', patch: { link: `127.0.0.1:${ports.ioLink}` } };
   yield { kind: 'setPlan', plan: linePlan(ports) };
   yield { kind: 'setPlan', plan: networkPlan(ports) };
@@ -98,7 +98,7 @@ export function fitted(job: JobContent, landed: ReadonlySet<string>): Change[] {
     .flatMap((point) =>
       fitSteps(index, point).map(({ step }): Change => ({
         kind: 'stamp',
-        stamp: { id: `${point.id}-${step.key}`, pointId: point.id, step: step.key, subject: step.title },
+        stamp: { id: `${point.id}-${step.key}`, pointId: point.id, step: step.key, fingerprint: step.about },
       })),
     );
 }

@@ -5,6 +5,7 @@ import { ideal, proofPlan, resultOf } from '@keypost/core/proving';
 import { landSteps } from '@keypost/core/presentation';
 import type { Actor, Change } from '@keypost/core/job';
 import type { Instrument, JobContent, Supply } from '@keypost/core/model';
+import { deviceOf } from './demoPoint.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
@@ -19,7 +20,7 @@ const USUAL_PORTS: StandInPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 40
 /** Who works on the demo job, by initials. */
 const MIRA = 'MR';
 const JON = 'JT';
-const METER: Instrument = { name: 'Multimeter M1', percent: 0.5, volts: 0.02 };
+const METER: Instrument = { name: 'Multimeter M1', percent: 0.5, fixed: 0.02 };
 
 const POINTS: readonly DemoPoint[] = [...INPUT_POINTS, ...FIELD_POINTS];
 
@@ -29,7 +30,7 @@ const MAINS: Supply = {
   kind: 'ac',
   volts: 230,
   tolerancePercent: 6,
-  innerOhms: 0.4,
+  internalOhms: 0.4,
   limitAmps: 16,
 };
 
@@ -40,7 +41,7 @@ const VALVES: Supply = {
   kind: 'dc',
   volts: 24.1,
   tolerancePercent: 2.5,
-  innerOhms: 0,
+  internalOhms: 0,
   limitAmps: 4,
   feed: { from: 'g1', protection: 'breaker', lengthM: 35, mm2: 1.5 },
   otherAmps: 1.2,
@@ -57,7 +58,10 @@ export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
     limitAmps: 10,
   });
   const built = applyHistory(empty, [...by(MIRA, building()), ...by(JON, prepared(ports))]);
-  const index = new JobIndex(built);
+  const now = () => ({ by: MIRA, at: clock() });
+  // What is set counts for what is landed and proven, so it comes first.
+  const set = scaledWork(setAtDevices(built, now), now);
+  const index = new JobIndex(set);
   const worked = POINTS.flatMap((row) => [
     ...by(row.landed === undefined ? MIRA : JON, landed(index, row)),
     ...by(MIRA, proven(index, row)),
@@ -67,9 +71,7 @@ export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
       idOf(tag),
     ),
   );
-  const done = applyHistory(built, [...worked, ...by(JON, fitted(built, landedIds))]);
-  const now = () => ({ by: MIRA, at: clock() });
-  return scaledWork(setAtDevices(done, now), now);
+  return applyHistory(set, [...worked, ...by(JON, fitted(set, landedIds))]);
 }
 
 /** Supplies, modules, then every point with what belongs to it. */
@@ -92,11 +94,20 @@ function demoClock(): () => string {
 
 const idOf = (tag: string): string => tag.toLowerCase();
 
-function addition({ tag, name, typeId, output, logic, at, settings, range }: DemoPoint): Change {
+function addition(row: DemoPoint): Change {
+  const { tag, name, at, outputId, range } = row;
   return {
     kind: 'addPoint',
-    point: { id: idOf(tag), tag, name, deviceId: `${idOf(tag)}-b`, bit: 'direct', ...(range && { range }) },
-    device: { id: `${idOf(tag)}-b`, tag, typeId, output, logic, ...(settings && { settings }) },
+    point: {
+      id: idOf(tag),
+      tag,
+      name,
+      deviceId: `${idOf(tag)}-b`,
+      bit: 'direct',
+      ...(outputId && { outputId }),
+      ...(range && { range }),
+    },
+    device: deviceOf(`${idOf(tag)}-b`, row),
     place: at ? { moduleId: at[0], channel: at[1] } : null,
   };
 }
@@ -104,22 +115,23 @@ function addition({ tag, name, typeId, output, logic, at, settings, range }: Dem
 function landed(index: JobIndex, { tag, at, landed: count }: DemoPoint): Change[] {
   if (!at && !count) return [];
   const steps = landSteps(analyse(index, idOf(tag)));
-  return steps.slice(0, count ?? steps.length).map(({ key, title }) => ({
+  return steps.slice(0, count ?? steps.length).map(({ key, about }) => ({
     kind: 'stamp',
-    stamp: { id: `${idOf(tag)}-${key}`, pointId: idOf(tag), step: key, subject: title },
+    stamp: { id: `${idOf(tag)}-${key}`, pointId: idOf(tag), step: key, fingerprint: about },
   }));
 }
 
 function proven(index: JobIndex, { tag, proof = 'none' }: DemoPoint): Change[] {
   if (proof === 'none') return [];
-  const checks = proofPlan(analyse(index, idOf(tag))).groups.flatMap((group) => group.checks);
+  const { groups, fingerprint } = proofPlan(analyse(index, idOf(tag)));
+  const checks = groups.flatMap((group) => group.checks);
   const done = proof === 'half' ? checks.slice(0, 3) : checks;
   const results = done.map((check, i) => {
     const { expected } = check;
     const off = proof === 'failed' && check.key === 'away.volts';
     const nominal = ideal(expected);
     const good = typeof nominal === 'number' ? Math.round(nominal * 10) / 10 : nominal;
-    return resultOf(`${idOf(tag)}-r${i}`, idOf(tag), check, off ? 14.2 : good, METER);
+    return resultOf(`${idOf(tag)}-r${i}`, idOf(tag), { check, fingerprint }, off ? 14.2 : good, METER);
   });
   return [{ kind: 'record', results }];
 }

@@ -44,7 +44,7 @@ function refusalWords(index: JobIndex, itemId: string): string {
 }
 
 const isBus = (parameter: Parameter): parameter is BusParameter => 'index' in parameter;
-const byHand = (): never => {
+const override = (): never => {
   throw new PartnerProblem('refused', 'It cannot be reached from here; read it at the device.');
 };
 
@@ -53,11 +53,11 @@ function withDevice(index: JobIndex, device: Device, link: string, port: number)
   const known = descriptionOf(index.job.descriptions, device);
   return {
     read: async (parameter) => {
-      if (!isBus(parameter)) return byHand();
+      if (!isBus(parameter)) return override();
       return decodeParameter(parameter, await client.read(port, parameter.index, parameter.subindex));
     },
     write: async (parameter, value) => {
-      if (!isBus(parameter)) return byHand();
+      if (!isBus(parameter)) return override();
       await client.write(port, parameter.index, parameter.subindex, encodeParameter(parameter, value));
     },
     check: async () => {
@@ -80,16 +80,16 @@ function withMaster(link: string): Conversation {
   const client = new IoLinkClient(link);
   const split = ({ key }: Parameter): { port: number; name: string } => {
     const match = /^P(\d+)\.(\w+)$/.exec(key);
-    return match ? { port: Number(match[1]), name: match[2]! } : byHand();
+    return match ? { port: Number(match[1]), name: match[2]! } : override();
   };
   return {
     read: async (parameter) => {
       const { port, name } = split(parameter);
-      return valueFrom(await client.configuration(port), name) ?? byHand();
+      return valueFrom(await client.configuration(port), name) ?? override();
     },
     write: async (parameter, value) => {
       const { port, name } = split(parameter);
-      const wanted = configurationFor(await client.configuration(port), name, value) ?? byHand();
+      const wanted = configurationFor(await client.configuration(port), name, value) ?? override();
       await client.configure(port, wanted);
     },
     check: async () => void (await client.ports()),
@@ -99,7 +99,7 @@ function withMaster(link: string): Conversation {
 
 function withUnit(client: ModbusClient, unit: number, map: readonly MappedValue[]): Conversation {
   const rowOf = ({ key }: Parameter): MappedValue =>
-    map.find(({ parameter }) => parameter === key) ?? byHand();
+    map.find(({ parameter }) => parameter === key) ?? override();
   return {
     read: async (parameter) => {
       const row = rowOf(parameter);

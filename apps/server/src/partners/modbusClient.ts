@@ -1,4 +1,14 @@
-import { readRegistersAnswer, readRegistersRequest, readRtuFrame, rtuFrame, rtuLength, takeTcpFrame, tcpFrame, UnitException, writeRegistersRequest } from '@keypost/core/setting';
+import {
+  readRegistersAnswer,
+  readRegistersRequest,
+  readRtuFrame,
+  rtuFrame,
+  rtuLength,
+  takeTcpFrame,
+  tcpFrame,
+  UnitException,
+  writeRegistersRequest,
+} from '@keypost/core/setting';
 import net from 'node:net';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 

@@ -52,9 +52,9 @@ export function storeChange(
     const moved = movedRows(job, body.expects);
     if (moved.length) throw stale(moved);
     const next = applyChange(contentOf(job), body.change, { by: body.by, at });
-    const deed = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
-    const written = await writeDifference(tx, job, next, deed);
-    return { again: false, ...written, ...headOf(next) };
+    const auditEntry = { jobId: job.id, changeId: body.changeId, by: body.by, at, what: body.change.kind };
+    const written = await writeDifference(tx, job, next, auditEntry);
+    return { again: false, ...written, head: headOf(next) };
   });
 }
 
@@ -67,13 +67,13 @@ async function answerAgain(
   const revision = await revisionOfChange(tx, job.id, changeId);
   return revision === undefined
     ? undefined
-    : { again: true, revision: job.revision, ...headOf(job), rows: [] };
+    : { again: true, revision: job.revision, head: headOf(job), rows: [] };
 }
 
 function movedRows(job: StoredJob, expects: Expected): ChangedRow[] {
-  return expects.flatMap(({ shelf, id, revision }) => {
-    const now = job.rows[shelf].find(({ row }) => row.id === id);
+  return expects.flatMap(({ collection, id, revision }) => {
+    const now = job.rows[collection].find(({ row }) => row.id === id);
     if (now?.revision === revision) return [];
-    return [{ shelf, id, revision: now?.revision ?? 0, row: now?.row ?? null }];
+    return [{ collection, id, revision: now?.revision ?? 0, row: now?.row ?? null }];
   });
 }

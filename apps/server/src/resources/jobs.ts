@@ -1,14 +1,15 @@
+import { openJobFile } from '@keypost/core/proving';
 import type { PGlite } from '@electric-sql/pglite';
 import { emptyJob } from '@keypost/core/model';
-import { MOST_FILE_BYTES, readJobFile, writeJobFile } from '@keypost/core/job';
+import { MOST_FILE_BYTES, writeJobFile } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';
-import type { Deed } from '../db/store.ts';
+import type { AuditEntry } from '../db/store.ts';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
 
-function deed(jobId: string, by: string, what: string): Deed {
+function auditEntry(jobId: string, by: string, what: string): AuditEntry {
   return { jobId, changeId: randomUUID(), by, at: new Date().toISOString(), what };
 }
 
@@ -18,17 +19,19 @@ export function jobResource(app: FastifyInstance, db: PGlite): void {
   register(app, 'createJob', async ({ body }) => {
     const id = randomUUID();
     const content = emptyJob(body.name, body.site);
-    return viewOf(await db.transaction((tx) => createJob(tx, id, content, deed(id, body.by, 'createJob'))));
+    return viewOf(
+      await db.transaction((tx) => createJob(tx, id, content, auditEntry(id, body.by, 'createJob'))),
+    );
   });
 
   register(
     app,
     'importJob',
     async ({ body, query }) => {
-      const content = readJobFile(body);
+      const content = openJobFile(body);
       const id = randomUUID();
       return viewOf(
-        await db.transaction((tx) => createJob(tx, id, content, deed(id, query.by, 'importJob'))),
+        await db.transaction((tx) => createJob(tx, id, content, auditEntry(id, query.by, 'importJob'))),
       );
     },
     { bodyLimit: MOST_FILE_BYTES },
@@ -50,7 +53,7 @@ export function jobResource(app: FastifyInstance, db: PGlite): void {
     await db.transaction(async (tx) => {
       const job = await readJob(tx, params.jobId);
       if (!job) throw notFound('This job');
-      await removeJob(tx, job, deed(params.jobId, query.by, 'removeJob'));
+      await removeJob(tx, job, auditEntry(params.jobId, query.by, 'removeJob'));
     });
     return { removed: params.jobId };
   });

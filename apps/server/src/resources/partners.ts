@@ -1,6 +1,12 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { ReadOutcome, WriteOutcome } from '@keypost/api';
-import { COMMAND_INDEX, SWITCH_CHANNELS, TEACH_COMMANDS, TEACH_RESULT_INDEX, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
+import {
+  COMMAND_INDEX,
+  SWITCH_CHANNELS,
+  TEACH_COMMANDS,
+  TEACH_RESULT_INDEX,
+  TEACH_SELECT_INDEX,
+} from '@keypost/core/ioLink';
 import { JobIndex, parametersOf, sameValue } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import type { BusParameter } from '@keypost/core/ioLink';

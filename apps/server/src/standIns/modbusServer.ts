@@ -1,4 +1,11 @@
-import { answerRequest, readRtuFrame, rtuFrame, rtuLength, takeTcpFrame, tcpFrame } from '@keypost/core/setting';
+import {
+  answerRequest,
+  readRtuFrame,
+  rtuFrame,
+  rtuLength,
+  takeTcpFrame,
+  tcpFrame,
+} from '@keypost/core/setting';
 import type { UnitMemory } from '@keypost/core/setting';
 import net from 'node:net';
 

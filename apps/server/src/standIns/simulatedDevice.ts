@@ -1,5 +1,24 @@
-import { bitsOf, COMMAND_INDEX, decodeRecord, encodeParameter, encodeRecord, SWITCH_CHANNELS, SWITCH_MODES, switchedBy, TEACH_COMMANDS, TEACH_RESULT_INDEX, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
-import type { BusParameter, DescribedItem, DescribedVariable, ItemValue, KnownDescription, SwitchChannel } from '@keypost/core/ioLink';
+import {
+  bitsOf,
+  COMMAND_INDEX,
+  decodeRecord,
+  encodeParameter,
+  encodeRecord,
+  SWITCH_CHANNELS,
+  SWITCH_MODES,
+  switchedBy,
+  TEACH_COMMANDS,
+  TEACH_RESULT_INDEX,
+  TEACH_SELECT_INDEX,
+} from '@keypost/core/ioLink';
+import type {
+  BusParameter,
+  DescribedItem,
+  DescribedVariable,
+  ItemValue,
+  KnownDescription,
+  SwitchChannel,
+} from '@keypost/core/ioLink';
 
 /** A refusal of a device with the error of the standard (IO-Link Interface and System Specification, annex C). */
 export class IsduError extends Error {

@@ -27,7 +27,7 @@ export interface Analysis {
  */
 export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'bands'): Analysis {
   const context = contextOf(index, pointId);
-  if (context.type.stimulated === 'guard') {
+  if (context.output.drivenBy === 'guard') {
     const { shown, staged } = guardRun(context, wanted);
     return { context, shown, away: shown[0]!, present: shown[1]!, states: shown, staged };
   }

@@ -1,9 +1,8 @@
-import { deviceType, settingsOf } from '../catalog/index.ts';
+import { settingsOf } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
-import type { Change, JobIndex } from '../job/index.ts';
+import type { Change, JobIndex, SingleChange } from '../job/index.ts';
 
-/** The type of the units, their switches, and how many fit behind one main unit. */
-export const ARC_UNIT = 'arc-unit';
+/** Address switches of a unit, and how many fit behind one main unit. */
 const ADDRESS_SWITCHES = 5;
 export const MOST_ARC_UNITS = 30;
 
@@ -96,22 +95,24 @@ export const ARC_ERRORS: readonly {
   },
 ];
 
-/** The arc units of a job in the order of their addresses, each with its point. */
+/** The units of a job's arc-protection chain in the order of their addresses, each with its point. */
 export function arcUnitsOf(
   index: JobIndex,
 ): { pointId: string; deviceId: string; tag: string; address: number; last: boolean }[] {
   return index.job.points
     .flatMap((point) => {
-      const device = index.device(point.deviceId)!;
-      if (device.typeId !== ARC_UNIT) return [];
-      const settings = settingsOf(deviceType(ARC_UNIT), device.settings);
+      const device = index.deviceOf(point);
+      const type = index.deviceType(device);
+      const { chain } = type.description;
+      if (!chain) return [];
+      const settings = settingsOf(type, device.settings);
       return [
         {
           pointId: point.id,
           deviceId: device.id,
           tag: point.tag,
-          address: Number(settings.address),
-          last: settings.last === 'on',
+          address: Number(settings[chain.address]),
+          last: settings[chain.last] === 'on',
         },
       ];
     })
@@ -137,7 +138,7 @@ export function arcChainFaults(index: JobIndex): { faults: string[]; change?: Ch
     return [];
   });
   if (!faults.length) return { faults };
-  const changes = units.flatMap(({ deviceId, address, last }, i): Change[] => {
+  const changes = units.flatMap(({ deviceId, address, last }, i): SingleChange[] => {
     const { place, last: atEnd } = wanted[i]!;
     if (address === place && last === atEnd) return [];
     const before = index.device(deviceId)!.settings;
@@ -149,5 +150,5 @@ export function arcChainFaults(index: JobIndex): { faults: string[]; change?: Ch
       },
     ];
   });
-  return { faults, change: { kind: 'several', changes } };
+  return { faults, change: { kind: 'batch', changes } };
 }

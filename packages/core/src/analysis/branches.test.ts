@@ -14,7 +14,7 @@ const branch = (other: Partial<Supply> = {}): Supply => ({
   kind: 'dc',
   volts: 24,
   tolerancePercent: 3,
-  innerOhms: 0,
+  internalOhms: 0,
   limitAmps: 2,
   feed: { from: 'g1', protection: 'breaker', lengthM: 50, mm2: 0.75 },
   ...other,
@@ -34,10 +34,10 @@ describe('a branch of a supply', () => {
     const job = after({ kind: 'addSupply', supply: branch({ otherAmps: others }) }, additionOf(), onBranch);
     const { solution } = analyse(new JobIndex(job), 'px-1').present;
     const own = Math.abs(solution.amps('px-1-b-BN'));
-    const innerOhms = start.supplies[0]!.innerOhms;
+    const internalOhms = start.supplies[0]!.internalOhms;
     const loadOhms = 24 / others;
     // One loop by hand: source, feeder and inner resistance; the other loads and the sensor’s own current.
-    const volts = (24 - own * (FEEDER_OHMS + innerOhms)) / (1 + (FEEDER_OHMS + innerOhms) / loadOhms);
+    const volts = (24 - own * (FEEDER_OHMS + internalOhms)) / (1 + (FEEDER_OHMS + internalOhms) / loadOhms);
     expect(solution.volts('f1:+') - solution.volts('f1:-')).toBeCloseTo(volts, 3);
     expect(volts).toBeLessThan(21.5);
   });

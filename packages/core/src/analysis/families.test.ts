@@ -22,7 +22,7 @@ describe.each(Object.keys(FAMILIES))('%s', (name) => {
 
   test('every state can be read with a band, and drawn', () => {
     for (const state of [...analysis.shown, ...analysis.staged]) {
-      const red = signalNode(analysis.context.device);
+      const red = signalNode(analysis.context);
       const { volts } = readMeter(state, red, state.netlist.reference);
       expect(volts.min).toBeLessThanOrEqual(volts.nom);
       expect(volts.max).toBeGreaterThanOrEqual(volts.nom);

@@ -1,5 +1,5 @@
 import type { SafetyPort } from '../catalog/index.ts';
-import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import { settingsOf } from '../catalog/index.ts';
 import type { Module, Settings } from '../model/index.ts';
 import { elementId } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -27,15 +27,15 @@ export function safetyTarget({ index, scope, place }: PointContext): SafetyTarge
   );
   // The device's own input comes first; other guards may hang on the same safety relay.
   for (const { moduleId, taken, port, own: mine } of ports.sort((a, b) => Number(b.own) - Number(a.own))) {
-    const module = index.module(moduleId)!;
+    const module = index.module(moduleId);
+    if (!module) continue;
     if (!mine && !leads(scope.refs, moduleId, port, taken)) continue;
-    const type = moduleType(module.typeId);
-    const local = type.family === 'safety relay' ? 'released' : port.both;
+    const type = index.moduleType(module);
     return {
       module,
       port,
       settings: settingsOf(type, module.settings),
-      released: elementId(moduleId, local),
+      released: elementId(moduleId, port.released),
     };
   }
   return undefined;
@@ -70,11 +70,14 @@ const forcing = (names: Names): Situation['forced'] => {
  * each channel off for a moment as the test pulses do. Each state begins with what the one before it left on.
  */
 export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
-  const { device, index, type, scope } = context;
+  const { device, index, output, scope } = context;
   // Button and contactor may belong to the other point of a shared relay.
-  const around = [...scope.deviceIds].map((id) => index.device(id)!);
-  const button = around.find(({ typeId }) => typeId === 'reset-button');
-  const contactors = around.filter(({ typeId }) => deviceType(typeId).principle === 'contactor');
+  const around = [...scope.deviceIds].flatMap((id) => {
+    const part = index.device(id);
+    return part ? [{ ...index.deviceType(part).description, id }] : [];
+  });
+  const button = around.find((part) => part.button !== undefined);
+  const contactors = around.flatMap(({ id, welds }) => (welds === undefined ? [] : [{ id, welds }]));
   const pulse = (n: number): Names => [
     [device.id, `test${n}`],
     ...[...scope.parts.keys()].map((id) => [id, `test${n}`] as const),
@@ -86,10 +89,10 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
       from?.solution.held,
       key === 'present' ? wanted : 'nominal',
     );
-  const { away, present } = type.words;
+  const { away, present } = output.words;
   const first = go('cold', away, false, []);
   const closed = go('closed', `${present}, before reset`, true, [], first);
-  const pressed = go('pressed', 'Reset pressed', true, button ? [[button.id, 'pressed']] : [], closed);
+  const pressed = go('pressed', 'Reset pressed', true, pressing(button), closed);
   const running = go('present', present, true, [], pressed);
   const opened = go('away', away, false, [], running);
   const alone = [1, 2].map((n) =>
@@ -97,13 +100,13 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   );
   const tests = [1, 2].map((n) => go(`test${n}`, `Test pulse ${n}`, true, pulse(n), running));
   const again = go('again', `${present} again, no reset`, true, [], opened);
-  const welded: Names = contactors.map(({ id }) => [id, 'welded'] as const);
+  const welded: Names = contactors.map(({ id, welds }) => [id, welds] as const);
   const stuck = contactors.length
     ? [
         weldedRun(
           go,
           present,
-          button?.id,
+          pressing(button),
           welded,
           go('welded-open', 'Contactor welded', false, welded, running),
         ),
@@ -112,14 +115,17 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   return { shown: [opened, running], staged: [closed, pressed, ...alone, ...tests, again, ...stuck] };
 }
 
+const pressing = (part: { readonly id: string; readonly button?: string } | undefined): Names =>
+  part?.button === undefined ? [] : [[part.id, part.button]];
+
 function weldedRun(
   go: (key: string, words: string, present: boolean, names: Names, from?: PointState) => PointState,
   present: string,
-  button: string | undefined,
+  button: Names,
   welded: Names,
   opened: PointState,
 ): PointState {
-  const press: Names = button ? [...welded, [button, 'pressed']] : welded;
+  const press: Names = [...welded, ...button];
   const pressed = go('welded-reset', 'Contactor welded, reset', true, press, opened);
   return go('welded', `${present}, contactor welded, after reset`, true, welded, pressed);
 }

@@ -1,6 +1,6 @@
 export { analyse } from './analysis.ts';
 export type { Analysis } from './analysis.ts';
-export { ARC_ERRORS, ARC_UNIT, arcChain, arcChainFaults, arcSteps, arcUnitsOf } from './arcChain.ts';
+export { ARC_ERRORS, arcChain, arcChainFaults, arcSteps, arcUnitsOf } from './arcChain.ts';
 export { safetyTarget } from './guardRun.ts';
 export type { SafetyTarget } from './guardRun.ts';
 export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';

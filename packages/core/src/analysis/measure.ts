@@ -1,4 +1,4 @@
-import { SIGNALS, BURDEN_OHMS } from '../catalog/index.ts';
+import { SIGNALS } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Quantity, Span } from '../circuit/index.ts';
 import type { Settings } from '../model/index.ts';
@@ -45,6 +45,6 @@ export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): M
   if (port.measures === 'resistance') return { unit: 'Ω', value: scaled(volts, 1 / port.excitationAmps!) };
   if (port.measures === 'thermocouple') return { unit: 'mV', value: scaled(volts, 1000) };
   const { unit, low, high } = SIGNALS[settings[port.rangeKey!] as SignalKind];
-  const value = unit === 'mA' ? scaled(volts, 1000 / BURDEN_OHMS) : volts;
+  const value = unit === 'mA' ? scaled(volts, 1000 / port.shuntOhms) : volts;
   return { unit, value, share: scaled(value, 1 / (high - low), -low / (high - low)) };
 }

@@ -17,10 +17,10 @@ const NOTHING: Situation['forced'] = new Map();
 
 /** The states in which a point is looked at, the first with its target away and the last with it present. */
 export function situationsOf(context: PointContext): Situation[] {
-  const { type } = context;
-  const { away, present } = type.words;
+  const { output } = context;
+  const { away, present } = output.words;
   const base = { others: false, level: 0, forced: NOTHING };
-  switch (type.stimulated) {
+  switch (output.drivenBy) {
     case 'value':
       return [
         { ...base, key: 'away', words: away, present: false },
@@ -28,7 +28,7 @@ export function situationsOf(context: PointContext): Situation[] {
         { ...base, key: 'present', words: present, present: true, level: 1 },
       ];
     case 'command':
-    case 'talk':
+    case 'communication':
       return commanded(context);
     default:
       return [
@@ -39,11 +39,11 @@ export function situationsOf(context: PointContext): Situation[] {
 }
 
 /** A device on an output or a talking port: the port is driven one way and the other. */
-function commanded({ place, port, type }: PointContext): Situation[] {
+function commanded({ place, port, output }: PointContext): Situation[] {
   const base = { others: false, level: 0 };
   const forced = place && port ? new Map([[place.moduleId, new Set([port.name])]]) : NOTHING;
   return [
-    { ...base, key: 'away', words: type.words.away, present: false, forced: NOTHING },
-    { ...base, key: 'present', words: type.words.present, present: true, level: 1, forced },
+    { ...base, key: 'away', words: output.words.away, present: false, forced: NOTHING },
+    { ...base, key: 'present', words: output.words.present, present: true, level: 1, forced },
   ];
 }

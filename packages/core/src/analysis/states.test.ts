@@ -1,9 +1,11 @@
-import { jobWith } from '../../test/jobs.ts';
-import type { JobContent, Logic } from '../model/job.ts';
-import { deviceType } from '../catalog/catalog.ts';
+import { bareJob, jobWith } from '../../test/jobs.ts';
+import type { JobContent } from '../model/collections.ts';
+import type { Logic } from '../model/job.ts';
+import { outputsNow } from '../catalog/deviceType.ts';
+import { partTypesOf } from '../catalog/partTypes.ts';
 import { analyse } from './analysis.ts';
-import { addressOf, JobIndex } from '../job/jobIndex.ts';
-import { outputCalled } from '../network/world.ts';
+import { addressOf } from '../job/addresses.ts';
+import { JobIndex } from '../job/jobIndex.ts';
 import { loopView } from '../presentation/view/loopView.ts';
 import { readMeter } from './readings.ts';
 import { scopeOf } from '../network/scope.ts';
@@ -28,9 +30,13 @@ test.each<[string, Logic, boolean, boolean]>([
   ['retro-3w', 'dark', true, true],
   ['through-beam-3w', 'light', false, true],
 ])('%s, %s, target %s: output %s', (typeId, logic, present, on) => {
-  const device = { id: 'd', tag: 'D', typeId, output: 'pnp' as const, logic };
-  expect(outputCalled(device, deviceType(typeId), present)).toBe(on);
-  expect(outputCalled(device, deviceType(typeId), !present)).toBe(!on);
+  const type = partTypesOf(bareJob()).device({ typeId });
+  const called = (now: boolean): boolean | undefined =>
+    outputsNow(type, { outputs: { output: { kind: 'pnp', logic } } }, { present: now, level: 0 }).get(
+      'output',
+    )?.called;
+  expect(called(present)).toBe(on);
+  expect(called(!present)).toBe(!on);
 });
 
 test('PNP against minus: near 0 V idle, supply less the drop when active', () => {
@@ -70,8 +76,10 @@ test('any pair of terminals can be read', () => {
 });
 
 test('a channel’s address counts bits through its module', () => {
+  const index = new JobIndex(bareJob());
   const module = { id: 'm', tag: 'M', typeId: 'di16-both-16', firstByte: 3 };
-  expect([0, 7, 8, 15].map((channel) => addressOf(module, channel))).toEqual([
+  const type = index.moduleType(module);
+  expect([0, 7, 8, 15].map((channel) => addressOf(module, type, channel))).toEqual([
     '%IX3.0',
     '%IX3.7',
     '%IX4.0',
@@ -81,8 +89,12 @@ test('a channel’s address counts bits through its module', () => {
 
 test('neighbours take part only while their common is on no rail', () => {
   const points = [{ tag: 'PX-1' }, { tag: 'PX-2', at: ['m', 1] as const }];
-  expect(scopeOf(new JobIndex(jobWith(BOTH8, ['-'], ...points)), 'px-1-b').mateIds).toEqual([]);
-  expect(scopeOf(new JobIndex(jobWith(BOTH8, [null], ...points)), 'px-1-b').mateIds).toEqual(['px-2-b']);
+  const mates = (rail: '-' | null): readonly string[] => {
+    const index = new JobIndex(jobWith(BOTH8, [rail], ...points));
+    return scopeOf(index, index.point('px-1')).mateIds;
+  };
+  expect(mates('-')).toEqual([]);
+  expect(mates(null)).toEqual(['px-2-b']);
 });
 
 describe('the drawing’s content', () => {

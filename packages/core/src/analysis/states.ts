@@ -1,10 +1,10 @@
-import type { AnalogPort, DigitalPort } from '../catalog/index.ts';
+import type { AnalogPort, DeviceOutput, DigitalPort } from '../catalog/index.ts';
 import { driving, judgeInput, judgeInputBand, solveNominal, solveWithBands } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
 import { assemble, elementId, signalLeads, supplyNodes } from '../network/index.ts';
 import type { OwnPort, PointContext } from '../network/index.ts';
-import { dutiesOf } from './duties.ts';
-import type { Duty } from './duties.ts';
+import { expectedStatesOf } from './expectedStates.ts';
+import type { ExpectedState } from './expectedStates.ts';
 import { measuredOf, measuredQuantity } from './measure.ts';
 import type { Measured } from './measure.ts';
 import type { Situation } from './situations.ts';
@@ -21,6 +21,8 @@ export interface InputReading {
   readonly lamp: InputState;
   /** What the program reads; absent when the lamp is undecided. */
   readonly bit?: 0 | 1;
+  /** The output is on whose own lead ends here; that of the point where a further part stands between. */
+  readonly outputOn: boolean;
 }
 
 /** An analog input in one state of the point. */
@@ -30,7 +32,7 @@ export interface AnalogReading extends Measured {
 
 /** A load or listening device in one state of the point. */
 export interface DutyReading {
-  readonly duty: Duty;
+  readonly duty: ExpectedState;
   readonly on: boolean;
   /** Across the element that counts, V, as its detector sees it. */
   readonly volts: Span;
@@ -79,7 +81,7 @@ type Sought =
     }
   | {
       readonly what: 'duty';
-      readonly duty: Duty;
+      readonly duty: ExpectedState;
       readonly onVolts: number;
       readonly offVolts: number;
       readonly either: boolean;
@@ -114,10 +116,13 @@ export function solveState(
   const loose = ports.some(({ port, rail }) => port.kind === 'digital' && rail === undefined);
   const { solution, bands } =
     loose || wanted === 'nominal' ? solveNominal(netlist, quantities) : solveWithBands(netlist, quantities);
-  const leads = signalLeads(device, netlist.reference);
+  const leads = signalLeads(context, netlist.reference);
   const zero = leads.across ? leads.black : netlist.reference;
   const banded = sought.map((item, i) => ({ item, band: bands[i]! }));
-  const inputs = ports.flatMap((port) => inputReading(context, port, banded));
+  const inputs = ports.flatMap((port) => {
+    const { outputOn } = sensorSide(context, { output: port.landed ?? context.output }, netlist, solution);
+    return inputReading(context, port, banded, outputOn);
+  });
   const [first] = inputs;
   return {
     situation,
@@ -128,7 +133,7 @@ export function solveState(
     supplyVolts: banded.find(({ item }) => item.what === 'supply')?.band,
     signalVolts: solution.volts(leads.red) - solution.volts(zero),
     signalFloating: !leads.across && solution.floating(leads.red),
-    ...sensorSide(device.id, netlist, solution),
+    ...sensorSide(context, context, netlist, solution),
     inputs,
     ...(first && {
       inputVolts: first.volts,
@@ -149,8 +154,9 @@ export function solveState(
   };
 }
 
-function portsSought({ device, ports }: PointContext): Sought[] {
-  const supplied = supplyNodes(device);
+function portsSought(context: PointContext): Sought[] {
+  const { ports } = context;
+  const supplied = supplyNodes(context);
   return [
     ...(supplied
       ? [{ what: 'supply', quantity: { kind: 'volts', a: supplied.plus, b: supplied.minus } } as const]
@@ -179,7 +185,7 @@ function othersSought(context: PointContext, netlist: Netlist): Sought[] {
     return found && { found, quantity: { kind: 'volts', a: found.a, b: found.b } as const };
   };
   return [
-    ...dutiesOf(context).flatMap((duty): Sought[] => {
+    ...expectedStatesOf(context).flatMap((duty): Sought[] => {
       const at = across(duty.id);
       return at
         ? [
@@ -201,16 +207,16 @@ function othersSought(context: PointContext, netlist: Netlist): Sought[] {
   ];
 }
 
-/** Elements that say whether a device's switching side is on, the telling one first. */
-const SWITCHING = ['output', 'contact', 'channel1', 'load', 'hears', 'mark', 'link', 'coil'] as const;
-
+/** Whether a point's device has its supply, and whether its output is on. */
 function sensorSide(
-  deviceId: string,
+  { device }: PointContext,
+  { output }: { readonly output: DeviceOutput },
   netlist: Netlist,
   solution: Solution,
 ): { powered: boolean; outputOn: boolean } {
-  const find = (local: string) => netlist.elements.find(({ id }) => id === elementId(deviceId, local));
-  const switching = SWITCHING.map(find).find((element) => element !== undefined);
+  const find = (local: string | undefined) =>
+    netlist.elements.find(({ id }) => local !== undefined && id === elementId(device.id, local));
+  const switching = find(output.element);
   const fed = find('fed');
   const isOn = switching && (solution.active(switching.id) || solution.closed(switching.id));
   const powered =
@@ -222,6 +228,7 @@ function inputReading(
   { point }: PointContext,
   own: OwnPort,
   banded: readonly { item: Sought; band: Span }[],
+  outputOn: boolean,
 ): InputReading[] {
   const { port } = own;
   if (port.kind !== 'digital') return [];
@@ -237,6 +244,7 @@ function inputReading(
   return [
     {
       own: own as InputReading['own'],
+      outputOn,
       volts: v,
       amps: a,
       input: judgeInputBand(v, a, port.thresholds),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { DEVICE_TYPES, MODULE_TYPES } from '../catalog/catalog.ts';
-import type { ModuleType } from '../catalog/types.ts';
+import type { ModuleType } from '../catalog/moduleType.ts';
 import { compile } from '../circuit/compile.ts';
 import { Solver } from '../circuit/solve.ts';
 import type { Sense } from '../circuit/netlist.ts';
@@ -31,14 +31,23 @@ const senseOfType = (module: ModuleType): Sense => {
   return port?.kind === 'digital' ? port.sense : 'both';
 };
 
-const SENSORS = DEVICE_TYPES.filter(({ family }) => family === 'three-wire' || family === 'contact');
+/** Sensors and contacts with one switching output of a kind that the rule of thumb knows. */
+const SENSORS = DEVICE_TYPES.flatMap((type) => {
+  const [output] = type.outputs;
+  return output?.drivenBy === 'target' &&
+    output.landsOn === 'switched' &&
+    !type.description.safety &&
+    !output.kinds.includes('twowire')
+    ? [{ type, output }]
+    : [];
+});
 
-describe.each(SENSORS.map((type) => [type.id, type] as const))('%s', (_, type) => {
+describe.each(SENSORS.map(({ type, output }) => [type.id, type, output] as const))('%s', (_, type, own) => {
   test('works in a solved circuit exactly where the rule of thumb lets it, in every logic', () => {
-    for (const module of MODULE_TYPES.filter((m) => m.family === 'inputs' && m.groups.length === 1))
+    for (const module of MODULE_TYPES.filter((m) => m.description.allocates && m.groups.length === 1))
       for (const rail of ['+', '-', null] as const)
-        for (const output of type.outputs)
-          for (const logic of type.logics) {
+        for (const output of own.kinds)
+          for (const logic of own.logics) {
             const empty = withModule(bareJob(), 'm', module.id, [rail]);
             const job = withPoint(empty, { typeId: type.id, output, logic });
             const { status } = verdictOf(analyse(new JobIndex(job), 'px-1'));
@@ -71,12 +80,12 @@ const job = fc
       (j, { kind, output, logic, channel }, n) => {
         if (taken.has(channel)) return j;
         taken.add(channel);
-        const type = SENSORS[kind]!;
+        const { type, output: own } = SENSORS[kind]!;
         return withPoint(j, {
           tag: `P-${n}`,
           typeId: type.id,
-          output: type.outputs[output % type.outputs.length],
-          logic: type.logics[logic % type.logics.length],
+          output: own.kinds[output % own.kinds.length],
+          logic: own.logics[logic % own.logics.length],
           at: ['m', channel],
         });
       },

@@ -1,9 +1,18 @@
 import type { Condition, Element } from '../circuit/netlist.ts';
 import { nodesOf } from '../circuit/netlist.ts';
 import { solve } from '../circuit/solve.ts';
-import { Logic, OutputKind } from '../model/job.ts';
-import { DEVICE_TYPES, MODULE_TYPES, settingsOf } from './catalog.ts';
-import type { DeviceType, FaceGlyph, ModuleType, PartNow, PartType } from './types.ts';
+import { DEVICE_TYPES, MODULE_TYPES } from './catalog.ts';
+import { settingsOf } from './partType.ts';
+import { outputsNow } from './deviceType.ts';
+import type { DeviceType } from './deviceType.ts';
+import { DeviceDescription } from './description/deviceDescription.ts';
+import { ModuleDescription } from './description/moduleDescription.ts';
+import { problemsOfDevice, problemsOfModule } from './soundness.ts';
+import type { FaceGlyph } from './description/terminals.ts';
+import type { ModuleType } from './moduleType.ts';
+import type { OperatingState } from './description/expression.ts';
+import type { Device } from '../model/job.ts';
+import type { PartType } from './partType.ts';
 
 /** Every choice of every setting once, the others as from the factory. */
 function variants(type: PartType): Record<string, string>[] {
@@ -16,31 +25,34 @@ function variants(type: PartType): Record<string, string>[] {
   ];
 }
 
-/** Every state that a device can be in by its style, logic, settings and stimulus. */
-const momentsOf = (type: DeviceType): PartNow[] =>
-  type.outputs.flatMap((style) =>
-    type.logics.flatMap((logic) =>
-      variants(type).flatMap((settings) =>
-        [false, true].map((present) => ({
-          style,
-          logic,
+/** Every state that a device can be in by the kinds and logics of its outputs, its settings and its stimulus. */
+const momentsOf = (type: DeviceType): OperatingState[] =>
+  chosenOutputs(type).flatMap((outputs) =>
+    variants(type).flatMap((settings) =>
+      [false, true].map((present) => {
+        const level = present ? 1 : 0;
+        return {
+          outputs: outputsNow(type, { outputs }, { present, level }),
           settings,
           present,
-          called: present,
-          level: present ? 1 : 0,
+          level,
           forced: new Set<string>(),
-        })),
-      ),
+        };
+      }),
     ),
   );
 
-const momentsOfModule = (type: ModuleType): PartNow[] =>
+/** Every way to choose the first output of a device. */
+const chosenOutputs = ({ outputs: [first] }: DeviceType): NonNullable<Device['outputs']>[] =>
+  first
+    ? first.kinds.flatMap((kind) => first.logics.map((logic) => ({ [first.id]: { kind, logic } })))
+    : [{}];
+
+const momentsOfModule = (type: ModuleType): OperatingState[] =>
   variants(type).map((settings) => ({
-    style: 'none',
-    logic: 'none',
+    outputs: new Map(),
     settings,
     present: false,
-    called: false,
     level: 0,
     forced: new Set<string>(),
   }));
@@ -70,7 +82,7 @@ function expectSoundTerminals(type: PartType): void {
   const names = type.terminals.map(({ name }) => name);
   expect(new Set(names).size).toBe(names.length);
   for (const name of names) expect(name).toMatch(/^[^:\s~]{1,16}$/);
-  const others = type.terminals.flatMap(({ other }) => other ?? []);
+  const others = type.terminals.flatMap(({ printed }) => printed ?? []);
   expect(new Set(others).size).toBe(others.length);
   const places = type.terminals.flatMap(({ stacking }, i) =>
     stacking ? [`${Math.floor(i / 4)} ${stacking.row} ${stacking.level}`] : [],
@@ -144,16 +156,26 @@ describe.each(DEVICE_TYPES.map((type) => [type.id, type] as const))('device %s',
   test('has sound terminals, settings and words', () => {
     expectSoundTerminals(type);
     expectSoundSettings(type);
-    expect(type.outputs.length).toBeGreaterThan(0);
-    for (const output of type.outputs) expect(OutputKind.options).toContain(output);
-    for (const logic of type.logics) expect(Logic.options).toContain(logic);
-    if (type.stimulated !== 'none') {
-      expect(type.words.present).not.toBe(type.words.away);
-      expect(type.stimulus.length).toBeGreaterThan(5);
+    expect(type.outputs.length > 0 || type.description.part).toBe(true);
+    for (const { kinds, logics, words, stimulus } of type.outputs) {
+      expect(kinds.length * logics.length).toBeGreaterThan(0);
+      expect(words.present).not.toBe(words.away);
+      expect(stimulus.length).toBeGreaterThan(5);
     }
-    if (type.supply) expect(type.supply.least).toBeLessThan(type.supply.most);
-    if (type.resistance) expect(type.resistance.lowOhms).not.toBe(type.resistance.highOhms);
+    if (type.supply) expect(type.supply.min).toBeLessThan(type.supply.max);
+    for (const { resistanceFor } of type.outputs) {
+      const element = resistanceFor?.(settingsOf(type));
+      if (element) expect(element.lowOhms).not.toBe(element.highOhms);
+    }
     if (type.coil) expect(type.coil.dropOut).toBeLessThan(type.coil.pickUp);
+  });
+
+  test('is data: it goes out as JSON and comes back the same, sound', () => {
+    const back: unknown = JSON.parse(JSON.stringify(type.description));
+    expect(back).toEqual(type.description);
+    const read = DeviceDescription.parse(back);
+    expect(read).toEqual(type.description);
+    expect(problemsOfDevice(read)).toEqual([]);
   });
 
   test('has a circuit on its own terminals in every state', () => {
@@ -167,9 +189,11 @@ describe.each(DEVICE_TYPES.map((type) => [type.id, type] as const))('device %s',
   test('shows and follows only elements that it has', () => {
     const known = new Set(moments.flatMap((now) => type.circuit(now).flatMap(namesOf)));
     expectSoundFace(type, known);
-    const { always = [], away = [], present = [] } = type.follows ?? {};
-    for (const id of [...always, ...away, ...present])
-      expect([type.id, known.has(id) || id]).toEqual([type.id, true]);
+    for (const { expects = {}, element, carries } of type.outputs) {
+      const { always = [], away = [], present = [] } = expects;
+      for (const id of [...always, ...away, ...present, ...carries, ...(element ? [element] : [])])
+        expect([type.id, known.has(id) || id]).toEqual([type.id, true]);
+    }
   });
 });
 
@@ -179,6 +203,13 @@ describe.each(MODULE_TYPES.map((type) => [type.id, type] as const))('module %s',
   test('has sound terminals and settings', () => {
     expectSoundTerminals(type);
     expectSoundSettings(type);
+  });
+
+  test('is data: it goes out as JSON and comes back the same, sound', () => {
+    const back: unknown = JSON.parse(JSON.stringify(type.description));
+    const read = ModuleDescription.parse(back);
+    expect(read).toEqual(type.description);
+    expect(problemsOfModule(read)).toEqual([]);
   });
 
   test('has a circuit on its own terminals under every setting, at rest on no supply', () => {

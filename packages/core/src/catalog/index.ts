@@ -1,47 +1,37 @@
-export { SIGNALS, ohmsAt } from './behaviours/analog.ts';
 export {
   DEVICE_TYPES,
+  DRY_CONTACT_ID,
   MODULE_TYPES,
-  deviceType,
-  findDeviceType,
-  findModuleType,
-  moduleType,
-  parametersOfType,
-  portsOf,
-  resistanceOf,
-  settingsOf,
-  settingsOfDevice,
-  supplyTerminals,
-  takesRange,
-  terminalWithRole,
+  RELAY_TYPES,
+  RESISTOR_ID,
+  STACK_LIGHT_ID,
 } from './catalog.ts';
-export { LOADS, RELAYS } from './devices/relays.ts';
+export { DeviceDescription } from './description/deviceDescription.ts';
+export type { OperatingState } from './description/expression.ts';
+export { figuresIn } from './description/figure.ts';
+export { ModuleDescription } from './description/moduleDescription.ts';
+export { FaceRow, PartTerminal, TerminalRole } from './description/terminals.ts';
+export type { FaceGlyph } from './description/terminals.ts';
+export {
+  chosenOutput,
+  outputOfType,
+  outputsNow,
+  resistanceOfOutput,
+  tellingTerminals,
+} from './deviceType.ts';
+export type { ContactRating, DeviceOutput, DeviceType, LoadRating, ResistanceElement } from './deviceType.ts';
 export type { FitCheck, PlateFact } from './handling/handling.ts';
 export { PULSE_WIDTHS } from './handling/menu.ts';
 export { BAUDS, FRAMES } from './handling/talking.ts';
 export type { SerialFrame } from './handling/talking.ts';
-export { BURDEN_OHMS } from './modules/analog.ts';
+export type { ModuleType } from './moduleType.ts';
+export { USUAL_MODULE } from './modules/inputs.ts';
 export { allowedWords, readValue, valueWords } from './parameters.ts';
 export type { Parameter, Rule, Setting } from './parameters.ts';
-export type {
-  AnalogPort,
-  ContactRating,
-  DeviceFamily,
-  DeviceTerminal,
-  DeviceType,
-  DigitalPort,
-  FaceGlyph,
-  FaceRow,
-  LoadRating,
-  ModuleFamily,
-  ModuleGroup,
-  ModuleType,
-  PartNow,
-  PartTerminal,
-  PartType,
-  Port,
-  SafetyPort,
-  SignalKind,
-  TalkingPort,
-  TerminalRole,
-} from './types.ts';
+export { parametersOfType, settingsOf, terminalWithRole } from './partType.ts';
+export type { PartType } from './partType.ts';
+export { PartTypes, partTypesOf, supplyTerminals, takesRange } from './partTypes.ts';
+export type { AnalogPort, DigitalPort, FieldbusPort, Port, SafetyPort } from './ports.ts';
+export { SIGNALS } from './signals.ts';
+export type { SignalKind } from './signals.ts';
+export { problemsOfDevice, problemsOfModule } from './soundness.ts';

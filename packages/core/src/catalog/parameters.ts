@@ -1,44 +1,50 @@
 import { parseIn, plain } from '../units/index.ts';
 
-/** From what a required value follows; `setting/derive` knows how. */
-export type Rule =
-  | `plate.${string}`
-  | 'range.low'
-  | 'range.high'
-  | 'range.unit'
-  | 'signal.kind'
-  | 'signal.switch'
-  | 'signal.range'
-  | 'signal.current'
-  | 'signal.wires'
-  | 'output.kind'
-  | 'output.logic'
-  | 'pulse.enabled'
-  | 'pulse.value'
-  | 'pulse.width'
-  | 'pulse.filter'
-  | 'flow.cutoff'
-  | 'mains'
-  | 'tag'
-  | 'active'
-  | 'safety.selector'
-  | 'arc.address'
-  | 'arc.last'
-  | 'line.unit'
-  | 'line.baud'
-  | 'line.frame'
-  | 'line.terminator'
-  | 'line.bias'
-  | 'net.address'
-  | 'net.mask'
-  | 'net.gateway'
-  | 'net.name'
-  | 'port.mode'
-  | 'port.vendor'
-  | 'port.device'
-  | 'port.lengthIn'
-  | 'port.lengthOut'
-  | 'port.cycle';
+/** The rules by which a required value follows from the job; `setting/derive` knows how. */
+const RULES = [
+  'range.low',
+  'range.high',
+  'range.unit',
+  'signal.kind',
+  'signal.switch',
+  'signal.range',
+  'signal.current',
+  'signal.wires',
+  'output.kind',
+  'output.logic',
+  'pulse.enabled',
+  'pulse.value',
+  'pulse.width',
+  'pulse.filter',
+  'flow.cutoff',
+  'mains',
+  'tag',
+  'active',
+  'safety.selector',
+  'arc.address',
+  'arc.last',
+  'line.unit',
+  'line.baud',
+  'line.frame',
+  'line.terminator',
+  'line.bias',
+  'net.address',
+  'net.mask',
+  'net.gateway',
+  'net.name',
+  'port.mode',
+  'port.vendor',
+  'port.device',
+  'port.lengthIn',
+  'port.lengthOut',
+  'port.cycle',
+] as const;
+
+/** From what a required value follows: a rule, or a fact of the name-plate. */
+export type Rule = `plate.${string}` | (typeof RULES)[number];
+
+export const isRule = (name: string): name is Rule =>
+  /^plate\.[\w-]+$/.test(name) || (RULES as readonly string[]).includes(name);
 
 /** A switch or link on a part, or a parameter on which its circuit hangs. */
 export interface Setting {

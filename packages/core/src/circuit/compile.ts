@@ -137,7 +137,7 @@ function parametersOf(element: Element): Span[] {
     case 'switch':
       return [positive(element.ohms, element.id)];
     case 'source':
-      return [element.volts, element.innerOhms, positive(element.limitAmps, element.id)];
+      return [element.volts, element.internalOhms, positive(element.limitAmps, element.id)];
     case 'diode':
       return [element.dropVolts, positive(element.ohms, element.id)];
     case 'detector':

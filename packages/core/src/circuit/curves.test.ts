@@ -116,7 +116,7 @@ test('the adjoint’s answers are those of solving at both ends of each toleranc
         plus: 'P',
         minus: 'M',
         volts: percent(24, 0.01),
-        innerOhms: exactly(0.1),
+        internalOhms: exactly(0.1),
         limitAmps: exactly(5),
       },
       resistor('1', 'P', 'X', 470),

@@ -14,7 +14,7 @@ const LOOP: Netlist = {
       plus: 'P',
       minus: 'M',
       volts: exactly(24),
-      innerOhms: exactly(0),
+      internalOhms: exactly(0),
       limitAmps: exactly(5),
     },
     { kind: 'resistor', id: 'BN', a: 'P', b: 's+', ohms: exactly(0.5) },

@@ -3,7 +3,7 @@ export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
 export { IEC_61131_2, driving, judgeInput, judgeInputBand } from './input.ts';
 export type { InputState } from './input.ts';
-export { idsIn, nodesOf, onNodes, underId } from './netlist.ts';
+export { holds, idsIn, nodesOf, onNodes, underId } from './netlist.ts';
 export type { Condition, Element, InputThresholds, Netlist, Output, Sense } from './netlist.ts';
 export { resistanceBetween } from './resistance.ts';
 export { Solver, solve } from './solve.ts';

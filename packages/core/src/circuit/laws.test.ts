@@ -76,7 +76,7 @@ const supply: Element = {
   plus: 'P',
   minus: 'M',
   volts: within(23, 24, 25),
-  innerOhms: within(0.04, 0.05, 0.06),
+  internalOhms: within(0.04, 0.05, 0.06),
   limitAmps: within(4, 5, 6),
 };
 

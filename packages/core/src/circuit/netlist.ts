@@ -19,7 +19,7 @@ interface Source {
   readonly plus: NodeName;
   readonly minus: NodeName;
   readonly volts: Span;
-  readonly innerOhms: Span;
+  readonly internalOhms: Span;
   readonly limitAmps: Span;
 }
 

@@ -27,7 +27,7 @@ export function resistanceBetween(netlist: Netlist, a: string, b: string, source
         plus: a,
         minus: b,
         volts: exactly(3),
-        innerOhms: exactly(1),
+        internalOhms: exactly(1),
         limitAmps: exactly(TEST_AMPS),
       },
     ],

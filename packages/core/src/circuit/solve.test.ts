@@ -6,13 +6,13 @@ import { IEC_61131_2 } from './input.ts';
 
 const math = create(all!, {});
 
-const source = (volts: number, innerOhms = 0, limitAmps = 5): Element => ({
+const source = (volts: number, internalOhms = 0, limitAmps = 5): Element => ({
   kind: 'source',
   id: 'G',
   plus: 'P',
   minus: 'M',
   volts: exactly(volts),
-  innerOhms: exactly(innerOhms),
+  internalOhms: exactly(internalOhms),
   limitAmps: exactly(limitAmps),
 });
 const resistor = (id: string, a: string, b: string, ohms: number): Element => ({

@@ -8,7 +8,7 @@ const dc = (volts = 24): Element => ({
   plus: 'P',
   minus: 'M',
   volts: exactly(volts),
-  innerOhms: exactly(0),
+  internalOhms: exactly(0),
   limitAmps: exactly(10),
 });
 const resistor = (id: string, a: string, b: string, ohms: number): Element => ({

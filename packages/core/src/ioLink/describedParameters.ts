@@ -1,7 +1,7 @@
 import type { Parameter } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { parseIn, plain } from '../units/index.ts';
-import type { Allowed, DescribedVariable, DeviceDescription } from './descriptionTypes.ts';
+import type { Allowed, DescribedVariable, IoLinkDescription } from './descriptionTypes.ts';
 import { bytesOfHex, hexOf } from './hex.ts';
 import { bitsOf, decodeRecord, encodeRecord, scaled, unscaled } from './processData.ts';
 import type { ItemValue, Scale, SimpleType } from './processData.ts';
@@ -29,7 +29,7 @@ interface Place {
  * The parameters that a description names, in the order of its menus, what no menu names at the end; the device's own
  * words. Values are as the device shows them: `raw · gradient + offset` in the menu's unit.
  */
-export function describedParameters(description: DeviceDescription): BusParameter[] {
+export function describedParameters(description: IoLinkDescription): BusParameter[] {
   const byId = new Map(description.variables.map((variable) => [variable.id, variable]));
   const places = inMenus(description, byId);
   // What menus name comes first; of the rest, each is kept once.
@@ -40,7 +40,7 @@ export function describedParameters(description: DeviceDescription): BusParamete
 }
 
 /** Menus that no other menu leads to come first; each is gone through once. */
-function inMenus({ menus }: DeviceDescription, byId: ReadonlyMap<string, DescribedVariable>): Place[] {
+function inMenus({ menus }: IoLinkDescription, byId: ReadonlyMap<string, DescribedVariable>): Place[] {
   const places: Place[] = [];
   const done = new Set<string>();
   const inner = new Set(

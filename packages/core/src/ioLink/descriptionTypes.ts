@@ -68,7 +68,7 @@ export interface DescribedProcessData {
 }
 
 /** What a device description file says of a device. */
-export interface DeviceDescription {
+export interface IoLinkDescription {
   readonly vendorId: number;
   readonly deviceId: number;
   readonly vendor: string;

@@ -1,6 +1,6 @@
 export { decodeParameter, encodeParameter } from './describedParameters.ts';
 export type { BusParameter } from './describedParameters.ts';
-export type { DescribedItem, DescribedVariable, DeviceDescription } from './descriptionTypes.ts';
+export type { DescribedItem, DescribedVariable, IoLinkDescription } from './descriptionTypes.ts';
 export { bytesOfHex, hexOf } from './hex.ts';
 export { knownDescription } from './knownDescription.ts';
 export type { KnownDescription } from './knownDescription.ts';

@@ -1,12 +1,12 @@
 import { JobProblem } from '../model/index.ts';
-import type { DeviceDescription } from './descriptionTypes.ts';
+import type { IoLinkDescription } from './descriptionTypes.ts';
 import { describedParameters } from './describedParameters.ts';
 import type { BusParameter } from './describedParameters.ts';
 import { readDescription } from './readDescription.ts';
 
 /** A description with the parameters that it names. */
 export interface KnownDescription {
-  readonly description: DeviceDescription;
+  readonly description: IoLinkDescription;
   readonly parameters: readonly BusParameter[];
 }
 

@@ -9,7 +9,7 @@ import type {
   DescribedProcessData,
   DescribedRecord,
   DescribedVariable,
-  DeviceDescription,
+  IoLinkDescription,
   MenuLine,
 } from './descriptionTypes.ts';
 import { all, at, readXml } from './xmlTree.ts';
@@ -40,7 +40,7 @@ const STANDARD: Readonly<Record<string, { index: number; name: string; access: A
  * Reads a device description (IODD, the open XML of IEC 61131-9) with its texts in the primary language.
  * @throws JobProblem for what is no such file, is damaged, of an unknown version, or contradicts itself; says where.
  */
-export function readDescription(text: string): DeviceDescription {
+export function readDescription(text: string): IoLinkDescription {
   const root = readXml(text);
   if (root.name !== 'IODevice')
     refuse('', `The file begins with ${root.name}; a device description begins with IODevice.`);
@@ -79,7 +79,7 @@ class Reader {
     );
   }
 
-  read(): DeviceDescription {
+  read(): IoLinkDescription {
     const identity =
       at(this.body, 'DeviceIdentity') ?? refuse('DeviceIdentity', 'The file lacks the device’s identity.');
     const network = at(this.root, 'CommNetworkProfile');

@@ -1,6 +1,6 @@
 import * as F from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { resistanceBetween } from '../circuit/resistance.ts';
 import { solve } from '../circuit/solve.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -13,8 +13,8 @@ import { scopeOf } from '../network/scope.ts';
 const of = (job: JobContent) => analyse(new JobIndex(job), 'px-1');
 
 /** Within half a percent, or the last digit that the page gives. */
-function near(value: number, byHand: number, digit = 0): void {
-  expect(Math.abs(value - byHand)).toBeLessThanOrEqual(Math.max(Math.abs(byHand) * 0.005, digit));
+function near(value: number, override: number, digit = 0): void {
+  expect(Math.abs(value - override)).toBeLessThanOrEqual(Math.max(Math.abs(override) * 0.005, digit));
 }
 
 test('a two-wire sensor leaks 1.5 mA into a type 1 input: 5.9 V, undecided', () => {
@@ -32,8 +32,6 @@ test('the same with a bleeder of 4.7 kΩ: 3.4 V, surely off', () => {
       id: 'r1',
       tag: 'R1',
       typeId: 'resistor',
-      output: 'none',
-      logic: 'none',
       settings: { ohms: '4700', watts: '0.5' },
     },
     wires: [
@@ -111,7 +109,7 @@ test('a valve of 8 W asks 0.32 A of a low-side output for 0.3 A', () => {
 test('one open channel in a chain takes both outputs of the next sensor off', () => {
   const job = F.chainJob();
   const wire = job.wires.find(({ from }) => from === 'px-2-b:GN')!;
-  const { present } = of(after(job, { kind: 'landWire', wireId: wire.id, landed: { missing: true } }));
+  const { present } = of(after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } }));
   const { solution } = present;
   expect(solution.active('px-1-b/in1')).toBe(false);
   expect(solution.active('px-1-b/in2')).toBe(true);
@@ -130,7 +128,7 @@ test('a NAMUR sensor passes 0.76 mA without its target and 3.56 mA with it', () 
 test('two terminators make 60 Ω between the lines, and bias holds 0.36 V while nobody sends', () => {
   const index = new JobIndex(F.talkJob('serial-unit', 'serial-master', 0, { terminator: 'on' }));
   const forced = new Map([['t', new Set(['idle'])]]);
-  const netlist = assemble(index, scopeOf(index, 'px-1-b'), { present: new Set(), forced });
+  const netlist = assemble(index, scopeOf(index, index.point('px-1')), { present: new Set(), forced });
   near(resistanceBetween(netlist, 'px-1-b:D1', 'px-1-b:D0', 'dead'), 60, 0.6);
   // 390 Ω, 60 Ω and 390 Ω in a row at 5 V: 5·60/840 = 0.357 V.
   const solution = solve(netlist);

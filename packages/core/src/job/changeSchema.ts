@@ -1,22 +1,27 @@
 import { z } from 'zod';
 import {
+  AsFound,
   BusPlan,
   Calibration,
-  Scaling,
   COLOUR_REGIONS,
   Description,
   Device,
   Entry,
+  FigurePath,
   Id,
-  JobContent,
-  Landed,
+  JobHead,
   Link,
+  Logic,
   MainsHertz,
   Module,
+  OutputKind,
+  OwnFigure,
+  OwnKind,
   Plate,
   Point,
   Range,
   Result,
+  Scaling,
   Settings,
   Stamp,
   Supply,
@@ -28,7 +33,7 @@ import {
 const Rail = z.enum(['+', '-']).nullable();
 /** Patches leave out what they do not touch: nothing in them has a default. */
 const SupplyPatch = Supply.omit({ id: true, kind: true }).partial().extend({ kind: SupplyKind.optional() });
-const ModulePatch = Module.omit({ id: true, settings: true, byHand: true, link: true })
+const ModulePatch = Module.omit({ id: true, settings: true, override: true, figures: true, link: true })
   .partial()
   .extend({ settings: Settings.optional(), link: Link.nullable().optional() });
 const WIRE_WORDS = z.object({
@@ -42,13 +47,13 @@ const Place = z.object({ moduleId: Id, channel: z.int().min(0).max(1023) });
 const NewStamp = Stamp.omit({ by: true, at: true, undone: true });
 const NewResult = Result.omit({ by: true, at: true });
 const NewEntry = Entry.omit({ by: true, at: true });
+const NewFigure = z.object(OwnFigure.shape).omit({ by: true, at: true });
 const NewCalibration = Calibration.omit({ by: true, at: true });
 
-/** Everything that can be done to a job. Each is applied whole or refused whole. */
-export const Change = z.discriminatedUnion('kind', [
+const SINGLE = [
   z.object({
     kind: z.literal('editJob'),
-    patch: JobContent.pick({ name: true, site: true })
+    patch: JobHead.pick({ name: true, site: true })
       .partial()
       .extend({ colours: z.enum(COLOUR_REGIONS).optional(), mainsHertz: MainsHertz.optional() }),
   }),
@@ -58,14 +63,20 @@ export const Change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('addModule'), module: Module, commons: z.array(Rail).max(16) }),
   z.object({ kind: z.literal('editModule'), id: Id, patch: ModulePatch }),
   z.object({ kind: z.literal('removeModule'), id: Id }),
-  z.object({ kind: z.literal('addPoint'), point: Point, device: Device, place: Place.nullable() }),
+  /** A point with its device; without one it is about another output of a device that the job holds. */
+  z.object({ kind: z.literal('addPoint'), point: Point, device: Device.nullable(), place: Place.nullable() }),
   z.object({
     kind: z.literal('editPoint'),
     id: Id,
     patch: Point.pick({ tag: true, name: true, bit: true })
-      .extend(Device.pick({ typeId: true, output: true, logic: true }).shape)
+      .extend({ typeId: Device.shape.typeId, outputId: z.string().min(1).max(40) })
       .partial()
-      .extend({ settings: Settings.optional(), range: Range.nullable().optional() }),
+      .extend({
+        /** How its output is chosen. */
+        output: z.object({ kind: OutputKind, logic: Logic }).partial().optional(),
+        settings: Settings.optional(),
+        range: Range.nullable().optional(),
+      }),
   }),
   z.object({ kind: z.literal('removePoint'), id: Id }),
   z.object({ kind: z.literal('addHelper'), pointId: Id, device: Device, wires: z.array(Wire).max(40) }),
@@ -103,7 +114,7 @@ export const Change = z.discriminatedUnion('kind', [
       .partial()
       .extend(WIRE_WORDS.partial().shape),
   }),
-  z.object({ kind: z.literal('landWire'), wireId: Id, landed: Landed.nullable() }),
+  z.object({ kind: z.literal('landWire'), wireId: Id, asFound: AsFound.nullable() }),
   z.object({ kind: z.literal('removeWire'), wireId: Id }),
   z.object({ kind: z.literal('stamp'), stamp: NewStamp }),
   z.object({
@@ -117,13 +128,18 @@ export const Change = z.discriminatedUnion('kind', [
     kind: z.literal('require'),
     itemId: Id,
     key: z.string().regex(/^[\w.-]{1,40}$/),
-    byHand: z
+    override: z
       .object({
         value: z.string().max(60),
         reason: z.string().trim().min(1, 'Say why it is to be otherwise.').max(200),
       })
       .nullable(),
   }),
+  /** A figure of a part's own datasheet in place of the typical one; null goes back to that. */
+  z.object({ kind: z.literal('setFigure'), itemId: Id, path: FigurePath, figure: NewFigure.nullable() }),
+  /** A kind of device or module of one's own, new or in place of the one with its id. */
+  z.object({ kind: z.literal('setOwnKind'), collection: z.enum(['ownDevices', 'ownModules']), own: OwnKind }),
+  z.object({ kind: z.literal('removeOwnKind'), collection: z.enum(['ownDevices', 'ownModules']), id: Id }),
   z.object({ kind: z.literal('enter'), entries: z.array(NewEntry).min(1).max(50) }),
   z.object({ kind: z.literal('addDescription'), description: Description }),
   z.object({ kind: z.literal('removeDescription'), id: Id }),
@@ -133,11 +149,18 @@ export const Change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('setScaling'), pointId: Id, scaling: Scaling.nullable() }),
   z.object({ kind: z.literal('calibrate'), calibrations: z.array(NewCalibration).min(1).max(70) }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
-  z.object({ kind: z.literal('several'), changes: z.array(z.unknown()).min(1).max(400) }),
+] as const;
+
+const SingleChange = z.discriminatedUnion('kind', SINGLE);
+
+/** Everything that can be done to a job. Each is applied whole or refused whole; a batch holds single changes. */
+export const Change = z.discriminatedUnion('kind', [
+  ...SINGLE,
+  z.object({ kind: z.literal('batch'), changes: z.array(SingleChange).min(1).max(400) }),
 ]);
 
 export type Change = z.infer<typeof Change>;
-export type SingleChange = Exclude<Change, { kind: 'several' }>;
+export type SingleChange = z.infer<typeof SingleChange>;
 
 /** Who makes a change, and when (ISO 8601, UTC). */
 export interface Actor {
@@ -149,5 +172,5 @@ export interface Actor {
 export const NOBODY: Actor = { by: 'Key Post', at: '2000-01-01T00:00:00.000Z' };
 
 /** The single changes of which a change is made. */
-export const partsOf = (change: Change): Change[] =>
-  change.kind === 'several' ? (change.changes as Change[]) : [change];
+export const partsOf = (change: Change): SingleChange[] =>
+  change.kind === 'batch' ? change.changes : [change];

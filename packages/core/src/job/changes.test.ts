@@ -1,6 +1,8 @@
 import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
+import type { TestPoint } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
+import type { Logic, OutputKind } from '../model/job.ts';
 import { applyChange } from './changes.ts';
 import { Change } from './changeSchema.ts';
 import { JobIndex } from './jobIndex.ts';
@@ -18,6 +20,13 @@ const refusal = (job: JobContent, change: Change): string => {
   return 'not refused';
 };
 
+/** A second point whose device's output is chosen so. */
+function withChosen(p: TestPoint, chosen: { kind: OutputKind; logic: Logic }): Change {
+  const addition = additionOf({ tag: 'PX-2', at: null, ...p });
+  const device = addition.device && { ...addition.device, outputs: { output: chosen } };
+  return { ...addition, device };
+}
+
 describe('what is refused', () => {
   const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
   const cases: [string, Change, RegExp][] = [
@@ -25,17 +34,17 @@ describe('what is refused', () => {
     ['a channel used twice', additionOf({ tag: 'PX-2', at: ['m', 0] }), /taken by PX-1/],
     ['a channel that is not there', additionOf({ tag: 'PX-2', at: ['m', 8] }), /no channel 8/],
     ['a module that is not there', additionOf({ tag: 'PX-2', at: ['x', 0] }), /not in the job/],
-    ['an unknown device type', additionOf({ tag: 'PX-2', typeId: 'magic', at: null }), /no device type/],
+    ['an unknown device type', additionOf({ tag: 'PX-2', typeId: 'magic', at: null }), /no kind of device/],
     [
       'an output that the type has not',
-      additionOf({ tag: 'PX-2', typeId: 'dry-contact', at: null }),
+      withChosen({ typeId: 'dry-contact' }, { kind: 'pnp', logic: 'no' }),
       /no pnp output/,
     ],
-    ['a logic that the type has not', additionOf({ tag: 'PX-2', logic: 'dark', at: null }), /cannot be/],
+    ['a logic that the type has not', withChosen({}, { kind: 'pnp', logic: 'dark' }), /cannot be/],
     [
       'an unknown module type',
       { kind: 'addModule', module: { id: 'n', tag: 'N', typeId: 'x', firstByte: 9 }, commons: [] },
-      /no module type/,
+      /no kind of module/,
     ],
     [
       'overlapping addresses',
@@ -66,7 +75,7 @@ describe('what is refused', () => {
   test.each([
     ['an empty tag', { kind: 'editPoint', id: 'px-1', patch: { tag: '  ' } }, /cannot be empty/],
     ['a supply of 0 V', { kind: 'editSupply', id: 'g1', patch: { volts: 0 } }, /at least 10 V/],
-    ['a negative resistance', { kind: 'editSupply', id: 'g1', patch: { innerOhms: -1 } }, /negative/],
+    ['a negative resistance', { kind: 'editSupply', id: 'g1', patch: { internalOhms: -1 } }, /negative/],
     ['a supply without current', { kind: 'editSupply', id: 'g1', patch: { limitAmps: 0 } }, /give current/],
     ['an undoing without a reason', { kind: 'undoStamp', id: 'x', reason: ' ' }, /Say why/],
   ])('%s, at the door', (_, change, message) => {
@@ -80,8 +89,8 @@ describe('what is refused', () => {
       id: 'r1',
       pointId: 'px-1',
       check: 'away.bit',
-      subject: 'Bit',
-      expected: { text: '0' },
+      fingerprint: {},
+      expected: { seen: false },
       measured: false,
       pass: true,
       difference: 0,
@@ -110,7 +119,7 @@ describe('what is done', () => {
       { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 5 } },
       ACTOR,
     );
-    expect(new JobIndex(moved).placeOf(moved.devices[0]!)).toEqual({ moduleId: 'm', channel: 5 });
+    expect(new JobIndex(moved).placeOf(moved.points[0]!)).toEqual({ moduleId: 'm', channel: 5 });
     const off = applyChange(moved, { kind: 'assign', pointId: 'px-1', place: null }, ACTOR);
     expect(off.wires).toHaveLength(1);
   });
@@ -126,7 +135,7 @@ describe('what is done', () => {
 
   test('another device type with other terminals gets its own wires on the same channel', () => {
     const job = jobWith(BOTH8, ['-']);
-    const patch = { typeId: 'limit-switch', output: 'contact' as const, logic: 'no' as const };
+    const patch = { typeId: 'limit-switch', output: { logic: 'nc' as const } };
     const next = applyChange(job, { kind: 'editPoint', id: 'px-1', patch }, ACTOR);
     expect(next.wires.filter(({ from }) => from.startsWith('px-1-b')).map(({ from }) => from)).toEqual([
       'px-1-b:1',
@@ -138,7 +147,7 @@ describe('what is done', () => {
     const job = jobWith(BOTH8, [null]);
     const good: Change = { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '-' };
     const bad: Change = { kind: 'removeWire', wireId: 'none' };
-    expect(refusal(job, { kind: 'several', changes: [good, bad] })).toMatch(/no wire/);
+    expect(refusal(job, { kind: 'batch', changes: [good, bad] })).toMatch(/no wire/);
     expect(new JobIndex(job).railOf('m', 'COM1')).toBeUndefined();
   });
 
@@ -152,10 +161,10 @@ describe('steps', () => {
   const steps = (job: JobContent) => landSteps(analyse(new JobIndex(job), 'px-1'));
   const stampAll = (job: JobContent): JobContent =>
     steps(job).reduce(
-      (j, { key, title }) =>
+      (j, { key, about }) =>
         applyChange(
           j,
-          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, subject: title } },
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about } },
           ACTOR,
         ),
       job,
@@ -188,8 +197,8 @@ describe('steps', () => {
       { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 3 } },
       ACTOR,
     );
-    const stale = stampedSteps(moved, 'px-1', steps(moved)).filter((s) => s.stale);
-    expect(stale.map(({ step }) => step.key)).toEqual(['signal']);
+    const stale = stampedSteps(moved, 'px-1', steps(moved)).filter(({ changed }) => changed.length);
+    expect(stale.map(({ step }) => step.key)).toEqual(['signal', 'follow']);
   });
 
   test('an undone stamp stays with its reason and opens the step', () => {

@@ -1,8 +1,8 @@
-import { deviceType, findDeviceType, findModuleType, portsOf } from '../catalog/index.ts';
+import { chosenOutput, outputOfType, partTypesOf } from '../catalog/index.ts';
 import type {
   Device,
   JobContent,
-  Landed,
+  AsFound,
   Module,
   Point,
   Range,
@@ -11,9 +11,9 @@ import type {
   Scaling,
 } from '../model/index.ts';
 import { splitRef, JobProblem } from '../model/index.ts';
-import { Change } from './changeSchema.ts';
-import type { Actor, SingleChange } from './changeSchema.ts';
+import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
+import { setFigure, setOwnKind } from './kindChanges.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
@@ -48,8 +48,8 @@ export function applyHistory(
 }
 
 function applyUnchecked(job: JobContent, change: Change, actor: Actor): JobContent {
-  if (change.kind === 'several')
-    return change.changes.reduce<JobContent>((j, part) => applyUnchecked(j, Change.parse(part), actor), job);
+  if (change.kind === 'batch')
+    return change.changes.reduce<JobContent>((j, part) => applyUnchecked(j, part, actor), job);
   const apply = APPLY[change.kind] as (job: JobContent, change: SingleChange, actor: Actor) => JobContent;
   return apply(job, change, actor);
 }
@@ -76,14 +76,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     modules: without(job.modules, id, 'module'),
     wires: wiresWithout(job, id),
   }),
-  addPoint: (job, { point, device, place }) => {
-    const added = {
-      ...job,
-      points: [...job.points, point],
-      devices: [...job.devices, { ...device, tag: point.tag }],
-    };
-    return place ? assign(added, device, place) : added;
-  },
+  addPoint,
   editPoint,
   removePoint,
   addHelper: (job, { pointId, device, wires }) => {
@@ -108,8 +101,8 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     wires: wiresWithout(job, id),
   }),
   assign: (job, { pointId, place }) => {
-    const device = deviceOfPoint(job, pointId);
-    return place ? assign(job, device, place) : { ...job, wires: wiresWithout(job, device.id) };
+    const point = pointOf(job, pointId);
+    return place ? assign(job, point, place) : { ...job, wires: wiresWithoutPoint(job, point) };
   },
   setCommon,
   addWire: (job, { wire }) => ({ ...job, wires: [...job.wires, wire] }),
@@ -118,12 +111,12 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     wires: edited(job.wires, wireId, { ...(from && { from }), ...(to && { to }) }, 'wire'),
   }),
   editWire: (job, { wireId, patch }) => ({ ...job, wires: edited(job.wires, wireId, patch, 'wire') }),
-  landWire: (job, { wireId, landed }) => {
+  landWire: (job, { wireId, asFound }) => {
     const wires = edited(job.wires, wireId, {}, 'wire');
-    const as = landed && Object.keys(landed).length ? landed : undefined;
+    const as = asFound && Object.keys(asFound).length ? asFound : undefined;
     return {
       ...job,
-      wires: wires.map((wire) => (wire.id === wireId ? withLanded(wire, as) : wire)),
+      wires: wires.map((wire) => (wire.id === wireId ? withAsFound(wire, as) : wire)),
     };
   },
   removeWire: (job, { wireId }) => ({ ...job, wires: without(job.wires, wireId, 'wire') }),
@@ -137,6 +130,12 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     points: edited(job.points, pointId, { plate }, 'point'),
   }),
   require,
+  setFigure,
+  setOwnKind,
+  removeOwnKind: (job, { collection, id }) => ({
+    ...job,
+    [collection]: without(job[collection], id, 'kind'),
+  }),
   enter,
   addDescription: (job, { description }) => ({ ...job, descriptions: [...job.descriptions, description] }),
   removeDescription: (job, { id }) => ({
@@ -207,29 +206,66 @@ function branchesAsFed(supplies: readonly Supply[]): Supply[] {
 const ofItem = (ref: string | undefined, itemId: string): boolean =>
   ref !== undefined && splitRef(ref).item === itemId;
 
-/** The wires of a job without those that end on an item; a wire found landed there is back where it was planned. */
+/** The wires of a job without those that end on an item; a wire found asFound there is back where it was planned. */
 function wiresWithout(job: JobContent, itemId: string): Wire[] {
   return job.wires
     .filter(({ from, to }) => !ofItem(from, itemId) && !ofItem(to, itemId))
     .map((wire) =>
-      ofItem(wire.landed?.from, itemId) || ofItem(wire.landed?.to, itemId)
-        ? withLanded(wire, undefined)
+      ofItem(wire.asFound?.from, itemId) || ofItem(wire.asFound?.to, itemId)
+        ? withAsFound(wire, undefined)
         : wire,
     );
 }
 
-function withLanded({ landed: _, ...wire }: Wire, landed: Landed | undefined): Wire {
-  return landed ? { ...wire, landed } : wire;
+function withAsFound({ asFound: _, ...wire }: Wire, asFound: AsFound | undefined): Wire {
+  return asFound ? { ...wire, asFound } : wire;
 }
 
-function deviceOfPoint(job: JobContent, pointId: string): Device {
+function pointOf(job: JobContent, pointId: string): Point {
   const point = job.points.find(({ id }) => id === pointId);
-  const device = point && job.devices.find(({ id }) => id === point.deviceId);
-  return device ?? refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+  return point ?? refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+}
+
+function deviceOfPoint(job: JobContent, point: Point): Device {
+  const device = job.devices.find(({ id }) => id === point.deviceId);
+  return device ?? refuse('pointId', `The job holds no device “${point.deviceId}”.`);
+}
+
+/** Whether another point is about the same device. */
+const isShared = (job: JobContent, point: Point): boolean =>
+  job.points.some(({ id, deviceId }) => id !== point.id && deviceId === point.deviceId);
+
+/**
+ * The wires of a job without those of a point's own outputs; without all of its device's where no other point of it is
+ * landed, so that its supply goes with the last of them.
+ */
+function wiresWithoutPoint(job: JobContent, point: Point): Wire[] {
+  const device = deviceOfPoint(job, point);
+  if (!partTypesOf(job).findDevice(device)) return wiresWithout(job, device.id);
+  const index = new JobIndex(job);
+  const others = index
+    .pointsFor(device.id)
+    .filter(({ id, deviceId }) => id !== point.id && deviceId === device.id);
+  if (!others.some((other) => index.placeOf(other))) return wiresWithout(job, device.id);
+  const own = new Set(
+    index.ownOutputs(point).flatMap(({ terminals }) => terminals.map((name) => `${device.id}:${name}`)),
+  );
+  return job.wires.filter(({ from, to }) => !own.has(from) && !own.has(to));
+}
+
+function addPoint(job: JobContent, { point, device, place }: Of<'addPoint'>): JobContent {
+  if (!device && !job.devices.some(({ id }) => id === point.deviceId))
+    refuse('point.deviceId', `The job holds no device “${point.deviceId}”.`);
+  const added = {
+    ...job,
+    points: [...job.points, point],
+    devices: device ? [...job.devices, { ...device, tag: point.tag }] : job.devices,
+  };
+  return place ? assign(added, point, place) : added;
 }
 
 function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobContent {
-  const type = findModuleType(module.typeId);
+  const type = partTypesOf(job).findModule(module);
   if (!type) return { ...job, modules: [...job.modules, module] };
   const added = { ...job, modules: [...job.modules, module] };
   const fed = { ...added, wires: [...added.wires, ...moduleSupplyWires(added, module)] };
@@ -239,40 +275,63 @@ function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobCo
   }, fed);
 }
 
-function assign(job: JobContent, device: Device, place: ChannelPlace): JobContent {
+function assign(job: JobContent, point: Point, place: ChannelPlace): JobContent {
   const module = job.modules.find(({ id }) => id === place.moduleId);
-  if (!module || !findModuleType(module.typeId))
+  const types = partTypesOf(job);
+  if (!module || !types.findModule(module))
     return refuse('place', 'That module is not in the job. Choose one that is.');
-  if (!portsOf(module).some(({ channel }) => channel === place.channel))
+  if (!types.ports(module).some(({ channel }) => channel === place.channel))
     refuse('place', `${module.tag} has no channel ${place.channel}.`);
-  if (!findDeviceType(device.typeId)) return job;
-  const cleared = { ...job, wires: wiresWithout(job, device.id) };
-  const wires = proposeWires(cleared, device, place);
-  return { ...cleared, wires: [...cleared.wires, ...wires] };
+  if (!types.findDevice(deviceOfPoint(job, point))) return job;
+  const cleared = { ...job, wires: wiresWithoutPoint(job, point) };
+  return { ...cleared, wires: [...cleared.wires, ...proposeWires(cleared, point, place)] };
 }
 
 function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent {
-  const before = deviceOfPoint(job, id);
-  const { typeId, output, logic, settings, range, ...own } = patch;
-  const device: Device = {
+  const point = pointOf(job, id);
+  const before = deviceOfPoint(job, point);
+  const { typeId, output, settings, range, ...own } = patch;
+  const points = edited(job.points, id, own, 'point').map((row) =>
+    row.id === id ? withRange(row, range) : row,
+  );
+  const bare: Device = {
     ...before,
     ...(typeId && { typeId }),
-    ...(output && { output }),
-    ...(logic && { logic }),
     ...(settings && { settings }),
-    ...(own.tag && { tag: own.tag }),
+    ...(own.tag && !isShared(job, point) && { tag: own.tag }),
   };
-  const points = edited(job.points, id, own, 'point').map((point) =>
-    point.id === id ? withRange(point, range) : point,
-  );
-  const next: JobContent = {
-    ...job,
-    points,
-    devices: edited(job.devices, device.id, device, 'device'),
+  const device = withOutput(job, typeId && typeId !== before.typeId ? withoutOutputs(bare) : bare, {
+    outputId: own.outputId ?? point.outputId,
+    output,
+  });
+  const next: JobContent = { ...job, points, devices: edited(job.devices, device.id, device, 'device') };
+  const types = partTypesOf(next);
+  if (!types.findDevice(device)) return next;
+  const moved = own.outputId !== undefined && own.outputId !== point.outputId;
+  if (!moved && sameTerminals(job, before, device)) return next;
+  const place = types.findDevice(before) && new JobIndex(job).placeOf(point);
+  const cleared = {
+    ...next,
+    wires: sameTerminals(job, before, device) ? wiresWithoutPoint(job, point) : wiresWithout(next, device.id),
   };
-  if (!findDeviceType(device.typeId) || sameTerminals(before, device)) return next;
-  const place = new JobIndex(job).placeOf(before);
-  return place ? assign(next, device, place) : { ...next, wires: wiresWithout(next, device.id) };
+  return place && !moved ? assign(cleared, pointOf(cleared, id), place) : cleared;
+}
+
+function withoutOutputs({ outputs: _, ...device }: Device): Device {
+  return device;
+}
+
+/** A device with one of its outputs chosen otherwise. */
+function withOutput(
+  job: JobContent,
+  device: Device,
+  { outputId, output }: Pick<Of<'editPoint'>['patch'], 'outputId' | 'output'>,
+): Device {
+  const type = partTypesOf(job).findDevice(device);
+  const of = type && outputOfType(type, outputId);
+  if (!output || !of) return device;
+  const now = chosenOutput(type, device, of);
+  return { ...device, outputs: { ...device.outputs, [of.id]: { ...now, ...output } } };
 }
 
 /** @param range null takes the range away, undefined leaves it. */
@@ -303,34 +362,37 @@ function editDevice(job: JobContent, { id, patch }: Of<'editDevice'>): JobConten
       device.id === id ? withDescription(device, descriptionId) : device,
     ),
   };
-  const after = next.devices.find((device) => device.id === id)!;
-  if (!before || !findDeviceType(after.typeId) || sameTerminals(before, after)) return next;
+  const after = next.devices.find((device) => device.id === id);
+  if (!before || !after || !partTypesOf(job).findDevice(after) || sameTerminals(job, before, after))
+    return next;
   return { ...next, wires: wiresWithout(next, id) };
 }
 
-function sameTerminals(a: Device, b: Device): boolean {
-  const names = (device: Device): string =>
-    deviceType(device.typeId)
-      .terminals.map(({ name }) => name)
+function sameTerminals(job: JobContent, a: Device, b: Device): boolean {
+  const names = (device: Device): string | undefined =>
+    partTypesOf(job)
+      .findDevice(device)
+      ?.terminals.map(({ name }) => name)
       .join();
   return names(a) === names(b);
 }
 
 function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
-  const device = deviceOfPoint(job, id);
+  const point = pointOf(job, id);
   const kept = [...job.results, ...job.calibrations].filter(({ pointId }) => pointId === id).length;
   if (kept)
     refuse(
       'id',
-      `${device.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
+      `${point.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
     );
-  const helpers = job.points.find((point) => point.id === id)?.helperIds ?? [];
-  const gone = [device.id, ...helpers];
+  // A device stays while another point is about it.
+  const gone = [...(isShared(job, point) ? [] : [point.deviceId]), ...(point.helperIds ?? [])];
+  const left = isShared(job, point) ? { ...job, wires: wiresWithoutPoint(job, point) } : job;
   return {
-    ...gone.reduce(withoutItem, job),
+    ...gone.reduce(withoutItem, left),
     points: without(job.points, id, 'point'),
     devices: job.devices.filter((row) => !gone.includes(row.id)),
-    wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...job, wires }, item), job.wires),
+    wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...left, wires }, item), left.wires),
     stamps: job.stamps.filter(({ pointId }) => pointId !== id),
   };
 }
@@ -338,8 +400,7 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
 function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
   const module = job.modules.find(({ id }) => id === moduleId);
   if (!module) return refuse('moduleId', 'That module is not in the job.');
-  const rails = findModuleType(module.typeId)?.terminals.filter(({ name }) => isCommon(module, name));
-  if (!rails?.some(({ name }) => name === common)) refuse('common', `${module.tag} has no ${common}.`);
+  if (!isCommon(job, module, common)) refuse('common', `${module.tag} has no ${common}.`);
   const ref = `${moduleId}:${common}`;
   const index = new JobIndex(job);
   const old = index
@@ -354,11 +415,13 @@ function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>)
   return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
 }
 
-/** Terminals that belong on a rail: commons of groups, and the module's own supply. */
-function isCommon(module: Module, terminal: string): boolean {
-  const type = findModuleType(module.typeId);
+/** Whether a terminal belongs on a rail: the common of a group, or of a port. */
+function isCommon(job: JobContent, module: Module, terminal: string): boolean {
+  const types = partTypesOf(job);
+  const type = types.findModule(module);
+  if (!type?.terminals.some(({ name }) => name === terminal)) return false;
   return (
-    (type?.groups.some(({ common }) => common === terminal) ?? false) ||
-    portsOf(module).some(({ common }) => common === terminal)
+    type.groups.some(({ common }) => common === terminal) ||
+    types.ports(module).some(({ common }) => common === terminal)
   );
 }

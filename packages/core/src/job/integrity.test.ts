@@ -1,5 +1,5 @@
 import { bareJob, jobWith, withModule } from '../../test/jobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { checkIntegrity } from './integrity.ts';
 import { JobIndex, otherEnd } from './jobIndex.ts';
 import { commonWire, contactRail, numbering, proposeWires } from './propose.ts';
@@ -48,7 +48,7 @@ describe('integrity', () => {
       id: 's',
       pointId: 'gone',
       step: 'tug',
-      subject: '',
+      fingerprint: {},
       by: 'MR',
       at: '2026-01-01T00:00:00Z',
     };
@@ -122,14 +122,9 @@ describe('proposing wires', () => {
 
   test('a through-beam pair gets wires for its emitter too', () => {
     const job = withModule(bareJob(), 'm', 'di8-both-8', ['-']);
-    const device = {
-      id: 'd',
-      tag: 'D',
-      typeId: 'through-beam-3w',
-      output: 'pnp' as const,
-      logic: 'light' as const,
-    };
-    const wires = proposeWires(job, device, { moduleId: 'm', channel: 2 });
+    const point = { id: 'p', tag: 'P', name: 'P', deviceId: 'd', bit: 'direct' as const };
+    const devices = [{ id: 'd', tag: 'D', typeId: 'through-beam-3w' }];
+    const wires = proposeWires({ ...job, devices, points: [point] }, point, { moduleId: 'm', channel: 2 });
     expect(wires.map(({ from, to }) => `${from} ${to}`)).toEqual([
       'd:BN g1:+',
       'd:BU g1:-',

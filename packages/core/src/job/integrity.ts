@@ -1,9 +1,10 @@
-import { findDeviceType, findModuleType, moduleType, portsOf, supplyTerminals } from '../catalog/index.ts';
-import type { PartType } from '../catalog/index.ts';
-import type { JobContent, Settings, Wire, Problem } from '../model/index.ts';
-import { SHELVES, splitRef } from '../model/index.ts';
+import { outputOfType, partTypesOf, supplyTerminals } from '../catalog/index.ts';
+import type { DeviceType, PartType } from '../catalog/index.ts';
+import type { Device, JobContent, Settings, Wire, Problem } from '../model/index.ts';
+import { COLLECTION_NAMES, splitRef } from '../model/index.ts';
 import { feedersOf } from './feeders.ts';
-import { imageOf } from './jobIndex.ts';
+import { imageOf } from './addresses.ts';
+import { checkOwnKinds } from './ownKindIntegrity.ts';
 import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
 
@@ -13,6 +14,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
   return [
     ...checkIds(job),
     ...checkTags(job),
+    ...checkOwnKinds(job),
     ...typeProblems,
     ...checkSupplies(job),
     ...checkPoints(job),
@@ -25,10 +27,10 @@ export function checkIntegrity(job: JobContent): Problem[] {
 function checkIds(job: JobContent): Problem[] {
   const problems: Problem[] = [];
   const items = new Map<string, string>();
-  for (const shelf of SHELVES) {
-    const own = ['supplies', 'modules', 'devices'].includes(shelf) ? items : new Map<string, string>();
-    job[shelf].forEach(({ id }, i) => {
-      const path = `${shelf}[${i}].id`;
+  for (const collection of COLLECTION_NAMES) {
+    const own = ['supplies', 'modules', 'devices'].includes(collection) ? items : new Map<string, string>();
+    job[collection].forEach(({ id }, i) => {
+      const path = `${collection}[${i}].id`;
       const first = own.get(id);
       if (first)
         problems.push({ path, message: `The id “${id}” is used already by ${first}. Each needs its own.` });
@@ -96,92 +98,128 @@ function checkSettings(type: PartType, settings: Settings | undefined, path: str
 }
 
 function checkTypes(job: JobContent): Problem[] {
-  const problems: Problem[] = [];
-  job.modules.forEach((module, i) => {
-    const type = findModuleType(module.typeId);
-    const path = `modules[${i}].typeId`;
-    if (!type) problems.push({ path, message: `The catalog holds no module type “${module.typeId}”.` });
-    else problems.push(...checkSettings(type, module.settings, `modules[${i}]`));
+  const types = partTypesOf(job);
+  return [
+    ...job.modules.flatMap((module, i): Problem[] => {
+      const type = types.findModule(module);
+      return type
+        ? checkSettings(type, module.settings, `modules[${i}]`)
+        : [{ path: `modules[${i}].typeId`, message: `There is no kind of module “${module.typeId}”.` }];
+    }),
+    ...job.devices.flatMap((device, i): Problem[] => {
+      const type = types.findDevice(device);
+      return type
+        ? [
+            ...checkSettings(type, device.settings, `devices[${i}]`),
+            ...checkOutputs(type, device, `devices[${i}]`),
+          ]
+        : [{ path: `devices[${i}].typeId`, message: `There is no kind of device “${device.typeId}”.` }];
+    }),
+  ];
+}
+
+/** Outputs that a device does not have, or that are chosen as it does not offer them. */
+function checkOutputs(type: DeviceType, { outputs = {} }: Device, path: string): Problem[] {
+  return Object.entries(outputs).flatMap(([id, { kind, logic }]): Problem[] => {
+    const output = type.outputs.find((own) => own.id === id);
+    if (!output)
+      return [
+        {
+          path: `${path}.outputs.${id}`,
+          message: `${type.name} has no output “${id}”. Allowed: ${type.outputs.map((own) => own.id).join(', ')}.`,
+        },
+      ];
+    return [
+      ...(output.kinds.includes(kind)
+        ? []
+        : [
+            {
+              path: `${path}.outputs.${id}.kind`,
+              message: `${type.name} has no ${kind} output. Allowed: ${output.kinds.join(', ')}.`,
+            },
+          ]),
+      ...(output.logics.includes(logic)
+        ? []
+        : [
+            {
+              path: `${path}.outputs.${id}.logic`,
+              message: `${type.name} cannot be “${logic}”. Allowed: ${output.logics.join(', ')}.`,
+            },
+          ]),
+    ];
   });
-  job.devices.forEach((device, i) => {
-    const type = findDeviceType(device.typeId);
-    const path = `devices[${i}]`;
-    if (!type) {
-      problems.push({
-        path: `${path}.typeId`,
-        message: `The catalog holds no device type “${device.typeId}”.`,
-      });
-      return;
-    }
-    problems.push(...checkSettings(type, device.settings, path));
-    if (!type.outputs.includes(device.output))
-      problems.push({
-        path: `${path}.output`,
-        message: `${type.name} has no ${device.output} output. Allowed: ${type.outputs.join(', ')}.`,
-      });
-    if (!type.logics.includes(device.logic))
-      problems.push({
-        path: `${path}.logic`,
-        message: `${type.name} cannot be “${device.logic}”. Allowed: ${type.logics.join(', ')}.`,
-      });
-  });
-  return problems;
 }
 
 function checkPoints(job: JobContent): Problem[] {
+  return [...checkOwners(job), ...checkPointIds(job)];
+}
+
+/** Devices that points claim: each output serves one point, each further part too, and none is both. */
+function checkOwners(job: JobContent): Problem[] {
   const problems: Problem[] = [];
-  const devices = new Set(job.devices.map((d) => d.id));
-  const points = new Set(job.points.map((p) => p.id));
+  const types = partTypesOf(job);
+  const devices = new Map(job.devices.map((device) => [device.id, device]));
   const owner = new Map<string, string>();
-  job.points.forEach((point, i) => {
-    const path = `points[${i}].deviceId`;
-    if (!devices.has(point.deviceId))
+  const claim = (key: string, tag: string, path: string): void => {
+    const other = owner.get(key);
+    if (other) problems.push({ path, message: `${tag} and ${other} claim the same device.` });
+    owner.set(key, tag);
+  };
+  const unknown = (path: string, tag: string, id: string): void =>
+    void problems.push({ path, message: `${tag} names a device “${id}” that the job does not hold.` });
+  job.points.forEach(({ tag, deviceId, outputId }, i) => {
+    const device = devices.get(deviceId);
+    if (!device) return unknown(`points[${i}].deviceId`, tag, deviceId);
+    const type = types.findDevice(device);
+    const output = type && outputOfType(type, outputId);
+    if (type && outputId !== undefined && output?.id !== outputId)
       problems.push({
-        path,
-        message: `${point.tag} names a device “${point.deviceId}” that the job does not hold.`,
+        path: `points[${i}].outputId`,
+        message: `${type.name} has no output “${outputId}”. Allowed: ${type.outputs.map(({ id }) => id).join(', ')}.`,
       });
-    const other = owner.get(point.deviceId);
-    if (other) problems.push({ path, message: `${point.tag} and ${other} claim the same device.` });
-    owner.set(point.deviceId, point.tag);
+    claim(`${deviceId}/${output?.id ?? ''}`, tag, `points[${i}].deviceId`);
+    owner.set(deviceId, owner.get(deviceId) ?? tag);
   });
-  job.points.forEach((point, i) => {
-    point.helperIds?.forEach((id, k) => {
-      const at = `points[${i}].helperIds[${k}]`;
-      if (!devices.has(id))
-        problems.push({
-          path: at,
-          message: `${point.tag} names a device “${id}” that the job does not hold.`,
-        });
-      const other = owner.get(id);
-      if (other) problems.push({ path: at, message: `${point.tag} and ${other} claim the same device.` });
-      owner.set(id, point.tag);
-    });
-  });
-  for (const shelf of ['stamps', 'results', 'calibrations'] as const)
-    job[shelf].forEach(({ pointId }, i) => {
-      if (!points.has(pointId))
-        problems.push({ path: `${shelf}[${i}].pointId`, message: `The job holds no point “${pointId}”.` });
-    });
+  job.points.forEach(({ tag, helperIds = [] }, i) =>
+    helperIds.forEach((id, k) => {
+      const path = `points[${i}].helperIds[${k}]`;
+      if (!devices.has(id)) unknown(path, tag, id);
+      else claim(id, tag, path);
+    }),
+  );
   return problems;
+}
+
+/** What is about a point that the job does not hold. */
+function checkPointIds(job: JobContent): Problem[] {
+  const points = new Set(job.points.map(({ id }) => id));
+  return (['stamps', 'results', 'calibrations'] as const).flatMap((collection) =>
+    job[collection].flatMap(({ pointId }, i) =>
+      points.has(pointId)
+        ? []
+        : [{ path: `${collection}[${i}].pointId`, message: `The job holds no point “${pointId}”.` }],
+    ),
+  );
 }
 
 function terminalNames(job: JobContent): Map<string, { tag: string; terminals: readonly string[] }> {
   const map = new Map<string, { tag: string; terminals: readonly string[] }>();
   for (const s of job.supplies) map.set(s.id, { tag: s.tag, terminals: supplyTerminals(s) });
+  const types = partTypesOf(job);
   for (const m of job.modules)
-    map.set(m.id, { tag: m.tag, terminals: moduleType(m.typeId).terminals.map((t) => t.name) });
+    map.set(m.id, { tag: m.tag, terminals: types.module(m).terminals.map((t) => t.name) });
   for (const d of job.devices)
-    map.set(d.id, { tag: d.tag, terminals: findDeviceType(d.typeId)!.terminals.map((t) => t.name) });
+    map.set(d.id, { tag: d.tag, terminals: types.device(d).terminals.map((t) => t.name) });
   return map;
 }
 
 /** Both ends of a wire, as planned and as found, each with its path. */
-function endsOf({ from, to, landed }: Wire, path: string): { ref: string; path: string }[] {
+function endsOf({ from, to, asFound }: Wire, path: string): { ref: string; path: string }[] {
   return [
     { ref: from, path: `${path}.from` },
     { ref: to, path: `${path}.to` },
-    ...(landed?.from ? [{ ref: landed.from, path: `${path}.landed.from` }] : []),
-    ...(landed?.to ? [{ ref: landed.to, path: `${path}.landed.to` }] : []),
+    ...(asFound?.from ? [{ ref: asFound.from, path: `${path}.asFound.from` }] : []),
+    ...(asFound?.to ? [{ ref: asFound.to, path: `${path}.asFound.to` }] : []),
   ];
 }
 
@@ -203,7 +241,7 @@ function checkWires(job: JobContent): Problem[] {
           message: `Wire ${wire.number} ends on terminal ${terminal}, but ${owner.tag} has only ${listed(owner.terminals)}.`,
         });
     }
-    const { from = wire.from, to = wire.to } = wire.landed ?? {};
+    const { from = wire.from, to = wire.to } = wire.asFound ?? {};
     if (wire.from === wire.to || from === to)
       problems.push({
         path: `wires[${i}]`,
@@ -216,12 +254,12 @@ function checkWires(job: JobContent): Problem[] {
 /** A channel that senses serves one point only. */
 function checkChannels(job: JobContent, names: ReadonlyMap<string, { tag: string }>): Problem[] {
   const problems: Problem[] = [];
-  const pointOf = new Map(
-    job.points.flatMap((p) => [p.deviceId, ...(p.helperIds ?? [])].map((id) => [id, p.id])),
-  );
+  const types = partTypesOf(job);
+  const pointOf = pointsOfTerminals(job);
   const sensing = new Map<string, string>(
     job.modules.flatMap((module) =>
-      portsOf(module)
+      types
+        .ports(module)
         .filter(({ kind }) => kind === 'digital' || kind === 'analog')
         .map((port) => [`${module.id}:${port.terminal}`, `${module.tag} ${port.label}`] as const),
     ),
@@ -235,7 +273,7 @@ function checkChannels(job: JobContent, names: ReadonlyMap<string, { tag: string
     ] as const) {
       const label = sensing.get(end);
       const device = splitRef(far).item;
-      const point = pointOf.get(device) ?? device;
+      const point = pointOf.get(far) ?? pointOf.get(device) ?? device;
       if (!label || !devices.has(device)) continue;
       const first = taken.get(end);
       if (first && first.point !== point)
@@ -249,6 +287,21 @@ function checkChannels(job: JobContent, names: ReadonlyMap<string, { tag: string
   return problems;
 }
 
+/** The point that a terminal, or a whole device, belongs to. */
+function pointsOfTerminals(job: JobContent): Map<string, string> {
+  const types = partTypesOf(job);
+  const map = new Map<string, string>();
+  for (const point of job.points) {
+    for (const id of point.helperIds ?? []) map.set(id, point.id);
+    const device = job.devices.find(({ id }) => id === point.deviceId);
+    const type = device && types.findDevice(device);
+    const output = type && outputOfType(type, point.outputId);
+    for (const name of output?.terminals ?? []) map.set(`${point.deviceId}:${name}`, point.id);
+    if (!map.has(point.deviceId)) map.set(point.deviceId, point.id);
+  }
+  return map;
+}
+
 function listed(names: readonly string[]): string {
   return names.length <= 6
     ? names.join(', ')
@@ -259,7 +312,7 @@ function checkAddresses(job: JobContent): Problem[] {
   const problems: Problem[] = [];
   const used = new Map<string, string>();
   job.modules.forEach((module, i) => {
-    const image = imageOf(module);
+    const image = imageOf(partTypesOf(job).module(module));
     if (!image) return;
     for (let byte = module.firstByte; byte < module.firstByte + image.bytes; byte++) {
       const key = `${image.area}${byte}`;

@@ -1,4 +1,4 @@
-import { findDeviceType, findModuleType, parametersOfType } from '../catalog/index.ts';
+import { parametersOfType, partTypesOf } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import { knownDescription } from '../ioLink/index.ts';
 import type { KnownDescription } from '../ioLink/index.ts';
@@ -13,23 +13,26 @@ export function descriptionOf(
   return row && knownDescription(row.text);
 }
 
-/** Everything that a device or module is set to: what its type brings, then what its description file names. */
-export function parametersOfItem(
-  item: Device | Module,
-  descriptions: readonly Description[],
-): readonly Parameter[] {
-  const type = findDeviceType(item.typeId) ?? findModuleType(item.typeId);
+type Known = Pick<JobContent, 'descriptions' | 'ownDevices' | 'ownModules'>;
+
+/** Everything that a device is set to: what its kind brings, then what its description file names. */
+function parametersOfDevice(device: Device, job: Known): readonly Parameter[] {
+  const type = partTypesOf(job).findDevice(device);
   if (!type) return [];
-  const own = parametersOfType(type);
-  const known = 'descriptionId' in item ? descriptionOf(descriptions, item) : undefined;
-  return known ? [...own, ...known.parameters] : own;
+  const known = descriptionOf(job.descriptions, device);
+  return known ? [...parametersOfType(type), ...known.parameters] : parametersOfType(type);
 }
 
-/** The same for a part of a job by its id; nothing for one that it does not hold. */
-export function parametersOf(
-  { devices, modules, descriptions }: JobContent,
-  itemId: string,
-): readonly Parameter[] {
-  const item = devices.find(({ id }) => id === itemId) ?? modules.find(({ id }) => id === itemId);
-  return item ? parametersOfItem(item, descriptions) : [];
+/** Everything that a module is set to. */
+function parametersOfModule(module: Module, job: Known): readonly Parameter[] {
+  const type = partTypesOf(job).findModule(module);
+  return type ? parametersOfType(type) : [];
+}
+
+/** Everything that a part of a job is set to, by its id; nothing for one that it does not hold. */
+export function parametersOf(job: JobContent, itemId: string): readonly Parameter[] {
+  const device = job.devices.find(({ id }) => id === itemId);
+  if (device) return parametersOfDevice(device, job);
+  const module = job.modules.find(({ id }) => id === itemId);
+  return module ? parametersOfModule(module, job) : [];
 }

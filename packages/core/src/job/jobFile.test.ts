@@ -33,8 +33,8 @@ const refusal = (content: string): string => {
 };
 
 test('a job goes out and comes back the same', () => {
-  expect(readJobFile(text)).toEqual(job);
-  expect(writeJobFile(readJobFile(text))).toBe(text);
+  expect(readJobFile(text)).toEqual({ job });
+  expect(writeJobFile(readJobFile(text).job)).toBe(text);
 });
 
 test('the published schema takes what is written, and refuses what it should', () => {
@@ -42,19 +42,19 @@ test('the published schema takes what is written, and refuses what it should', (
   addFormats(ajv);
   const valid = ajv.compile(jobFileSchema());
   expect(valid(JSON.parse(text))).toBe(true);
-  expect(valid({ format: 'keypost-job', version: 2, job: {} })).toBe(false);
+  expect(valid({ format: 'keypost-job', version: 3, job: {} })).toBe(false);
 });
 
 test.each<[string, string, RegExp]>([
-  ['no JSON', '{ "format": "keypost-job",\n "version": 1,\n oops', /line 3/],
+  ['no JSON', '{ "format": "keypost-job",\n "version": 2,\n oops', /line 3/],
   ['something else', '{"hello": 1}', /not a Key Post job/],
   ['a list', '[]', /not a Key Post job/],
-  ['a newer version', changed((f) => (f.version = 2)), /version 2; this Key Post reads up to 1/],
+  ['a newer version', changed((f) => (f.version = 3)), /version 3; this Key Post reads up to 2/],
   ['no version', changed((f) => (f.version = 'one')), /does not say its version/],
   [
     'an unknown module type',
     changed((f) => Object.assign(f.job.modules![0]!, { typeId: 'x' })),
-    /job\.modules\[0\]\.typeId.*no module type/,
+    /job\.modules\[0\]\.typeId.*no kind of module/,
   ],
   [
     'an unknown device type',

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { JobContent, JobProblem, pathText } from '../model/index.ts';
 import { checkIntegrity } from './integrity.ts';
+import { fromVersion1 } from './jobVersion1.ts';
+import { parseJson } from './parseJson.ts';
 
 /** Name and version of the open job file; docs/job-format.md describes it. */
 const JOB_FORMAT = 'keypost-job';
-const JOB_VERSION = 1;
+const JOB_VERSION = 2;
 /** A job file may hold at most this many bytes. */
 export const MOST_FILE_BYTES = 16 * 1024 * 1024;
 
@@ -24,12 +26,18 @@ export function jobFileSchema(): object {
   return z.toJSONSchema(JobFile, { target: 'draft-2020-12', io: 'input' });
 }
 
+/** A job as it was read; of version 1 the titles by which its stamps held, which `sealVersion1` takes. */
+export interface ReadJob {
+  readonly job: JobContent;
+  readonly titles?: ReadonlyMap<string, string>;
+}
+
 /**
  * Reads a job file.
  * @throws JobProblem with every problem found: not JSON, another format, a newer version, a field out of its range,
  * an unknown type, a wire to a terminal that does not exist …
  */
-export function readJobFile(text: string): JobContent {
+export function readJobFile(text: string): ReadJob {
   if (new TextEncoder().encode(text).length > MOST_FILE_BYTES)
     refuse(
       '',
@@ -39,7 +47,7 @@ export function readJobFile(text: string): JobContent {
 }
 
 /** Reads a job file that has been parsed from JSON already. @throws JobProblem as `readJobFile`. */
-function readJobDocument(document: unknown): JobContent {
+function readJobDocument(document: unknown): ReadJob {
   if (
     typeof document !== 'object' ||
     document === null ||
@@ -55,7 +63,8 @@ function readJobDocument(document: unknown): JobContent {
       'version',
       `The file has version ${version}; this Key Post reads up to ${JOB_VERSION}. Update Key Post first.`,
     );
-  const parsed = JobFile.safeParse(document);
+  const { titles, file } = version === 1 ? asVersion2(document) : { titles: undefined, file: document };
+  const parsed = JobFile.safeParse(file);
   if (!parsed.success)
     throw new JobProblem(
       parsed.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
@@ -65,21 +74,15 @@ function readJobDocument(document: unknown): JobContent {
     throw new JobProblem(
       problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })),
     );
-  return parsed.data.job;
+  return { job: parsed.data.job, ...(titles && { titles }) };
 }
 
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : '';
-    const position = /position (\d+)/.exec(detail)?.[1];
-    const line = position === undefined ? undefined : text.slice(0, Number(position)).split('\n').length;
-    return refuse(
-      line ? `line ${line}` : '',
-      `This is not JSON${line ? `; line ${line} breaks off or holds a stray character` : ''}.`,
-    );
-  }
+/** A document of version 1 as one of today. */
+function asVersion2(document: object): { file: unknown; titles?: ReadJob['titles'] } {
+  const { job } = document as { job?: unknown };
+  if (typeof job !== 'object' || job === null) return { file: document };
+  const { job: next, titles } = fromVersion1(job as Record<string, unknown>);
+  return { file: { format: JOB_FORMAT, version: JOB_VERSION, job: next }, titles };
 }
 
 function refuse(path: string, message: string): never {

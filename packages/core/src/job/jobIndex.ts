@@ -1,8 +1,8 @@
-import { deviceType, moduleType, portsOf } from '../catalog/index.ts';
-import type { ModuleType, Port, TerminalRole } from '../catalog/index.ts';
+import { outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
+import type { DeviceOutput, DeviceType, ModuleType, PartTypes, Port } from '../catalog/index.ts';
 import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
-import { landedWires } from './landedWires.ts';
+import { asFoundWires } from './asFoundWires.ts';
 
 /** A place on a module. */
 export interface ChannelPlace {
@@ -13,32 +13,16 @@ export interface ChannelPlace {
 /** A terminal of a supply: plus and minus, line and neutral, earth. */
 export type Rail = '+' | '-' | 'L' | 'N' | 'PE';
 
-/** Roles of the lead that decides on which port a device sits, the telling ones first. */
-export const SIGNAL_ROLES: readonly TerminalRole[] = [
-  'out',
-  'signal',
-  'loopMinus',
-  'wiper',
-  'element',
-  'pulse',
-  'dataLine',
-  'lineB',
-  'socket',
-  'channel1Return',
-  'sideB',
-  'sideA',
-  'loadPlus',
-  'loadMinus',
-];
-
 /** Looks things up in a job: by id, and what hangs on a terminal. Made once for a job that no longer changes. */
 export class JobIndex {
   readonly job: JobContent;
+  /** The kinds of devices and modules that the job can use. */
+  readonly types: PartTypes;
   private readonly supplies: ReadonlyMap<string, Supply>;
   private readonly modules: ReadonlyMap<string, Module>;
   private readonly devices: ReadonlyMap<string, Device>;
   private readonly points: ReadonlyMap<string, Point>;
-  private readonly pointOfDevice: ReadonlyMap<string, Point>;
+  private readonly pointsOfDevice: ReadonlyMap<string, readonly Point[]>;
   private readonly wires: ReadonlyMap<string, readonly Wire[]>;
   private byId?: ReadonlyMap<string, Wire>;
   private entries?: ReadonlyMap<string, readonly Entry[]>;
@@ -47,24 +31,52 @@ export class JobIndex {
 
   constructor(job: JobContent) {
     this.job = job;
+    this.types = partTypesOf(job);
     this.supplies = new Map(job.supplies.map((row) => [row.id, row]));
     this.modules = new Map(job.modules.map((row) => [row.id, row]));
     this.devices = new Map(job.devices.map((row) => [row.id, row]));
     this.points = new Map(job.points.map((row) => [row.id, row]));
-    this.pointOfDevice = new Map(
-      job.points.flatMap((row) => [
-        ...(row.helperIds ?? []).map((id) => [id, row] as const),
-        [row.deviceId, row] as const,
-      ]),
-    );
-    this.wires = byTerminal(landedWires(job.wires));
+    this.pointsOfDevice = byDevice(job.points);
+    this.wires = byTerminal(asFoundWires(job.wires));
   }
 
   supply = (id: string): Supply | undefined => this.supplies.get(id);
   module = (id: string): Module | undefined => this.modules.get(id);
   device = (id: string): Device | undefined => this.devices.get(id);
-  /** The point that a device belongs to, be it the point's own or a helper. */
-  pointFor = (deviceId: string): Point | undefined => this.pointOfDevice.get(deviceId);
+  /** The points that a device belongs to, be it their own or one of their further parts. */
+  pointsFor = (deviceId: string): readonly Point[] => this.pointsOfDevice.get(deviceId) ?? [];
+  /** The first point that a device belongs to. */
+  pointFor = (deviceId: string): Point | undefined => this.pointsFor(deviceId)[0];
+
+  /** What a device of the job is, with its own figures. @throws Error for a kind that is not known. */
+  deviceType = (device: Device): DeviceType => this.types.device(device);
+  /** What a module of the job is, with its own figures. @throws Error for a kind that is not known. */
+  moduleType = (module: Module): ModuleType => this.types.module(module);
+
+  /** The output of its device that a point is about; nothing for a device without any. */
+  outputOf = (point: Point): DeviceOutput | undefined =>
+    outputOfType(this.deviceType(this.deviceOf(point)), point.outputId);
+
+  /** The leads of those outputs that decide on which port they sit, the telling ones of its own output first. */
+  ownTerminals(point: Point): string[] {
+    const type = this.deviceType(this.deviceOf(point));
+    return this.ownOutputs(point).flatMap((output) => tellingTerminals(type, output));
+  }
+
+  /** The outputs that are a point's business: its own, and for the first point of a device those of no other. */
+  ownOutputs(point: Point): DeviceOutput[] {
+    const device = this.deviceOf(point);
+    const type = this.deviceType(device);
+    const own = this.outputOf(point);
+    const claimed = new Set(
+      this.pointsFor(device.id)
+        .filter(({ deviceId }) => deviceId === device.id)
+        .map((other) => this.outputOf(other)?.id),
+    );
+    const first = this.pointsFor(device.id).find(({ deviceId }) => deviceId === device.id);
+    const free = first?.id === point.id ? type.outputs.filter(({ id }) => !claimed.has(id)) : [];
+    return [...(own ? [own] : []), ...free];
+  }
 
   /** @throws Error when the job has no such point. */
   point(id: string): Point {
@@ -109,12 +121,18 @@ export class JobIndex {
     return (this.devices.get(item) ?? this.modules.get(item) ?? this.supplies.get(item))?.tag ?? item;
   }
 
-  typeOf = (moduleId: string): ModuleType => moduleType(this.modules.get(moduleId)!.typeId);
+  /** @throws Error when the job has no such module. */
+  typeOf(moduleId: string): ModuleType {
+    const module = this.modules.get(moduleId);
+    if (!module) throw new Error(`The job has no module "${moduleId}".`);
+    return this.moduleType(module);
+  }
 
   portsOf(moduleId: string): readonly Port[] {
     let ports = this.ports.get(moduleId);
     if (!ports) {
-      ports = portsOf(this.modules.get(moduleId)!);
+      const module = this.modules.get(moduleId);
+      ports = module ? this.types.ports(module) : [];
       this.ports.set(moduleId, ports);
     }
     return ports;
@@ -135,25 +153,37 @@ export class JobIndex {
     return port && { moduleId: item, channel: port.channel };
   }
 
-  /** Where a device's signal wire ends on a module, if it does; where it was planned to, if it was not found there. */
-  placeOf(device: Device): ChannelPlace | undefined {
+  /** Where a point's signal wire ends on a module, if it does; where it was planned to, if it was not found there. */
+  placeOf(point: Point): ChannelPlace | undefined {
+    const names = this.ownTerminals(point);
     return (
-      this.placeAlong(device, (ref) => this.wiresAt(ref)) ??
-      this.placeAlong(device, (ref) => this.plannedAt(ref))
+      this.placeFrom(point.deviceId, names, (ref) => this.wiresAt(ref)) ??
+      this.placeFrom(point.deviceId, names, (ref) => this.plannedAt(ref))
     );
   }
 
-  private placeAlong(device: Device, wiresAt: (ref: string) => readonly Wire[]): ChannelPlace | undefined {
-    const { terminals } = deviceType(device.typeId);
-    for (const role of SIGNAL_ROLES)
-      for (const terminal of terminals) {
-        if (terminal.role !== role) continue;
-        const ref = `${device.id}:${terminal.name}`;
-        for (const wire of wiresAt(ref)) {
-          const place = this.placeAt(otherEnd(wire, ref));
-          if (place) return place;
-        }
+  /** Where any output of a device is landed, its first before the others; by the panel, else by the plan. */
+  placeOfDevice(device: Device): ChannelPlace | undefined {
+    const type = this.deviceType(device);
+    const names = type.outputs.flatMap((output) => tellingTerminals(type, output));
+    return (
+      this.placeFrom(device.id, names, (ref) => this.wiresAt(ref)) ??
+      this.placeFrom(device.id, names, (ref) => this.plannedAt(ref))
+    );
+  }
+
+  private placeFrom(
+    deviceId: string,
+    names: readonly string[],
+    wiresAt: (ref: string) => readonly Wire[],
+  ): ChannelPlace | undefined {
+    for (const name of names) {
+      const ref = `${deviceId}:${name}`;
+      for (const wire of wiresAt(ref)) {
+        const place = this.placeAt(otherEnd(wire, ref));
+        if (place) return place;
       }
+    }
     return undefined;
   }
 
@@ -162,7 +192,21 @@ export class JobIndex {
     const found = this.across(`${place.moduleId}:${this.port(place).terminal}`).flatMap(
       (ref) => this.devices.get(splitRef(ref).item) ?? [],
     );
-    return found.find(({ id }) => this.pointOfDevice.get(id)?.deviceId === id) ?? found[0];
+    return found.find(({ id }) => this.pointFor(id)?.deviceId === id) ?? found[0];
+  }
+
+  /** The point that is landed on a channel: that whose own output ends there, before any other of its device. */
+  pointAt(place: ChannelPlace): Point | undefined {
+    const device = this.deviceAt(place);
+    const points = device ? this.pointsFor(device.id) : [];
+    const here = ({ moduleId, channel }: ChannelPlace): boolean =>
+      moduleId === place.moduleId && channel === place.channel;
+    return (
+      points.find((point) => {
+        const at = point.deviceId === device?.id ? this.placeOf(point) : undefined;
+        return at !== undefined && here(at);
+      }) ?? points[0]
+    );
   }
 
   /** The rail on which a group's common sits: its supply and sign, or nothing. */
@@ -192,6 +236,17 @@ export class JobIndex {
   }
 }
 
+function byDevice(points: readonly Point[]): Map<string, Point[]> {
+  const map = new Map<string, Point[]>();
+  for (const point of points)
+    for (const id of [point.deviceId, ...(point.helperIds ?? [])]) {
+      const list = map.get(id);
+      if (list) list.push(point);
+      else map.set(id, [point]);
+    }
+  return map;
+}
+
 function byItem(entries: readonly Entry[]): Map<string, Entry[]> {
   const map = new Map<string, Entry[]>();
   for (const entry of entries) {
@@ -215,39 +270,4 @@ function byTerminal(wires: readonly Wire[]): Map<string, Wire[]> {
 
 export function otherEnd(wire: Wire, ref: string): string {
   return wire.from === ref ? wire.to : wire.from;
-}
-
-/** Bytes that a module takes in the controller's image, and in which of its areas (IEC 61131-3: I or Q). */
-export function imageOf(module: Module): { area: 'I' | 'Q'; bytes: number } | undefined {
-  const type = moduleType(module.typeId);
-  const count = portsOf(module).length;
-  switch (type.family) {
-    case 'inputs':
-      return { area: 'I', bytes: Math.ceil(count / 8) };
-    case 'outputs':
-      return { area: 'Q', bytes: Math.ceil(count / 8) };
-    case 'analog inputs':
-      return { area: 'I', bytes: 2 * count };
-    case 'counter':
-      return { area: 'I', bytes: 4 * count };
-    default:
-      return undefined;
-  }
-}
-
-/**
- * Address of a channel in the form of IEC 61131-3 direct variables: `%IX<byte>.<bit>`, `%QX…`, `%IW<byte>`,
- * `%ID<byte>`. Bits count through the module from its first byte. Nothing for a module without an image.
- */
-export function addressOf(module: Module, channel: number): string | undefined {
-  const image = imageOf(module);
-  if (!image) return undefined;
-  switch (moduleType(module.typeId).family) {
-    case 'analog inputs':
-      return `%IW${module.firstByte + 2 * channel}`;
-    case 'counter':
-      return `%ID${module.firstByte + 4 * channel}`;
-    default:
-      return `%${image.area}X${module.firstByte + Math.floor(channel / 8)}.${channel % 8}`;
-  }
 }

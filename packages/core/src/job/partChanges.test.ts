@@ -1,6 +1,7 @@
 import { guardJob, relayJob } from '../../test/families.ts';
 import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
-import type { JobContent, Supply } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
+import type { Supply } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { judge } from '../verdict/judge.ts';
@@ -26,7 +27,7 @@ const mains: Supply = {
   kind: 'ac',
   volts: 230,
   tolerancePercent: 10,
-  innerOhms: 0.5,
+  internalOhms: 0.5,
   limitAmps: 16,
 };
 
@@ -56,7 +57,7 @@ describe('supplies', () => {
   test.each([
     [{ volts: 5 }, /at least 10 V/],
     [{ limitAmps: 0 }, /able to give current/],
-    [{ innerOhms: -1 }, /cannot be negative/],
+    [{ internalOhms: -1 }, /cannot be negative/],
     [{ otherAmps: -1 }, /0 A or more/],
     [{ feed: { from: 'g1', protection: 'fuse', lengthM: 0, mm2: 1 } }, /longer than 0 m/],
     [{ feed: { from: 'g1', protection: 'hope', lengthM: 1, mm2: 1 } }, /fuse/],
@@ -126,23 +127,23 @@ describe('wires as found', () => {
   const coil = job.wires.find(({ from }) => from === 'k1:A1')!;
 
   test('count where they were found; the plan stays', () => {
-    const found = after(job, { kind: 'landWire', wireId: coil.id, landed: { from: 'k1:12' } });
+    const found = after(job, { kind: 'landWire', wireId: coil.id, asFound: { from: 'k1:12' } });
     const index = new JobIndex(found);
     expect(index.wiresAt('k1:A1')).toEqual([]);
     expect(index.plannedAt('k1:A1').map(({ id }) => id)).toEqual([coil.id]);
     expect(index.wiresAt('k1:12').map(({ id }) => id)).toContain(coil.id);
     expect(judge(analyse(index, 'px-1')).status).toBe('cannot');
-    const back = after(found, { kind: 'landWire', wireId: coil.id, landed: null });
+    const back = after(found, { kind: 'landWire', wireId: coil.id, asFound: null });
     expect(back).toEqual(job);
   });
 
   test('nothing other is no difference: the row is as if it had never been touched', () => {
-    expect(after(job, { kind: 'landWire', wireId: coil.id, landed: {} })).toEqual(job);
+    expect(after(job, { kind: 'landWire', wireId: coil.id, asFound: {} })).toEqual(job);
   });
 
   test('on a terminal that is not there are refused', () => {
-    const to = (landed: object): string =>
-      refusal(job, { kind: 'landWire', wireId: coil.id, landed } as Change);
+    const to = (asFound: object): string =>
+      refusal(job, { kind: 'landWire', wireId: coil.id, asFound } as Change);
     expect(to({ to: 'k1:99' })).toMatch(/has only/);
     expect(to({ to: 'zz:1' })).toMatch(/does not hold/);
     expect(to({ from: coil.to })).toMatch(/same terminal/);
@@ -152,7 +153,7 @@ describe('wires as found', () => {
     const found = after(withModule(job, 'n', BOTH8, ['-'], 8), {
       kind: 'landWire',
       wireId: coil.id,
-      landed: { to: 'n:I3' },
+      asFound: { to: 'n:I3' },
     });
     const without = after(found, { kind: 'removeModule', id: 'n' });
     expect(without.wires.find(({ id }) => id === coil.id)).toEqual(coil);

@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalog/index.ts';
 import type { Entry } from '../model/index.ts';
-import { parametersOfItem } from './itemParameters.ts';
+import { parametersOf } from './itemParameters.ts';
 import type { JobIndex } from './jobIndex.ts';
 
 /** A value of a parameter as somebody saw it. */
@@ -26,7 +26,7 @@ export interface Present {
 export function presentValues(index: JobIndex, itemId: string, until?: string): Present {
   const item = index.device(itemId) ?? index.module(itemId);
   const entries = index.entriesOf(itemId).filter(({ at }) => until === undefined || at <= until);
-  const parameters = item && entries.length ? parametersOfItem(item, index.job.descriptions) : [];
+  const parameters = item && entries.length ? parametersOf(index.job, itemId) : [];
   const values = new Map<string, Seen>();
   const wiped = new Map<string, Parameter>();
   for (const entry of entries) {

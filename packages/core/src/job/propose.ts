@@ -1,6 +1,15 @@
-import { deviceType, moduleType } from '../catalog/index.ts';
-import type { DeviceTerminal, Port, TerminalRole } from '../catalog/index.ts';
-import type { ColourRegion, Device, JobContent, Module, Supply, Wire, WireColour } from '../model/index.ts';
+import { partTypesOf } from '../catalog/index.ts';
+import type { PartTerminal, Port, TerminalRole } from '../catalog/index.ts';
+import type {
+  ColourRegion,
+  Device,
+  JobContent,
+  Module,
+  Point,
+  Supply,
+  Wire,
+  WireColour,
+} from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { ChannelPlace, Rail } from './jobIndex.ts';
 import { JobIndex } from './jobIndex.ts';
@@ -23,16 +32,26 @@ export const RAIL_COLOURS: Readonly<Record<ColourRegion, Readonly<Record<Rail, W
 export const railColour = (job: JobContent, rail: Rail): WireColour => RAIL_COLOURS[job.colours][rail];
 
 /**
- * Wires that put a device on a channel: each lead where its role belongs, at the port if that wants it, else at a
- * rail, in the colours of the device's own leads, numbered on from the highest number in the job.
+ * Wires that put a point's output on a channel: each lead where its role belongs, at the port if that wants it, else
+ * at a rail, in the colours of the device's own leads, numbered on from the highest number in the job. Leads of other
+ * points' outputs are left alone, and so is a supply that is wired already.
  * A contact takes the rail opposite to its group's common.
  */
-export function proposeWires(job: JobContent, device: Device, place: ChannelPlace): Wire[] {
+export function proposeWires(job: JobContent, point: Point, place: ChannelPlace): Wire[] {
   const index = new JobIndex(job);
+  const device = index.deviceOf(point);
+  const type = index.deviceType(device);
   const port = index.port(place);
   const number = numbering(job);
-  return deviceType(device.typeId).terminals.flatMap((terminal) => {
-    const to = target(index, device, terminal, place, port);
+  const own = index.ownOutputs(point);
+  const [first] = own;
+  return type.terminals.flatMap((terminal) => {
+    const of = type.outputs.find(({ terminals }) => terminals.includes(terminal.name));
+    if (of && !own.includes(of)) return [];
+    if (index.wiresAt(`${device.id}:${terminal.name}`).length) return [];
+    // One lead a channel is enough: what is not the point's own output stays off its input.
+    const spare = of !== undefined && of !== first && port.kind === 'digital';
+    const to = target(index, device, terminal, place, port, spare);
     return to === undefined
       ? []
       : [
@@ -60,14 +79,15 @@ function supplyFor(job: JobContent, kind: Supply['kind']): Supply | undefined {
 function target(
   index: JobIndex,
   device: Device,
-  terminal: DeviceTerminal,
+  terminal: PartTerminal,
   place: ChannelPlace,
   port: Port,
+  spare: boolean,
 ): string | undefined {
   const { role } = terminal;
   if (!role) return undefined;
   const here = port.roles[role];
-  if (here !== undefined && !secondary(device, role, port)) return `${place.moduleId}:${here}`;
+  if (here !== undefined && !spare) return `${place.moduleId}:${here}`;
   const { job } = index;
   const own = index.railOf(place.moduleId, port.common)?.supply;
   const dc = own?.kind === 'dc' ? own : supplyFor(job, 'dc');
@@ -98,16 +118,8 @@ const MINUS_ROLES: ReadonlySet<TerminalRole> = new Set([
   'elementReturn',
 ]);
 
-/** Leads that stay off a digital port although it could take them: one lead a channel is enough. */
-function secondary(device: Device, role: DeviceTerminal['role'], port: Port): boolean {
-  if (port.kind !== 'digital') return false;
-  if (role === 'complement' || role === 'auxReturn')
-    return deviceType(device.typeId).terminals.some((t) => t.role === 'out' || t.role === 'sideB');
-  return false;
-}
-
 function contactTarget(index: JobIndex, device: Device, place: ChannelPlace, port: Port): string | undefined {
-  const ac = /-ac$/.test(device.typeId) ? supplyFor(index.job, 'ac') : undefined;
+  const ac = index.deviceType(device).description.mains ? supplyFor(index.job, 'ac') : undefined;
   if (ac) return `${ac.id}:L`;
   const supply = index.railOf(place.moduleId, port.common)?.supply ?? supplyFor(index.job, 'dc');
   return supply && `${supply.id}:${contactRail(index.job, place)}`;
@@ -127,26 +139,28 @@ export function moduleSupplyWires(job: JobContent, module: Module): Wire[] {
   const dc = supplyFor(job, 'dc');
   if (!dc) return [];
   const number = numbering(job);
-  return moduleType(module.typeId).terminals.flatMap(({ name, role }) => {
-    const rail =
-      role === 'plus' || role === 'extraPlus'
-        ? '+'
-        : role === 'minus' || role === 'extraMinus'
-          ? '-'
-          : undefined;
-    return rail
-      ? [
-          {
-            id: wireId(module.id, name),
-            number: number(),
-            from: `${module.id}:${name}`,
-            to: `${dc.id}:${rail}`,
-            colour: railColour(job, rail),
-            ...PANEL,
-          },
-        ]
-      : [];
-  });
+  return partTypesOf(job)
+    .module(module)
+    .terminals.flatMap(({ name, role }) => {
+      const rail =
+        role === 'plus' || role === 'extraPlus'
+          ? '+'
+          : role === 'minus' || role === 'extraMinus'
+            ? '-'
+            : undefined;
+      return rail
+        ? [
+            {
+              id: wireId(module.id, name),
+              number: number(),
+              from: `${module.id}:${name}`,
+              to: `${dc.id}:${rail}`,
+              colour: railColour(job, rail),
+              ...PANEL,
+            },
+          ]
+        : [];
+    });
 }
 
 /** The wire from a group's common to a rail. */

@@ -1,4 +1,4 @@
-import { findDeviceType, findModuleType, readValue, settingsOf } from '../catalog/index.ts';
+import { partTypesOf, readValue, settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Module, Settings } from '../model/index.ts';
 import { JobProblem } from '../model/index.ts';
@@ -25,15 +25,15 @@ export function withLink(modules: Module[], id: string, link: string | null | un
 }
 
 /** What a part's parameter is to be by hand. */
-export function require(job: JobContent, { itemId, key, byHand }: Of<'require'>): JobContent {
+export function require(job: JobContent, { itemId, key, override }: Of<'require'>): JobContent {
   if (!isThere(job, itemId)) refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
-  if (byHand) byHand = { ...byHand, value: allowed(job, itemId, key, byHand.value, true) };
+  if (override) override = { ...override, value: allowed(job, itemId, key, override.value, true) };
   const patched = <T extends Device | Module>(row: T): T => {
     if (row.id !== itemId) return row;
-    const { [key]: _, ...others } = row.byHand ?? {};
-    const next = byHand ? { ...others, [key]: byHand } : others;
-    const { byHand: __, ...rest } = row;
-    return (Object.keys(next).length ? { ...rest, byHand: next } : rest) as T;
+    const { [key]: _, ...others } = row.override ?? {};
+    const next = override ? { ...others, [key]: override } : others;
+    const { override: __, ...rest } = row;
+    return (Object.keys(next).length ? { ...rest, override: next } : rest) as T;
   };
   return { ...job, devices: job.devices.map(patched), modules: job.modules.map(patched) };
 }
@@ -60,10 +60,10 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
       return {
         ...next,
         devices: next.devices.map((row) =>
-          row.id === itemId ? moved(row, findDeviceType(row.typeId), values) : row,
+          row.id === itemId ? moved(row, partTypesOf(job).findDevice(row), values) : row,
         ),
         modules: next.modules.map((row) =>
-          row.id === itemId ? moved(row, findModuleType(row.typeId), values) : row,
+          row.id === itemId ? moved(row, partTypesOf(job).findModule(row), values) : row,
         ),
       };
     },

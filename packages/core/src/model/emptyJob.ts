@@ -1,4 +1,6 @@
-import type { JobContent, Supply } from './job.ts';
+import { COLLECTION_NAMES } from './collections.ts';
+import type { JobContent } from './collections.ts';
+import type { Supply } from './job.ts';
 
 /** A job without points, with one usual control supply; `supply` changes what is given of it. */
 export function emptyJob(name: string, site: string, supply: Partial<Supply> = {}): JobContent {
@@ -8,24 +10,16 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     kind: 'dc',
     volts: 24,
     tolerancePercent: 3,
-    innerOhms: 0.05,
+    internalOhms: 0.05,
     limitAmps: 5,
   };
+  const lists = Object.fromEntries(COLLECTION_NAMES.map((list) => [list, []]));
   return {
+    ...lists,
     name,
     site,
     colours: 'iec',
     mainsHertz: 50,
     supplies: [{ ...usual, ...supply }],
-    modules: [],
-    devices: [],
-    points: [],
-    wires: [],
-    stamps: [],
-    results: [],
-    calibrations: [],
-    entries: [],
-    descriptions: [],
-    plans: [],
-  };
+  } as unknown as JobContent;
 }

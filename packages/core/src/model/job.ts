@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { BusPlan } from './busPlan.ts';
-import { Calibration, Scaling } from './scaling.ts';
+import { Scaling } from './scaling.ts';
 import { Id, Link, Tag, Words } from './words.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
@@ -33,7 +32,7 @@ export const Settings = z
   .refine((settings) => Object.keys(settings).length <= 120, 'At most 120 settings fit on a part.');
 
 /** What somebody wants of a parameter other than what follows from the job, and why. */
-const ByHand = z.record(
+const Overrides = z.record(
   z.string().regex(/^[\w.-]{1,40}$/),
   z.object({ value: Words(60), reason: Words(200).min(1, 'Say why it is to be otherwise.') }),
 );
@@ -58,7 +57,7 @@ export const Supply = z.object({
     .min(10, 'A supply has at least 10 V.')
     .max(250, 'Key Post works up to 60 V DC and 250 V AC.'),
   tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
-  innerOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
+  internalOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
   /** What it can give; of a branch, what its fuse or electronic breaker lets through. */
   limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),
   /** A branch of another supply, of whose kind, volts and tolerance it is. */
@@ -71,13 +70,40 @@ export const Supply = z.object({
     .optional(),
 });
 
+/** A figure of a part's own datasheet or name-plate, in place of what is typical of its kind: from what, by whom, when. */
+export const OwnFigure = z
+  .object({
+    min: z.number().optional(),
+    nominal: z.number().optional(),
+    max: z.number().optional(),
+    unit: Words(12),
+    from: Words(80).min(1, 'Say where the figure is from, such as its datasheet.'),
+    by: Words(40).min(1, 'Say who read it.'),
+    at: z.iso.datetime(),
+  })
+  .refine(
+    ({ min, nominal, max }) => min !== undefined || nominal !== undefined || max !== undefined,
+    'Enter a minimum, a nominal value or a maximum.',
+  )
+  .refine(({ min, nominal, max }) => {
+    const given = [min, nominal, max].filter((value) => value !== undefined);
+    return given.every((value, i) => i === 0 || value >= given[i - 1]!);
+  }, 'From minimum over nominal to maximum a figure does not fall.');
+
+/** Own figures by the path at which they stand in the part's description, such as `behaviours.output.drop`. */
+export const FigurePath = z.string().regex(/^[\w.-]{1,120}$/);
+const Figures = z
+  .record(FigurePath, OwnFigure)
+  .refine((figures) => Object.keys(figures).length <= 60, 'At most 60 figures fit on a part.');
+
 export const Module = z.object({
   id: Id,
   tag: Tag,
   typeId: z.string().min(1),
   firstByte: z.int().min(0, 'The first byte is 0 or more.').max(65535, 'The first byte is 65535 or less.'),
   settings: Settings.optional(),
-  byHand: ByHand.optional(),
+  override: Overrides.optional(),
+  figures: Figures.optional(),
   /** Where it answers, of a master that can be spoken to. */
   link: Link.optional(),
 });
@@ -85,14 +111,19 @@ export const Module = z.object({
 export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact', 'twowire', 'none']);
 export const Logic = z.enum(['no', 'nc', 'light', 'dark', 'none']);
 
+/** How the outputs of a device were chosen, by their ids; the first that its description offers where nothing is said. */
+const Outputs = z
+  .record(z.string().min(1).max(40), z.object({ kind: OutputKind, logic: Logic }))
+  .refine((outputs) => Object.keys(outputs).length <= 12, 'A device has at most 12 outputs.');
+
 export const Device = z.object({
   id: Id,
   tag: Tag,
   typeId: z.string().min(1),
-  output: OutputKind,
-  logic: Logic,
+  outputs: Outputs.optional(),
   settings: Settings.optional(),
-  byHand: ByHand.optional(),
+  override: Overrides.optional(),
+  figures: Figures.optional(),
   /** The description file that says what its parameters are. */
   descriptionId: Id.optional(),
 });
@@ -112,6 +143,8 @@ export const Point = z.object({
   tag: Tag,
   name: Words(60).min(1, 'Say what the point is for, such as Tray at infeed.'),
   deviceId: Id,
+  /** The output of the device that it is about; its first where nothing is said. */
+  outputId: z.string().min(1).max(40).optional(),
   /** Whether the program uses the input as it is or turned. */
   bit: z.enum(['direct', 'inverted']),
   /** Other devices that belong to it: relay, loads, barrier, resistor. */
@@ -121,8 +154,8 @@ export const Point = z.object({
   scaling: Scaling.optional(),
 });
 
-/** How a wire was found landed where that is not as planned: elsewhere, in another colour, or not there at all. */
-export const Landed = z.object({
+/** How a wire was found where that is not as planned: elsewhere, in another colour, or not there at all. */
+export const AsFound = z.object({
   from: TerminalRef.optional(),
   to: TerminalRef.optional(),
   colour: z.enum(COLOURS).optional(),
@@ -140,18 +173,27 @@ export const Wire = z.object({
   core: Words(12).optional(),
   /** Size or colour of its ferrules. */
   ferrule: Words(12).optional(),
-  landed: Landed.optional(),
+  asFound: AsFound.optional(),
   lengthM: z.number().positive('A wire is longer than 0 m.').max(2000, 'At most 2000 m.'),
   mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
 });
+
+/**
+ * What a step or a result was about: each part of the job that it rests on, with a hash of how that stood. A part that
+ * stands otherwise now opens it again.
+ */
+export const Fingerprint = z
+  .record(z.string().min(1).max(140), z.string().max(16))
+  .refine((parts) => Object.keys(parts).length <= 400, 'At most 400 parts fit into a fingerprint.');
 
 /** A step that somebody did. Undone with a reason, never removed. */
 export const Stamp = z.object({
   id: Id,
   pointId: Id,
-  step: z.string().min(1).max(40),
-  /** What the step said when it was done; a later change of the wiring opens it again. */
-  subject: Words(200),
+  step: z.string().min(1).max(100),
+  fingerprint: Fingerprint,
+  /** What was found while it was done, by name, where a step asks for numbers. */
+  values: z.record(z.string().max(40), z.number()).optional(),
   by: Words(40).min(1, 'Say who did it.'),
   at: z.iso.datetime(),
   undone: z.object({ by: Words(40), at: z.iso.datetime(), reason: Words(200).min(1, 'Say why.') }).optional(),
@@ -161,7 +203,7 @@ export const Instrument = z.object({
   name: Words(40).min(1, 'Name the instrument.'),
   /** Accuracy of a reading: percent of it, and a fixed part besides, V where no other unit is told. */
   percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
-  volts: z.number().min(0, 'An accuracy is 0 V or more.').max(5, 'An accuracy is 5 V or less.'),
+  fixed: z.number().min(0, 'An accuracy is 0 or more.').max(5, 'An accuracy is 5 or less.'),
   unit: Words(12).optional(),
 });
 
@@ -169,9 +211,10 @@ export const Instrument = z.object({
 export const Result = z.object({
   id: Id,
   pointId: Id,
-  check: z.string().min(1).max(60),
-  subject: Words(200),
-  expected: z.object({ text: Words(80), min: z.number().optional(), max: z.number().optional() }),
+  check: z.string().min(1).max(120),
+  fingerprint: Fingerprint,
+  /** Limits of a value, or what was to be seen. */
+  expected: z.union([z.object({ min: z.number(), max: z.number() }), z.object({ seen: z.boolean() })]),
   measured: z.union([z.number(), z.boolean()]),
   pass: z.boolean(),
   difference: z.number(),
@@ -201,44 +244,13 @@ export const Description = z.object({
   text: z.string().min(1, 'The file is empty.').max(1_500_000, 'At most 1.5 MB are kept of a description.'),
 });
 
+/** A kind of device or module of one's own: its description in the open format, kept in the job. */
+export const OwnKind = z.object({ id: Id, description: z.record(z.string(), z.unknown()) });
+
 export const MainsHertz = z.union([z.literal(50), z.literal(60)], 'The mains have 50 or 60 Hz.');
 
-/** The lists of rows that a job is made of. */
-export const SHELVES = [
-  'supplies',
-  'modules',
-  'devices',
-  'points',
-  'wires',
-  'stamps',
-  'results',
-  'entries',
-  'descriptions',
-  'plans',
-  'calibrations',
-] as const;
-
-export const JobContent = z.object({
-  name: Words(60).min(1, 'Give the job a name.'),
-  site: Words(60),
-  /** Which convention panel wires follow. */
-  colours: z.enum(COLOUR_REGIONS).default('iec'),
-  /** Mains frequency of the site. */
-  mainsHertz: MainsHertz.default(50),
-  supplies: z.array(Supply).min(1, 'A job needs a supply.').max(20),
-  modules: z.array(Module).max(500),
-  devices: z.array(Device).max(5000),
-  points: z.array(Point).max(5000),
-  wires: z.array(Wire).max(40000),
-  stamps: z.array(Stamp).max(100000),
-  results: z.array(Result).max(100000),
-  entries: z.array(Entry).max(100000).default([]),
-  descriptions: z.array(Description).max(60).default([]),
-  plans: z.array(BusPlan).max(60).default([]),
-  calibrations: z.array(Calibration).max(100000).default([]),
-});
-
-export type Landed = z.infer<typeof Landed>;
+export type AsFound = z.infer<typeof AsFound>;
+export type OwnFigure = z.infer<typeof OwnFigure>;
 export type ColourRegion = (typeof COLOUR_REGIONS)[number];
 export type Settings = z.infer<typeof Settings>;
 export type Range = z.infer<typeof Range>;
@@ -252,12 +264,12 @@ export type Stamp = z.infer<typeof Stamp>;
 export type Result = z.infer<typeof Result>;
 export type Entry = z.infer<typeof Entry>;
 export type Description = z.infer<typeof Description>;
-type ByHand = z.infer<typeof ByHand>;
+export type OwnKind = z.infer<typeof OwnKind>;
+export type Fingerprint = z.infer<typeof Fingerprint>;
+type Overrides = z.infer<typeof Overrides>;
 export type Plate = z.infer<typeof Plate>;
 export type MainsHertz = z.infer<typeof MainsHertz>;
 export type Instrument = z.infer<typeof Instrument>;
-/** All that a job holds; its own id and revision belong to whoever stores it. */
-export type JobContent = z.infer<typeof JobContent>;
 export type OutputKind = z.infer<typeof OutputKind>;
 export type Logic = z.infer<typeof Logic>;
 export type WireColour = (typeof COLOURS)[number];

@@ -8,7 +8,7 @@ const percent = (most: number) =>
 export const TablePoint = z.object({ in: z.number(), out: z.number() });
 
 /** At most so many points fit into a table. */
-export const MOST_TABLE_POINTS = 64;
+export const MAX_TABLE_POINTS = 64;
 
 /** How a converter writes what it measures as a number. */
 export const RawFormat = z
@@ -20,17 +20,17 @@ export const RawFormat = z
     low: z.int('Counts are whole numbers.'),
     high: z.int('Counts are whole numbers.'),
     /** Counts at which the converter stops. */
-    least: z.int('Counts are whole numbers.'),
-    most: z.int('Counts are whole numbers.'),
+    min: z.int('Counts are whole numbers.'),
+    max: z.int('Counts are whole numbers.'),
     /** Counts from one value to the next, of converters that do not use every count. */
     step: z.int().min(1, 'A step is 1 count or more.').default(1),
     /** Whether the range lies on both sides of zero: `low` stands for its negative end. */
     bothSides: z.boolean().default(false),
   })
   .refine(({ low, high }) => low < high, 'The counts at the top are more than those at the bottom.')
-  .refine(({ low, least }) => least <= low, 'The converter must reach the counts at the bottom.')
-  .refine(({ high, most }) => most >= high, 'The converter must reach the counts at the top.')
-  .refine(({ least, most }) => most - least <= 2 ** 24, 'At most 24 bits are worked with.');
+  .refine(({ low, min }) => min <= low, 'The converter must reach the counts at the bottom.')
+  .refine(({ high, max }) => max >= high, 'The converter must reach the counts at the top.')
+  .refine(({ min, max }) => max - min <= 2 ** 24, 'At most 24 bits are worked with.');
 
 /** Where a signal is no measurement any more, in its own unit; and what the controller does then. */
 export const Bands = z
@@ -147,7 +147,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     points: z
       .array(TablePoint)
       .min(2, 'A table needs two points.')
-      .max(MOST_TABLE_POINTS, `At most ${MOST_TABLE_POINTS} points fit into a table.`),
+      .max(MAX_TABLE_POINTS, `At most ${MAX_TABLE_POINTS} points fit into a table.`),
     note: Note,
   }),
   /** One pair from a known load in the field. */

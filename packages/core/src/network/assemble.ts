@@ -1,14 +1,14 @@
-import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import { outputsNow, settingsOf } from '../catalog/index.ts';
 import { exactly, onNodes, underId } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
-import type { Device, Module, Supply } from '../model/index.ts';
+import type { Supply } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { wireOhms } from './copper.ts';
 import { minusOf } from '../job/index.ts';
 import { supplyElements } from './supplyElements.ts';
 import type { JobIndex } from '../job/index.ts';
 import type { Scope } from './scope.ts';
-import { IDLE, outputCalled } from './world.ts';
+import { IDLE } from './world.ts';
 import type { World } from './world.ts';
 
 /** Name of an element of a device or module in the netlist. */
@@ -31,8 +31,8 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
       b: wire.to,
       ohms: wireOhms(wire),
     })),
-    ...[...scope.deviceIds].flatMap((id) => deviceElements(index.device(id)!, world)),
-    ...[...scope.parts].flatMap(([id, taken]) => moduleElements(index.module(id)!, taken, world)),
+    ...[...scope.deviceIds].flatMap((id) => deviceElements(index, id, world)),
+    ...[...scope.parts].flatMap(([id, taken]) => moduleElements(index, id, taken, world)),
   ];
   return { elements, reference, held: world.held };
 }
@@ -78,30 +78,33 @@ const placed = (itemId: string, element: Element): Element =>
     (id) => elementId(itemId, id),
   );
 
-function deviceElements(device: Device, world: World): Element[] {
-  const type = deviceType(device.typeId);
-  const present = world.present.has(device.id);
+function deviceElements(index: JobIndex, id: string, world: World): Element[] {
+  const device = index.device(id);
+  if (!device) return [];
+  const type = index.deviceType(device);
+  const present = world.present.has(id);
+  const level = world.levels?.get(id) ?? 0;
   return type
     .circuit({
-      style: device.output,
-      logic: device.logic,
+      outputs: outputsNow(type, device, { present, level }),
       present,
-      called: outputCalled(device, type, present),
-      level: world.levels?.get(device.id) ?? 0,
+      level,
       settings: settingsOf(type, device.settings),
-      forced: world.forced?.get(device.id) ?? IDLE.forced,
+      forced: world.forced?.get(id) ?? IDLE.forced,
     })
-    .map((element) => placed(device.id, element));
+    .map((element) => placed(id, element));
 }
 
-function moduleElements(module: Module, taken: ReadonlySet<string>, world: World): Element[] {
-  const type = moduleType(module.typeId);
+function moduleElements(index: JobIndex, id: string, taken: ReadonlySet<string>, world: World): Element[] {
+  const module = index.module(id);
+  if (!module) return [];
+  const type = index.moduleType(module);
   return type
     .circuit({
       ...IDLE,
       settings: settingsOf(type, module.settings),
-      forced: world.forced?.get(module.id) ?? IDLE.forced,
+      forced: world.forced?.get(id) ?? IDLE.forced,
     })
-    .filter(({ id }) => taken.has(id))
-    .map((element) => placed(module.id, element));
+    .filter((element) => taken.has(element.id))
+    .map((element) => placed(id, element));
 }

@@ -1,12 +1,12 @@
-import { deviceType, settingsOf, terminalWithRole } from '../catalog/index.ts';
-import type { DeviceFamily, DeviceType, Port, TerminalRole } from '../catalog/index.ts';
-import type { Device, Module, Point, Settings, Supply } from '../model/index.ts';
-import { addressOf, SIGNAL_ROLES } from '../job/index.ts';
+import { chosenOutput, resistanceOfOutput, settingsOf, terminalWithRole } from '../catalog/index.ts';
+import type { DeviceOutput, DeviceType, Port, ResistanceElement } from '../catalog/index.ts';
+import type { Device, Logic, Module, OutputKind, Point, Settings, Supply } from '../model/index.ts';
+import { addressOf } from '../job/index.ts';
 import type { ChannelPlace, JobIndex, Rail } from '../job/index.ts';
 import { scopeOf } from './scope.ts';
 import type { Scope } from './scope.ts';
 
-/** A port on which a point's device or one of its helpers is landed. */
+/** A port on which a point's device or one of its further parts is landed. */
 export interface OwnPort {
   readonly place: ChannelPlace;
   readonly port: Port;
@@ -15,6 +15,8 @@ export interface OwnPort {
   readonly address?: string;
   readonly rail?: Rail;
   readonly supply?: Supply;
+  /** The output of the point's device whose own lead ends here; nothing where a further part stands between. */
+  readonly landed?: DeviceOutput;
 }
 
 /** Everything about where a point stands, found once. */
@@ -23,6 +25,10 @@ export interface PointContext {
   readonly point: Point;
   readonly device: Device;
   readonly type: DeviceType;
+  /** The output of the device that the point is about, and how that was chosen. */
+  readonly output: DeviceOutput;
+  readonly kind: OutputKind;
+  readonly logic: Logic;
   readonly helpers: readonly Device[];
   /** All ports on which it is landed; the first is the one that it is named by. */
   readonly ports: readonly OwnPort[];
@@ -47,18 +53,41 @@ export function contextOf(index: JobIndex, pointId: string): PointContext {
   return context;
 }
 
+/** Stands for the output of a device that has none of its own, such as a plain part. */
+const NO_OUTPUT: DeviceOutput = {
+  id: '',
+  label: '',
+  drivenBy: 'target',
+  terminals: [],
+  kinds: ['none'],
+  logics: ['none'],
+  carries: [],
+  landsOn: 'none',
+  rule: 'by-kind',
+  loopPowered: false,
+  words: { present: '', away: '' },
+  stimulus: '',
+};
+
 function findContext(index: JobIndex, pointId: string): PointContext {
   const point = index.point(pointId);
   const device = index.deviceOf(point);
+  const type = index.deviceType(device);
+  const output = index.outputOf(point) ?? NO_OUTPUT;
   const helpers = (point.helperIds ?? []).flatMap((id) => index.device(id) ?? []);
-  const ports = ownPorts(index, device, helpers);
+  const ports = ownPorts(index, point, helpers);
   const first = ports[0];
   const rail = first?.rail === '+' || first?.rail === '-' ? first.rail : undefined;
+  const [usual] = index.job.supplies;
+  const supply = first?.supply ?? supplyOf(index, device) ?? usual;
+  if (!supply) throw new Error('A job needs a supply.');
   return {
     index,
     point,
     device,
-    type: deviceType(device.typeId),
+    type,
+    output,
+    ...chosenOutput(type, device, output),
     helpers,
     ports,
     place: first?.place,
@@ -67,92 +96,101 @@ function findContext(index: JobIndex, pointId: string): PointContext {
     common: first?.port.common,
     rail,
     address: first?.address,
-    supply: first?.supply ?? supplyOf(index, device) ?? index.job.supplies[0]!,
-    scope: scopeOf(index, device.id),
+    supply,
+    scope: scopeOf(index, point),
   };
 }
 
 /** The supply to which a device's own leads go directly, if any does. */
 function supplyOf(index: JobIndex, device: Device): Supply | undefined {
-  for (const { name } of deviceType(device.typeId).terminals) {
+  for (const { name } of index.deviceType(device).terminals) {
     const rail = index.railAt(`${device.id}:${name}`);
     if (rail && rail.rail !== 'PE') return rail.supply;
   }
   return undefined;
 }
 
-function ownPorts(index: JobIndex, device: Device, helpers: readonly Device[]): OwnPort[] {
-  const places = new Map<string, ChannelPlace>();
-  const add = (place: ChannelPlace | undefined): void => {
-    if (place) places.set(`${place.moduleId}:${place.channel}`, place);
+function ownPorts(index: JobIndex, point: Point, helpers: readonly Device[]): OwnPort[] {
+  const places = new Map<string, { place: ChannelPlace; landed?: DeviceOutput }>();
+  const add = (place: ChannelPlace | undefined, landed?: DeviceOutput): void => {
+    const key = place && `${place.moduleId}:${place.channel}`;
+    if (place && key) places.set(key, { place, landed: places.get(key)?.landed ?? landed });
   };
-  add(index.placeOf(device));
-  for (const { id, typeId } of [device, ...helpers])
-    for (const { name } of deviceType(typeId).terminals)
-      for (const far of index.across(`${id}:${name}`)) add(index.placeAt(far));
-  return [...places.values()].map((place) => ownPort(index, place));
+  add(index.placeOf(point));
+  const device = index.deviceOf(point);
+  const { outputs } = index.deviceType(device);
+  const own = index.ownOutputs(point);
+  const foreign = outputs.filter((output) => !own.includes(output));
+  const isForeign = (name: string): boolean => foreign.some(({ terminals }) => terminals.includes(name));
+  for (const part of [device, ...helpers])
+    for (const { name } of index.deviceType(part).terminals)
+      if (part !== device || !isForeign(name))
+        for (const far of index.across(`${part.id}:${name}`))
+          add(
+            index.placeAt(far),
+            part === device ? outputs.find(({ terminals }) => terminals.includes(name)) : undefined,
+          );
+  return [...places.values()].flatMap(({ place, landed }) => ownPort(index, place, landed));
 }
 
-function ownPort(index: JobIndex, place: ChannelPlace): OwnPort {
-  const module = index.module(place.moduleId)!;
+function ownPort(index: JobIndex, place: ChannelPlace, landed: DeviceOutput | undefined): OwnPort[] {
+  const module = index.module(place.moduleId);
+  if (!module) return [];
+  const type = index.moduleType(module);
   const port = index.port(place);
   const rail = index.railOf(module.id, port.common);
-  return {
-    place,
-    port,
-    module,
-    settings: settingsOf(index.typeOf(module.id), module.settings),
-    address: addressOf(module, place.channel),
-    rail: rail?.rail ?? port.inside?.rail,
-    supply: rail?.supply,
-  };
+  return [
+    {
+      place,
+      port,
+      module,
+      settings: settingsOf(type, module.settings),
+      address: addressOf(module, type, place.channel),
+      rail: rail?.rail ?? port.inside?.rail,
+      supply: rail?.supply,
+      ...(landed && { landed }),
+    },
+  ];
 }
 
 /** The node of the signal wire at the device. */
-export function signalNode(device: Device): string {
-  const type = deviceType(device.typeId);
-  for (const role of SIGNAL_ROLES) {
-    const terminal = terminalWithRole(type, role);
-    if (terminal) return `${device.id}:${terminal.name}`;
-  }
-  return `${device.id}:${type.terminals[0]!.name}`;
+export function signalNode({ index, point, device, type }: PointContext): string {
+  const [name = type.terminals[0]?.name ?? ''] = index.ownTerminals(point);
+  return `${device.id}:${name}`;
 }
 
-/** Families whose signal is read across the device itself, since its loop may hang on no rail. */
-const ACROSS: Partial<Record<DeviceFamily, readonly (readonly [TerminalRole, TerminalRole])[]>> = {
-  namur: [['loopPlus', 'loopMinus']],
-  transmitter: [['loopPlus', 'loopMinus']],
-  resistance: [
-    ['wiper', 'elementReturn'],
-    ['element', 'elementReturn'],
-  ],
-  thermocouple: [['element', 'elementReturn']],
-  serial: [['lineB', 'lineA']],
-  'io-link': [['dataLine', 'minus']],
-  load: [['loadPlus', 'loadMinus']],
-  pulse: [['pulse', 'pulseReturn']],
-};
-
 /**
- * Where a technician puts the leads to see a device's signal: across the device where its family is read so, else
- * from the signal wire to its own minus, or to 0 V.
+ * Where a technician puts the leads to see an output's signal: across it where it is read so, since its loop may hang
+ * on no rail, else from the signal wire to the device's own minus, or to 0 V.
  */
-export function signalLeads(device: Device, zero: string): { red: string; black: string; across: boolean } {
-  const type = deviceType(device.typeId);
-  for (const [plus, minus] of ACROSS[type.family] ?? []) {
-    const [red, black] = [terminalWithRole(type, plus), terminalWithRole(type, minus)];
-    if (red && black)
-      return { red: `${device.id}:${red.name}`, black: `${device.id}:${black.name}`, across: true };
+export function signalLeads(
+  context: PointContext,
+  zero: string,
+): { red: string; black: string; across: boolean } {
+  const { device, output } = context;
+  if (output.across) {
+    const [red, black] = output.across;
+    return { red: `${device.id}:${red}`, black: `${device.id}:${black}`, across: true };
   }
-  return { red: signalNode(device), black: supplyNodes(device)?.minus ?? zero, across: false };
+  return { red: signalNode(context), black: supplyNodes(context)?.minus ?? zero, across: false };
 }
 
 /** The device's own supply terminals, if it has any. */
-export function supplyNodes(device: Device): { plus: string; minus: string } | undefined {
-  const type = deviceType(device.typeId);
+export function supplyNodes({
+  device,
+  type,
+}: Pick<PointContext, 'device' | 'type'>): { plus: string; minus: string } | undefined {
   const plus = terminalWithRole(type, 'plus');
   const minus = terminalWithRole(type, 'minus');
   return plus && minus
     ? { plus: `${device.id}:${plus.name}`, minus: `${device.id}:${minus.name}` }
     : undefined;
 }
+
+/** The resistance that stands for a point's value; nothing for a device that is no element. */
+export const elementOf = ({
+  type,
+  output,
+  device,
+}: Pick<PointContext, 'type' | 'output' | 'device'>): ResistanceElement | undefined =>
+  resistanceOfOutput(type, output, device.settings);

@@ -1,7 +1,16 @@
 export { EARTHING, assemble, elementId } from './assemble.ts';
-export { contextOf, signalLeads, signalNode, supplyNodes } from './context.ts';
+export { contextOf, elementOf, signalLeads, signalNode, supplyNodes } from './context.ts';
 export type { OwnPort, PointContext } from './context.ts';
 export { copperAmps, wireOhms } from './copper.ts';
+export {
+  aboutKind,
+  aboutPoint,
+  aboutSettings,
+  aboutValue,
+  aboutWires,
+  changedParts,
+  ofPorts,
+} from './fingerprint.ts';
 export {
   LOGIC_EXPLAINED,
   LOGIC_WORDS,
@@ -16,4 +25,4 @@ export {
   senseOf,
 } from './partWords.ts';
 export { scopeOf } from './scope.ts';
-export { IDLE, outputCalled } from './world.ts';
+export { IDLE } from './world.ts';

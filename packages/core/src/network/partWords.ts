@@ -1,6 +1,6 @@
-import { deviceType } from '../catalog/index.ts';
+import type { DeviceOutput } from '../catalog/index.ts';
 import type { Sense } from '../circuit/index.ts';
-import type { Device, Logic, OutputKind } from '../model/index.ts';
+import type { Logic, OutputKind } from '../model/index.ts';
 import type { OwnPort, PointContext } from './context.ts';
 
 /** `Common 1` from the name of its terminal, or the terminal's own name. */
@@ -12,40 +12,26 @@ export function commonWords({ common }: { readonly common?: string }): string {
 
 export const portCommonWords = ({ port }: Pick<OwnPort, 'port'>): string => commonWords(port);
 
-/** The rule for a device in one sentence, for those who want the rule rather than the path. */
-export function ruleFor({ device, type }: PointContext): string {
-  switch (type.family) {
-    case 'safety':
-      return type.stimulated === 'guard'
-        ? 'Two channels to the two channels of a safety relay, each from its own test output; the auxiliary contact to a normal input, for display only.'
-        : 'Trip contact 11-12-14 to the supervisor, so that loss of supply trips too.';
-    case 'transmitter':
-      return device.typeId.includes('2w')
-        ? 'Loop: plus, transmitter, input, minus. What the others leave must be enough for the transmitter.'
-        : 'Signal, switch and parameter must agree; signal minus belongs to the input’s minus.';
-    case 'resistance':
-      return 'Two leads add their resistance to the value, three cancel it, four take no part in it.';
-    case 'thermocouple':
-      return 'Plus to plus in the colours of its type; no copper before the input.';
-    case 'pulse':
-      return 'A passive output needs a supply and a resistor from outside; an active one needs its output supply.';
-    case 'namur':
-      return 'Brown to plus, blue to minus of the amplifier; much current while undamped.';
-    case 'io-link':
-      return 'Pin to pin: 1 to 1, 3 to 3, 4 to 4. Class B adds power on 2 and 5.';
-    case 'serial':
-      return 'One line from end to end, a terminator at both ends, bias at one place, plus to plus.';
-    case 'ethernet':
-      return 'One cable from socket to socket, 100 m at most.';
-    case 'load':
-      return 'Switched plus: load to minus. Switched minus: load to plus.';
-    case 'relay':
-    case 'between':
-      return 'It stands between others and does as they do.';
-    default:
-      return SWITCHING_RULES[device.output];
-  }
-}
+/** The rule for a point's output in one sentence, for those who want the rule rather than the path. */
+export const ruleFor = ({ output, kind }: Pick<PointContext, 'output' | 'kind'>): string =>
+  output.rule === 'by-kind' ? SWITCHING_RULES[kind] : LANDING_RULES[output.rule];
+
+const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind'>, string>> = {
+  guard:
+    'Two channels to the two channels of a safety relay, each from its own test output; the auxiliary contact to a normal input, for display only.',
+  trip: 'Trip contact 11-12-14 to the supervisor, so that loss of supply trips too.',
+  loop: 'Loop: plus, transmitter, input, minus. What the others leave must be enough for the transmitter.',
+  signal: 'Signal, switch and parameter must agree; signal minus belongs to the input’s minus.',
+  resistance: 'Two leads add their resistance to the value, three cancel it, four take no part in it.',
+  thermocouple: 'Plus to plus in the colours of its type; no copper before the input.',
+  pulse:
+    'A passive output needs a supply and a resistor from outside; an active one needs its output supply.',
+  namur: 'Brown to plus, blue to minus of the amplifier; much current while undamped.',
+  'io-link': 'Pin to pin: 1 to 1, 3 to 3, 4 to 4. Class B adds power on 2 and 5.',
+  serial: 'One line from end to end, a terminator at both ends, bias at one place, plus to plus.',
+  ethernet: 'One cable from socket to socket, 100 m at most.',
+  load: 'Switched plus: load to minus. Switched minus: load to plus.',
+};
 
 const SWITCHING_RULES: Readonly<Record<OutputKind, string>> = {
   pnp: 'PNP switches plus: put the group’s common on 0 V.',
@@ -117,11 +103,10 @@ export const LOGIC_EXPLAINED: Readonly<Record<Logic, string>> = {
 };
 
 /** `inductive · PNP · NO`, as on the sensor's plate in the drawing. */
-export function deviceWords({ device }: { readonly device: Device }): string {
-  const { principle } = deviceType(device.typeId);
-  const kind = device.output === 'contact' || device.output === 'none' ? [] : [OUTPUT_WORDS[device.output]];
-  const logic = device.logic === 'none' ? [] : [LOGIC_WORDS[device.logic]];
-  return [principle, ...kind, ...logic].join(' · ');
+export function deviceWords({ type, kind, logic }: Pick<PointContext, 'type' | 'kind' | 'logic'>): string {
+  const kinds = kind === 'contact' || kind === 'none' ? [] : [OUTPUT_WORDS[kind]];
+  const logics = logic === 'none' ? [] : [LOGIC_WORDS[logic]];
+  return [type.title, ...kinds, ...logics].join(' · ');
 }
 
 /** `DI 2 · ch 3`, `DRV 1 · analog input 1`. */

@@ -1,10 +1,10 @@
-import { deviceType, moduleType, settingsOf } from '../catalog/index.ts';
+import { settingsOf } from '../catalog/index.ts';
 import { idsIn, nodesOf } from '../circuit/index.ts';
 import type { Condition, Element } from '../circuit/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { otherEnd } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
-import type { Module, Wire } from '../model/index.ts';
+import type { Module, Point, Wire } from '../model/index.ts';
 import { IDLE } from './world.ts';
 
 /** The part of a job that takes part in one device's circuit. */
@@ -25,21 +25,22 @@ export interface Scope {
  * it hangs. A group's other channels so take part only while their common is on no rail: then current can find its
  * way back through them.
  */
-export function scopeOf(index: JobIndex, deviceId: string): Scope {
+export function scopeOf(index: JobIndex, point: Point): Scope {
+  const { deviceId } = point;
   const walk = new Walk(index);
   walk.enterDevice(deviceId);
-  for (const helper of index.pointFor(deviceId)?.helperIds ?? []) walk.enterDevice(helper);
-  const device = index.device(deviceId);
-  const place = device && index.placeOf(device);
+  for (const helper of point.helperIds ?? []) walk.enterDevice(helper);
+  const place = index.placeOf(point);
   if (place) walk.enterPort(place.moduleId, index.port(place).terminal);
   walk.run();
-  const own = index.pointFor(deviceId)?.id;
+  // The other points of the same device are no neighbours: their parts hang on the same sensor.
+  const own = new Set(index.pointsFor(deviceId).flatMap((of) => [of.deviceId, ...(of.helperIds ?? [])]));
   return {
     deviceIds: walk.devices,
     parts: walk.parts,
     refs: walk.seen,
     wires: [...walk.wires.values()],
-    mateIds: [...walk.devices].filter((id) => id !== deviceId && index.pointFor(id)?.id !== own),
+    mateIds: [...walk.devices].filter((id) => !own.has(id)),
   };
 }
 
@@ -60,7 +61,7 @@ class Walk {
     const device = this.index.device(id);
     if (!device || this.devices.has(id)) return;
     this.devices.add(id);
-    for (const terminal of deviceType(device.typeId).terminals) this.reach(`${id}:${terminal.name}`);
+    for (const terminal of this.index.deviceType(device).terminals) this.reach(`${id}:${terminal.name}`);
   }
 
   /** The port on which the device is planned takes part even where its wire is missing, or on a rail by mistake. */
@@ -126,7 +127,7 @@ class Walk {
   private circuitOf(moduleId: string): ModuleCircuit {
     let circuit = this.circuits.get(moduleId);
     if (!circuit) {
-      circuit = circuitFor(this.index.module(moduleId)!);
+      circuit = circuitFor(this.index, moduleId);
       this.circuits.set(moduleId, circuit);
     }
     return circuit;
@@ -135,10 +136,14 @@ class Walk {
 
 const known = new WeakMap<Module, ModuleCircuit>();
 
-function circuitFor(module: Module): ModuleCircuit {
+/** @throws Error when the job has no such module. */
+function circuitFor(index: JobIndex, moduleId: string): ModuleCircuit {
+  const module = index.module(moduleId);
+  if (!module) throw new Error(`The job has no module "${moduleId}".`);
   let circuit = known.get(module);
   if (!circuit) {
-    circuit = new ModuleCircuit(module);
+    const type = index.moduleType(module);
+    circuit = new ModuleCircuit(type.circuit({ ...IDLE, settings: settingsOf(type, module.settings) }));
     known.set(module, circuit);
   }
   return circuit;
@@ -150,9 +155,7 @@ class ModuleCircuit {
   private readonly byNode = new Map<string, Element[]>();
   private readonly byCondition = new Map<string, Element[]>();
 
-  constructor({ typeId, settings }: Module) {
-    const type = moduleType(typeId);
-    const elements = type.circuit({ ...IDLE, settings: settingsOf(type, settings) });
+  constructor(elements: readonly Element[]) {
     this.elements = new Map(elements.map((element) => [element.id, element]));
     for (const element of elements) {
       for (const node of nodesOf(element)) list(this.byNode, node).push(element);

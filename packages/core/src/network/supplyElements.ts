@@ -12,8 +12,8 @@ import { feedersOf, minusOf, plusOf } from '../job/index.ts';
 export function supplyElements(supplies: readonly Supply[], supply: Supply): Element[] {
   const line = [supply, ...feedersOf(supplies, supply)];
   const inner: Span = line
-    .map(({ innerOhms, feed }) =>
-      feed ? wireOhms({ lengthM: 2 * feed.lengthM, mm2: feed.mm2 }) : exactly(innerOhms),
+    .map(({ internalOhms, feed }) =>
+      feed ? wireOhms({ lengthM: 2 * feed.lengthM, mm2: feed.mm2 }) : exactly(internalOhms),
     )
     .reduce(sum);
   const source: Element = {
@@ -22,7 +22,7 @@ export function supplyElements(supplies: readonly Supply[], supply: Supply): Ele
     plus: plusOf(supply),
     minus: minusOf(supply),
     volts: percent(supply.volts, supply.tolerancePercent),
-    innerOhms: inner,
+    internalOhms: inner,
     limitAmps: exactly(Math.min(...line.map(({ limitAmps }) => limitAmps))),
   };
   if (!supply.otherAmps) return [source];

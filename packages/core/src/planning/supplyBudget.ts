@@ -1,4 +1,3 @@
-import { moduleType } from '../catalog/index.ts';
 import type { JobContent, Supply } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { analyse } from '../analysis/index.ts';
@@ -56,7 +55,7 @@ export function supplyBudgets(job: JobContent): SupplyBudget[] {
     const volts = Math.min(...shown.map(({ supplyVolts }) => supplyVolts?.min ?? Infinity));
     const at = weakest.get(context.supply.id);
     if (context.type.supply && Number.isFinite(volts) && volts > 1 && !(at && at.volts <= volts))
-      weakest.set(context.supply.id, { tag: context.point.tag, volts, needs: context.type.supply.least });
+      weakest.set(context.supply.id, { tag: context.point.tag, volts, needs: context.type.supply.min });
   }
   const budgets = new Map<string, SupplyBudget>();
   const budgetOf = (supply: Supply): SupplyBudget => {
@@ -117,7 +116,8 @@ function ownDraw(index: JobIndex, ref: string, supply: Supply): number {
   const { item, terminal } = splitRef(ref);
   const module = index.module(item);
   if (!module) return 0;
-  const own = moduleType(module.typeId)
+  const own = index
+    .moduleType(module)
     .circuit(IDLE)
     .find((element) => element.kind === 'resistor' && element.id === 'supply' && element.a === terminal);
   return own?.kind === 'resistor' ? supply.volts / own.ohms.nom : 0;

@@ -10,16 +10,16 @@ test('every end of every wire stands at its terminal', () => {
   const ends = terminalSheet(job).flatMap(({ terminals }) => terminals.flatMap(({ wires }) => wires));
   expect(ends).toHaveLength(2 * job.wires.length);
   const a1 = partOf(job, 'K1').terminals.find(({ name }) => name === 'A1')!;
-  expect(a1).toMatchObject({ other: '13', words: 'coil', wires: [{ to: 'PX-1 BK' }] });
+  expect(a1).toMatchObject({ printed: '13', words: 'coil', wires: [{ to: 'PX-1 BK' }] });
 });
 
 test('a wire stands where it was found, and a missing one nowhere', () => {
   const job = relayJob();
   const coil = job.wires.find(({ from }) => from === 'k1:A1')!;
-  const moved = after(job, { kind: 'landWire', wireId: coil.id, landed: { from: 'k1:22' } });
+  const moved = after(job, { kind: 'landWire', wireId: coil.id, asFound: { from: 'k1:22' } });
   const wiresAt = (name: string) => partOf(moved, 'K1').terminals.find((t) => t.name === name)!.wires;
   expect([wiresAt('A1').length, wiresAt('22').length]).toEqual([0, 1]);
-  const gone = after(job, { kind: 'landWire', wireId: coil.id, landed: { missing: true } });
+  const gone = after(job, { kind: 'landWire', wireId: coil.id, asFound: { missing: true } });
   expect(partOf(gone, 'K1').terminals.flatMap(({ wires }) => wires)).toHaveLength(
     partOf(job, 'K1').terminals.flatMap(({ wires }) => wires).length - 1,
   );

@@ -1,4 +1,4 @@
-import { deviceType, moduleType, supplyTerminals } from '../catalog/index.ts';
+import { supplyTerminals } from '../catalog/index.ts';
 import type { PartTerminal } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { otherEnd, JobIndex, refWords } from '../job/index.ts';
@@ -6,7 +6,7 @@ import { otherEnd, JobIndex, refWords } from '../job/index.ts';
 /** One terminal of a sheet with the wires on it. */
 interface SheetTerminal {
   readonly name: string;
-  readonly other: string;
+  readonly printed: string;
   /** What it is, and on which row and level of a stack it stands. */
   readonly words: string;
   readonly wires: readonly {
@@ -30,12 +30,12 @@ export function terminalSheet(job: JobContent): SheetPart[] {
   const sheetOf = (id: string, tag: string, kind: string, terminals: readonly PartTerminal[]): SheetPart => ({
     tag,
     kind,
-    terminals: terminals.map(({ name, other = '', words = '', stacking }) => {
+    terminals: terminals.map(({ name, printed = '', words = '', stacking }) => {
       const ref = `${id}:${name}`;
       const place = stacking ? `${stacking.row} row, ${stacking.level}` : '';
       return {
         name,
-        other,
+        printed,
         words: [words, place].filter(Boolean).join(', '),
         wires: index.wiresAt(ref).map((wire) => ({
           number: wire.number,
@@ -55,13 +55,13 @@ export function terminalSheet(job: JobContent): SheetPart[] {
         supplyTerminals(supply).map((name) => ({ name })),
       ),
     ),
-    ...job.modules.map(({ id, tag, typeId }) => {
-      const type = moduleType(typeId);
-      return sheetOf(id, tag, type.name, type.terminals);
+    ...job.modules.map((module) => {
+      const type = index.moduleType(module);
+      return sheetOf(module.id, module.tag, type.name, type.terminals);
     }),
-    ...job.devices.map(({ id, tag, typeId }) => {
-      const type = deviceType(typeId);
-      return sheetOf(id, tag, type.name, type.terminals);
+    ...job.devices.map((device) => {
+      const type = index.deviceType(device);
+      return sheetOf(device.id, device.tag, type.name, type.terminals);
     }),
   ];
 }

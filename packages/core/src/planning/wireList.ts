@@ -1,10 +1,9 @@
 import Papa from 'papaparse';
-import { deviceType, moduleType } from '../catalog/index.ts';
 import type { PartTerminal } from '../catalog/index.ts';
 import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
 import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
 import { parseSection } from '../units/index.ts';
-import type { Change } from '../job/index.ts';
+import type { Change, SingleChange } from '../job/index.ts';
 import { JobIndex, planDifferences } from '../job/index.ts';
 
 /** One end of a wire in the list. */
@@ -47,11 +46,9 @@ export function wireList(job: JobContent): ListedWire[] {
 
 function endOf(index: JobIndex, ref: string): ListedEnd {
   const { item, terminal } = splitRef(ref);
-  const type = index.device(item)
-    ? deviceType(index.device(item)!.typeId)
-    : index.module(item)
-      ? moduleType(index.module(item)!.typeId)
-      : undefined;
+  const device = index.device(item);
+  const module = index.module(item);
+  const type = device ? index.deviceType(device) : module && index.moduleType(module);
   const known: PartTerminal | undefined = type?.terminals.find(({ name }) => name === terminal);
   const where = known?.stacking ? `${known.stacking.row} row, ${known.stacking.level}` : '';
   return { item: index.tagOf(ref), terminal, where };
@@ -130,7 +127,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
     ]);
   const known = new Map(wireList(job).map((listed) => [nameOf(rowOf(listed)), listed.wire]));
   const problems: Problem[] = [];
-  const changes = parsed.data.flatMap((row, i): Change[] => {
+  const changes = parsed.data.flatMap((row, i): SingleChange[] => {
     const path = `line ${i + 2}`;
     const wire = known.get(nameOf(row));
     if (!wire) {
@@ -148,7 +145,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
     throw new JobProblem([
       { path: '', message: `The list changes ${changes.length} wires; at most 400 are taken at once.` },
     ]);
-  return changes.length ? { kind: 'several', changes } : undefined;
+  return changes.length ? { kind: 'batch', changes } : undefined;
 }
 
 const nameOf = (row: Partial<Record<string, string>>): string =>

@@ -1,4 +1,4 @@
-import { deviceType } from '../catalog/index.ts';
+import { aboutPoint } from '../network/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
 import type { LandStep } from './landStep.ts';
@@ -9,31 +9,22 @@ const BRIDGE =
 
 /** The proof of a guard's wiring and function, step by step. */
 export function guardSteps({ context }: Analysis): LandStep[] {
-  const { device, helpers, type } = context;
+  const { index, device, helpers, output } = context;
   const target = safetyTarget(context);
   const relay = target?.module.tag ?? 'the safety relay';
-  const { present, away } = type.words;
+  const { present, away } = output.words;
   const reset = target?.settings.reset ?? 'none';
   const selector = target?.settings.selector;
-  const contactor = helpers.find(({ typeId }) => deviceType(typeId).principle === 'contactor');
-  return [
+  const contactor = helpers.find((helper) => index.deviceType(helper).description.welds);
+  const about = aboutPoint(context);
+  const steps: Omit<LandStep, 'about'>[] = [
     { key: 'safe-supply', title: `Power up: the supply lamp of ${relay} lights`, detail: SAFETY_NOTE },
     {
       key: 'safe-closed',
       title: `${present}: both channels of ${relay} show closed`,
       detail: `${away}: both show open.`,
     },
-    {
-      key: 'safe-reset',
-      title:
-        reset === 'automatic'
-          ? `${present}: ${relay} releases by itself`
-          : `Press and let go of reset: ${relay} releases${reset === 'monitored' ? ' on letting go, not on pressing' : ''}`,
-      caution:
-        reset === 'automatic'
-          ? `${MOVES} Where a person can stand behind the guard, reset must be manual and monitored.`
-          : MOVES,
-    },
+    resetStep(relay, present, reset),
     {
       key: 'safe-open',
       title: `${away}: the safe side drops out at once, and stays out when the guard closes again`,
@@ -67,6 +58,19 @@ export function guardSteps({ context }: Analysis): LandStep[] {
       : []),
     { key: 'safe-time', title: 'Measure how long the outputs take to drop out, against the stated time' },
   ];
+  return steps.map((step) => ({ ...step, about }));
+}
+
+function resetStep(relay: string, present: string, reset: string): Omit<LandStep, 'about'> {
+  const key = 'safe-reset';
+  if (reset === 'automatic')
+    return {
+      key,
+      title: `${present}: ${relay} releases by itself`,
+      caution: `${MOVES} Where a person can stand behind the guard, reset must be manual and monitored.`,
+    };
+  const how = reset === 'monitored' ? ' on letting go, not on pressing' : '';
+  return { key, title: `Press and let go of reset: ${relay} releases${how}`, caution: MOVES };
 }
 
 const selectorWords = (value: string): string =>

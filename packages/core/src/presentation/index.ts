@@ -1,3 +1,5 @@
+export type { LandStep } from './landStep.ts';
+export { changedWords, stampName } from './stampWords.ts';
 export { landSteps, stampedSteps } from './steps.ts';
 export type { StampedStep } from './steps.ts';
 export { loopView } from './view/loopView.ts';

@@ -1,8 +1,11 @@
+import type { Fingerprint } from '../model/index.ts';
+
 /** One step of landing a device. */
 export interface LandStep {
   readonly key: string;
-  /** What to do; it is kept with the stamp, so that a later change of the wiring opens the step again. */
   readonly title: string;
+  /** The part of the job that it is about: a change of that opens it again. */
+  readonly about: Fingerprint;
   readonly detail?: string;
   /** What can hurt here. Defers to local rules; never a permission. */
   readonly caution?: string;

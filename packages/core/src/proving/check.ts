@@ -1,3 +1,5 @@
+import type { Fingerprint } from '../model/index.ts';
+
 /** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
 export type Expected =
   | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: string; readonly no: string }
@@ -34,4 +36,6 @@ export interface ProofPlan {
   /** Why there is nothing to prove yet. */
   readonly blocked?: string;
   readonly groups: readonly CheckGroup[];
+  /** The part of the job that the proof is about: a change of that opens it again. */
+  readonly fingerprint: Fingerprint;
 }

@@ -7,12 +7,13 @@ import { judgeCheck, resultOf } from './judge.ts';
 import { expectedWords, ideal, proofPlan } from './plan.ts';
 import { progressOf } from './progress.ts';
 
-const METER = { name: 'Meter', percent: 0.5, volts: 0.02 };
+const METER = { name: 'Meter', percent: 0.5, fixed: 0.02 };
 
 describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
   const job = FAMILIES[name]!();
   const analysis = analyse(new JobIndex(job), 'px-1');
-  const checks = proofPlan(analysis).groups.flatMap((group) => group.checks);
+  const { fingerprint, groups } = proofPlan(analysis);
+  const checks = groups.flatMap((group) => group.checks);
 
   test('has checks with keys of their own, each in words', () => {
     expect(checks.length).toBeGreaterThan(1);
@@ -48,7 +49,7 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
 
   test('done whole, leaves nothing open in it', () => {
     const results = checks.map((check, i) => {
-      return resultOf(`r${i}`, 'px-1', check, ideal(check.expected), METER);
+      return resultOf(`r${i}`, 'px-1', { check, fingerprint }, ideal(check.expected), METER);
     });
     let next = job;
     for (let i = 0; i < results.length; i += 50)

@@ -1,6 +1,8 @@
+import { proofFingerprint, checkKeys, ideal, proofPlan } from './plan.ts';
+import { scaleStep } from '../scaling/scaleStep.ts';
 import { after } from '../../test/jobs.ts';
 import { allSet, entered, meterJob } from '../../test/settingJobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { Scaling } from '../model/scaling.ts';
 import { chainOf } from '../scaling/pointChain.ts';
 import type { PointChain } from '../scaling/pointChainTypes.ts';
@@ -15,10 +17,9 @@ import {
   takesInjection,
 } from './injection.ts';
 import { judgeCheck, resultOf, sourceRatio } from './judge.ts';
-import { checkKeys, ideal, proofPlan } from './plan.ts';
 import { progressOf } from './progress.ts';
 
-const SOURCE = { name: 'Loop source', percent: 0.02, volts: 0.002, unit: 'mA' };
+const SOURCE = { name: 'Loop source', percent: 0.02, fixed: 0.002, unit: 'mA' };
 
 const flow = (): JobContent => allSet(allSet(meterJob('transmitter-2w', {})), 'm');
 const opened = (job: JobContent) => {
@@ -128,7 +129,13 @@ describe('what the results say together', () => {
     const planned = plannedSteps(made).find(({ step }) => step.key === key)!;
     const check = injectionChecks(analysis, made, planned)[0]!;
     return {
-      ...resultOf(`${key}-${at}`, 'ft-1', check, measured, SOURCE),
+      ...resultOf(
+        `${key}-${at}`,
+        'ft-1',
+        { check, fingerprint: proofFingerprint(analysis) },
+        measured,
+        SOURCE,
+      ),
       by: 'TT',
       at: `2026-01-02T03:04:0${at}.000Z`,
     };
@@ -166,12 +173,21 @@ describe('what the results say together', () => {
     const job = after(flow(), {
       kind: 'record',
       results: [
-        resultOf('r1', 'ft-1', injectionChecks(analysis, made, plannedSteps(made)[2]!)[0]!, 22, SOURCE),
+        resultOf(
+          'r1',
+          'ft-1',
+          {
+            check: injectionChecks(analysis, made, plannedSteps(made)[2]!)[0]!,
+            fingerprint: proofFingerprint(analysis),
+          },
+          22,
+          SOURCE,
+        ),
       ],
     });
     const progress = progressOf(job, analyse(new JobIndex(job), 'ft-1'));
     expect(progress.overall).toBe('failed');
-    expect(progress.line).toContain('22.0 m³/h');
+    expect(progress.line).toContain('22\u00a0m³/h');
   });
 });
 
@@ -181,10 +197,14 @@ describe('the stage Scale', () => {
   test('is open until the controller holds it, and opens again when the chain changes', () => {
     const job = flow();
     expect(stageOf(job).stages).toContainEqual({ stage: 'scale', mark: 'open' });
-    const subject = 'Controller: 0 to 27648 counts over 4 to 20 mA are 0 to 40 m³/h in a straight line';
+    const { analysis: a, made: m } = opened(job);
+    const { step } = scaleStep(a, m);
+    expect(step.title).toBe(
+      'Controller: 0 to 27648 counts over 4 to 20 mA are 0 to 40 m³/h in a straight line',
+    );
     const taken = after(job, {
       kind: 'stamp',
-      stamp: { id: 's', pointId: 'ft-1', step: 'scale.taken', subject },
+      stamp: { id: 's', pointId: 'ft-1', step: step.key, fingerprint: step.about },
     });
     expect(stageOf(taken).stages).toContainEqual({ stage: 'scale', mark: 'proven' });
     const other = after(taken, {

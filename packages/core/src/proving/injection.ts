@@ -36,6 +36,10 @@ export const INJECTION_STEPS: readonly InjectionStep[] = [
   { key: 'above', way: 'above', words: 'above the range' },
 ];
 
+/** What a step of the injection is called, by its key. */
+export const injectionWords = (key: string): string =>
+  INJECTION_STEPS.find((step) => step.key === key)?.words ?? key;
+
 /** Where the value is read at each step. */
 const PLACES = ['controller', 'screen'] as const;
 type Place = (typeof PLACES)[number];
@@ -217,8 +221,8 @@ export interface InjectionSummary {
 export function injectionSummary(results: readonly Result[], span: number): InjectionSummary {
   const rows = results.flatMap((result) => {
     const match = /^inject\.(up|down)(\d+)\.(controller|screen)$/.exec(result.check);
+    if (!match || typeof result.measured !== 'number' || !('min' in result.expected)) return [];
     const { min, max } = result.expected;
-    if (!match || typeof result.measured !== 'number' || min === undefined || max === undefined) return [];
     const error = result.measured - (min + max) / 2;
     return [
       {

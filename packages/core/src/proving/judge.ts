@@ -1,7 +1,7 @@
-import type { Instrument, Result } from '../model/index.ts';
-import { fixed, formatVolts } from '../units/index.ts';
+import type { Fingerprint, Instrument, Result } from '../model/index.ts';
+import { fixed, formatVoltBand, formatVolts, plain } from '../units/index.ts';
 import type { Check, Expected } from './check.ts';
-import { expectedWords } from './plan.ts';
+import { expectedWords, seenWords } from './plan.ts';
 
 export interface Outcome {
   readonly pass: boolean;
@@ -12,7 +12,7 @@ export interface Outcome {
 
 /** Uncertainty of a reading in its unit: the instrument's percentage of it and its fixed part. */
 function uncertainty(measured: number, instrument: Instrument): number {
-  return Math.abs(measured) * (instrument.percent / 100) + instrument.volts;
+  return Math.abs(measured) * (instrument.percent / 100) + instrument.fixed;
 }
 
 /**
@@ -63,19 +63,20 @@ const wordsOf =
 export function resultOf(
   id: string,
   pointId: string,
-  check: Check,
+  { check, fingerprint }: { readonly check: Check; readonly fingerprint: Fingerprint },
   measured: number | boolean,
   instrument: Instrument,
 ): Omit<Result, 'by' | 'at'> {
   const { pass, difference } = judgeCheck(check.expected, measured, instrument);
   const { expected } = check;
-  const limits = expected.kind === 'yesno' ? {} : { min: expected.min, max: expected.max };
+  const limits =
+    expected.kind === 'yesno' ? { seen: expected.value } : { min: expected.min, max: expected.max };
   return {
     id,
     pointId,
     check: check.key,
-    subject: `${check.label}, ${check.detail}`,
-    expected: { text: expectedWords(check.expected), ...limits },
+    fingerprint,
+    expected: limits,
     measured,
     pass,
     difference,
@@ -95,4 +96,31 @@ export function sourceRatio(checks: readonly Check[], instrument: Instrument): n
     return [worth === 0 ? Infinity : (expected.max - expected.min) / 2 / worth];
   });
   return ratios.length ? Math.min(...ratios) : undefined;
+}
+
+/** What was seen and what was expected at a stored result. */
+export function resultWords({
+  check,
+  measured,
+  expected,
+  unit,
+}: Pick<Result, 'check' | 'measured' | 'expected' | 'unit'>): {
+  measured: string;
+  expected: string;
+} {
+  const seen = (value: boolean): string => seenWords(check, value);
+  return {
+    measured:
+      typeof measured === 'boolean'
+        ? seen(measured)
+        : unit === undefined
+          ? formatVolts(measured)
+          : `${plain(measured, 5)}\u00a0${unit}`,
+    expected:
+      'seen' in expected
+        ? seen(expected.seen)
+        : unit === undefined
+          ? formatVoltBand(expected.min, expected.max)
+          : `${plain(expected.min, 5)} to ${plain(expected.max, 5)} ${unit}`,
+  };
 }

@@ -2,11 +2,14 @@ import { fixed, formatVoltBand } from '../units/index.ts';
 import { judge } from '../verdict/index.ts';
 import type { Analysis, InputReading, PointState } from '../analysis/index.ts';
 import { readMeter, safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
-import { elementId, signalLeads, supplyNodes } from '../network/index.ts';
+import { aboutPoint, elementId, signalLeads, supplyNodes } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
+import { tellingTerminals } from '../catalog/index.ts';
+import type { DeviceOutput } from '../catalog/index.ts';
 import type { Check, Expected, ProofPlan } from './check.ts';
-import { injectionGroups, injectionKeys } from './injection.ts';
+import { injectionGroups, injectionKeys, injectionWords } from './injection.ts';
 import { splitRef } from '../model/index.ts';
+import type { Fingerprint } from '../model/index.ts';
 
 const GUARDED = `${SAFETY_NOTE} Never bridge a safety device to test.`;
 const MOVES = 'What this input starts may move. Clear the machine first, and never bridge a guard to test.';
@@ -17,25 +20,30 @@ const MOVES = 'What this input starts may move. Clear the machine first, and nev
  */
 export function proofPlan(analysis: Analysis): ProofPlan {
   const plan = statesPlan(analysis);
-  return plan.blocked ? plan : { groups: [...plan.groups, ...injectionGroups(analysis)] };
+  return plan.blocked ? plan : { ...plan, groups: [...plan.groups, ...injectionGroups(analysis)] };
 }
+
+/** What a point's proof is about. */
+export const proofFingerprint = ({ context }: Analysis): Fingerprint => aboutPoint(context);
 
 /** The same without what is injected, which takes longer to work out. */
 export function statesPlan(analysis: Analysis): ProofPlan {
   const blocked = blockOf(analysis);
-  if (blocked) return { blocked, groups: [] };
-  const { type } = analysis.context;
+  const fingerprint = proofFingerprint(analysis);
+  if (blocked) return { blocked, groups: [], fingerprint };
+  const { output } = analysis.context;
   const { supply, states } = outline(analysis);
   const check = ({ look, ...rest }: Sought): Check => ({ ...rest, expected: expectedOf(look) });
   return {
+    fingerprint,
     groups: [
       ...(supply.length ? [{ key: 'supply', title: 'Supply at the device', checks: supply.map(check) }] : []),
       ...states.map(({ state, checks }, i) => ({
         key: state.situation.key,
         title: state.situation.words,
         ...(i > 0 && {
-          how: `Use ${type.stimulus}.`,
-          caution: type.stimulated === 'guard' ? GUARDED : MOVES,
+          how: `Use ${output.stimulus}.`,
+          caution: output.drivenBy === 'guard' ? GUARDED : MOVES,
         }),
         checks: checks.map(check),
       })),
@@ -81,7 +89,7 @@ function outline(analysis: Analysis): {
   states: { state: PointState; checks: Sought[] }[];
 } {
   const { context, away, shown, staged } = analysis;
-  const nodes = supplyNodes(context.device);
+  const nodes = supplyNodes(context);
   const supply: Sought[] = nodes
     ? [
         {
@@ -92,7 +100,7 @@ function outline(analysis: Analysis): {
         },
       ]
     : [];
-  const guard = context.type.stimulated === 'guard';
+  const guard = context.output.drivenBy === 'guard';
   const proved = guard
     ? [...shown, ...staged.filter(({ situation }) => /^open\d$/.test(situation.key))]
     : shown;
@@ -119,11 +127,11 @@ const yesno = (
 
 function stateChecks(analysis: Analysis, state: PointState): Sought[] {
   const { context } = analysis;
-  const { type } = context;
-  const lamp = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === 'output');
+  const { output } = context;
   return [
-    ...(lamp ? [yesno(state, 'sensorLamp', lamp.label, 'its switching lamp', state.outputOn)] : []),
-    ...(type.stimulated === 'guard' ? guardChecks(context, state) : [signalCheck(context, state)]),
+    ...lampCheck(context, state, output, state.outputOn),
+    ...(output.drivenBy === 'guard' ? guardChecks(context, state) : [signalCheck(context, state)]),
+    ...furtherChecks(context, state),
     ...context.helpers.flatMap(({ id, tag }) =>
       state.coils.has(id)
         ? [yesno(state, `coil-${id}`, `Relay ${tag}`, 'its lamp or flag', coilIn(state, id), 'in', 'out')]
@@ -150,8 +158,8 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
 
 const coilIn = ({ solution }: PointState, id: string): boolean => solution.active(elementId(id, 'coil'));
 
-function signalCheck({ device }: PointContext, state: PointState): Sought {
-  const { red, black } = signalLeads(device, state.netlist.reference);
+function signalCheck(context: PointContext, state: PointState): Sought {
+  const { red, black } = signalLeads(context, state.netlist.reference);
   const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
   return {
     key: `${state.situation.key}.volts`,
@@ -159,6 +167,41 @@ function signalCheck({ device }: PointContext, state: PointState): Sought {
     detail: `red on ${splitRef(red).terminal}, black on ${blackName}`,
     look: { state, red, black },
   };
+}
+
+/** The LED of an output, as it is on or off with it; nothing for an output that has none. */
+function lampCheck(
+  { type }: PointContext,
+  state: PointState,
+  { indicator, drivenBy }: DeviceOutput,
+  isOn: boolean,
+  more = '',
+): Sought[] {
+  const lamp = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === indicator);
+  return lamp && drivenBy !== 'guard'
+    ? [yesno(state, `sensorLamp${more}`, lamp.label, 'its switching LED', isOn)]
+    : [];
+}
+
+/** Further outputs of the device that are landed and that no other point is about. */
+function furtherChecks(context: PointContext, state: PointState): Sought[] {
+  const { device, type, output } = context;
+  const black = supplyNodes(context)?.minus ?? state.netlist.reference;
+  return state.inputs.flatMap(({ own: { landed }, outputOn }) => {
+    if (!landed || landed.id === output.id) return [];
+    const [lead = ''] = tellingTerminals(type, landed);
+    const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
+    const red = `${device.id}:${lead}`;
+    return [
+      ...lampCheck(context, state, landed, outputOn, `-${landed.id}`),
+      {
+        key: `${state.situation.key}.volts-${landed.id}`,
+        label: landed.label,
+        detail: `red on ${lead}, black on ${blackName}`,
+        look: { state, red, black },
+      },
+    ];
+  });
 }
 
 function guardChecks(context: PointContext, state: PointState): Sought[] {
@@ -182,7 +225,7 @@ function guardChecks(context: PointContext, state: PointState): Sought[] {
 function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: number): Sought[] {
   const more = i === 0 ? '' : `-${own.module.id}-${own.port.name}`;
   return [
-    yesno(state, `inputLamp${more}`, 'Input lamp', `${own.module.tag} ${own.port.label}`, lamp === 'on'),
+    yesno(state, `inputLamp${more}`, 'Input LED', `${own.module.tag} ${own.port.label}`, lamp === 'on'),
     ...(own.address ? [yesno(state, `bit${more}`, 'Program bit', own.address, bit === 1, '1', '0')] : []),
   ];
 }
@@ -197,4 +240,47 @@ export function expectedWords(expected: Expected): string {
   if (expected.kind === 'volts') return formatVoltBand(expected.min, expected.max);
   const { min, max, digits, unit } = expected;
   return `${fixed(min, digits)} to ${fixed(max, digits)} ${unit}`;
+}
+
+/** The last part of a check's key, without what it is at. */
+const kindOfCheck = (key: string): string => (key.split('.').at(-1) ?? '').split('-')[0] ?? '';
+
+const CHECK_NAMES: Readonly<Record<string, string>> = {
+  sensorLamp: 'Sensor LED',
+  inputLamp: 'Input LED',
+  bit: 'Program bit',
+  volts: 'Signal',
+  coil: 'Relay',
+  duty: 'Load',
+  safe: 'Safe side',
+  reading: 'Reading',
+  controller: 'Controller',
+  screen: 'Panel screen',
+};
+
+/** What a check was, by its key alone: also where the point is another by now. */
+export function checkName(key: string): string {
+  const [state = ''] = key.split('.');
+  if (key === 'supply.volts') return 'Supply';
+  const name = CHECK_NAMES[kindOfCheck(key)] ?? key;
+  if (state === 'inject') return `${name}, ${injectionWords(key.split('.')[1] ?? '')}`;
+  const suffix = state === 'present' ? ' with target' : state === 'away' ? ' without target' : '';
+  return `${name}${suffix}`;
+}
+
+/** What a yes or no of a check is called. */
+export function seenWords(key: string, value: boolean): string {
+  switch (kindOfCheck(key)) {
+    case 'bit':
+      return value ? '1' : '0';
+    case 'coil':
+      return value ? 'in' : 'out';
+    case 'safe':
+      return value ? 'released' : 'off';
+    case 'reading':
+    case 'controller':
+      return value ? 'as expected' : 'other';
+    default:
+      return value ? 'on' : 'off';
+  }
 }

@@ -8,7 +8,10 @@ import { landSteps, stampedSteps } from '../presentation/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { chainOf, disagreementOf, scaleStep } from '../scaling/index.ts';
-import { checkKeys } from './plan.ts';
+import { aboutPoint, changedParts } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
+import { checkName, checkKeys } from './plan.ts';
+import { resultWords } from './judge.ts';
 
 export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
 export type Stage = 'fit' | 'land' | 'set' | 'scale' | 'prove';
@@ -29,13 +32,20 @@ export function latestResults(job: JobContent, pointId: string): Map<string, Res
   return new Map(job.results.filter((r) => r.pointId === pointId).map((r) => [r.check, r]));
 }
 
+/** Of those the ones that still hold: nothing that they were about stands otherwise now. */
+function holdingResults(context: PointContext): Map<string, Result> {
+  const now = aboutPoint(context);
+  const latest = latestResults(context.index.job, context.point.id);
+  return new Map([...latest].filter(([, { fingerprint }]) => !changedParts(fingerprint, now).length));
+}
+
 /** How far a point is: one mark a stage, one for all, and a line that says why or what next. */
 export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
   const { point } = analysis.context;
   const verdict = judge(analysis);
   const parts = stageParts(job, analysis, verdict);
   const overall = worst(parts);
-  const failed = [...latestResults(job, point.id).values()].find((result) => !result.pass);
+  const failed = [...holdingResults(analysis.context).values()].find((result) => !result.pass);
   return {
     pointId: point.id,
     tag: point.tag,
@@ -75,7 +85,7 @@ function stageParts(job: JobContent, analysis: Analysis, verdict: Judgement): St
     },
     ...setPart(index, point.id),
     ...scalePart(analysis),
-    provePart(job, analysis),
+    provePart(analysis),
   ];
 }
 
@@ -108,9 +118,9 @@ function scalePart(analysis: Analysis): StagePart[] {
     : [{ stage: 'scale', mark: 'open', next: 'Next: scale, enter it in the controller' }];
 }
 
-function provePart(job: JobContent, analysis: Analysis): StagePart {
+function provePart(analysis: Analysis): StagePart {
   const checks = checkKeys(analysis);
-  const latest = latestResults(job, analysis.context.point.id);
+  const latest = holdingResults(analysis.context);
   const passed = checks.filter((key) => latest.get(key)?.pass).length;
   const failed = [...latest.values()].some((result) => !result.pass);
   return {
@@ -149,18 +159,7 @@ function shortReason({ reasons, sentence }: Judgement): string {
   return (reasons[0]?.sentence ?? sentence).split('. ')[0]!.replace(/\.$/, '');
 }
 
-function failedLine(result: Result): string {
-  const state = result.check.startsWith('present')
-    ? ' with target'
-    : result.check.startsWith('away')
-      ? ' without target'
-      : '';
-  const label = result.subject.split(',')[0]!;
-  const seen =
-    typeof result.measured === 'number'
-      ? `${result.measured.toFixed(1)} ${result.unit ?? 'V'}`
-      : result.measured
-        ? 'on'
-        : 'off';
-  return `${label}${state} ${seen}; expected ${result.expected.text}`;
-}
+const failedLine = (result: Result): string => {
+  const { measured, expected } = resultWords(result);
+  return `${checkName(result.check)} ${measured}; expected ${expected}`;
+};

@@ -1,5 +1,5 @@
 import { ACTOR, jobWith } from '../../test/jobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { applyChange } from '../job/changes.ts';
 import { JobIndex } from '../job/jobIndex.ts';
@@ -11,8 +11,8 @@ import { checkKeys, expectedWords, ideal, proofPlan } from './plan.ts';
 import { jobProgress } from './progress.ts';
 
 const BOTH8 = 'di8-both-8';
-const METER = { name: 'M1', percent: 0.5, volts: 0.02 };
-const EXACT = { name: 'M0', percent: 0, volts: 0 };
+const METER = { name: 'M1', percent: 0.5, fixed: 0.02 };
+const EXACT = { name: 'M0', percent: 0, fixed: 0 };
 const plan = (job: JobContent) => proofPlan(analyse(new JobIndex(job), 'px-1'));
 const checks = (job: JobContent) => plan(job).groups.flatMap((group) => group.checks);
 const only = (job: JobContent) => jobProgress(job)[0]!;
@@ -85,18 +85,25 @@ describe('progress', () => {
       ...landSteps(analyse(new JobIndex(job), 'px-1')),
       ...fitSteps(new JobIndex(job), job.points[0]!).map(({ step }) => step),
     ].reduce(
-      (j, { key, title }) =>
+      (j, { key, about }) =>
         applyChange(
           j,
-          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, subject: title } },
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about } },
           ACTOR,
         ),
       job,
     );
   const record = (job: JobContent, round: string, spoil?: string): JobContent => {
+    const { fingerprint } = proofPlan(analyse(new JobIndex(job), 'px-1'));
     const results = checks(job).map((check, i) => {
       const good = ideal(check.expected);
-      return resultOf(`${round}-${i}`, 'px-1', check, check.key === spoil ? 14.2 : good, METER);
+      return resultOf(
+        `${round}-${i}`,
+        'px-1',
+        { check, fingerprint },
+        check.key === spoil ? 14.2 : good,
+        METER,
+      );
     });
     return applyChange(job, { kind: 'record', results }, ACTOR);
   };
@@ -117,7 +124,7 @@ describe('progress', () => {
   test('a failed reading stops the point until a later one passes; both stay', () => {
     const failed = record(landed(jobWith(BOTH8, ['-'])), 'a', 'present.volts');
     expect(only(failed).overall).toBe('failed');
-    expect(only(failed).line).toMatch(/Signal with target 14\.2 V; expected 2\d\.\d to 2\d\.\d/);
+    expect(only(failed).line).toMatch(/Signal with target 14\.2\u00a0V; expected 2\d\.\d to 2\d\.\d/);
     const again = record(failed, 'b');
     expect(only(again).overall).toBe('proven');
     expect(again.results.filter(({ check }) => check === 'present.volts')).toHaveLength(2);

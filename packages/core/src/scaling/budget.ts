@@ -1,3 +1,4 @@
+import { elementOf } from '../network/index.ts';
 import { refuse } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
@@ -12,7 +13,6 @@ import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './senso
 import type { ThermometerClass } from './sensors/rtd.ts';
 import { coupleTolerance, seebeck } from './sensors/thermocouple.ts';
 import { convert, plain } from '../units/index.ts';
-import { settingsOfDevice } from '../catalog/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */
 export interface Contribution {
@@ -83,7 +83,7 @@ export function budgetAt(analysis: Analysis, made: PointChain, value: number): E
   const signal = chain.sensor.curve.at(value);
   const perInput = slopeAt(chain, chain.loop.at(signal).nom);
   const shares = loopShares(analysis, sensed.levelOf(signal), own);
-  const isElement = analysis.context.type.signal === undefined;
+  const isElement = analysis.context.output.signal === undefined;
   const ideal = idealInput(chain, signal);
   const seen = chain.loop.at(signal).nom;
   const helpers = analysis.context.helpers.length ? ', barrier and resistors' : '';
@@ -163,8 +163,8 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
   const celsius = convert(value, unit, '°C') ?? value;
   const perKelvin = unit === '°F' ? 1.8 : 1;
   const { class: name, percent } = scaling.sensor;
-  if (context.type.couple) {
-    const { letter } = context.type.couple;
+  if (context.output.thermocouple) {
+    const { letter } = context.output.thermocouple;
     const chosen = name === '1' || name === '3' ? (Number(name) as 1 | 3) : 2;
     const tolerance = coupleTolerance(letter, chosen, celsius);
     return [
@@ -184,8 +184,9 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
       },
     ];
   }
-  if (context.type.resistance?.kind === 'rtd') {
-    const element = thermometerElement(settingsOfDevice(context.device).element ?? 'Pt100');
+  const resistance = elementOf(context);
+  if (resistance?.kind === 'rtd') {
+    const element = thermometerElement(resistance.name ?? 'Pt100');
     const chosen = (
       element.metal === 'Ni' ? 'Ni' : name && name in { AA: 1, A: 1, B: 1, C: 1 } ? name : 'B'
     ) as ThermometerClass;

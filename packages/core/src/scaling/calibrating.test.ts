@@ -233,7 +233,7 @@ describe('flow', () => {
   });
 
   test('pulses: 36 m³/h of 0.02 l are 500 a second; 1 ms is the widest', () => {
-    const counter = { mostHertz: 1000, leastPulse: 0.5 };
+    const counter = { maxHertz: 1000, minPulse: 0.5 };
     expect(checkPulses(36, 0.02, 1, counter)).toMatchObject({
       hertz: 500,
       duty: 0.5,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { after, bareJob, jobWith, withHelper, withModule, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, meterJob, pulseJob } from '../../test/settingJobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { JobProblem } from '../model/problem.ts';
 import { Scaling } from '../model/scaling.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -318,7 +318,7 @@ describe('pulses', () => {
       kind: 'require',
       itemId: 'ft-1-b',
       key: 'pulseValue',
-      byHand: { value: '0.005', reason: 'tried' },
+      override: { value: '0.005', reason: 'tried' },
     });
     const { chain } = chainOfPulses(slow);
     // 2000 a second are due; 1000 are taken, unless the pulses run together before.

@@ -162,7 +162,7 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         key: 'counts',
         value: counted.counts,
         band,
-        note: stopped ? `the converter stops at its ${stopped === 'most' ? 'top' : 'bottom'}` : undefined,
+        note: stopped ? `the converter stops at its ${stopped === 'max' ? 'top' : 'bottom'}` : undefined,
       },
       engineering: { key: 'engineering', value: engineering, band, note: guessWords(chain, counted.counts) },
       display: {

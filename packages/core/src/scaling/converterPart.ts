@@ -1,4 +1,5 @@
-import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
+import { SIGNALS } from '../catalog/index.ts';
+import { elementOf } from '../network/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Range, RawFormat, Scaling } from '../model/index.ts';
 import { convert } from '../units/index.ts';
@@ -71,10 +72,10 @@ export function converted(
   range: Range,
   channel: StandingRange | undefined,
 ): Converted {
-  const { device, type } = analysis.context;
+  const { output } = analysis.context;
   const { zero, formatId, own: ownFormat } = scaling.converter;
   const chosen = ownFormat ?? findRawFormat(formatId);
-  const element = resistanceOf(device);
+  const element = elementOf(analysis.context);
   const measures = port(own).measures;
   const temperature = (curve: Curve, input: Ends, faults: Ends): Converted => ({
     converter: {
@@ -91,15 +92,15 @@ export function converted(
   });
   const inCelsius = (t: number): number => convert(t, range.unit, '°C') ?? t;
   if (measures === 'resistance' && element?.kind === 'rtd') {
-    const { curve, least, most } = rtdInput(settingsOfDevice(device).element ?? 'Pt100');
+    const { curve, least, most } = rtdInput(element.name ?? 'Pt100');
     const input = {
       low: curve.back(Math.max(least, inCelsius(range.low))),
       high: curve.back(Math.min(most, inCelsius(range.high))),
     };
     return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
   }
-  if (measures === 'thermocouple' && type.couple) {
-    const { curve, least, most } = coupleInput(type.couple.letter);
+  if (measures === 'thermocouple' && output.thermocouple) {
+    const { curve, least, most } = coupleInput(output.thermocouple.letter);
     const input = { low: curve.back(inCelsius(range.low)), high: curve.back(inCelsius(range.high)) };
     return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
   }

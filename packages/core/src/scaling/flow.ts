@@ -41,21 +41,21 @@ export function checkPulses(
   flow: number,
   litres: number,
   width: number,
-  counter: { readonly mostHertz: number; readonly leastPulse: number },
+  counter: { readonly maxHertz: number; readonly minPulse: number },
 ): PulseCheck {
   for (const [value, what] of [
     [flow, 'A full flow'],
     [litres, 'The volume of a pulse'],
     [width, 'A pulse width'],
-    [counter.mostHertz, 'The counter’s limit'],
+    [counter.maxHertz, 'The counter’s limit'],
   ] as const)
     if (!(value > 0)) refuse(`${what} is above 0.`);
   const hertz = pulseHertz(flow, litres);
   const duty = (hertz * width) / 1000;
   const widest = 1000 / (2 * hertz);
   const fits = width <= widest + 1e-9;
-  const fast = hertz > counter.mostHertz;
-  const short = width < counter.leastPulse;
+  const fast = hertz > counter.maxHertz;
+  const short = width < counter.minPulse;
   const digits = (n: number): string => String(Number(n.toPrecision(4)));
   return {
     hertz,
@@ -68,8 +68,8 @@ export function checkPulses(
         ? `${digits(hertz)} pulses a second at full flow, on ${digits(duty * 100)} % of the time.`
         : `${digits(hertz)} pulses a second leave no room for ${digits(width)} ms: ${digits(widest)} ms is the widest that leaves as long a pause.`,
       ...(duty >= 1 ? ['The pulses run into each other: the output stays on, and nothing is counted.'] : []),
-      ...(fast ? [`The counter takes ${digits(counter.mostHertz)} a second at most: the rest is lost.`] : []),
-      ...(short ? [`The counter sees nothing shorter than ${digits(counter.leastPulse)} ms.`] : []),
+      ...(fast ? [`The counter takes ${digits(counter.maxHertz)} a second at most: the rest is lost.`] : []),
+      ...(short ? [`The counter sees nothing shorter than ${digits(counter.minPulse)} ms.`] : []),
     ],
   };
 }

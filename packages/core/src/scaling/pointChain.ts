@@ -31,10 +31,10 @@ export function chainOf(analysis: Analysis): PointChain | NoChain {
 
 /** Whether a point's value is measured, so that its chain can be scaled. */
 export const isMeasured = ({ context }: Analysis): boolean =>
-  context.type.stimulated === 'value' &&
-  (context.type.signal !== undefined ||
-    context.type.resistance !== undefined ||
-    context.type.couple !== undefined);
+  context.output.drivenBy === 'value' &&
+  (context.output.signal !== undefined ||
+    context.output.resistanceFor !== undefined ||
+    context.output.thermocouple !== undefined);
 
 function makeChain(analysis: Analysis): PointChain | NoChain {
   if (countsPulses(analysis)) return pulseChain(analysis);

@@ -15,7 +15,7 @@ export function codeWish(tag: string, { chain, scaling, tables }: PointChain): C
   const ends = rawEnds(chain);
   return {
     tag,
-    raw: { ...ends, least: format.least, most: format.most },
+    raw: { ...ends, least: format.min, most: format.max },
     value: { low: chain.controller.low, high: chain.controller.high, unit: chain.controller.unit },
     shape: wanted,
     cut: scaling.controller.cutPercent / 100,

@@ -17,7 +17,7 @@ import { standing, standingRange } from './standing.ts';
 const USUAL_GATE = 10;
 
 /** A plain input sees so many pulses a second, and none shorter, s. */
-const PLAIN = { mostHertz: 20, leastPulse: 0.02 };
+const PLAIN = { maxHertz: 20, minPulse: 0.02 };
 
 /** A counter as a converter: so many counts for each pulse a second as its gate has seconds. */
 const gateFormat = (gate: number): RawFormat => ({
@@ -26,8 +26,8 @@ const gateFormat = (gate: number): RawFormat => ({
   kind: 'unit',
   low: 0,
   high: gate,
-  least: 0,
-  most: 2 ** 24,
+  min: 0,
+  max: 2 ** 24,
   step: 1,
   bothSides: false,
 });
@@ -43,7 +43,7 @@ const usualPulseBands = (top: number): Bands => ({
 });
 
 /** Whether a point counts the pulses of a flow meter. */
-export const countsPulses = ({ context }: Analysis): boolean => context.type.family === 'pulse';
+export const countsPulses = ({ context }: Analysis): boolean => context.output.drivenBy === 'pulses';
 
 /**
  * The chain of a flow meter whose pulses are counted: flow, pulses a second by the meter's K-factor, what the counter
@@ -128,12 +128,12 @@ const flowOf = (hertz: number, range: Range, litres: number): number => hertz / 
 function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number): LoopCurve {
   const { counter = PLAIN } = own.port as DigitalPort;
   const bits = shown.map(({ inputs }) => inputs.find((input) => input.own.module.id === own.module.id)?.bit);
-  const passes = bits.includes(0) && bits.includes(1) && width >= counter.leastPulse;
+  const passes = bits.includes(0) && bits.includes(1) && width >= counter.minPulse;
   const knot = (signal: number, seen: number) => ({ signal, nom: seen, min: seen, max: seen });
-  const least = Math.min(counter.mostHertz, width > 0 ? 1 / width : Infinity);
+  const least = Math.min(counter.maxHertz, width > 0 ? 1 / width : Infinity);
   if (!passes) return loopCurveOf([knot(0, 0), knot(4 * top, 0)], 'Hz');
   if (least >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
-  const merged = width > 0 && 1 / width <= counter.mostHertz;
+  const merged = width > 0 && 1 / width <= counter.maxHertz;
   return loopCurveOf(
     [
       knot(0, 0),

@@ -12,8 +12,8 @@ const share = (
   kind: 'share',
   low,
   high,
-  least: low,
-  most: high,
+  min: low,
+  max: high,
   step: 1,
   bothSides: false,
   ...rest,
@@ -21,38 +21,38 @@ const share = (
 
 const bits = (n: number): RawFormat => share(`b${n}`, `${n} bit, 0 to ${2 ** n - 1}`, 0, 2 ** n - 1);
 
-const perUnit = (id: string, name: string, counts: number, least: number, most: number): RawFormat => ({
+const perUnit = (id: string, name: string, counts: number, min: number, max: number): RawFormat => ({
   id,
   name,
   kind: 'unit',
   low: 0,
   high: counts,
-  least,
-  most,
+  min,
+  max,
   step: 1,
   bothSides: false,
 });
 
 /** How converters write what they measure: as data, so that another one is a line. */
 export const RAW_FORMATS: readonly RawFormat[] = [
-  share('27648', '0 to 27648, over-range to 32511', 0, 27648, { least: -4864, most: 32511 }),
+  share('27648', '0 to 27648, over-range to 32511', 0, 27648, { min: -4864, max: 32511 }),
   share('pm27648', '−27648 to 27648, over-range to ±32511', -27648, 27648, {
-    least: -32511,
-    most: 32511,
+    min: -32511,
+    max: 32511,
     bothSides: true,
   }),
   share('32767', '0 to 32767', 0, 32767),
   share('pm32767', '−32767 to 32767', -32767, 32767, { bothSides: true }),
   share('65535', '0 to 65535', 0, 65535),
-  share('4000', '0 to 4000, over-range to 4095', 0, 4000, { most: 4095 }),
+  share('4000', '0 to 4000, over-range to 4095', 0, 4000, { max: 4095 }),
   ...[10, 12, 14, 16, 18, 20, 22, 24].map(bits),
   share('12left', '12 bit, left in 16: 0 to 32752 by 8', 0, 32752, { step: 8 }),
   perUnit('micro', 'µA or mV: 1000 for each mA or V', 1000, 0, 25000),
   perUnit('tenth', 'tenths of a unit, such as 0.1 °C', 10, -32768, 32767),
   perUnit('hundredth', 'hundredths of a unit, such as 0.01 °C', 100, -32768, 32767),
-  share('pct10', 'per cent of a drive: 0 to 1000', 0, 1000, { least: -1100, most: 1100 }),
-  share('pct100', 'per cent of a drive: 0 to 10000', 0, 10000, { least: -20000, most: 20000 }),
-  share('pct4000h', 'per cent of a drive: 16384 is 100 %', 0, 16384, { least: -32768, most: 32767 }),
+  share('pct10', 'per cent of a drive: 0 to 1000', 0, 1000, { min: -1100, max: 1100 }),
+  share('pct100', 'per cent of a drive: 0 to 10000', 0, 10000, { min: -20000, max: 20000 }),
+  share('pct4000h', 'per cent of a drive: 16384 is 100 %', 0, 16384, { min: -32768, max: 32767 }),
 ];
 
 export const findRawFormat = (id: string | undefined): RawFormat | undefined =>
@@ -79,7 +79,7 @@ function lineOf(
 export interface Counts {
   readonly counts: number;
   /** The converter stops there: what it should have written lies beyond. */
-  readonly stopped?: 'least' | 'most';
+  readonly stopped?: 'min' | 'max';
 }
 
 /** Counts for a value as they would be without steps and ends. */
@@ -93,8 +93,8 @@ export function countsOf(format: RawFormat, range: ConverterRange, value: number
   const exact = exactCounts(format, range, value);
   // Adding 0 turns a negative zero into a plain one.
   const counts = Math.round(exact / format.step) * format.step + 0;
-  if (!(counts >= format.least)) return { counts: format.least, stopped: 'least' };
-  return counts > format.most ? { counts: format.most, stopped: 'most' } : { counts };
+  if (!(counts >= format.min)) return { counts: format.min, stopped: 'min' };
+  return counts > format.max ? { counts: format.max, stopped: 'max' } : { counts };
 }
 
 /** The value in the middle of what a number of counts stands for. */
@@ -108,7 +108,7 @@ export const resolutionOf = (format: RawFormat, range: ConverterRange): number =
   Math.abs(lineOf(format, range).perCount) * format.step;
 
 /** Bits that a format's counts need in the controller, and whether they need a sign. */
-export function widthOf({ least, most }: RawFormat): { bits: 16 | 32; signed: boolean } {
-  const signed = least < 0;
-  return { bits: signed ? (least >= -32768 && most <= 32767 ? 16 : 32) : most <= 65535 ? 16 : 32, signed };
+export function widthOf({ min, max }: RawFormat): { bits: 16 | 32; signed: boolean } {
+  const signed = min < 0;
+  return { bits: signed ? (min >= -32768 && max <= 32767 ? 16 : 32) : max <= 65535 ? 16 : 32, signed };
 }

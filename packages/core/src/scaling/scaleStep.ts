@@ -1,3 +1,5 @@
+import type { Fingerprint } from '../model/index.ts';
+import { aboutValue } from '../network/index.ts';
 import { plain } from '../units/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -22,12 +24,29 @@ export function scalingWords({ chain, scaling }: PointChain): string {
   return `${from} are ${plain(controller.low)} to ${plain(controller.high)} ${controller.unit} ${SHAPE_WORDS[scaling.controller.shape]}${times}`;
 }
 
+/** What the controller is to hold, as a fingerprint: what its scaling works out to, whatever it comes from. */
+const aboutChain = ({ chain, scaling }: PointChain): Fingerprint => {
+  const { format, range } = chain.converter;
+  const { low, high, unit } = chain.controller;
+  return aboutValue('scaling', {
+    format,
+    range,
+    low,
+    high,
+    unit,
+    shape: scaling.controller.shape,
+    times: scaling.controller.multiplier,
+  });
+};
+
 /** The one step of Scale: that the controller holds what was worked out. A change of the chain opens it again. */
 export function scaleStep({ context }: Analysis, made: PointChain): StampedStep {
   const step = {
     key: 'scale.taken',
-    title: `Controller: ${scalingWords(made)}`.slice(0, 200),
+    title: `Controller: ${scalingWords(made)}`,
+    about: aboutChain(made),
     detail: 'Entered in the controller and read back there.',
   };
-  return stampedSteps(context.index.job, context.point.id, [step])[0]!;
+  const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);
+  return stamped ?? { step, changed: [] };
 }

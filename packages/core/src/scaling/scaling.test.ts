@@ -71,8 +71,8 @@ describe('raw formats', () => {
         fc.property(fc.double({ min: -15, max: 25, noNaN: true }), (value) => {
           const { counts, stopped } = countsOf(format, range, value);
           expect(Number.isInteger(counts)).toBe(true);
-          expect(counts).toBeGreaterThanOrEqual(format.least);
-          expect(counts).toBeLessThanOrEqual(format.most);
+          expect(counts).toBeGreaterThanOrEqual(format.min);
+          expect(counts).toBeLessThanOrEqual(format.max);
           const back = valueOfCounts(format, range, counts);
           expect(countsOf(format, range, back).counts).toBe(counts);
           if (!stopped)
@@ -81,10 +81,10 @@ describe('raw formats', () => {
       );
   });
 
-  test.each(RAW_FORMATS.filter(({ most, least }) => most - least < 70000))(
+  test.each(RAW_FORMATS.filter(({ min, max }) => max - min < 70000))(
     '$id gives every one of its counts back',
     (format) => {
-      for (let counts = format.low; counts <= format.most; counts += format.step)
+      for (let counts = format.low; counts <= format.max; counts += format.step)
         if (countsOf(format, MA, valueOfCounts(format, MA, counts)).counts !== counts)
           throw new Error(
             `${counts} came back as ${countsOf(format, MA, valueOfCounts(format, MA, counts)).counts}`,
@@ -102,12 +102,12 @@ describe('raw formats', () => {
 
   test.each([
     [{ low: 10, high: 10 }, /more than those at the bottom/],
-    [{ low: 0, high: 100, least: 5 }, /reach the counts at the bottom/],
-    [{ low: 0, high: 100, most: 50 }, /reach the counts at the top/],
-    [{ low: 0, high: 2 ** 26, most: 2 ** 26 }, /24 bits/],
+    [{ low: 0, high: 100, min: 5 }, /reach the counts at the bottom/],
+    [{ low: 0, high: 100, max: 50 }, /reach the counts at the top/],
+    [{ low: 0, high: 2 ** 26, max: 2 ** 26 }, /24 bits/],
     [{ low: 0.5 }, /whole numbers/],
   ])('one of your own is refused: %o', (wrong, says) => {
-    const sound = { id: 'own', name: 'Own', kind: 'share', low: 0, high: 100, least: 0, most: 100 };
+    const sound = { id: 'own', name: 'Own', kind: 'share', low: 0, high: 100, min: 0, max: 100 };
     const own = Object.assign(sound, wrong);
     expect(RawFormat.safeParse(own).error?.issues[0]?.message).toMatch(says);
   });

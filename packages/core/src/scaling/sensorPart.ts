@@ -1,4 +1,6 @@
-import { resistanceOf, settingsOfDevice, SIGNALS } from '../catalog/index.ts';
+import { SIGNALS } from '../catalog/index.ts';
+import type { ResistanceElement } from '../catalog/index.ts';
+import { elementOf } from '../network/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -44,10 +46,9 @@ export function sensedBy(
   scaling: Scaling,
   tables: CalibrationTables,
 ): SensedBy {
-  const { device, type } = context;
-  const element = resistanceOf(device);
-  if (type.couple) return coupleSensor(context, range);
-  if (element?.kind === 'rtd') return thermometerSensor(context, range);
+  const element = elementOf(context);
+  if (context.output.thermocouple) return coupleSensor(context, range, context.output.thermocouple);
+  if (element?.kind === 'rtd') return thermometerSensor(context, range, element);
   if (element) {
     const { lowOhms, highOhms } = element;
     return {
@@ -78,9 +79,12 @@ function tabled({ points }: CalibrationTables, { sensor }: Scaling): Curve | und
   return sensor.multiplier === 1 ? own : then(straight(0, 0, sensor.multiplier, 1), own);
 }
 
-function thermometerSensor(context: PointContext, range: Range): SensedBy {
-  const element = thermometerElement(settingsOfDevice(context.device).element ?? 'Pt100');
-  const { lowOhms, highOhms } = resistanceOf(context.device)!;
+function thermometerSensor(
+  context: PointContext,
+  range: Range,
+  { name = 'Pt100', lowOhms, highOhms }: ResistanceElement,
+): SensedBy {
+  const element = thermometerElement(name);
   const curve = then(toCelsius(range.unit), {
     at: (t) => ohmsOf(element, t),
     back: (ohms) => temperatureOf(element, ohms),
@@ -97,8 +101,11 @@ function thermometerSensor(context: PointContext, range: Range): SensedBy {
   };
 }
 
-function coupleSensor(context: PointContext, range: Range): SensedBy {
-  const { letter, millivolts } = context.type.couple!;
+function coupleSensor(
+  context: PointContext,
+  range: Range,
+  { letter, millivolts }: NonNullable<PointContext['output']['thermocouple']>,
+): SensedBy {
   const curve = then(toCelsius(range.unit), {
     at: (t) => couplesVoltage(letter, t, COLD_JUNCTION),
     back: (mV) => coupleTemperature(letter, mV + coupleMillivolts(letter, COLD_JUNCTION)),
@@ -121,8 +128,8 @@ function transmitter(
   scaling: Scaling,
   tables: CalibrationTables,
 ): SensedBy {
-  const { index, device, type } = context;
-  const kind = type.signal!;
+  const { index, device, output } = context;
+  const kind = output.signal ?? '4-20 mA';
   const signal = SIGNALS[kind];
   const own = standingRange(index, device.id, range.unit) ?? { ...range, assumed: false };
   const times = scaling.sensor.multiplier;

@@ -54,7 +54,7 @@ class Walker {
  * @param knots errors at some values, in any order.
  */
 export function* sweepChain(chain: Chain, knots: readonly ErrorKnot[]): Generator<number, Sweep> {
-  const { least, most, step } = chain.converter.format;
+  const { min: least, max: most, step } = chain.converter.format;
   const all = Math.floor((most - least) / step) + 1;
   const every = Math.max(1, Math.floor(all / DRAWN));
   const errors = new Walker(knots);

@@ -1,4 +1,4 @@
-import { deviceType, terminalWithRole } from '../catalog/index.ts';
+import { terminalWithRole } from '../catalog/index.ts';
 import { convert, plain } from '../units/index.ts';
 import { contextOf } from '../network/index.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -113,8 +113,8 @@ const withUnit = ({ line }: Found): string =>
 
 /** Switch, parameter and signal of an analog input. */
 function signalAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
-  const { device } = contextOf(index, pointId);
-  const { signal } = deviceType(device.typeId);
+  const { device, output } = contextOf(index, pointId);
+  const { signal } = output;
   const switches = find(sheets, 'switch');
   const ranges = find(sheets, 'range').filter(({ sheet }) => sheet.isModule);
   if (!signal || switches.length === 0) return [];
@@ -165,15 +165,15 @@ function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
 
 /** A current output that is wired must be switched on. */
 function currentAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
-  const { device } = contextOf(index, pointId);
-  const type = deviceType(device.typeId);
+  const { device, type } = contextOf(index, pointId);
+  const signal = type.outputs.find((output) => output.signal)?.signal;
   const terminal = terminalWithRole(type, 'signal');
   const [current] = find(sheets, 'current');
   if (!current || !terminal) return [];
   const wired = index.wiresAt(`${device.id}:${terminal.name}`).length > 0;
   const { present } = current.line;
   const off = present?.value === 'off';
-  const same = wired ? present?.value === type.signal : off;
+  const same = wired ? present?.value === signal : off;
   return [
     agreement(
       'Current output and its wire',

@@ -1,4 +1,3 @@
-import { deviceType } from '../catalog/index.ts';
 import type { FitCheck, PlateFact } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
 import { parseIn, plain } from '../units/index.ts';
@@ -11,13 +10,14 @@ const keyOf = ({ key }: FitCheck): string => `fit.${key}`;
 
 /** The checks of a point before it is wired, each with its stamp. */
 export function fitSteps(index: JobIndex, point: Point): StampedStep[] {
-  const checks = deviceType(index.deviceOf(point).typeId).handling?.fit ?? [];
+  const checks = index.deviceType(index.deviceOf(point)).handling?.fit ?? [];
   return stampedSteps(
     index.job,
     point.id,
     checks.map((check) => ({
       key: keyOf(check),
       title: check.title,
+      about: {},
       detail: check.reason,
       ...(check.caution && { caution: check.caution }),
     })),
@@ -33,7 +33,7 @@ export interface PlateLine {
 }
 
 export function plateLines(index: JobIndex, point: Point): PlateLine[] {
-  const facts = deviceType(index.deviceOf(point).typeId).handling?.plate ?? [];
+  const facts = index.deviceType(index.deviceOf(point)).handling?.plate ?? [];
   return facts.map((fact) => {
     const typed = point.plate?.[fact.key];
     const read = typed && fact.unit ? parseIn(typed, fact.unit) : undefined;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { DEVICE_TYPES, MODULE_TYPES, parametersOfType } from '../catalog/catalog.ts';
+import { DEVICE_TYPES, MODULE_TYPES } from '../catalog/catalog.ts';
+import { parametersOfType } from '../catalog/partType.ts';
 import { readValue } from '../catalog/parameters.ts';
 import type { Parameter } from '../catalog/parameters.ts';
 import { JobProblem } from '../model/problem.ts';

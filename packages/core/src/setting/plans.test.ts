@@ -2,7 +2,7 @@ import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
 import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
 import { BusPlan } from '../model/busPlan.ts';
 import type { EthernetPlan, SerialPlan } from '../model/busPlan.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { agreementsOf } from './agreement.ts';

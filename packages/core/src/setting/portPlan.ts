@@ -1,5 +1,4 @@
-import { moduleType } from '../catalog/index.ts';
-import type { TalkingPort } from '../catalog/index.ts';
+import type { FieldbusPort } from '../catalog/index.ts';
 import { cycleBytes, messageSeconds, portAddresses } from '../ioLink/index.ts';
 import type { KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
@@ -34,7 +33,7 @@ const NUMBERINGS: readonly Numbering[] = ['byte', 'word', 'register'];
 export function portPlan(index: JobIndex, moduleId: string): PlannedPort[] {
   const module = index.module(moduleId);
   if (!module) throw new Error(`The job has no module "${moduleId}".`);
-  const ports = index.portsOf(moduleId).filter((port): port is TalkingPort => port.kind === 'io-link');
+  const ports = index.portsOf(moduleId).filter((port): port is FieldbusPort => port.kind === 'io-link');
   const on = ports.map(({ channel }) => index.deviceAt({ moduleId, channel }));
   const known = on.map((device) => device && descriptionOf(index.job.descriptions, device));
   const lengths = known.map((k) => k && processBytes(k.description));
@@ -47,7 +46,7 @@ export function portPlan(index: JobIndex, moduleId: string): PlannedPort[] {
 function plannedPort(
   index: JobIndex,
   module: Module,
-  port: TalkingPort,
+  port: FieldbusPort,
   i: number,
   device: Device | undefined,
   known: KnownDescription | undefined,
@@ -80,7 +79,7 @@ const TOLD = ['mode', 'validation', 'vendor', 'device', 'backup', 'cycle'];
 /** The lines of a sheet that can be spoken about with the part itself. */
 export function spokenSheet(index: JobIndex, sheet: Sheet): Sheet {
   const module = index.module(sheet.itemId);
-  if (!module || moduleType(module.typeId).family !== 'io-link master') return sheet;
+  if (!module || index.moduleType(module).description.fieldbus !== 'io-link') return sheet;
   return {
     ...sheet,
     lines: sheet.lines.filter(({ parameter }) => TOLD.includes(parameter.key.split('.')[1] ?? '')),
@@ -89,4 +88,4 @@ export function spokenSheet(index: JobIndex, sheet: Sheet): Sheet {
 
 /** The masters of a job. */
 export const ioLinkMasters = (index: JobIndex): Module[] =>
-  index.job.modules.filter(({ typeId }) => moduleType(typeId).family === 'io-link master');
+  index.job.modules.filter((module) => index.moduleType(module).description.fieldbus === 'io-link');

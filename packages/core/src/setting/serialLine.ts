@@ -110,7 +110,7 @@ export function voltsAtRest({ units, bias, mm2 }: SerialLine): Map<string, numbe
     plus: 'supply',
     minus: 'common',
     volts: exactly(bias.volts),
-    innerOhms: exactly(0),
+    internalOhms: exactly(0),
     limitAmps: exactly(1),
   });
   resistor('pull up', 'supply', `${at}+`, bias.ohms);

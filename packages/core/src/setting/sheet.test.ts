@@ -1,6 +1,6 @@
 import { after, jobWith, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { JobProblem } from '../model/problem.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { countSet, openLines, sheetsOf } from './sheet.ts';
@@ -15,7 +15,7 @@ describe('what follows from the job', () => {
     expect(lineIn(job, 'size').required).toEqual({
       value: '76.2',
       from: 'name-plate: pipe size 3 in (as a nominal size, DN 80)',
-      byHand: false,
+      override: false,
     });
     expect(required(job, 'factor')).toBe('1.0214');
     expect(required(job, 'medium')).toBe('sea');
@@ -36,13 +36,13 @@ describe('what follows from the job', () => {
       kind: 'require',
       itemId: 'ft-1-b',
       key: 'unit',
-      byHand: { value: hand, reason: 'the screen shows it so' },
+      override: { value: hand, reason: 'the screen shows it so' },
     });
     expect(lineIn(job, 'high')).toMatchObject({ unit, required: { value: high } });
     expect(lineIn(job, 'unit').required).toEqual({
       value: hand,
       from: 'the screen shows it so',
-      byHand: true,
+      override: true,
     });
   });
 
@@ -108,7 +108,7 @@ describe('what follows from the job', () => {
       kind: 'require',
       itemId: 'ft-1-b',
       key: 'pulseValue',
-      byHand: { value: '1', reason: 'counter shows litres' },
+      override: { value: '1', reason: 'counter shows litres' },
     });
     expect(required(hand, 'pulseWidth')).toBe('50');
   });
@@ -225,7 +225,7 @@ describe('what cannot be is refused where it is entered', () => {
           kind: 'require',
           itemId: 'ft-1-b',
           key: 'size',
-          byHand: { value: '5000', reason: 'because' },
+          override: { value: '5000', reason: 'because' },
         }),
       ),
     ).toMatch(/1 to 3000 mm/);

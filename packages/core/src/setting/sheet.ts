@@ -1,8 +1,8 @@
-import { deviceType, moduleType, valueWords } from '../catalog/index.ts';
+import { valueWords } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
 import { contextOf } from '../network/index.ts';
-import { parametersOfItem, presentValues, sameValue } from '../job/index.ts';
+import { parametersOf, presentValues, sameValue } from '../job/index.ts';
 import type { JobIndex, Seen, Present } from '../job/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { DeriveContext } from './derive/context.ts';
@@ -14,7 +14,7 @@ interface Required {
   readonly value: string;
   readonly from: string;
   /** Set by hand, with the reason in `from`. */
-  readonly byHand: boolean;
+  readonly override: boolean;
   /** What is usual, where nothing of the job says more. */
   readonly usual?: boolean;
 }
@@ -122,8 +122,9 @@ export function sheetOf(index: JobIndex, itemId: string): Sheet {
 
 function makeSheet(index: JobIndex, itemId: string): Sheet {
   const item = itemOf(index, itemId);
-  const isModule = index.module(itemId) !== undefined;
-  const parameters = safeOrder(parametersOfItem(item, index.job.descriptions));
+  const module = index.module(itemId);
+  const isModule = module !== undefined;
+  const parameters = safeOrder(parametersOf(index.job, itemId));
   const present = presentValues(index, itemId);
   const required = new Map<string, Required>();
   const units = new Map<string, string>();
@@ -133,11 +134,11 @@ function makeSheet(index: JobIndex, itemId: string): Sheet {
   const requiredOf = (key: string): string | undefined => required.get(key)?.value;
   for (const parameter of parameters) {
     const derivation = derive(deriveContext(index, item, parameter, { unitOf, requiredOf }), parameter);
-    const hand = item.byHand?.[parameter.key];
+    const hand = item.override?.[parameter.key];
     const wanted = hand
-      ? { value: hand.value, from: hand.reason, byHand: true }
+      ? { value: hand.value, from: hand.reason, override: true }
       : derivation && 'value' in derivation
-        ? { ...derivation, byHand: false }
+        ? { ...derivation, override: false }
         : undefined;
     if (wanted && !parameter.readOnly) required.set(parameter.key, wanted);
     units.set(
@@ -158,7 +159,7 @@ function makeSheet(index: JobIndex, itemId: string): Sheet {
     const shows = parameter.unitKey && present.values.get(parameter.unitKey)?.value;
     lines.push(shows && shows !== line.unit ? { ...line, presentUnit: shows } : line);
   }
-  const type = isModule ? moduleType(item.typeId) : deviceType(item.typeId);
+  const type = module ? index.moduleType(module) : index.types.device(item);
   return { itemId, tag: item.tag, typeName: type.name, isModule, lines: withMemory(lines) };
 }
 

@@ -28,7 +28,7 @@ export function wayTo(index: JobIndex, itemId: string): Way | undefined {
   const module = index.module(itemId);
   if (module) return module.link ? { kind: 'master', module, link: module.link } : undefined;
   const device = index.device(itemId);
-  const place = device && index.placeOf(device);
+  const place = device && index.placeOfDevice(device);
   const master = place && index.module(place.moduleId);
   if (device && place && master?.link)
     return { kind: 'port', device, master, link: master.link, port: place.channel + 1 };

@@ -1,4 +1,4 @@
-import { deviceType, LOADS, RELAYS } from '../catalog/index.ts';
+import { DEVICE_TYPES, RELAY_TYPES } from '../catalog/index.ts';
 import type { LoadRating } from '../catalog/index.ts';
 import { refuse } from '../model/index.ts';
 import { judgeContact } from '../verdict/index.ts';
@@ -15,9 +15,9 @@ const KINDS: Readonly<Record<LoadRating['kind'], string>> = {
 
 /** How many times its running current a load of a kind draws at the start: the most that the catalog knows of. */
 const inrushOf = (kind: string): number =>
-  Math.max(1, ...LOADS.map(({ load }) => (load?.kind === kind ? load.inrush : 1)));
+  Math.max(1, ...DEVICE_TYPES.map(({ load }) => (load?.kind === kind ? load.inrush : 1)));
 
-const RATED = RELAYS.filter(({ contacts }) => contacts !== undefined);
+const RATED = RELAY_TYPES.filter(({ contacts }) => contacts !== undefined);
 
 export const CONTACTS_TOOL: Tool = {
   id: 'contacts',
@@ -43,7 +43,8 @@ export const CONTACTS_TOOL: Tool = {
   first: { relay: RATED[0]!.id, load: 'motor', watts: '80', volts: '230', count: '1' },
   work(values) {
     const read = new ToolReader(CONTACTS_TOOL, values);
-    const { contacts, name } = deviceType(read.choice('relay'));
+    const relay = read.choice('relay');
+    const { contacts, name } = RATED.find(({ id }) => id === relay) ?? {};
     const [watts, volts, count] = [read.number('watts'), read.number('volts'), read.number('count')];
     if (!(watts > 0)) refuse('A power is above 0 W.', 'watts');
     if (!(volts > 0)) refuse('A voltage is above 0 V.', 'volts');
@@ -53,19 +54,19 @@ export const CONTACTS_TOOL: Tool = {
     const rating = contacts!;
     const reasons = judgeContact('The contact', rating, amps, inrush);
     const over =
-      volts > rating.mostVolts
+      volts > rating.maxVolts
         ? [
             {
-              sentence: `${volts} V is above the ${rating.mostVolts} V that it may switch.`,
+              sentence: `${volts} V is above the ${rating.maxVolts} V that it may switch.`,
               weight: 'cannot' as const,
             },
           ]
         : [];
     const under =
-      volts < rating.leastVolts
+      volts < rating.minVolts
         ? [
             {
-              sentence: `${volts} V is below the ${rating.leastVolts} V that keep it clean.`,
+              sentence: `${volts} V is below the ${rating.minVolts} V that keep it clean.`,
               weight: 'doubtful' as const,
             },
           ]
@@ -90,7 +91,7 @@ export const CONTACTS_TOOL: Tool = {
         },
         {
           label: 'Stays clean from',
-          value: `${withUnit(rating.leastAmps * 1000, 'mA')} and ${rating.leastVolts} V`,
+          value: `${withUnit(rating.minAmps * 1000, 'mA')} and ${rating.minVolts} V`,
         },
       ],
       words: [

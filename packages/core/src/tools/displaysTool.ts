@@ -28,7 +28,7 @@ export const DISPLAYS_TOOL: Tool = {
   work(values) {
     const { becomes, was, after, remains, fixedZero, unit } = reconciled(values);
     return {
-      title: `Change its span from ${plain(was.low)} … ${plain(was.high)} to ${plain(becomes.low)} … ${withUnit(becomes.high, unit)}`,
+      title: `SingleChange its span from ${plain(was.low)} … ${plain(was.high)} to ${plain(becomes.low)} … ${withUnit(becomes.high, unit)}`,
       lines: [
         { label: 'Bottom', value: `${plain(was.low)} → ${withUnit(becomes.low, unit)}` },
         { label: 'Top', value: `${plain(was.high)} → ${withUnit(becomes.high, unit)}` },

@@ -9,7 +9,7 @@ import {
 } from '../scaling/index.ts';
 import { widestWidth } from '../setting/index.ts';
 import { parametersOf } from '../job/index.ts';
-import type { Change, JobIndex } from '../job/index.ts';
+import type { SingleChange, JobIndex } from '../job/index.ts';
 import type { Point } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import { at, ToolReader, withUnit } from './tool.ts';
@@ -22,7 +22,7 @@ const FULL: readonly ToolField[] = [
 ];
 
 /** Requires values of a point's device by hand, as far as it has such parameters. */
-function required(index: JobIndex, point: Point, wanted: Readonly<Record<string, string>>): Change[] {
+function required(index: JobIndex, point: Point, wanted: Readonly<Record<string, string>>): SingleChange[] {
   const own = parametersOf(index.job, point.deviceId);
   return Object.entries(wanted)
     .filter(([key]) => own.some((parameter) => parameter.key === key))
@@ -30,7 +30,7 @@ function required(index: JobIndex, point: Point, wanted: Readonly<Record<string,
       kind: 'require',
       itemId: point.deviceId,
       key,
-      byHand: { value, reason: 'worked out in the tool drawer' },
+      override: { value, reason: 'worked out in the tool drawer' },
     }));
 }
 
@@ -51,7 +51,7 @@ export const PULSE_TOOL: Tool = {
     const read = new ToolReader(PULSE_TOOL, values);
     const full = convert(read.number('full'), read.choice('unit'), 'm³/h')!;
     const [litres, width] = [read.number('litres'), read.number('width')];
-    const counter = { mostHertz: read.number('most'), leastPulse: read.number('least') };
+    const counter = { maxHertz: read.number('most'), minPulse: read.number('least') };
     const check = at('litres', () => checkPulses(full, litres, width, counter));
     const digits = read.maybe('digits');
     const roll = digits === undefined ? undefined : at('digits', () => rollOver(digits, litres, full));
@@ -62,7 +62,7 @@ export const PULSE_TOOL: Tool = {
         {
           label: 'At full flow',
           value: withUnit(check.hertz, 'Hz', 4),
-          tone: check.hertz > counter.mostHertz ? 'bad' : 'good',
+          tone: check.hertz > counter.maxHertz ? 'bad' : 'good',
         },
         {
           label: 'On for',

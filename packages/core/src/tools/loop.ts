@@ -39,7 +39,7 @@ function loopCircuit(read: ToolReader): { elements: Element[]; amps: number } {
         plus: 'p',
         minus: '0',
         volts: percent(volts, read.number('tolerance')),
-        innerOhms: exactly(0),
+        internalOhms: exactly(0),
         limitAmps: exactly(1),
       },
       resistor('there', 'p', 'a', wire),
@@ -52,7 +52,7 @@ function loopCircuit(read: ToolReader): { elements: Element[]; amps: number } {
         plus: 'e',
         minus: '0',
         volts: exactly(drop),
-        innerOhms: exactly(1e-6),
+        internalOhms: exactly(1e-6),
         limitAmps: exactly(1),
       },
       {

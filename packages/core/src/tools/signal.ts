@@ -134,8 +134,8 @@ export const COUNTS_TOOL: Tool = {
     const known = read.choice('known');
     const number = read.number('number');
     if (known === 'counts' && !Number.isInteger(number)) refuse('Counts are whole numbers.', 'number');
-    if (known === 'counts' && (number < format.least || number > format.most))
-      refuse(`This format writes ${format.least} to ${format.most}; ${number} never comes.`, 'number');
+    if (known === 'counts' && (number < format.min || number > format.max))
+      refuse(`This format writes ${format.min} to ${format.max}; ${number} never comes.`, 'number');
     const wanted = known === 'signal' ? number : line.back(number);
     const { counts, stopped } =
       known === 'counts' ? { counts: number, stopped: undefined } : countsOf(format, range, wanted);

@@ -1,7 +1,7 @@
 import type { Point } from '../model/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
 import { parseIn, plain } from '../units/index.ts';
-import type { Change, JobIndex } from '../job/index.ts';
+import type { SingleChange, JobIndex } from '../job/index.ts';
 
 /** What is asked: a number with its unit, one of a few, free words, or rows of numbers. */
 export interface ToolField {
@@ -48,7 +48,7 @@ export interface Tool {
   /** @throws JobProblem whose paths are the keys of the fields concerned. */
   readonly work: (values: ToolValues) => ToolResult;
   /** What it changes at a point besides leaving a note there; nothing where it does not fit that point. */
-  readonly send?: (values: ToolValues, index: JobIndex, point: Point) => readonly Change[];
+  readonly send?: (values: ToolValues, index: JobIndex, point: Point) => readonly SingleChange[];
 }
 
 /** The fields that are asked under some values. */

@@ -1,6 +1,6 @@
-import { deviceType, takesRange } from '../catalog/index.ts';
+import { takesRange } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
-import type { Change, JobIndex } from '../job/index.ts';
+import type { SingleChange, JobIndex } from '../job/index.ts';
 import { CONTACTS_TOOL } from './contacts.ts';
 import { DISPLAYS_TOOL } from './displaysTool.ts';
 import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
@@ -34,5 +34,5 @@ export const changesAt = (
   values: ToolValues,
   index: JobIndex,
   point: Point,
-): readonly Change[] =>
-  takesRange(deviceType(index.deviceOf(point).typeId)) ? (tool.send?.(values, index, point) ?? []) : [];
+): readonly SingleChange[] =>
+  takesRange(index.deviceType(index.deviceOf(point))) ? (tool.send?.(values, index, point) ?? []) : [];

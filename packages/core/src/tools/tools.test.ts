@@ -134,7 +134,7 @@ describe('what they work out', () => {
 
   test('two displays and units', () => {
     expect(work('displays').title.replaceAll('\u00a0', ' ')).toBe(
-      'Change its span from 0 … 12 to 0 … 11.43 m³/h',
+      'SingleChange its span from 0 … 12 to 0 … 11.43 m³/h',
     );
     expect(refused('displays', { pairs: '1;' })).toMatchObject({
       path: 'pairs',
@@ -179,8 +179,8 @@ describe('what is sent to a point', () => {
 
   test('pulses and cut-off are required of the device where it has them, and nowhere else', () => {
     const meter = sentTo('pulse', pulseJob()).devices[0]!;
-    expect(meter.byHand).toMatchObject({ pulseValue: { value: '0.02' }, pulseWidth: { value: '1' } });
-    expect(sentTo('cutoff', meterJob()).devices[0]!.byHand).toMatchObject({ cutoff: { value: '0.5' } });
-    expect(sentTo('cutoff', meterJob('transmitter-2w', {})).devices[0]!.byHand).toBeUndefined();
+    expect(meter.override).toMatchObject({ pulseValue: { value: '0.02' }, pulseWidth: { value: '1' } });
+    expect(sentTo('cutoff', meterJob()).devices[0]!.override).toMatchObject({ cutoff: { value: '0.5' } });
+    expect(sentTo('cutoff', meterJob('transmitter-2w', {})).devices[0]!.override).toBeUndefined();
   });
 });

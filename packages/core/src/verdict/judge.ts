@@ -1,4 +1,3 @@
-import { deviceType } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { analyse, SAFETY_NOTE } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -26,7 +25,7 @@ export interface Judgement {
 
 /** Status and reasons alone, without looking for ways out. */
 export function judge(analysis: Analysis): Judgement {
-  const note = analysis.context.type.family === 'safety' ? SAFETY_NOTE : undefined;
+  const note = analysis.context.type.description.safety ? SAFETY_NOTE : undefined;
   return { ...verdictWords(analysis), ...(note && { note }) };
 }
 
@@ -49,8 +48,8 @@ function verdictWords(analysis: Analysis): Judgement {
 function isLanded({ ports, helpers, index }: PointContext): boolean {
   return (
     ports.length > 0 ||
-    helpers.some(({ id, typeId }) =>
-      deviceType(typeId).terminals.some(({ name }) => index.wiresAt(`${id}:${name}`).length),
+    helpers.some((helper) =>
+      index.deviceType(helper).terminals.some(({ name }) => index.wiresAt(`${helper.id}:${name}`).length),
     )
   );
 }

@@ -1,6 +1,6 @@
 import { jobWith, withModule } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { MODULE_TYPES } from '../catalog/catalog.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { statusIn } from './judge.ts';
@@ -39,7 +39,7 @@ describe('which sensor suits which common', () => {
   });
 
   test('every module type works with a sensor of the kind that its sense asks for', () => {
-    for (const { id, groups, ports } of MODULE_TYPES.filter(({ family }) => family === 'inputs')) {
+    for (const { id, groups, ports } of MODULE_TYPES.filter(({ description }) => description.allocates)) {
       const [port] = ports({});
       const sense = port?.kind === 'digital' ? port.sense : 'both';
       const output = sense === 'source' ? 'npn' : 'pnp';

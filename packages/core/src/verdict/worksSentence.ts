@@ -1,4 +1,4 @@
-import { deviceType, SIGNALS } from '../catalog/index.ts';
+import { SIGNALS } from '../catalog/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -9,13 +9,12 @@ import { lowerFirst, railWords } from '../job/index.ts';
 /** Why a point works, in terms of current and common. */
 export function worksSentence(analysis: Analysis): string {
   const { context } = analysis;
-  const { type } = context;
-  if (type.stimulated === 'guard') return guardWorks(analysis);
-  if (context.helpers.some(({ typeId }) => deviceType(typeId).family === 'relay'))
-    return relayWorks(analysis);
-  if (type.stimulated === 'value') return analogWorks(analysis);
-  if (type.stimulated === 'command') return loadWorks(analysis);
-  if (type.stimulated === 'talk') return talkWorks(context);
+  const { drivenBy } = context.output;
+  if (drivenBy === 'guard') return guardWorks(analysis);
+  if (relayOf(context)) return relayWorks(analysis);
+  if (drivenBy === 'value' && context.kind === 'none') return analogWorks(analysis);
+  if (drivenBy === 'command') return loadWorks(analysis);
+  if (drivenBy === 'communication') return talkWorks(context);
   return switchWorks(analysis);
 }
 
@@ -29,12 +28,12 @@ function switchWorks({ context, present, away }: Analysis): string {
   const on = present.lamp === 'on' ? present : away;
   const turned = !on.outputOn ? ' Mind: the input is on while the sensor’s output is off.' : '';
   const plus = railWords('+', volts);
-  switch (context.device.output) {
+  switch (context.kind) {
     case 'contact':
     case 'none':
       return `Works. The contact brings ${rail === '-' ? plus : railWords('-', volts)} to the input; ${common} sits on ${where}, and ${input}.${turned}`;
     case 'twowire': {
-      if (context.type.family === 'namur') return namurWorks(context);
+      if (context.output.needsAmplifier) return namurWorks(context);
       const leak = formatMilliamps(Math.abs((on === present ? away : present).inputAmps?.nom ?? 0));
       return `Works. The sensor is in series with the input; ${common} sits on ${where}. While it is off ${leak} still flow, too little to be taken for on.`;
     }
@@ -47,13 +46,21 @@ function switchWorks({ context, present, away }: Analysis): string {
   }
 }
 
-function namurWorks({ helpers, device }: PointContext): string {
-  const amplifier = helpers.find(({ typeId }) => deviceType(typeId).principle === 'switching amplifier');
+function namurWorks({ index, helpers, device }: PointContext): string {
+  const amplifier = helpers.find((helper) => index.deviceType(helper).description.amplifier);
   return `Works. ${amplifier?.tag ?? 'The amplifier'} sees much or little current through ${device.tag} and passes it on by its contact; a break and a short are told apart.`;
 }
 
+/** The interposing relay among a point's further parts. */
+const relayOf = ({ index, helpers }: PointContext) =>
+  helpers.find(
+    (helper) =>
+      index.deviceType(helper).coil && index.deviceType(helper).contacts && !index.deviceType(helper).load,
+  );
+
 function relayWorks({ context, shown }: Analysis): string {
-  const relay = context.helpers.find(({ typeId }) => deviceType(typeId).family === 'relay')!;
+  const relay = relayOf(context);
+  if (!relay) return 'Works.';
   const on = shown.find(({ solution }) => solution.active(elementId(relay.id, 'coil')));
   const volts = on ? formatVolts(Math.abs(on.coils.get(relay.id)?.nom ?? 0)) : '';
   const loads = new Set(shown[0]?.duties.map(({ duty }) => duty.label));
@@ -70,8 +77,8 @@ function analogWorks(analysis: Analysis): string {
   const where = reading ? `${reading.own.module.tag} ${reading.own.port.label}` : 'The input';
   if (budget)
     return `Works. ${where} reads the loop’s current through ${reading?.own.port.burdenOhms ?? 0} Ω; at the top ${formatVolts(budget.left.nom)} are left for ${context.device.tag}, which needs ${formatVolts(budget.needs)}.`;
-  const { signal } = context.type;
-  const given = signal ? `the signal of ${signal}` : `the ${context.type.principle}`;
+  const { signal } = context.output;
+  const given = signal ? `the signal of ${signal}` : `the ${context.type.title}`;
   return `Works. ${where} reads ${given}: ${reading ? `${fixed(reading.value.nom, SIGNALS[signal ?? '0-10 V'].unit === 'V' ? 2 : 1)} ${reading.unit}` : ''} at the top of the range.`;
 }
 

@@ -1,6 +1,6 @@
 import * as F from '../../test/families.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
-import type { JobContent } from '../model/job.ts';
+import type { JobContent } from '../model/collections.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { judge } from './judge.ts';
 import { applyChange } from '../job/changes.ts';
@@ -20,7 +20,8 @@ function moved(job: JobContent, ref: string, to: string): JobContent {
 /** The wire on a terminal found missing. */
 const gone = (job: JobContent, ...refs: string[]): JobContent =>
   refs.reduce(
-    (next, ref) => after(next, { kind: 'landWire', wireId: wireAt(next, ref).id, landed: { missing: true } }),
+    (next, ref) =>
+      after(next, { kind: 'landWire', wireId: wireAt(next, ref).id, asFound: { missing: true } }),
     job,
   );
 
@@ -29,8 +30,8 @@ function exchanged(job: JobContent, a: string, b: string): JobContent {
   const [one, two] = [wireAt(job, a), wireAt(job, b)];
   return after(
     job,
-    { kind: 'landWire', wireId: one.id, landed: { to: two.to } },
-    { kind: 'landWire', wireId: two.id, landed: { to: one.to } },
+    { kind: 'landWire', wireId: one.id, asFound: { to: two.to } },
+    { kind: 'landWire', wireId: two.id, asFound: { to: one.to } },
   );
 }
 
@@ -259,7 +260,7 @@ test('a guard beside another on one safety relay is told of its own channel, not
   let job = F.guardJob({ selector: 'both' });
   job = withPoint(job, { tag: 'GS-2', typeId: 'guard-transistor', output: 'pnp', logic: 'nc', at: ['s', 1] });
   const wire = job.wires.find(({ from }) => from === 'gs-2-b:YE')!;
-  const loose = after(job, { kind: 'landWire', wireId: wire.id, landed: { missing: true } });
+  const loose = after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } });
   const reasons = (of: JobContent, id: string) => judge(analyse(new JobIndex(of), id)).sentence;
   expect(reasons(job, 'gs-2')).toMatch(/^Wired as meant/);
   expect(reasons(loose, 'gs-2')).toMatch(/^Channel 2 of GS-2 does not reach S input 2/);

@@ -1,24 +1,15 @@
-import { exactly, within } from '../../circuit/index.ts';
-import { fed } from '../behaviours/analog.ts';
-import { changeover } from '../behaviours/relays.ts';
-import { contact, resistor, transistorOutput } from '../behaviours/switching.ts';
+import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
+import type { Expression } from '../description/expression.ts';
+import { atLeast, atMost, between, exact, span } from '../description/figure.ts';
+import type { PartTerminal } from '../description/terminals.ts';
 import { ARC_HANDLING } from '../handling/arc.ts';
 import { ESTOP, GUARD } from '../handling/switching.ts';
-import type { DeviceType, PartTerminal } from '../types.ts';
 
-const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state. It is no safety path.';
+const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state';
 const BRIDGE = 'Never bridge a guard or an emergency stop to test.';
 
-const dual = {
-  family: 'safety',
-  stimulated: 'guard',
-  outputs: ['contact'],
-  logics: ['nc'],
-  cautions: { follow: BRIDGE },
-} as const satisfies Partial<DeviceType>;
-
 /** Two contacts that open together and an auxiliary one that closes then. */
-const DUAL_TERMINALS: readonly PartTerminal[] = [
+const DUAL_TERMINALS: PartTerminal[] = [
   { name: '11', role: 'channel1', words: 'channel 1', colour: 'BK' },
   { name: '12', role: 'channel1Return', words: 'channel 1', colour: 'BK' },
   { name: '21', role: 'channel2', words: 'channel 2', colour: 'BU' },
@@ -27,196 +18,314 @@ const DUAL_TERMINALS: readonly PartTerminal[] = [
   { name: '34', role: 'auxReturn', words: 'auxiliary', colour: 'GY' },
 ];
 
-/** `open1` and `stuck1` force channel 1 alone, `open2` and `stuck2` channel 2. */
-const dualContacts: DeviceType['circuit'] = ({ present, forced }) => [
-  ...[1, 2].map((n) =>
-    contact(
-      `channel${n}`,
-      `${n}1`,
-      `${n}2`,
-      forced.has(`open${n}`) ? false : forced.has(`stuck${n}`) ? true : present,
-    ),
-  ),
-  contact('aux', '33', '34', !present),
-];
+const safe = (
+  terminals: string[],
+  words: OutputDescription['words'],
+  stimulus: string,
+  more: Partial<OutputDescription> = {},
+): OutputDescription => ({
+  id: 'safe',
+  label: 'Safe channels',
+  drivenBy: 'guard',
+  terminals,
+  kinds: ['contact'],
+  logics: ['nc'],
+  landsOn: 'guard',
+  rule: 'guard',
+  element: 'channel1',
+  carries: ['channel1', 'channel2'],
+  words,
+  stimulus,
+  ...more,
+});
 
-export const SAFETY_DEVICES: readonly DeviceType[] = [
-  {
-    ...dual,
-    id: 'guard-2c',
-    handling: GUARD,
-    name: 'Guard switch, two channels',
-    principle: 'guard switch',
+/** The auxiliary output: it shows the state on a normal input and protects nobody. */
+const auxiliary = (
+  terminals: string[],
+  words: OutputDescription['words'],
+  stimulus: string,
+  more: Partial<OutputDescription> = {},
+): OutputDescription => ({
+  id: 'aux',
+  label: 'Auxiliary, display only',
+  drivenBy: 'target',
+  terminals,
+  kinds: ['contact'],
+  logics: ['nc'],
+  landsOn: 'switched',
+  rule: 'by-kind',
+  element: 'aux',
+  words,
+  stimulus,
+  ...more,
+});
+
+/** A channel that `open1` and `stuck1` force alone, `open2` and `stuck2` the other. */
+const channel = (n: number, otherwise: Expression): Expression => ({
+  all: [{ not: { forced: `open${n}` } }, { any: [{ forced: `stuck${n}` }, otherwise] }],
+});
+
+function dual(
+  own: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling'>,
+  words: OutputDescription['words'],
+  stimulus: string,
+): DeviceDescription {
+  return {
+    ...own,
+    group: 'Safety',
+    safety: true,
     terminals: DUAL_TERMINALS,
-    circuit: dualContacts,
-    words: { present: 'Guard closed', away: 'Guard open' },
-    stimulus: 'the real guard, opened and closed by hand',
-    indicators: [{ id: 'aux', label: NOT_FOR_SAFETY.split('.')[0]!, kind: 'contact' }],
-  },
-  {
-    ...dual,
-    id: 'estop-2c',
-    handling: ESTOP,
-    name: 'Emergency stop, two channels',
-    principle: 'emergency stop',
-    terminals: DUAL_TERMINALS,
-    circuit: dualContacts,
-    words: { present: 'Released', away: 'Pressed' },
-    stimulus: 'the real button, pressed and released',
-    indicators: [{ id: 'aux', label: NOT_FOR_SAFETY.split('.')[0]!, kind: 'contact' }],
-  },
-  {
-    ...dual,
-    id: 'guard-transistor',
-    handling: GUARD,
-    name: 'Guard sensor, two monitored transistor outputs',
-    principle: 'guard sensor',
-    outputs: ['pnp'],
-    terminals: [
-      { name: 'BN', role: 'plus', words: 'supply plus', colour: 'BN' },
-      { name: 'BU', role: 'minus', words: 'supply minus', colour: 'BU' },
-      { name: 'GN', role: 'channel1Return', words: 'safe output 1', colour: 'GN' },
-      { name: 'YE', role: 'channel2Return', words: 'safe output 2', colour: 'YE' },
-      { name: 'WH', role: 'safeIn1', words: 'safe input 1', colour: 'WH' },
-      { name: 'PK', role: 'safeIn2', words: 'safe input 2', colour: 'PK' },
-      { name: 'GY', role: 'auxReturn', words: 'auxiliary, display only', colour: 'GY' },
+    outputs: [safe(['12', '22', '11', '21'], words, stimulus), auxiliary(['34', '33'], words, stimulus)],
+    behaviours: [
+      ...[1, 2].map((n) => ({
+        model: 'contact' as const,
+        id: `channel${n}`,
+        a: `${n}1`,
+        b: `${n}2`,
+        closed: channel(n, { present: true }),
+      })),
+      { model: 'contact', id: 'aux', a: '33', b: '34', closed: { not: { present: true } } },
     ],
-    circuit: ({ present, forced }) => {
-      const e = { dropVolts: within(0.5, 1, 2), ratedAmps: 0.2, leastVolts: 19 };
-      const out = (id: string, node: string, active: Parameters<typeof transistorOutput>[3]) =>
-        transistorOutput(id, { plus: 'BN', out: node, minus: 'BU' }, 'pnp', active, e);
-      const safe = (n: number) =>
-        forced.has(`test${n}`) || forced.has(`open${n}`)
-          ? false
-          : forced.has(`stuck${n}`)
-            ? true
-            : ({ all: [present, { on: 'in1' }, { on: 'in2' }] } as const);
-      return [
-        resistor('supply', 'BN', 'BU', within(500, 700, 1000)),
-        ...[
-          ['in1', 'WH'],
-          ['in2', 'PK'],
-        ].flatMap(([id, node]) => [
-          resistor(`${id}-load`, node!, 'BU', within(4200, 4700, 5200)),
-          { kind: 'detector' as const, id: id!, a: node!, b: 'BU', onVolts: 11, offVolts: 5 },
-        ]),
-        out('channel1', 'GN', safe(1)),
-        out('channel2', 'YE', safe(2)),
-        out('aux', 'GY', present),
-      ];
+    indicators: [{ id: 'aux', label: NOT_FOR_SAFETY, kind: 'contact' }],
+    cautions: { follow: BRIDGE },
+  };
+}
+
+const GUARD_WORDS = { present: 'Guard closed', away: 'Guard open' };
+const BY_HAND = 'the real guard, opened and closed by hand';
+
+const transistor = (
+  id: string,
+  out: string,
+  active: Expression,
+): DeviceDescription['behaviours'][number] => ({
+  model: 'transistor-output',
+  id,
+  plus: 'BN',
+  minus: 'BU',
+  out,
+  style: 'pnp',
+  active,
+  drop: span('V', 0.5, 1, 2),
+  leakage: span('A', 0, 0.00001, 0.0001),
+  rated: atMost('A', 0.2),
+  minimum: atLeast('V', 19),
+});
+
+const GUARD_SENSOR: DeviceDescription = {
+  id: 'guard-transistor',
+  name: 'Guard sensor, two monitored transistor outputs',
+  title: 'guard sensor',
+  group: 'Safety',
+  safety: true,
+  handling: GUARD,
+  terminals: [
+    { name: 'BN', role: 'plus', words: 'supply plus', colour: 'BN' },
+    { name: 'BU', role: 'minus', words: 'supply minus', colour: 'BU' },
+    { name: 'GN', role: 'channel1Return', words: 'safe output 1', colour: 'GN' },
+    { name: 'YE', role: 'channel2Return', words: 'safe output 2', colour: 'YE' },
+    { name: 'WH', role: 'safeIn1', words: 'safe input 1', colour: 'WH' },
+    { name: 'PK', role: 'safeIn2', words: 'safe input 2', colour: 'PK' },
+    { name: 'GY', role: 'auxReturn', words: 'auxiliary, display only', colour: 'GY' },
+  ],
+  supply: { plus: 'BN', minus: 'BU', volts: between('V', 19, 30) },
+  outputs: [
+    safe(['GN', 'YE'], GUARD_WORDS, BY_HAND, {
+      kinds: ['pnp'],
+      rated: atMost('A', 0.2),
+      indicator: 'channel1',
+    }),
+    auxiliary(['GY'], GUARD_WORDS, BY_HAND, { kinds: ['pnp'], logics: ['no'], rated: atMost('A', 0.2) }),
+  ],
+  behaviours: [
+    { model: 'supply', id: 'supply', plus: 'BN', minus: 'BU', ohms: span('Ω', 500, 700, 1000) },
+    ...(
+      [
+        ['in1', 'WH'],
+        ['in2', 'PK'],
+      ] as const
+    ).flatMap(([id, node]): DeviceDescription['behaviours'] => [
+      { model: 'resistor', id: `${id}-load`, a: node, b: 'BU', ohms: span('Ω', 4200, 4700, 5200) },
+      { model: 'threshold', id, a: node, b: 'BU', on: exact('V', 11), off: exact('V', 5) },
+    ]),
+    ...[1, 2].map((n) =>
+      transistor(`channel${n}`, n === 1 ? 'GN' : 'YE', {
+        all: [
+          { not: { forced: `test${n}` } },
+          channel(n, { all: [{ present: true }, { on: 'in1' }, { on: 'in2' }] }),
+        ],
+      }),
+    ),
+    transistor('aux', 'GY', { present: true }),
+  ],
+  face: [
+    { a: 'BN', b: 'BU', glyph: { kind: 'line', id: 'supply' } },
+    { a: 'WH', b: 'GN', glyph: { kind: 'slot', id: 'channel1/high', text: 'channel 1' } },
+    { a: 'PK', b: 'YE', glyph: { kind: 'slot', id: 'channel2/high', text: 'channel 2' } },
+    { b: 'GY', glyph: { kind: 'slot', id: 'aux/high', text: 'display only' } },
+  ],
+  indicators: [{ id: 'channel1', label: 'Sensor LED', kind: 'lamp' }],
+  cautions: { follow: BRIDGE },
+};
+
+const RESET_BUTTON: DeviceDescription = {
+  id: 'reset-button',
+  name: 'Reset button, one NO contact',
+  title: 'reset button',
+  group: 'Between others',
+  part: true,
+  inline: true,
+  button: 'pressed',
+  terminals: [
+    { name: '13', words: 'NO' },
+    { name: '14', words: 'NO' },
+  ],
+  outputs: [],
+  behaviours: [{ model: 'contact', id: 'pressed', a: '13', b: '14', closed: { forced: 'pressed' } }],
+  cautions: {
+    follow:
+      'Set it outside the guarded space, where all of it can be seen. Where a person can stand behind the guard, reset must be manual and monitored.',
+  },
+};
+
+const ARC_UNIT: DeviceDescription = {
+  id: 'arc-unit',
+  name: 'Current unit for arc protection, chained by fibre',
+  title: 'arc protection',
+  group: 'Safety',
+  safety: true,
+  chain: { address: 'address', last: 'last' },
+  handling: ARC_HANDLING,
+  terminals: [
+    { name: 'A1', role: 'plus', words: 'supply plus' },
+    { name: 'A2', role: 'minus', words: 'supply minus' },
+    { name: '11', role: 'sideA', words: 'common' },
+    { name: '12', words: 'NC' },
+    { name: '14', role: 'sideB', words: 'NO' },
+    ...[1, 2, 3].flatMap((phase) => [
+      { name: `k${phase}`, words: `coil sensor ${phase}` },
+      { name: `l${phase}`, words: `coil sensor ${phase}` },
+    ]),
+    { name: 'SH', role: 'earth', words: 'screen' },
+  ],
+  supply: { plus: 'A1', minus: 'A2', volts: between('V', 18, 30) },
+  settings: [
+    {
+      key: 'failSafe',
+      usual: { value: 'safe', why: 'fail-safe: it falls off on trip and on loss of supply' },
+      label: 'Contact at rest',
+      place: 'switch',
+      choices: [
+        { value: 'safe', label: 'Falls off on trip and on loss of supply' },
+        { value: 'trip', label: 'Pulls in on trip' },
+      ],
     },
-    face: [
-      { a: 'BN', b: 'BU', glyph: { kind: 'line', id: 'supply' } },
-      { a: 'WH', b: 'GN', glyph: { kind: 'slot', id: 'channel1/high', text: 'channel 1' } },
-      { a: 'PK', b: 'YE', glyph: { kind: 'slot', id: 'channel2/high', text: 'channel 2' } },
-      { b: 'GY', glyph: { kind: 'slot', id: 'aux/high', text: 'display only' } },
-    ],
-    supply: { least: 19, most: 30 },
-    ratedAmps: 0.2,
-    words: { present: 'Guard closed', away: 'Guard open' },
-    stimulus: 'the real guard, opened and closed by hand',
-    indicators: [{ id: 'channel1', label: 'Sensor lamp', kind: 'lamp' }],
-  },
-  {
-    family: 'between',
-    stimulated: 'none',
-    outputs: ['none'],
-    logics: ['none'],
-    words: { present: 'Pressed', away: 'Not pressed' },
-    stimulus: 'the real button',
-    id: 'reset-button',
-    name: 'Reset button, one NO contact',
-    principle: 'reset button',
-    terminals: [
-      { name: '13', words: 'NO' },
-      { name: '14', words: 'NO' },
-    ],
-    circuit: ({ forced }) => [contact('pressed', '13', '14', forced.has('pressed'))],
-    cautions: {
-      follow:
-        'Set it outside the guarded space, where all of it can be seen. Where a person can stand behind the guard, reset must be manual and monitored.',
+    {
+      key: 'address',
+      from: 'arc.address',
+      label: 'Address switches',
+      place: 'switch',
+      choices: Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
     },
-  },
-  {
-    family: 'safety',
-    stimulated: 'target',
-    outputs: ['contact'],
-    logics: ['no'],
-    words: { present: 'Arc or over-current seen', away: 'Idle' },
-    stimulus: 'its own test function; never a real arc',
-    id: 'arc-unit',
-    handling: ARC_HANDLING,
-    name: 'Current unit for arc protection, chained by fibre',
-    principle: 'arc protection',
-    terminals: [
-      { name: 'A1', role: 'plus', words: 'supply plus' },
-      { name: 'A2', role: 'minus', words: 'supply minus' },
-      { name: '11', role: 'sideA', words: 'common' },
-      { name: '12', words: 'NC' },
-      { name: '14', role: 'sideB', words: 'NO' },
-      ...[1, 2, 3].flatMap((phase) => [
-        { name: `k${phase}`, words: `coil sensor ${phase}` },
-        { name: `l${phase}`, words: `coil sensor ${phase}` },
-      ]),
-      { name: 'SH', role: 'earth' as const, words: 'screen' },
-    ],
-    settings: [
-      {
-        key: 'failSafe',
-        usual: { value: 'safe', why: 'fail-safe: it falls off on trip and on loss of supply' },
-        label: 'Contact at rest',
-        place: 'switch',
-        choices: [
-          { value: 'safe', label: 'Falls off on trip and on loss of supply' },
-          { value: 'trip', label: 'Pulls in on trip' },
+    {
+      key: 'last',
+      from: 'arc.last',
+      label: 'Switch for the last unit',
+      place: 'switch',
+      choices: [
+        { value: 'on', label: 'On: it ends the chain' },
+        { value: 'off', label: 'Off: another follows' },
+      ],
+    },
+  ],
+  outputs: [
+    {
+      id: 'trip',
+      label: 'Trip contact',
+      drivenBy: 'target',
+      terminals: ['14', '11'],
+      kinds: ['contact'],
+      logics: ['no'],
+      landsOn: 'switched',
+      rule: 'trip',
+      element: 'coil',
+      carries: [],
+      words: { present: 'Arc or over-current seen', away: 'Idle' },
+      stimulus: 'its own test function; never a real arc',
+    },
+  ],
+  behaviours: [
+    {
+      model: 'supply',
+      id: 'supply',
+      plus: 'A1',
+      minus: 'A2',
+      ohms: span('Ω', 200, 250, 300),
+      minimum: atLeast('V', 18),
+    },
+    {
+      model: 'latch',
+      id: 'coil',
+      set: true,
+      hold: {
+        all: [
+          { on: 'fed' },
+          {
+            any: [
+              { all: [{ setting: 'failSafe', is: 'trip' }, { present: true }] },
+              { all: [{ not: { setting: 'failSafe', is: 'trip' } }, { not: { present: true } }] },
+            ],
+          },
         ],
       },
-      {
-        key: 'address',
-        from: 'arc.address',
-        label: 'Address switches',
-        place: 'switch',
-        choices: Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
-      },
-      {
-        key: 'last',
-        from: 'arc.last',
-        label: 'Switch for the last unit',
-        place: 'switch',
-        choices: [
-          { value: 'on', label: 'On: it ends the chain' },
-          { value: 'off', label: 'Off: another follows' },
-        ],
-      },
-    ],
-    circuit: ({ present, settings }) => [
-      ...fed('A1', 'A2', 250, 18),
-      {
-        kind: 'latch',
-        id: 'coil',
-        set: true,
-        hold: { all: [{ on: 'fed' }, settings.failSafe === 'trip' ? present : !present] },
-      },
-      ...changeover(1, 'coil'),
-      ...[1, 2, 3].map((phase) => resistor(`burden${phase}`, `k${phase}`, `l${phase}`, exactly(10000))),
-      resistor('screen', 'SH', 'A2', exactly(1e6)),
-    ],
-    face: [
-      { a: 'A1', b: 'A2', glyph: { kind: 'line', id: 'supply' } },
-      { a: '11', b: '14', glyph: { kind: 'slot', id: 'no1' } },
-      { a: '11', b: '12', glyph: { kind: 'slot', id: 'nc1' } },
-      { a: 'k1', b: 'l1', glyph: { kind: 'coil', text: 'coil 1' } },
-      { a: 'k2', b: 'l2', glyph: { kind: 'coil', text: 'coil 2' } },
-      { a: 'k3', b: 'l3', glyph: { kind: 'coil', text: 'coil 3' } },
-      { b: 'SH', glyph: { kind: 'line', text: 'screen' } },
-    ],
-    supply: { least: 18, most: 30 },
-    contacts: { poles: 1, amps: 5, inrushAmps: 10, mostVolts: 250, leastVolts: 5, leastAmps: 0.01 },
-    indicators: [{ id: 'coil', label: 'Trip relay', kind: 'coil' }],
-    cautions: {
-      isolate:
-        'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Arc flash can kill.',
-      follow: 'Never open the secondary of a current transformer that carries current.',
     },
+    { model: 'changeover', id: 'poles', poles: 1, follows: 'coil' },
+    ...[1, 2, 3].map((phase) => ({
+      model: 'resistor' as const,
+      id: `burden${phase}`,
+      a: `k${phase}`,
+      b: `l${phase}`,
+      ohms: exact('Ω', 10000),
+    })),
+    { model: 'resistor', id: 'screen', a: 'SH', b: 'A2', ohms: exact('Ω', 1e6) },
+  ],
+  face: [
+    { a: 'A1', b: 'A2', glyph: { kind: 'line', id: 'supply' } },
+    { a: '11', b: '14', glyph: { kind: 'slot', id: 'no1' } },
+    { a: '11', b: '12', glyph: { kind: 'slot', id: 'nc1' } },
+    { a: 'k1', b: 'l1', glyph: { kind: 'coil', text: 'coil 1' } },
+    { a: 'k2', b: 'l2', glyph: { kind: 'coil', text: 'coil 2' } },
+    { a: 'k3', b: 'l3', glyph: { kind: 'coil', text: 'coil 3' } },
+    { b: 'SH', glyph: { kind: 'line', text: 'screen' } },
+  ],
+  contacts: {
+    poles: 1,
+    amps: exact('A', 5),
+    inrush: exact('A', 10),
+    maxVolts: exact('V', 250),
+    minVolts: exact('V', 5),
+    minAmps: exact('A', 0.01),
   },
+  indicators: [{ id: 'coil', label: 'Trip relay', kind: 'coil' }],
+  cautions: {
+    isolate:
+      'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Arc flash can kill.',
+    follow: 'Never open the secondary of a current transformer that carries current.',
+  },
+};
+
+export const SAFETY_DEVICES: readonly DeviceDescription[] = [
+  dual(
+    { id: 'guard-2c', name: 'Guard switch, two channels', title: 'guard switch', handling: GUARD },
+    GUARD_WORDS,
+    BY_HAND,
+  ),
+  dual(
+    { id: 'estop-2c', name: 'Emergency stop, two channels', title: 'emergency stop', handling: ESTOP },
+    { present: 'Released', away: 'Pressed' },
+    'the real button, pressed and released',
+  ),
+  GUARD_SENSOR,
+  RESET_BUTTON,
+  ARC_UNIT,
 ];

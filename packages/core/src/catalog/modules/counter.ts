@@ -1,40 +1,40 @@
-import { IEC_61131_2 } from '../../circuit/index.ts';
-import type { Settings } from '../../model/index.ts';
+import type { ModuleDescription } from '../description/moduleDescription.ts';
 import type { Parameter, Setting } from '../parameters.ts';
-import type { ModuleType, Port } from '../types.ts';
-import { inputElement, NETWORK, signalRoles } from './inputs.ts';
+import { iecInput, signalRoles } from './parts.ts';
 
-const FILTERS = { '30': 0.017, '1000': 0.0005, '10000': 0.00005 } as const;
+const NAMES = ['C1', 'C2'];
 
-function counterPorts(settings: Settings): Port[] {
-  return ['C1', 'C2'].map((name, n) => {
-    const chosen = settings[`${name}.filter`] ?? '1000';
-    const hertz = (chosen in FILTERS ? chosen : '1000') as keyof typeof FILTERS;
-    return {
-      kind: 'digital',
-      channel: n,
-      label: `counter ${n + 1}`,
-      name,
-      terminal: name,
-      common: 'COM1',
-      roles: { ...signalRoles(name), pulse: name },
-      sense: 'both',
-      iecType: 3,
-      thresholds: IEC_61131_2[3],
-      seriesOhms: NETWORK[3].seriesOhms.nom,
-      counter: { leastPulse: FILTERS[hertz], mostHertz: Number(hertz) },
-    };
-  });
-}
+/** What each filter lets through: pulses a second, and the shortest pulse, s. */
+const FILTERS = [
+  { value: '1000', label: 'up to 1 kHz', counter: { maxHertz: 1000, minPulse: 0.0005 } },
+  { value: '10000', label: 'up to 10 kHz', counter: { maxHertz: 10000, minPulse: 0.00005 } },
+  { value: '30', label: 'up to 30 Hz', counter: { maxHertz: 30, minPulse: 0.017 } },
+];
 
-export const COUNTER: ModuleType = {
+export const COUNTER: ModuleDescription = {
   id: 'counter2',
-  name: '2-channel counter input, two-way, one common, with filter',
-  family: 'counter',
+  name: '2-channel counter input, sink or source, selectable, one common, with filter',
+  title: 'counter',
+  group: 'Counter',
+  tag: 'CNT',
+  image: { area: 'I', each: 'D' },
   groups: [{ common: 'COM1', channels: [0, 1] }],
-  ports: counterPorts,
-  terminals: [{ name: 'C1' }, { name: 'C2' }, { name: 'COM1', words: 'common' }],
-  parameters: ['C1', 'C2'].map((name, n): Parameter => ({
+  ports: NAMES.map((name, n) => ({
+    kind: 'digital',
+    channel: n,
+    label: `counter ${n + 1}`,
+    name,
+    terminal: name,
+    common: 'COM1',
+    roles: { ...signalRoles(name), pulse: name },
+    input: 'input',
+    sense: 'both',
+    iecType: 3,
+    counter: { maxHertz: 1000, minPulse: 0.0005 },
+    cases: FILTERS.map(({ value, counter }) => ({ setting: `${name}.filter`, is: value, set: { counter } })),
+  })),
+  terminals: [...NAMES.map((name) => ({ name })), { name: 'COM1', words: 'common' }],
+  parameters: NAMES.map((name, n): Parameter => ({
     key: `${name}.value`,
     label: `Counter ${n + 1}, volume of a pulse`,
     kind: 'number',
@@ -45,17 +45,12 @@ export const COUNTER: ModuleType = {
     factory: '1',
     from: 'pulse.value',
   })),
-  settings: ['C1', 'C2'].map((name, n): Setting => ({
+  settings: NAMES.map((name, n): Setting => ({
     key: `${name}.filter`,
     label: `Filter of counter ${n + 1}`,
     place: 'parameter',
     from: 'pulse.filter',
-    choices: [
-      { value: '1000', label: 'up to 1 kHz' },
-      { value: '10000', label: 'up to 10 kHz' },
-      { value: '30', label: 'up to 30 Hz' },
-    ],
+    choices: FILTERS.map(({ value, label }) => ({ value, label })),
   })),
-  circuit: () =>
-    ['C1', 'C2'].map((name) => inputElement(name, name, 'COM1', 'both', NETWORK[3], IEC_61131_2[3])),
+  behaviours: [{ model: 'optocoupler-input', id: 'input', ...iecInput(3) }],
 };

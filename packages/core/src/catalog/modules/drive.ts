@@ -1,52 +1,56 @@
-import { exactly, IEC_61131_2, percent } from '../../circuit/index.ts';
-import type { Element } from '../../circuit/index.ts';
-import type { Settings } from '../../model/index.ts';
-import { activeSignal } from '../behaviours/analog.ts';
-import { changeover } from '../behaviours/relays.ts';
-import { resistor } from '../behaviours/switching.ts';
-import type { AnalogPort, DigitalPort, ModuleType, Port } from '../types.ts';
-import {
-  analogSettings,
-  moduleSupply,
-  signalElement,
-  signalPort,
-  SUPPLY_TERMINALS_OF_MODULE,
-} from './analog.ts';
-import { inputElement, NETWORK, signalRoles } from './inputs.ts';
-import { outputPort } from './outputs.ts';
+import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
+import { atMost, exact, tolerant } from '../description/figure.ts';
+import { analogSettings } from './analog.ts';
 import { scaling } from './parameters.ts';
+import {
+  iecInput,
+  moduleSupply,
+  outputPort,
+  signalInput,
+  signalPort,
+  signalRoles,
+  SUPPLY_TERMINALS,
+} from './parts.ts';
 
-const DRIVE_INPUTS = [1, 2, 3, 4, 5].map((n) => `D${n}`);
+const INPUTS = [1, 2, 3, 4, 5].map((n) => `D${n}`);
 
 /** A drive lends 10 V to a potentiometer. */
-const withReference = (port: AnalogPort): AnalogPort => ({
-  ...port,
-  roles: { ...port.roles, excitation: '+10', elementReturn: port.common },
-});
+function withReference(channel: number, name: string, label: string): PortDescription {
+  const port = signalPort(channel, name, label);
+  return { ...port, roles: { ...port.roles, excitation: '+10', elementReturn: port.common } };
+}
 
-function drivePorts(settings: Settings): Port[] {
-  const digital = DRIVE_INPUTS.map((name, n): DigitalPort => ({
-    kind: 'digital',
-    channel: n,
-    label: `digital input ${n + 1}`,
-    name,
-    terminal: name,
-    common: 'DCM',
-    roles: signalRoles(name),
-    sense: 'both',
-    iecType: 1,
-    thresholds: IEC_61131_2[1],
-    seriesOhms: NETWORK[1].seriesOhms.nom,
-  }));
-  return [
-    ...digital,
-    withReference(signalPort(5, 'A1', 'analog input 1 (set-point)', settings)),
-    withReference(signalPort(6, 'A2', 'analog input 2 (feedback)', settings)),
+export const DRIVE: ModuleDescription = {
+  id: 'drive',
+  name: 'Pump drive: five digital inputs, two analog inputs, analog and relay output, safe stop',
+  title: 'drive',
+  group: 'Drive',
+  tag: 'DRV',
+  groups: [
+    { common: 'DCM', channels: [0, 1, 2, 3, 4] },
+    { common: 'A1-', channels: [5] },
+    { common: 'A2-', channels: [6] },
+  ],
+  ports: [
+    ...INPUTS.map((name, n): PortDescription => ({
+      kind: 'digital',
+      channel: n,
+      label: `digital input ${n + 1}`,
+      name,
+      terminal: name,
+      common: 'DCM',
+      roles: signalRoles(name),
+      input: 'digital',
+      sense: 'both',
+      iecType: 1,
+    })),
+    withReference(5, 'A1', 'analog input 1 (set-point)'),
+    withReference(6, 'A2', 'analog input 2 (feedback)'),
     {
       ...outputPort(7, 'AO', 'analog output', 'analog', 0.02, 'AO-', 'AO+'),
       roles: { loadPlus: 'AO+', loadMinus: 'AO-' },
     },
-    outputPort(8, 'R', 'relay output', 'contact', 2, '11', '14'),
+    { ...outputPort(8, 'R', 'relay output', 'contact', 2, '11', '14'), draws: ['no1', 'nc1'] },
     {
       kind: 'safety',
       channel: 9,
@@ -57,22 +61,12 @@ function drivePorts(settings: Settings): Port[] {
       roles: { channel1Return: 'S1', channel2Return: 'S2' },
       detectors: ['safe1', 'safe2'],
       both: 'enabled',
+      released: 'enabled',
+      draws: ['S1', 'S2'],
     },
-  ];
-}
-
-export const DRIVE: ModuleType = {
-  id: 'drive',
-  name: 'Pump drive: five digital inputs, two analog inputs, analog and relay output, safe stop',
-  family: 'drive',
-  groups: [
-    { common: 'DCM', channels: [0, 1, 2, 3, 4] },
-    { common: 'A1-', channels: [5] },
-    { common: 'A2-', channels: [6] },
   ],
-  ports: drivePorts,
   terminals: [
-    ...DRIVE_INPUTS.map((name) => ({ name, words: 'digital input' })),
+    ...INPUTS.map((name) => ({ name, words: 'digital input' })),
     { name: 'DCM', words: 'digital common' },
     ...['A1+', 'A1-', 'A2+', 'A2-'].map((name) => ({ name, words: 'analog input' })),
     { name: '+10', words: 'reference 10 V' },
@@ -84,7 +78,7 @@ export const DRIVE: ModuleType = {
     { name: 'S1', words: 'safe stop 1' },
     { name: 'S2', words: 'safe stop 2' },
     { name: 'SC', words: 'safe stop common' },
-    ...SUPPLY_TERMINALS_OF_MODULE,
+    ...SUPPLY_TERMINALS,
   ],
   parameters: [
     ...scaling('A1', 'Analog input 1'),
@@ -105,40 +99,50 @@ export const DRIVE: ModuleType = {
       ],
     },
   ],
-  circuit: ({ settings, forced }) => [
-    ...drivePorts(settings).flatMap((port): Element[] =>
-      port.kind === 'digital'
-        ? [inputElement(port.name, port.terminal, port.common, 'both', NETWORK[1], port.thresholds)]
-        : port.kind === 'analog'
-          ? [signalElement(port)]
-          : [],
-    ),
-    ...activeSignal(
-      'AO',
-      'AO+',
-      'AO-',
-      settings['AO.signal'] === '0-10 V' ? '0-10 V' : '4-20 mA',
-      forced.has('AO') ? 1 : 0,
-      { on: 'fed' },
-    ),
+  behaviours: [
+    { model: 'optocoupler-input', id: 'digital', ...iecInput(1) },
+    signalInput(),
     {
-      kind: 'source',
+      model: 'signal-output',
+      id: 'AO',
+      out: 'AO+',
+      back: 'AO-',
+      signal: '4-20 mA',
+      signalSetting: 'AO.signal',
+      forced: 'AO',
+      alive: { on: 'fed' },
+      accuracy: exact('%', 0.1),
+      compliance: exact('V', 16),
+      limit: atMost('A', 0.01),
+    },
+    {
+      model: 'source',
       id: 'ten',
       plus: '+10',
       minus: 'M',
-      volts: percent(10, 0.5),
-      innerOhms: exactly(1),
-      limitAmps: exactly(0.02),
+      volts: tolerant('V', 10, 0.5),
+      internal: exact('Ω', 1),
+      limit: exact('A', 0.02),
     },
-    resistor('AO-tie', 'AO-', 'M', exactly(1)),
-    { kind: 'latch', id: 'R', set: true, hold: { all: [{ on: 'fed' }, forced.has('R')] } },
-    ...changeover(1, 'R'),
-    ...['1', '2'].flatMap((n): Element[] => [
-      inputElement(`S${n}`, `S${n}`, 'SC', 'sink', NETWORK[3], IEC_61131_2[3]),
-      { kind: 'detector', id: `safe${n}`, a: `S${n}`, b: 'SC', onVolts: 15, offVolts: 5 },
-    ]),
-    { kind: 'latch', id: 'enabled', set: true, hold: { all: [{ on: 'safe1' }, { on: 'safe2' }] } },
-    ...moduleSupply(200),
+    { model: 'resistor', id: 'AO-tie', a: 'AO-', b: 'M', ohms: exact('Ω', 1) },
+    { model: 'latch', id: 'R', set: true, hold: { all: [{ on: 'fed' }, { forced: 'R' }] } },
+    { model: 'changeover', id: 'poles', poles: 1, follows: 'R' },
+    {
+      model: 'optocoupler-input',
+      id: 'safe-stop',
+      ...iecInput(3),
+      at: ['1', '2'].map((n) => ({ id: `S${n}`, terminal: `S${n}`, common: 'SC', sense: 'sink' as const })),
+    },
+    ...['1', '2'].map((n) => ({
+      model: 'threshold' as const,
+      id: `safe${n}`,
+      a: `S${n}`,
+      b: 'SC',
+      on: exact('V', 15),
+      off: exact('V', 5),
+    })),
+    { model: 'latch', id: 'enabled', set: true, hold: { all: [{ on: 'safe1' }, { on: 'safe2' }] } },
+    moduleSupply(200),
   ],
   indicators: [{ id: 'enabled', label: 'Drive enabled', kind: 'state' }],
   cautions: {

@@ -1,53 +1,16 @@
-import { IEC_61131_2, within } from '../../circuit/index.ts';
-import type { Element, InputThresholds, Sense, Span } from '../../circuit/index.ts';
-import type { DigitalPort, ModuleGroup, ModuleType, PartTerminal } from '../types.ts';
+import type { Sense } from '../../circuit/index.ts';
+import type { ModuleDescription } from '../description/moduleDescription.ts';
+import { iecInput, signalRoles } from './parts.ts';
 
-/** An optocoupler input: lamp diode, its series resistor, and what is parallel to both. */
-export interface InputNetwork {
-  readonly ledVolts: Span;
-  readonly seriesOhms: Span;
-  readonly parallelOhms: Span;
-}
-
-/** Input networks that reach the currents of their IEC 61131-2 type. */
-export const NETWORK: Readonly<Record<1 | 2 | 3, InputNetwork>> = {
-  1: {
-    ledVolts: within(1, 1.2, 1.4),
-    seriesOhms: within(4230, 4700, 5170),
-    parallelOhms: within(10800, 12000, 13200),
-  },
-  2: {
-    ledVolts: within(1, 1.2, 1.4),
-    seriesOhms: within(1425, 1500, 1575),
-    parallelOhms: within(4275, 4500, 4725),
-  },
-  3: {
-    ledVolts: within(1, 1.2, 1.4),
-    seriesOhms: within(3240, 3600, 3960),
-    parallelOhms: within(6120, 6800, 7480),
-  },
+const SENSE_WORDS: Record<Sense, string> = {
+  sink: 'sinking',
+  source: 'sourcing',
+  both: 'sink or source, selectable',
 };
-
-/** A digital input as an element of a module. */
-export const inputElement = (
-  id: string,
-  terminal: string,
-  common: string,
-  sense: Sense,
-  network: InputNetwork,
-  thresholds: InputThresholds,
-): Element => ({ kind: 'optocoupler', id, terminal, common, sense, ...network, thresholds });
-
-/** Roles of leads that bring a switched signal. */
-export const signalRoles = (terminal: string): DigitalPort['roles'] => ({
-  out: terminal,
-  sideB: terminal,
-  complement: terminal,
-  auxReturn: terminal,
-});
+const COUNT_WORDS = ['', 'one common', 'two commons', 'three commons', 'four commons'];
 
 /** Splits channels into groups of the given sizes, with commons COM1, COM2 … */
-function groups(...sizes: number[]): ModuleGroup[] {
+function groups(sizes: readonly number[]): ModuleDescription['groups'] {
   let next = 0;
   return sizes.map((size, g) => ({
     common: `COM${g + 1}`,
@@ -55,63 +18,51 @@ function groups(...sizes: number[]): ModuleGroup[] {
   }));
 }
 
-const SENSE_WORDS: Record<Sense, string> = { sink: 'sinking', source: 'sourcing', both: 'two-way' };
-const COUNT_WORDS = ['', 'one common', 'two commons', 'three commons', 'four commons'];
-
 function inputs(
-  id: string,
-  name: string,
+  { id, name, tag = 'DI' }: { id: string; name: string; tag?: string },
   sense: Sense,
   iecType: 1 | 2 | 3,
   sizes: readonly number[],
-): ModuleType {
-  const made = groups(...sizes);
+): ModuleDescription {
+  const made = groups(sizes);
   const places = made.flatMap(({ common, channels }) => channels.map((channel) => ({ channel, common })));
-  const thresholds = IEC_61131_2[iecType];
-  const network = NETWORK[iecType];
-  const ports = places.map(({ channel, common }): DigitalPort => ({
-    kind: 'digital',
-    channel,
-    label: `channel ${channel}`,
-    name: `I${channel}`,
-    terminal: `I${channel}`,
-    common,
-    roles: signalRoles(`I${channel}`),
-    sense,
-    iecType,
-    thresholds,
-    seriesOhms: network.seriesOhms.nom,
-  }));
-  const terminals: PartTerminal[] = [
-    ...places.map(({ channel }) => ({ name: `I${channel}` })),
-    ...made.map(({ common }) => ({ name: common, words: 'common' })),
-  ];
   return {
     id,
     name,
-    family: 'inputs',
+    title: 'inputs',
+    group: 'Inputs',
+    tag,
+    allocates: true,
+    image: { area: 'I', each: 'X' },
     groups: made,
-    ports: () => ports,
-    terminals,
-    circuit: () =>
-      ports.map(({ name: port, terminal, common }) =>
-        inputElement(port, terminal, common, sense, network, thresholds),
-      ),
+    ports: places.map(({ channel, common }) => ({
+      kind: 'digital',
+      channel,
+      label: `channel ${channel}`,
+      name: `I${channel}`,
+      terminal: `I${channel}`,
+      common,
+      roles: signalRoles(`I${channel}`),
+      input: 'input',
+      sense,
+      iecType,
+    })),
+    terminals: [
+      ...places.map(({ channel }) => ({ name: `I${channel}` })),
+      ...made.map(({ common }) => ({ name: common, words: 'common' })),
+    ],
+    behaviours: [{ model: 'optocoupler-input', id: 'input', ...iecInput(iecType) }],
   };
 }
 
-function inputModule(sense: Sense, iecType: 1 | 2 | 3, ...sizes: number[]): ModuleType {
+function inputModule(sense: Sense, iecType: 1 | 2 | 3, ...sizes: number[]): ModuleDescription {
   const channels = sizes.reduce((sum, size) => sum + size, 0);
-  return inputs(
-    `di${channels}-${sense}-${sizes.join('-')}`,
-    `${channels}-channel DC input, ${SENSE_WORDS[sense]}, ${COUNT_WORDS[sizes.length]!}`,
-    sense,
-    iecType,
-    sizes,
-  );
+  const id = `di${channels}-${sense}-${sizes.join('-')}`;
+  const name = `${channels}-channel DC input, ${SENSE_WORDS[sense]}, ${COUNT_WORDS[sizes.length] ?? ''}`;
+  return inputs({ id, name }, sense, iecType, sizes);
 }
 
-export const INPUT_MODULES: readonly ModuleType[] = [
+export const INPUT_MODULES: readonly ModuleDescription[] = [
   inputModule('sink', 3, 4),
   inputModule('sink', 3, 8),
   inputModule('sink', 1, 16),
@@ -125,5 +76,17 @@ export const INPUT_MODULES: readonly ModuleType[] = [
   inputModule('both', 1, 8, 8),
   inputModule('both', 1, 4, 4, 4, 4),
   inputModule('sink', 2, 8, 8),
-  inputs('controller-8-6', 'Controller with 14 built-in DC inputs, two-way, two commons', 'both', 1, [8, 6]),
+  inputs(
+    {
+      id: 'controller-8-6',
+      name: 'Controller with 14 built-in DC inputs, sink or source, selectable, two commons',
+      tag: 'PLC',
+    },
+    'both',
+    1,
+    [8, 6],
+  ),
 ];
+
+/** The module that is offered first. */
+export const USUAL_MODULE = 'di8-both-4-4';

@@ -1,7 +1,9 @@
-import { percent, within } from '../../circuit/index.ts';
-import type { Condition, Element } from '../../circuit/index.ts';
-import { contact, resistor } from '../behaviours/switching.ts';
-import type { ModuleType, PartTerminal, Port } from '../types.ts';
+import type { Expression } from '../description/expression.ts';
+import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts';
+import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
+import type { PartTerminal } from '../description/terminals.ts';
+
+type Behaviour = ModuleDescription['behaviours'][number];
 
 const LEVELS: readonly PartTerminal['stacking'][] = [
   { row: 'top', level: 'front' },
@@ -11,7 +13,7 @@ const LEVELS: readonly PartTerminal['stacking'][] = [
 ];
 
 /** Terminals of the safety relay in the order of its blocks: four places a block. */
-const SAFETY_TERMINALS: readonly (readonly [string, string])[] = [
+const TERMINALS: readonly (readonly [string, string])[] = [
   ['A1', 'supply plus'],
   ['T1', 'test output 1'],
   ['A2', 'supply minus'],
@@ -30,49 +32,53 @@ const SAFETY_TERMINALS: readonly (readonly [string, string])[] = [
   ['24', 'safe contact'],
 ];
 
-const DEMAND: Readonly<Record<string, Condition>> = {
+/** What holds while a setting stands at each of its choices. */
+const bySetting = (setting: string, choices: Readonly<Record<string, Expression>>): Expression => ({
+  any: Object.entries(choices).map(([is, holds]) => ({ all: [{ setting, is }, holds] })),
+});
+
+const DEMAND = bySetting('selector', {
   '1': { on: 'in1' },
   either: { any: [{ on: 'in1' }, { on: 'in2' }] },
   both: { all: [{ on: 'in1' }, { on: 'in2' }] },
-};
-const RESET: Readonly<Record<string, Condition>> = {
+});
+const RESET = bySetting('reset', {
   automatic: true,
   manual: { on: 'reset' },
   monitored: { all: [{ was: 'reset' }, { not: { on: 'reset' } }] },
-};
+});
 
-const safetyInput = (id: string, terminal: string): Element[] => [
-  resistor(`${id}-load`, terminal, 'A2', within(4200, 4700, 5200)),
-  { kind: 'detector', id, a: terminal, b: 'A2', onVolts: 15, offVolts: 5 },
+const safetyInput = (id: string, terminal: string): Behaviour[] => [
+  { model: 'resistor', id: `${id}-load`, a: terminal, b: 'A2', ohms: span('Ω', 4200, 4700, 5200) },
+  { model: 'threshold', id, a: terminal, b: 'A2', on: exact('V', 15), off: exact('V', 5) },
 ];
 
-const safetyPort = (n: 1 | 2): Port => ({
+const safetyPort = (n: 1 | 2): PortDescription => ({
   kind: 'safety',
   channel: n - 1,
   label: `input ${n}`,
   name: `in${n}`,
   terminal: `${n}A`,
   common: 'A2',
-  roles: {
-    channel1: 'T1',
-    channel1Return: `${n}A`,
-    channel2: 'T2',
-    channel2Return: `${n}B`,
-  },
+  roles: { channel1: 'T1', channel1Return: `${n}A`, channel2: 'T2', channel2Return: `${n}B` },
   detectors: [`in${n}a`, `in${n}b`],
   both: `in${n}`,
+  released: 'released',
 });
 
-export const SAFETY_RELAY: ModuleType = {
+export const SAFETY_RELAY: ModuleDescription = {
   id: 'safety-relay-2',
   name: 'Safety relay: two inputs of two channels, selector, reset, feedback, two safe contacts',
-  family: 'safety relay',
+  title: 'safety relay',
+  group: 'Safety relay',
+  tag: 'SR',
+  safety: true,
   groups: [],
-  ports: () => [safetyPort(1), safetyPort(2)],
-  terminals: SAFETY_TERMINALS.map(([name, words], i) => ({
+  ports: [safetyPort(1), safetyPort(2)],
+  terminals: TERMINALS.map(([name, words], i) => ({
     name,
     words,
-    stacking: LEVELS[i % 4]!,
+    stacking: LEVELS[i % 4],
     ...(name === 'A1' && { role: 'plus' as const }),
     ...(name === 'A2' && { role: 'minus' as const }),
   })),
@@ -103,33 +109,52 @@ export const SAFETY_RELAY: ModuleType = {
       ],
     },
   ],
-  circuit: ({ settings, forced }) => [
-    resistor('supply', 'A1', 'A2', percent(300, 20)),
-    { kind: 'detector', id: 'fed', a: 'A1', b: 'A2', onVolts: 20, offVolts: 18 },
+  behaviours: [
+    {
+      model: 'supply',
+      id: 'supply',
+      plus: 'A1',
+      minus: 'A2',
+      ohms: tolerant('Ω', 300, 20),
+      minimum: atLeast('V', 20),
+      drops: atMost('V', 18),
+    },
     // The test outputs carry plus; each is switched off in turn, so that a joint between the channels shows.
-    ...[1, 2].map((n) => contact(`test${n}`, 'A1', `~t${n}`, forced.has(`test${n}`) ? false : { on: 'fed' })),
-    ...[1, 2].map((n) => resistor(`testline${n}`, `~t${n}`, `T${n}`, within(15, 22, 30))),
+    ...[1, 2].map((n): Behaviour => ({
+      model: 'contact',
+      id: `test${n}`,
+      a: 'A1',
+      b: `~t${n}`,
+      closed: { all: [{ not: { forced: `test${n}` } }, { on: 'fed' }] },
+    })),
+    ...[1, 2].map((n): Behaviour => ({
+      model: 'resistor',
+      id: `testline${n}`,
+      a: `~t${n}`,
+      b: `T${n}`,
+      ohms: span('Ω', 15, 22, 30),
+    })),
     ...safetyInput('in1a', '1A'),
     ...safetyInput('in1b', '1B'),
     ...safetyInput('in2a', '2A'),
     ...safetyInput('in2b', '2B'),
     ...safetyInput('reset', 'RI'),
     ...safetyInput('feedback', 'FB'),
-    ...[1, 2].map((n): Element => ({
-      kind: 'latch',
+    ...[1, 2].map((n): Behaviour => ({
+      model: 'latch',
       id: `in${n}`,
       set: true,
       hold: { all: [{ on: `in${n}a` }, { on: `in${n}b` }] },
     })),
     {
-      kind: 'latch',
+      model: 'latch',
       id: 'released',
-      set: { all: [{ on: 'feedback' }, RESET[settings.reset ?? 'monitored'] ?? false] },
-      hold: { all: [{ on: 'fed' }, DEMAND[settings.selector ?? '1'] ?? false] },
+      set: { all: [{ on: 'feedback' }, RESET] },
+      hold: { all: [{ on: 'fed' }, DEMAND] },
     },
-    contact('safe1', '13', '14', { on: 'released' }),
-    contact('safe2', '23', '24', { on: 'released' }),
-    contact('status', '41', '42', { not: { on: 'released' } }),
+    { model: 'contact', id: 'safe1', a: '13', b: '14', closed: { on: 'released' } },
+    { model: 'contact', id: 'safe2', a: '23', b: '24', closed: { on: 'released' } },
+    { model: 'contact', id: 'status', a: '41', b: '42', closed: { not: { on: 'released' } } },
   ],
   face: [
     { a: 'A1', b: 'A2', glyph: { kind: 'line', id: 'supply' } },
@@ -144,7 +169,7 @@ export const SAFETY_RELAY: ModuleType = {
     { a: '41', b: '42', glyph: { kind: 'slot', id: 'status', text: 'display only' } },
   ],
   indicators: [
-    { id: 'fed', label: 'Supply lamp', kind: 'lamp' },
+    { id: 'fed', label: 'Supply LED', kind: 'lamp' },
     { id: 'in1', label: 'Input 1', kind: 'state' },
     { id: 'in2', label: 'Input 2', kind: 'state' },
     { id: 'released', label: 'Safe contacts', kind: 'coil' },

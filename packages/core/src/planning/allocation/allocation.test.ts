@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { after, withModule, withPoint, bareJob } from '../../../test/jobs.ts';
-import type { JobContent } from '../../model/job.ts';
+import type { JobContent } from '../../model/collections.ts';
 import { statusIn } from '../../verdict/judge.ts';
 import { allocateNow } from './allocate.ts';
 import { smallestConflict, solvable } from './conflict.ts';
@@ -198,7 +198,7 @@ describe('of a job', () => {
     if (found.kind !== 'impossible') throw new Error('It should be impossible.');
     expect(found.conflict.map(({ words }) => words).sort()).toEqual(['NPN', 'PNP']);
     expect(found.waysOut).toEqual([
-      'Add another 8-channel DC input, two-way, one common',
+      'Add another 8-channel DC input, sink or source, selectable, one common',
       expect.stringMatching(/^Put an interposing relay behind PX-\d: its contact fits either rail$/),
     ]);
   });

@@ -1,9 +1,9 @@
-import { deviceType, moduleType } from '../../catalog/index.ts';
-import type { Device, JobContent, Point } from '../../model/index.ts';
+import { chosenOutput, DRY_CONTACT_ID, partTypesOf } from '../../catalog/index.ts';
+import type { Device, JobContent, Module, Point } from '../../model/index.ts';
 import { emptyJob } from '../../model/index.ts';
 import { statusIn } from '../../verdict/index.ts';
 import { applyChange, NOBODY, JobIndex } from '../../job/index.ts';
-import type { Change } from '../../job/index.ts';
+import type { Change, SingleChange } from '../../job/index.ts';
 import { OUTPUT_WORDS } from '../../network/index.ts';
 import type { HelpfulChange } from './allocate.ts';
 import type { Allocated, AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
@@ -29,8 +29,8 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
   );
   const mine = new Set(points.map(({ deviceId }) => deviceId));
   const groups = job.modules.flatMap((module): Group[] => {
-    const type = moduleType(module.typeId);
-    if (type.family !== 'inputs') return [];
+    const type = index.moduleType(module);
+    if (!type.description.allocates) return [];
     return type.groups.map(({ common, channels }) => {
       const free = channels.filter((channel) => {
         const holder = index.deviceAt({ moduleId: module.id, channel });
@@ -48,25 +48,28 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
         // A group that others use keeps the rail that it has.
         ...((now === '+' || now === '-') && { now }),
         rails: others && (now === '+' || now === '-') ? [now] : ['-', '+'],
-        kind: `${module.typeId} ${common}`,
+        kind: groupKind(module, common),
       };
     });
   });
   const applicants = points.map((point): Applicant => {
     const device = index.deviceOf(point);
-    const at = index.placeOf(device);
+    const at = index.placeOf(point);
+    const type = index.deviceType(device);
+    const output = index.outputOf(point);
+    const chosen = output && chosenOutput(type, device, output);
     const groupId = at && `${at.moduleId}:${index.commonOf(at)}`;
     return {
       id: point.id,
       tag: point.tag,
-      words: OUTPUT_WORDS[device.output],
-      key: `${device.typeId} ${device.output} ${device.logic}`,
+      words: OUTPUT_WORDS[chosen?.kind ?? 'none'],
+      key: deviceKind(device, output?.id),
       area: areaOf(point.name),
       ...(at && { current: { groupId: groupId!, channel: at.channel } }),
       ...(at && wish.pinned.has(point.id) && { pinned: { groupId: groupId!, channel: at.channel } }),
     };
   });
-  return { applicants, groups, fits: solvedFits() };
+  return { applicants, groups, fits: solvedFits(job) };
 }
 
 /**
@@ -74,12 +77,22 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
  * there on purpose.
  */
 function asks(index: JobIndex, point: Point): boolean {
-  const device = index.deviceOf(point);
-  const { family } = deviceType(device.typeId);
-  if (family !== 'three-wire' && family !== 'contact' && family !== 'two-wire') return false;
-  const place = index.placeOf(device);
-  return !place || index.typeOf(place.moduleId).family === 'inputs';
+  const output = index.outputOf(point);
+  const { safety, chain } = index.deviceType(index.deviceOf(point)).description;
+  if (output?.landsOn !== 'switched' || output.drivenBy !== 'target' || safety || chain) return false;
+  const place = index.placeOf(point);
+  return !place || (index.typeOf(place.moduleId).description.allocates ?? false);
 }
+
+/** What makes one device like another for an allocation; read back by `solvedFit`. */
+const deviceKind = ({ typeId, outputs, figures }: Device, outputId: string | undefined): string =>
+  JSON.stringify({ typeId, outputs, figures, outputId });
+
+/** What makes one group like another. */
+const groupKind = ({ typeId, figures }: Pick<Module, 'typeId' | 'figures'>, common: string): string =>
+  JSON.stringify({ typeId, figures, common });
+
+type Own = Pick<JobContent, 'ownDevices' | 'ownModules'>;
 
 /** Points whose names begin alike belong to one area of the plant: `Drum filter, rotation` to `Drum filter`. */
 function areaOf(name: string): string {
@@ -87,51 +100,52 @@ function areaOf(name: string): string {
 }
 
 /** Solves each kind of device in each kind of group on each rail once. */
-function solvedFits(): AllocationProblem['fits'] {
+function solvedFits(own: Own): AllocationProblem['fits'] {
   const known = new Map<string, boolean>();
   return (key, kind, rail) => {
     const name = `${key}|${kind}|${rail}`;
     let fits = known.get(name);
     if (fits === undefined) {
-      fits = solvedFit(key, kind, rail);
+      fits = solvedFit(own, key, kind, rail);
       known.set(name, fits);
     }
     return fits;
   };
 }
 
-function solvedFit(key: string, kind: string, rail: CommonRail): boolean {
-  const [typeId, output, logic] = key.split(' ') as [string, Device['output'], Device['logic']];
-  const [moduleTypeId, common] = kind.split(' ') as [string, string];
-  const { groups } = moduleType(moduleTypeId);
-  const group = groups.find((g) => g.common === common)!;
+function solvedFit({ ownDevices, ownModules }: Own, key: string, kind: string, rail: CommonRail): boolean {
+  const { outputId, ...device } = JSON.parse(key) as Pick<Device, 'typeId' | 'outputs' | 'figures'> &
+    Pick<Point, 'outputId'>;
+  const { common, ...module } = JSON.parse(kind) as Pick<Module, 'typeId' | 'figures'> & { common: string };
+  const trial = { ...emptyJob('Trial', ''), ownDevices, ownModules };
+  const { groups } = partTypesOf(trial).module(module);
+  const channel = groups.find((group) => group.common === common)?.channels[0];
+  if (channel === undefined) return false;
   const changes: Change[] = [
     {
       kind: 'addModule',
-      module: { id: 'm', tag: 'M', typeId: moduleTypeId, firstByte: 0 },
-      commons: groups.map((g) => (g.common === common ? rail : null)),
+      module: { id: 'm', tag: 'M', firstByte: 0, ...module },
+      commons: groups.map((group) => (group.common === common ? rail : null)),
     },
     {
       kind: 'addPoint',
-      point: { id: 'p', tag: 'P', name: 'P', deviceId: 'd', bit: 'direct' },
-      device: { id: 'd', tag: 'P', typeId, output, logic },
-      place: { moduleId: 'm', channel: group.channels[0]! },
+      point: { id: 'p', tag: 'P', name: 'P', deviceId: 'd', bit: 'direct', ...(outputId && { outputId }) },
+      device: { id: 'd', tag: 'P', ...device },
+      place: { moduleId: 'm', channel },
     },
   ];
-  const job = changes.reduce<JobContent>(
-    (j, change) => applyChange(j, change, NOBODY),
-    emptyJob('Trial', ''),
-  );
+  const job = changes.reduce<JobContent>((j, change) => applyChange(j, change, NOBODY), trial);
   return statusIn(job, 'p') === 'works';
 }
 
 /** Changes that may help where an allocation is impossible. */
 export function helpfulChanges(job: JobContent): HelpfulChange[] {
+  const known = partTypesOf(job);
   const types = [...new Set(job.modules.map(({ typeId }) => typeId))].filter(
-    (id) => moduleType(id).family === 'inputs',
+    (typeId) => known.module({ typeId }).description.allocates,
   );
   const more = (typeId: string): Group[] =>
-    moduleType(typeId).groups.map(({ common, channels }) => ({
+    known.module({ typeId }).groups.map(({ common, channels }) => ({
       id: `new:${common}`,
       moduleId: 'new',
       moduleTag: 'new module',
@@ -139,7 +153,7 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
       channels,
       spare: 0,
       rails: ['-', '+'],
-      kind: `${typeId} ${common}`,
+      kind: groupKind({ typeId }, common),
     }));
   return [
     {
@@ -157,7 +171,7 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
       }),
     },
     ...types.map((typeId): HelpfulChange => ({
-      sentence: () => `Add another ${moduleType(typeId).name}`,
+      sentence: () => `Add another ${known.module({ typeId }).name}`,
       apply: (problem) => ({ ...problem, groups: [...problem.groups, ...more(typeId)] }),
     })),
     {
@@ -167,7 +181,12 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
         ...problem,
         applicants: problem.applicants.map((applicant) =>
           applicant.id === conflict.at(-1)?.id
-            ? { ...applicant, key: 'dry-contact contact no', words: 'contact', pinned: undefined }
+            ? {
+                ...applicant,
+                key: JSON.stringify({ typeId: DRY_CONTACT_ID }),
+                words: 'contact',
+                pinned: undefined,
+              }
             : applicant,
         ),
       }),
@@ -178,24 +197,24 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
 /** The change that brings a job to an allocation: commons first, then every point that moves. */
 export function allocationChange(job: JobContent, { placements, rails }: Allocated): Change | undefined {
   const index = new JobIndex(job);
-  const commons: Change[] = [...rails].flatMap(([id, rail]) => {
+  const commons: SingleChange[] = [...rails].flatMap(([id, rail]) => {
     const [moduleId, common] = id.split(':') as [string, string];
     return index.railOf(moduleId, common)?.rail === rail
       ? []
       : [{ kind: 'setCommon' as const, moduleId, common, rail }];
   });
   const moving = placements.filter(({ applicant, group, channel }) => {
-    const now = index.placeOf(index.deviceOf(index.point(applicant.id)));
+    const now = index.placeOf(index.point(applicant.id));
     return now?.moduleId !== group.moduleId || now.channel !== channel;
   });
   if (!commons.length && !moving.length) return undefined;
   const off = moving
-    .filter(({ applicant }) => index.placeOf(index.deviceOf(index.point(applicant.id))))
-    .map(({ applicant }): Change => ({ kind: 'assign', pointId: applicant.id, place: null }));
-  const on = moving.map(({ applicant, group, channel }): Change => ({
+    .filter(({ applicant }) => index.placeOf(index.point(applicant.id)))
+    .map(({ applicant }): SingleChange => ({ kind: 'assign', pointId: applicant.id, place: null }));
+  const on = moving.map(({ applicant, group, channel }): SingleChange => ({
     kind: 'assign',
     pointId: applicant.id,
     place: { moduleId: group.moduleId, channel },
   }));
-  return { kind: 'several', changes: [...commons, ...off, ...on] };
+  return { kind: 'batch', changes: [...commons, ...off, ...on] };
 }

@@ -1,16 +1,15 @@
-import { deviceType } from '../../catalog/index.ts';
+import { outputsNow, partTypesOf, RELAY_TYPES } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
 import type { Device, JobContent, Supply } from '../../model/index.ts';
 import { splitRef, JobProblem } from '../../model/index.ts';
 import { analyse } from '../../analysis/index.ts';
 import { judge, excerpt } from '../../verdict/index.ts';
 import { refWords, applyChange, NOBODY, partsOf, JobIndex } from '../../job/index.ts';
-import type { Change, ChannelPlace } from '../../job/index.ts';
+import type { Change, SingleChange, ChannelPlace } from '../../job/index.ts';
 import type { ReasonCode } from '../../verdict/index.ts';
-import { outputCalled } from '../../network/index.ts';
 import { demandsOf, polesOf } from './poles.ts';
 import type { Pole } from './poles.ts';
-import { coilEnds, RELAY_TYPES, relayChange } from './relayChange.ts';
+import { coilEnds, relayChange } from './relayChange.ts';
 import type { CoilEnds } from './relayChange.ts';
 import type { RelayWish } from './wish.ts';
 
@@ -27,7 +26,7 @@ export interface Tried {
 /** A terminal of the chosen relay under both numberings, and what lands on it. */
 interface RelayTerminal {
   readonly name: string;
-  readonly other?: string;
+  readonly printed?: string;
   readonly words: string;
   /** What lands there, by tag and terminal; empty where it stays free. */
   readonly landed: readonly string[];
@@ -55,13 +54,16 @@ export interface RelayPlan {
 export function planRelay(job: JobContent, pointId: string, wish: RelayWish): RelayPlan {
   const before = released(job, pointId, wish);
   const index = new JobIndex(before.job);
-  const device = index.deviceOf(index.point(pointId));
-  const ends = coilEnds(index, device);
+  const point = index.point(pointId);
+  const device = index.deviceOf(point);
+  const ends = coilEnds(index, point);
   if (!ends)
     throw new JobProblem([{ path: '', message: `${device.tag} has no output that switches a coil.` }]);
   const taken = new Set([...job.devices, ...job.modules, ...job.supplies].map(({ id }) => id));
   const idFor = idsFor(pointId, taken);
-  const coilInPresent = outputCalled(device, deviceType(device.typeId), true);
+  const type = index.deviceType(device);
+  const own = index.outputOf(point)?.id ?? '';
+  const coilInPresent = outputsNow(type, device, { present: true, level: 1 }).get(own)?.called ?? true;
   const demands = demandsOf(index, wish.duties, coilInPresent, idFor);
   const poles = polesOf(demands.contacts);
   const supply = index.supply(ends.supplyId)!;
@@ -74,6 +76,7 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   };
   const changeFor = (type: DeviceType): Change =>
     together(before.changes, relayChange(index, pointId, relayOf(type, wish, idFor), ends, poles, demands));
+  const kindOf = (typeId: string): DeviceType => partTypesOf(job).device({ typeId });
   const part = trialPart(index, pointId, wish);
   const tried: Tried[] = [];
   for (const type of RELAY_TYPES) {
@@ -91,24 +94,28 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
     ...plan,
     tried,
     chosen,
-    terminals: chosen ? terminalsOf(index, deviceType(chosen), ends, poles) : [],
-    change: chosen === undefined ? undefined : changeFor(deviceType(chosen)),
+    terminals: chosen ? terminalsOf(index, kindOf(chosen), ends, poles) : [],
+    change: chosen === undefined ? undefined : changeFor(kindOf(chosen)),
   };
 }
 
 /** The job without the sensor's own wires where its present input is to go to a contact of the relay. */
-function released(job: JobContent, pointId: string, wish: RelayWish): { job: JobContent; changes: Change[] } {
+function released(
+  job: JobContent,
+  pointId: string,
+  wish: RelayWish,
+): { job: JobContent; changes: SingleChange[] } {
   const index = new JobIndex(job);
-  const place = index.placeOf(index.deviceOf(index.point(pointId)));
+  const place = index.placeOf(index.point(pointId));
   const same = ({ moduleId, channel }: ChannelPlace): boolean =>
     moduleId === place?.moduleId && channel === place.channel;
   if (!wish.duties.some((duty) => duty.kind === 'input' && same(duty))) return { job, changes: [] };
-  const change: Change = { kind: 'assign', pointId, place: null };
+  const change: SingleChange = { kind: 'assign', pointId, place: null };
   return { job: applyChange(job, change, NOBODY), changes: [change] };
 }
 
-function together(first: readonly Change[], then: Change): Change {
-  return { kind: 'several', changes: [...first, ...partsOf(then)] };
+function together(first: readonly SingleChange[], then: Change): Change {
+  return { kind: 'batch', changes: [...first, ...partsOf(then)] };
 }
 
 /** Ids of new parts by their tags: the same tag gives the same id. */
@@ -137,8 +144,6 @@ function relayOf(type: DeviceType, wish: RelayWish, idFor: (tag: string) => stri
     id: idFor(wish.tag),
     tag: wish.tag,
     typeId: type.id,
-    output: 'none',
-    logic: 'none',
     ...(offers && { settings: { suppressor: wish.suppressor === 'none' ? 'none' : wanted } }),
   };
 }
@@ -160,13 +165,13 @@ function unfitFor(
 function trialPart(index: JobIndex, pointId: string, wish: RelayWish): JobContent {
   const modules = new Set(wish.duties.flatMap((duty) => (duty.kind === 'input' ? [duty.moduleId] : [])));
   const point = index.point(pointId);
-  const place = index.placeOf(index.deviceOf(point));
+  const place = index.placeOf(point);
   if (place) modules.add(place.moduleId);
   return excerpt(index, [point.deviceId, ...(point.helperIds ?? [])], modules);
 }
 
 function trial(part: JobContent, pointId: string, type: DeviceType, change: Change): Tried {
-  const own: Change = { kind: 'several', changes: partsOf(change).filter((c) => c.kind !== 'assign') };
+  const own: Change = { kind: 'batch', changes: partsOf(change).filter((c) => c.kind !== 'assign') };
   const after = new JobIndex(applyChange(part, own, NOBODY));
   const { status, sentence, reasons } = judge(analyse(after, pointId));
   const about = reasons.map((reason) => reason.sentence).join(' ');
@@ -199,9 +204,9 @@ function terminalsOf(
     for (const { words } of no) put(`${number}4`, words);
     for (const { words } of nc) put(`${number}2`, words);
   }
-  return type.terminals.map(({ name, other, words = '' }) => ({
+  return type.terminals.map(({ name, printed, words = '' }) => ({
     name,
-    other,
+    printed,
     words,
     landed: landed.get(name) ?? [],
   }));

@@ -1,4 +1,4 @@
-import { deviceType } from '../../catalog/index.ts';
+import { STACK_LIGHT_ID } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
 import { contactRail } from '../../job/index.ts';
@@ -42,8 +42,6 @@ export interface Demands {
   readonly added: readonly Added[];
 }
 
-const TIER_TYPE = 'stack-light-3';
-
 /**
  * What the duties ask of the contacts.
  * @param coilInPresent whether the coil is in with the target or without it.
@@ -76,10 +74,10 @@ export function demandsOf(
       if (!added.has(id)) direct.push({ from: `${id}:C`, to: minus ? minusRail : plusRail });
       const before = added.get(id)?.settings ?? { duty1: 'unused', duty2: 'unused', duty3: 'unused' };
       const settings = { ...before, common: duty.common, [`duty${duty.tier}`]: duty.on };
-      added.set(id, { id, tag: duty.tag, typeId: TIER_TYPE, settings });
+      added.set(id, { id, tag: duty.tag, typeId: STACK_LIGHT_ID, settings });
     } else {
       const id = idFor(duty.tag);
-      const { load, terminals } = deviceType(duty.typeId);
+      const { load, terminals } = index.types.device(duty);
       if (!load) throw new JobProblem([{ path: 'duties', message: `${duty.tag} is no load.` }]);
       const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', duty.tag);
       const plus = terminals.find(({ role }) => role === 'loadPlus')!.name;

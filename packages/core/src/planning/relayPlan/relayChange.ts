@@ -1,8 +1,8 @@
-import { deviceType, RELAYS } from '../../catalog/index.ts';
-import type { DeviceType, TerminalRole } from '../../catalog/index.ts';
-import type { Device, JobContent, Wire, WireColour } from '../../model/index.ts';
+import { chosenOutput } from '../../catalog/index.ts';
+import type { TerminalRole } from '../../catalog/index.ts';
+import type { Device, JobContent, Point, Wire, WireColour } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
-import type { Change, JobIndex, Rail } from '../../job/index.ts';
+import type { Change, SingleChange, JobIndex, Rail } from '../../job/index.ts';
 import { numbering, PANEL, railColour, wireId } from '../../job/index.ts';
 import type { Demands, Pole } from './poles.ts';
 
@@ -15,8 +15,11 @@ export interface CoilEnds {
 }
 
 /** Where the coil belongs by the sensor's output; `ac` for sensors in a mains loop. */
-export function coilEnds(index: JobIndex, device: Device): CoilEnds | undefined {
-  const { terminals } = deviceType(device.typeId);
+export function coilEnds(index: JobIndex, point: Point): CoilEnds | undefined {
+  const device = index.deviceOf(point);
+  const type = index.deviceType(device);
+  const { terminals } = type;
+  const output = index.outputOf(point);
   const ref = (role: TerminalRole): string | undefined => {
     const terminal = terminals.find((t) => t.role === role);
     return terminal && `${device.id}:${terminal.name}`;
@@ -27,17 +30,20 @@ export function coilEnds(index: JobIndex, device: Device): CoilEnds | undefined 
     supply.kind === 'ac' ? [`${supply.id}:L`, `${supply.id}:N`] : [`${supply.id}:+`, `${supply.id}:-`];
   const out = ref('out') ?? ref('sideB');
   if (!out) return undefined;
-  const onMinus = device.output === 'npn' || index.across(ref('sideA') ?? '').includes(minus);
+  const onMinus =
+    (output && chosenOutput(type, device, output).kind === 'npn') ||
+    index.across(ref('sideA') ?? '').includes(minus);
   return onMinus ? { a1: plus, a2: out, supplyId: supply.id } : { a1: out, a2: minus, supplyId: supply.id };
 }
 
 /** The supply that the sensor hangs on, or would. */
 function feedOf(index: JobIndex, device: Device): JobContent['supplies'][number] | undefined {
-  for (const { name } of deviceType(device.typeId).terminals) {
+  const { terminals, description } = index.deviceType(device);
+  for (const { name } of terminals) {
     const rail = index.railAt(`${device.id}:${name}`);
     if (rail) return rail.supply;
   }
-  const kind = /-ac$/.test(device.typeId) ? 'ac' : 'dc';
+  const kind = description.mains ? 'ac' : 'dc';
   return index.job.supplies.find((supply) => supply.kind === kind);
 }
 
@@ -49,7 +55,7 @@ function feedWires(index: JobIndex, device: Device): [from: string, to: string][
   const supply = feedOf(index, device);
   if (!supply) return [];
   const [plus, minus] = supply.kind === 'ac' ? ['L', 'N'] : ['+', '-'];
-  return deviceType(device.typeId).terminals.flatMap(({ name, role }): [string, string][] => {
+  return index.deviceType(device).terminals.flatMap(({ name, role }): [string, string][] => {
     const ref = `${device.id}:${name}`;
     if (!role || index.wiresAt(ref).length) return [];
     if (TO_PLUS.has(role)) return [[ref, `${supply.id}:${plus}`]];
@@ -89,7 +95,7 @@ export function relayChange(
       .filter(({ target }) => index.module(splitRef(target).item))
       .map(({ throwTo, target }) => made(`${relay.id}:${pole.number}${throwTo === 'no' ? 4 : 2}`, target)),
   );
-  const helpers = demands.added.map((added): Change => {
+  const helpers = demands.added.map((added): SingleChange => {
     const fed = poles.flatMap((pole) =>
       [...pole.no, ...pole.nc]
         .filter(({ target }) => splitRef(target).item === added.id)
@@ -99,11 +105,11 @@ export function relayChange(
       .filter(({ from }) => splitRef(from).item === added.id)
       .map(({ from, to }) => made(from, to));
     const { id, tag, typeId, settings } = added;
-    const row: Device = { id, tag, typeId, output: 'none', logic: 'none', settings: { ...settings } };
+    const row: Device = { id, tag, typeId, settings: { ...settings } };
     return { kind: 'addHelper', pointId, device: row, wires: [...fed, ...back] };
   });
   return {
-    kind: 'several',
+    kind: 'batch',
     changes: [
       { kind: 'addHelper', pointId, device: relay, wires: [...own, ...coil, ...commons, ...inputs] },
       ...helpers,
@@ -120,8 +126,3 @@ function colourOf(job: JobContent, to: string): WireColour {
   const { item, terminal } = splitRef(to);
   return job.supplies.some(({ id }) => id === item) ? railColour(job, terminal as Rail) : 'BK';
 }
-
-/** All relays of the catalog, those with fewer poles and smaller contacts first. */
-export const RELAY_TYPES: readonly DeviceType[] = [...RELAYS].sort(
-  (a, b) => a.contacts!.poles - b.contacts!.poles || a.contacts!.amps - b.contacts!.amps,
-);

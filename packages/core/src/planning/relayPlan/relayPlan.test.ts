@@ -1,7 +1,7 @@
 import { inputs, withMains } from '../../../test/families.ts';
 import { ACTOR, withModule, withPoint } from '../../../test/jobs.ts';
-import { deviceType } from '../../catalog/catalog.ts';
-import type { JobContent } from '../../model/job.ts';
+import { RELAY_TYPES } from '../../catalog/catalog.ts';
+import type { JobContent } from '../../model/collections.ts';
 import { analyse } from '../../analysis/analysis.ts';
 import { judge } from '../../verdict/judge.ts';
 import { applyChange } from '../../job/changes.ts';
@@ -63,7 +63,7 @@ test('line and neutral, both lamps and a contact to the controller take three po
 test('terminals come under both numberings with what lands on each', () => {
   const { plan } = planned(pnp, wish(fan(), lamp('H2', 'away'), toInput));
   const landed = Object.fromEntries(
-    plan.terminals.map(({ name, other, landed: l }) => [name, [other, l.join()]]),
+    plan.terminals.map(({ name, printed, landed: l }) => [name, [printed, l.join()]]),
   );
   // Sockets of two poles: coil 13 and 14; common 9, NC 1, NO 5; common 12, NC 4, NO 8.
   expect(landed).toEqual({
@@ -104,7 +104,7 @@ test('an NPN sensor holds the coil from plus', () => {
 test('a two-wire mains sensor gets a relay with a mains coil', () => {
   const ac = withPoint(start, { at: null, typeId: 'inductive-2w-ac', output: 'twowire' });
   const { plan, after, verdict } = planned(ac, wish(fan()));
-  expect(deviceType(plan.chosen!).coil!.volts).toBe(230);
+  expect(RELAY_TYPES.find(({ id }) => id === plan.chosen)?.coil?.volts).toBe(230);
   expect(plan.coilVolts).toBe('230 V AC');
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');

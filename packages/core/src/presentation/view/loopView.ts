@@ -1,5 +1,5 @@
 import { plusOf } from '../../job/index.ts';
-import { deviceType, moduleType, settingsOf } from '../../catalog/index.ts';
+import { outputsNow, settingsOf } from '../../catalog/index.ts';
 import type { FaceGlyph, FaceRow, PartTerminal, PartType, TerminalRole } from '../../catalog/index.ts';
 import type { Element } from '../../circuit/index.ts';
 import type { Device } from '../../model/index.ts';
@@ -52,12 +52,10 @@ const FLOW_WORDS = {
   none: 'no current in the signal wire',
 } as const;
 
-function summaryOf(
-  { device, module, port }: PointContext,
-  { flows, volts, amps }: LoopView['signal'],
-): string {
+function summaryOf(context: PointContext, { flows, volts, amps }: LoopView['signal']): string {
+  const { device, module, port } = context;
   const on = module && port ? `, on ${module.tag} ${port.label}` : '';
-  return `Loop of ${device.tag}, ${deviceWords({ device })}${on}: ${FLOW_WORDS[flows]}; ${volts}, ${amps}`;
+  return `Loop of ${device.tag}, ${deviceWords(context)}${on}: ${FLOW_WORDS[flows]}; ${volts}, ${amps}`;
 }
 
 /** Leads that a device can do without. */
@@ -87,11 +85,11 @@ class Builder {
   }
 
   device(device: Device): ViewPlate {
-    const type = deviceType(device.typeId);
+    const type = this.context.index.deviceType(device);
     const own = device.id === this.context.device.id;
     const circuit = type.circuit({
       ...IDLE,
-      style: device.output,
+      outputs: outputsNow(type, device, { present: false, level: 0 }),
       settings: settingsOf(type, device.settings),
     });
     const face = type.face ?? faceOf(circuit);
@@ -100,7 +98,7 @@ class Builder {
       id: device.id,
       kind: own ? 'device' : 'helper',
       title: device.tag,
-      words: own ? deviceWords({ device }) : type.name,
+      words: own ? deviceWords(this.context) : type.name,
       lamp: own ? this.deviceLamp(type) : this.helperLamp(device.id, type),
       rows,
     };
@@ -108,7 +106,8 @@ class Builder {
 
   /** Another device of a chain; one that only shares a loose common is not drawn. */
   mate(id: string): ViewPlate[] {
-    return this.context.type.stimulated === 'guard' ? [this.device(this.context.index.device(id)!)] : [];
+    const device = this.context.index.device(id);
+    return this.context.output.drivenBy === 'guard' && device ? [this.device(device)] : [];
   }
 
   private deviceLamp({ indicators = [], supply }: PartType & { supply?: object }): ViewLamp | undefined {
@@ -141,14 +140,14 @@ class Builder {
     const target = this.wholeTarget();
     if (!target) return [];
     const { module } = target;
-    const type = moduleType(module.typeId);
+    const type = this.context.index.moduleType(module);
     const on = this.isOn(target.released);
     return [
       {
         id: module.id,
         kind: 'module',
         title: module.tag,
-        words: 'safety relay',
+        words: type.title,
         lamp: { words: on ? 'released' : 'off', on, colour: 'input' },
         rows: (type.face ?? []).flatMap((row) => this.row(module.id, type, row, false)),
       },
@@ -156,9 +155,9 @@ class Builder {
   }
 
   private wholeTarget(): SafetyTarget | undefined {
-    if (this.context.type.stimulated !== 'guard') return undefined;
+    if (this.context.output.drivenBy !== 'guard') return undefined;
     const target = safetyTarget(this.context);
-    return target && moduleType(target.module.typeId).face ? target : undefined;
+    return target && this.context.index.moduleType(target.module).face ? target : undefined;
   }
 
   /** Every port on which the point is landed, but those of a safety relay. */
@@ -169,15 +168,14 @@ class Builder {
 
   private port(own: OwnPort): ViewPlate {
     const { module, port, address } = own;
-    const type = moduleType(module.typeId);
+    const type = this.context.index.moduleType(module);
     const names = new Set([port.terminal, port.common, ...Object.values(port.roles)]);
     const circuit = type.circuit({ ...IDLE, settings: own.settings }).filter((element) => {
       const local = element.id;
       return (
         local === port.name ||
         local.startsWith(`${port.name}-`) ||
-        (port.kind === 'safety' && /^S\d$/.test(local)) ||
-        (port.kind === 'output' && /^(no1|nc1)$/.test(local) && port.name === 'R') ||
+        (port.draws?.includes(local) ?? false) ||
         (element.kind === 'optocoupler' && names.has(element.terminal) && port.kind !== 'digital')
       );
     });
@@ -188,7 +186,7 @@ class Builder {
       id: `${module.id}/${port.name}`,
       kind: 'port',
       title: `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}`,
-      words: moduleType(module.typeId).family,
+      words: type.title,
       figure: inputs
         ? [address, inputs.bit === undefined ? '?' : inputs.bit].filter((x) => x !== undefined).join(' = ')
         : measured
@@ -324,7 +322,7 @@ class Builder {
         from: wire.from,
         to: wire.to,
         amps: this.path(wire.id, wire.from, wire.to),
-        differs: wire.landed !== undefined,
+        differs: wire.asFound !== undefined,
       }));
   }
 
@@ -359,14 +357,14 @@ class Builder {
   }
 
   signal(wires: readonly ViewWire[]): LoopView['signal'] {
-    const ref = signalNode(this.context.device);
+    const ref = signalNode(this.context);
     const wire = wires.find(({ from, to }) => from === ref || to === ref);
     const { solution, signalFloating, signalVolts } = this.state;
     const raw = this.context.scope.wires.find(({ from, to }) => from === ref || to === ref);
     const amps = raw ? Math.abs(solution.amps(raw.id)) : 0;
     return {
       ref,
-      across: signalLeads(this.context.device, this.state.netlist.reference).across,
+      across: signalLeads(this.context, this.state.netlist.reference).across,
       volts: signalFloating ? 'floating' : formatVolts(signalVolts),
       amps: amps >= 1 ? `${fixed(amps, 2)}\u00a0A` : formatMilliamps(amps),
       flows: !wire?.amps ? 'none' : wire.amps > 0 === (wire.from === ref) ? 'out' : 'in',
@@ -374,10 +372,10 @@ class Builder {
   }
 }
 
-function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'other' | 'stack'> {
+function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'printed' | 'stack'> {
   const stacking = terminal?.stacking;
   return {
-    ...(terminal?.other && { other: terminal.other }),
+    ...(terminal?.printed && { printed: terminal.printed }),
     ...(stacking && { stack: `${stacking.row} row, ${stacking.level}` }),
   };
 }

@@ -9,8 +9,8 @@ export const PATH_AMPS = 0.0003;
 export interface ViewTerminal {
   readonly ref: string;
   readonly name: string;
-  /** Its number in the other usual style. */
-  readonly other?: string;
+  /** The number printed on it where that is another. */
+  readonly printed?: string;
   /** Row and level of a stacked terminal. */
   readonly stack?: string;
   readonly floating: boolean;

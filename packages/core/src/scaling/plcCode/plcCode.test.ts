@@ -2,7 +2,7 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { allSet, meterJob } from '../../../test/settingJobs.ts';
 import { after } from '../../../test/jobs.ts';
 import { readCall, readFunction } from '../../../test/structuredText.ts';
-import type { JobContent } from '../../model/job.ts';
+import type { JobContent } from '../../model/collections.ts';
 import { JobProblem } from '../../model/problem.ts';
 import { Scaling } from '../../model/scaling.ts';
 import { analyse } from '../../analysis/analysis.ts';
@@ -156,10 +156,10 @@ describe('integers executed over every count', () => {
   test('the overflow stands where trying it by hand finds it, whatever the span', () => {
     for (const high of [5, 17.3, 100, 250]) {
       const wish = { ...WISH, raw: { ...WISH.raw, least: 0 }, value: { low: 0, high, unit: 'x' } };
-      let byHand: number | undefined;
-      for (let counts = 0; counts <= 32511 && byHand === undefined; counts++)
-        if (counts * Math.round(high * 10) > 32767) byHand = counts;
-      expect(executed(wish, 'naive16').overflow?.first).toBe(byHand);
+      let override: number | undefined;
+      for (let counts = 0; counts <= 32511 && override === undefined; counts++)
+        if (counts * Math.round(high * 10) > 32767) override = counts;
+      expect(executed(wish, 'naive16').overflow?.first).toBe(override);
     }
   });
 

@@ -1,6 +1,6 @@
 import type { EthernetPlan, NetworkMember, SerialPlan, SerialUnit, JobContent } from '../../model/index.ts';
 import { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from '../../ioLink/index.ts';
-import type { DeviceDescription } from '../../ioLink/index.ts';
+import type { IoLinkDescription } from '../../ioLink/index.ts';
 import { plain } from '../../units/index.ts';
 import { descriptionOf } from '../../job/index.ts';
 import { frameOf } from '../frame.ts';
@@ -65,7 +65,7 @@ export function networkValue(
 }
 
 /** Bytes of process data that a device sends and takes: the longest of its records. */
-export function processBytes({ processData }: DeviceDescription): { input: number; output: number } {
+export function processBytes({ processData }: IoLinkDescription): { input: number; output: number } {
   const bytes = (side: 'input' | 'output'): number =>
     Math.max(0, ...processData.map((data) => Math.ceil((data[side]?.bitLength ?? 0) / 8)));
   return { input: bytes('input'), output: bytes('output') };
@@ -75,7 +75,7 @@ export function processBytes({ processData }: DeviceDescription): { input: numbe
  * Shortest cycle that a device can be run with, ms: the longer of its own least and of what a message of its process
  * data with one byte of other data takes, rounded up to what can be coded.
  */
-export function shortestCycle(description: DeviceDescription): number {
+export function shortestCycle(description: IoLinkDescription): number {
   const { input, output } = processBytes(description);
   const { master, device } = cycleBytes(input, output, 1);
   const message = 1000 * messageSeconds(description.bitrate, master, device);

@@ -1,73 +1,99 @@
-import { deviceType, terminalWithRole } from '../../catalog/index.ts';
-import type { Parameter, SignalKind } from '../../catalog/index.ts';
-import type { Device } from '../../model/index.ts';
+import { chosenOutput, terminalWithRole } from '../../catalog/index.ts';
+import type { DeviceOutput, Parameter, SignalKind } from '../../catalog/index.ts';
+import type { Logic, OutputKind } from '../../model/index.ts';
 import { arcUnitsOf } from '../../analysis/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
+/** The outputs that count for a rule: that which its point is about first, then the device's others. */
+function outputsAt({ index, device, context }: DeriveContext): readonly DeviceOutput[] {
+  if (!device) return [];
+  const all = index.deviceType(device).outputs;
+  const own = context?.device.id === device.id ? context.output : undefined;
+  return own ? [own, ...all.filter((output) => output.id !== own.id)] : all;
+}
+
 /** The signal that a device gives or, of an indicator, takes. */
-function signalOf(device: Device): SignalKind | undefined {
-  const type = deviceType(device.typeId);
-  if (type.signal) return type.signal;
-  if (type.resistance?.kind === 'potentiometer') return '0-10 V';
-  return type.load && type.principle.includes('4-20 mA') ? '4-20 mA' : undefined;
+function signalOf(context: DeriveContext): SignalKind | undefined {
+  const outputs = outputsAt(context);
+  const signal = outputs.find((output) => output.signal)?.signal;
+  return signal ?? (outputs.some(({ landsOn }) => landsOn === 'ratio') ? '0-10 V' : undefined);
+}
+
+/** How the switching output of a device is chosen. */
+function chosenAt(context: DeriveContext): { kind: OutputKind; logic: Logic } | undefined {
+  const { index, device } = context;
+  if (!device) return undefined;
+  const output = outputsAt(context).find(({ kinds }) => !kinds.includes('none'));
+  return output && chosenOutput(index.deviceType(device), device, output);
 }
 
 /** Whether an input is switched to current or to voltage. */
-export function signalSwitch({ device }: DeriveContext): Derivation {
-  const signal = device && signalOf(device);
-  return signal && { value: signal.includes('mA') ? 'mA' : 'V', from: `${device.tag} gives ${signal}` };
+export function signalSwitch(context: DeriveContext): Derivation {
+  const { device } = context;
+  const signal = signalOf(context);
+  return (
+    device && signal && { value: signal.includes('mA') ? 'mA' : 'V', from: `${device.tag} gives ${signal}` }
+  );
 }
 
-export function signalRange({ device }: DeriveContext): Derivation {
-  const signal = device && signalOf(device);
-  return signal && { value: signal, from: `${device.tag} gives ${signal}` };
+export function signalRange(context: DeriveContext): Derivation {
+  const { device } = context;
+  const signal = signalOf(context);
+  return device && signal && { value: signal, from: `${device.tag} gives ${signal}` };
 }
 
 /** A current output is on when its wire is landed. */
 export function currentOutput({ index, device, item }: DeriveContext): Derivation {
-  const type = device && deviceType(device.typeId);
+  const type = device && index.deviceType(device);
+  const signal = type?.outputs.find((output) => output.signal)?.signal;
   const terminal = type && (terminalWithRole(type, 'signal') ?? terminalWithRole(type, 'loopPlus'));
-  if (!type?.signal || !terminal) return { value: 'off', from: 'no analog wire' };
+  if (!signal || !terminal) return { value: 'off', from: 'no analog wire' };
   const landed = index.plannedAt(`${item.id}:${terminal.name}`).length > 0;
   return landed
-    ? { value: type.signal, from: `${terminal.name} is wired` }
+    ? { value: signal, from: `${terminal.name} is wired` }
     : { value: 'off', from: `${terminal.name} is not wired` };
 }
 
 /** Two, three or four wires of a resistance element. */
-export function elementWires({ device }: DeriveContext): Derivation {
+export function elementWires({ index, device }: DeriveContext): Derivation {
   if (!device) return undefined;
   const roles = ['element', 'elementReturn', 'sense', 'senseReturn'];
-  const count = deviceType(device.typeId).terminals.filter(({ role }) => role && roles.includes(role)).length;
+  const count = index.deviceType(device).terminals.filter(({ role }) => role && roles.includes(role)).length;
   return { value: String(count), from: `${device.tag} has ${count} wires` };
 }
 
 /** PNP or NPN, as the group's common needs it. */
-export function outputKind({ context, device }: DeriveContext): Derivation {
+export function outputKind(derived: DeriveContext): Derivation {
+  const { context, device } = derived;
   const port = context?.ports.find(({ port: { kind } }) => kind === 'digital');
   if (port?.rail === '-' || port?.rail === '+') {
     const kind = port.rail === '-' ? 'pnp' : 'npn';
     return { value: kind, from: `common of ${port.module.tag} is on ${port.rail === '-' ? '0 V' : 'plus'}` };
   }
-  return device && (device.output === 'pnp' || device.output === 'npn')
-    ? { value: device.output, from: `${device.tag} is planned so` }
+  const kind = chosenAt(derived)?.kind;
+  return device && (kind === 'pnp' || kind === 'npn')
+    ? { value: kind, from: `${device.tag} is planned so` }
     : undefined;
 }
 
-export const outputLogic = ({ device }: DeriveContext, parameter: Parameter): Derivation =>
-  device && parameter.choices?.some(({ value }) => value === device.logic)
-    ? { value: device.logic, from: `${device.tag} is planned so` }
+export function outputLogic(context: DeriveContext, parameter: Parameter): Derivation {
+  const logic = chosenAt(context)?.logic;
+  return context.device && logic && parameter.choices?.some(({ value }) => value === logic)
+    ? { value: logic, from: `${context.device.tag} is planned so` }
     : undefined;
+}
 
 /** Which rail an active contact or sensor brings to an input of a universal controller. */
-export function activeState({ index, device }: DeriveContext): Derivation {
+export function activeState(context: DeriveContext): Derivation {
+  const { index, device } = context;
   if (!device) return undefined;
-  if (device.output === 'pnp' || device.output === 'npn')
+  const kind = chosenAt(context)?.kind;
+  if (kind === 'pnp' || kind === 'npn')
     return {
-      value: device.output === 'pnp' ? 'plus' : 'minus',
-      from: `${device.tag} is ${device.output.toUpperCase()}`,
+      value: kind === 'pnp' ? 'plus' : 'minus',
+      from: `${device.tag} is ${kind.toUpperCase()}`,
     };
-  for (const { name } of deviceType(device.typeId).terminals) {
+  for (const { name } of index.deviceType(device).terminals) {
     const rail = index.railAt(`${device.id}:${name}`)?.rail;
     if (rail === '+' || rail === '-')
       return {

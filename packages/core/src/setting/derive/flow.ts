@@ -7,14 +7,14 @@ import { pulsePlan, widestWidth } from './pulsePlan.ts';
 import type { PulsePlan } from './pulsePlan.ts';
 
 /** A plain input with its usual filter sees so many pulses a second, and none shorter, s. */
-const PLAIN_INPUT = { mostHertz: 20, leastPulse: 0.02 };
+const PLAIN_INPUT = { maxHertz: 20, minPulse: 0.02 };
 
 /** Flow at the top of a point's range, m³/h. */
 const fullFlow = ({ point }: DeriveContext): number | undefined =>
   point?.range && convert(point.range.high, point.range.unit, 'm³/h');
 
 export const pulseOutput = ({ device, context }: DeriveContext): Derivation =>
-  device && context?.type.family === 'pulse'
+  device && context?.output.drivenBy === 'pulses'
     ? { value: 'on', from: 'its pulses are counted' }
     : { value: 'off', from: 'no pulse wire' };
 
@@ -22,14 +22,14 @@ function planned(
   context: DeriveContext,
 ): (PulsePlan & { counter: string }) | { problem: string } | undefined {
   const flow = fullFlow(context);
-  if (context.context?.type.family !== 'pulse') return undefined;
+  if (context.context?.output.drivenBy !== 'pulses') return undefined;
   if (flow === undefined) return { problem: 'The point has no range in a unit of flow yet.' };
   const own = context.context.ports.find(({ port }) => port.kind === 'digital');
   const limits = (own?.port.kind === 'digital' && own.port.counter) || PLAIN_INPUT;
   try {
     return {
       ...pulsePlan({ fullFlow: flow, ...limits, widths: PULSE_WIDTHS }),
-      counter: own ? `${own.module.tag} counts up to ${limits.mostHertz} Hz` : 'a plain input',
+      counter: own ? `${own.module.tag} counts up to ${limits.maxHertz} Hz` : 'a plain input',
     };
   } catch (error) {
     if (error instanceof JobProblem) return { problem: error.message };
@@ -63,8 +63,8 @@ export function pulseWidth(context: DeriveContext): Derivation {
 export function pulseFilter(context: DeriveContext, parameter: Parameter): Derivation {
   const plan = planned(context);
   if (!plan || 'problem' in plan) return plan;
-  const byHand = context.device?.byHand?.pulseValue?.value;
-  const hertz = byHand === undefined ? plan.hertz : pulseHertz(fullFlow(context)!, Number(byHand));
+  const override = context.device?.override?.pulseValue?.value;
+  const hertz = override === undefined ? plan.hertz : pulseHertz(fullFlow(context)!, Number(override));
   const fits = (parameter.choices ?? [])
     .map(({ value }) => Number(value))
     .filter((most) => most >= hertz)

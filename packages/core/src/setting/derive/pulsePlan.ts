@@ -6,8 +6,8 @@ export interface PulseLimits {
   /** Flow at the top of the range, m³/h. */
   readonly fullFlow: number;
   /** Most pulses a second that the counter takes, and the shortest that it sees, s. */
-  readonly mostHertz: number;
-  readonly leastPulse: number;
+  readonly maxHertz: number;
+  readonly minPulse: number;
   /** Widths that the meter offers, ms. */
   readonly widths: readonly number[];
 }
@@ -34,21 +34,21 @@ export const widestWidth = (hertz: number, widths: readonly number[]): number | 
  * The finest volume of a pulse of the steps 1, 2, 5 at which the counter keeps up and a width fits.
  * @throws JobProblem where no volume below 100 m³ does.
  */
-export function pulsePlan({ fullFlow, mostHertz, leastPulse, widths }: PulseLimits): PulsePlan {
+export function pulsePlan({ fullFlow, maxHertz, minPulse, widths }: PulseLimits): PulsePlan {
   if (!(fullFlow > 0))
     throw new JobProblem([{ path: '', message: 'A flow at the top of the range is above 0.' }]);
   for (let decade = -4; decade <= 5; decade++)
     for (const step of [1, 2, 5]) {
       const litres = Number((step * 10 ** decade).toPrecision(1));
       const hertz = pulseHertz(fullFlow, litres);
-      if (hertz > SHARE * mostHertz) continue;
+      if (hertz > SHARE * maxHertz) continue;
       const width = widestWidth(hertz, widths);
-      if (width !== undefined && width / 1000 >= MARGIN * leastPulse) return { litres, width, hertz };
+      if (width !== undefined && width / 1000 >= MARGIN * minPulse) return { litres, width, hertz };
     }
   throw new JobProblem([
     {
       path: '',
-      message: `No pulse fits: the counter needs ${leastPulse * 1000} ms, and the meter offers ${widths.join(', ')} ms.`,
+      message: `No pulse fits: the counter needs ${minPulse * 1000} ms, and the meter offers ${widths.join(', ')} ms.`,
     },
   ]);
 }

@@ -1,5 +1,4 @@
 import type { Parameter } from '../../catalog/index.ts';
-import { deviceType } from '../../catalog/index.ts';
 import { convert, parseIn, plain } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
@@ -23,11 +22,11 @@ const NOMINAL: Readonly<Record<string, string>> = {
 
 /** A fact of the name-plate, in the parameter's own unit. */
 export function plateValue(
-  { point, device, unitOf }: DeriveContext,
+  { index, point, device, unitOf }: DeriveContext,
   key: string,
   parameter: Parameter,
 ): Derivation {
-  const fact = device && deviceType(device.typeId).handling?.plate.find((f) => f.key === key);
+  const fact = device && index.deviceType(device).handling?.plate.find((f) => f.key === key);
   if (!fact) return undefined;
   const typed = point?.plate?.[key];
   if (!typed) return { problem: `${fact.label} is not copied from the name-plate yet.` };

@@ -1,4 +1,3 @@
-import { deviceType } from '../../catalog/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
 import { formatVolts } from '../../units/index.ts';
@@ -7,11 +6,10 @@ import type { Reason } from './reason.ts';
 
 /** What a switching amplifier says of its NAMUR sensor (IEC 60947-5-6): no supply, a break, a short. */
 export function amplifierReasons({ context, shown }: Analysis): Reason[] {
-  if (context.type.family !== 'namur') return [];
-  const amplifier = context.helpers.find(
-    ({ typeId }) => deviceType(typeId).principle === 'switching amplifier',
-  );
-  if (!amplifier)
+  if (!context.output.needsAmplifier) return [];
+  const amplifier = context.helpers.find((helper) => context.index.deviceType(helper).description.amplifier);
+  const says = amplifier && context.index.deviceType(amplifier).description.amplifier;
+  if (!amplifier || !says)
     return [
       cannot(
         'no-supply',
@@ -21,21 +19,21 @@ export function amplifierReasons({ context, shown }: Analysis): Reason[] {
   const on = (local: string): boolean =>
     shown.some(({ solution }) => solution.active(elementId(amplifier.id, local)));
   const [state] = shown;
-  if (!on('fed'))
+  if (!on(says.fed))
     return [
       cannot(
         'no-supply',
-        `${amplifier.tag} has no supply: ${formatVolts(state!.solution.volts(`${amplifier.id}:A1`) - state!.solution.volts(`${amplifier.id}:A2`))} from A1 to A2.`,
+        `${amplifier.tag} has no supply: ${formatVolts(state!.solution.volts(`${amplifier.id}:${says.plus}`) - state!.solution.volts(`${amplifier.id}:${says.minus}`))} from ${says.plus} to ${says.minus}.`,
       ),
     ];
-  if (!on('some'))
+  if (!on(says.whole))
     return [
       cannot(
         'loop-open',
         `${amplifier.tag} reports a break: no current flows through ${context.device.tag}. Its loop is open, or its two wires are exchanged.`,
       ),
     ];
-  return on('shorted')
+  return on(says.shorted)
     ? [
         cannot(
           'short-circuit',

@@ -1,9 +1,10 @@
-import { deviceType, ohmsAt, resistanceOf, SIGNALS } from '../../catalog/index.ts';
-import type { DeviceType } from '../../catalog/index.ts';
-import type { Device } from '../../model/index.ts';
+import { SIGNALS } from '../../catalog/index.ts';
+import type { DeviceOutput } from '../../catalog/index.ts';
+import { elementOf } from '../../network/index.ts';
+import type { PointContext } from '../../network/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
 import type { Analysis, AnalogReading, PointState } from '../../analysis/index.ts';
-import { DIGITAL_OHMS, loopBudget } from '../../analysis/index.ts';
+import { loopBudget } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -14,31 +15,34 @@ const USELESS = 0.05;
 /** Why an analog input does not read what the device measures. */
 export function analogReasons(analysis: Analysis): Reason[] {
   const { context, shown } = analysis;
-  const { type } = context;
   const loop = loopReasons(analysis);
   if (loop.some(({ weight }) => weight === 'cannot')) return loop;
   const reasons = (shown[0]?.measured ?? []).flatMap((_, i) => {
     const rows = shown.map((state) => ({ state, reading: state.measured[i]! }));
-    if (type.resistance && rows[0]!.reading.unit === 'Ω') return resistanceReasons(analysis, rows);
-    return signalReasons(context.device, type, rows);
+    if (elementOf(context) && rows[0]!.reading.unit === 'Ω') return resistanceReasons(analysis, rows);
+    return signalReasons(context, rows);
   });
   return [...loop, ...reasons];
 }
 
+/** Ohms of a resistance element at a share of its range. */
+const ohmsAt = ({ lowOhms, highOhms }: { lowOhms: number; highOhms: number }, level: number): number =>
+  lowOhms + level * (highOhms - lowOhms);
+
 type Row = { readonly state: PointState; readonly reading: AnalogReading };
 
 /** Share of the range that a reading makes of the value. */
-function shareOf(device: Device, { unit, value, share }: AnalogReading): number | undefined {
+function shareOf(context: PointContext, { unit, value, share }: AnalogReading): number | undefined {
   if (share) return share.nom;
-  const element = resistanceOf(device);
+  const element = elementOf(context);
   if (unit === 'Ω' && element) return (value.nom - element.lowOhms) / (element.highOhms - element.lowOhms);
-  const { couple } = deviceType(device.typeId);
-  return unit === 'mV' && couple ? value.nom / couple.millivolts : undefined;
+  const { thermocouple } = context.output;
+  return unit === 'mV' && thermocouple ? value.nom / thermocouple.millivolts : undefined;
 }
 
-function signalReasons(device: Device, type: DeviceType, rows: readonly Row[]): Reason[] {
+function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
   const offs = rows.map(({ state, reading }) => {
-    const share = shareOf(device, reading);
+    const share = shareOf(context, reading);
     return { state, reading, share, off: share === undefined ? Infinity : share - state.situation.level };
   });
   const worst = offs.reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
@@ -46,7 +50,7 @@ function signalReasons(device: Device, type: DeviceType, rows: readonly Row[]): 
   const { own, value, unit } = worst.reading;
   const share = `${fixed((worst.share ?? 0) * 100, 1)} %`;
   const reads = `At ${fixed(worst.state.situation.level * 100, 0)} % of the value ${own.module.tag} ${own.port.label} reads ${share} (${fixed(value.nom, unit === 'V' ? 2 : 1)} ${unit})`;
-  const clash = clashWords(type, worst.reading);
+  const clash = clashWords(context.output, worst.reading);
   const sentence = clash ? `${reads}. ${clash}` : `${reads}.`;
   return [
     Math.abs(worst.off) > USELESS
@@ -56,8 +60,8 @@ function signalReasons(device: Device, type: DeviceType, rows: readonly Row[]): 
 }
 
 /** What of signal, switch and range parameter do not agree. */
-function clashWords(type: DeviceType, { own }: AnalogReading): string | undefined {
-  const { signal } = type;
+function clashWords(output: DeviceOutput, { own }: AnalogReading): string | undefined {
+  const { signal } = output;
   const { port, settings } = own;
   if (!signal || !port.rangeKey || !port.switchKey) return undefined;
   const [at, range] = [settings[port.switchKey], settings[port.rangeKey]];
@@ -69,10 +73,10 @@ function loopReasons(analysis: Analysis): Reason[] {
   const { context, present, shown } = analysis;
   const budget = loopBudget(analysis);
   if (!budget) return [];
-  const top = SIGNALS[context.type.signal ?? '4-20 mA'].high / 1000;
+  const top = SIGNALS[context.output.signal ?? '4-20 mA'].high / 1000;
   const id = `${context.device.id}/signal`;
   const amps = present.solution.amps(id);
-  const clash = present.measured.some((reading) => clashWords(context.type, reading) !== undefined);
+  const clash = present.measured.some((reading) => clashWords(context.output, reading) !== undefined);
   if (shown.every(({ solution }) => solution.amps(id) < 0.001))
     return clash
       ? []
@@ -93,18 +97,20 @@ function loopReasons(analysis: Analysis): Reason[] {
         `At the edge of the tolerances only ${formatVolts(budget.left.min)} are left for ${context.device.tag} at the top of its current; it needs ${formatVolts(budget.needs)}.`,
       ),
     );
-  if (/digital/.test(context.type.id) && budget.ohms < DIGITAL_OHMS * 0.98)
+  const { digitalOhms } = context.output;
+  if (digitalOhms !== undefined && budget.ohms < digitalOhms * 0.98)
     reasons.push(
       doubtful(
         'loop-ohms',
-        `The loop has only ${Math.round(budget.ohms)} Ω; digital communication needs at least ${DIGITAL_OHMS} Ω between transmitter and supply.`,
+        `The loop has only ${Math.round(budget.ohms)} Ω; digital communication needs at least ${digitalOhms} Ω between transmitter and supply.`,
       ),
     );
   return reasons;
 }
 
 function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[] {
-  const element = resistanceOf(context.device)!;
+  const element = elementOf(context);
+  if (!element) return [];
   const [first] = rows;
   const { own } = first!.reading;
   const sense = ['s+', 's-'].map((end) => `${own.module.id}:${own.port.name}${end}`);

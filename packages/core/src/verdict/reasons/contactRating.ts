@@ -22,11 +22,11 @@ export function judgeContact(name: string, contacts: ContactRating, amps: number
         `${name} would have to make ${fixed(inrush, 0)} A at the start of its load; it may make ${contacts.inrushAmps} A. It would weld.`,
       ),
     ];
-  return amps < contacts.leastAmps
+  return amps < contacts.minAmps
     ? [
         doubtful(
           'contact-wetting',
-          `${name} carries only ${formatMilliamps(amps)}; its contact stays clean from ${formatMilliamps(contacts.leastAmps)} on.`,
+          `${name} carries only ${formatMilliamps(amps)}; its contact stays clean from ${formatMilliamps(contacts.minAmps)} on.`,
         ),
       ]
     : [];

@@ -1,5 +1,5 @@
 import type { Analysis } from '../../analysis/index.ts';
-import { arcChainFaults, ARC_UNIT } from '../../analysis/index.ts';
+import { arcChainFaults } from '../../analysis/index.ts';
 import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
 import { dutyReasons } from './duties.ts';
@@ -13,7 +13,7 @@ import { relayReasons } from './relays.ts';
 import { guardReasons } from './safety.ts';
 import { amplifierReasons } from './amplifier.ts';
 import { supplyReason } from './supply.ts';
-import { talkingReasons } from './talking.ts';
+import { fieldbusReasons } from './fieldbus.ts';
 
 /** Reads off the solved states why a landed point does not work. Empty when it does. */
 export function diagnose(analysis: Analysis): Reason[] {
@@ -25,7 +25,7 @@ export function diagnose(analysis: Analysis): Reason[] {
   const supply = supplyReason(analysis);
   if (supply?.weight === 'cannot') return [supply];
   // A reason that stops the whole explains what follows from it, which then need not be said.
-  for (const roots of [guardReasons, relayReasons, amplifierReasons, pulseReasons, talkingReasons]) {
+  for (const roots of [guardReasons, relayReasons, amplifierReasons, pulseReasons, fieldbusReasons]) {
     const found = roots(analysis);
     if (found.some(({ weight }) => weight === 'cannot')) return [...(supply ? [supply] : []), ...found];
   }
@@ -34,7 +34,7 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...guardReasons(analysis),
     ...relayReasons(analysis),
     ...pulseReasons(analysis),
-    ...talkingReasons(analysis),
+    ...fieldbusReasons(analysis),
     ...digitalReasons(analysis),
     ...dutyReasons(analysis),
     ...analogReasons(analysis),
@@ -48,7 +48,7 @@ export function diagnose(analysis: Analysis): Reason[] {
 
 /** Switches of an arc-protection chain that do not fit its units. */
 function chainReasons({ context }: Analysis): Reason[] {
-  if (context.device.typeId !== ARC_UNIT) return [];
+  if (!context.type.description.chain) return [];
   const { tag } = context.point;
   const own = (sentence: string): number => (sentence.startsWith(`${tag} `) ? 0 : 1);
   return arcChainFaults(context.index)

@@ -1,3 +1,6 @@
+import { chosenOutput } from '../../catalog/index.ts';
+import { splitRef } from '../../model/index.ts';
+import type { Device } from '../../model/index.ts';
 import type { InputReading, PointState, Analysis } from '../../analysis/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
 import type { PointContext } from '../../network/index.ts';
@@ -30,7 +33,7 @@ export function digitalReasons(analysis: Analysis): Reason[] {
       all: states.map((state) => ({ state, reading: state.inputs[i]! })),
     };
     const follows = followed.all.every(
-      ({ state, reading }) => asCalled(analysis, state) && inputFollows(analysis, followed, state, reading),
+      ({ state, reading }) => asCalled(followed, state, reading) && inputFollows(followed, state, reading),
     );
     return [...overVoltage(followed), ...(follows ? undecided(followed) : notFollowing(followed))];
   });
@@ -38,28 +41,31 @@ export function digitalReasons(analysis: Analysis): Reason[] {
 
 /** The input must be in one state for output on and in the other for output off; `on` says which, from the lamp. */
 function inputFollows(
-  analysis: Analysis,
   { away, present }: Followed,
   state: PointState,
-  { lamp }: InputReading,
+  { lamp, outputOn }: InputReading,
 ): boolean {
   if (away.lamp === 'undecided' || present.lamp === 'undecided') return false;
-  const tells = analysis.away.outputOn !== analysis.present.outputOn;
-  const asPresent = tells ? state.outputOn === analysis.present.outputOn : state.present;
+  const tells = away.outputOn !== present.outputOn;
+  const asPresent = tells ? outputOn === present.outputOn : state.present;
   return away.lamp !== present.lamp && lamp === (asPresent ? present.lamp : away.lamp);
 }
 
-/** Whether the output does what its target calls for; where a value moves it decides by itself. */
-function asCalled({ context, away, present }: Analysis, state: PointState): boolean {
-  if (context.type.stimulated === 'value') return true;
-  return state.outputOn === (state.present ? present.outputOn : away.outputOn);
+/** Whether the output that is landed here does what its target calls for; where a value moves it decides by itself. */
+function asCalled(
+  { context, own, away, present }: Followed,
+  state: PointState,
+  { outputOn }: InputReading,
+): boolean {
+  if ((own.landed ?? context.output).drivenBy === 'value') return true;
+  return outputOn === (state.present ? present.outputOn : away.outputOn);
 }
 
 function notFollowing(followed: Followed): Reason[] {
   const { own, all, context } = followed;
   const common = portCommonWords(own);
   if (!own.rail) return [loose(followed, common)];
-  const strongest = all.find(({ state }) => state.outputOn);
+  const strongest = all.find(({ reading }) => reading.outputOn);
   if (all.every(({ reading }) => reading.lamp === 'on'))
     return [
       cannot(
@@ -71,7 +77,7 @@ function notFollowing(followed: Followed): Reason[] {
     const reason = neverOn(followed, strongest, common);
     return mixedGroup(followed, reason, common);
   }
-  if (context.device.output === 'twowire' && !strongest && all.every(({ reading }) => reading.lamp === 'off'))
+  if (context.kind === 'twowire' && !strongest && all.every(({ reading }) => reading.lamp === 'off'))
     return [
       cannot(
         'starved',
@@ -82,8 +88,8 @@ function notFollowing(followed: Followed): Reason[] {
   if (open)
     return [
       cannot(
-        context.device.output === 'twowire' && !open.state.outputOn ? 'leak-holds' : 'undecided',
-        `The input can read either way: ${numbers(open.reading)}${open.state.outputOn ? '' : leakWords(context, open.reading)}, between surely off and surely on.`,
+        context.kind === 'twowire' && !open.reading.outputOn ? 'leak-holds' : 'undecided',
+        `The input can read either way: ${numbers(open.reading)}${open.reading.outputOn ? '' : leakWords(context, open.reading)}, between surely off and surely on.`,
       ),
     ];
   return [
@@ -95,10 +101,8 @@ function notFollowing(followed: Followed): Reason[] {
 }
 
 /** Says that it is the sensor's own leakage, where it is. */
-function leakWords({ device }: PointContext, { amps }: InputReading): string {
-  return device.output === 'twowire' && amps.nom > 0.0002
-    ? ', which is what the sensor leaks while it is off'
-    : '';
+function leakWords({ kind }: PointContext, { amps }: InputReading): string {
+  return kind === 'twowire' && amps.nom > 0.0002 ? ', which is what the sensor leaks while it is off' : '';
 }
 
 function loose({ context, all }: Followed, common: string): Reason {
@@ -129,8 +133,7 @@ function neverOn(
       `The input stays off: what ${feeder.tag} switches to it never closes. ${numbers(reading)}.`,
     );
   const opposed =
-    (port.sense === 'sink' && device.output === 'npn') ||
-    (port.sense === 'source' && device.output === 'pnp');
+    (port.sense === 'sink' && context.kind === 'npn') || (port.sense === 'source' && context.kind === 'pnp');
   if (opposed)
     return cannot(
       'wrong-sense',
@@ -151,7 +154,7 @@ function neverOn(
         ? `This input only takes current in at its terminal. With ${lowerFirst(common)} on ${railWords(rail, volts)} the current would have to come out.`
         : `This input only gives current out of its terminal. With ${lowerFirst(common)} on ${railWords(rail, volts)} the current would have to go in.`,
     );
-  if (device.output === 'twowire' && !state.outputOn)
+  if (context.kind === 'twowire' && !state.outputOn)
     return cannot(
       'starved',
       `${device.tag} does not get the current that it needs to stay on: the input takes only ${formatMilliamps(reading.amps.nom)}.`,
@@ -167,10 +170,11 @@ function neverOn(
 /** Adds what the neighbours are, when they are of the other kind and explain why the common sits as it does. */
 function mixedGroup({ context, own }: Followed, reason: Reason, common: string): Reason[] {
   if (reason.code !== 'same-pull') return [reason];
-  const kind = context.device.output;
-  const others = context.index
-    .mates(own.place)
-    .filter(({ output }) => (kind === 'pnp' ? output === 'npn' : kind === 'npn' && output === 'pnp'));
+  const { kind, index } = context;
+  const others = index.mates(own.place).filter((mate) => {
+    const other = kindOf(index, mate, own.place.moduleId);
+    return kind === 'pnp' ? other === 'npn' : kind === 'npn' && other === 'pnp';
+  });
   if (!others.length) return [reason];
   const rail = own.rail === '+' ? '+' : '-';
   return [
@@ -180,6 +184,17 @@ function mixedGroup({ context, own }: Followed, reason: Reason, common: string):
     ),
     reason,
   ];
+}
+
+/** The kind of a neighbour's output that stands on a module. */
+function kindOf(index: PointContext['index'], device: Device, moduleId: string): string | undefined {
+  const type = index.deviceType(device);
+  const output = type.outputs.find(({ terminals }) =>
+    terminals.some((name) =>
+      index.across(`${device.id}:${name}`).some((ref) => splitRef(ref).item === moduleId),
+    ),
+  );
+  return output && chosenOutput(type, device, output).kind;
 }
 
 function undecided({ all }: Followed): Reason[] {

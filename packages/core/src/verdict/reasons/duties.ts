@@ -1,4 +1,3 @@
-import { deviceType } from '../../catalog/index.ts';
 import { formatVolts } from '../../units/index.ts';
 import type { Analysis, DutyReading, PointState } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -27,9 +26,9 @@ function unsure({ on, volts, onVolts, offVolts, either }: DutyReading): boolean 
 
 function unmet(state: PointState, reading: DutyReading): Reason {
   const { duty, volts } = reading;
-  const { family, principle } = deviceType(duty.device.typeId);
+  const { title, outputs } = duty.type;
   const when = state.situation.words;
-  if (family === 'io-link' || family === 'serial' || family === 'ethernet')
+  if (outputs.some(({ drivenBy }) => drivenBy === 'communication'))
     return cannot(
       'duty-unmet',
       duty.on === 'always'
@@ -39,8 +38,8 @@ function unmet(state: PointState, reading: DutyReading): Reason {
   return cannot(
     'duty-unmet',
     wanted(state, reading)
-      ? `${when}: ${duty.label} (${principle}) stays off, ${formatVolts(volts.nom)} across it.`
-      : `${when}: ${duty.label} (${principle}) is on where it is to be off, ${formatVolts(volts.nom)} across it.`,
+      ? `${when}: ${duty.label} (${title}) stays off, ${formatVolts(volts.nom)} across it.`
+      : `${when}: ${duty.label} (${title}) is on where it is to be off, ${formatVolts(volts.nom)} across it.`,
   );
 }
 

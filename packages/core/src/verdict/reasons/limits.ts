@@ -4,43 +4,45 @@ import { elementId } from '../../network/index.ts';
 import { doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
-/** Elements through which a device's switching side carries its load. */
-const CARRYING = ['output', 'complement', 'contact', 'channel1', 'channel2', 'aux'];
-
-/** Whether the device's switching side carries more than it may. */
+/** Whether an output of the device carries more than it may; each is held against its own rating. */
 export function ratedReason({ context, states }: Analysis): Reason[] {
-  const { device, type } = context;
-  if (type.ratedAmps === undefined) return [];
-  const drawn = Math.max(0, ...states.map((state) => carried(state, device.id)));
-  return drawn > type.ratedAmps
-    ? [
-        doubtful(
-          'over-current',
-          `${device.tag} would carry ${formatMilliamps(drawn)}; it is rated for ${formatMilliamps(type.ratedAmps)}.`,
-        ),
-      ]
-    : [];
+  const { device, index, point, type } = context;
+  return index.ownOutputs(point).flatMap((output) => {
+    const { ratedAmps } = output;
+    if (ratedAmps === undefined) return [];
+    const drawn = Math.max(0, ...states.map((state) => carried(state, device.id, output.carries)));
+    if (drawn <= ratedAmps) return [];
+    const which = type.outputs.length > 1 ? `${device.tag} ${output.terminals.join(', ')}` : device.tag;
+    return [
+      doubtful(
+        'over-current',
+        `${which} would carry ${formatMilliamps(drawn)}; it is rated for ${formatMilliamps(ratedAmps)}.`,
+      ),
+    ];
+  });
 }
 
 /** Whether a contact's own current keeps it clean, and the volts that stand across it when it is open. */
 export function wettingReason({ context, states }: Analysis): Reason[] {
-  const { device, type } = context;
-  const id = elementId(device.id, 'contact');
+  const { device, output } = context;
+  const { wetting, element } = output;
+  if (!wetting || element === undefined) return [];
+  const id = elementId(device.id, element);
   const closed = states.filter(({ solution }) => solution.closed(id));
-  if (!type.wetting || !closed.length) return [];
+  if (!closed.length) return [];
   const amps = Math.max(...closed.map(({ solution }) => Math.abs(solution.amps(id))));
-  return amps > 1e-5 && amps < type.wetting.amps
+  return amps > 1e-5 && amps < wetting.amps
     ? [
         doubtful(
           'contact-wetting',
-          `The contact of ${device.tag} carries only ${formatMilliamps(amps)}; it stays clean from ${formatMilliamps(type.wetting.amps)} at ${type.wetting.volts} V on.`,
+          `The contact of ${device.tag} carries only ${formatMilliamps(amps)}; it stays clean from ${formatMilliamps(wetting.amps)} at ${wetting.volts} V on.`,
         ),
       ]
     : [];
 }
 
-function carried({ netlist, solution }: PointState, deviceId: string): number {
-  const ids = new Set(CARRYING.map((local) => elementId(deviceId, local)));
+function carried({ netlist, solution }: PointState, deviceId: string, elements: readonly string[]): number {
+  const ids = new Set(elements.map((local) => elementId(deviceId, local)));
   return Math.max(
     0,
     ...netlist.elements

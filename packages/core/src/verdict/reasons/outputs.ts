@@ -1,4 +1,4 @@
-import { deviceType, settingsOfDevice } from '../../catalog/index.ts';
+import { settingsOf } from '../../catalog/index.ts';
 import { fixed } from '../../units/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
@@ -38,15 +38,16 @@ function askedOf({ solution, netlist }: PointState, id: string, drives: string):
 /** Resistors among the helpers that would have to turn more into heat than they may. */
 export function resistorReasons({ context, states }: Analysis): Reason[] {
   return context.helpers.flatMap((device) => {
-    if (deviceType(device.typeId).principle !== 'resistor') return [];
-    const { ohms, watts } = settingsOfDevice(device);
+    const type = context.index.deviceType(device);
+    if (!type.resistor) return [];
+    const { ohms, watts } = type.resistor(settingsOf(type, device.settings));
     const power = Math.max(
       ...states.map(({ solution }) => {
         const amps = solution.amps(elementId(device.id, 'resistor'));
-        return amps * amps * Number(ohms);
+        return amps * amps * ohms;
       }),
     );
-    return power > Number(watts)
+    return power > watts
       ? [
           cannot(
             'resistor-power',

@@ -13,7 +13,7 @@ const EDGE_SHARE = 0.2;
 /** What stops a pulse output from being counted. */
 export function pulseReasons(analysis: Analysis): Reason[] {
   const { context, present } = analysis;
-  if (context.type.family !== 'pulse') return [];
+  if (context.output.drivenBy !== 'pulses') return [];
   const stage = stageReason(analysis);
   if (stage) return [stage];
   const { port } = context;
@@ -22,11 +22,11 @@ export function pulseReasons(analysis: Analysis): Reason[] {
   const hertz = fullHertz(context);
   if (port?.kind !== 'digital' || hertz === undefined) return [];
   const reasons: Reason[] = [];
-  if (port.counter && (hertz > port.counter.mostHertz || 0.5 / hertz < port.counter.leastPulse))
+  if (port.counter && (hertz > port.counter.maxHertz || 0.5 / hertz < port.counter.minPulse))
     reasons.push(
       cannot(
         'pulse-speed',
-        `At full flow ${fixed(hertz, 0)} pulses a second come; the filter of ${port.label} lets up to ${port.counter.mostHertz} through.`,
+        `At full flow ${fixed(hertz, 0)} pulses a second come; the filter of ${port.label} lets up to ${port.counter.maxHertz} through.`,
       ),
     );
   if (!port.counter && hertz > 20)
@@ -63,10 +63,10 @@ function fullHertz({ point, device, index }: Analysis['context']): number | unde
 
 /** A passive output can only pull one way; something else must pull the other way far enough. */
 function passiveLevel({ context, away, present }: Analysis): Reason | undefined {
-  const { device, port, rail } = context;
-  if (device.typeId !== 'flow-pulse-passive' || port?.kind !== 'digital' || rail !== '-') return undefined;
+  const { index, device, port, rail } = context;
+  if (!context.output.passive || port?.kind !== 'digital' || rail !== '-') return undefined;
   if (away.lamp === 'on' || present.lamp === 'on') return undefined;
-  const resistor = context.helpers.find(({ typeId }) => typeId === 'resistor');
+  const resistor = context.helpers.find((helper) => index.deviceType(helper).resistor);
   const volts = fixed(away.inputVolts?.nom ?? 0, 1);
   return cannot(
     'pulse-resistor',
@@ -78,12 +78,15 @@ function passiveLevel({ context, away, present }: Analysis): Reason | undefined 
 
 /** A lit display proves the supply of the electronics, not that of the output stage. */
 function stageReason({ context, away }: Analysis): Reason | undefined {
-  const { device } = context;
-  if (device.typeId !== 'flow-pulse-active') return undefined;
-  const volts = away.solution.volts(`${device.id}:U+`) - away.solution.volts(`${device.id}:U-`);
-  if (volts >= 10) return undefined;
+  const { device, output } = context;
+  const { stage } = output;
+  if (!stage) return undefined;
+  const at = (name: string): number => away.solution.volts(`${device.id}:${name}`);
+  const volts = at(stage.plus) - at(stage.minus);
+  if (volts >= stage.minVolts) return undefined;
+  const [plus, minus] = [stage.plus, stage.minus.replace('-', '−')];
   return cannot(
     'no-supply',
-    `The display of ${device.tag} is lit, but its output stage has no supply: ${fixed(volts, 1)} V from U+ to U−. Land U+ on plus and U− on 0 V.`,
+    `The display of ${device.tag} is lit, but its output stage has no supply: ${fixed(volts, 1)} V from ${plus} to ${minus}. Land ${plus} on plus and ${minus} on 0 V.`,
   );
 }

@@ -1,9 +1,10 @@
-import { deviceType, settingsOfDevice } from '../../catalog/index.ts';
+import { settingsOf } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
 import type { Device } from '../../model/index.ts';
 import { formatMilliamps, formatVolts } from '../../units/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
+import type { PointContext } from '../../network/index.ts';
 import { judgeContact } from './contactRating.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
@@ -12,13 +13,13 @@ import { reachOf } from './mains.ts';
 /** Why a relay among the helpers does not do what the sensor wants, or would not do it for long. */
 export function relayReasons(analysis: Analysis): Reason[] {
   return analysis.context.helpers.flatMap((device) => {
-    const type = deviceType(device.typeId);
-    if (type.family !== 'relay') return [];
+    const type = analysis.context.index.deviceType(device);
+    if (!type.coil || !type.contacts || type.load) return [];
     const wrongKind = coilKind(analysis, device, type);
     if (wrongKind.length) return wrongKind;
     return [
       ...coilState(analysis, device, type),
-      ...suppressor(analysis, device),
+      ...suppressor(analysis, device, type),
       ...contactRatings(analysis, device, type),
     ];
   });
@@ -100,9 +101,9 @@ function coilEdges(
   return [];
 }
 
-function suppressor({ context, states }: Analysis, device: Device): Reason[] {
-  const { suppressor: fitted } = settingsOfDevice(device);
-  const { coil } = deviceType(device.typeId);
+function suppressor({ context, states }: Analysis, device: Device, type: DeviceType): Reason[] {
+  const { suppressor: fitted } = settingsOf(type, device.settings);
+  const { coil } = type;
   if (coil?.kind !== 'dc' || fitted === undefined) return [];
   const through = Math.max(
     0,
@@ -118,7 +119,7 @@ function suppressor({ context, states }: Analysis, device: Device): Reason[] {
         `The suppressor diode of ${device.tag} is the wrong way round: it passes ${formatMilliamps(through)} past the coil and loads ${context.device.tag} to its limit. Its cathode belongs to plus.`,
       ),
     ];
-  if (fitted === 'none' && context.device.output !== 'contact')
+  if (fitted === 'none' && context.kind !== 'contact')
     return [
       doubtful(
         'coil-suppressor',
@@ -140,18 +141,18 @@ function contactRatings({ context, shown }: Analysis, device: Device, { contacts
       const amps = Math.max(...closed.map(({ solution }) => Math.abs(solution.amps(id))));
       if (amps < 1e-4) continue;
       const name = `${device.tag} ${pole}1-${pole}${throwTo === 'no' ? 4 : 2}`;
-      const inrush = Math.max(amps, ...closed.map((state) => inrushThrough(context.helpers, state, amps)));
+      const inrush = Math.max(amps, ...closed.map((state) => inrushThrough(context, state, amps)));
       reasons.push(...judgeContact(name, contacts, amps, inrush));
     }
   return reasons;
 }
 
 /** The start current of the loads that are on, A, as far as they make up the current of the contact. */
-function inrushThrough(helpers: readonly Device[], { solution }: PointState, amps: number): number {
+function inrushThrough({ index, helpers }: PointContext, { solution }: PointState, amps: number): number {
   let most = 0;
-  for (const { id, typeId } of helpers) {
-    const { load } = deviceType(typeId);
-    if (!load || !solution.active(elementId(id, 'load'))) continue;
+  for (const helper of helpers) {
+    const { load } = index.deviceType(helper);
+    if (!load || !solution.active(elementId(helper.id, 'load'))) continue;
     const running = load.watts / load.volts;
     // Only loads that this contact can feed: theirs is no more than what it carries.
     if (running <= amps * 1.2) most = Math.max(most, amps - running + running * load.inrush);

@@ -1,3 +1,4 @@
+import { splitRef } from '../../model/index.ts';
 import type { Analysis, SafetyTarget, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
@@ -8,7 +9,7 @@ import type { Reason } from './reason.ts';
 /** Why a guard's two channels do not stop what they are to stop, or a fault would not be seen. */
 export function guardReasons(analysis: Analysis): Reason[] {
   const { context } = analysis;
-  if (context.type.stimulated !== 'guard') return [];
+  if (context.output.drivenBy !== 'guard') return [];
   const target = safetyTarget(context);
   if (!target) return [bypass(context)];
   const aux = auxReasons(context);
@@ -130,13 +131,10 @@ function feedbackReasons(released: (key: string) => boolean | undefined): Reason
 function auxReasons({ device, index, type }: PointContext): Reason[] {
   const aux = type.terminals.filter(({ role }) => role === 'aux' || role === 'auxReturn');
   const onSafe = aux.find(({ name }) =>
-    index
-      .across(`${device.id}:${name}`)
-      .some((ref) =>
-        ['safety relay'].includes(
-          index.module(ref.split(':')[0]!) ? index.typeOf(ref.split(':')[0]!).family : '',
-        ),
-      ),
+    index.across(`${device.id}:${name}`).some((ref) => {
+      const module = index.module(splitRef(ref).item);
+      return module !== undefined && index.moduleType(module).description.safety;
+    }),
   );
   return onSafe
     ? [

@@ -8,9 +8,9 @@ import type { Reason } from './reason.ts';
 /** Whether the device gets its supply, the right way round and within what it is made for. */
 export function supplyReason({ context, away, present }: Analysis): Reason | undefined {
   const { device, type } = context;
-  const nodes = supplyNodes(device);
+  const nodes = supplyNodes(context);
   if (!type.supply || !nodes || !away.supplyVolts) return undefined;
-  const { least, most } = type.supply;
+  const { min: least, max: most } = type.supply;
   const { nom } = away.supplyVolts;
   const [plus, minus] = [nodes.plus, nodes.minus].map((ref) => splitRef(ref).terminal);
   if (nom < -1)

@@ -7,14 +7,14 @@ export function asPlanned(context: PointContext): WayOut[] {
   const differences = planDifferences(context.index, ownWires(context.index, context.point));
   const single = differences.map(({ wire, back }) => ({
     sentence: back,
-    change: { kind: 'landWire', wireId: wire.id, landed: null } as const,
+    change: { kind: 'landWire', wireId: wire.id, asFound: null } as const,
   }));
   if (single.length < 2) return single;
   return [
     ...single,
     {
       sentence: `Land all ${single.length} wires of ${context.point.tag} as planned`,
-      change: { kind: 'several', changes: single.map(({ change }) => change) },
+      change: { kind: 'batch', changes: single.map(({ change }) => change) },
     },
   ];
 }

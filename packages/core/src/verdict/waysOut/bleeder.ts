@@ -1,4 +1,4 @@
-import { deviceType } from '../../catalog/index.ts';
+import { RESISTOR_ID } from '../../catalog/index.ts';
 import type { Device, Wire } from '../../model/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { numbering, PANEL, ohmsText } from '../../job/index.ts';
@@ -14,24 +14,26 @@ const RATINGS = [0.25, 0.5, 1, 2, 5, 10];
  * the current that it needs while on. Value and power are worked out; the solution decides which value holds.
  */
 export function bleeder(context: PointContext): WayOut[] {
-  const { device, place, module, port, helpers, supply } = context;
-  const relay = helpers.find(({ typeId }) => deviceType(typeId).coil);
-  const across = relay
-    ? {
-        a: `${relay.id}:A1`,
-        b: `${relay.id}:A2`,
-        volts: deviceType(relay.typeId).coil!.volts,
-        at: `the coil of ${relay.tag}`,
-      }
-    : place && module && port?.kind === 'digital' && !port.common.startsWith('~')
+  const { index, place, module, port, helpers, supply } = context;
+  const relay = helpers.find((helper) => index.deviceType(helper).coil);
+  const coil = relay && index.deviceType(relay).coil;
+  const across =
+    relay && coil
       ? {
-          a: `${module.id}:${port.terminal}`,
-          b: `${module.id}:${port.common}`,
-          volts: supply.volts,
-          at: `${module.tag} ${port.label}`,
+          a: `${relay.id}:A1`,
+          b: `${relay.id}:A2`,
+          volts: coil.volts,
+          at: `the coil of ${relay.tag}`,
         }
-      : undefined;
-  if (!across || device.output !== 'twowire') return [];
+      : place && module && port?.kind === 'digital' && !port.common.startsWith('~')
+        ? {
+            a: `${module.id}:${port.terminal}`,
+            b: `${module.id}:${port.common}`,
+            volts: supply.volts,
+            at: `${module.tag} ${port.label}`,
+          }
+        : undefined;
+  if (!across || context.kind !== 'twowire') return [];
   return VALUES.flatMap((ohms) => {
     const burnt = (across.volts * 1.1) ** 2 / ohms;
     const watts = RATINGS.find((rating) => rating >= 2 * burnt);
@@ -48,8 +50,8 @@ export function bleeder(context: PointContext): WayOut[] {
 
 /** A resistor from plus to the input, where a passive output only pulls it down. */
 export function pullUp(context: PointContext): WayOut[] {
-  const { type, module, port, supply, rail } = context;
-  if (type.family !== 'pulse' || !module || port?.kind !== 'digital' || rail !== '-') return [];
+  const { output, module, port, supply, rail } = context;
+  if (output.drivenBy !== 'pulses' || !module || port?.kind !== 'digital' || rail !== '-') return [];
   return [...VALUES].reverse().flatMap((ohms) => {
     const burnt = (supply.volts * 1.1) ** 2 / ohms;
     const watts = RATINGS.find((rating) => rating >= 2 * burnt);
@@ -79,9 +81,7 @@ function addition(
   const device: Device = {
     id,
     tag: `${point.tag.slice(0, 20)}-R${n}`,
-    typeId: 'resistor',
-    output: 'none',
-    logic: 'none',
+    typeId: RESISTOR_ID,
     settings,
   };
   const number = numbering(index.job);

@@ -1,4 +1,4 @@
-import { deviceType, terminalWithRole } from '../../catalog/index.ts';
+import { terminalWithRole } from '../../catalog/index.ts';
 import type { OutputKind } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Change } from '../../job/index.ts';
@@ -11,8 +11,9 @@ import type { WayOut } from './wayOut.ts';
 const MOST_PLACES = 12;
 
 /** Supply wires that are not landed. */
-export function landWires({ index, device, supply }: PointContext): WayOut[] {
-  const nodes = supplyNodes(device);
+export function landWires(context: PointContext): WayOut[] {
+  const { index, point, supply } = context;
+  const nodes = supplyNodes(context);
   if (!nodes) return [];
   const missing = (
     [
@@ -21,28 +22,29 @@ export function landWires({ index, device, supply }: PointContext): WayOut[] {
     ] as const
   ).filter(([, ref]) => !index.railAt(ref));
   if (!missing.length) return [];
-  const place = index.placeOf(device);
+  const place = index.placeOf(point);
   const names = missing.map(([rail, ref]) => `${splitRef(ref).terminal} on ${railWords(rail, supply.volts)}`);
   return place
     ? [
         {
           sentence: `Land ${names.join(' and ')}`,
-          change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place },
+          change: { kind: 'assign', pointId: point.id, place },
         },
       ]
     : [];
 }
 
 /** Supply wires that are exchanged. */
-export function turnSupply({ index, device }: PointContext): WayOut[] {
-  const nodes = supplyNodes(device);
-  const place = index.placeOf(device);
+export function turnSupply(context: PointContext): WayOut[] {
+  const { index, point } = context;
+  const nodes = supplyNodes(context);
+  const place = index.placeOf(point);
   if (!nodes || !place || index.railAt(nodes.plus)?.rail !== '-' || index.railAt(nodes.minus)?.rail !== '+')
     return [];
   return [
     {
       sentence: 'Exchange the two supply wires: BN on plus, BU on 0 V',
-      change: { kind: 'assign', pointId: index.pointFor(device.id)!.id, place },
+      change: { kind: 'assign', pointId: point.id, place },
     },
   ];
 }
@@ -59,8 +61,8 @@ export function turnCommon(context: PointContext): WayOut[] {
 }
 
 /** A contact's first side on the other rail. */
-export function moveContact({ index, device, place, supply }: PointContext): WayOut[] {
-  const side = terminalWithRole(deviceType(device.typeId), 'sideA');
+export function moveContact({ index, device, type, place, supply }: PointContext): WayOut[] {
+  const side = terminalWithRole(type, 'sideA');
   if (!side || !place) return [];
   const ref = `${device.id}:${side.name}`;
   const wire = index.wiresAt(ref)[0];
@@ -110,7 +112,7 @@ export function moveChannel(context: PointContext): WayOut[] {
       for (const to of ['-', '+'] as const) {
         const put: Change = { kind: 'setCommon', moduleId: module.id, common, rail: to };
         const sentence = `${where} and put its ${sits} on ${railWords(to, supply.volts)}`;
-        ways.push({ rank: 1, way: { sentence, change: { kind: 'several', changes: [put, move] } } });
+        ways.push({ rank: 1, way: { sentence, change: { kind: 'batch', changes: [put, move] } } });
       }
     }
   }
@@ -121,12 +123,12 @@ export function moveChannel(context: PointContext): WayOut[] {
 }
 
 /** A free output elsewhere. */
-function moveOutput({ index, point, place, type }: PointContext): WayOut[] {
+function moveOutput({ index, point, place, type, output }: PointContext): WayOut[] {
   return index.job.modules
     .flatMap((module) =>
       index
         .portsOf(module.id)
-        .filter((port) => portFits(type, port))
+        .filter((port) => portFits(type, output, port))
         .map((port) => ({ module, port, at: { moduleId: module.id, channel: port.channel } })),
     )
     .filter(
@@ -140,13 +142,13 @@ function moveOutput({ index, point, place, type }: PointContext): WayOut[] {
 }
 
 /** The same sensor with another output. */
-export function otherSensor({ index, device, point }: PointContext): WayOut[] {
-  const kinds = deviceType(device.typeId).outputs.filter((kind) => kind !== device.output);
+export function otherSensor({ index, output, kind: now, point }: PointContext): WayOut[] {
+  const kinds = output.kinds.filter((kind) => kind !== now);
   const order: OutputKind[] = ['npn', 'pnp', 'pushpull'];
   return order
     .filter((kind) => kinds.includes(kind))
     .map((kind) => ({
       sentence: `Fit the ${OUTPUT_WORDS[kind]} version of ${index.deviceOf(point).tag}`,
-      change: { kind: 'editPoint', id: point.id, patch: { output: kind } },
+      change: { kind: 'editPoint', id: point.id, patch: { output: { kind } } },
     }));
 }

@@ -1,4 +1,3 @@
-import { deviceType, moduleType } from '../../catalog/index.ts';
 import type { JobContent, Wire } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
@@ -18,12 +17,12 @@ export function excerpt(
     for (const { terminal } of index.portsOf(moduleId))
       for (const ref of index.across(`${moduleId}:${terminal}`))
         if (index.device(splitRef(ref).item)) ids.add(splitRef(ref).item);
-  const points = new Set([...ids].flatMap((id) => index.pointFor(id) ?? []));
+  const points = new Set([...ids].flatMap((id) => index.pointsFor(id)));
   for (const point of points) for (const id of [point.deviceId, ...(point.helperIds ?? [])]) ids.add(id);
   return {
     ...job,
-    modules: [...moduleIds].map((id) => index.module(id)!),
-    devices: [...ids].map((id) => index.device(id)!),
+    modules: [...moduleIds].flatMap((id) => index.module(id) ?? []),
+    devices: [...ids].flatMap((id) => index.device(id) ?? []),
     points: [...points],
     wires: wiresOf(index, ids, moduleIds),
     stamps: [],
@@ -35,14 +34,18 @@ export function excerpt(
   };
 }
 
+/** The terminals of a device or module. */
+function terminalsOf(index: JobIndex, id: string): readonly { readonly name: string }[] {
+  const device = index.device(id);
+  if (device) return index.deviceType(device).terminals;
+  const module = index.module(id);
+  return module ? index.moduleType(module).terminals : [];
+}
+
 function wiresOf(index: JobIndex, deviceIds: ReadonlySet<string>, moduleIds: ReadonlySet<string>): Wire[] {
   const refs = [
-    ...[...deviceIds].flatMap((id) =>
-      deviceType(index.device(id)!.typeId).terminals.map(({ name }) => `${id}:${name}`),
-    ),
-    ...[...moduleIds].flatMap((id) =>
-      moduleType(index.module(id)!.typeId).terminals.map(({ name }) => `${id}:${name}`),
-    ),
+    ...[...deviceIds].flatMap((id) => terminalsOf(index, id).map(({ name }) => `${id}:${name}`)),
+    ...[...moduleIds].flatMap((id) => terminalsOf(index, id).map(({ name }) => `${id}:${name}`)),
   ];
   const known = new Set(refs);
   const inside = (ref: string | undefined): boolean =>
@@ -50,6 +53,6 @@ function wiresOf(index: JobIndex, deviceIds: ReadonlySet<string>, moduleIds: Rea
   // Each wire with its plan and with how it was found, as the job holds it.
   const wires = new Set(refs.flatMap((ref) => [...index.plannedAt(ref), ...index.foundAt(ref)]));
   return [...wires].filter(
-    ({ from, to, landed }) => inside(from) && inside(to) && inside(landed?.from) && inside(landed?.to),
+    ({ from, to, asFound }) => inside(from) && inside(to) && inside(asFound?.from) && inside(asFound?.to),
   );
 }

@@ -1,7 +1,7 @@
 import type { JobContent } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import { statusIn } from '../judge.ts';
-import { ARC_UNIT, arcChainFaults, arcUnitsOf } from '../../analysis/index.ts';
+import { arcChainFaults, arcUnitsOf } from '../../analysis/index.ts';
 import { ownWires, applyChange, NOBODY, partsOf, JobIndex } from '../../job/index.ts';
 import type { Change } from '../../job/index.ts';
 import type { PointContext } from '../../network/index.ts';
@@ -43,8 +43,8 @@ export function findWaysOut(context: PointContext): WayOut[] {
 }
 
 /** The switches of all arc units of the chain as its number of units asks. */
-function chainSwitches({ index, device }: PointContext): WayOut[] {
-  if (device.typeId !== ARC_UNIT) return [];
+function chainSwitches({ index, type }: PointContext): WayOut[] {
+  if (!type.description.chain) return [];
   const { change } = arcChainFaults(index);
   return change ? [{ sentence: 'Set the switches of the chain by the order of its units', change }] : [];
 }
@@ -54,16 +54,16 @@ function firstOf(ways: readonly WayOut[]): (readonly WayOut[])[] {
   return ways.length ? [ways] : [];
 }
 
-function holds({ index, point, device, scope }: PointContext, { change }: WayOut): boolean {
+function holds({ index, point, type, scope }: PointContext, { change }: WayOut): boolean {
   const modules = new Set(
     [
       ...scope.parts.keys(),
       ...modulesOf(change),
-      index.placeOf(device)?.moduleId,
+      index.placeOf(point)?.moduleId,
       ...ownWires(index, point).flatMap(({ from, to }) => modulesAt(index, from, to)),
     ].filter((id) => id !== undefined),
   );
-  const chain = device.typeId === ARC_UNIT ? arcUnitsOf(index).map(({ deviceId }) => deviceId) : [];
+  const chain = type.description.chain ? arcUnitsOf(index).map(({ deviceId }) => deviceId) : [];
   const before = excerpt(index, [...scope.deviceIds, ...chain], modules);
   let after: JobContent;
   try {
@@ -73,7 +73,7 @@ function holds({ index, point, device, scope }: PointContext, { change }: WayOut
   }
   if (statusIn(after, point.id) !== 'works') return false;
   return neighbours(new JobIndex(after), change)
-    .flatMap((id) => index.pointFor(id)?.id ?? [])
+    .flatMap((id) => index.pointsFor(id).map((neighbour) => neighbour.id))
     .every((id) => id === point.id || statusIn(before, id) !== 'works' || statusIn(after, id) === 'works');
 }
 

@@ -1,5 +1,5 @@
-import { deviceType, moduleType, settingsOf } from '../../catalog/index.ts';
-import type { PartType } from '../../catalog/index.ts';
+import { settingsOf } from '../../catalog/index.ts';
+import type { DeviceType, PartType } from '../../catalog/index.ts';
 import type { Settings } from '../../model/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import type { WayOut } from './wayOut.ts';
@@ -9,21 +9,22 @@ export function otherSettings(context: PointContext): WayOut[] {
   const { ports, device, helpers, index } = context;
   // What a safety relay is set to is for the competent person to say, never for a proposal.
   const modules = new Set(
-    ports.map(({ module }) => module.id).filter((id) => index.typeOf(id).family !== 'safety relay'),
+    ports.map(({ module }) => module.id).filter((id) => !index.typeOf(id).description.safety),
   );
   const names = new Set(ports.map(({ port }) => port.name));
   const ofPort = (key: string): boolean => !key.includes('.') || names.has(key.split('.')[0]!);
   return [
     ...[...modules].flatMap((id) => {
-      const module = index.module(id)!;
-      const type = moduleType(module.typeId);
+      const module = index.module(id);
+      if (!module) return [];
+      const type = index.moduleType(module);
       return choices(type, module.settings, ofPort).map(({ settings, words }) => ({
         sentence: `On ${module.tag}: ${words}`,
         change: { kind: 'editModule', id, patch: { settings } } as const,
       }));
     }),
     ...[device, ...helpers].flatMap((part) =>
-      choices(deviceType(part.typeId), part.settings, exchangeable(deviceType(part.typeId))).map(
+      choices(index.deviceType(part), part.settings, exchangeable(index.deviceType(part))).map(
         ({ settings, words }) => ({
           sentence: `On ${part.tag}: ${words}`,
           change: { kind: 'editDevice', id: part.id, patch: { settings } } as const,
@@ -33,14 +34,13 @@ export function otherSettings(context: PointContext): WayOut[] {
   ];
 }
 
-/** Switches that are right or wrong by the other units of a chain. */
-const CHAIN_KEYS: ReadonlySet<string> = new Set(['address', 'last']);
-
 /** Of a device its switches, a relay's suppressor and a resistor's power; what else it is was chosen on purpose. */
 const exchangeable =
-  (type: PartType) =>
+  (type: DeviceType) =>
   (key: string): boolean =>
-    !CHAIN_KEYS.has(key) &&
+    // Switches of a chain are right or wrong by its other units.
+    key !== type.description.chain?.address &&
+    key !== type.description.chain?.last &&
     (key === 'suppressor' ||
       key === 'watts' ||
       (type.settings ?? []).some((setting) => setting.key === key && setting.place === 'switch'));

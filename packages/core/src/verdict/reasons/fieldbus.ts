@@ -1,7 +1,7 @@
 import { resistanceBetween, solve } from '../../circuit/index.ts';
 import { formatVolts } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
-import { assemble } from '../../network/index.ts';
+import { assemble, elementId, signalLeads } from '../../network/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -9,22 +9,22 @@ import type { Reason } from './reason.ts';
 const LONGEST = { 'io-link': 20, ethernet: 100 } as const;
 
 /** What is wrong with a drop that talks, besides that it does not hear. */
-export function talkingReasons(analysis: Analysis): Reason[] {
+export function fieldbusReasons(analysis: Analysis): Reason[] {
   const { context } = analysis;
-  const { family } = context.type;
-  if (family === 'serial') return serialReasons(analysis);
-  if (family !== 'io-link' && family !== 'ethernet') return [];
+  const { landsOn } = context.output;
+  if (landsOn === 'serial') return serialReasons(analysis);
+  if (landsOn !== 'io-link' && landsOn !== 'ethernet') return [];
   const long = context.scope.wires.find(
     ({ lengthM, from, to }) =>
-      lengthM > LONGEST[family] && [from, to].some((ref) => ref.startsWith(`${context.device.id}:`)),
+      lengthM > LONGEST[landsOn] && [from, to].some((ref) => ref.startsWith(`${context.device.id}:`)),
   );
   return [
-    ...(family === 'io-link' ? portClass(analysis) : []),
+    ...(landsOn === 'io-link' ? portClass(analysis) : []),
     ...(long
       ? [
           cannot(
             'cable-length',
-            `The cable of ${context.device.tag} is ${long.lengthM} m long; ${family === 'io-link' ? 'IO-Link' : 'Ethernet'} reaches ${LONGEST[family]} m.`,
+            `The cable of ${context.device.tag} is ${long.lengthM} m long; ${landsOn === 'io-link' ? 'IO-Link' : 'Ethernet'} reaches ${LONGEST[landsOn]} m.`,
           ),
         ]
       : []),
@@ -34,8 +34,10 @@ export function talkingReasons(analysis: Analysis): Reason[] {
 /** A class A device's second output must not meet the power of a class B port. */
 function portClass({ context, states }: Analysis): Reason[] {
   const { device, type, port } = context;
-  if (type.id !== 'io-link-a' || port?.kind !== 'io-link' || port.portClass !== 'B') return [];
-  const id = `${device.id}/complement`;
+  if (port?.kind !== 'io-link') return [];
+  const second = type.outputs.find(({ fightsClass }) => fightsClass && fightsClass === port.portClass);
+  if (!second?.element) return [];
+  const id = elementId(device.id, second.element);
   const fought = Math.max(
     ...states.map(({ solution }) =>
       Math.max(Math.abs(solution.amps(`${id}/high`)), Math.abs(solution.amps(`${id}/low`))),
@@ -53,7 +55,7 @@ function portClass({ context, states }: Analysis): Reason[] {
 
 function serialReasons({ context, present }: Analysis): Reason[] {
   const { device, index, scope } = context;
-  const [d1, d0] = [`${device.id}:D1`, `${device.id}:D0`];
+  const { red: d1, black: d0 } = signalLeads(context, present.netlist.reference);
   const mark = present.solution.volts(d1) - present.solution.volts(d0);
   if (mark < -0.2)
     return [

@@ -1,20 +1,30 @@
+import { partTypesOf, supplyTerminals } from '../catalog/partTypes.ts';
 import fc from 'fast-check';
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
-import { deviceType, moduleType, supplyTerminals } from '../catalog/catalog.ts';
-import type { JobContent, Landed } from '../model/job.ts';
+
+import type { JobContent } from '../model/collections.ts';
+import type { AsFound } from '../model/job.ts';
 import { COLOURS } from '../model/job.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { judge } from './judge.ts';
-import { ownWires, planDifferences, refWords } from '../job/asLanded.ts';
+import { ownWires, planDifferences, refWords } from '../job/asFound.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { loopView } from '../presentation/view/loopView.ts';
 
 /** Every terminal of a job. */
 const terminalsOf = (job: JobContent): string[] => [
   ...job.supplies.flatMap((supply) => supplyTerminals(supply).map((name) => `${supply.id}:${name}`)),
-  ...job.modules.flatMap(({ id, typeId }) => moduleType(typeId).terminals.map(({ name }) => `${id}:${name}`)),
-  ...job.devices.flatMap(({ id, typeId }) => deviceType(typeId).terminals.map(({ name }) => `${id}:${name}`)),
+  ...job.modules.flatMap((row) =>
+    partTypesOf(job)
+      .module(row)
+      .terminals.map(({ name }) => `${row.id}:${name}`),
+  ),
+  ...job.devices.flatMap((row) =>
+    partTypesOf(job)
+      .device(row)
+      .terminals.map(({ name }) => `${row.id}:${name}`),
+  ),
 ];
 
 const families = Object.keys(FAMILIES);
@@ -36,15 +46,15 @@ const found = fc
     const picked = own[wire % own.length]!;
     const refs = terminalsOf(job).filter((ref) => ref !== picked.from && ref !== picked.to);
     const ref = refs[terminal % refs.length]!;
-    const landed: Landed =
+    const asFound: AsFound =
       end === 'missing' ? { missing: true } : end === 'colour' ? { colour } : { [end]: ref };
-    return { family, job, picked, landed };
+    return { family, job, picked, asFound };
   });
 
 test('whatever is found of one wire, the circuit is solved, told and drawn, and the plan brings it back', () => {
   fc.assert(
-    fc.property(found, ({ job, picked, landed }) => {
-      const other = after(job, { kind: 'landWire', wireId: picked.id, landed });
+    fc.property(found, ({ job, picked, asFound }) => {
+      const other = after(job, { kind: 'landWire', wireId: picked.id, asFound });
       const index = new JobIndex(other);
       const analysis = analyse(index, 'px-1', 'nominal');
       const { status, sentence } = judge(analysis);
@@ -54,7 +64,7 @@ test('whatever is found of one wire, the circuit is solved, told and drawn, and 
         expect(Number.isFinite(state.signalVolts)).toBe(true);
         expect(loopView(analysis.context, state).summary).not.toBe('');
       }
-      expect(after(other, { kind: 'landWire', wireId: picked.id, landed: null })).toEqual(job);
+      expect(after(other, { kind: 'landWire', wireId: picked.id, asFound: null })).toEqual(job);
     }),
     { numRuns: 250, seed: 20261125 },
   );
@@ -62,17 +72,17 @@ test('whatever is found of one wire, the circuit is solved, told and drawn, and 
 
 test('what differs is listed once, with what it is and how it goes back', () => {
   fc.assert(
-    fc.property(found, ({ job, picked, landed }) => {
-      const other = after(job, { kind: 'landWire', wireId: picked.id, landed });
+    fc.property(found, ({ job, picked, asFound }) => {
+      const other = after(job, { kind: 'landWire', wireId: picked.id, asFound });
       const index = new JobIndex(other);
       const differences = planDifferences(index, ownWires(index, index.point('px-1')));
-      const same = 'colour' in landed && landed.colour === picked.colour;
+      const same = 'colour' in asFound && asFound.colour === picked.colour;
       expect(differences.map(({ wire }) => wire.id)).toEqual(same ? [] : [picked.id]);
       for (const { sentence, back } of differences) {
         expect(sentence).toContain(picked.number);
         expect(back).toContain(picked.number);
-        if (landed.missing) expect(sentence).toMatch(/is missing/);
-        for (const ref of [landed.from, landed.to])
+        if (asFound.missing) expect(sentence).toMatch(/is missing/);
+        for (const ref of [asFound.from, asFound.to])
           if (ref) expect(sentence).toContain(`${refWords(index, ref)} instead of`);
       }
     }),
@@ -83,7 +93,7 @@ test('what differs is listed once, with what it is and how it goes back', () => 
 test('a wire’s colour alone changes nothing in the circuit', () => {
   fc.assert(
     fc.property(found, fc.constantFrom(...COLOURS), ({ job, picked }, colour) => {
-      const painted = after(job, { kind: 'landWire', wireId: picked.id, landed: { colour } });
+      const painted = after(job, { kind: 'landWire', wireId: picked.id, asFound: { colour } });
       expect(judge(analyse(new JobIndex(painted), 'px-1')).status).toBe('works');
     }),
     { numRuns: 40, seed: 7 },

@@ -1,4 +1,3 @@
-import { deviceType } from '../catalog/index.ts';
 import type { Point, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { JobIndex, Rail } from './jobIndex.ts';
@@ -28,7 +27,7 @@ export function refWords(index: JobIndex, ref: string): string {
 export function ownWires(index: JobIndex, { deviceId, helperIds = [] }: Point): Wire[] {
   const refs = [deviceId, ...helperIds].flatMap((id) => {
     const device = index.device(id);
-    return device ? deviceType(device.typeId).terminals.map(({ name }) => `${id}:${name}`) : [];
+    return device ? index.deviceType(device).terminals.map(({ name }) => `${id}:${name}`) : [];
   });
   return [...new Set(refs.flatMap((ref) => [...index.plannedAt(ref), ...index.foundAt(ref)]))];
 }
@@ -36,10 +35,10 @@ export function ownWires(index: JobIndex, { deviceId, helperIds = [] }: Point): 
 /** All differences between the plan and the panel among some wires, in their order. */
 export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDifference[] {
   return wires.flatMap((wire) => {
-    const { landed, number } = wire;
-    if (!landed) return [];
+    const { asFound, number } = wire;
+    if (!asFound) return [];
     const ends = `${refWords(index, wire.from)} to ${refWords(index, wire.to)}`;
-    if (landed.missing)
+    if (asFound.missing)
       return [
         {
           wire,
@@ -48,14 +47,14 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
         },
       ];
     const parts = [
-      ...(landed.from && landed.from !== wire.from
-        ? [`begins on ${refWords(index, landed.from)} instead of ${refWords(index, wire.from)}`]
+      ...(asFound.from && asFound.from !== wire.from
+        ? [`begins on ${refWords(index, asFound.from)} instead of ${refWords(index, wire.from)}`]
         : []),
-      ...(landed.to && landed.to !== wire.to
-        ? [`ends on ${refWords(index, landed.to)} instead of ${refWords(index, wire.to)}`]
+      ...(asFound.to && asFound.to !== wire.to
+        ? [`ends on ${refWords(index, asFound.to)} instead of ${refWords(index, wire.to)}`]
         : []),
-      ...(landed.colour && landed.colour !== wire.colour
-        ? [`is ${landed.colour} instead of ${wire.colour}`]
+      ...(asFound.colour && asFound.colour !== wire.colour
+        ? [`is ${asFound.colour} instead of ${wire.colour}`]
         : []),
     ];
     if (!parts.length) return [];
@@ -64,7 +63,7 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
         wire,
         sentence: `Wire ${number} ${parts.join(' and ')}.`,
         back:
-          landed.from || landed.to
+          asFound.from || asFound.to
             ? `Move wire ${number} back: ${ends}`
             : `Use a ${wire.colour} wire for number ${number}`,
       },

@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { checkIntegrity } from '@keypost/core/job';
+import { checkJob, openJobFile } from '@keypost/core/proving';
+
+const fixture = (name: string): string => readFileSync(path.resolve(__dirname, 'fixtures', name), 'utf8');
+
+interface Seen {
+  readonly status: string;
+  readonly reasons: readonly string[];
+  readonly overall: string;
+  readonly stages: string;
+  readonly expected: readonly string[];
+}
+
+/** What version 1 said of its own demo job, written down before version 2 was begun. */
+const SEEN = JSON.parse(fixture('version1.verdicts.json')) as Record<string, Seen>;
+
+/** Points whose device has further outputs that are landed. */
+const SEVERAL: ReadonlySet<string> = new Set(['UT-224', 'FT-232', 'ES-210', 'PX-206']);
+
+/** What is left of a list when another, each of its items once, is taken out. */
+function without(list: readonly string[], out: readonly string[]): string[] {
+  const left = [...list];
+  for (const item of out) {
+    const at = left.indexOf(item);
+    if (at >= 0) left.splice(at, 1);
+  }
+  return left;
+}
+
+describe('a file of version 1', () => {
+  const job = openJobFile(fixture('version1.keypost.json'));
+  const checked = new Map(checkJob(job).map((point) => [point.progress.tag, point]));
+
+  test('is a sound job, with every row that it held', () => {
+    const { job: old } = JSON.parse(fixture('version1.keypost.json')) as { job: Record<string, unknown[]> };
+    expect(checkIntegrity(job)).toEqual([]);
+    for (const [name, rows] of Object.entries(old).filter(([, value]) => Array.isArray(value)))
+      expect((job as unknown as Record<string, unknown[]>)[name]).toHaveLength(rows.length);
+  });
+
+  test.each(Object.keys(SEEN))('%s has the verdict, the work and the readings that it had', (tag) => {
+    const now = checked.get(tag);
+    expect({
+      status: now?.progress.verdict.status,
+      reasons: now?.progress.verdict.reasons.map(({ code }) => code),
+      overall: now?.progress.overall,
+      stages: now?.progress.stages.map(({ stage, mark }) => `${stage} ${mark}`).join(' '),
+    }).toEqual({
+      status: SEEN[tag]?.status,
+      reasons: SEEN[tag]?.reasons,
+      overall: SEEN[tag]?.overall,
+      stages: SEEN[tag]?.stages,
+    });
+    const readings = now?.readings.map(({ expected }) => expected) ?? [];
+    // Version 1 looked at one of a device's outputs: the signals of the others are read besides now.
+    const expected = SEEN[tag]?.expected ?? [];
+    expect(without(expected, readings)).toEqual([]);
+    if (!SEVERAL.has(tag)) expect(without(readings, expected)).toEqual([]);
+  });
+
+  test('reads again as it is written', () => {
+    const again = openJobFile(JSON.stringify({ format: 'keypost-job', version: 2, job }));
+    expect(again).toEqual(job);
+  });
+});

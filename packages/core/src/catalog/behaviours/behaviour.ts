@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import type { Element } from '../../circuit/index.ts';
+import type { OperatingState } from '../description/expression.ts';
+import { Expression } from '../description/expression.ts';
+import { Name } from '../description/names.ts';
+import type { Port } from '../ports.ts';
+
+/** What every behaviour has: a name of its own in the part, and when it takes part at all. */
+export const common = { id: Name, onlyIf: Expression.optional() };
+
+/** The part around a behaviour: the ports of a module under its settings. */
+export interface Around {
+  readonly ports: readonly Port[];
+}
+
+/**
+ * An electrical behaviour: code with a name, a schema for its figures, and what it puts between the terminals.
+ * The ids of its elements are its own id, or begin with it, unless its documentation says otherwise.
+ */
+export const behaviour = <M extends string, S extends z.ZodRawShape>(
+  model: M,
+  shape: S,
+  elements: (
+    own: z.infer<z.ZodObject<S & { model: z.ZodLiteral<M> } & typeof common>>,
+    now: OperatingState,
+    around: Around,
+  ) => Element[],
+) => ({
+  model,
+  schema: z.strictObject({ model: z.literal(model), ...common, ...shape }) as unknown as z.ZodObject<
+    S & { model: z.ZodLiteral<M> } & typeof common
+  >,
+  elements,
+});

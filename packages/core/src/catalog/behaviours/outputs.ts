@@ -1,0 +1,206 @@
+import { z } from 'zod';
+import { within } from '../../circuit/index.ts';
+import type { Condition, Element, Output } from '../../circuit/index.ts';
+import { conditionOf, Expression } from '../description/expression.ts';
+import { Figure, maxOf, minOf, nominalOf } from '../description/figure.ts';
+import { SIGNAL_KINDS, signalAt, SIGNALS } from '../signals.ts';
+import type { SignalKind } from '../signals.ts';
+import { Name, Node } from '../description/names.ts';
+import { behaviour } from './behaviour.ts';
+import { figured, resistor } from './basic.ts';
+
+const styleOf = (kind: string | undefined): Output['style'] =>
+  kind === 'npn' || kind === 'pushpull' ? kind : 'pnp';
+
+const Needs = z.strictObject({ plus: Node, minus: Node });
+
+/** A current of a signal, A, with the accuracy of the output in percent of full scale. */
+function signalAmps(kind: SignalKind, level: number, accuracyPercent: number) {
+  const value = Math.max(signalAt(kind, level), 0.005) / 1000;
+  const off = (SIGNALS[kind].high / 1000) * (accuracyPercent / 100);
+  return within(Math.max(value - off, 1e-6), value, value + off);
+}
+
+/** An active output alive while `alive` holds: pushes its current out, or holds its voltage, from a supply of its own. */
+function activeSignal(
+  id: string,
+  {
+    out,
+    back,
+    kind,
+    level,
+    alive,
+  }: { out: string; back: string; kind: SignalKind; level: number; alive: Condition },
+  { accuracy, compliance, limit }: { accuracy: Figure; compliance: Figure; limit: Figure },
+): Element[] {
+  const percent = nominalOf(accuracy);
+  const source = (volts: number, amps: number): Element => ({
+    kind: 'source',
+    id: `${id}-source`,
+    plus: `~${id}`,
+    minus: back,
+    volts: within(volts * (1 - percent / 100), volts, volts * (1 + percent / 100)),
+    internalOhms: within(1, 1, 1),
+    limitAmps: within(amps, amps, amps),
+  });
+  const contact = (from: string): Element => ({
+    kind: 'switch',
+    id,
+    a: from,
+    b: out,
+    closed: alive,
+    ohms: within(0.1, 0.1, 0.1),
+  });
+  if (SIGNALS[kind].unit === 'V')
+    return [source(Math.max(signalAt(kind, level), 0.001), maxOf(limit)), contact(`~${id}`)];
+  return [
+    source(nominalOf(compliance) + 3, 0.05),
+    {
+      kind: 'transmitter',
+      id: `${id}-amps`,
+      plus: `~${id}`,
+      minus: `~${id}-2`,
+      amps: signalAmps(kind, level, percent),
+      liftVolts: within(3, 3, 3),
+    },
+    contact(`~${id}-2`),
+  ];
+}
+
+const signal = z.enum(SIGNAL_KINDS);
+
+export const OUTPUTS = [
+  /**
+   * A transistor output: PNP joins it to plus, NPN to minus, push-pull to either; it gives up while its supply is
+   * below its minimum. Its kind is that which was chosen of its output, or `style`; it is on as its output is called,
+   * or while `active` holds. With `needs`, a second supply (of a light source) without which it sees no light.
+   */
+  behaviour(
+    'transistor-output',
+    {
+      output: Name.optional(),
+      plus: Node,
+      minus: Node,
+      out: Node,
+      style: z.enum(['pnp', 'npn', 'pushpull']).optional(),
+      active: Expression.optional(),
+      drop: Figure,
+      leakage: Figure,
+      rated: Figure,
+      minimum: Figure,
+      needs: Needs.optional(),
+    },
+    (
+      { id, output = '', plus, minus, out, style, active, drop, leakage, rated, minimum, needs },
+      now,
+    ): Element[] => {
+      const own = now.outputs.get(output);
+      const amps = maxOf(rated);
+      return [
+        {
+          kind: 'output',
+          id,
+          plus,
+          out,
+          minus,
+          style: style ?? styleOf(own?.kind),
+          active: active === undefined ? (own?.called ?? false) : conditionOf(active, now),
+          dropVolts: figured(drop, now),
+          ohms: within(1, 2, 4),
+          leakAmps: figured(leakage, now),
+          // What limits it against a short circuit lies above what it is rated for.
+          limitAmps: within(amps * 1.2, amps * 1.5, amps * 2),
+          leastSupplyVolts: minOf(minimum),
+          ...(needs && {
+            needs: { ...needs, leastVolts: minOf(minimum), otherwise: own?.logic === 'dark' },
+          }),
+        },
+      ];
+    },
+  ),
+  /** A sensor in series with its load: a drop while on, which needs a holding current, and a leakage while off. */
+  behaviour(
+    'two-wire-output',
+    { output: Name, a: Node, b: Node, drop: Figure, leakage: Figure, holding: Figure, rated: Figure },
+    ({ id, output, a, b, drop, leakage, holding, rated }, now): Element[] => [
+      {
+        kind: 'twoWire',
+        id,
+        a,
+        b,
+        active: now.outputs.get(output)?.called ?? false,
+        dropVolts: figured(drop, now),
+        ohms: within(2, 5, 10),
+        leakAmps: figured(leakage, now),
+        limitAmps: within(maxOf(rated) * 1.5, maxOf(rated) * 2, maxOf(rated) * 3),
+        leastAmps: maxOf(holding),
+      },
+    ],
+  ),
+  /** A NAMUR sensor (IEC 60947-5-6): a resistance that its target changes; its current flows one way only. */
+  behaviour(
+    'namur-output',
+    { output: Name, plus: Node, minus: Node, idle: Figure, busy: Figure },
+    ({ id, output, plus, minus, idle, busy }, now): Element[] => [
+      {
+        kind: 'diode',
+        id: 'way',
+        anode: plus,
+        cathode: '~in',
+        dropVolts: within(0.5, 0.6, 0.7),
+        ohms: within(1, 2, 4),
+      },
+      resistor('idle', '~in', minus, figured(idle, now)),
+      {
+        kind: 'switch',
+        id,
+        a: '~in',
+        b: '~on',
+        closed: now.outputs.get(output)?.called ?? false,
+        ohms: within(0.01, 0.05, 0.5),
+      },
+      resistor('busy', '~on', minus, figured(busy, now)),
+    ],
+  ),
+  /** A two-wire transmitter: takes its power from the loop and needs its lift-off voltage across it. */
+  behaviour(
+    'loop-transmitter',
+    { output: Name, plus: Node, minus: Node, signal, liftOff: Figure, accuracy: Figure },
+    ({ id, plus, minus, signal: kind, liftOff, accuracy }, now): Element[] => [
+      {
+        kind: 'transmitter',
+        id,
+        plus,
+        minus,
+        amps: signalAmps(kind, now.level, nominalOf(accuracy)),
+        liftVolts: figured(liftOff, now),
+      },
+    ],
+  ),
+  /**
+   * An active analog output: alive while its expression holds, it gives its signal for the part's value, or for 1
+   * while a name is forced. The signal may be a setting's value.
+   */
+  behaviour(
+    'signal-output',
+    {
+      output: Name.optional(),
+      out: Node,
+      back: Node,
+      signal,
+      signalSetting: Name.optional(),
+      forced: Name.optional(),
+      alive: Expression,
+      accuracy: Figure,
+      compliance: Figure,
+      limit: Figure,
+    },
+    (own, now): Element[] => {
+      const chosen = own.signalSetting && now.settings[own.signalSetting];
+      const kind = SIGNAL_KINDS.find((known) => known === chosen) ?? own.signal;
+      const level = own.forced === undefined ? now.level : now.forced.has(own.forced) ? 1 : 0;
+      const alive = conditionOf(own.alive, now);
+      return activeSignal(own.id, { out: own.out, back: own.back, kind, level, alive }, own);
+    },
+  ),
+];

@@ -1,0 +1,75 @@
+import type { Element } from '../circuit/index.ts';
+import type { Settings } from '../model/index.ts';
+import { elementsOf, ofModel } from './behaviours/behaviours.ts';
+import { analogFigures, thresholdsOf } from './behaviours/inputs.ts';
+import type { OperatingState } from './description/expression.ts';
+import { maxOf, nominalOf } from './description/figure.ts';
+import type { ModuleDescription, PortDescription } from './description/moduleDescription.ts';
+import { partType } from './partType.ts';
+import type { PartType } from './partType.ts';
+import type { Port } from './ports.ts';
+
+/** A module's description with what is read off it. */
+export interface ModuleType extends PartType {
+  readonly description: ModuleDescription;
+  readonly groups: ModuleDescription['groups'];
+  /** Its ports under the given settings, by channel. */
+  readonly ports: (settings: Settings) => readonly Port[];
+  readonly circuit: (now: OperatingState) => readonly Element[];
+}
+
+const known = new WeakMap<ModuleDescription, ModuleType>();
+
+/** A description as the rest of the core uses it. Made once for each. */
+export function moduleTypeOf(description: ModuleDescription): ModuleType {
+  let type = known.get(description);
+  if (!type) known.set(description, (type = makeType(description)));
+  return type;
+}
+
+function makeType(description: ModuleDescription): ModuleType {
+  const ports = (settings: Settings): Port[] =>
+    description.ports.map((port) => portOf(description, port, settings));
+  return {
+    ...partType(description),
+    description,
+    groups: description.groups,
+    ports,
+    circuit: (now) => {
+      const around = { ports: ports(now.settings) };
+      return description.behaviours.flatMap((own) => elementsOf(own, now, around));
+    },
+  };
+}
+
+function portOf({ behaviours }: ModuleDescription, described: PortDescription, settings: Settings): Port {
+  const { cases = [], ...port } = described;
+  switch (port.kind) {
+    case 'digital': {
+      const [input] = ofModel(behaviours, 'optocoupler-input').filter(({ id }) => id === port.input);
+      if (!input) throw new Error(`No optocoupler-input “${port.input}” senses at ${port.name}.`);
+      const set = Object.assign(
+        {},
+        ...cases.filter(({ setting, is }) => settings[setting] === is).map((c) => c.set),
+      );
+      return {
+        ...port,
+        ...set,
+        thresholds: thresholdsOf(input),
+        seriesOhms: nominalOf(input.seriesOhms),
+      };
+    }
+    case 'analog': {
+      const input = behaviours.find(({ id }) => id === port.input);
+      if (!input) throw new Error(`No behaviour “${port.input}” measures at ${port.name}.`);
+      const { burdenOhms, ...figures } = analogFigures(input);
+      return { ...port, ...figures, burdenOhms: burdenOhms(port.switchKey && settings[port.switchKey]) };
+    }
+    case 'output': {
+      const { rated, ...rest } = port;
+      return { ...rest, ratedAmps: maxOf(rated) };
+    }
+    default:
+      return port;
+  }
+}

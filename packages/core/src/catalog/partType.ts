@@ -1,0 +1,58 @@
+import type { Settings } from '../model/index.ts';
+import type { DeviceDescription } from './description/deviceDescription.ts';
+import type { ModuleDescription } from './description/moduleDescription.ts';
+import type { FaceRow, Indicator, PartTerminal, TerminalRole } from './description/terminals.ts';
+import type { Handling } from './handling/handling.ts';
+import { settingAsParameter } from './parameters.ts';
+import type { Parameter, Setting } from './parameters.ts';
+
+/** What devices and modules have in common. */
+export interface PartType {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly group: string;
+  readonly terminals: readonly PartTerminal[];
+  readonly settings?: readonly Setting[];
+  /** What it is set to besides, on which no circuit hangs. */
+  readonly parameters?: readonly Parameter[];
+  readonly indicators?: readonly Indicator[];
+  /** How it is drawn, where that does not follow from its elements. */
+  readonly face?: readonly FaceRow[];
+  readonly cautions?: { readonly isolate?: string; readonly supply?: string; readonly follow?: string };
+}
+
+/** The common part of a description. */
+export const partType = (description: DeviceDescription | ModuleDescription): PartType => {
+  const { id, name, title, group, terminals, settings, parameters, indicators, face, cautions } = description;
+  return { id, name, title, group, terminals, settings, parameters, indicators, face, cautions };
+};
+
+export const terminalWithRole = (type: PartType, role: TerminalRole): PartTerminal | undefined =>
+  type.terminals.find((terminal) => terminal.role === role);
+
+/** Every setting of a part: what was chosen, and the first choice of what was not. */
+export function settingsOf(type: PartType, chosen: Settings = {}): Settings {
+  return Object.fromEntries(
+    (type.settings ?? []).map(({ key, choices }) => {
+      const found = choices.find(({ value }) => value === chosen[key]) ?? choices[0];
+      return [key, found?.value ?? ''];
+    }),
+  );
+}
+
+const parameterLists = new WeakMap<PartType, readonly Parameter[]>();
+
+/** Everything that a part is set to: its switches and parameters, those of its instrument, in the order of its menu. */
+export function parametersOfType(type: PartType & { readonly handling?: Handling }): readonly Parameter[] {
+  let list = parameterLists.get(type);
+  if (!list) {
+    list = [
+      ...(type.settings ?? []).filter(({ place }) => place !== 'version').map(settingAsParameter),
+      ...(type.parameters ?? []),
+      ...(type.handling?.parameters ?? []),
+    ];
+    parameterLists.set(type, list);
+  }
+  return list;
+}

@@ -1,0 +1,86 @@
+import {
+  DeviceDescription,
+  figuresIn,
+  ModuleDescription,
+  partTypesOf,
+  problemsOfDevice,
+  problemsOfModule,
+} from '../catalog/index.ts';
+import type { Device, JobContent, Module } from '../model/index.ts';
+import { JobProblem, pathText } from '../model/index.ts';
+import { convert } from '../units/index.ts';
+import type { Actor, SingleChange } from './changeSchema.ts';
+
+type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
+
+const refuse = (path: string, message: string): never => {
+  throw new JobProblem([{ path, message }]);
+};
+
+/** A part with one figure of its own datasheet in place of the typical one, or without it again. */
+export function setFigure(
+  job: JobContent,
+  { itemId, path, figure }: Of<'setFigure'>,
+  actor: Actor,
+): JobContent {
+  const device = job.devices.find(({ id }) => id === itemId);
+  const module = job.modules.find(({ id }) => id === itemId);
+  if (!device && !module) refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
+  const types = partTypesOf(job);
+  const bare = <T extends Device | Module>({ figures: _, ...row }: T): Omit<T, 'figures'> => row;
+  const type = device ? types.findDevice(bare(device)) : module && types.findModule(bare(module));
+  const typical = figuresIn(type?.description).find((found) => found.path === path)?.figure;
+  if (!typical) return refuse('path', `This part has no figure “${path}”.`);
+  const own = figure && { ...inUnit(figure, typical.unit), ...actor };
+  const patched = <T extends Device | Module>(row: T): T => {
+    if (row.id !== itemId) return row;
+    const { [path]: __, ...others } = row.figures ?? {};
+    const next = own ? { ...others, [path]: own } : others;
+    const { figures: ___, ...rest } = row;
+    return (Object.keys(next).length ? { ...rest, figures: next } : rest) as T;
+  };
+  return { ...job, devices: job.devices.map(patched), modules: job.modules.map(patched) };
+}
+
+type NewFigure = NonNullable<Of<'setFigure'>['figure']>;
+
+/** A figure in the unit in which its description has it. @throws JobProblem where the units do not belong together. */
+function inUnit(figure: NewFigure, unit: string): NewFigure {
+  const turned = (value: number | undefined): number | undefined => {
+    if (value === undefined) return undefined;
+    const converted = convert(value, figure.unit, unit);
+    return (
+      (converted === undefined ? undefined : Number(converted.toPrecision(12))) ??
+      refuse('unit', `“${figure.unit}” does not fit here. The figure is in ${unit || 'no unit'}.`)
+    );
+  };
+  const [min, nominal, max] = [turned(figure.min), turned(figure.nominal), turned(figure.max)];
+  return {
+    ...(min !== undefined && { min }),
+    ...(nominal !== undefined && { nominal }),
+    ...(max !== undefined && { max }),
+    unit,
+    from: figure.from,
+  };
+}
+
+/** What a description of one's own lacks to be sound. @throws JobProblem with everything that is wrong. */
+export function setOwnKind(job: JobContent, { collection, own }: Of<'setOwnKind'>): JobContent {
+  const schema = collection === 'ownDevices' ? DeviceDescription : ModuleDescription;
+  const read = schema.safeParse(own.description);
+  if (!read.success)
+    throw new JobProblem(
+      read.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
+    );
+  const problems =
+    collection === 'ownDevices'
+      ? problemsOfDevice(read.data as DeviceDescription)
+      : problemsOfModule(read.data as ModuleDescription);
+  if (problems.length) throw new JobProblem(problems);
+  if (own.id !== read.data.id) refuse('id', 'The row and its description need the same id.');
+  const rows = job[collection];
+  const next = rows.some(({ id }) => id === own.id)
+    ? rows.map((row) => (row.id === own.id ? own : row))
+    : [...rows, own];
+  return { ...job, [collection]: next };
+}
