@@ -24,7 +24,7 @@ export async function newJob(page: Page, name: string): Promise<void> {
 
 export async function addModule(page: Page, kind: string, commons: readonly string[]): Promise<void> {
   await page.getByRole('button', { name: 'Add a module' }).click();
-  await page.getByLabel('Kind').selectOption({ label: kind });
+  await page.getByLabel('Kind', { exact: true }).selectOption({ label: kind });
   for (const [i, common] of commons.entries())
     await page
       .getByRole('radiogroup', { name: new RegExp(`^Common ${i + 1},`) })

@@ -32,6 +32,14 @@ export function AboutScreen() {
           <>
             <JobForm view={view} />
             <FilePlate view={view} />
+            <Plate>
+              <MoreRow
+                first
+                to={`/job/${jobId}/kinds`}
+                label="Not in the list"
+                hint="devices and modules of your own"
+              />
+            </Plate>
           </>
         )}
       </Loaded>

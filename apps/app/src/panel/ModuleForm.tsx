@@ -20,6 +20,7 @@ import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { FormField } from '../ui/FormField';
+import { MoreRow } from '../ui/MoreRow';
 import { numeric } from '../ui/numeric';
 import { Plate, Row } from '../ui/Plate';
 import { Select } from '../ui/Select';
@@ -82,6 +83,14 @@ export function ModuleForm({
           {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
         </FormFoot>
       </Row>
+      {!module && (
+        <MoreRow
+          first={false}
+          to={`/job/${view.id}/kinds?of=module`}
+          label="Not in the list"
+          hint="a module of your own, from its datasheet"
+        />
+      )}
     </Plate>
   );
 }

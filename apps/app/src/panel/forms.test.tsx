@@ -8,6 +8,12 @@ import { Select } from '../ui/Select';
 import { JobForm } from '../job/JobForm';
 import { ModuleForm } from './ModuleForm';
 
+jest.mock('expo-router', () => ({
+  Link: ({ href, children }: { href: string; children: unknown }) => (
+    <a href={href}>{children as React.ReactNode}</a>
+  ),
+}));
+
 beforeEach(() => {
   localStorage.clear();
   changeSettings({ by: 'TT' });

@@ -1,8 +1,10 @@
+import { Fragment } from 'react';
 import { useSave } from '../data/useSave';
 import { VerdictWords } from '../land/VerdictWords';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { AddPart } from './AddPart';
+import { FiguresPlate } from './FiguresPlate';
 import { PartPlate } from './PartPlate';
 import { PortSettings } from './PortSettings';
 
@@ -14,13 +16,21 @@ export function PartsScreen() {
 function Parts({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
   const { context } = point.analysis;
+  const modules = [...new Map(context.ports.map(({ module }) => [module.id, module])).values()];
   return (
     <>
       <VerdictWords point={point} saver={saver} />
       <PortSettings point={point} saver={saver} />
       <PartPlate point={point} device={context.device} saver={saver} />
+      <FiguresPlate point={point} part={context.device} saver={saver} />
       {context.helpers.map((helper) => (
-        <PartPlate key={helper.id} point={point} device={helper} saver={saver} removable />
+        <Fragment key={helper.id}>
+          <PartPlate point={point} device={helper} saver={saver} removable />
+          <FiguresPlate point={point} part={helper} saver={saver} />
+        </Fragment>
+      ))}
+      {modules.map((module) => (
+        <FiguresPlate key={module.id} point={point} part={module} saver={saver} />
       ))}
       <AddPart point={point} />
     </>

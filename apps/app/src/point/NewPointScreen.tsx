@@ -19,6 +19,7 @@ import { useJobId } from '../job/useJobId';
 import { channelOptions } from '../land/ChannelPlate';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
+import { MoreRow } from '../ui/MoreRow';
 import { Plate, Row } from '../ui/Plate';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
@@ -101,6 +102,12 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
           onPress={() => void submit()}
         />
       </PointFields>
+      <MoreRow
+        first={false}
+        to={`/job/${view.id}/kinds`}
+        label="Not in the list"
+        hint="a device of your own, from its datasheet"
+      />
     </Plate>
   );
 }

@@ -5,6 +5,7 @@ import type { BehaviourOf } from './behaviours/behaviours.ts';
 import type { DeviceDescription, OutputDescription } from './description/deviceDescription.ts';
 import type { OperatingState, OutputNow } from './description/expression.ts';
 import { maxOf, minOf, nominalOf, spanOf } from './description/figure.ts';
+import type { Figure } from './description/figure.ts';
 import { partType, settingsOf } from './partType.ts';
 import type { PartType } from './partType.ts';
 import type { SignalKind } from './signals.ts';
@@ -128,11 +129,19 @@ function makeType(description: DeviceDescription): DeviceType {
   };
 }
 
+/** What an output carries: as its own behaviour says, which the circuit uses too, else as the output says. */
+function ratingOf(own: readonly BehaviourOf[], rated: Figure | undefined): number | undefined {
+  const [switching] = [...ofModel(own, 'transistor-output'), ...ofModel(own, 'two-wire-output')];
+  const figure = switching?.rated ?? rated;
+  return figure && maxOf(figure);
+}
+
 function outputOf(
   { rated, wetting, stage, digitalOhms, carries, ...output }: OutputDescription,
   behaviours: readonly BehaviourOf[],
 ): DeviceOutput {
   const own = behaviours.filter((each) => 'output' in each && each.output === output.id);
+  const ratedAmps = ratingOf(own, rated);
   const [transmitter] = ofModel(own, 'loop-transmitter');
   const [active] = ofModel(own, 'signal-output');
   const [shows] = output.signal ? [output] : [];
@@ -142,7 +151,7 @@ function outputOf(
   return {
     ...output,
     carries: carries ?? (output.element ? [output.element] : []),
-    ...(rated && { ratedAmps: maxOf(rated) }),
+    ...(ratedAmps !== undefined && { ratedAmps }),
     ...(wetting && { wetting: { volts: nominalOf(wetting.volts), amps: nominalOf(wetting.amps) } }),
     ...(stage && { stage: { plus: stage.plus, minus: stage.minus, minVolts: minOf(stage.minimum) } }),
     ...(digitalOhms && { digitalOhms: minOf(digitalOhms) }),

@@ -8,7 +8,9 @@ export {
 } from './catalog.ts';
 export { DeviceDescription } from './description/deviceDescription.ts';
 export type { OperatingState } from './description/expression.ts';
-export { figuresIn } from './description/figure.ts';
+export { Figure, figuresIn, withFigures } from './description/figure.ts';
+export { figureText, namedFigures, tellingUnit } from './description/figureWords.ts';
+export type { NamedFigure } from './description/figureWords.ts';
 export { ModuleDescription } from './description/moduleDescription.ts';
 export { FaceRow, PartTerminal, TerminalRole } from './description/terminals.ts';
 export type { FaceGlyph } from './description/terminals.ts';
@@ -20,6 +22,16 @@ export {
   tellingTerminals,
 } from './deviceType.ts';
 export type { ContactRating, DeviceOutput, DeviceType, LoadRating, ResistanceElement } from './deviceType.ts';
+export {
+  isNameSettled,
+  outputToCopy,
+  withChannel,
+  withCommonFrom,
+  withOutput,
+  withTerminalNamed,
+  withoutChannel,
+  withoutOutput,
+} from './editing.ts';
 export type { FitCheck, PlateFact } from './handling/handling.ts';
 export { PULSE_WIDTHS } from './handling/menu.ts';
 export { BAUDS, FRAMES } from './handling/talking.ts';

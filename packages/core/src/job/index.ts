@@ -11,6 +11,7 @@ export { JobIndex, otherEnd } from './jobIndex.ts';
 export type { ChannelPlace, Rail } from './jobIndex.ts';
 export { fromVersion1 } from './jobVersion1.ts';
 export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
+export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';
 export type { Present, Seen } from './presentValues.ts';

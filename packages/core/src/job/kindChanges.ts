@@ -6,6 +6,7 @@ import {
   problemsOfDevice,
   problemsOfModule,
 } from '../catalog/index.ts';
+import type { Figure } from '../catalog/index.ts';
 import type { Device, JobContent, Module } from '../model/index.ts';
 import { JobProblem, pathText } from '../model/index.ts';
 import { convert } from '../units/index.ts';
@@ -31,7 +32,7 @@ export function setFigure(
   const type = device ? types.findDevice(bare(device)) : module && types.findModule(bare(module));
   const typical = figuresIn(type?.description).find((found) => found.path === path)?.figure;
   if (!typical) return refuse('path', `This part has no figure “${path}”.`);
-  const own = figure && { ...inUnit(figure, typical.unit), ...actor };
+  const own = figure && { ...possible(inUnit(figure, typical.unit), typical), ...actor };
   const patched = <T extends Device | Module>(row: T): T => {
     if (row.id !== itemId) return row;
     const { [path]: __, ...others } = row.figures ?? {};
@@ -40,6 +41,19 @@ export function setFigure(
     return (Object.keys(next).length ? { ...rest, figures: next } : rest) as T;
   };
   return { ...job, devices: job.devices.map(patched), modules: job.modules.map(patched) };
+}
+
+/** @throws JobProblem for what no part can have: less than nothing, or no resistance at all where there is one. */
+function possible(figure: NewFigure, typical: Figure): NewFigure {
+  const below = [typical.min, typical.nominal, typical.max].some((value) => (value ?? 0) < 0);
+  for (const name of ['min', 'nominal', 'max'] as const) {
+    const value = figure[name];
+    if (value === undefined || below) continue;
+    if (value < 0) refuse(`figure.${name}`, 'This figure is 0 or more.');
+    if (value === 0 && typical.unit === 'Ω' && name !== 'min')
+      refuse(`figure.${name}`, 'A resistance is more than 0 Ω.');
+  }
+  return figure;
 }
 
 type NewFigure = NonNullable<Of<'setFigure'>['figure']>;

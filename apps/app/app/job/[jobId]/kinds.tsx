@@ -1,0 +1,1 @@
+export { KindsScreen as default } from '../../../src/kinds/KindsScreen';

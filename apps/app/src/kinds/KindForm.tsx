@@ -1,0 +1,111 @@
+import type { JobView } from '@keypost/api';
+import {
+  DeviceDescription,
+  ModuleDescription,
+  problemsOfDevice,
+  problemsOfModule,
+} from '@keypost/core/catalog';
+import type { OwnCollection } from '@keypost/core/job';
+import type { Problem } from '@keypost/core/model';
+import { pathText } from '@keypost/core/model';
+import { useMemo, useState } from 'react';
+import { FormFoot } from '../data/FormFoot';
+import { expecting, useSave } from '../data/useSave';
+import { Field } from '../ui/Field';
+import { Plate, Row } from '../ui/Plate';
+import { Words } from '../ui/Words';
+import { ChannelsPlate } from './ChannelsPlate';
+import { DescriptionFigures } from './DescriptionFigures';
+import { OutputsPlate } from './OutputsPlate';
+import { ParametersPlate } from './ParametersPlate';
+import { TerminalsPlate } from './TerminalsPlate';
+
+/** What is being made or changed: a description, and whether it is one of the job already. */
+export interface Draft {
+  readonly collection: OwnCollection;
+  readonly description: Record<string, unknown>;
+  readonly isNew: boolean;
+}
+
+/** One kind in one form; what is not sound about it is told while it is changed. */
+export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft; onDone: () => void }) {
+  const saver = useSave(view);
+  const [description, setDescription] = useState(draft.description as DeviceDescription | ModuleDescription);
+  const [asked, setAsked] = useState(false);
+  const { collection } = draft;
+  const problems = useMemo(() => problemsOf(collection, description), [collection, description]);
+  const [seen] = useState(() => (draft.isNew ? [] : expecting(view, collection, description.id)));
+  const change = (patch: Partial<DeviceDescription & ModuleDescription>) =>
+    setDescription({ ...description, ...patch });
+  const store = () => {
+    if (problems.length) return setAsked(true);
+    // What is not said is left out, as in a file.
+    const plain = JSON.parse(JSON.stringify(description)) as Record<string, unknown>;
+    const own = { id: description.id, description: plain };
+    return void saver.save({ kind: 'setOwnKind', collection, own }, { expects: seen, then: onDone });
+  };
+  return (
+    <>
+      <Plate title="What it is">
+        <Row first className="gap-4">
+          <Field
+            label="Name"
+            value={description.name}
+            onChange={(name) => change({ name })}
+            maxLength={100}
+            hint="What it is, without maker and part number"
+          />
+          <Field
+            label="In two words"
+            value={description.title}
+            onChange={(title) => change({ title })}
+            maxLength={40}
+            hint="As on its plate in the drawing"
+          />
+        </Row>
+      </Plate>
+      <TerminalsPlate description={description} onChange={setDescription} />
+      {'outputs' in description ? (
+        <OutputsPlate description={description} onChange={setDescription} />
+      ) : (
+        <ChannelsPlate description={description} onChange={setDescription} />
+      )}
+      <DescriptionFigures description={description} onChange={setDescription} />
+      <ParametersPlate description={description} onChange={setDescription} />
+      <Plate>
+        <Row first className="gap-3">
+          {asked && <Problems problems={problems} />}
+          <FormFoot view={view} saver={saver} label="Store the kind" onStore={store} onDone={onDone} />
+        </Row>
+      </Plate>
+    </>
+  );
+}
+
+function Problems({ problems }: { problems: readonly Problem[] }) {
+  if (!problems.length) return <Words as="small">Nothing is wrong with it any more.</Words>;
+  return (
+    <>
+      <Words as="fail">It cannot be stored yet:</Words>
+      {problems.slice(0, 6).map(({ path, message }) => (
+        <Words key={`${path} ${message}`} as="fail">
+          {message}
+        </Words>
+      ))}
+    </>
+  );
+}
+
+/** Everything that is not sound about a description. */
+function problemsOf(collection: Draft['collection'], description: unknown): Problem[] {
+  const schema = collection === 'ownDevices' ? DeviceDescription : ModuleDescription;
+  const read = schema.safeParse(JSON.parse(JSON.stringify(description)));
+  if (!read.success)
+    return read.error.issues.map(({ path, message }) => ({
+      path: pathText(path),
+      message: `${pathText(path)}: ${message}`,
+    }));
+  return collection === 'ownDevices'
+    ? problemsOfDevice(read.data as DeviceDescription)
+    : problemsOfModule(read.data as ModuleDescription);
+}

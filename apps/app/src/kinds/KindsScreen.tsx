@@ -1,0 +1,154 @@
+import type { JobView } from '@keypost/api';
+import { partTypesOf } from '@keypost/core/catalog';
+import { readKindFile } from '@keypost/core/job';
+import { JobProblem } from '@keypost/core/model';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { pickFile } from '../data/saveFile';
+import { useJobId } from '../job/useJobId';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Plate, Row } from '../ui/Plate';
+import { PageHead, Screen } from '../ui/Screen';
+import { Select } from '../ui/Select';
+import { Words } from '../ui/Words';
+import { KindForm } from './KindForm';
+import type { Draft } from './KindForm';
+import { KindRow, LibraryRow } from './KindRows';
+import { useLibrary } from './library';
+
+/** Not in the list: kinds of devices and modules of one's own, in this job and in one's library. */
+export function KindsScreen() {
+  const jobId = useJobId();
+  const job = useJob(jobId);
+  return (
+    <Screen
+      narrow
+      head={
+        <PageHead title="Not in the list" over={job.data?.content.name ?? ''} back={`/job/${jobId}/about`} />
+      }
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
+        {(view) => <Kinds view={view} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function Kinds({ view }: { view: JobView }) {
+  const [draft, setDraft] = useState<Draft>();
+  const done = () => setDraft(undefined);
+  if (draft) return <KindForm view={view} draft={draft} onDone={done} />;
+  return (
+    <>
+      <Words as="body">
+        Start from the kind that comes nearest and change what its datasheet says otherwise: leads, outputs,
+        channels, figures. It is solved like any other.
+      </Words>
+      <StartPlate view={view} onDraft={setDraft} />
+      <JobPlate view={view} onDraft={setDraft} />
+      <LibraryPlate view={view} />
+    </>
+  );
+}
+
+function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
+  const { of } = useLocalSearchParams<{ of?: string }>();
+  const types = partTypesOf(view.content);
+  const [chosen, setChosen] = useState(of === 'module' ? 'm:di8-both-8' : `d:${types.devices[0]?.id ?? ''}`);
+  const [refused, setRefused] = useState<string>();
+  const options = [
+    ...types.devices.map(({ id, name, group }) => ({ value: `d:${id}`, label: name, group })),
+    ...types.modules.map(({ id, name, group }) => ({
+      value: `m:${id}`,
+      label: name,
+      group: `Module: ${group}`,
+    })),
+  ];
+  const start = () => {
+    const typeId = chosen.slice(2);
+    const isModule = chosen.startsWith('m:');
+    const like = isModule ? types.module({ typeId }) : types.device({ typeId });
+    const description = { ...like.description, id: freeId(view, like.id), name: `${like.name}, own` };
+    onDraft({ collection: isModule ? 'ownModules' : 'ownDevices', description, isNew: true });
+  };
+  const read = async () => {
+    const text = await pickFile('.json,application/json');
+    if (text === undefined) return;
+    try {
+      const { collection, own } = readKindFile(text);
+      onDraft({ collection, description: own.description, isNew: true });
+    } catch (error) {
+      if (!(error instanceof JobProblem)) throw error;
+      setRefused(said(error));
+    }
+  };
+  return (
+    <Plate title="A kind of your own">
+      <Row first className="gap-4">
+        <Select label="Comes nearest to" value={chosen} options={options} onChange={setChosen} />
+        <Button label="Start from it" kind="main" onPress={start} />
+        <Button label="Read its file" onPress={() => void read()} />
+        {refused && (
+          <Notice actions={<Button label="Close" onPress={() => setRefused(undefined)} />}>{refused}</Notice>
+        )}
+      </Row>
+    </Plate>
+  );
+}
+
+/** What is wrong with a description, a line each. */
+const said = ({ problems }: JobProblem): string =>
+  [
+    'It was not taken, and nothing was changed.',
+    ...problems.slice(0, 6).map(({ path, message }) => (path ? `${path}: ${message}` : message)),
+  ].join('\n');
+
+/** An id that nothing has yet, after that of the kind that it is like. */
+function freeId({ content }: JobView, like: string): string {
+  const types = partTypesOf(content);
+  const taken = new Set([...types.devices, ...types.modules].map(({ id }) => id));
+  const base = like.replace(/-own\d*$/, '').slice(0, 40);
+  for (let n = 1; ; n++) {
+    const id = `${base}-own${n === 1 ? '' : n}`;
+    if (!taken.has(id)) return id;
+  }
+}
+
+function JobPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
+  const rows = (['ownDevices', 'ownModules'] as const).flatMap((collection) =>
+    view.content[collection].map((own) => ({ collection, own })),
+  );
+  return (
+    <Plate title="In this job" aside={<Words as="mono">{String(rows.length)}</Words>}>
+      {rows.length === 0 && (
+        <Row first>
+          <Words as="soft">None yet.</Words>
+        </Row>
+      )}
+      {rows.map(({ collection, own }, i) => (
+        <KindRow
+          key={`${collection} ${own.id}`}
+          view={view}
+          kind={{ collection, ...own }}
+          first={i === 0}
+          onEdit={() => onDraft({ collection, description: own.description, isNew: false })}
+        />
+      ))}
+    </Plate>
+  );
+}
+
+function LibraryPlate({ view }: { view: JobView }) {
+  const library = useLibrary();
+  if (library.length === 0) return null;
+  return (
+    <Plate title="In your library" aside={<Words as="mono">{String(library.length)}</Words>}>
+      {library.map((kind, i) => (
+        <LibraryRow key={`${kind.collection} ${kind.id}`} view={view} kind={kind} first={i === 0} />
+      ))}
+    </Plate>
+  );
+}
