@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { partTypesOf } from '@keypost/core/catalog';
+import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
 import { readKindFile } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import { useLocalSearchParams } from 'expo-router';
@@ -57,7 +57,9 @@ function Kinds({ view }: { view: JobView }) {
 function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
   const { of } = useLocalSearchParams<{ of?: string }>();
   const types = partTypesOf(view.content);
-  const [chosen, setChosen] = useState(of === 'module' ? 'm:di8-both-8' : `d:${types.devices[0]?.id ?? ''}`);
+  const [chosen, setChosen] = useState(
+    of === 'module' ? `m:${USUAL_MODULE}` : `d:${types.devices[0]?.id ?? ''}`,
+  );
   const [refused, setRefused] = useState<string>();
   const options = [
     ...types.devices.map(({ id, name, group }) => ({ value: `d:${id}`, label: name, group })),

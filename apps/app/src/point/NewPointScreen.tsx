@@ -1,7 +1,7 @@
 import type { JobView } from '@keypost/api';
 import type { JobIndex, Change, SingleChange } from '@keypost/core/job';
 import { applyChange, NOBODY } from '@keypost/core/job';
-import { outputOfType } from '@keypost/core/catalog';
+import { outputOfType, USUAL_DEVICE } from '@keypost/core/catalog';
 import type { DeviceOutput } from '@keypost/core/catalog';
 import { statusIn } from '@keypost/core/verdict';
 import type { VerdictStatus } from '@keypost/core/verdict';
@@ -48,7 +48,7 @@ const FIRST: PointTexts = {
   tag: '',
   name: '',
   bit: 'direct',
-  typeId: 'inductive-3w',
+  typeId: USUAL_DEVICE,
   outputId: 'output',
   kind: 'pnp',
   logic: 'no',

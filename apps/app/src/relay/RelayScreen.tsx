@@ -1,3 +1,4 @@
+import { LAMP_IDS } from '@keypost/core/catalog';
 import type { RelayDuty, RelayWish } from '@keypost/core/planning';
 import { useEffect, useMemo, useState } from 'react';
 import { PointSubPage } from '../point/PointSubPage';
@@ -44,14 +45,14 @@ function RelayPlanner({ point }: { point: OpenPoint }) {
 }
 
 function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties): RelayWish {
-  const lamp = (volts: string, own: string, on: 'present' | 'away'): RelayDuty[] =>
+  const lamp = (volts: Duties['lampOn'], own: string, on: 'present' | 'away'): RelayDuty[] =>
     volts === 'none'
       ? []
       : [
           {
             kind: 'load',
             tag: own,
-            typeId: volts === '230' ? 'lamp-230' : 'lamp-led-24',
+            typeId: LAMP_IDS[volts],
             on,
             bothLines: false,
           },

@@ -1,10 +1,12 @@
 export {
   DEVICE_TYPES,
   DRY_CONTACT_ID,
+  LAMP_IDS,
   MODULE_TYPES,
   RELAY_TYPES,
   RESISTOR_ID,
   STACK_LIGHT_ID,
+  USUAL_DEVICE,
 } from './catalog.ts';
 export { DeviceDescription } from './description/deviceDescription.ts';
 export type { OperatingState } from './description/expression.ts';
