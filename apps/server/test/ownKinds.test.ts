@@ -4,7 +4,7 @@ import { applyChange, JobIndex, kindFileSchema, readKindFile, writeKindFile } fr
 import type { Change } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
 import type { JobContent, Point } from '@keypost/core/model';
-import { ideal, proofPlan, resultOf } from '@keypost/core/proving';
+import { ideal, openJobFile, proofPlan, resultOf } from '@keypost/core/proving';
 import { judge } from '@keypost/core/verdict';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -135,6 +135,44 @@ describe('a sensor with two outputs, of one file', () => {
   });
 });
 
+test('a switching output and a current output serve two points; one taken off its channel leaves the other', () => {
+  const range = { low: 200, high: 2000, unit: 'mm' };
+  const about = (id: string, outputId: string): Point => ({ ...point(id, outputId), range });
+  const type = partTypesOf(emptyJob('T', '')).devices.find(
+    ({ outputs }) =>
+      outputs.some(({ landsOn }) => landsOn === 'signal') &&
+      outputs.some(({ landsOn }) => landsOn === 'switched'),
+  );
+  const value = type?.outputs.find(({ landsOn }) => landsOn === 'signal')?.id ?? '';
+  const level = type?.outputs.find(({ landsOn }) => landsOn === 'switched')?.id ?? '';
+  const job = after(
+    emptyJob('T', ''),
+    {
+      kind: 'addModule',
+      module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
+      commons: ['-'],
+    },
+    {
+      kind: 'addModule',
+      module: { id: 'ai', tag: 'AI 1', typeId: 'ai4-switch', firstByte: 10 },
+      commons: ['-', '-', '-', '-'],
+    },
+    {
+      kind: 'addPoint',
+      point: about('lt-1', value),
+      device: { id: 'b1', tag: 'B1', typeId: type?.id ?? '' },
+      place: { moduleId: 'ai', channel: 0 },
+    },
+    { kind: 'addPoint', point: about('ls-1', level), device: null, place: { moduleId: 'm', channel: 0 } },
+  );
+  const status = (content: JobContent, id: string) => judge(analyse(new JobIndex(content), id)).status;
+  expect([status(job, 'lt-1'), status(job, 'ls-1')]).toEqual(['works', 'works']);
+  const off = after(job, { kind: 'assign', pointId: 'ls-1', place: null });
+  expect([status(off, 'lt-1'), status(off, 'ls-1')]).toEqual(['works', 'open']);
+  const other = after(job, { kind: 'assign', pointId: 'lt-1', place: null });
+  expect([status(other, 'lt-1'), status(other, 'ls-1')]).toEqual(['open', 'works']);
+});
+
 describe('a figure of one’s own', () => {
   const bare = (): JobContent =>
     after(
@@ -178,6 +216,35 @@ describe('a figure of one’s own', () => {
   });
 });
 
+test('0.6 mA of leakage of one two-wire sensor moves its readings and the limits of its proof', () => {
+  const job = after(
+    emptyJob('T', ''),
+    {
+      kind: 'addModule',
+      module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
+      commons: ['-'],
+    },
+    {
+      kind: 'addPoint',
+      point: { id: 'p', tag: 'PX-1', name: 'P', deviceId: 'd', bit: 'direct' },
+      device: { id: 'd', tag: 'PX-1', typeId: 'inductive-2w-dc' },
+      place: { moduleId: 'm', channel: 0 },
+    },
+  );
+  const own = after(job, {
+    kind: 'setFigure',
+    itemId: 'd',
+    path: 'behaviours.output.leakage',
+    figure: { nominal: 0.6, unit: 'mA', from: 'name-plate' },
+  });
+  const limits = (content: JobContent) =>
+    proofPlan(analyse(new JobIndex(content), 'p'))
+      .groups.flatMap(({ checks }) => checks)
+      .find(({ key }) => key === 'away.volts')?.expected;
+  expect(analyse(new JobIndex(own), 'p').away.inputAmps?.nom).toBeCloseTo(0.0006, 4);
+  expect(limits(own)).not.toEqual(limits(job));
+});
+
 describe('a file of a kind', () => {
   const wrong = (
     change: (file: Record<string, never> & { description: Record<string, unknown> }) => void,
@@ -213,5 +280,18 @@ describe('a file of a kind', () => {
     expect(JSON.parse(writeKindFile(collection, own.description))).toEqual(JSON.parse(TWO_OUTPUTS));
     expect(JSON.parse(read('docs/device.schema.json'))).toEqual(kindFileSchema('ownDevices'));
     expect(JSON.parse(read('docs/module.schema.json'))).toEqual(kindFileSchema('ownModules'));
+  });
+});
+
+describe('the job files among the examples', () => {
+  test.each([
+    ['pump-room', { 'PX-1': 'works', 'PX-2': 'cannot', 'PT-1': 'works' }],
+    ['tank-two-outputs', { 'LS-1': 'works', 'LS-2': 'works' }],
+  ])('%s is read, and says what it shows', (name, verdicts) => {
+    const job = openJobFile(read(`examples/${name}.keypost.json`));
+    const index = new JobIndex(job);
+    expect(
+      Object.fromEntries(job.points.map(({ id, tag }) => [tag, judge(analyse(index, id)).status])),
+    ).toEqual(verdicts);
   });
 });

@@ -38,7 +38,9 @@ function Destinations({ wide }: { wide: boolean }) {
   const rest = path.slice(base.length);
   const here = UNDER_PANEL.some((p) => rest === p || rest.startsWith(`${p}/`))
     ? '/panel'
-    : (['/panel', '/log', '/about'].find((p) => rest === p) ?? '');
+    : rest === '/kinds'
+      ? '/about'
+      : (['/panel', '/log', '/about'].find((p) => rest === p) ?? '');
   return (
     <View
       role="navigation"

@@ -3,18 +3,18 @@ import { after } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { resistanceBetween } from '../circuit/resistance.ts';
 import { solve } from '../circuit/solve.ts';
-import { analyse } from '../analysis/analysis.ts';
+import { analyse } from './analysis.ts';
 import { assemble } from '../network/assemble.ts';
-import { JobIndex } from './jobIndex.ts';
-import { loopBudget } from '../analysis/loopBudget.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { loopBudget } from './loopBudget.ts';
 import { scopeOf } from '../network/scope.ts';
 
 // Worked by hand in docs/accuracy.md; the figures here are those of that page.
 const of = (job: JobContent) => analyse(new JobIndex(job), 'px-1');
 
 /** Within half a percent, or the last digit that the page gives. */
-function near(value: number, override: number, digit = 0): void {
-  expect(Math.abs(value - override)).toBeLessThanOrEqual(Math.max(Math.abs(override) * 0.005, digit));
+function near(value: number, byHand: number, digit = 0): void {
+  expect(Math.abs(value - byHand)).toBeLessThanOrEqual(Math.max(Math.abs(byHand) * 0.005, digit));
 }
 
 test('a two-wire sensor leaks 1.5 mA into a type 1 input: 5.9 V, undecided', () => {
