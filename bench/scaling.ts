@@ -1,6 +1,17 @@
 import { analyse } from '@keypost/core/analysis';
 import { applyHistory, JobIndex } from '@keypost/core/job';
-import { budgetAt, chainOf, coupleMillivolts, coupleTemperature, executeAll, ohmsOf, plcCode, sweepChain, temperatureOf, thermometerElement } from '@keypost/core/scaling';
+import {
+  budgetAt,
+  chainOf,
+  coupleMillivolts,
+  coupleTemperature,
+  executeAll,
+  ohmsOf,
+  plcCode,
+  sweepChain,
+  temperatureOf,
+  thermometerElement,
+} from '@keypost/core/scaling';
 import { emptyJob, Scaling } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
 import type { CodeWish, PointChain } from '@keypost/core/scaling';

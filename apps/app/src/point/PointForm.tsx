@@ -79,7 +79,7 @@ const typeOptions = (types: PartTypes) =>
     .map(({ id, name, group }) => ({ value: id, label: name, group }));
 
 const BITS = [
-  { value: 'direct', label: 'As the lamp' },
+  { value: 'direct', label: 'As the LED' },
   { value: 'inverted', label: 'Turned round' },
 ] as const;
 
