@@ -72,6 +72,11 @@ test('a figure of one sensor’s own datasheet is solved with at once, told in t
   await figures.getByRole('button', { name: 'Store' }).click();
   await expect(figures).toContainText(/datasheet, page 2; \w+/);
   await expect(verdict(page)).toContainText(/the sensor leaks while it is off/);
+  await page.goto('/job/tern-rock/point/px-201/log');
+  await expect(
+    page.getByText(/Leakage while off 2\.6\smA, at most 2\.8, from datasheet, page 2/),
+  ).toBeVisible();
+  await page.goto('/job/tern-rock/point/px-201/parts');
   await figures.getByRole('button', { name: 'Back to the typical figure' }).click();
   await expect(verdict(page)).toContainText('Works.');
 });

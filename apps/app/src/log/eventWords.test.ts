@@ -41,6 +41,19 @@ test('each kind of event is a sentence', () => {
   );
 });
 
+test('a figure of one’s own says what it is, how much, and from which paper', () => {
+  const row = { tag: 'PX-1', typeId: 'inductive-3w' };
+  const figures = {
+    'behaviours.output.leakage': { nominal: 0.0006, unit: 'A', from: 'datasheet, page 2', by: 'JT', at: 'x' },
+  };
+  expect(event('devices', row, { ...row, figures })).toBe(
+    'Device PX-1 changed: Leakage while off 0.6\u00a0mA, from datasheet, page 2',
+  );
+  expect(event('devices', { ...row, figures }, { ...row, figures: undefined })).toBe(
+    'Device PX-1 changed: Leakage while off as is typical again',
+  );
+});
+
 test('a result says pass or fail with what was seen', () => {
   const result = {
     check: 'present.volts',

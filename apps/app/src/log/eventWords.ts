@@ -1,9 +1,9 @@
 import type { JobEvent } from '@keypost/api';
 import { parametersOf } from '@keypost/core/job';
 import { plain } from '@keypost/core/units';
-import { valueWords } from '@keypost/core/catalog';
+import { figureText, namedFigures, partTypesOf, valueWords } from '@keypost/core/catalog';
 import { COLLECTIONS } from '@keypost/core/model';
-import type { Calibration, FieldDescriptor, JobContent, Result, Stamp } from '@keypost/core/model';
+import type { Calibration, FieldDescriptor, JobContent, OwnFigure, Result, Stamp } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
 import { checkName, resultWords } from '@keypost/core/proving';
 
@@ -24,7 +24,7 @@ export function eventWords({ collection, before, after }: JobEvent, job?: JobCon
   const thing = `${label} ${nameOf(after ?? before ?? {})}`;
   if (!before) return `${thing} added${ends(after)}`;
   if (!after) return `${thing} removed${ends(before)}`;
-  return `${thing} changed: ${differences(before, after, fields)}`;
+  return `${thing} changed: ${differences(before, after, fields, job)}`;
 }
 
 /** Who did it and when: a stamp or result carries that itself, even when it came in with a file. */
@@ -94,14 +94,35 @@ function differences(
   before: Fields,
   after: Fields,
   fields: Readonly<Record<string, FieldDescriptor>>,
+  job: JobContent | undefined,
 ): string {
   return Object.keys(after)
     .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
     .map((key) => {
+      if (key === 'figures') return figureDifferences(before, after, job);
       const { label = key, folded } = fields[key] ?? {};
       return folded ? label : `${label} ${text(before[key])} → ${text(after[key])}`;
     })
     .join(', ');
+}
+
+/** Which figures of a part's own datasheet are others now, each with where it stands. */
+function figureDifferences(before: Fields, after: Fields, job: JobContent | undefined): string {
+  const [was, now] = [before, after].map(({ figures }) => (figures ?? {}) as Record<string, OwnFigure>);
+  const types = job && partTypesOf(job);
+  const row = { typeId: text(after.typeId) };
+  const type = types?.findDevice(row) ?? types?.findModule(row);
+  const named = type ? namedFigures(type.description) : [];
+  return [...new Set([...Object.keys(was ?? {}), ...Object.keys(now ?? {})])]
+    .filter((path) => JSON.stringify(was?.[path]) !== JSON.stringify(now?.[path]))
+    .map((path) => {
+      const label = named.find((figure) => figure.path === path)?.label ?? path;
+      const own = now?.[path];
+      return own
+        ? `${label} ${figureText({ ...own, source: own.from })}, from ${own.from}`
+        : `${label} as is typical again`;
+    })
+    .join('; ');
 }
 
 function text(value: unknown): string {
