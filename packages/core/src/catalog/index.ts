@@ -38,6 +38,7 @@ export type { FitCheck, PlateFact } from './handling/handling.ts';
 export { PULSE_WIDTHS } from './handling/menu.ts';
 export { BAUDS, FRAMES } from './handling/talking.ts';
 export type { SerialFrame } from './handling/talking.ts';
+export { problemsOfKind } from './kindProblems.ts';
 export type { ModuleType } from './moduleType.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
 export { allowedWords, readValue, valueWords } from './parameters.ts';

@@ -1,14 +1,7 @@
-import {
-  DeviceDescription,
-  figuresIn,
-  ModuleDescription,
-  partTypesOf,
-  problemsOfDevice,
-  problemsOfModule,
-} from '../catalog/index.ts';
+import { figuresIn, partTypesOf, problemsOfKind } from '../catalog/index.ts';
 import type { Figure } from '../catalog/index.ts';
 import type { Device, JobContent, Module } from '../model/index.ts';
-import { JobProblem, pathText } from '../model/index.ts';
+import { JobProblem } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 
@@ -80,18 +73,9 @@ function inUnit(figure: NewFigure, unit: string): NewFigure {
 
 /** What a description of one's own lacks to be sound. @throws JobProblem with everything that is wrong. */
 export function setOwnKind(job: JobContent, { collection, own }: Of<'setOwnKind'>): JobContent {
-  const schema = collection === 'ownDevices' ? DeviceDescription : ModuleDescription;
-  const read = schema.safeParse(own.description);
-  if (!read.success)
-    throw new JobProblem(
-      read.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
-    );
-  const problems =
-    collection === 'ownDevices'
-      ? problemsOfDevice(read.data as DeviceDescription)
-      : problemsOfModule(read.data as ModuleDescription);
-  if (problems.length) throw new JobProblem(problems);
-  if (own.id !== read.data.id) refuse('id', 'The row and its description need the same id.');
+  const problems = problemsOfKind(collection, own.description);
+  if (problems.length) throw new JobProblem([...problems]);
+  if (own.id !== own.description.id) refuse('id', 'The row and its description need the same id.');
   const rows = job[collection];
   const next = rows.some(({ id }) => id === own.id)
     ? rows.map((row) => (row.id === own.id ? own : row))

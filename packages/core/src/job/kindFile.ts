@@ -1,10 +1,5 @@
 import { z } from 'zod';
-import {
-  DeviceDescription,
-  ModuleDescription,
-  problemsOfDevice,
-  problemsOfModule,
-} from '../catalog/index.ts';
+import { DeviceDescription, ModuleDescription, problemsOfKind } from '../catalog/index.ts';
 import { JobProblem, pathText } from '../model/index.ts';
 import type { OwnKind } from '../model/index.ts';
 import { parseJson } from './parseJson.ts';
@@ -69,10 +64,7 @@ export function readKindFile(text: string): { collection: OwnCollection; own: Ow
       read.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
     );
   const { description } = read.data;
-  const problems =
-    collection === 'ownDevices'
-      ? problemsOfDevice(description as DeviceDescription)
-      : problemsOfModule(description as ModuleDescription);
+  const problems = problemsOfKind(collection, description);
   if (problems.length)
     throw new JobProblem(
       problems.slice(0, 20).map(({ path, message }) => ({ path: `description.${path}`, message })),

@@ -1,13 +1,5 @@
-import {
-  DEVICE_TYPES,
-  DeviceDescription,
-  MODULE_TYPES,
-  ModuleDescription,
-  problemsOfDevice,
-  problemsOfModule,
-} from '../catalog/index.ts';
+import { DEVICE_TYPES, MODULE_TYPES, problemsOfKind } from '../catalog/index.ts';
 import type { JobContent, Problem } from '../model/index.ts';
-import { pathText } from '../model/index.ts';
 
 const SHIPPED = {
   ownDevices: new Set(DEVICE_TYPES.map(({ id }) => id)),
@@ -26,21 +18,10 @@ export function checkOwnKinds(job: JobContent): Problem[] {
             message: `“${id}” is the id of a kind that ships with Key Post. Choose another.`,
           },
         ];
-      if (collection === 'ownDevices') {
-        const read = DeviceDescription.safeParse(description);
-        return read.success ? under(path, problemsOfDevice(read.data)) : under(path, issues(read.error));
-      }
-      const read = ModuleDescription.safeParse(description);
-      return read.success ? under(path, problemsOfModule(read.data)) : under(path, issues(read.error));
+      return problemsOfKind(collection, description).map((problem) => ({
+        path: `${path}.description.${problem.path}`,
+        message: problem.message,
+      }));
     }),
   );
 }
-
-const issues = ({
-  issues: found,
-}: {
-  issues: readonly { path: readonly PropertyKey[]; message: string }[];
-}): Problem[] => found.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message }));
-
-const under = (path: string, problems: readonly Problem[]): Problem[] =>
-  problems.map((problem) => ({ path: `${path}.description.${problem.path}`, message: problem.message }));
