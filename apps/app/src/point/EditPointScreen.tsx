@@ -82,10 +82,9 @@ function EditPoint({ point }: { point: OpenPoint }) {
     ...rangeTexts(row.range),
   });
   // Where other points are about the same device, it stays what it is.
-  const others = point.index.pointsFor(device.id).filter(({ id }) => id !== row.id);
-  const claimed = new Set(others.map((other) => point.index.outputOf(other)?.id));
-  const shared = others.some(({ deviceId }) => deviceId === device.id);
-  const free = point.type.outputs.filter(({ id }) => !claimed.has(id));
+  const shared = point.index.pointsAbout(device.id).length > 1;
+  const unclaimed = point.index.freeOutputs(device);
+  const free = point.type.outputs.filter((each) => each.id === output.id || unclaimed.includes(each));
   const back = () => router.navigate(point.base as never);
   const submit = form.handleSubmit(async (values) => {
     const { tag, name } = values;

@@ -160,13 +160,7 @@ function sharable(index: JobIndex): { device: Device; free: readonly DeviceOutpu
   return index.job.devices.flatMap((device) => {
     const { outputs, description } = index.deviceType(device);
     if (description.part || outputs.length < 2) return [];
-    const claimed = new Set(
-      index
-        .pointsFor(device.id)
-        .filter(({ deviceId }) => deviceId === device.id)
-        .map((point) => index.outputOf(point)?.id),
-    );
-    const free = outputs.filter(({ id }) => !claimed.has(id));
+    const free = index.freeOutputs(device);
     return free.length ? [{ device, free }] : [];
   });
 }

@@ -66,16 +66,20 @@ export class JobIndex {
   /** The outputs that are a point's business: its own, and for the first point of a device those of no other. */
   ownOutputs(point: Point): DeviceOutput[] {
     const device = this.deviceOf(point);
-    const type = this.deviceType(device);
     const own = this.outputOf(point);
-    const claimed = new Set(
-      this.pointsFor(device.id)
-        .filter(({ deviceId }) => deviceId === device.id)
-        .map((other) => this.outputOf(other)?.id),
-    );
-    const first = this.pointsFor(device.id).find(({ deviceId }) => deviceId === device.id);
-    const free = first?.id === point.id ? type.outputs.filter(({ id }) => !claimed.has(id)) : [];
+    const [first] = this.pointsAbout(device.id);
+    const free = first?.id === point.id ? this.freeOutputs(device) : [];
     return [...(own ? [own] : []), ...free];
+  }
+
+  /** The points that are about a device's own outputs, not those whose further part it is. */
+  pointsAbout = (deviceId: string): readonly Point[] =>
+    this.pointsFor(deviceId).filter((point) => point.deviceId === deviceId);
+
+  /** The outputs of a device that no point is about. */
+  freeOutputs(device: Device): DeviceOutput[] {
+    const claimed = new Set(this.pointsAbout(device.id).map((point) => this.outputOf(point)?.id));
+    return this.deviceType(device).outputs.filter(({ id }) => !claimed.has(id));
   }
 
   /** @throws Error when the job has no such point. */
