@@ -1,4 +1,5 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { OptionTile } from './OptionTile';
 import { Words } from './Words';
 
 /** Some of a few, at least one, all in sight. */
@@ -21,23 +22,15 @@ export function Chips<T extends string>({
     <View className="gap-1.5" role="group" aria-label={label}>
       <Words as="strong">{label}</Words>
       <View className="flex-row flex-wrap gap-2">
-        {options.map((option) => {
-          const isOn = chosen.includes(option.value);
-          return (
-            <Pressable
-              key={option.value}
-              role="checkbox"
-              aria-checked={isOn}
-              aria-label={option.label}
-              onPress={() => toggle(option.value)}
-              className={`min-h-[48px] justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-edge bg-plate'}`}
-            >
-              <Words as="strong" className={isOn ? 'text-plate' : ''}>
-                {option.label}
-              </Words>
-            </Pressable>
-          );
-        })}
+        {options.map(({ value, label: name }) => (
+          <OptionTile
+            key={value}
+            role="checkbox"
+            label={name}
+            isOn={chosen.includes(value)}
+            onPress={() => toggle(value)}
+          />
+        ))}
       </View>
     </View>
   );

@@ -1,4 +1,5 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { OptionTile } from './OptionTile';
 import { Words } from './Words';
 
 /** One of a few, all in sight. */
@@ -19,28 +20,16 @@ export function Choice<T extends string>({
     <View className="gap-1.5" role="radiogroup" aria-label={label}>
       {label && <Words as="strong">{label}</Words>}
       <View className="flex-row flex-wrap gap-2">
-        {options.map((option) => {
-          const chosen = option.value === value;
-          return (
-            <Pressable
-              key={option.value}
-              role="radio"
-              aria-checked={chosen}
-              aria-label={option.label}
-              onPress={() => onChange(option.value)}
-              className={`min-h-[48px] justify-center rounded-plate border-fine px-4 py-1.5 ${chosen ? 'border-ink bg-ink' : 'border-edge bg-plate'}`}
-            >
-              <Words as="strong" className={chosen ? 'text-plate' : ''}>
-                {option.label}
-              </Words>
-              {option.hint && (
-                <Words as="small" className={chosen ? 'text-plate opacity-80' : ''}>
-                  {option.hint}
-                </Words>
-              )}
-            </Pressable>
-          );
-        })}
+        {options.map((option) => (
+          <OptionTile
+            key={option.value}
+            role="radio"
+            label={option.label}
+            hint={option.hint}
+            isOn={option.value === value}
+            onPress={() => onChange(option.value)}
+          />
+        ))}
       </View>
       {problem && <Words as="fail">{problem}</Words>}
     </View>
