@@ -1,6 +1,7 @@
 /** The core's folders in order, as in docs/architecture.md: each may use only what stands before it. */
 const ROOMS = [
   'units',
+  'messages',
   'model',
   'circuit',
   'catalog',

@@ -55,7 +55,7 @@ export default tseslint.config(
   },
   {
     files: ['scripts/**', 'eslint.config.js', 'jest.config.js'],
-    languageOptions: { globals: { console: 'readonly', process: 'readonly' } },
+    languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } },
   },
   ...PARTS.map(({ files, no }) => ({
     files,

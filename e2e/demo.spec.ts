@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { expect, test } from '@playwright/test';
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
@@ -77,7 +78,7 @@ test('the board and the check command agree on every point', async ({ page, requ
   await expect(page.getByRole('list', { name: 'Points' }).getByRole('link')).toHaveCount(points.length);
   for (const { progress } of points) {
     const row = page.getByRole('link', { name: new RegExp(`^${progress.tag} `) });
-    await expect(row).toContainText(progress.line);
+    await expect(row).toContainText(textOf(progress.line));
     const stopped = progress.verdict.status === 'cannot';
     expect(/cannot work/.test((await row.getAttribute('aria-label'))!)).toBe(stopped);
   }

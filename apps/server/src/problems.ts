@@ -1,29 +1,35 @@
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
-import { JobProblem, pathText } from '@keypost/core/model';
+import { say, textOf } from '@keypost/core/messages';
+import type { Message, Text } from '@keypost/core/messages';
+import { JobProblem, problemsOfIssues } from '@keypost/core/model';
+import type { Problem } from '@keypost/core/model';
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+
+/** Short names of the statuses that are answered with. */
+const TITLES: Readonly<Record<number, string>> = {
+  400: 'Not allowed',
+  404: 'Not found',
+  409: 'Changed meanwhile',
+  413: 'Too large',
+  415: 'Unknown kind of content',
+  422: 'Not allowed',
+  500: 'Something broke',
+  504: 'No answer',
+};
 
 /** A refusal that becomes problem details (RFC 9457). */
 export class Refusal extends Error {
   readonly details: ProblemDetails;
-  constructor(status: number, title: string, detail: string, more: Partial<ProblemDetails> = {}) {
-    super(detail);
-    this.details = { type: 'about:blank', title, status, detail, ...more };
+  constructor(status: number, message: Message, more: Partial<ProblemDetails> = {}) {
+    super(textOf(message));
+    this.details = { ...problem(status, message), ...more };
   }
 }
 
-export const notFound = (what: string): Refusal =>
-  new Refusal(404, 'Not found', `${what} is not here. It may have been removed.`);
+export const notFound = (what: Text): Refusal => new Refusal(404, say('service.not-found', { what }));
 
-export const stale = (current: ChangedRow[]): Refusal =>
-  new Refusal(
-    409,
-    'Changed meanwhile',
-    'Somebody changed this while you worked on it. Keep yours or take theirs.',
-    {
-      current,
-    },
-  );
+export const stale = (current: ChangedRow[]): Refusal => new Refusal(409, say('service.stale'), { current });
 
 /** Turns every error into problem details; nothing of the program's inside goes out. */
 export function handleProblems(app: FastifyInstance): void {
@@ -42,45 +48,52 @@ function send(reply: FastifyReply, request: FastifyRequest, details: ProblemDeta
 
 function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails {
   if (error instanceof Refusal) return error.details;
-  if (error instanceof JobProblem) {
-    const problems = [...error.problems];
-    return invalid(422, problems);
-  }
-  if (hasZodFastifySchemaValidationErrors(error)) {
-    const problems = error.validation.map(({ instancePath, message }) => ({
-      path: pathText(
-        instancePath
-          .split('/')
-          .filter(Boolean)
-          .map((p) => (/^\d+$/.test(p) ? Number(p) : p)),
+  if (error instanceof JobProblem) return invalid(422, error.problems);
+  if (hasZodFastifySchemaValidationErrors(error))
+    return invalid(
+      400,
+      problemsOfIssues(
+        error.validation.map(({ instancePath, params, message = '' }) => ({
+          ...(params.issue as object),
+          message,
+          path: pathOf(instancePath),
+        })),
       ),
-      message: message ?? 'This value is not allowed.',
-    }));
-    return invalid(400, problems);
-  }
+    );
   switch (error.code) {
     case 'FST_ERR_CTP_BODY_TOO_LARGE':
-      return problem(
-        413,
-        'Too large',
-        'This is larger than the server takes: 16 MB for a job file, 4 MB for a change.',
-      );
+      return problem(413, say('service.too-large'));
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
-      return problem(400, 'Not JSON', 'The body is not JSON.');
+      return problem(400, say('service.not-json'));
     case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
-      return problem(415, 'Unknown kind of content', 'Send JSON, or a job file as plain text.');
+      return problem(415, say('service.content-type'));
   }
-  if (error.statusCode && error.statusCode < 500)
-    return problem(error.statusCode, 'Not possible', error.message);
+  if (error.statusCode && error.statusCode < 500) return problem(error.statusCode, say('service.cannot'));
   request.log.error(error);
-  return problem(500, 'Something broke', 'The server could not do this. Nothing was stored; try again.');
+  return problem(500, say('service.broke'));
 }
 
-function problem(status: number, title: string, detail: string): ProblemDetails {
-  return { type: 'about:blank', title, status, detail };
+const pathOf = (pointer: string): PropertyKey[] =>
+  pointer
+    .split('/')
+    .filter(Boolean)
+    .map((part) => (/^\d+$/.test(part) ? Number(part) : part));
+
+/** The code as a `type`, its parameters, and its sentence for those who have no catalog of messages. */
+function problem(status: number, message: Message): ProblemDetails {
+  return {
+    type: `/problems/${message.code}`,
+    title: TITLES[status] ?? 'Not possible',
+    status,
+    detail: textOf(message),
+    message,
+  };
 }
 
-function invalid(status: number, problems: { path: string; message: string }[]): ProblemDetails {
-  return { ...problem(status, 'Not allowed', problems[0]?.message ?? 'This is not allowed.'), problems };
+function invalid(status: number, problems: readonly Problem[]): ProblemDetails {
+  return {
+    ...problem(status, problems[0]?.message ?? say('service.not-allowed')),
+    problems: problems.map(({ path, message }) => ({ path, message, detail: textOf(message) })),
+  };
 }

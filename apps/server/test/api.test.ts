@@ -116,7 +116,8 @@ describe('refusals', () => {
     expect(empty.status).toBe(400);
     expect(empty.problems![0]).toEqual({
       path: 'change.patch.tag',
-      message: expect.stringMatching(/cannot be empty/),
+      message: { code: 'model.tag-empty-enter-such' },
+      detail: 'A tag cannot be empty. Enter one such as PE-101.',
     });
     const nobody = await refused(change(job.id, MODULE, { by: ' ' }));
     expect(nobody.detail).toMatch(/initials/);
@@ -154,7 +155,7 @@ describe('refusals', () => {
       const body = await answer.text();
       expect(body).not.toMatch(/node_modules|at .*\.ts/);
       expect(JSON.parse(body)).toMatchObject({
-        type: 'about:blank',
+        type: expect.stringMatching(/^\/problems\/(service|schema)\./),
         title: expect.any(String),
         detail: expect.any(String),
       });

@@ -82,7 +82,7 @@ describe('reading and writing a device behind a master', () => {
     const wrong = await write('lt-270-b', 'v70', '0');
     expect(wrong).toMatchObject({
       kept: false,
-      problem: { kind: 'refused', message: expect.stringContaining('Nothing is written to it') },
+      problem: { kind: 'refused', message: { code: 'service.port-description-nothing-written' } },
     });
     await practise(1, 'plug');
     await practise(1, 'fail');

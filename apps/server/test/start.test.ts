@@ -123,9 +123,9 @@ describe('the check command', () => {
     const { status, stdout } = check(file);
     expect(status).toBe(1);
     expect(stdout).toMatch(/PX-104 {2}Hatch door shut {2}\(PLC · ch 2, %IX0\.2\)\n {2}cannot: Group mixed/);
-    expect(stdout).toMatch(/way out: Put common 2 of DI 2 on 0\sV/);
+    expect(stdout).toMatch(/to change: Put common 2 of DI 2 on 0\sV/);
     expect(stdout).toMatch(
-      /Target present: sensor output on, signal 23\.0\sV, input 23\.0\sV, 6\.5\smA, lamp on, bit 1/,
+      /Target present: sensor output on, signal 23\.0\sV, input 23\.0\sV, 6\.5\smA, LED on, bit 1/,
     );
     expect(stdout).toMatch(/expect Target present: Signal: 2\d\.\d to 2\d\.\d\sV/);
     expect(stdout).toMatch(/9 of 61 points cannot work\.\n$/);

@@ -45,7 +45,13 @@ describe('the client', () => {
   });
 
   test('a refusal keeps its details, an odd answer says its status', async () => {
-    const details = { type: 'about:blank', title: 'Not allowed', status: 422, detail: 'No.' };
+    const details = {
+      type: '/problems/x',
+      title: 'Not allowed',
+      status: 422,
+      detail: 'No.',
+      message: { code: 'x' },
+    };
     const refused = await createClient('', async () => json(details, 422))('listJobs', {}).catch(
       (e: unknown) => e as ApiProblem,
     );

@@ -1,3 +1,5 @@
+import { say, textOf } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import type { z } from 'zod';
 import { ProblemDetails } from './schemas.ts';
 import { ROUTES } from './routes.ts';
@@ -74,12 +76,7 @@ async function reach(send: Fetch, url: string, request: RequestInit): Promise<Re
   try {
     return await send(url, request);
   } catch {
-    throw new ApiProblem({
-      type: 'about:blank',
-      title: 'No answer',
-      status: 0,
-      detail: 'The server does not answer. What you entered is kept here; try again when it is back.',
-    });
+    throw new ApiProblem(ownProblem(0, 'No answer', say('service.away')));
   }
 }
 
@@ -87,11 +84,15 @@ function problemFrom(status: number, text: string): ProblemDetails {
   try {
     return ProblemDetails.parse(JSON.parse(text));
   } catch {
-    return {
-      type: 'about:blank',
-      title: 'Unexpected answer',
-      status,
-      detail: `The server answered with status ${status}.`,
-    };
+    return ownProblem(status, 'Unexpected answer', say('service.unexpected', { status }));
   }
 }
+
+/** Details of what the server did not say itself. */
+const ownProblem = (status: number, title: string, message: Message): ProblemDetails => ({
+  type: `/problems/${message.code}`,
+  title,
+  status,
+  detail: textOf(message),
+  message,
+});

@@ -1,3 +1,4 @@
+import { Said } from './said.ts';
 import { TEACH_COMMANDS } from '@keypost/core/ioLink';
 import type { TeachCommand } from '@keypost/core/ioLink';
 import { z } from 'zod';
@@ -5,9 +6,9 @@ import { z } from 'zod';
 /** What came of reading a device: values that were read and kept, what it refused, and whether it went away. */
 export const ReadOutcome = z.object({
   values: z.record(z.string(), z.string()),
-  refused: z.array(z.object({ key: z.string(), message: z.string() })),
+  refused: z.array(z.object({ key: z.string(), message: Said })),
   /** Why the rest was not asked: no answer, connection broken. */
-  away: z.string().optional(),
+  away: Said.optional(),
 });
 
 /** What came of writing one parameter. Only `kept` says that it stands: it was read back and stored. */
@@ -15,7 +16,7 @@ export const WriteOutcome = z.object({
   kept: z.boolean(),
   readBack: z.string().optional(),
   /** Why it is not kept. */
-  problem: z.object({ kind: z.enum(['away', 'refused', 'differs']), message: z.string() }).optional(),
+  problem: z.object({ kind: z.enum(['away', 'refused', 'differs']), message: Said }).optional(),
 });
 
 const COMMANDS = Object.keys(TEACH_COMMANDS) as [TeachCommand, ...TeachCommand[]];
@@ -68,7 +69,7 @@ const LiveUnit = z.object({
   /** The unit or member of the plan. */
   rowId: z.string(),
   /** Why it does not answer, or refuses. */
-  problem: z.string().optional(),
+  problem: Said.optional(),
   /** Registers by the id of the value. */
   registers: z.record(z.string(), z.array(z.int())),
 });

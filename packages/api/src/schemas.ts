@@ -1,3 +1,5 @@
+import { codeOf } from '@keypost/core/messages';
+import { Said } from './said.ts';
 import { COLLECTION_NAMES, JobContent, JobHead } from '@keypost/core/model';
 import { Change } from '@keypost/core/job';
 import { z } from 'zod';
@@ -32,7 +34,7 @@ export const ChangedRow = z.object({
 export const ChangeRequest = z.object({
   /** Made by the client, so that a change sent twice is stored once. */
   changeId: z.uuid(),
-  by: z.string().trim().min(1, 'Say who you are: enter your initials.').max(40),
+  by: z.string().trim().min(1, codeOf('model.initials')).max(40),
   change: Change,
   /** Rows that the change was made from, each with the revision that was seen. */
   expects: z
@@ -72,8 +74,11 @@ export const ProblemDetails = z.object({
   type: z.string(),
   title: z.string(),
   status: z.int(),
+  /** The sentence, for those who have no catalog of messages. */
   detail: z.string(),
-  problems: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+  /** What `type` names, with its parameters. */
+  message: Said,
+  problems: z.array(z.object({ path: z.string(), message: Said, detail: z.string() })).optional(),
   current: z.array(ChangedRow).optional(),
 });
 

@@ -1,3 +1,4 @@
+import { refusalText } from '../data/refusalText';
 import type { JobView } from '@keypost/api';
 import { JobIndex } from '@keypost/core/job';
 import { problemOf } from '@keypost/core/planning';
@@ -81,7 +82,7 @@ function Allocate({ view }: { view: JobView }) {
           onPress={() => work(new Set())}
         />
       )}
-      {error && <Notice>{error.message}</Notice>}
+      {error && <Notice>{refusalText(error)}</Notice>}
       {answer && !busy && <Outcome view={view} outcome={answer} onLeave={cancel} onLeaveOut={leaveOut} />}
     </>
   );

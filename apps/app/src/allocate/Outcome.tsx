@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { partsOf, railWords } from '@keypost/core/job';
 import type { Allocated, Impossible, Placement } from '@keypost/core/planning';
@@ -107,7 +108,7 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
     return (
       <Plate
         key={id}
-        title={`${group.moduleTag} ${group.common}`}
+        title={`${textOf(group.moduleTag)} ${group.common}`}
         aside={<Words as="mono">{`on ${railWords(rail, volts)}`}</Words>}
       >
         {[...placements]
@@ -119,7 +120,7 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
               </Words>
               <View className="min-w-0 flex-1">
                 <Words as="strong">{applicant.tag}</Words>
-                <Words as="small">{sentence.replace(`${applicant.tag}: `, '')}</Words>
+                <Words as="small">{textOf(sentence).replace(`${applicant.tag}: `, '')}</Words>
               </View>
             </Row>
           ))}
@@ -141,13 +142,13 @@ function Conflicting({
       <Row first className="flex-row gap-3">
         <Mark kind="cannot" size={26} />
         <View className="flex-1 gap-1">
-          <Words as="body">{sentence}</Words>
+          <Words as="body">{textOf(sentence)}</Words>
           {conflict.length > 1 && <Words as="small">{conflict.map(({ tag }) => tag).join(', ')}</Words>}
         </View>
       </Row>
       {waysOut.map((way) => (
-        <Row key={way}>
-          <Words as="body">{way}</Words>
+        <Row key={textOf(way)}>
+          <Words as="body">{textOf(way)}</Words>
         </Row>
       ))}
       {last && (

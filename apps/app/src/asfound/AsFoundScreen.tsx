@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { ownWires, planDifferences } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -33,8 +34,8 @@ function AsFound({ point }: { point: OpenPoint }) {
         ) : (
           differences.map(({ wire, sentence, back }, i) => (
             <Row key={wire.id} first={i === 0} className="gap-2">
-              <Words as="strong">{sentence}</Words>
-              <Words as="small">{`${back}.`}</Words>
+              <Words as="strong">{textOf(sentence)}</Words>
+              <Words as="small">{`${textOf(back)}.`}</Words>
               <View className="flex-row">
                 <Button
                   label={`Wire ${wire.number} is as planned now`}

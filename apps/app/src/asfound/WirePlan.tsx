@@ -1,6 +1,6 @@
 import { Wire } from '@keypost/core/model';
 import type { Wire as WireRow } from '@keypost/core/model';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
@@ -19,9 +19,9 @@ const Form = z.object({
   number: Wire.shape.number,
   lengthM: numeric(Wire.shape.lengthM),
   mm2: section(Wire.shape.mm2, '0.75, or AWG 18'),
-  cable: z.string().trim().max(24, 'At most 24 characters fit here.'),
-  core: z.string().trim().max(12, 'At most 12 characters fit here.'),
-  ferrule: z.string().trim().max(12, 'At most 12 characters fit here.'),
+  cable: z.string().trim().max(24),
+  core: z.string().trim().max(12),
+  ferrule: z.string().trim().max(12),
 });
 
 /** What the plan says of a wire: number, length, cross-section, cable, core and ferrule. */
@@ -36,7 +36,7 @@ function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; on
   const known = useKnown();
   const [seen] = useState(() => expecting(point.view, 'wires', wire.id));
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: {
       number: wire.number,
       lengthM: String(wire.lengthM),

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { PointProgress } from '@keypost/core/proving';
 import { memo } from 'react';
 import { View } from 'react-native';
@@ -23,7 +24,7 @@ export const PointRow = memo(function PointRow({
   const stopped = row.overall === 'cannot' || row.overall === 'failed';
   return (
     <GoTo
-      label={`${row.tag} ${row.name}, ${MARK_WORDS[row.overall]}: ${row.line}`}
+      label={`${row.tag} ${row.name}, ${MARK_WORDS[row.overall]}: ${textOf(row.line)}`}
       here={chosen}
       to={`/job/${jobId}/point/${row.pointId}`}
       className={`min-h-[64px] flex-row items-center gap-3 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
@@ -41,7 +42,7 @@ export const PointRow = memo(function PointRow({
           }
           numberOfLines={3}
         >
-          {row.line}
+          {textOf(row.line)}
         </Words>
       </View>
       {!wide &&

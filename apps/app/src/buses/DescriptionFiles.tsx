@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobProblem } from '@keypost/core/model';
 import { knownDescription, MOST_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
@@ -72,7 +73,7 @@ function problemOf(text: string): string | undefined {
     if (!(error instanceof JobProblem)) throw error;
     return error.problems
       .slice(0, 5)
-      .map(({ path, message }) => (path ? `${path}: ${message}` : message))
+      .map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': '))
       .join('\n');
   }
 }

@@ -1,3 +1,4 @@
+import { schemaRefusal } from '../data/refusalText';
 import type { JobView } from '@keypost/api';
 import { Link } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
@@ -26,7 +27,7 @@ export function LinkField({
   const [text, setText] = useState(value);
   const trimmed = text.trim();
   const parsed = trimmed === '' ? undefined : Link.safeParse(trimmed);
-  const problem = parsed && !parsed.success ? parsed.error.issues[0]?.message : undefined;
+  const problem = parsed && schemaRefusal(parsed);
   return (
     <View className="gap-3">
       <Field

@@ -1,4 +1,4 @@
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import type { JobView } from '@keypost/api';
 import { MappedValue, REGISTER_TYPES } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
@@ -48,7 +48,7 @@ function OpenForm({
   const saver = useSave(view);
   const known = useKnown();
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: { name: '', table: 'input', address: '', type: 'uint16', unit: '' } as z.input<
       typeof Form
     >,

@@ -1,4 +1,4 @@
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import type { JobView } from '@keypost/api';
 import { partTypesOf } from '@keypost/core/catalog';
 import { NetworkMember, NETWORK_ROLES } from '@keypost/core/model';
@@ -40,7 +40,7 @@ export function MemberForm({
   onDone: () => void;
 }) {
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: textsOf(plan, member),
   });
   return (

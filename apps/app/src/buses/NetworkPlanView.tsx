@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { networkFaults, networkSteps } from '@keypost/core/setting';
 import type { EthernetPlan, NetworkMember } from '@keypost/core/model';
@@ -26,7 +27,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <FaultList
             title="Before anything is plugged in"
-            faults={faults.map(({ sentence }) => sentence)}
+            faults={faults.map(({ sentence }) => sentence).map(textOf)}
             clear="Addresses, masks, gateways, names and files fit together."
           />
           {wide && <Steps plan={plan} />}
@@ -69,9 +70,9 @@ function Steps({ plan }: { plan: EthernetPlan }) {
                 {String(i + 1)}
               </Words>
               <View className="min-w-0 flex-1 gap-0.5">
-                <Words as="body">{title}</Words>
-                {detail && <Words as="small">{detail}</Words>}
-                {caution && <Caution>{caution}</Caution>}
+                <Words as="body">{textOf(title)}</Words>
+                {detail && <Words as="small">{textOf(detail)}</Words>}
+                {caution && <Caution>{textOf(caution)}</Caution>}
               </View>
             </View>
           </Row>

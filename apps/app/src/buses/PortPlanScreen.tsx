@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { lineWords, portPlan } from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
@@ -102,7 +103,7 @@ function PortPlate({ view, port, numbering }: { view: JobView; port: PlannedPort
         </View>
         {problem && (
           <Words as="small" className="font-wordsemi text-wait">
-            {problem}
+            {textOf(problem)}
           </Words>
         )}
         {device && <DescriptionChoice view={view} deviceId={device.id} chosen={device.descriptionId} />}

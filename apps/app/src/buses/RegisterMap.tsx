@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { matchingFormats, registersOf } from '@keypost/core/setting';
 import type { Change } from '@keypost/core/job';
@@ -38,7 +39,7 @@ export function RegisterMap({
     <>
       {live?.problem && (
         <Row>
-          <Words as="fail">{live.problem}</Words>
+          <Words as="fail">{textOf(live.problem)}</Words>
         </Row>
       )}
       {map.map((row) => (

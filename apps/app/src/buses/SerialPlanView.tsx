@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import {
   lineOf,
@@ -37,7 +38,7 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <FaultList
             title="As it stands"
-            faults={faults}
+            faults={faults.map(textOf)}
             clear="Numbers, speed, frame, ends, loads and length fit together."
           />
           <LineDrawing plan={asSet} volts={volts} />
@@ -55,13 +56,13 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
             {naming && (
               <Row>
                 <Words as="small" className="font-wordsemi text-wait">
-                  {naming}
+                  {textOf(naming)}
                 </Words>
               </Row>
             )}
             <Row className="gap-0.5">
               {LINE_NAMES.map(({ names, words }) => (
-                <Words as="small" key={names}>{`${names}: ${words}`}</Words>
+                <Words as="small" key={textOf(names)}>{`${textOf(names)}: ${textOf(words)}`}</Words>
               ))}
             </Row>
           </Plate>

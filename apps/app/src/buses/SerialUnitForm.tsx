@@ -1,4 +1,5 @@
-import { zodResolver } from '@hookform/resolvers/zod';
+import { codeOf } from '@keypost/core/messages';
+import { schemaResolver } from '../ui/schemaResolver';
 import type { JobView } from '@keypost/api';
 import { BAUDS, FRAMES, partTypesOf } from '@keypost/core/catalog';
 import { SerialUnit } from '@keypost/core/model';
@@ -23,7 +24,9 @@ const Form = z.object({
   itemId: z.string(),
   unit: z.union([
     z.literal('').transform(() => undefined),
-    numeric(z.int().min(1, 'Unit numbers begin at 1.').max(247, 'Unit numbers end at 247.')),
+    numeric(
+      z.int().min(1, codeOf('model.unit-numbers-begin-1')).max(247, codeOf('model.unit-numbers-end-247')),
+    ),
   ]),
   baud: z.string().transform(Number),
   frame: z.enum(FRAME_NAMES),
@@ -48,7 +51,7 @@ export function SerialUnitForm({
   onDone: () => void;
 }) {
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: textsOf(plan, unit),
   });
   return (

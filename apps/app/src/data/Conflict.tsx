@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { ChangedRow, JobView } from '@keypost/api';
 import { mutate } from 'swr';
 import { Button } from '../ui/Button';
@@ -32,7 +33,7 @@ export function Conflict({
         </>
       }
     >
-      {`${details.detail}\nStored now: ${current.map(({ row }) => rowWords(row)).join('; ')}`}
+      {`${textOf(details.message)}\nStored now: ${current.map(({ row }) => rowWords(row)).join('; ')}`}
     </Notice>
   );
 }

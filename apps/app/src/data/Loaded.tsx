@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import type { ReactNode } from 'react';
 import { ActivityIndicator, View } from 'react-native';
@@ -26,7 +27,7 @@ export function Loaded<T>({
     return (
       <View className="p-4">
         <Notice actions={<Button label="Try again" kind="main" onPress={retry} />}>
-          {error.details.detail}
+          {textOf(error.details.message)}
         </Notice>
       </View>
     );

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import type { Saver } from './useSave';
@@ -17,7 +18,7 @@ export function SaveNotice({ saver }: { saver: Saver }) {
         </>
       }
     >
-      {`Not stored. ${problem.details.detail}`}
+      {`Not stored. ${textOf(problem.details.message)}`}
     </Notice>
   );
 }

@@ -1,3 +1,4 @@
+import { say, textOf } from '@keypost/core/messages';
 import { ApiProblem, patchJob } from '@keypost/api';
 import type { ChangeRequest, JobView } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
@@ -89,9 +90,18 @@ async function store(view: JobView, { changeId, change, expects }: Attempt, by: 
 /** Any error as the problem that a screen can show. */
 export function asProblem(error: unknown): ApiProblem {
   if (error instanceof ApiProblem) return error;
-  const problems = error instanceof JobProblem ? [...error.problems] : [];
-  const detail = problems[0]?.message ?? (error instanceof Error ? error.message : String(error));
-  return new ApiProblem({ type: 'about:blank', title: 'Not possible', status: 422, detail, problems });
+  const problems = error instanceof JobProblem ? error.problems : [];
+  const message =
+    problems[0]?.message ??
+    say('service.other', { said: error instanceof Error ? error.message : String(error) });
+  return new ApiProblem({
+    type: `/problems/${message.code}`,
+    title: 'Not possible',
+    status: 422,
+    detail: textOf(message),
+    message,
+    problems: problems.map((one) => ({ ...one, detail: textOf(one.message) })),
+  });
 }
 
 /** The revision of a row as it was read, to be sent along with an edit of it. */

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { LoopView, ViewPlate } from '@keypost/core/presentation';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
@@ -51,7 +52,7 @@ export function LoopDrawing({
   const scale = width / layout.width;
   const spots = touchSpots(view, layout);
   return (
-    <View style={{ width, height: layout.height * scale }} role="group" aria-label={view.summary}>
+    <View style={{ width, height: layout.height * scale }} role="group" aria-label={textOf(view.summary)}>
       <LoopSheet view={view} layout={layout} width={width} leads={leads} />
       {spots.map(({ ref, x, y, label }) => (
         <Pressable
@@ -130,7 +131,7 @@ function touchSpots(view: LoopView, { terminals, rails, bottom }: LoopLayout): T
     ...terminals.flatMap(({ terminal, owner, x, y }) => {
       if (seen.has(terminal.ref)) return [];
       seen.add(terminal.ref);
-      const stack = terminal.stack ? `, ${terminal.stack}` : '';
+      const stack = terminal.stack ? `, ${textOf(terminal.stack)}` : '';
       return [{ ref: terminal.ref, x, y, label: `Terminal ${terminal.name} of ${owner}${stack}` }];
     }),
   ];

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTokens } from '../ui/look';
 import { Lettering } from './parts';
@@ -24,7 +25,7 @@ export function Glyph({ placed: { glyph, x, y, narrow } }: { placed: PlacedGlyph
       );
     case 'opto':
     case 'resistor':
-      return <ResistorBox {...at} value={text} stopped={stopped} />;
+      return <ResistorBox {...at} value={text} stopped={textOf(stopped)} />;
     case 'coil':
       return <CoilBox {...at} on={on} value={text} />;
     case 'lamp':

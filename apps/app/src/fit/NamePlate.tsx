@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { movedBy, plateLines, plateProblem } from '@keypost/core/setting';
 import type { Change } from '@keypost/core/job';
 import type { Plate as PlateFacts } from '@keypost/core/model';
@@ -63,7 +64,7 @@ function PlateForm({
   const [texts, setTexts] = useState<PlateFacts>(() =>
     Object.fromEntries(lines.map(({ fact, typed = '' }) => [fact.key, typed])),
   );
-  const problems = lines.map(({ fact }) => plateProblem(fact, texts[fact.key] ?? ''));
+  const problems = lines.map(({ fact }) => textOf(plateProblem(fact, texts[fact.key] ?? '')));
   const change = useMemo<Change>(() => {
     const filled = Object.entries(texts).filter(([, text]) => text.trim() !== '');
     return { kind: 'setPlate', pointId: analysis.context.point.id, plate: Object.fromEntries(filled) };

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView, ApiProblem } from '@keypost/api';
 import { useRouter } from 'expo-router';
 import { Download } from '../ui/icons';
@@ -72,7 +73,7 @@ function FilePlate({ view }: { view: JobView }) {
           icon={<Download size={20} color={ink} />}
           onPress={() => void take()}
         />
-        {problem && <Notice>{problem.details.detail}</Notice>}
+        {problem && <Notice>{textOf(problem.details.message)}</Notice>}
       </Row>
     </Plate>
   );
@@ -133,7 +134,7 @@ function RemovePlate({ view }: { view: JobView }) {
           {`This removes ${view.content.name} with ${view.content.points.length} points and ${view.content.results.length} results from this server. Save its file first if you may need it.`}
         </Notice>
       )}
-      {problem && <Notice>{problem.details.detail}</Notice>}
+      {problem && <Notice>{textOf(problem.details.message)}</Notice>}
     </View>
   );
 }

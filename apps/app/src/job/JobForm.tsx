@@ -4,7 +4,7 @@ import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
 import type { SingleChange } from '@keypost/core/job';
 import type { ColourRegion } from '@keypost/core/model';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useMemo, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
@@ -55,7 +55,7 @@ export function JobForm({ view }: { view: JobView }) {
     expecting(view, 'supplies', supply.id),
   );
   const { control, handleSubmit, formState, reset } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: textsOf(view),
   });
   const submit = handleSubmit(async ({ name, site, colours, mains, volts, tolerancePercent }) => {

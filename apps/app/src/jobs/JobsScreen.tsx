@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
@@ -152,6 +153,6 @@ function BringFile({ ink }: { ink: string }) {
 function problemLines({ details }: ApiProblem): string {
   const lines = (details.problems ?? [])
     .slice(0, 5)
-    .map(({ path, message }) => (path ? `${path}: ${message}` : message));
-  return lines.length ? lines.join('\n') : details.detail;
+    .map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': '));
+  return lines.length ? lines.join('\n') : textOf(details.message);
 }

@@ -1,6 +1,7 @@
+import { codeOf, textOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import { JobContent } from '@keypost/core/model';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -18,7 +19,7 @@ import { z } from 'zod';
 const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
-  by: z.string().trim().min(1, 'Enter your initials, such as MR.').max(40),
+  by: z.string().trim().min(1, codeOf('model.initials')).max(40),
 });
 
 /** A new, empty job. */
@@ -27,7 +28,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
   const router = useRouter();
   const [problem, setProblem] = useState<ApiProblem>();
   const { control, handleSubmit, formState } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: { name: '', site: '', by },
   });
   const submit = handleSubmit(async (values) => {
@@ -52,7 +53,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
           label="Your initials"
           hint="Every stamp and result carries them"
         />
-        {problem && <Notice>{`Not stored. ${problem.details.detail}`}</Notice>}
+        {problem && <Notice>{`Not stored. ${textOf(problem.details.message)}`}</Notice>}
         <FormActions
           label="Begin"
           waiting={formState.isSubmitting}

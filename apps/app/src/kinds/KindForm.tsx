@@ -1,3 +1,4 @@
+import { say, textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import {
   DeviceDescription,
@@ -7,7 +8,7 @@ import {
 } from '@keypost/core/catalog';
 import type { OwnCollection } from '@keypost/core/job';
 import type { Problem } from '@keypost/core/model';
-import { pathText } from '@keypost/core/model';
+import { problemsOfIssues } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
@@ -88,8 +89,8 @@ function Problems({ problems }: { problems: readonly Problem[] }) {
     <>
       <Words as="fail">It cannot be stored yet:</Words>
       {problems.slice(0, 6).map(({ path, message }) => (
-        <Words key={`${path} ${message}`} as="fail">
-          {message}
+        <Words key={`${path} ${textOf(message)}`} as="fail">
+          {textOf(message)}
         </Words>
       ))}
     </>
@@ -101,9 +102,9 @@ function problemsOf(collection: Draft['collection'], description: unknown): Prob
   const schema = collection === 'ownDevices' ? DeviceDescription : ModuleDescription;
   const read = schema.safeParse(JSON.parse(JSON.stringify(description)));
   if (!read.success)
-    return read.error.issues.map(({ path, message }) => ({
-      path: pathText(path),
-      message: `${pathText(path)}: ${message}`,
+    return problemsOfIssues(read.error.issues).map(({ path, message }) => ({
+      path,
+      message: say('text.colon', { name: path, text: message }),
     }));
   return collection === 'ownDevices'
     ? problemsOfDevice(read.data as DeviceDescription)

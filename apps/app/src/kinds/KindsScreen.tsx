@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
 import { readKindFile } from '@keypost/core/job';
@@ -105,7 +106,7 @@ function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) 
 const said = ({ problems }: JobProblem): string =>
   [
     'It was not taken, and nothing was changed.',
-    ...problems.slice(0, 6).map(({ path, message }) => (path ? `${path}: ${message}` : message)),
+    ...problems.slice(0, 6).map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')),
   ].join('\n');
 
 /** An id that nothing has yet, after that of the kind that it is like. */

@@ -1,6 +1,7 @@
+import { textOf } from '@keypost/core/messages';
 import { DIGITAL_OHMS, loopBudget } from '@keypost/core/analysis';
 import { fixed, formatMilliamps, formatVolts } from '@keypost/core/units';
-import { ohmsText } from '@keypost/core/job';
+import { formatOhms } from '@keypost/core/units';
 import type { Analysis } from '@keypost/core/analysis';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -25,7 +26,7 @@ export function BudgetPlate({ analysis }: { analysis: Analysis }) {
     <Plate title="Loop budget" aside={<Words as="mono">{`at ${formatMilliamps(amps)}`}</Words>}>
       <Row first>
         {line('Supply', formatVolts(supplyVolts))}
-        {drops.map(({ label, volts }) => line(label, `−${formatVolts(volts)}`))}
+        {drops.map(({ label, volts }) => line(textOf(label), `−${formatVolts(volts)}`))}
         {line('Left for the transmitter, at worst', formatVolts(left.min), true)}
         {line('It needs', formatVolts(needs))}
       </Row>
@@ -37,7 +38,7 @@ export function BudgetPlate({ analysis }: { analysis: Analysis }) {
         </Words>
         {Number.isFinite(ohms) && (
           <Words as="small" className="pt-1">
-            {`Resistance in the loop: ${ohmsText(ohms)}. Digital communication on it needs ${DIGITAL_OHMS} Ω${ohms >= DIGITAL_OHMS * 0.98 ? ', which is there.' : ' or more: put a resistor in series.'}`}
+            {`Resistance in the loop: ${formatOhms(ohms)}. Digital communication on it needs ${DIGITAL_OHMS} Ω${ohms >= DIGITAL_OHMS * 0.98 ? ', which is there.' : ' or more: put a resistor in series.'}`}
           </Words>
         )}
       </Row>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { ARC_ERRORS, arcChain, arcSteps, arcUnitsOf } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
@@ -21,21 +22,21 @@ export function ChainPlate({ point }: { point: OpenPoint }) {
             <Words as="strong">{`${place}  ${tag}`}</Words>
             <Switches address={address} last={last} />
           </View>
-          <Words as="small">{`Fibre IN from ${fibreFrom}, OUT to ${fibreTo}`}</Words>
+          <Words as="small">{`Fibre IN from ${textOf(fibreFrom)}, OUT to ${textOf(fibreTo)}`}</Words>
         </Row>
       ))}
       <Row className="gap-2">
         {arcSteps(units).map(({ sentence, caution }, i) => (
-          <View key={sentence} className="gap-1">
-            <Words as="body">{`${i + 1}  ${sentence}`}</Words>
-            {caution && <Caution>{caution}</Caution>}
+          <View key={textOf(sentence)} className="gap-1">
+            <Words as="body">{`${i + 1}  ${textOf(sentence)}`}</Words>
+            {caution && <Caution>{textOf(caution)}</Caution>}
           </View>
         ))}
       </Row>
       <Row className="gap-1">
         <Words as="strong">If it does not start</Words>
         {ARC_ERRORS.map(({ code, meaning, look }) => (
-          <Words as="small" key={code}>{`${code}  ${meaning}. ${look}`}</Words>
+          <Words as="small" key={code}>{`${code}  ${textOf(meaning)}. ${textOf(look)}`}</Words>
         ))}
       </Row>
     </Plate>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { commonWords } from '@keypost/core/network';
 import { portFits, railWords } from '@keypost/core/job';
 import type { DeviceOutput, DeviceType } from '@keypost/core/catalog';
@@ -72,7 +73,7 @@ export function channelOptions(
       const sits = rail ? `on ${railWords(rail, volts)}` : 'on no rail';
       const group =
         port.kind === 'digital'
-          ? `${module.tag}, ${commonWords(port).toLowerCase()} ${sits}`
+          ? `${module.tag}, ${textOf(commonWords(port)).toLowerCase()} ${sits}`
           : `${module.tag}`;
       return [{ value: `${module.id}:${port.channel}`, label: `${module.tag} ${port.label}`, group }];
     }),

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { bandOf, bandWords, chainOf } from '@keypost/core/scaling';
 import { fixed, formatVolts } from '@keypost/core/units';
 import { wanted } from '@keypost/core/verdict';
@@ -25,7 +26,7 @@ export function FiveStates({ analysis }: { analysis: Analysis }) {
         </Words>
         {shown.map(({ situation }) => (
           <Words key={situation.key} as="small" className={`${width} text-right`}>
-            {situation.words}
+            {textOf(situation.words)}
           </Words>
         ))}
       </Row>
@@ -50,7 +51,7 @@ function outsideWords(analysis: Analysis, signal: number): string {
   const made = chainOf(analysis);
   if (!made || 'problem' in made) return '';
   const band = bandOf(made.chain.bands, signal);
-  return band === 'range' ? '' : bandWords(band, made.chain.input.unit);
+  return band === 'range' ? '' : textOf(bandWords(band, made.chain.input.unit));
 }
 
 function linesOf(analysis: Analysis): Line[] {

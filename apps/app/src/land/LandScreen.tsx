@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
@@ -103,7 +104,9 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
         <Button
           label="Save the drawing"
           kind="bare"
-          onPress={() => saveDrawing(sheet.current, `${context.point.tag} ${state.situation.words}`, plate)}
+          onPress={() =>
+            saveDrawing(sheet.current, `${context.point.tag} ${textOf(state.situation.words)}`, plate)
+          }
         />
       </View>
     </View>
@@ -122,12 +125,12 @@ function RulePlate({ point: { analysis } }: { point: OpenPoint }) {
   return (
     <Plate title="The rule">
       <Row first>
-        <Words as="body">{ruleFor(context)}</Words>
+        <Words as="body">{textOf(ruleFor(context))}</Words>
       </Row>
       {words && (
         <Row>
-          <Words as="body">{`${words.byCurrent}.`}</Words>
-          <Words as="small" className="pt-1">{`Other words: ${words.bySensor}.`}</Words>
+          <Words as="body">{`${textOf(words.byCurrent)}.`}</Words>
+          <Words as="small" className="pt-1">{`Other words: ${textOf(words.bySensor)}.`}</Words>
         </Row>
       )}
     </Plate>

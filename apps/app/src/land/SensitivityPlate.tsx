@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
 import { sensitivitySetting } from '@keypost/core/planning';
@@ -101,7 +102,7 @@ function Found({
       <View className="flex-row gap-3" role="status">
         <Mark kind={verdict === 'good' ? 'proven' : 'doubtful'} size={24} />
         <Words as="body" className="flex-1">
-          {sentence}
+          {textOf(sentence)}
         </Words>
       </View>
       {!known && <WhoAmI />}
@@ -116,7 +117,7 @@ function LastNote({ point: { view, analysis } }: { point: OpenPoint }) {
   const last = view.content.stamps.findLast((stamp) => stamp.pointId === id && stamp.step === STEP);
   if (!last) return null;
   const when = format(new Date(last.at), 'd MMM HH:mm');
-  return <Words as="small">{`Noted ${when} by ${last.by}: ${stampName(view.content, last)}`}</Words>;
+  return <Words as="small">{`Noted ${when} by ${last.by}: ${textOf(stampName(view.content, last))}`}</Words>;
 }
 
 const number = (text: string): number => Number(text.trim().replace(',', '.'));
@@ -132,7 +133,7 @@ function work(scale: string, lost: string, seen: string, stable: boolean): Outco
     const found = sensitivitySetting({ ...entered, stable });
     return { found, values: { ...entered, stable: Number(stable), setting: found.setting } };
   } catch (error) {
-    if (error instanceof JobProblem) return { problem: error.problems[0]!.message };
+    if (error instanceof JobProblem) return { problem: textOf(error.problems[0]!.message) };
     throw error;
   }
 }

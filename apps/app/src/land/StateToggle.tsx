@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { PointState } from '@keypost/core/analysis';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Words } from '../ui/Words';
@@ -20,12 +21,12 @@ export function StateToggle({
         key={key}
         role="radio"
         aria-checked={on}
-        aria-label={words}
+        aria-label={textOf(words)}
         onPress={() => onChange(key)}
         className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
       >
         <Words as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
-          {words}
+          {textOf(words)}
         </Words>
       </Pressable>
     );

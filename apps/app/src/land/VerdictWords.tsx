@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { Mark as MarkKind } from '@keypost/core/proving';
 import type { VerdictStatus, WayOut } from '@keypost/core/verdict';
 import { ArrowRight } from '../ui/icons';
@@ -29,21 +30,21 @@ export function VerdictWords({ point: { verdict }, saver }: { point: OpenPoint; 
         <View className="min-w-0 flex-1">
           <Words as="body">
             {works && !note && <Words as="strong">Works. </Words>}
-            {works ? sentence.replace(/^Works\. /, '') : sentence}
+            {works ? textOf(sentence).replace(/^Works\. /, '') : textOf(sentence)}
           </Words>
           {note && (
             <Words as="small" className="pt-1">
-              {note}
+              {textOf(note)}
             </Words>
           )}
           {reasons.slice(1).map((reason) => (
             <Words as="small" key={reason.code} className="pt-1">
-              {reason.sentence}
+              {textOf(reason.sentence)}
             </Words>
           ))}
         </View>
       </View>
-      {waysOut.length > 0 && <WaysOut key={sentence} ways={waysOut} saver={saver} />}
+      {waysOut.length > 0 && <WaysOut key={textOf(sentence)} ways={waysOut} saver={saver} />}
       <SaveNotice saver={saver} />
     </View>
   );
@@ -72,15 +73,15 @@ function WaysOut({ ways, saver }: { ways: readonly WayOut[]; saver: Saver }) {
       )}
       {shown.map(({ sentence, change }) => (
         <Pressable
-          key={sentence}
+          key={textOf(sentence)}
           role="button"
-          aria-label={sentence}
+          aria-label={textOf(sentence)}
           disabled={saver.saving || !known}
           onPress={() => void saver.save(change)}
           className="min-h-[50px] flex-row items-center gap-2 border-t border-line px-4 py-2 active:bg-wash"
         >
           <Words as="body" className="flex-1">
-            {sentence}
+            {textOf(sentence)}
           </Words>
           <ArrowRight size={20} color={accent} />
         </Pressable>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { bytesOfHex, liveItems, portFlag } from '@keypost/core/ioLink';
 import type { PlannedPort } from '@keypost/core/setting';
 import { memo } from 'react';
@@ -35,7 +36,7 @@ export const LivePortRow = memo(function LivePortRow({
           tag={port.point?.tag}
           name={port.point?.name}
           lost={lost}
-          words={live ? (flag ?? (live.state === 'connected' ? 'valid' : live.state)) : '…'}
+          words={live ? textOf(flag ?? (live.state === 'connected' ? 'valid' : live.state)) : '…'}
         />
         {used && live && live.bytes !== '' && (
           <Items port={port} bytes={live.bytes} state={live.state} valid={live.valid} />
@@ -101,7 +102,7 @@ function Items({
           key={item.name}
           name={item.name}
           text={item.unit ? `${item.text}\u00a0${item.unit}` : item.text}
-          flag={item.flag}
+          flag={textOf(item.flag)}
           dim={item.on === false}
           long={item.bits !== undefined}
         />

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { decodeRegisters } from '@keypost/core/setting';
 import { fixed } from '@keypost/core/units';
 import { JobProblem } from '@keypost/core/model';
@@ -63,20 +64,20 @@ const UnitRow = memo(function UnitRow({
             {live ? (live.problem ? 'no answer' : 'answers') : '…'}
           </Words>
         </View>
-        {live?.problem && <Words as="small">{live.problem}</Words>}
+        {live?.problem && <Words as="small">{textOf(live.problem)}</Words>}
         {live &&
           !live.problem &&
           unit.map
             .filter(({ parameter }) => parameter === undefined)
             .map((row) => (
-              <LiveValue key={row.id} name={row.name} text={textOf(live.registers[row.id], row)} />
+              <LiveValue key={row.id} name={row.name} text={registersText(live.registers[row.id], row)} />
             ))}
       </Row>
     </View>
   );
 });
 
-const textOf = (registers: readonly number[] | undefined, row: MappedValue): string =>
+const registersText = (registers: readonly number[] | undefined, row: MappedValue): string =>
   registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–';
 
 /** A value with as many digits as its scale resolves; floating point with three decimals. */

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { ApiProblem, PracticeState } from '@keypost/api';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,7 +30,7 @@ export function PracticePlate() {
   const act = (what: What, entry: Act) =>
     void server('practise', { body: { what, act: entry } })
       .then((next) => practice.mutate(next, { revalidate: false }))
-      .catch((error: unknown) => setProblem(asProblem(error).details.detail));
+      .catch((error: unknown) => setProblem(textOf(asProblem(error).details.message)));
   return (
     <Plate title="Practice: simulated devices">
       <Row first className="gap-1">

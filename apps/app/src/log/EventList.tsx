@@ -1,10 +1,11 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import type { JobContent } from '@keypost/core/model';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
-import { eventWords, whoAndWhen } from './eventWords';
+import { eventText, whoAndWhen } from './eventText';
 
 /** What was done, newest first. */
 export function EventList({
@@ -28,7 +29,7 @@ export function EventList({
         {events.map((event, i) => (
           <Row key={event.id} first={i === 0} className="py-2">
             <View role="listitem">
-              <Words as="body">{eventWords(event, job)}</Words>
+              <Words as="body">{textOf(eventText(event, job))}</Words>
               <Words as="small">{stampLine(event)}</Words>
             </View>
           </Row>

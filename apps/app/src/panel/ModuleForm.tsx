@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonWords } from '@keypost/core/network';
 import { imageOf } from '@keypost/core/job';
@@ -5,7 +6,7 @@ import { Module } from '@keypost/core/model';
 import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
 import type { ModuleType } from '@keypost/core/catalog';
 import type { Module as ModuleRow } from '@keypost/core/model';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
@@ -53,7 +54,7 @@ export function ModuleForm({
   const [rails, setRails] = useState<Rails>({});
   const [seen] = useState(() => (module ? expecting(view, 'modules', module.id) : []));
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: firstValues(view, module),
   });
   const typeId = useWatch({ control, name: 'typeId' });
@@ -166,8 +167,8 @@ function Commons({
 
 const groupLabel = (common: string, channels: readonly number[]): string =>
   channels.length > 1
-    ? `${commonWords({ common })}, channels ${channels[0]} to ${channels.at(-1)}`
-    : commonWords({ common });
+    ? `${textOf(commonWords({ common }))}, channels ${channels[0]} to ${channels.at(-1)}`
+    : textOf(commonWords({ common }));
 
 const railOf = (rail: Rail | undefined): '+' | '-' | null =>
   rail === undefined || rail === 'open' ? null : rail;

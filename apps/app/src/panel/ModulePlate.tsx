@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonWords } from '@keypost/core/network';
 import type { JobIndex } from '@keypost/core/job';
@@ -78,7 +79,7 @@ function GroupCommon({
   return (
     <CommonRow
       module={module}
-      name={commonWords(group)}
+      name={textOf(commonWords(group))}
       common={group.common}
       rail={rail?.rail}
       volts={rail?.supply.volts ?? index.job.supplies[0]!.volts}

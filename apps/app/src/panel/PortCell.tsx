@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { addressOf } from '@keypost/core/job';
 import { commonWords } from '@keypost/core/network';
 import type { ChannelPlace, JobIndex } from '@keypost/core/job';
@@ -45,7 +46,7 @@ export function PortCell({
     </>
   );
   const box = `min-h-[52px] flex-row items-center gap-2 border-b border-r border-line px-3 py-1 active:bg-wash ${BOX[state]}`;
-  const said = `${module.tag} ${port.label}, ${commonWords(port).toLowerCase()}`;
+  const said = `${module.tag} ${port.label}, ${textOf(commonWords(port)).toLowerCase()}`;
   if (moving.on)
     return (
       <Pressable

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { answer, reply, sent, serverStores } from '../../test/replies';
@@ -95,6 +96,7 @@ describe('the job', () => {
       title: 'T',
       status: 409,
       detail: 'Changed.',
+      message: say('service.stale'),
       current: [{ collection: 'supplies', id: 'g1', revision: 2, row }],
     };
     answer.mockImplementationOnce(async () => reply(details, 409));

@@ -1,3 +1,4 @@
+import { schemaRefusal } from '../data/refusalText';
 import { partTypesOf, RESISTOR_ID } from '@keypost/core/catalog';
 import { Device } from '@keypost/core/model';
 import { numbering } from '@keypost/core/job';
@@ -48,7 +49,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
   };
   const store = () => {
     const checked = Device.shape.tag.safeParse(tag);
-    if (!checked.success) return setProblem(checked.error.issues[0]!.message);
+    if (!checked.success) return setProblem(schemaRefusal(checked));
     const id = uuid();
     const wires = wiresFrom(point, id, type, ends);
     const device = { id, tag: checked.data, typeId };

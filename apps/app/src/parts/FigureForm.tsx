@@ -1,4 +1,5 @@
-import { zodResolver } from '@hookform/resolvers/zod';
+import { codeOf, textOf } from '@keypost/core/messages';
+import { schemaResolver } from '../ui/schemaResolver';
 import { tellingUnit } from '@keypost/core/catalog';
 import type { Figure } from '@keypost/core/catalog';
 import { OwnFigure } from '@keypost/core/model';
@@ -15,7 +16,7 @@ const amount = (unit: string) =>
     if (text.trim() === '') return undefined;
     const parsed = parseIn(text, unit);
     if (parsed.ok) return parsed.value;
-    context.addIssue({ code: 'custom', message: parsed.problem });
+    context.addIssue({ code: 'custom', message: textOf(parsed.problem) });
     return z.NEVER;
   });
 
@@ -30,12 +31,16 @@ const formOf = (unit: string) =>
     .superRefine(({ min, nominal, max }, context) => {
       const given = [min, nominal, max].filter((value) => value !== undefined);
       if (!given.length)
-        context.addIssue({ code: 'custom', path: ['nominal'], message: 'Enter at least one of the three.' });
+        context.addIssue({
+          code: 'custom',
+          path: ['nominal'],
+          message: codeOf('model.enter-minimum-nominal-value'),
+        });
       if (given.some((value, i) => i > 0 && value < (given[i - 1] ?? value)))
         context.addIssue({
           code: 'custom',
           path: ['max'],
-          message: 'From least to most the figures do not fall.',
+          message: codeOf('model.minimum-over-nominal-maximum'),
         });
     });
 
@@ -78,7 +83,7 @@ export function FigureForm({
   const text = (value: number | undefined): string =>
     value === undefined ? '' : plain(unit === 'mA' ? value * 1000 : value);
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(formOf(unit)),
+    resolver: schemaResolver(formOf(unit)),
     defaultValues: {
       min: text(own?.min),
       nominal: text(own?.nominal),

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { settingsOf } from '@keypost/core/catalog';
 import { SAFETY_NOTE } from '@keypost/core/analysis';
 import type { Module } from '@keypost/core/model';
@@ -51,7 +52,7 @@ function ModuleSettings({
     <Plate title={`Set on ${module.tag}`}>
       <Row first className="gap-4">
         <Words as="small">{type.name}</Words>
-        {type.description.safety && <Caution>{SAFETY_NOTE}</Caution>}
+        {type.description.safety && <Caution>{textOf(SAFETY_NOTE)}</Caution>}
         {!known && <WhoAmI />}
         {known &&
           shown.map((setting) => (

@@ -1,9 +1,10 @@
+import { codeOf, textOf } from '@keypost/core/messages';
 import { Logic, OutputKind, Point } from '@keypost/core/model';
 import { outputOfType, takesRange } from '@keypost/core/catalog';
 import { LOGIC_EXPLAINED, LOGIC_WORDS, OUTPUT_EXPLAINED, OUTPUT_WORDS } from '@keypost/core/network';
 import type { Range } from '@keypost/core/model';
 import type { DeviceOutput, PartTypes } from '@keypost/core/catalog';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import type { ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
@@ -29,13 +30,17 @@ const Fields = z.object({
   logic: Logic,
   low: numeric(z.number()),
   high: numeric(z.number()),
-  unit: z.string().trim().max(12, 'At most 12 characters fit here.'),
+  unit: z.string().trim().max(12),
 });
 
 const formOf = (types: PartTypes) =>
   Fields.superRefine(({ typeId, low, high }, context) => {
     if (takesRange(types.device({ typeId })) && low === high)
-      context.addIssue({ code: 'custom', path: ['high'], message: 'A range needs two different ends.' });
+      context.addIssue({
+        code: 'custom',
+        path: ['high'],
+        message: codeOf('model.range-needs-two-different'),
+      });
   });
 
 export type PointTexts = z.input<typeof Fields>;
@@ -43,7 +48,7 @@ export type PointValues = z.output<typeof Fields>;
 type PointFormState = UseFormReturn<PointTexts, unknown, PointValues>;
 
 export function usePointForm(types: PartTypes, values: PointTexts): PointFormState {
-  return useForm({ resolver: zodResolver(formOf(types)), defaultValues: values });
+  return useForm({ resolver: schemaResolver(formOf(types)), defaultValues: values });
 }
 
 /** The form's texts as values; nothing while one of them is wrong. */
@@ -217,7 +222,7 @@ function OutputFields({
           )}
         />
       )}
-      {kind !== 'none' && <Words as="small">{`${OUTPUT_EXPLAINED[kind]}.`}</Words>}
+      {kind !== 'none' && <Words as="small">{`${textOf(OUTPUT_EXPLAINED[kind])}.`}</Words>}
       {output && output.logics.length > 1 && (
         <Controller
           control={control}
@@ -240,6 +245,6 @@ function logicOptions({ logics }: DeviceOutput): { value: Logic; label: string; 
   return logics.map((value) => ({
     value,
     label: LOGIC_WORDS[value],
-    hint: LOGIC_EXPLAINED[value].split(': ')[1],
+    hint: textOf(LOGIC_EXPLAINED[value]).split(': ')[1],
   }));
 }

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { formatVoltBand, formatVolts } from '@keypost/core/units';
 import { readMeter } from '@keypost/core/analysis';
 import { changedWords } from '@keypost/core/presentation';
@@ -80,21 +81,21 @@ function StepRow({
     <View role="listitem" className="flex-row gap-3">
       <Mark kind={stamp ? 'proven' : 'open'} size={22} />
       <View className="min-w-0 flex-1 gap-0.5">
-        <Words as={isNext ? 'strong' : 'body'}>{step.title}</Words>
-        {step.detail && !stamp && <Words as="small">{step.detail}</Words>}
+        <Words as={isNext ? 'strong' : 'body'}>{textOf(step.title)}</Words>
+        {step.detail && !stamp && <Words as="small">{textOf(step.detail)}</Words>}
         {reading && !stamp && (
           <Words as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Words>
         )}
         {changed.length > 0 && (
-          <Words as="fail">{`Changed since this was done: ${changedWords(point.index, changed)}. Do it again.`}</Words>
+          <Words as="fail">{`Changed since this was done: ${textOf(changedWords(point.index, changed))}. Do it again.`}</Words>
         )}
-        {step.caution && !stamp && <Caution>{step.caution}</Caution>}
+        {step.caution && !stamp && <Caution>{textOf(step.caution)}</Caution>}
         {stamp && <Words as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Words>}
       </View>
       {stamp && (
         <Pressable
           role="button"
-          aria-label={`Undo: ${step.title}`}
+          aria-label={`Undo: ${textOf(step.title)}`}
           onPress={onUndo}
           className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
         >
@@ -160,11 +161,11 @@ export function NextStep({
       <View className="flex-row items-center gap-3">
         <Words as="strong" className="min-w-0 flex-1" numberOfLines={2}>
           <Words as="soft">{'Next  '}</Words>
-          {next.title}
+          {textOf(next.title)}
         </Words>
         <Button label="Done" kind="main" waiting={saver.saving} onPress={stamp} />
       </View>
-      {next.caution && !wide && <Caution>{next.caution}</Caution>}
+      {next.caution && !wide && <Caution>{textOf(next.caution)}</Caution>}
     </View>
   );
 }

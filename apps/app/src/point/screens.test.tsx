@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
 import type { Change } from '@keypost/core/job';
@@ -30,7 +31,14 @@ const idle = (): jest.Mocked<Saver> => ({
   dismiss: jest.fn(),
 });
 const refusal = (status: number, more: object = {}): ApiProblem =>
-  new ApiProblem({ type: 'about:blank', title: 'T', status, detail: 'So it is.', ...more });
+  new ApiProblem({
+    type: 'about:blank',
+    title: 'T',
+    status,
+    detail: 'So it is.',
+    message: say('service.other', { said: 'So it is.' }),
+    ...more,
+  });
 
 beforeEach(() => {
   localStorage.clear();

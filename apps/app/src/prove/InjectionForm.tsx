@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { chainOf, LEAST_RATIO } from '@keypost/core/scaling';
 import { injectionChecks, plannedSteps, sourceRatio } from '@keypost/core/proving';
 import { plain } from '@keypost/core/units';
@@ -20,7 +21,7 @@ import { useEntries } from './useEntries';
 /** The injection of a point: up and down through its range and beyond, read at controller and screen. */
 export function InjectionForm({ point, latest }: { point: OpenPoint; latest: ReadonlyMap<string, Result> }) {
   const made = chainOf(point.analysis);
-  if (!made || 'problem' in made) return <Notice>{made?.problem ?? ''}</Notice>;
+  if (!made || 'problem' in made) return <Notice>{textOf(made?.problem ?? '')}</Notice>;
   return <Injection point={point} made={made} latest={latest} />;
 }
 

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { digitsOf, expectedWords, judgeCheck } from '@keypost/core/proving';
 import { fixed } from '@keypost/core/units';
 import type { Check, PlannedStep } from '@keypost/core/proving';
@@ -28,7 +29,7 @@ function verdictOf(check: Check, { entered, latest, instrument }: StepParts): Ve
   const value = valueOf(check, entered.entries[check.key]);
   if (value !== undefined && instrument) {
     const { pass, sentence } = judgeCheck(check.expected, value, instrument);
-    return { pass, words: `${pass ? 'Pass' : 'Fail'}: ${sentence}` };
+    return { pass, words: `${pass ? 'Pass' : 'Fail'}: ${textOf(sentence)}` };
   }
   const last = latest.get(check.key);
   return (
@@ -54,7 +55,7 @@ export function InjectionStepRow(
     <View className="border-t border-line">
       <Pressable
         role="button"
-        aria-label={`Inject ${amount}, ${step.words}`}
+        aria-label={`Inject ${amount}, ${textOf(step.words)}`}
         aria-expanded={open}
         onPress={onOpen}
         className={`min-h-[56px] flex-row items-center gap-3 px-4 py-2 active:bg-wash ${open ? 'bg-wash' : ''}`}
@@ -63,7 +64,7 @@ export function InjectionStepRow(
         <Words as="number" className="flex-1">
           {amount}
         </Words>
-        <Words as="small">{step.words}</Words>
+        <Words as="small">{textOf(step.words)}</Words>
       </Pressable>
       {open && (
         <View className="gap-3 bg-wash px-4 pb-4">
@@ -100,20 +101,20 @@ function CheckEntry({
 }) {
   const { expected, key, label } = check;
   const entry = entries[key];
-  const place = label.split(', ')[0]!;
+  const place = textOf(label).split(', ')[0]!;
   return (
     <View className="gap-1.5">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
         <Words as="strong">{place}</Words>
-        <Words as="mono" className="text-ink" aria-label={`${label}, expected`}>
-          {expectedWords(expected)}
+        <Words as="mono" className="text-ink" aria-label={`${textOf(label)}, expected`}>
+          {textOf(expectedWords(expected))}
         </Words>
       </View>
       {expected.kind === 'yesno' ? (
         <>
-          <Words as="small">{check.detail}</Words>
+          <Words as="small">{textOf(check.detail)}</Words>
           <YesNo
-            name={label}
+            name={textOf(label)}
             expected={expected}
             value={typeof entry === 'boolean' ? entry : undefined}
             onChange={(value) => enter(key, value)}
@@ -121,7 +122,7 @@ function CheckEntry({
         </>
       ) : (
         <Field
-          label={label}
+          label={textOf(label)}
           bare
           value={typeof entry === 'string' ? entry : ''}
           onChange={(text) => enter(key, text)}

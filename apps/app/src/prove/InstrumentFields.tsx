@@ -1,3 +1,4 @@
+import { schemaRefusal } from '../data/refusalText';
 import { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -43,7 +44,7 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
       // Kept for this visit only.
     }
   };
-  const problem = parsed.success ? undefined : parsed.error.issues[0]?.message;
+  const problem = schemaRefusal(parsed);
   return {
     instrument: parsed.success ? parsed.data : undefined,
     problem,

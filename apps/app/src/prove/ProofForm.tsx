@@ -1,3 +1,5 @@
+import { textOf } from '@keypost/core/messages';
+import type { Text } from '@keypost/core/messages';
 import { expectedWords, judgeCheck, resultWords } from '@keypost/core/proving';
 import { formatVolts, parseIn, plain } from '@keypost/core/units';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
@@ -62,17 +64,17 @@ function GroupPlate({
   onEnter: (key: string, value: string | boolean) => void;
 }) {
   return (
-    <Plate title={group.title}>
+    <Plate title={textOf(group.title)}>
       {(group.how ?? group.caution) && (
         <Row first className="gap-1.5">
-          {group.how && <Words as="soft">{group.how}</Words>}
-          {group.caution && <Caution>{group.caution}</Caution>}
+          {group.how && <Words as="soft">{textOf(group.how)}</Words>}
+          {group.caution && <Caution>{textOf(group.caution)}</Caution>}
         </Row>
       )}
       {group.checks.map((check, i) => (
         <Row key={check.key} first={i === 0 && !group.how && !group.caution}>
           <CheckRow
-            name={`${group.title}: ${check.label}`}
+            name={`${textOf(group.title)}: ${textOf(check.label)}`}
             check={check}
             entry={entries[check.key]}
             last={latest.get(check.key)}
@@ -110,11 +112,11 @@ function CheckRow({
       <View className="flex-row items-start gap-3">
         <Mark kind={markOf(outcome?.pass ?? last?.pass)} size={22} />
         <View className="min-w-0 flex-1">
-          <Words as="strong">{check.label}</Words>
-          <Words as="small">{check.detail}</Words>
+          <Words as="strong">{textOf(check.label)}</Words>
+          <Words as="small">{textOf(check.detail)}</Words>
         </View>
         <Words as="mono" className="text-ink" aria-label={`${name}, expected`}>
-          {expectedWords(check.expected)}
+          {textOf(expectedWords(check.expected))}
         </Words>
       </View>
       {check.expected.kind !== 'yesno' ? (
@@ -126,7 +128,7 @@ function CheckRow({
           unit={unit}
           mono
           placeholder="measured"
-          problem={parsed && !parsed.ok ? parsed.problem : undefined}
+          problem={parsed && !parsed.ok ? textOf(parsed.problem) : undefined}
           bare
         />
       ) : (
@@ -152,7 +154,7 @@ function Outcome({
   if (outcome)
     return (
       <Words as={outcome.pass ? 'small' : 'fail'}>
-        {`${outcome.pass ? 'Pass' : 'Fail'}: ${outcome.sentence}`}
+        {`${outcome.pass ? 'Pass' : 'Fail'}: ${textOf(outcome.sentence)}`}
       </Words>
     );
   if (!last) return null;
@@ -167,10 +169,10 @@ function Outcome({
 export function lastWords(result: Result): string {
   const { measured, expected } = resultWords(result);
   const { difference, unit } = result;
-  if (typeof result.measured === 'boolean' || difference === 0) return measured;
+  if (typeof result.measured === 'boolean' || difference === 0) return textOf(measured);
   const off = Math.abs(difference);
   const by = unit === undefined ? formatVolts(off) : `${plain(off, 5)} ${unit}`;
-  return `${measured}, ${by} ${difference > 0 ? 'above' : 'below'} ${expected}`;
+  return `${textOf(measured)}, ${by} ${difference > 0 ? 'above' : 'below'} ${textOf(expected)}`;
 }
 
 function markOf(pass: boolean | undefined) {
@@ -185,7 +187,7 @@ export function YesNo({
   onChange,
 }: {
   name: string;
-  expected: { yes: string; no: string };
+  expected: { yes: Text; no: Text };
   value: boolean | undefined;
   onChange: (value: boolean) => void;
 }) {
@@ -193,7 +195,7 @@ export function YesNo({
     <View role="radiogroup" aria-label={name} className="flex-row gap-2">
       {[true, false].map((choice) => {
         const chosen = value === choice;
-        const label = choice ? expected.yes : expected.no;
+        const label = textOf(choice ? expected.yes : expected.no);
         return (
           <Pressable
             key={label}

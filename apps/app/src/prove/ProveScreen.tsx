@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { latestResults, statesPlan, takesInjection } from '@keypost/core/proving';
 import { useMemo } from 'react';
 import { useRouter } from 'expo-router';
@@ -23,7 +24,7 @@ function Prove({ point }: { point: OpenPoint }) {
     <Notice
       actions={<Button label="Go to Land" kind="main" onPress={() => router.navigate(point.base as never)} />}
     >
-      {plan.blocked}
+      {textOf(plan.blocked)}
     </Notice>
   ) : (
     <>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { checkName, resultWords } from '@keypost/core/proving';
 import type { Result } from '@keypost/core/model';
 import { format } from 'date-fns/format';
@@ -31,11 +32,11 @@ function ResultRow({ result, first }: { result: Result; first: boolean }) {
     <Row first={first} className="flex-row items-center gap-3 py-2">
       <Mark kind={result.pass ? 'proven' : 'failed'} size={20} />
       <View className="min-w-0 flex-1">
-        <Words as="body">{checkName(result.check)}</Words>
-        <Words as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${expected}`}</Words>
+        <Words as="body">{textOf(checkName(result.check))}</Words>
+        <Words as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${textOf(expected)}`}</Words>
       </View>
       <Words as="number" className={result.pass ? '' : 'text-fail'}>
-        {measured}
+        {textOf(measured)}
       </Words>
     </Row>
   );

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { latestResults } from '@keypost/core/proving';
 import type { Change } from '@keypost/core/job';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -80,7 +81,16 @@ test('a source that answers moves the limits; one that does not is told', async 
     /^0\.06\d to 0\.08\d bar$/,
   );
   answer.mockImplementation(async () =>
-    reply({ type: '', title: '', status: 504, detail: 'No source answers at a:4.' }, 504),
+    reply(
+      {
+        type: '',
+        title: '',
+        status: 504,
+        detail: '',
+        message: say('service.source-answers', { link: 'a:4' }),
+      },
+      504,
+    ),
   );
   fireEvent.click(screen.getByRole('button', { name: 'Give 4.000 mA' }));
   await waitFor(() => expect(screen.getByText('No source answers at a:4.')).toBeTruthy());

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { PracticeState } from '@keypost/api';
 import { useState } from 'react';
 import useSWR from 'swr';
@@ -49,7 +50,7 @@ export function useBench(unit: string) {
       const answer = await server('inject', { body: { link, unit, value } });
       setGiven((before) => ({ ...before, [step]: answer }));
     } catch (error) {
-      setProblem(asProblem(error).details.detail);
+      setProblem(textOf(asProblem(error).details.message));
     } finally {
       setWaiting(undefined);
     }

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { refWords } from '@keypost/core/job';
 import type { Contact, RelayPlan, Tried } from '@keypost/core/planning';
 import { useRouter } from 'expo-router';
@@ -13,7 +14,10 @@ import { Plate, Row } from '../ui/Plate';
 import { Words } from '../ui/Words';
 
 const listed = (contacts: readonly Contact[]): string =>
-  contacts.map(({ words }) => words).join(', ') || 'free';
+  contacts
+    .map(({ words }) => words)
+    .map(textOf)
+    .join(', ') || 'free';
 
 /** The plan: which pole does what, the relay that bears it, its terminals, and the way into the job. */
 export function PlanPlates({
@@ -49,7 +53,7 @@ export function PlanPlates({
       <RelayChoice chosen={chosen} tried={plan.tried} />
       {chosen && <Terminals plan={plan} />}
       {plan.cautions.map((caution) => (
-        <Caution key={caution}>{caution}</Caution>
+        <Caution key={textOf(caution)}>{textOf(caution)}</Caution>
       ))}
       {chosen && <Accept point={point} plan={plan} tag={tag} disabled={stale} />}
     </View>
@@ -67,8 +71,8 @@ function RelayChoice({ chosen, tried }: { chosen: Tried | undefined; tried: read
             <Words as="strong">{chosen.name}</Words>
             <Words as="small">
               {chosen.mendable
-                ? `${chosen.sentence} Put it in: the resistor that mends that is worked out then.`
-                : chosen.sentence}
+                ? `${textOf(chosen.sentence)} Put it in: the resistor that mends that is worked out then.`
+                : textOf(chosen.sentence)}
             </Words>
           </View>
         </Row>
@@ -82,7 +86,7 @@ function RelayChoice({ chosen, tried }: { chosen: Tried | undefined; tried: read
       {others.map(({ typeId, name, sentence }) => (
         <Row key={typeId}>
           <Words as="body">{`Not: ${name}`}</Words>
-          <Words as="small">{sentence}</Words>
+          <Words as="small">{textOf(sentence)}</Words>
         </Row>
       ))}
     </Plate>
@@ -104,7 +108,7 @@ function Terminals({ plan }: { plan: RelayPlan }) {
             {words}
           </Words>
           <Words as="body" className={`flex-1 text-right ${landed.length ? '' : 'text-soft'}`}>
-            {landed.join(', ') || 'free'}
+            {landed.map(textOf).join(', ') || 'free'}
           </Words>
         </Row>
       ))}

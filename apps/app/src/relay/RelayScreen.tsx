@@ -1,3 +1,4 @@
+import { refusalText } from '../data/refusalText';
 import { LAMP_IDS } from '@keypost/core/catalog';
 import type { RelayDuty, RelayWish } from '@keypost/core/planning';
 import { useEffect, useMemo, useState } from 'react';
@@ -35,7 +36,7 @@ function RelayPlanner({ point }: { point: OpenPoint }) {
       {!wish.duties.length && (
         <Words as="soft">Say what the relay is to switch, and the plan stands here.</Words>
       )}
-      {error && <Notice>{error.message.replace(/^[\w.]+: /, '')}</Notice>}
+      {error && <Notice>{refusalText(error)}</Notice>}
       {answer && wish.duties.length > 0 && !error && (
         <PlanPlates point={point} plan={answer} tag={duties.tag} stale={busy} />
       )}

@@ -1,3 +1,5 @@
+import { refusalText } from '../data/refusalText';
+import { textOf } from '@keypost/core/messages';
 import { budgetAt } from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
 import { plain } from '@keypost/core/units';
@@ -17,7 +19,7 @@ export function BudgetPlate({ point, moment }: { point: OpenPoint; moment: Chain
     try {
       return budgetAt(point.analysis, moment.made, value);
     } catch (error) {
-      if (error instanceof JobProblem) return error.message;
+      if (error instanceof JobProblem) return refusalText(error);
       throw error;
     }
   }, [point.analysis, moment.made, value]);
@@ -38,13 +40,13 @@ export function BudgetPlate({ point, moment }: { point: OpenPoint; moment: Chain
         <Line label="Worst case" value={of(budget.worst, budget.worstPercent)} />
         <Line label="Root of squares" value={of(budget.rootSumSquare, budget.rootSumSquarePercent)} />
         {largest && (
-          <Words as="small">{`The largest is ${largest.label.toLowerCase()}: ${largest.from}.`}</Words>
+          <Words as="small">{`The largest is ${textOf(largest.label).toLowerCase()}: ${textOf(largest.from)}.`}</Words>
         )}
       </Row>
       {contributions.map(({ key, label, from, plusMinus }) => (
         <Row key={key} className="gap-1 py-2">
           <View className="flex-row items-baseline justify-between gap-2">
-            <Words as="body">{label}</Words>
+            <Words as="body">{textOf(label)}</Words>
             <Words as="number">{`±${plain(plusMinus, 2)}\u00a0${unit}`}</Words>
           </View>
           <View style={{ height: 5, borderRadius: 3, backgroundColor: edge }}>
@@ -57,7 +59,7 @@ export function BudgetPlate({ point, moment }: { point: OpenPoint; moment: Chain
               }}
             />
           </View>
-          <Words as="small">{from}</Words>
+          <Words as="small">{textOf(from)}</Words>
         </Row>
       ))}
     </Plate>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { LEAST_RATIO } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import type { CalibrationOutcome } from '@keypost/core/scaling';
@@ -56,7 +57,7 @@ export function CalibrationVerdict({
             ? `The reference is ${plain(ratio, 2)} times better than the limit${ratio < LEAST_RATIO ? `; ${LEAST_RATIO} times is the least that says much.` : '.'}`
             : 'The reference is taken as exact.'}
         </Words>
-        {burnout && <Words as={burnout.pass ? 'small' : 'fail'}>{burnout.sentence}</Words>}
+        {burnout && <Words as={burnout.pass ? 'small' : 'fail'}>{textOf(burnout.sentence)}</Words>}
       </Row>
     </Plate>
   );

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { bandWords, budgetAt, countedOf, engineeringOf } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
 import type { BandName, PointChain } from '@keypost/core/scaling';
@@ -67,7 +68,8 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
 }
 
 /** A fault in one word, for which a strip has room. */
-const faultWords = (name: BandName, unit: string): string => bandWords(name, unit).replace('wire ', '');
+const faultWords = (name: BandName, unit: string): string =>
+  textOf(bandWords(name, unit)).replace('wire ', '');
 
 /** Where the signal is no measurement, or outside its range. */
 function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; across: Extent }) {

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { bandWords, budgetAt, LINKS } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
 import type { LinkKey } from '@keypost/core/scaling';
@@ -29,10 +30,10 @@ export function ChainPlate({ point, moment }: { point: OpenPoint; moment: ChainM
             moved={moment.moved === key}
             band={
               state.band !== 'range' && key !== 'value' && key !== 'signal'
-                ? bandWords(state.band, made.chain.input.unit)
+                ? textOf(bandWords(state.band, made.chain.input.unit))
                 : undefined
             }
-            note={state.rows[key].note}
+            note={textOf(state.rows[key].note)}
             spread={spread[key]}
             onPress={() => setOpen(open === key ? undefined : key)}
           />

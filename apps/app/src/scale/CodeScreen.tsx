@@ -1,3 +1,5 @@
+import { refusalText } from '../data/refusalText';
+import { textOf } from '@keypost/core/messages';
 import { blockParameters, codeText, codeWish, plcCode, plcOpenXml } from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
 import type { CodeKind, CodeWish, PointChain } from '@keypost/core/scaling';
@@ -46,8 +48,12 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
       <SweepPlate point={point} />
       <Plate title="Parameters of a scaling block">
         {blockParameters(wish).map(({ name, value }, i) => (
-          <Row key={name} first={i === 0} className="flex-row items-baseline justify-between gap-3 py-2">
-            <Words as="body">{name}</Words>
+          <Row
+            key={textOf(name)}
+            first={i === 0}
+            className="flex-row items-baseline justify-between gap-3 py-2"
+          >
+            <Words as="body">{textOf(name)}</Words>
             <Words as="number">{value}</Words>
           </Row>
         ))}
@@ -62,7 +68,7 @@ function TextPlate({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name:
     try {
       return { text: codeText(wish, kind), fn: plcCode(wish, kind).fn };
     } catch (error) {
-      if (error instanceof JobProblem) return error.message;
+      if (error instanceof JobProblem) return refusalText(error);
       throw error;
     }
   }, [wish, kind]);

@@ -1,3 +1,4 @@
+import { refusalText } from '../data/refusalText';
 import { plain } from '@keypost/core/units';
 import type { CodeKind, CodeWish, Execution } from '@keypost/core/scaling';
 import { View } from 'react-native';
@@ -25,7 +26,7 @@ export function ExecutionPlate({ wish, kind }: { wish: CodeWish; kind: CodeKind 
             onPress={() => task.start({ wish, kind })}
           />
         )}
-        {task.error && <Notice>{task.error.message}</Notice>}
+        {task.error && <Notice>{refusalText(task.error)}</Notice>}
         {task.answer && <Outcome found={task.answer} unit={wish.value.unit} />}
       </Row>
     </Plate>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { parseIn, plain } from '@keypost/core/units';
 import type { CalibrationBody } from '@keypost/core/model';
 import { useState } from 'react';
@@ -52,7 +53,7 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
                 unit={unit}
                 inputMode="decimal"
                 mono
-                problem={asked && !read.ok ? read.problem : undefined}
+                problem={asked && !read.ok ? textOf(read.problem) : undefined}
                 hint={key === 'in' && now !== undefined ? `the chain stands at ${plain(now, 4)}` : undefined}
               />
             </View>

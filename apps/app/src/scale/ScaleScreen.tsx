@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import {
   bandWords,
   calibrationsOf,
@@ -69,7 +70,7 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
       page="scale"
       main={
         <>
-          {off && <Notice>{`${off.sentence}.`}</Notice>}
+          {off && <Notice>{`${textOf(off.sentence)}.`}</Notice>}
           <ChainChart point={point} moment={moment} />
           <ChainPlate point={point} moment={moment} />
           <StampSteps
@@ -160,13 +161,13 @@ function NotesPlate({ point, moment: { made } }: { point: OpenPoint; moment: Cha
   return (
     <Plate title="How it is taken">
       <Row first className="gap-2">
-        <Words as="body">{`${scalingWords(made)}.`}</Words>
+        <Words as="body">{`${textOf(scalingWords(made))}.`}</Words>
         <Words as="small">
-          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${bandWords('lowFault', input.unit)}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${bandWords('highFault', input.unit)}: ${reactionWords(bands)}.`}
+          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandWords('lowFault', input.unit))}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${textOf(bandWords('highFault', input.unit))}: ${textOf(reactionWords(bands))}.`}
         </Words>
         {made.notes.map((note) => (
-          <Words as="small" key={note}>
-            {note}
+          <Words as="small" key={textOf(note)}>
+            {textOf(note)}
           </Words>
         ))}
       </Row>

@@ -1,3 +1,4 @@
+import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import type { PointChain } from '@keypost/core/scaling';
 import type { RawFormat } from '@keypost/core/model';
@@ -168,9 +169,10 @@ function read(
   });
   if (parsed.success) return { scaling: parsed.data };
   const problems: Partial<Record<keyof SetupTexts, string>> = {};
-  for (const { path, message, code } of parsed.error.issues) {
+  for (const issue of parsed.error.issues) {
+    const { path, code } = issue;
     const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
-    problems[field] ??= code === 'invalid_type' ? 'Enter a number.' : message;
+    problems[field] ??= code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
   }
   return { problems };
 }

@@ -1,3 +1,4 @@
+import { refusalText } from '../data/refusalText';
 import { chainOf } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import type { Sweep } from '@keypost/core/scaling';
@@ -33,7 +34,7 @@ export function SweepPlate({ point }: { point: OpenPoint }) {
             onPress={() => task.start({ job: point.view.content, pointId })}
           />
         )}
-        {task.error && <Notice>{task.error.message}</Notice>}
+        {task.error && <Notice>{refusalText(task.error)}</Notice>}
         {task.answer && (
           <Swept sweep={task.answer} unit={made.chain.controller.unit} label={made.chain.display.label} />
         )}

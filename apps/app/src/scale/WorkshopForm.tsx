@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { MAX_TABLE_POINTS } from '@keypost/core/model';
 import { parseIn } from '@keypost/core/units';
 import { problemOfCurve, tableOf } from '@keypost/core/scaling';
@@ -26,7 +27,7 @@ export function readRows(text: string): { points: TablePoint[] } | { problem: st
   if (points.length > MAX_TABLE_POINTS)
     return { problem: `${points.length} points; at most ${MAX_TABLE_POINTS} fit into a table.` };
   const problem = problemOfCurve(() => tableOf(points));
-  return problem === undefined ? { points } : { problem };
+  return problem === undefined ? { points } : { problem: textOf(problem) };
 }
 
 /** Takes in a table as the workshop measured it. */

@@ -1,3 +1,5 @@
+import { refusalText, schemaRefusal } from '../data/refusalText';
+import { textOf } from '@keypost/core/messages';
 import { JobProblem, Reference } from '@keypost/core/model';
 import { judgeCalibration } from '@keypost/core/scaling';
 import { parseIn } from '@keypost/core/units';
@@ -47,8 +49,8 @@ export function readRun(
     const read = parseIn(texts.read[i]!, gives.unit);
     const typed = texts.injected[i]!.trim();
     const injected = typed === '' ? { ok: true as const, value: inject } : parseIn(typed, injects.unit);
-    if (!read.ok) return { problem: `Read at ${share} %: ${read.problem}` };
-    if (!injected.ok) return { problem: `Injected at ${share} %: ${injected.problem}` };
+    if (!read.ok) return { problem: `Read at ${share} %: ${textOf(read.problem)}` };
+    if (!injected.ok) return { problem: `Injected at ${share} %: ${textOf(injected.problem)}` };
     readings.push({ share, injected: injected.value, read: read.value });
   }
   if (readings.length < 2) return { problem: readings.length ? 'Two readings at least.' : '' };
@@ -65,7 +67,7 @@ export function readRun(
   try {
     return { body, outcome: judgeCalibration(body, readings, wantedOf) };
   } catch (error) {
-    if (error instanceof JobProblem) return { problem: error.message };
+    if (error instanceof JobProblem) return { problem: refusalText(error) };
     throw error;
   }
 }
@@ -85,8 +87,8 @@ function readTerms(
     percent: percent.ok ? percent.value : NaN,
     fixed: fixed.ok ? fixed.value : NaN,
   });
-  if (!reference.success) return { problem: `Reference: ${reference.error.issues[0]!.message}` };
+  if (!reference.success) return { problem: `Reference: ${schemaRefusal(reference)}` };
   const burnt = texts.burnout.trim() === '' ? undefined : parseIn(texts.burnout, given);
-  if (burnt && !burnt.ok) return { problem: `Sensor opened: ${burnt.problem}` };
+  if (burnt && !burnt.ok) return { problem: `Sensor opened: ${textOf(burnt.problem)}` };
   return { limitPercent: limit.value, reference: reference.data, ...(burnt?.ok && { burnout: burnt.value }) };
 }

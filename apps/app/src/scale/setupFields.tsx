@@ -1,4 +1,5 @@
-import { BAND_SETS, bandWords, RAW_FORMATS } from '@keypost/core/scaling';
+import { textOf } from '@keypost/core/messages';
+import { BAND_SETS, isShort, RAW_FORMATS } from '@keypost/core/scaling';
 import type { BandName } from '@keypost/core/scaling';
 import { elementOf } from '@keypost/core/network';
 import { View } from 'react-native';
@@ -218,8 +219,7 @@ export function ControllerFields(of: Fields) {
   );
 }
 
-const faultLabel = (name: BandName, unit: string): string =>
-  bandWords(name, unit) === 'short' ? 'Short at' : 'Break at';
+const faultLabel = (name: BandName, unit: string): string => (isShort(name, unit) ? 'Short at' : 'Break at');
 
 /** Limits of the signal, and what is done beyond them. */
 export function BandFields({ unit, ...of }: Fields & { unit: string }) {
@@ -232,7 +232,7 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
             {BAND_SETS.map(({ id, name, bands }) => (
               <Button
                 key={id}
-                label={name}
+                label={textOf(name)}
                 onPress={() =>
                   change({
                     lowFault: String(bands.lowFault),

@@ -1,3 +1,5 @@
+import { refusalText } from '../data/refusalText';
+import { say, textOf } from '@keypost/core/messages';
 import { chainOf, moveChain } from '@keypost/core/scaling';
 import { JobProblem, unlessRefused } from '@keypost/core/model';
 import { parseIn } from '@keypost/core/units';
@@ -27,7 +29,7 @@ export function useChain(point: OpenPoint): ChainMoment | string {
     return stateAt(made, at ?? middle) ?? stateAt(made, middle);
   }, [made, at]);
   if (!made) return 'Nothing of this point is measured.';
-  if ('problem' in made) return made.problem;
+  if ('problem' in made) return textOf(made.problem);
   if (!found) return 'This chain cannot be worked out in the middle of its range. Look at its setup.';
   const move = (key: LinkKey, text: string): string | undefined => {
     const { chain } = made;
@@ -40,14 +42,14 @@ export function useChain(point: OpenPoint): ChainMoment | string {
       display: chain.display.unit,
     }[key];
     const read = parseIn(text.replaceAll('\u202f', ''), unit);
-    if (!read.ok) return read.problem;
-    if (key === 'counts' && !Number.isInteger(read.value)) return 'Counts are whole numbers.';
+    if (!read.ok) return textOf(read.problem);
+    if (key === 'counts' && !Number.isInteger(read.value)) return textOf(say('tools.counts-whole-numbers'));
     try {
       moveChain(chain, key, read.value);
       setAt({ key, value: read.value });
       return undefined;
     } catch (error) {
-      if (error instanceof JobProblem) return error.message;
+      if (error instanceof JobProblem) return refusalText(error);
       throw error;
     }
   };

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { agreementsOf } from '@keypost/core/setting';
 import type { Agreement } from '@keypost/core/setting';
 import type { Mark as MarkKind } from '@keypost/core/proving';
@@ -23,16 +24,16 @@ export function AgreementPlate({ point }: { point: OpenPoint }) {
   return (
     <Plate title="What must agree">
       {sorted.map(({ subject, state, sentence, sides }, i) => (
-        <Row key={subject} first={i === 0} className="flex-row gap-3">
+        <Row key={textOf(subject)} first={i === 0} className="flex-row gap-3">
           <Mark kind={MARKS[state]} size={20} label={state} />
           <View className="min-w-0 flex-1 gap-1">
-            <Words as="strong">{subject}</Words>
-            {state === 'differ' && <Words as="fail">{sentence}</Words>}
+            <Words as="strong">{textOf(subject)}</Words>
+            {state === 'differ' && <Words as="fail">{textOf(sentence)}</Words>}
             {sides.map(({ tag, where, value }) => (
-              <View key={`${tag} ${where}`} className="flex-row justify-between gap-3">
-                <Words as="small" className="min-w-0 flex-1">{`${tag}, ${where}`}</Words>
+              <View key={`${tag} ${textOf(where)}`} className="flex-row justify-between gap-3">
+                <Words as="small" className="min-w-0 flex-1">{`${tag}, ${textOf(where)}`}</Words>
                 <Words as="mono" className="text-[14px] text-ink">
-                  {value}
+                  {textOf(value)}
                 </Words>
               </View>
             ))}

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
 import { format } from 'date-fns/format';
@@ -54,9 +55,12 @@ function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Shee
           {differences.map(({ key, label, before = 'not known', after = 'not known' }) => (
             <View key={key} role="listitem" className="flex-row justify-between gap-3">
               <Words as="small" className="min-w-0 flex-1 text-ink">
-                {label}
+                {textOf(label)}
               </Words>
-              <Words as="mono" className="text-[14px] text-ink">{`${before} → ${after}`}</Words>
+              <Words
+                as="mono"
+                className="text-[14px] text-ink"
+              >{`${textOf(before)} → ${textOf(after)}`}</Words>
             </View>
           ))}
         </View>
@@ -89,11 +93,11 @@ function PutBack({ index, sheet, at }: { index: OpenPoint['index']; sheet: Sheet
                 {String(i + 1)}
               </Words>
               <Words as="body" className="min-w-0 flex-1">
-                {label}
+                {textOf(label)}
               </Words>
-              <Words as="number">{to}</Words>
+              <Words as="number">{textOf(to)}</Words>
             </View>
-            {caution && <Caution>{caution}</Caution>}
+            {caution && <Caution>{textOf(caution)}</Caution>}
           </View>
         ))}
       </View>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { allowedWords, readValue } from '@keypost/core/catalog';
 import { lineWords } from '@keypost/core/setting';
@@ -51,7 +52,7 @@ export function LineEditor({
     >
       {parameter.caution && <Caution>{parameter.caution}</Caution>}
       {allowed !== '' && (
-        <Words as="small">{`Allowed: ${allowed}${parameter.factory ? `; factory ${lineWords(line, parameter.factory)}` : ''}`}</Words>
+        <Words as="small">{`Allowed: ${textOf(allowed)}${parameter.factory ? `; factory ${lineWords(line, parameter.factory)}` : ''}`}</Words>
       )}
       <Seen line={line} />
       {!known && <WhoAmI />}
@@ -170,7 +171,7 @@ function ValueEntry({
     const loose = side === 'found' ? { ...parameter, least: undefined, most: undefined } : parameter;
     const read = readValue(loose, text, unit);
     if (read.ok) onEnter(side, read.value);
-    else setProblem(read.problem);
+    else setProblem(textOf(read.problem));
   };
   return (
     <View className="gap-3">
@@ -213,7 +214,7 @@ function Otherwise({
   const store = () => {
     const read = readValue(parameter, value, unit);
     const wrong = {
-      ...(!read.ok && { value: read.problem }),
+      ...(!read.ok && { value: textOf(read.problem) }),
       ...(reason.trim() === '' && { reason: 'Say why it is to be otherwise.' }),
     };
     setProblem(wrong);

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { lineWords, presentWords } from '@keypost/core/setting';
 import type { LineState, SheetLine } from '@keypost/core/setting';
 import type { Mark as MarkKind } from '@keypost/core/proving';
@@ -60,11 +61,11 @@ export function LineRow({
           </Words>
         </View>
         {required && (
-          <Words as="small">{`${required.override ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${required.from}`}</Words>
+          <Words as="small">{`${required.override ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${textOf(required.from)}`}</Words>
         )}
         {problem !== undefined && (
           <Words as="small" className="font-wordsemi text-wait">
-            {problem}
+            {textOf(problem)}
           </Words>
         )}
         {differs && <Words as="fail">{`stands at ${presentWords(line)}`}</Words>}
@@ -73,7 +74,7 @@ export function LineRow({
         )}
         {warning !== undefined && (
           <Words as="small" className="font-wordsemi text-wait">
-            {warning}
+            {textOf(warning)}
           </Words>
         )}
       </View>

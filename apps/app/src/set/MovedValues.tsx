@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { Moved } from '@keypost/core/setting';
 import { View } from 'react-native';
 import { Words } from '../ui/Words';
@@ -13,8 +14,8 @@ export function MovedValues({ moved }: { moved: readonly Moved[] }) {
     >
       <Words as="strong">{`This changes ${moved.length} required ${moved.length === 1 ? 'value' : 'values'}`}</Words>
       {moved.map(({ itemId, tag, label, before, after }) => (
-        <Words as="small" key={`${itemId} ${label}`} className="text-ink">
-          {`${tag}, ${label}: ${before} → ${after}`}
+        <Words as="small" key={`${itemId} ${textOf(label)}`} className="text-ink">
+          {`${tag}, ${textOf(label)}: ${textOf(before)} → ${textOf(after)}`}
         </Words>
       ))}
     </View>

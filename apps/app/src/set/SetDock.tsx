@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
 import { useState } from 'react';
@@ -35,14 +36,14 @@ export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Sa
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
           <Words as="small" numberOfLines={1}>{`Next at ${sheet.tag}`}</Words>
-          <Words as="strong" numberOfLines={2}>{`${next.label}: ${next.to}`}</Words>
+          <Words as="strong" numberOfLines={2}>{`${textOf(next.label)}: ${textOf(next.to)}`}</Words>
         </View>
         <Button label="It is set" kind="main" waiting={saver.saving} onPress={set} />
       </View>
       {next.wipes.length > 0 && (
-        <Caution>{`Changing it puts ${next.wipes.slice(0, 4).join(', ')}${next.wipes.length > 4 ? ' and more' : ''} back to factory values; they come after it.`}</Caution>
+        <Caution>{`Changing it puts ${next.wipes.slice(0, 4).map(textOf).join(', ')}${next.wipes.length > 4 ? ' and more' : ''} back to factory values; they come after it.`}</Caution>
       )}
-      {next.caution && <Caution>{next.caution}</Caution>}
+      {next.caution && <Caution>{textOf(next.caution)}</Caution>}
     </View>
   );
 }

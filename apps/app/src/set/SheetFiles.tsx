@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobProblem } from '@keypost/core/model';
 import { readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core/setting';
@@ -92,6 +93,8 @@ function read(text: string, sheets: readonly Sheet[]): Taken {
     return entries.length ? { change: { kind: 'enter', entries }, count } : { count };
   } catch (error) {
     if (!(error instanceof JobProblem)) throw error;
-    return { lines: error.problems.map(({ message }) => message) };
+    return {
+      lines: error.problems.map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')),
+    };
   }
 }

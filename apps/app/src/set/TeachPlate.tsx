@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { descriptionOf } from '@keypost/core/job';
 import { TEACH_COMMANDS, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
 import type { TeachCommand } from '@keypost/core/ioLink';
@@ -39,9 +40,9 @@ export function TeachPlate({ point }: { point: OpenPoint }) {
         body: { by, channel: channel === '1' ? 1 : 2, command },
       });
       await mutate(keys.job(point.view.id));
-      setSaid(away ?? `Taken over: ${Object.values(values).join(' and ')}, read back.`);
+      setSaid(textOf(away ?? `Taken over: ${Object.values(values).join(' and ')}, read back.`));
     } catch (error) {
-      setSaid(asProblem(error).details.detail);
+      setSaid(textOf(asProblem(error).details.message));
     }
     setBusy(false);
   };

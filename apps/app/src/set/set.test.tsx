@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
@@ -186,13 +187,16 @@ describe('a device that can be spoken to', () => {
       return reply(
         writes === 1
           ? { kept: true, readBack: 'fitted' }
-          : { kept: false, problem: { kind: 'away', message: 'No device answers.' } },
+          : {
+              kept: false,
+              problem: { kind: 'away', message: say('service.device-answers-port', { port: 1 }) },
+            },
       );
     });
     reachable();
     fireEvent.click(screen.getByRole('button', { name: /^Send \d+ values$/ }));
     await waitFor(() => expect(screen.getByText(/^1 of \d+ sent and read back\.$/)).toBeTruthy());
-    expect(screen.getByText(/No device answers\./)).toBeTruthy();
+    expect(screen.getByText(/No device answers on port 1\./)).toBeTruthy();
     expect(writes).toBe(2);
     expect(screen.getByRole('button', { name: /^Go on, \d+ left$/ })).toBeTruthy();
   });
@@ -203,7 +207,10 @@ describe('a device that can be spoken to', () => {
       const { key, value } = JSON.parse(init.body as string) as { key: string; value: string };
       return reply(
         key === 'size'
-          ? { kept: false, problem: { kind: 'refused', message: 'above limit' } }
+          ? {
+              kept: false,
+              problem: { kind: 'refused', message: say('service.other', { said: 'above limit' }) },
+            }
           : { kept: true, readBack: value },
       );
     });
@@ -236,6 +243,6 @@ test('a sheet that is wrong is not taken, and says where', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Read a sheet' }));
   picked.mockRestore();
   await waitFor(() =>
-    expect(screen.getByRole('alert').textContent).toMatch(/line 2: Pipe size: 1 to 3000 mm/),
+    expect(screen.getByRole('alert').textContent).toMatch(/line 2: Pipe size: 1 to 3000\smm/),
   );
 });

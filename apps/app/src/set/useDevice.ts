@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
@@ -40,13 +41,13 @@ export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
       const words = `${Object.keys(values).length} of ${list.length} values read.`;
       setState({
         lines: [
-          away ?? words,
-          ...refused.slice(0, 3).map(({ key, message }) => `${labelOf(sheet, key)}: ${message}`),
+          textOf(away ?? words),
+          ...refused.slice(0, 3).map(({ key, message }) => `${labelOf(sheet, key)}: ${textOf(message)}`),
         ],
         stopped: away !== undefined,
       });
     } catch (error) {
-      setState({ lines: [asProblem(error).details.detail], stopped: true });
+      setState({ lines: [textOf(asProblem(error).details.message)], stopped: true });
     }
   };
   const send = async (): Promise<void> => {
@@ -61,10 +62,10 @@ export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
       try {
         const outcome = await server('writeParameter', { params, body: { by, key, value } });
         if (outcome.kept) done++;
-        else lines.push(`${label}: ${outcome.problem?.message ?? 'not kept'}`);
+        else lines.push(`${textOf(label)}: ${textOf(outcome.problem?.message ?? 'not kept')}`);
         away = outcome.problem?.kind === 'away';
       } catch (error) {
-        lines.push(asProblem(error).details.detail);
+        lines.push(textOf(asProblem(error).details.message));
         away = true;
       }
       if (away) break;

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { fixed, formatVolts } from '@keypost/core/units';
 import type { Supply } from '@keypost/core/model';
@@ -138,7 +139,7 @@ function Draws({ budget: { draws } }: { budget: SupplyBudget }) {
   );
   return (
     <Row className="gap-0.5">
-      {draws.slice(0, LISTED).map(({ tag, amps }) => line(tag, amps))}
+      {draws.slice(0, LISTED).map(({ tag, amps }) => line(textOf(tag), amps))}
       {rest.length > 0 &&
         line(
           `${rest.length} more`,

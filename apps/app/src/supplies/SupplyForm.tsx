@@ -1,7 +1,7 @@
 import type { JobView } from '@keypost/api';
 import { Feed, Supply } from '@keypost/core/model';
 import type { Supply as SupplyRow } from '@keypost/core/model';
-import { zodResolver } from '@hookform/resolvers/zod';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Controller, useForm } from 'react-hook-form';
@@ -57,7 +57,7 @@ export function SupplyForm({
   const [asked, setAsked] = useState(false);
   const [seen] = useState(() => (supply ? expecting(view, 'supplies', supply.id) : []));
   const { control, handleSubmit } = useForm({
-    resolver: zodResolver(Form),
+    resolver: schemaResolver(Form),
     defaultValues: firstValues(view, supply, kind),
   });
   const submit = handleSubmit(async (values) => {

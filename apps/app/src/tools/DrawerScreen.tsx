@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { TOOLS } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { MoreRow } from '../ui/MoreRow';
@@ -11,7 +12,7 @@ export function DrawerScreen() {
       <Plate>
         <View role="list" aria-label="Tools">
           {TOOLS.map(({ id, name, hint }, i) => (
-            <MoreRow key={id} first={i === 0} to={`/tools/${id}`} label={name} hint={hint} />
+            <MoreRow key={id} first={i === 0} to={`/tools/${id}`} label={textOf(name)} hint={textOf(hint)} />
           ))}
         </View>
       </Plate>

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { analyse } from '@keypost/core/analysis';
 import { chainOf } from '@keypost/core/scaling';
 import { changesAt, resultText } from '@keypost/core/tools';
@@ -34,7 +35,7 @@ export function sendChanges(
         body: {
           kind: 'note',
           tool: tool.id,
-          title: `${tool.name}: ${result.title}`.replaceAll('\u00a0', ' ').slice(0, 80),
+          title: `${textOf(tool.name)}: ${textOf(result.title)}`.replaceAll('\u00a0', ' ').slice(0, 80),
           text: resultText(tool, result).slice(0, 1000),
         },
       },

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { ToolField } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
@@ -22,24 +23,39 @@ export function ToolFields({ use }: { use: ToolInUse }) {
 }
 
 function OneField({ field, use }: { field: ToolField; use: ToolInUse }) {
-  const { key, label, kind, choices = [], hint } = field;
+  const { key, label, kind, hint } = field;
+  const choices = (field.choices ?? []).map((one) => ({ ...one, label: textOf(one.label) }));
   const value = use.values[key] ?? '';
   const problem = use.problems.find(({ path }) => path === key)?.message;
   const change = (next: string): void => use.change(key, next);
   if (kind === 'choice')
     return choices.length > MOST_IN_SIGHT ? (
-      <Select label={label} value={value} options={choices} onChange={change} problem={problem} hint={hint} />
+      <Select
+        label={textOf(label)}
+        value={value}
+        options={choices}
+        onChange={change}
+        problem={textOf(problem)}
+        hint={textOf(hint)}
+      />
     ) : (
-      <Choice label={label} value={value} options={choices} onChange={change} problem={problem} />
+      <Choice
+        label={textOf(label)}
+        value={value}
+        options={choices}
+        onChange={change}
+        problem={textOf(problem)}
+      />
     );
-  if (kind === 'pairs') return <Pairs field={field} value={value} problem={problem} onChange={change} />;
+  if (kind === 'pairs')
+    return <Pairs field={field} value={value} problem={textOf(problem)} onChange={change} />;
   return (
     <Field
-      label={label}
+      label={textOf(label)}
       value={value}
       onChange={change}
-      problem={problem}
-      hint={hint ?? (field.optional ? 'may stay empty' : undefined)}
+      problem={textOf(problem)}
+      hint={textOf(hint ?? (field.optional ? 'may stay empty' : undefined))}
       unit={field.unitKey ? use.values[field.unitKey] : field.unit}
       inputMode={kind === 'words' || kind === 'list' ? 'text' : 'decimal'}
       mono={kind !== 'words'}
@@ -49,7 +65,7 @@ function OneField({ field, use }: { field: ToolField; use: ToolInUse }) {
 
 /** Rows of two numbers. */
 function Pairs({
-  field: { label, columns = ['First', 'Second'] },
+  field,
   value,
   problem,
   onChange,
@@ -59,6 +75,8 @@ function Pairs({
   problem: string | undefined;
   onChange: (value: string) => void;
 }) {
+  const label = textOf(field.label);
+  const columns = field.columns?.map(textOf) ?? ['First', 'Second'];
   const rows = value.split('\n').map((row) => {
     const [first = '', second = ''] = row.split(';');
     return [first, second] as const;
@@ -75,7 +93,7 @@ function Pairs({
           {([first, second] as const).map((text, side) => (
             <View key={side} className="min-w-0 flex-1">
               <Field
-                label={i === 0 ? columns[side]! : `${columns[side]}, row ${i + 1}`}
+                label={i === 0 ? columns[side]! : `${columns[side]!}, row ${i + 1}`}
                 bare={i > 0}
                 value={text.trim()}
                 onChange={(next) => edit(i, side as 0 | 1, next)}

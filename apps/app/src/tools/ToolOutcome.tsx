@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { ToolResult } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Words } from '../ui/Words';
@@ -11,25 +12,25 @@ export function ToolOutcome({ result }: { result: ToolResult | undefined }) {
       {result ? (
         <>
           <Words as="number" className="text-[23px] leading-[29px] text-plate">
-            {result.title}
+            {textOf(result.title)}
           </Words>
           {result.lines.map(({ label, value, tone }) => (
             <View
-              key={label}
+              key={textOf(label)}
               className="flex-row flex-wrap items-baseline justify-between gap-x-3 border-t border-soft pt-1.5"
             >
               <Words as="small" className="text-plate">
-                {label}
+                {textOf(label)}
               </Words>
               <Words as="number" className="text-right text-[16px] text-plate">
-                {tone === 'bad' ? `! ${value}` : value}
+                {tone === 'bad' ? `! ${textOf(value)}` : textOf(value)}
               </Words>
             </View>
           ))}
           {result.words.map(({ text, tone }) => (
-            <View key={text} className={tone ? 'rounded-md bg-plate px-2 py-1' : ''}>
+            <View key={textOf(text)} className={tone ? 'rounded-md bg-plate px-2 py-1' : ''}>
               <Words as="small" className={tone ? `font-wordsemi ${TONE[tone]}` : 'text-plate'}>
-                {text}
+                {textOf(text)}
               </Words>
             </View>
           ))}

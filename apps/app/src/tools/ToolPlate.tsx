@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { findTool, resultText } from '@keypost/core/tools';
 import type { ToolValues } from '@keypost/core/tools';
 import type { SingleChange } from '@keypost/core/job';
@@ -46,7 +47,7 @@ export function ToolPlate({
     void saver.save({ kind: 'batch', changes }, { then: () => setKept(true) });
   };
   return (
-    <Plate title={tool.name}>
+    <Plate title={textOf(tool.name)}>
       <Row first className="gap-4">
         <ToolOutcome result={result} />
         <ToolFields use={use} />
@@ -64,7 +65,7 @@ export function ToolPlate({
             Kept at the point.
           </Words>
         )}
-        {result && <ShareButton title={tool.name} text={resultText(tool, result)} />}
+        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, result)} />}
       </Row>
     </Plate>
   );

@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { findTool, resultText } from '@keypost/core/tools';
 import type { Tool } from '@keypost/core/tools';
 import { useGlobalSearchParams } from 'expo-router';
@@ -27,22 +28,22 @@ function InUse({ tool }: { tool: Tool }) {
   return (
     <Screen
       narrow
-      head={<PageHead title={tool.name} back="/tools" />}
+      head={<PageHead title={textOf(tool.name)} back="/tools" />}
       dock={
         result && (
           <View className="border-t-[1.5px] border-edge bg-plate px-4 py-3">
             <Words as="number" className="text-center">
-              {result.title}
+              {textOf(result.title)}
             </Words>
           </View>
         )
       }
     >
-      <Words as="soft">{tool.hint}</Words>
+      <Words as="soft">{textOf(tool.hint)}</Words>
       <ToolOutcome result={result} />
       <ToolFields use={use} />
       <View className="gap-3">
-        {result && <ShareButton title={tool.name} text={resultText(tool, result)} />}
+        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, result)} />}
         {result && !sending && (
           <Button label="Send to a point" kind="main" onPress={() => setSending(true)} />
         )}

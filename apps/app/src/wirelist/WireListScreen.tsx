@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobIndex, partsOf, refWords } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
@@ -83,7 +84,10 @@ function readIn(view: JobView, text: string): Read {
     return change ? { kind: 'change', change } : { kind: 'same' };
   } catch (error) {
     if (!(error instanceof JobProblem)) throw error;
-    return { kind: 'refused', lines: error.problems.map(({ path, message }) => `${path}: ${message}`) };
+    return {
+      kind: 'refused',
+      lines: error.problems.map(({ path, message }) => `${path}: ${textOf(message)}`),
+    };
   }
 }
 
@@ -176,7 +180,7 @@ const wordsOf = ({ wire, from, to }: ListedWire): string =>
 
 function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
   const place = (ref: string, { where }: ListedWire['from']) =>
-    `${refWords(index, ref)}${where ? ` (${where})` : ''}`;
+    `${refWords(index, ref)}${where ? ` (${textOf(where)})` : ''}`;
   return (
     <Row className="flex-row items-center gap-3 py-2">
       <WireSwatch colour={wire.colour} />
@@ -196,7 +200,7 @@ function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex
         </Words>
         {found !== '' && (
           <Words as="small" className="font-wordsemi text-wait">
-            {found}
+            {textOf(found)}
           </Words>
         )}
       </View>

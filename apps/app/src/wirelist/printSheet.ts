@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import type { SheetPart } from '@keypost/core/planning';
 
 const STYLE = `
@@ -38,7 +39,7 @@ export function writeSheet(page: Document, title: string, parts: readonly SheetP
       for (const wire of terminal.wires.length ? terminal.wires : [undefined]) {
         const row = put(body, 'tr');
         put(row, 'td', terminal.printed ? `${terminal.name} (${terminal.printed})` : terminal.name);
-        put(row, 'td', terminal.words);
+        put(row, 'td', textOf(terminal.words));
         put(row, 'td', wire?.number ?? '');
         put(row, 'td', wire?.colour ?? '');
         put(row, 'td', wire?.to ?? 'free');

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import {
   allocate,
   allocationChange,
@@ -60,7 +61,7 @@ const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, 
     const analysis = analyse(new JobIndex(job), pointId);
     const made = chainOf(analysis);
     if (!made || 'problem' in made)
-      throw new JobProblem([{ path: '', message: made?.problem ?? 'Nothing of this point is measured.' }]);
+      throw new JobProblem([{ path: '', message: made?.problem ?? say('scaling.nothing-measured') }]);
     const { low, high } = made.chain.sensor;
     const knots = Array.from({ length: 9 }, (_, i) => low + (i / 8) * (high - low)).map((value) => ({
       value,

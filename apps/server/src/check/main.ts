@@ -1,3 +1,4 @@
+import { textOf } from '@keypost/core/messages';
 import { openJobFile, checkJob } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
 import { JobProblem } from '@keypost/core/model';
@@ -41,14 +42,14 @@ function complain(sentence: string): number {
 function print(job: JobContent, points: CheckedPoint[]): void {
   console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
   for (const { progress, place, address, states, readings, waysOut } of points) {
-    console.log(`\n${progress.tag}  ${progress.name}  (${place}${address ? `, ${address}` : ''})`);
-    console.log(`  ${progress.verdict.status}: ${progress.verdict.sentence}`);
-    waysOut.forEach((way) => console.log(`    way out: ${way}`));
+    console.log(`\n${progress.tag}  ${progress.name}  (${textOf(place)}${address ? `, ${address}` : ''})`);
+    console.log(`  ${progress.verdict.status}: ${textOf(progress.verdict.sentence)}`);
+    waysOut.forEach((way) => console.log(`    to change: ${textOf(way)}`));
     for (const { words, outputOn, signal, input, lamp, bit } of states)
       console.log(
-        `  ${words}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${input}, lamp ${lamp ?? 'none'}, bit ${bit ?? '?'}`,
+        `  ${textOf(words)}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${textOf(input)}, LED ${lamp ?? 'none'}, bit ${bit ?? '?'}`,
       );
-    readings.forEach(({ check, expected }) => console.log(`  expect ${check}: ${expected}`));
+    readings.forEach(({ check, expected }) => console.log(`  expect ${textOf(check)}: ${textOf(expected)}`));
   }
   const stopped = points.filter(({ progress }) => progress.verdict.status === 'cannot').length;
   console.log(

@@ -123,7 +123,7 @@ function lineSource(
       return { planId, rowId, registers };
     } catch (error) {
       if (!(error instanceof PartnerProblem)) throw error;
-      return { planId, rowId, problem: error.message, registers };
+      return { planId, rowId, problem: error.said, registers };
     }
   };
   return {

@@ -1,3 +1,5 @@
+import { say } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import net from 'node:net';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 
@@ -30,7 +32,7 @@ export async function inject(
   if (!chosen)
     throw new PartnerProblem(
       'refused',
-      `A bench source gives ${Object.keys(SOURCES).join(', ')}; it has no ${unit}.`,
+      say('service.bench-source-gives', { keys: Object.keys(SOURCES), unit }),
     );
   const [name, factor] = chosen;
   const line = new Line(link, patience);
@@ -42,17 +44,17 @@ export async function inject(
     const error = await line.ask('SYST:ERR?');
     if (!error.startsWith('0')) throw new PartnerProblem('refused', refusal(error, value, unit));
     const measured = Number(await line.ask(`MEAS:${name}?`));
-    if (!Number.isFinite(measured)) throw new PartnerProblem('refused', 'The source told no number.');
+    if (!Number.isFinite(measured)) throw new PartnerProblem('refused', say('service.source-told-number'));
     return { injected: measured / factor, source: identity.split(',').slice(1, 3).join(' ') };
   } finally {
     line.close();
   }
 }
 
-const refusal = (error: string, value: number, unit: string): string =>
+const refusal = (error: string, value: number, unit: string): Message =>
   error.startsWith('-222')
-    ? `The source cannot give ${value} ${unit}: that is outside its range.`
-    : `The source refused: ${error.replace(/^[^"]*"|"$/g, '')}.`;
+    ? say('service.source-give-outside-range', { value, unit })
+    : say('service.source-refused', { error });
 
 /** One connection, one question at a time. */
 class Line {
@@ -67,7 +69,7 @@ class Line {
     this.#socket = net.connect({ host: link.slice(0, at), port: Number(link.slice(at + 1)) });
     this.#socket.setEncoding('utf8');
     this.#socket.on('data', (chunk: string) => this.#take(chunk));
-    const lost = () => this.#fail(`No source answers at ${link}.`);
+    const lost = () => this.#fail(say('service.source-answers', { link }));
     this.#socket.on('error', lost);
     this.#socket.on('close', lost);
   }
@@ -83,7 +85,7 @@ class Line {
     done?.(line);
   }
 
-  #fail(message: string): void {
+  #fail(message: Message): void {
     this.#waiting?.fail(new PartnerProblem('away', message));
     this.#waiting = undefined;
   }
@@ -94,7 +96,7 @@ class Line {
 
   ask(query: string): Promise<string> {
     return new Promise((done, fail) => {
-      const timer = setTimeout(() => this.#fail('The source does not answer in time.'), this.#patience);
+      const timer = setTimeout(() => this.#fail(say('service.source-does-answer-time')), this.#patience);
       const ended =
         <T>(outcome: (value: T) => void) =>
         (value: T) => {

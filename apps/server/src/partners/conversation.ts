@@ -1,3 +1,5 @@
+import { say } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import { decodeParameter, encodeParameter } from '@keypost/core/ioLink';
 import { decodeRegisters, encodeRegisters, registersOf, wayTo } from '@keypost/core/setting';
 import { descriptionOf } from '@keypost/core/job';
@@ -36,16 +38,14 @@ export function converse(index: JobIndex, itemId: string): Conversation {
   }
 }
 
-function refusalWords(index: JobIndex, itemId: string): string {
-  if (index.module(itemId)) return 'Give the master an address first.';
-  return index.device(itemId)
-    ? 'No way leads to it: give its master, line or network an address first.'
-    : 'This part is not in the job any more.';
+function refusalWords(index: JobIndex, itemId: string): Message {
+  if (index.module(itemId)) return say('service.give-master-address-first');
+  return index.device(itemId) ? say('service.way-leads-give-master') : say('service.part-job-any-more');
 }
 
 const isBus = (parameter: Parameter): parameter is BusParameter => 'index' in parameter;
 const override = (): never => {
-  throw new PartnerProblem('refused', 'It cannot be reached from here; read it at the device.');
+  throw new PartnerProblem('refused', say('service.reached-here-read-device'));
 };
 
 function withDevice(index: JobIndex, device: Device, link: string, port: number): Conversation {
@@ -62,14 +62,22 @@ function withDevice(index: JobIndex, device: Device, link: string, port: number)
     },
     check: async () => {
       const state = await client.status(port);
-      if (state === 'no device') throw new PartnerProblem('away', `No device answers on port ${port}.`);
-      if (state === 'disabled') throw new PartnerProblem('refused', `Port ${port} is disabled.`);
+      if (state === 'no device')
+        throw new PartnerProblem('away', say('service.device-answers-port', { port }));
+      if (state === 'disabled') throw new PartnerProblem('refused', say('service.port-disabled', { port }));
       const { vendorId, deviceId, productName } = await client.identity(port);
       const description = known?.description;
       if (description && (vendorId !== description.vendorId || deviceId !== description.deviceId))
         throw new PartnerProblem(
           'refused',
-          `On port ${port} is ${productName ?? 'another device'} (${vendorId}/${deviceId}); the description is for ${description.vendorId}/${description.deviceId}. Nothing is written to it.`,
+          say('service.port-description-nothing-written', {
+            port,
+            productName,
+            vendorId,
+            deviceId,
+            vendorId2: description.vendorId,
+            deviceId2: description.deviceId,
+          }),
         );
     },
     close: () => undefined,
@@ -110,7 +118,8 @@ function withUnit(client: ModbusClient, unit: number, map: readonly MappedValue[
     },
     write: async (parameter, value) => {
       const row = rowOf(parameter);
-      if (row.table !== 'holding') throw new PartnerProblem('refused', `${row.name} can only be read.`);
+      if (row.table !== 'holding')
+        throw new PartnerProblem('refused', say('service.can-only-be-read', { rowName: row.name }));
       await client.writeRegisters(unit, row.address, encodeRegisters(Number(value), row));
     },
     check: async () => {

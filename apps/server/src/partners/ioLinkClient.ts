@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { z } from 'zod';
 import type { PortState } from '@keypost/core/ioLink';
 import { httpCall } from './httpCall.ts';
@@ -63,14 +64,13 @@ export class IoLinkClient {
     try {
       response = await httpCall(this.base + path, body, PATIENCE_MS);
     } catch {
-      throw new PartnerProblem('away', 'The master does not answer.');
+      throw new PartnerProblem('away', say('service.master-does-answer'));
     }
     const { status, text } = response;
     if (status < 200 || status > 299) throw refusal(status, text);
     if (!schema) return undefined as T;
     const parsed = schema.safeParse(parseJson(text));
-    if (!parsed.success)
-      throw new PartnerProblem('away', 'What answers there is no IO-Link master of the JSON form.');
+    if (!parsed.success) throw new PartnerProblem('away', say('service.what-answers-io-link'));
     return parsed.data;
   }
 
@@ -83,7 +83,7 @@ export class IoLinkClient {
         (await this.ports()).map(({ portNumber, deviceAlias }) => [portNumber, deviceAlias]),
       );
     const alias = this.aliases?.get(port);
-    if (alias === undefined) throw new PartnerProblem('refused', `The master has no port ${port}.`);
+    if (alias === undefined) throw new PartnerProblem('refused', say('service.master-port', { port }));
     return encodeURIComponent(alias);
   }
 
@@ -132,15 +132,15 @@ function parseJson(text: string): unknown {
 
 function refusal(status: number, text: string): PartnerProblem {
   const parsed = JsonProblem.safeParse(parseJson(text));
-  if (!parsed.success) return new PartnerProblem('away', `The master answered with status ${status}.`);
+  if (!parsed.success) return new PartnerProblem('away', say('service.master-answered-status', { status }));
   const { code, message, iolinkError } = parsed.data;
   if (iolinkError)
     return new PartnerProblem(
       'refused',
-      `The device refuses: ${iolinkError.message} (0x${iolinkError.code.toString(16)}).`,
+      say('service.device-refuses-0x', { message: iolinkError.message, code: iolinkError.code.toString(16) }),
     );
   // 311: the device behind the port is not there; 102: the master cannot get through to it.
   return code === 311 || code === 102
-    ? new PartnerProblem('away', `The device cannot be reached: ${message}.`)
-    : new PartnerProblem('refused', `The master refuses: ${message} (${code}).`);
+    ? new PartnerProblem('away', say('service.device-reached', { message }))
+    : new PartnerProblem('refused', say('service.master-refuses', { message, code }));
 }

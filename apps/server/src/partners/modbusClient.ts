@@ -1,3 +1,5 @@
+import { say } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import {
   readRegistersAnswer,
   readRegistersRequest,
@@ -70,19 +72,19 @@ export class ModbusClient {
         socket.off('data', take).off('close', lost).off('error', lost);
         outcome();
       };
-      const away = (words: string): void =>
+      const away = (words: Message): void =>
         end(() => {
           this.close();
           fail(new PartnerProblem('away', words));
         });
-      const lost = (): void => away('The connection broke.');
+      const lost = (): void => away(say('service.connection-broke'));
       const take = (chunk: Uint8Array): void => {
         arrived = Uint8Array.from([...arrived, ...chunk]);
         const taken = this.take(arrived, unit, transaction);
-        if (taken === 'broken') away('What answers there speaks no Modbus.');
+        if (taken === 'broken') away(say('service.what-answers-speaks-modbus'));
         else if (taken) end(() => done(taken.pdu));
       };
-      const timer = setTimeout(() => away(`Unit ${unit} does not answer.`), this.patience);
+      const timer = setTimeout(() => away(say('service.unit-does-answer', { unit })), this.patience);
       socket.on('data', take).on('close', lost).on('error', lost);
       socket.write(this.framing === 'tcp' ? tcpFrame({ unit, pdu, transaction }) : rtuFrame({ unit, pdu }));
     });
@@ -107,7 +109,9 @@ export class ModbusClient {
       const socket = net.connect({ host: this.host, port: this.port });
       const away = (): void => {
         socket.destroy();
-        fail(new PartnerProblem('away', `Nothing answers at ${this.host}:${this.port}.`));
+        fail(
+          new PartnerProblem('away', say('service.nothing-answers', { host: this.host, port: this.port })),
+        );
       };
       socket.setTimeout(this.patience, away);
       socket.once('error', away);
@@ -133,7 +137,12 @@ function told<T>(act: () => T): T {
     return act();
   } catch (error) {
     if (error instanceof UnitException)
-      throw new PartnerProblem('refused', `The unit refuses: ${error.message} (exception ${error.code}).`);
-    throw error instanceof Error ? new PartnerProblem('away', error.message) : error;
+      throw new PartnerProblem(
+        'refused',
+        say('service.unit-refuses-exception', { exception: error.said, code: error.code }),
+      );
+    throw error instanceof Error
+      ? new PartnerProblem('away', say('service.what-answers-speaks-modbus'))
+      : error;
   }
 }

@@ -17,6 +17,6 @@ export function benchResource(app: FastifyInstance): void {
 }
 
 /** A partner that is away or refuses, as the answer of this server. */
-function partnerRefusal({ kind, message }: PartnerProblem): Refusal {
-  return new Refusal(kind === 'away' ? 504 : 422, kind === 'away' ? 'No answer' : 'Refused', message);
+function partnerRefusal({ kind, said }: PartnerProblem): Refusal {
+  return new Refusal(kind === 'away' ? 504 : 422, said);
 }

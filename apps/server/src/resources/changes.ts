@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import type { PGlite } from '@electric-sql/pglite';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange, partsOf } from '@keypost/core/job';
@@ -32,9 +33,7 @@ function refuseClaims(change: Change): void {
     (part) => part.kind === 'enter' && part.entries.some(({ how }) => how === 'read'),
   );
   if (claims)
-    throw new JobProblem([
-      { path: 'change.entries', message: 'Only what this server read from a device counts as read.' },
-    ]);
+    throw new JobProblem([{ path: 'change.entries', message: say('service.what-server-read-device') }]);
 }
 
 /** Applies a change to a stored job in one transaction. @throws Refusal, JobProblem. */
@@ -46,7 +45,7 @@ export function storeChange(
   const at = new Date().toISOString();
   return db.transaction(async (tx): Promise<ChangeResponse> => {
     const job = await readJob(tx, jobId);
-    if (!job) throw notFound('This job');
+    if (!job) throw notFound(say('service.this-job'));
     const repeated = await answerAgain(tx, job, body.changeId);
     if (repeated) return repeated;
     const moved = movedRows(job, body.expects);

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import { openJobFile } from '@keypost/core/proving';
 import type { PGlite } from '@electric-sql/pglite';
 import { emptyJob } from '@keypost/core/model';
@@ -39,20 +40,20 @@ export function jobResource(app: FastifyInstance, db: PGlite): void {
 
   register(app, 'getJob', async ({ params }) => {
     const job = await db.transaction((tx) => readJob(tx, params.jobId));
-    if (!job) throw notFound('This job');
+    if (!job) throw notFound(say('service.this-job'));
     return viewOf(job);
   });
 
   register(app, 'exportJob', async ({ params }) => {
     const job = await db.transaction((tx) => readJob(tx, params.jobId));
-    if (!job) throw notFound('This job');
+    if (!job) throw notFound(say('service.this-job'));
     return writeJobFile(contentOf(job));
   });
 
   register(app, 'removeJob', async ({ params, query }) => {
     await db.transaction(async (tx) => {
       const job = await readJob(tx, params.jobId);
-      if (!job) throw notFound('This job');
+      if (!job) throw notFound(say('service.this-job'));
       await removeJob(tx, job, auditEntry(params.jobId, query.by, 'removeJob'));
     });
     return { removed: params.jobId };

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import type { PGlite } from '@electric-sql/pglite';
 import { LIVE_ROUTE } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
@@ -20,7 +21,7 @@ export function liveResource(app: FastifyInstance, db: PGlite): void {
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
   app.get(LIVE_ROUTE, { schema: { hide: true } }, async (request, reply) => {
     const { jobId } = request.params as { jobId: string };
-    if ((await revisionOfJob(db, jobId)) === undefined) throw notFound('This job');
+    if ((await revisionOfJob(db, jobId)) === undefined) throw notFound(say('service.this-job'));
     const job = jobs.get(jobId) ?? new LiveJob(readRevision(jobId));
     jobs.set(jobId, job);
     reply.hijack();

@@ -1,3 +1,5 @@
+import { say } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import type { PGlite } from '@electric-sql/pglite';
 import type { ReadOutcome, WriteOutcome } from '@keypost/api';
 import {
@@ -35,7 +37,7 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
     const { index, parameters } = await opened(db, params);
     const parameter = parameters.find(({ key }) => key === body.key);
     if (!parameter)
-      throw new JobProblem([{ path: 'key', message: `This part has no parameter “${body.key}”.` }]);
+      throw new JobProblem([{ path: 'key', message: say('service.part-parameter', { key: body.key }) }]);
     const outcome = await writeOne(index, params.itemId, parameter, body.value);
     if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: outcome.readBack! });
     return outcome;
@@ -54,7 +56,7 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
       );
       await with_.write(commandParameter(COMMAND_INDEX), String(TEACH_COMMANDS[body.command]));
       const result = Number(await with_.read(commandParameter(TEACH_RESULT_INDEX))) & 0x0f;
-      if (result === 7) throw new PartnerProblem('refused', 'Teaching failed; the old values stay.');
+      if (result === 7) throw new PartnerProblem('refused', say('service.teaching-failed-old-values'));
       return readAll(with_, points);
     });
     await keep(db, params, body.by, 'left', outcome.values);
@@ -78,7 +80,7 @@ async function opened(
   { jobId, itemId }: { jobId: string; itemId: string },
 ): Promise<{ index: JobIndex; parameters: readonly Parameter[] }> {
   const job = await db.transaction((tx) => readJob(tx, jobId));
-  if (!job) throw notFound('This job');
+  if (!job) throw notFound(say('service.this-job'));
   const content = contentOf(job);
   return { index: new JobIndex(content), parameters: parametersOf(content, itemId) };
 }
@@ -90,8 +92,7 @@ async function readAll(conversation: Conversation, parameters: readonly Paramete
     try {
       outcome.values[parameter.key] = await conversation.read(parameter);
     } catch (error) {
-      if (error instanceof PartnerProblem && error.kind === 'away')
-        return { ...outcome, away: error.message };
+      if (error instanceof PartnerProblem && error.kind === 'away') return { ...outcome, away: error.said };
       outcome.refused.push({ key: parameter.key, message: wordsOf(error) });
     }
   }
@@ -121,8 +122,8 @@ async function talk(
     return await conversing(index, itemId, act);
   } catch (error) {
     if (!(error instanceof PartnerProblem)) throw error;
-    if (error.kind === 'away') return { values: {}, refused: [], away: error.message };
-    throw new Refusal(422, 'Not possible', error.message);
+    if (error.kind === 'away') return { values: {}, refused: [], away: error.said };
+    throw new Refusal(422, error.said);
   }
 }
 
@@ -143,12 +144,12 @@ async function writeOne(
       : {
           kept: false,
           readBack,
-          problem: { kind: 'differs', message: `The device took ${readBack} instead of ${value}.` },
+          problem: { kind: 'differs', message: say('service.device-took-instead', { readBack, value }) },
         };
   } catch (error) {
     if (!(error instanceof PartnerProblem || error instanceof JobProblem)) throw error;
     const kind = error instanceof PartnerProblem ? error.kind : 'refused';
-    return { kept: false, problem: { kind, message: error.message } };
+    return { kept: false, problem: { kind, message: wordsOf(error) } };
   }
 }
 
@@ -163,8 +164,12 @@ function sameEnough(parameter: Parameter, readBack: string, value: string): bool
   );
 }
 
-const wordsOf = (error: unknown): string =>
-  error instanceof PartnerProblem || error instanceof JobProblem ? error.message : 'It could not be read.';
+const wordsOf = (error: unknown): Message =>
+  error instanceof PartnerProblem
+    ? error.said
+    : error instanceof JobProblem
+      ? error.first
+      : say('service.could-read');
 
 async function keep(
   db: PGlite,

@@ -1,3 +1,4 @@
+import { say } from '@keypost/core/messages';
 import type { PracticeState } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
 import { notFound } from '../problems.ts';
@@ -10,12 +11,12 @@ export function practiceResource(app: FastifyInstance, standIns: StandIns | unde
   register(app, 'practice', async () => stateOf(standIns));
   register(app, 'practise', async ({ body }) => {
     const { what, act } = body;
-    if (!standIns) throw notFound('A simulated partner');
+    if (!standIns) throw notFound(say('service.simulated-partner'));
     if ('port' in what) {
-      if (!standIns.master.practise(what.port, act)) throw notFound(`Port ${what.port}`);
+      if (!standIns.master.practise(what.port, act)) throw notFound(say('service.port', { port: what.port }));
     } else {
       const unit = standIns.units.find(({ number }) => number === what.unit);
-      if (!unit) throw notFound(`Unit ${what.unit}`);
+      if (!unit) throw notFound(say('service.unit', { unit: what.unit }));
       unit.silent = act === 'unplug' || act === 'fail';
     }
     return stateOf(standIns);

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { ACTOR, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { analyse } from './analysis.ts';
@@ -12,7 +13,7 @@ test('three units: addresses 1, 2, 3 in binary, the last switch on the third, th
   const units = arcChain(tags(3));
   expect(units.map(({ address }) => address.map(Number).join(''))).toEqual(['10000', '01000', '11000']);
   expect(units.map(({ last }) => last)).toEqual([false, false, true]);
-  expect(units.map(({ fibreFrom, fibreTo }) => [fibreFrom, fibreTo])).toEqual([
+  expect(units.map(({ fibreFrom, fibreTo }) => [textOf(fibreFrom), textOf(fibreTo)])).toEqual([
     ['OUT of the main unit', 'IN of AX-2'],
     ['OUT of AX-1', 'IN of AX-3'],
     ['OUT of AX-2', 'IN of the main unit'],
@@ -29,7 +30,7 @@ test('for any number of units the switches give each its own address, and one on
       expect(addresses).toEqual(tags(n).map((_, i) => i + 1));
       expect(units.filter(({ last }) => last)).toHaveLength(1);
       // Each fibre that leaves a unit arrives at the next.
-      for (let i = 1; i < n; i++) expect(units[i]!.fibreFrom).toBe(`OUT of ${units[i - 1]!.tag}`);
+      for (let i = 1; i < n; i++) expect(textOf(units[i]!.fibreFrom)).toBe(`OUT of ${units[i - 1]!.tag}`);
     }),
   );
 });
@@ -41,9 +42,11 @@ test('no unit and more than the main unit takes are refused with the limit', () 
 
 test('the caution stands at the step that can hurt', () => {
   const steps = arcSteps(arcChain(tags(2)));
-  expect(steps[0]!.caution).toMatch(/local rules/);
-  expect(steps.find(({ sentence }) => /coil sensors/.test(sentence))!.caution).toMatch(/current transformer/);
-  expect(steps.at(-1)!.sentence).toMatch(/count 2 units/);
+  expect(textOf(steps[0]!.caution)).toMatch(/local rules/);
+  expect(textOf(steps.find(({ sentence }) => /coil sensors/.test(textOf(sentence)))!.caution)).toMatch(
+    /current transformer/,
+  );
+  expect(textOf(steps.at(-1)!.sentence)).toMatch(/count 2 units/);
 });
 
 describe('a job with two units', () => {
@@ -55,7 +58,7 @@ describe('a job with two units', () => {
   test('with factory switches has the same address twice, and the way out sets both', () => {
     const { status, sentence, waysOut } = verdictOf(analyse(new JobIndex(job), 'ax-2'));
     expect(status).toBe('cannot');
-    expect(sentence).toMatch(/AX-2 has the address of AX-1, 1/);
+    expect(textOf(sentence)).toMatch(/AX-2 has the address of AX-1, 1/);
     const mended = applyChange(job, waysOut[0]!.change, ACTOR);
     expect(arcChainFaults(new JobIndex(mended)).faults).toEqual([]);
     for (const id of ['ax-1', 'ax-2'])
@@ -68,8 +71,10 @@ describe('a job with two units', () => {
       { kind: 'editDevice', id: 'ax-2-b', patch: { settings: { address: '4', last: 'on' } } },
       ACTOR,
     );
-    expect(arcChainFaults(new JobIndex(gap)).faults.join(' ')).toMatch(
-      /No unit has the address 2; AX-2 stands at 4/,
-    );
+    expect(
+      arcChainFaults(new JobIndex(gap))
+        .faults.map(({ sentence }) => textOf(sentence))
+        .join(' '),
+    ).toMatch(/No unit has the address 2; AX-2 stands at 4/);
   });
 });

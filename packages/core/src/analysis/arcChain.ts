@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
 import type { Change, JobIndex, SingleChange } from '../job/index.ts';
@@ -16,14 +18,14 @@ export interface ChainedUnit {
   /** Whether the switch for the last unit of the chain is on. */
   readonly last: boolean;
   /** Where its fibre comes from, and where it leads to. */
-  readonly fibreFrom: string;
-  readonly fibreTo: string;
+  readonly fibreFrom: Text;
+  readonly fibreTo: Text;
 }
 
 /** The order in which something is done at a chain, with the caution that belongs there. */
 export interface ChainStep {
-  readonly sentence: string;
-  readonly caution?: string;
+  readonly sentence: Message;
+  readonly caution?: Message;
 }
 
 /**
@@ -35,15 +37,15 @@ export interface ChainStep {
 export function arcChain(tags: readonly string[]): ChainedUnit[] {
   if (tags.length < 1 || tags.length > MOST_ARC_UNITS)
     throw new JobProblem([
-      { path: 'units', message: `A chain has 1 to ${MOST_ARC_UNITS} units; these are ${tags.length}.` },
+      { path: 'units', message: say('analysis.chain-1-units-these', { mostArcUnits: MOST_ARC_UNITS, tags }) },
     ]);
   return tags.map((tag, i) => ({
     place: i + 1,
     tag,
     address: Array.from({ length: ADDRESS_SWITCHES }, (_, bit) => (((i + 1) >> bit) & 1) === 1),
     last: i === tags.length - 1,
-    fibreFrom: i === 0 ? 'OUT of the main unit' : `OUT of ${tags[i - 1]}`,
-    fibreTo: i === tags.length - 1 ? 'IN of the main unit' : `IN of ${tags[i + 1]}`,
+    fibreFrom: i === 0 ? say('analysis.out-main-unit') : say('analysis.out-of', { tag: tags[i - 1] }),
+    fibreTo: i === tags.length - 1 ? say('analysis.main-unit') : say('analysis.in-of', { tag: tags[i + 1] }),
   }));
 }
 
@@ -52,25 +54,24 @@ export function arcSteps(units: readonly ChainedUnit[]): ChainStep[] {
   const n = units.length;
   return [
     {
-      sentence: 'Take the supply off and prove the switchgear dead before anything is mounted.',
-      caution:
-        'Isolate, earth and prove dead under the local rules; only authorised people open switchgear. Arc flash can kill.',
+      sentence: say('analysis.take-supply-off-prove'),
+      caution: say('analysis.isolate-earth-prove-dead'),
     },
     {
-      sentence: `Set the address switches of ${n === 1 ? 'the unit' : `all ${n} units`} and the switch of the last one, ${units.at(-1)!.tag}.`,
+      sentence: say('analysis.set-address-switches-switch', { n, units: units.at(-1)!.tag }),
     },
     {
-      sentence: 'Close the coil sensors round their conductors until they lock, arrow towards the load.',
-      caution: 'Never open the secondary of a current transformer that carries current.',
+      sentence: say('analysis.close-coil-sensors-round'),
+      caution: say('analysis.never-open-secondary-current'),
     },
-    { sentence: 'Earth the screen of screened coil leads at the unit only; leave it cut back at the coil.' },
+    { sentence: say('analysis.earth-screen-screened-coil') },
     {
-      sentence: `Lead the fibre from OUT to IN in this order: main unit, ${units.map(({ tag }) => tag).join(', ')}, main unit.`,
+      sentence: say('analysis.lead-fibre-out-order', { units: units.map(({ tag }) => tag) }),
     },
-    { sentence: 'Wire contact 11-14 to the supervisor; 11-12 shows the same turned round.' },
+    { sentence: say('analysis.wire-contact-11-14') },
     {
-      sentence: `Switch on. The main unit must count ${n} ${n === 1 ? 'unit' : 'units'}; pull one fibre: it must trip.`,
-      caution: 'Test with the test function only, never with an arc.',
+      sentence: say('analysis.switch-main-unit-must', { n }),
+      caution: say('analysis.test-test-function-never'),
     },
   ];
 }
@@ -78,20 +79,24 @@ export function arcSteps(units: readonly ChainedUnit[]): ChainStep[] {
 /** What a unit shows when it does not start, and what to look at. */
 export const ARC_ERRORS: readonly {
   readonly code: string;
-  readonly meaning: string;
-  readonly look: string;
+  readonly meaning: Message;
+  readonly look: Message;
 }[] = [
   {
     code: 'E1',
-    meaning: 'No light arrives',
-    look: 'Fibre broken, bent too tightly, or IN and OUT exchanged.',
+    meaning: say('analysis.light-arrives'),
+    look: say('analysis.fibre-broken-bent-too'),
   },
-  { code: 'E2', meaning: 'Address used twice', look: 'Compare the address switches of the units.' },
-  { code: 'E3', meaning: 'A coil is open', look: 'Coil sensor not closed, or its lead off k or l.' },
+  {
+    code: 'E2',
+    meaning: say('analysis.address-used-twice'),
+    look: say('analysis.compare-address-switches-units'),
+  },
+  { code: 'E3', meaning: say('analysis.coil-open'), look: say('analysis.coil-sensor-closed-lead') },
   {
     code: 'E4',
-    meaning: 'End of the chain missing',
-    look: 'Switch for the last unit off, or on at two units.',
+    meaning: say('analysis.end-chain-missing'),
+    look: say('analysis.switch-last-unit-off'),
   },
 ];
 
@@ -119,21 +124,36 @@ export function arcUnitsOf(
     .sort((a, b) => a.address - b.address || a.tag.localeCompare(b.tag, 'en', { numeric: true }));
 }
 
+/** Something wrong with the switches of a chain: the unit that it is about, then others that it names. */
+export interface ArcFault {
+  readonly tags: readonly string[];
+  readonly sentence: Message;
+}
+
 /** What is wrong with the switches of a job's arc units as they are set, each in a sentence; and the change that sets them right. */
-export function arcChainFaults(index: JobIndex): { faults: string[]; change?: Change } {
+export function arcChainFaults(index: JobIndex): { faults: ArcFault[]; change?: Change } {
   const units = arcUnitsOf(index);
   if (!units.length || units.length > MOST_ARC_UNITS) return { faults: [] };
   const wanted = arcChain(units.map(({ tag }) => tag));
   const faults = units.flatMap(({ tag, address, last }, i) => {
     const twin = units.find((other, k) => k < i && other.address === address);
-    if (twin) return [`${tag} has the address of ${twin.tag}, ${address}.`];
+    if (twin)
+      return [
+        {
+          tags: [tag, twin.tag],
+          sentence: say('analysis.has-the-address-of', { tag, twin: twin.tag, address }),
+        },
+      ];
     if (address !== wanted[i]!.place && !units.some((u) => u.address === i + 1))
-      return [`No unit has the address ${i + 1}; ${tag} stands at ${address}.`];
+      return [{ tags: [tag], sentence: say('analysis.unit-address-stands', { i, tag, address }) }];
     if (last !== wanted[i]!.last)
       return [
         last
-          ? `${tag} is set as the last unit, but ${units.at(-1)!.tag} comes after it.`
-          : `${tag} is the last unit, and its switch for that is off.`,
+          ? {
+              tags: [tag, units.at(-1)!.tag],
+              sentence: say('analysis.set-last-unit-comes', { tag, units: units.at(-1)!.tag }),
+            }
+          : { tags: [tag], sentence: say('analysis.last-unit-switch-off', { tag }) },
       ];
     return [];
   });

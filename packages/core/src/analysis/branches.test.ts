@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { ACTOR, additionOf, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import type { Supply } from '../model/job.ts';
 import { analyse } from './analysis.ts';
@@ -63,7 +64,7 @@ describe('a branch of a supply', () => {
     const { status, reasons } = verdictOf(analyse(new JobIndex(job), 'px-1'));
     expect(status).toBe('cannot');
     expect(reasons.map(({ code }) => code)).toContain('overload');
-    expect(reasons.find(({ code }) => code === 'overload')!.sentence).toMatch(
+    expect(textOf(reasons.find(({ code }) => code === 'overload')!.sentence)).toMatch(
       /2\.0 A through.*2\.4 A of other/,
     );
   });
@@ -72,7 +73,7 @@ describe('a branch of a supply', () => {
     const job = after({ kind: 'addSupply', supply: branch({ otherAmps: 1 }) }, additionOf(), onBranch);
     const budgetOf = (id: string) => supplyBudgets(job).find(({ supply }) => supply.id === id);
     const [g1, f1] = [budgetOf('g1'), budgetOf('f1')];
-    expect(f1!.draws.map(({ tag }) => tag)).toEqual(['other loads', 'PX-1']);
+    expect(f1!.draws.map(({ tag }) => tag).map(textOf)).toEqual(['other loads', 'PX-1']);
     expect(g1!.draws.find(({ tag }) => tag === 'F1')!.amps).toBeCloseTo(f1!.amps, 9);
     expect(f1!.feeder).toMatchObject({ from: 'G1', bears: 8.6, protects: true });
     expect(f1!.feeder!.drop).toBeCloseTo(f1!.amps * FEEDER_OHMS * 1.25, 6);
@@ -106,5 +107,7 @@ test('a mechanical switch on an input that wets it with a milliampere is doubtfu
   });
   const { status, reasons } = verdictOf(analyse(new JobIndex(job), 'px-1'));
   expect(status).toBe('doubtful');
-  expect(reasons[0]!.sentence).toMatch(/carries only 2\.4\smA; it stays clean from 3\.0\smA at 12 V on/);
+  expect(textOf(reasons[0]!.sentence)).toMatch(
+    /carries only 2\.4\smA; it stays clean from 3\.0\smA at 12 V on/,
+  );
 });

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import * as F from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -59,7 +60,11 @@ test('a loop with barrier, cable and 250 Ω leaves 13.4 V at 20 mA', () => {
   const budget = loopBudget(of(F.barrierLoop(50)))!;
   near(budget.left.nom, 13.41);
   near(budget.ohms, 494.5, 1);
-  expect(budget.drops.map(({ label }) => label)).toEqual(['Z1', 'A analog input 0', 'cable and wires']);
+  expect(budget.drops.map(({ label }) => label).map(textOf)).toEqual([
+    'Z1',
+    'A analog input 0',
+    'cable and wires',
+  ]);
   const sum = budget.drops.reduce((total, { volts }) => total + volts, 0);
   near(sum + budget.left.nom, 24, 0.02);
 });

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { analyse } from './analysis.ts';
 import { judge } from '../verdict/judge.ts';
@@ -17,7 +18,7 @@ describe.each(Object.keys(FAMILIES))('%s', (name) => {
       status: 'works',
       reasons: [],
     });
-    expect(sentence).toMatch(/^(Works|Wired as meant)\. /);
+    expect(textOf(sentence)).toMatch(/^(Works|Wired as meant)\. /);
   });
 
   test('every state can be read with a band, and drawn', () => {
@@ -37,6 +38,6 @@ describe.each(Object.keys(FAMILIES))('%s', (name) => {
     expect(steps[0]!.key).toBe('isolate');
     expect(steps.filter(({ caution }) => caution).length).toBeGreaterThanOrEqual(2);
     expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
-    for (const { title } of steps) expect(title.length).toBeLessThanOrEqual(200);
+    for (const { title } of steps) expect(textOf(title).length).toBeLessThanOrEqual(200);
   });
 });

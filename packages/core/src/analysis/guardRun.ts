@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { SafetyPort } from '../catalog/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import type { Module, Settings } from '../model/index.ts';
@@ -82,7 +84,7 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
     [device.id, `test${n}`],
     ...[...scope.parts.keys()].map((id) => [id, `test${n}`] as const),
   ];
-  const go = (key: string, words: string, present: boolean, names: Names, from?: PointState): PointState =>
+  const go = (key: string, words: Text, present: boolean, names: Names, from?: PointState): PointState =>
     solveState(
       context,
       { key, words, present, others: true, level: present ? 1 : 0, forced: forcing(names) },
@@ -91,15 +93,15 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
     );
   const { away, present } = output.words;
   const first = go('cold', away, false, []);
-  const closed = go('closed', `${present}, before reset`, true, [], first);
-  const pressed = go('pressed', 'Reset pressed', true, pressing(button), closed);
+  const closed = go('closed', say('analysis.before-reset', { present }), true, [], first);
+  const pressed = go('pressed', say('analysis.reset-pressed'), true, pressing(button), closed);
   const running = go('present', present, true, [], pressed);
   const opened = go('away', away, false, [], running);
   const alone = [1, 2].map((n) =>
-    go(`open${n}`, `Channel ${n} alone open`, true, [[device.id, `open${n}`]], running),
+    go(`open${n}`, say('analysis.channel-alone-open', { n }), true, [[device.id, `open${n}`]], running),
   );
-  const tests = [1, 2].map((n) => go(`test${n}`, `Test pulse ${n}`, true, pulse(n), running));
-  const again = go('again', `${present} again, no reset`, true, [], opened);
+  const tests = [1, 2].map((n) => go(`test${n}`, say('analysis.test-pulse', { n }), true, pulse(n), running));
+  const again = go('again', say('analysis.again-reset', { present }), true, [], opened);
   const welded: Names = contactors.map(({ id, welds }) => [id, welds] as const);
   const stuck = contactors.length
     ? [
@@ -108,7 +110,7 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
           present,
           pressing(button),
           welded,
-          go('welded-open', 'Contactor welded', false, welded, running),
+          go('welded-open', say('analysis.contactor-welded'), false, welded, running),
         ),
       ]
     : [];
@@ -119,13 +121,13 @@ const pressing = (part: { readonly id: string; readonly button?: string } | unde
   part?.button === undefined ? [] : [[part.id, part.button]];
 
 function weldedRun(
-  go: (key: string, words: string, present: boolean, names: Names, from?: PointState) => PointState,
-  present: string,
+  go: (key: string, words: Text, present: boolean, names: Names, from?: PointState) => PointState,
+  present: Text,
   button: Names,
   welded: Names,
   opened: PointState,
 ): PointState {
   const press: Names = [...welded, ...button];
-  const pressed = go('welded-reset', 'Contactor welded, reset', true, press, opened);
-  return go('welded', `${present}, contactor welded, after reset`, true, welded, pressed);
+  const pressed = go('welded-reset', say('analysis.contactor-welded-reset'), true, press, opened);
+  return go('welded', say('analysis.contactor-welded-after-reset', { present }), true, welded, pressed);
 }

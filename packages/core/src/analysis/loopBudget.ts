@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { solveWithBands } from '../circuit/index.ts';
 import type { Element, Span } from '../circuit/index.ts';
 import { splitRef } from '../model/index.ts';
@@ -13,7 +15,7 @@ export interface LoopBudget {
   /** Current at which it is reckoned, A. */
   readonly amps: number;
   /** Everything in the loop but the transmitter, the largest share first. */
-  readonly drops: readonly { readonly label: string; readonly volts: number }[];
+  readonly drops: readonly { readonly label: Text; readonly volts: number }[];
   /** What is left for the transmitter, V, in its worst case, and what it needs. */
   readonly left: Span;
   readonly needs: number;
@@ -79,23 +81,22 @@ function dropsOf(
   elements: readonly Element[],
   drop: (element: Element) => number,
 ): LoopBudget['drops'] {
-  const sums = new Map<string, number>();
-  const add = (label: string, volts: number): void => void sums.set(label, (sums.get(label) ?? 0) + volts);
+  const drops = new Map<string, { label: Text; volts: number }>();
+  const add = (key: string, label: Text, volts: number): void =>
+    void drops.set(key, { label, volts: (drops.get(key)?.volts ?? 0) + volts });
   for (const element of elements) {
     if (element.kind !== 'resistor' && element.kind !== 'diode') continue;
-    const [item] = element.id.split('/');
-    if (context.scope.wires.some(({ id }) => id === element.id)) add('cable and wires', drop(element));
-    else if (context.helpers.some(({ id }) => id === item))
-      add(context.index.device(item!)!.tag, drop(element));
+    const [item = ''] = element.id.split('/');
+    const helper = context.helpers.find(({ id }) => id === item);
+    if (context.scope.wires.some(({ id }) => id === element.id))
+      add('wires', say('analysis.cable-wires'), drop(element));
+    else if (helper) add(item, helper.tag, drop(element));
     else {
       const own = context.ports.find(({ module, port }) => element.id === elementId(module.id, port.name));
-      if (own) add(`${own.module.tag} ${own.port.label}`, drop(element));
+      if (own) add(element.id, `${own.module.tag} ${own.port.label}`, drop(element));
     }
   }
-  return [...sums]
-    .map(([label, volts]) => ({ label, volts }))
-    .filter(({ volts }) => volts > 0.0005)
-    .sort((a, b) => b.volts - a.volts);
+  return [...drops.values()].filter(({ volts }) => volts > 0.0005).sort((a, b) => b.volts - a.volts);
 }
 
 /** The cable is the wires at the transmitter itself. */

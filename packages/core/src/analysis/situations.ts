@@ -1,10 +1,12 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { PointContext } from '../network/index.ts';
 
 /** One thing that is done to a point. */
 export interface Situation {
   readonly key: string;
   /** What is done, as on the switch of the screen. */
-  readonly words: string;
+  readonly words: Text;
   readonly present: boolean;
   /** Whether the devices of other points that act on this one have their targets. */
   readonly others: boolean;
@@ -24,7 +26,7 @@ export function situationsOf(context: PointContext): Situation[] {
     case 'value':
       return [
         { ...base, key: 'away', words: away, present: false },
-        { ...base, key: 'middle', words: 'Middle', present: true, level: 0.5 },
+        { ...base, key: 'middle', words: say('analysis.middle'), present: true, level: 0.5 },
         { ...base, key: 'present', words: present, present: true, level: 1 },
       ];
     case 'command':

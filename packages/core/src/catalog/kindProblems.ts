@@ -1,5 +1,5 @@
 import type { Problem } from '../model/index.ts';
-import { pathText } from '../model/index.ts';
+import { problemsOfIssues } from '../model/index.ts';
 import { DeviceDescription } from './description/deviceDescription.ts';
 import { ModuleDescription } from './description/moduleDescription.ts';
 import { problemsOfDevice, problemsOfModule } from './soundness.ts';
@@ -22,15 +22,8 @@ export function problemsOfKind(
 function examine(collection: 'ownDevices' | 'ownModules', description: object): readonly Problem[] {
   if (collection === 'ownDevices') {
     const read = DeviceDescription.safeParse(description);
-    return read.success ? problemsOfDevice(read.data) : shapeProblems(read.error);
+    return read.success ? problemsOfDevice(read.data) : problemsOfIssues(read.error.issues);
   }
   const read = ModuleDescription.safeParse(description);
-  return read.success ? problemsOfModule(read.data) : shapeProblems(read.error);
+  return read.success ? problemsOfModule(read.data) : problemsOfIssues(read.error.issues);
 }
-
-/** What a schema refuses, each problem with its place. */
-const shapeProblems = ({
-  issues,
-}: {
-  readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[];
-}): Problem[] => issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message }));

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { parseIn, plain } from '../units/index.ts';
 
 /** The rules by which a required value follows from the job; `setting/derive` knows how. */
@@ -107,7 +109,7 @@ export const settingAsParameter = ({ key, label, choices, place, from, usual }: 
 });
 
 export type Read =
-  { readonly ok: true; readonly value: string } | { readonly ok: false; readonly problem: string };
+  { readonly ok: true; readonly value: string } | { readonly ok: false; readonly problem: Message };
 
 /**
  * Reads a value as it is typed for a parameter, in any unit of its dimension: `3 in` for a size in mm is 76.2.
@@ -121,40 +123,37 @@ export function readValue(parameter: Parameter, text: string, unit = parameter.u
     const chosen = choices?.find(({ value, label: words }) => value === typed || words === typed);
     return chosen
       ? { ok: true, value: chosen.value }
-      : { ok: false, problem: `${label}: choose ${listOr(choices?.map((c) => c.label) ?? [])}.` };
+      : { ok: false, problem: say('setting.choose', { label, choices: choices?.map((c) => c.label) ?? [] }) };
   }
   if (kind === 'text')
     return most !== undefined && typed.length > most
-      ? { ok: false, problem: `${label}: at most ${most} characters fit.` }
+      ? { ok: false, problem: say('setting.too-long', { label, max: most }) }
       : { ok: true, value: typed };
   const named = parameter.special?.find(({ value, name }) => value === typed || name === typed);
   if (named) return { ok: true, value: named.value };
   const read = parseIn(typed, unit);
-  if (!read.ok) return { ok: false, problem: `${label}: ${read.problem}` };
+  if (!read.ok) return { ok: false, problem: say('text.colon', { name: label, text: read.problem }) };
   if ((least !== undefined && read.value < least - 1e-9) || (most !== undefined && read.value > most + 1e-9))
     return {
       ok: false,
-      problem: `${label}: ${limits(least, most, unit)} is allowed; this is ${plain(read.value)}.`,
+      problem: say('setting.outside', { label, limits: limits(least, most, unit), value: read.value }),
     };
   return { ok: true, value: plain(read.value, 9) };
 }
 
 /** What a parameter may hold, in words: `1 to 600 mm`. */
-export function allowedWords({ kind, choices, least, most }: Parameter, unit = ''): string {
-  if (kind === 'choice' || kind === 'presence') return (choices ?? []).map(({ label }) => label).join(', ');
-  if (kind === 'text') return most === undefined ? '' : `at most ${most} characters`;
+export function allowedWords({ kind, choices, least, most }: Parameter, unit = ''): Text {
+  if (kind === 'choice' || kind === 'presence')
+    return say('text.list', { parts: (choices ?? []).map(({ label }) => label) });
+  if (kind === 'text') return most === undefined ? '' : say('setting.characters', { max: most });
   return limits(least, most, unit);
 }
 
-function limits(least: number | undefined, most: number | undefined, unit: string): string {
-  const of = (value: number): string => (unit ? `${plain(value)} ${unit}` : plain(value));
-  if (least !== undefined && most !== undefined) return `${plain(least)} to ${of(most)}`;
-  if (least !== undefined) return `${of(least)} or more`;
-  return most === undefined ? '' : `${of(most)} or less`;
+function limits(min: number | undefined, max: number | undefined, unit: string): Text {
+  if (min !== undefined && max !== undefined) return say('setting.from-to', { min, max, unit });
+  if (min !== undefined) return say('setting.from', { min, unit });
+  return max === undefined ? '' : say('setting.up-to', { max, unit });
 }
-
-const listOr = (words: readonly string[]): string =>
-  words.length > 1 ? `${words.slice(0, -1).join(', ')} or ${words.at(-1)}` : (words[0] ?? '');
 
 /** A value as it is read at the device: the name of a choice, a number with its unit. */
 export function valueWords(parameter: Parameter, value: string, unit = parameter.unit ?? ''): string {

@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import type { Element } from '../circuit/index.ts';
 import { idsIn, nodesOf } from '../circuit/index.ts';
 import type { Problem, Settings } from '../model/index.ts';
@@ -74,7 +75,7 @@ export function problemsOfModule(description: ModuleDescription): Problem[] {
       : [
           {
             path: `ports[${i}].input`,
-            message: `No behaviour “${port.input}” of the right model senses at ${port.label}.`,
+            message: say('job.behaviour-right-model-senses', { input: port.input, portLabel: port.label }),
           },
         ];
   });
@@ -99,14 +100,19 @@ export function problemsOfModule(description: ModuleDescription): Problem[] {
         .filter((node) => !node.startsWith('~') && !known.has(node))
         .map((node) => ({
           path: `ports[${i}]`,
-          message: `${port.label} stands at ${node}, which is no terminal.`,
+          message: say('job.stands-which-terminal', { portLabel: port.label, node }),
         })),
     ),
     ...description.groups.flatMap(({ common, channels }, i) => [
-      ...(known.has(common) ? [] : [{ path: `groups[${i}].common`, message: `${common} is no terminal.` }]),
+      ...(known.has(common)
+        ? []
+        : [{ path: `groups[${i}].common`, message: say('job.is-no-terminal', { common }) }]),
       ...channels
         .filter((channel) => !description.ports.some((port) => port.channel === channel))
-        .map((channel) => ({ path: `groups[${i}].channels`, message: `There is no channel ${channel}.` })),
+        .map((channel) => ({
+          path: `groups[${i}].channels`,
+          message: say('job.there-is-no-channel', { channel }),
+        })),
     ]),
   ];
 }
@@ -114,7 +120,7 @@ export function problemsOfModule(description: ModuleDescription): Problem[] {
 function twice(names: readonly string[], path: string, what: string): Problem[] {
   return names.flatMap((name, i) =>
     names.indexOf(name) < i
-      ? [{ path: `${path}[${i}]`, message: `The ${what} ${name} stands there twice.` }]
+      ? [{ path: `${path}[${i}]`, message: say('job.stands-twice', { what, name }) }]
       : [],
   );
 }
@@ -129,14 +135,14 @@ function circuitProblems(type: PartType, elements: readonly Element[]): Problem[
     if (ids.has(element.id))
       problems.push({
         path,
-        message: `Two behaviours make an element “${element.id}”. Each needs its own name.`,
+        message: say('job.two-behaviours-make-element', { id: element.id }),
       });
     ids.add(element.id);
     for (const node of nodesOf(element))
       if (!node.startsWith('~') && !terminals.has(node))
         problems.push({
           path,
-          message: `“${element.id}” stands at ${node}, which is no terminal of the part.`,
+          message: say('job.stands-which-terminal-part', { id: element.id, node }),
         });
   }
   for (const element of elements)
@@ -144,7 +150,7 @@ function circuitProblems(type: PartType, elements: readonly Element[]): Problem[
       if (!ids.has(id))
         problems.push({
           path: `behaviours.${element.id}`,
-          message: `“${element.id}” hangs on “${id}”, which there is not.`,
+          message: say('job.hangs-which', { id: element.id, id2: id }),
         });
   return problems;
 }
@@ -168,7 +174,7 @@ function unreached(
       : [
           {
             path: `terminals[${i}]`,
-            message: `Nothing stands on terminal ${name}: give it a behaviour, or leave it out.`,
+            message: say('job.nothing-stands-terminal-give', { name }),
           },
         ],
   );
@@ -191,21 +197,24 @@ function outputProblems(
   return [
     ...foreign.map((name) => ({
       path,
-      message: `${output.label} has the lead ${name}, which is no terminal.`,
+      message: say('job.lead-which-terminal', { outputLabel: output.label, name }),
     })),
     ...(shared
       ? [
           {
             path,
-            message: `${output.label} and ${shared.label} have the same lead. Each needs leads of its own.`,
+            message: say('job.same-lead-each-needs', {
+              outputLabel: output.label,
+              sharedLabel: shared.label,
+            }),
           },
         ]
       : []),
     ...(output.of !== undefined && !outputs.some(({ id }) => id === output.of)
-      ? [{ path, message: `${output.label} is the opposite of “${output.of}”, which there is not.` }]
+      ? [{ path, message: say('job.opposite-which', { outputLabel: output.label, of: output.of }) }]
       : []),
     ...(needsElement && (output.element === undefined || !ids.has(output.element))
-      ? [{ path, message: `${output.label} switches, but no behaviour says when: name its element.` }]
+      ? [{ path, message: say('job.switches-behaviour-says-when', { outputLabel: output.label }) }]
       : []),
     ...(needsElement &&
     output.element !== undefined &&
@@ -214,7 +223,7 @@ function outputProblems(
       ? [
           {
             path,
-            message: `${output.label} is the same in both states of its stimulus. Its states must differ.`,
+            message: say('job.same-both-states-stimulus', { outputLabel: output.label }),
           },
         ]
       : []),
@@ -240,5 +249,5 @@ function supplyProblems({ supply, terminals }: DeviceDescription): Problem[] {
   const known = new Set(terminals.map(({ name }) => name));
   return [supply.plus, supply.minus]
     .filter((name) => !known.has(name))
-    .map((name) => ({ path: 'supply', message: `The supply is at ${name}, which is no terminal.` }));
+    .map((name) => ({ path: 'supply', message: say('job.supply-which-terminal', { name }) }));
 }

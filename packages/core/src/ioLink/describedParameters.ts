@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { parseIn, plain } from '../units/index.ts';
@@ -172,8 +174,8 @@ export const parameterBytes = ({ type }: BusParameter): number => only(type).bit
  */
 export function encodeParameter(parameter: BusParameter, text: string): Uint8Array {
   const { type, scale, label } = parameter;
-  const refuse = (words: string): never => {
-    throw new JobProblem([{ path: parameter.key, message: `${label}: ${words}` }]);
+  const refuse = (words: Text): never => {
+    throw new JobProblem([{ path: parameter.key, message: say('text.colon', { name: label, text: words }) }]);
   };
   const number = (): number => {
     const read = parseIn(text, parameter.unit ?? '');
@@ -191,7 +193,7 @@ export function encodeParameter(parameter: BusParameter, text: string): Uint8Arr
       case 'uint':
       case 'int': {
         const raw = parameter.kind === 'choice' ? Number(text) : number();
-        return Number.isInteger(raw) ? raw : refuse('only whole numbers fit.');
+        return Number.isInteger(raw) ? raw : refuse(say('ioLink.whole-numbers-fit'));
       }
       case 'float32':
         return number();

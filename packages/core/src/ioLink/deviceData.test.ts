@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -119,7 +120,7 @@ describe('a live value', () => {
     ['below its range', -101, /below its range/],
   ])('%s it has a flag and no value', (_, raw, words) => {
     const item = level(raw);
-    expect(item.flag).toMatch(words);
+    expect(textOf(item.flag)).toMatch(words);
     expect(item.value).toBeUndefined();
   });
 
@@ -131,7 +132,7 @@ describe('a live value', () => {
     ['connected', false],
   ] as const)('port %s, valid %s: never a number without its flag', (state, valid) => {
     const item = level(250, state, valid);
-    expect(item.flag).toBe(portFlag(state, valid));
+    expect(item.flag).toEqual(portFlag(state, valid));
     expect(item.flag).toBeDefined();
     expect(item.value).toBeUndefined();
   });
@@ -213,11 +214,11 @@ describe('a switching channel of the smart-sensor profile', () => {
   });
 
   test('what cannot be together is refused', () => {
-    expect(channelProblems(channel({ mode: '2', sp2: 50 }))[0]).toMatch(/needs two different/);
-    expect(channelProblems(channel({ mode: '2', hysteresis: 40 }))[0]).toMatch(/would never let go/);
+    expect(textOf(channelProblems(channel({ mode: '2', sp2: 50 }))[0])).toMatch(/needs two different/);
+    expect(textOf(channelProblems(channel({ mode: '2', hysteresis: 40 }))[0])).toMatch(/would never let go/);
     expect(() => switchedBy(channel({ hysteresis: -1 }), [1])).toThrow(JobProblem);
-    expect(teachWords(0x07)).toMatch(/failed/);
-    expect(teachWords(0x11)).toBe('SP1 taken');
+    expect(textOf(teachWords(0x07))).toMatch(/failed/);
+    expect(textOf(teachWords(0x11))).toBe('SP1 taken');
   });
 
   test('within its hysteresis it never chatters', () => {

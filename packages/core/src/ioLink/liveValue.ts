@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { plain } from '../units/index.ts';
 import type { DescribedItem, DescribedRecord } from './descriptionTypes.ts';
 import { decodeRecord, scaled } from './processData.ts';
@@ -26,30 +28,34 @@ export interface LiveItem {
   /** What is shown: the number, `on` or `off`, or what stands in its place. */
   readonly text: string;
   /** Why it does not count. A value with a flag is never shown without it. */
-  readonly flag?: string;
+  readonly flag?: Text;
 }
 
 /** Whole numbers that mean no value in the smart-sensor profile (IO-Link Smart Sensor Profile, measurement data channel). */
-const PROFILE: Readonly<Record<number, Readonly<Record<number, string>>>> = {
-  16: { 32764: 'no signal', 32760: 'too far', [-32760]: 'too near' },
-  32: { 2147483644: 'no signal', 2147483640: 'too far', [-2147483640]: 'too near' },
+const PROFILE: Readonly<Record<number, Readonly<Record<number, Message>>>> = {
+  16: { 32764: say('ioLink.no-signal'), 32760: say('ioLink.too-far'), [-32760]: say('ioLink.too-near') },
+  32: {
+    2147483644: say('ioLink.no-signal'),
+    2147483640: say('ioLink.too-far'),
+    [-2147483640]: say('ioLink.too-near'),
+  },
 };
 
-const PORT_WORDS: Readonly<Record<PortState, string>> = {
-  disabled: 'port disabled',
-  'no device': 'no device',
-  'wrong device': 'wrong device',
+const PORT_WORDS: Readonly<Record<PortState, Text>> = {
+  disabled: say('ioLink.port-disabled'),
+  'no device': say('ioLink.no-device'),
+  'wrong device': say('ioLink.wrong-device'),
   starting: 'starting',
   connected: '',
   'switching input': '',
   'switching output': '',
-  'no answer': 'no answer',
+  'no answer': say('ioLink.no-answer'),
 };
 
 /** Why nothing at all that a port shows counts, if so. */
-export function portFlag(state: PortState, valid: boolean): string | undefined {
+export function portFlag(state: PortState, valid: boolean): Text | undefined {
   if (PORT_WORDS[state]) return PORT_WORDS[state];
-  return valid ? undefined : 'not valid';
+  return valid ? undefined : say('ioLink.not-valid');
 }
 
 /**
@@ -68,7 +74,7 @@ export function liveItems(
   return layout.items.map((item) => liveItem(item, values.get(item.name)!, flag));
 }
 
-function liveItem(item: DescribedItem, raw: ItemValue, flag: string | undefined): LiveItem {
+function liveItem(item: DescribedItem, raw: ItemValue, flag: Text | undefined): LiveItem {
   const base = { name: item.name, unit: item.scale?.unit ?? '', ...(flag !== undefined && { flag }) };
   if (typeof raw === 'boolean') return { ...base, on: raw, text: raw ? 'on' : 'off' };
   if (Array.isArray(raw))
@@ -85,16 +91,18 @@ function liveItem(item: DescribedItem, raw: ItemValue, flag: string | undefined)
 const bitsText = (bits: readonly boolean[]): string => bits.map((on) => (on ? '1' : '0')).join(' ');
 
 /** Why a number does not count by the device's own words, the profile's or its range. */
-function ownFlag({ allowed, type }: DescribedItem, raw: number): string | undefined {
+function ownFlag({ allowed, type }: DescribedItem, raw: number): Text | undefined {
   const named = allowed.values.find(({ value }) => Number(value) === raw);
   const within = allowed.ranges.some(({ least, most }) => raw >= least && raw <= most);
   if (named && !within && allowed.ranges.length > 0) return named.name;
-  if (!Number.isFinite(raw)) return 'no number';
+  if (!Number.isFinite(raw)) return say('ioLink.no-number');
   const bits = type.kind === 'int' ? type.bits : 0;
   const profile = PROFILE[bits]?.[raw];
   if (profile && !within) return profile;
   if (allowed.ranges.length === 0 || within) return undefined;
-  return raw < Math.min(...allowed.ranges.map(({ least }) => least)) ? 'below its range' : 'above its range';
+  return raw < Math.min(...allowed.ranges.map(({ least }) => least))
+    ? say('ioLink.below-range')
+    : say('ioLink.above-range');
 }
 
 /** The byte in which a master tells a controller what a port's data is worth. */

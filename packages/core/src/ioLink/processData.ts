@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
 
 /** The simple data types of process data and parameters (IO-Link Interface and System Specification, annex F). */
@@ -41,24 +43,22 @@ export function bitsOf(type: SimpleType): number {
 }
 
 /** What cannot be in a layout: items beyond its end or over one another, lengths that no type has. */
-export function layoutProblems({ bitLength, items }: RecordLayout): string[] {
-  const problems: string[] = [];
+export function layoutProblems({ bitLength, items }: RecordLayout): Message[] {
+  const problems: Message[] = [];
   const owner = new Map<number, string>();
   if (!Number.isInteger(bitLength) || bitLength < 0 || bitLength > 256)
-    problems.push(`A record has 0 to 256 bits, not ${bitLength}.`);
+    problems.push(say('ioLink.record-0-256-bits', { bitLength }));
   for (const { name, bitOffset, type } of items) {
     const bits = bitsOf(type);
     const most = type.kind === 'uint' || type.kind === 'int' ? 64 : 256;
     const least = type.kind === 'int' || type.kind === 'uint' ? 2 : 1;
     if (!Number.isInteger(bits) || bits < least || bits > most)
-      problems.push(`${name} has ${bits} bits; ${least} to ${most} are allowed.`);
+      problems.push(say('ioLink.bits-allowed', { name, bits, least, most }));
     else if (!Number.isInteger(bitOffset) || bitOffset < 0 || bitOffset + bits > bitLength)
-      problems.push(
-        `${name} lies at bits ${bitOffset} to ${bitOffset + bits - 1}, beyond the record’s ${bitLength}.`,
-      );
+      problems.push(say('ioLink.lies-bits-beyond-record', { name, bitOffset, bits, bitLength }));
     else {
       const taken = Array.from({ length: bits }, (_, i) => owner.get(bitOffset + i)).find((other) => other);
-      if (taken !== undefined) problems.push(`${name} lies over ${taken}.`);
+      if (taken !== undefined) problems.push(say('ioLink.lies-over', { name, taken }));
       for (let i = 0; i < bits; i++) owner.set(bitOffset + i, name);
     }
   }
@@ -77,7 +77,11 @@ export function decodeRecord({ bitLength, items }: RecordLayout, bytes: Uint8Arr
     throw new JobProblem([
       {
         path: '',
-        message: `These are ${bytes.length} bytes; a record of ${bitLength} bits has ${bytesFor(bitLength)}.`,
+        message: say('ioLink.these-bytes-record-bits', {
+          bytes: bytes.length,
+          bitLength,
+          bytesFor: bytesFor(bitLength),
+        }),
       },
     ]);
   const whole = bytes.reduce((sum, byte) => (sum << 8n) | BigInt(byte), 0n);
@@ -134,17 +138,19 @@ export function encodeRecord(
 }
 
 function rawOf(name: string, type: SimpleType, value: ItemValue): bigint {
-  const refuse = (allowed: string): never => {
-    throw new JobProblem([{ path: name, message: `${name} cannot be ${String(value)}: ${allowed}.` }]);
+  const refuse = (allowed: Message): never => {
+    throw new JobProblem([
+      { path: name, message: say('ioLink.cannot-be', { name, string: String(value), allowed }) },
+    ]);
   };
   switch (type.kind) {
     case 'boolean':
-      return typeof value === 'boolean' ? (value ? 1n : 0n) : refuse('it is true or false');
+      return typeof value === 'boolean' ? (value ? 1n : 0n) : refuse(say('ioLink.true-false'));
     case 'uint':
     case 'int':
       return integerOf(type, value, refuse);
     case 'float32': {
-      if (typeof value !== 'number') return refuse('it is a number');
+      if (typeof value !== 'number') return refuse(say('ioLink.it-is-a-number'));
       const view = new DataView(new ArrayBuffer(4));
       view.setFloat32(0, value);
       return BigInt(view.getUint32(0));
@@ -153,7 +159,7 @@ function rawOf(name: string, type: SimpleType, value: ItemValue): bigint {
     case 'octets': {
       const bytes = typeof value === 'string' ? new TextEncoder().encode(value) : value;
       if (!(bytes instanceof Uint8Array) || bytes.length > type.bytes)
-        return refuse(`at most ${type.bytes} bytes fit`);
+        return refuse(say('ioLink.most-bytes-fit', { bytes: type.bytes }));
       // A shorter text stands first, with zeros behind it.
       return (
         [...bytes].reduce((sum, byte) => (sum << 8n) | BigInt(byte), 0n) <<
@@ -163,23 +169,23 @@ function rawOf(name: string, type: SimpleType, value: ItemValue): bigint {
     case 'booleans':
       return Array.isArray(value) && value.length === type.count
         ? value.reduce<bigint>((sum, on, i) => sum | ((on === true ? 1n : 0n) << BigInt(i)), 0n)
-        : refuse(`it is ${type.count} times true or false`);
+        : refuse(say('ioLink.times-true-false', { count: type.count }));
   }
 }
 
 function integerOf(
   { kind, bits }: { readonly kind: 'uint' | 'int'; readonly bits: number },
   value: ItemValue,
-  refuse: (allowed: string) => never,
+  refuse: (allowed: Message) => never,
 ): bigint {
   const size = 1n << BigInt(bits);
   const [least, most] = kind === 'uint' ? [0n, size - 1n] : [-size / 2n, size / 2n - 1n];
   if (typeof value !== 'bigint' && !(typeof value === 'number' && Number.isInteger(value)))
-    return refuse(`it is a whole number from ${least} to ${most}`);
+    return refuse(say('ioLink.whole-number', { least: String(least), most: String(most) }));
   const whole = BigInt(value);
   return whole >= least && whole <= most
     ? BigInt.asUintN(bits, whole)
-    : refuse(`it is a whole number from ${least} to ${most}`);
+    : refuse(say('ioLink.whole-number', { least: String(least), most: String(most) }));
 }
 
 /** What a number in a record means: `value · gradient + offset` in a unit. */
@@ -193,6 +199,6 @@ export const scaled = (raw: number, { gradient, offset }: Scale): number => raw 
 
 /** The nearest raw number to a scaled one. @throws JobProblem for a gradient of 0. */
 export function unscaled(value: number, { gradient, offset }: Scale): number {
-  if (gradient === 0) throw new JobProblem([{ path: 'gradient', message: 'A gradient cannot be 0.' }]);
+  if (gradient === 0) throw new JobProblem([{ path: 'gradient', message: say('ioLink.gradient-0') }]);
   return Math.round((value - offset) / gradient);
 }

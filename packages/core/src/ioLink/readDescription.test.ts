@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
 import { decodeRecord, scaled } from './processData.ts';
@@ -10,7 +11,7 @@ const problems = (text: string): string => {
     readDescription(text);
   } catch (error) {
     if (error instanceof JobProblem)
-      return error.problems.map(({ path, message }) => `${path}: ${message}`).join(' ');
+      return error.problems.map(({ path, message }) => `${textOf(path)}: ${textOf(message)}`).join(' ');
     throw error;
   }
   return 'not refused';

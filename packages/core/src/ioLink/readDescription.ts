@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { layoutProblems } from './processData.ts';
 import type { Scale, SimpleType } from './processData.ts';
@@ -19,7 +21,7 @@ import { unitWords } from './unitCodes.ts';
 /** Namespaces of the description format that are read: versions 1.0.1 and 1.1. */
 const KNOWN = ['http://www.io-link.com/IODD/2009/11', 'http://www.io-link.com/IODD/2010/10'];
 
-const refuse = (path: string, message: string): never => {
+const refuse = (path: string, message: Message): never => {
   throw new JobProblem([{ path, message }]);
 };
 
@@ -43,13 +45,10 @@ const STANDARD: Readonly<Record<string, { index: number; name: string; access: A
 export function readDescription(text: string): IoLinkDescription {
   const root = readXml(text);
   if (root.name !== 'IODevice')
-    refuse('', `The file begins with ${root.name}; a device description begins with IODevice.`);
+    refuse('', say('ioLink.file-begins-device-description', { rootName: root.name }));
   const namespace = root.attributes.xmlns ?? '';
   if (!KNOWN.includes(namespace))
-    refuse(
-      '',
-      `The file is of a version that is not known: ${namespace || 'none said'}. Known: ${KNOWN.join(', ')}.`,
-    );
+    refuse('', say('ioLink.file-version-known-known', { namespace, known: KNOWN }));
   const reader = new Reader(root);
   const description = reader.read();
   const problems = reader.problems;
@@ -58,7 +57,7 @@ export function readDescription(text: string): IoLinkDescription {
 }
 
 class Reader {
-  readonly problems: { path: string; message: string }[] = [];
+  readonly problems: { path: string; message: Message }[] = [];
   private readonly body: XmlElement;
   private readonly func: XmlElement;
   private readonly root: XmlElement;
@@ -67,9 +66,9 @@ class Reader {
 
   constructor(root: XmlElement) {
     this.root = root;
-    this.body = at(root, 'ProfileBody') ?? refuse('ProfileBody', 'The file lacks its ProfileBody.');
+    this.body = at(root, 'ProfileBody') ?? refuse('ProfileBody', say('ioLink.file-lacks-profilebody'));
     this.func =
-      at(this.body, 'DeviceFunction') ?? refuse('DeviceFunction', 'The file lacks its DeviceFunction.');
+      at(this.body, 'DeviceFunction') ?? refuse('DeviceFunction', say('ioLink.file-lacks-devicefunction'));
     const language = at(root, 'ExternalTextCollection', 'PrimaryLanguage');
     this.texts = new Map(
       all(language, 'Text').map(({ attributes }) => [attributes.id ?? '', attributes.value ?? '']),
@@ -81,7 +80,7 @@ class Reader {
 
   read(): IoLinkDescription {
     const identity =
-      at(this.body, 'DeviceIdentity') ?? refuse('DeviceIdentity', 'The file lacks the device’s identity.');
+      at(this.body, 'DeviceIdentity') ?? refuse('DeviceIdentity', say('ioLink.file-lacks-device-identity'));
     const network = at(this.root, 'CommNetworkProfile');
     const physical = at(network, 'TransportLayers', 'PhysicalLayer');
     const bitrate = physical?.attributes.bitrate ?? 'COM2';
@@ -90,10 +89,10 @@ class Reader {
       vendorId: this.whole(identity, 'vendorId'),
       deviceId: this.whole(identity, 'deviceId'),
       vendor: identity.attributes.vendorName ?? '',
-      name: this.textOf(at(identity, 'DeviceName')),
+      name: this.named(at(identity, 'DeviceName')),
       products: all(at(identity, 'DeviceVariantCollection'), 'DeviceVariant').map((variant) => ({
         id: variant.attributes.productId ?? '',
-        name: this.textOf(at(variant, 'Name') ?? at(variant, 'ProductName')),
+        name: this.named(at(variant, 'Name') ?? at(variant, 'ProductName')),
       })),
       fileVersion: at(this.root, 'DocumentInfo')?.attributes.version ?? '',
       revision: network?.attributes.iolinkRevision ?? '',
@@ -105,12 +104,12 @@ class Reader {
     };
   }
 
-  private problem(path: string, message: string): void {
+  private problem(path: string, message: Message): void {
     this.problems.push({ path, message });
   }
 
   /** A text by the id that an element refers to; the id itself where the file lacks the text. */
-  private textOf(element: XmlElement | undefined): string {
+  private named(element: XmlElement | undefined): string {
     const id = element?.attributes.textId;
     return id === undefined ? '' : (this.texts.get(id) ?? id);
   }
@@ -119,7 +118,7 @@ class Reader {
     const text = element.attributes[name];
     const value = Number(text ?? otherwise);
     if (!Number.isInteger(value) || value < 0) {
-      this.problem(`${element.name} ${name}`, `“${text ?? ''}” is no whole number from 0 up.`);
+      this.problem(`${element.name} ${name}`, say('ioLink.whole-number-0-up', { text: text ?? '' }));
       return 0;
     }
     return value;
@@ -147,8 +146,7 @@ class Reader {
     const seen = new Map<number, string>();
     for (const { id, index } of [...standard, ...own]) {
       const before = seen.get(index);
-      if (before !== undefined)
-        this.problem(`Variable ${id}`, `Its index ${index} is that of ${before} too.`);
+      if (before !== undefined) this.problem(`Variable ${id}`, say('ioLink.index-too', { index, before }));
       seen.set(index, id);
     }
     return [...standard, ...own].sort((a, b) => a.index - b.index);
@@ -159,13 +157,13 @@ class Reader {
     const datatype = this.datatypeIn(variable, `Variable ${id}`);
     const access = variable.attributes.accessRights;
     if (access !== 'ro' && access !== 'rw' && access !== 'wo')
-      this.problem(`Variable ${id}`, `Its access is “${access ?? ''}”; ro, rw or wo is allowed.`);
+      this.problem(`Variable ${id}`, say('ioLink.access-ro-rw-wo', { access: access ?? '' }));
     const record = datatype?.attributes['xsi:type'] === 'RecordT';
     return {
       id,
       index: this.whole(variable, 'index'),
-      name: this.textOf(at(variable, 'Name')),
-      description: this.textOf(at(variable, 'Description')),
+      name: this.named(at(variable, 'Name')),
+      description: this.named(at(variable, 'Description')),
       access: access === 'rw' || access === 'wo' ? access : 'ro',
       type:
         datatype && record
@@ -186,7 +184,7 @@ class Reader {
     if (own) return own;
     const id = at(element, 'DatatypeRef')?.attributes.datatypeId ?? '';
     const referred = this.datatypes.get(id);
-    if (!referred) this.problem(path, `It refers to the type “${id}”, which the file lacks.`);
+    if (!referred) this.problem(path, say('ioLink.refers-type-which-file', { id }));
     return referred;
   }
 
@@ -210,7 +208,7 @@ class Reader {
       case 'ArrayT':
         return { kind: 'booleans', count: this.whole(datatype!, 'count') };
       default:
-        if (datatype) this.problem(path, `The type “${kind ?? ''}” is not known here.`);
+        if (datatype) this.problem(path, say('ioLink.type-known-here', { kind: kind ?? '' }));
         return { kind: 'uint', bits: 8 };
     }
   }
@@ -220,7 +218,7 @@ class Reader {
       const subindex = this.whole(item, 'subindex');
       const type = this.datatypeIn(item, `${path} item ${subindex}`);
       return {
-        name: this.textOf(at(item, 'Name')) || `item ${subindex}`,
+        name: this.named(at(item, 'Name')) || `item ${subindex}`,
         subindex,
         bitOffset: this.whole(item, 'bitOffset'),
         type: this.simple(type, `${path} item ${subindex}`),
@@ -233,7 +231,7 @@ class Reader {
     return {
       values: all(datatype, 'SingleValue').map((single) => ({
         value: single.attributes.value ?? '',
-        name: this.textOf(at(single, 'Name')),
+        name: this.named(at(single, 'Name')),
       })),
       ranges: all(datatype, 'ValueRange').map(({ attributes }) => ({
         least: Number(attributes.lowerValue),
@@ -267,7 +265,7 @@ class Reader {
         ? this.items(datatype, path)
         : [
             {
-              name: this.textOf(at(side, 'Name')) || 'value',
+              name: this.named(at(side, 'Name')) || 'value',
               subindex: 0,
               bitOffset: 0,
               type: this.simple(datatype, path),
@@ -307,7 +305,7 @@ class Reader {
       const id = menu.attributes.id ?? '';
       return {
         id,
-        name: this.textOf(at(menu, 'Name')),
+        name: this.named(at(menu, 'Name')),
         lines: menu.children.flatMap((line): MenuLine[] => this.menuLine(line, id, known, ids)),
       };
     });
@@ -321,8 +319,7 @@ class Reader {
   ): MenuLine[] {
     if (line.name === 'MenuRef') {
       const menuId = line.attributes.menuId ?? '';
-      if (!ids.has(menuId))
-        this.problem(`Menu ${menu}`, `It refers to the menu “${menuId}”, which the file lacks.`);
+      if (!ids.has(menuId)) this.problem(`Menu ${menu}`, say('ioLink.refers-menu-which-file', { menuId }));
       return [{ kind: 'menu', menuId }];
     }
     if (line.name !== 'VariableRef' && line.name !== 'RecordItemRef') return [];
@@ -330,7 +327,7 @@ class Reader {
     // Standard variables that stand for no parameter here are left out.
     if (!known.has(variableId)) {
       if (!variableId.startsWith('V_'))
-        this.problem(`Menu ${menu}`, `It refers to the variable “${variableId}”, which the file lacks.`);
+        this.problem(`Menu ${menu}`, say('ioLink.refers-variable-which-file', { variableId }));
       return [];
     }
     const scale = scaleOf(line);

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
 
 /**
@@ -10,7 +12,12 @@ export const SWITCH_CHANNELS = [
   { channel: 2, points: 62, config: 63, select: 2 },
 ] as const;
 
-export const SWITCH_MODES = { '0': 'off', '1': 'single point', '2': 'window', '3': 'two points' } as const;
+export const SWITCH_MODES = {
+  '0': 'off',
+  '1': say('ioLink.single-point'),
+  '2': 'window',
+  '3': say('ioLink.two-points'),
+} as const;
 
 /** Index for commands, and of the teach channel chosen and its result. */
 export const COMMAND_INDEX = 2;
@@ -25,18 +32,18 @@ export const TEACH_COMMANDS = {
 } as const;
 export type TeachCommand = keyof typeof TEACH_COMMANDS;
 
-const STATES: Readonly<Record<number, string>> = {
+const STATES: Readonly<Record<number, Text>> = {
   0: 'idle',
   1: 'SP1 taken',
   2: 'SP2 taken',
-  3: 'SP1 and SP2 taken',
-  4: 'waiting for a command',
+  3: say('ioLink.sp1-sp2-taken'),
+  4: say('ioLink.waiting-command'),
   5: 'busy',
-  7: 'failed: the old values stay',
+  7: say('ioLink.failed-old-values-stay'),
 };
 
 /** What the byte of a teach result says: state in the lower half, flags of what was taken in the upper. */
-export const teachWords = (byte: number): string => STATES[byte & 0x0f] ?? `state ${byte & 0x0f}`;
+export const teachWords = (byte: number): Text => STATES[byte & 0x0f] ?? say('ioLink.state', { byte });
 
 /** A switching signal channel as it is set. */
 export interface SwitchChannel {
@@ -48,14 +55,12 @@ export interface SwitchChannel {
 }
 
 /** What cannot be set together: equal points of a window, a hysteresis wider than what lies between. */
-export function channelProblems({ sp1, sp2, mode, hysteresis }: SwitchChannel): string[] {
-  if (hysteresis < 0) return ['A hysteresis is 0 or more.'];
+export function channelProblems({ sp1, sp2, mode, hysteresis }: SwitchChannel): Message[] {
+  if (hysteresis < 0) return [say('ioLink.hysteresis-0-more')];
   if (mode === '0' || mode === '1') return [];
-  if (sp1 === sp2) return [`SP1 and SP2 are both ${sp1}: ${SWITCH_MODES[mode]} needs two different ones.`];
+  if (sp1 === sp2) return [say('ioLink.sp1-sp2-both-needs', { sp1, switchMode: SWITCH_MODES[mode] })];
   return mode === '2' && hysteresis > Math.abs(sp1 - sp2)
-    ? [
-        `The hysteresis of ${hysteresis} is wider than the window of ${Math.abs(sp1 - sp2)}: it would never let go.`,
-      ]
+    ? [say('ioLink.hysteresis-wider-window-never', { hysteresis, sp1, sp2 })]
     : [];
 }
 

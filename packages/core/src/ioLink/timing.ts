@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
 
 /** Bit rates of the three speeds, bit/s (IO-Link Interface and System Specification, table 9). */
@@ -42,8 +43,7 @@ const BASES = [
  */
 export function decodeCycleTime(byte: number): number {
   const base = BASES[(byte >> 6) & 3];
-  if (!base)
-    throw new JobProblem([{ path: '', message: 'The highest time base of a cycle time is reserved.' }]);
+  if (!base) throw new JobProblem([{ path: '', message: say('ioLink.highest-time-base-cycle') }]);
   return Number((base.from + (byte & 63) * base.step).toFixed(1));
 }
 
@@ -53,7 +53,7 @@ export function decodeCycleTime(byte: number): number {
  */
 export function encodeCycleTime(milliseconds: number): number {
   if (!(milliseconds >= 0) || milliseconds > 132.8)
-    throw new JobProblem([{ path: '', message: 'A cycle time is 0 to 132.8 ms.' }]);
+    throw new JobProblem([{ path: '', message: say('ioLink.cycle-time-0-132') }]);
   for (const [code, { from, step }] of BASES.entries()) {
     const multiplier = Math.max(0, Math.ceil((milliseconds - from) / step - 1e-9));
     if (multiplier <= 63) return (code << 6) | multiplier;

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { JobProblem } from '../model/index.ts';
 
@@ -13,7 +15,7 @@ export interface XmlElement {
 
 type Node = Record<string, unknown> & { readonly ':@'?: Record<string, string> };
 
-const refuse = (message: string): never => {
+const refuse = (message: Message): never => {
   throw new JobProblem([{ path: '', message }]);
 };
 
@@ -24,12 +26,11 @@ const refuse = (message: string): never => {
 export function readXml(text: string): XmlElement {
   if (text.length > MOST_DESCRIPTION_BYTES)
     refuse(
-      `The file is ${Math.ceil(text.length / 1024 / 1024)} MB; at most ${MOST_DESCRIPTION_BYTES / 1024 / 1024} MB are read.`,
+      say('ioLink.file-mb-most-mb', { text: text.length, mostDescriptionBytes: MOST_DESCRIPTION_BYTES }),
     );
-  if (/<!(DOCTYPE|ENTITY)/i.test(text))
-    refuse('The file defines a document type or entities of its own. Such files are not read.');
+  if (/<!(DOCTYPE|ENTITY)/i.test(text)) refuse(say('ioLink.file-defines-document-type'));
   const sound = XMLValidator.validate(text);
-  if (sound !== true) refuse(`The file is damaged at line ${sound.err.line}: ${sound.err.msg}`);
+  if (sound !== true) refuse(say('ioLink.file-damaged-line', { line: sound.err.line, msg: sound.err.msg }));
   const parser = new XMLParser({
     preserveOrder: true,
     ignoreAttributes: false,
@@ -40,7 +41,7 @@ export function readXml(text: string): XmlElement {
   });
   const roots = (parser.parse(text) as Node[]).flatMap(elementOf);
   const root = roots.find(({ name }) => !name.startsWith('?'));
-  return root ?? refuse('The file holds no XML element.');
+  return root ?? refuse(say('ioLink.file-holds-ml-element'));
 }
 
 function elementOf(node: Node): XmlElement[] {

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { Point, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { JobIndex, Rail } from './jobIndex.ts';
@@ -7,9 +9,9 @@ import { railWords, terminalWords } from './words.ts';
 export interface PlanDifference {
   readonly wire: Wire;
   /** What is other than planned, in a sentence. */
-  readonly sentence: string;
+  readonly sentence: Message;
   /** How it is put right, in a sentence. */
-  readonly back: string;
+  readonly back: Message;
 }
 
 /** What a terminal is called: `DI 2 channel 3`, `PE-101 BK`, `+24 V`, `G2 +24 V` where there are several. */
@@ -37,35 +39,40 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
   return wires.flatMap((wire) => {
     const { asFound, number } = wire;
     if (!asFound) return [];
-    const ends = `${refWords(index, wire.from)} to ${refWords(index, wire.to)}`;
+    const ends = say('job.to', { ref: refWords(index, wire.from), ref2: refWords(index, wire.to) });
     if (asFound.missing)
       return [
         {
           wire,
-          sentence: `Wire ${number}, ${ends}, is missing.`,
-          back: `Land wire ${number} from ${ends}`,
+          sentence: say('job.wire-missing', { number, ends }),
+          back: say('job.land-wire', { number, ends }),
         },
       ];
     const parts = [
       ...(asFound.from && asFound.from !== wire.from
-        ? [`begins on ${refWords(index, asFound.from)} instead of ${refWords(index, wire.from)}`]
+        ? [
+            say('job.begins-instead', {
+              ref: refWords(index, asFound.from),
+              ref2: refWords(index, wire.from),
+            }),
+          ]
         : []),
       ...(asFound.to && asFound.to !== wire.to
-        ? [`ends on ${refWords(index, asFound.to)} instead of ${refWords(index, wire.to)}`]
+        ? [say('job.ends-instead', { ref: refWords(index, asFound.to), ref2: refWords(index, wire.to) })]
         : []),
       ...(asFound.colour && asFound.colour !== wire.colour
-        ? [`is ${asFound.colour} instead of ${wire.colour}`]
+        ? [say('job.is-instead-of', { colour: asFound.colour, colour2: wire.colour })]
         : []),
     ];
     if (!parts.length) return [];
     return [
       {
         wire,
-        sentence: `Wire ${number} ${parts.join(' and ')}.`,
+        sentence: say('job.wire', { number, parts }),
         back:
           asFound.from || asFound.to
-            ? `Move wire ${number} back: ${ends}`
-            : `Use a ${wire.colour} wire for number ${number}`,
+            ? say('job.move-wire-back', { number, ends })
+            : say('job.use-wire-number', { colour: wire.colour, number }),
       },
     ];
   });

@@ -1,3 +1,4 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import {
   AsFound,
@@ -120,7 +121,7 @@ const SINGLE = [
   z.object({
     kind: z.literal('undoStamp'),
     id: Id,
-    reason: z.string().trim().min(1, 'Say why it is undone.').max(200),
+    reason: z.string().trim().min(1, codeOf('job.say-why-undone')).max(200),
   }),
   z.object({ kind: z.literal('setPlate'), pointId: Id, plate: Plate }),
   /** What a parameter is to be by hand, with the reason; null lets it follow from the job again. */
@@ -131,7 +132,7 @@ const SINGLE = [
     override: z
       .object({
         value: z.string().max(60),
-        reason: z.string().trim().min(1, 'Say why it is to be otherwise.').max(200),
+        reason: z.string().trim().min(1, codeOf('job.say-why-otherwise')).max(200),
       })
       .nullable(),
   }),

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { chosenOutput, outputOfType, partTypesOf } from '../catalog/index.ts';
 import type {
   Device,
@@ -81,7 +83,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   removePoint,
   addHelper: (job, { pointId, device, wires }) => {
     const point = job.points.find(({ id }) => id === pointId);
-    if (!point) return refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+    if (!point) return refuse('pointId', say('job.job-holds-point-may', { pointId }));
     return {
       ...job,
       devices: [...job.devices, device],
@@ -122,7 +124,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   removeWire: (job, { wireId }) => ({ ...job, wires: without(job.wires, wireId, 'wire') }),
   stamp: (job, { stamp }, actor) => ({ ...job, stamps: [...job.stamps, { ...stamp, ...actor }] }),
   undoStamp: (job, { id, reason }, actor) => {
-    if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse('', 'This step is undone already.');
+    if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse('', say('job.step-undone-already'));
     return { ...job, stamps: edited(job.stamps, id, { undone: { ...actor, reason } }, 'stamp') };
   },
   setPlate: (job, { pointId, plate }) => ({
@@ -168,7 +170,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   }),
 };
 
-function refuse(path: string, message: string): never {
+function refuse(path: string, message: Message): never {
   throw new JobProblem([{ path, message }]);
 }
 
@@ -178,14 +180,12 @@ function edited<T extends { id: string }>(
   patch: Partial<T>,
   what: string,
 ): T[] {
-  if (!rows.some((row) => row.id === id))
-    refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+  if (!rows.some((row) => row.id === id)) refuse('id', say('job.job-holds-may-been', { what, id }));
   return rows.map((row) => (row.id === id ? { ...row, ...patch } : row));
 }
 
 function without<T extends { id: string }>(rows: readonly T[], id: string, what: string): T[] {
-  if (!rows.some((row) => row.id === id))
-    refuse('id', `The job holds no ${what} “${id}”. It may have been removed.`);
+  if (!rows.some((row) => row.id === id)) refuse('id', say('job.job-holds-may-been', { what, id }));
   return rows.filter((row) => row.id !== id);
 }
 
@@ -223,12 +223,12 @@ function withAsFound({ asFound: _, ...wire }: Wire, asFound: AsFound | undefined
 
 function pointOf(job: JobContent, pointId: string): Point {
   const point = job.points.find(({ id }) => id === pointId);
-  return point ?? refuse('pointId', `The job holds no point “${pointId}”. It may have been removed.`);
+  return point ?? refuse('pointId', say('job.job-holds-point-may', { pointId }));
 }
 
 function deviceOfPoint(job: JobContent, point: Point): Device {
   const device = job.devices.find(({ id }) => id === point.deviceId);
-  return device ?? refuse('pointId', `The job holds no device “${point.deviceId}”.`);
+  return device ?? refuse('pointId', say('job.job-holds-device', { deviceId: point.deviceId }));
 }
 
 /** Whether another point is about the same device. */
@@ -255,7 +255,7 @@ function wiresWithoutPoint(job: JobContent, point: Point): Wire[] {
 
 function addPoint(job: JobContent, { point, device, place }: Of<'addPoint'>): JobContent {
   if (!device && !job.devices.some(({ id }) => id === point.deviceId))
-    refuse('point.deviceId', `The job holds no device “${point.deviceId}”.`);
+    refuse('point.deviceId', say('job.job-holds-device', { deviceId: point.deviceId }));
   const added = {
     ...job,
     points: [...job.points, point],
@@ -278,10 +278,9 @@ function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobCo
 function assign(job: JobContent, point: Point, place: ChannelPlace): JobContent {
   const module = job.modules.find(({ id }) => id === place.moduleId);
   const types = partTypesOf(job);
-  if (!module || !types.findModule(module))
-    return refuse('place', 'That module is not in the job. Choose one that is.');
+  if (!module || !types.findModule(module)) return refuse('place', say('job.module-job-choose'));
   if (!types.ports(module).some(({ channel }) => channel === place.channel))
-    refuse('place', `${module.tag} has no channel ${place.channel}.`);
+    refuse('place', say('job.has-no-channel', { module: module.tag, channel: place.channel }));
   if (!types.findDevice(deviceOfPoint(job, point))) return job;
   const cleared = { ...job, wires: wiresWithoutPoint(job, point) };
   return { ...cleared, wires: [...cleared.wires, ...proposeWires(cleared, point, place)] };
@@ -380,11 +379,7 @@ function sameTerminals(job: JobContent, a: Device, b: Device): boolean {
 function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const point = pointOf(job, id);
   const kept = [...job.results, ...job.calibrations].filter(({ pointId }) => pointId === id).length;
-  if (kept)
-    refuse(
-      'id',
-      `${point.tag} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
-    );
+  if (kept) refuse('id', say('job.holds-stored-which-never', { point: point.tag, kept }));
   // A device stays while another point is about it.
   const gone = [...(isShared(job, point) ? [] : [point.deviceId]), ...(point.helperIds ?? [])];
   const left = isShared(job, point) ? { ...job, wires: wiresWithoutPoint(job, point) } : job;
@@ -399,8 +394,8 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
 
 function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
   const module = job.modules.find(({ id }) => id === moduleId);
-  if (!module) return refuse('moduleId', 'That module is not in the job.');
-  if (!isCommon(job, module, common)) refuse('common', `${module.tag} has no ${common}.`);
+  if (!module) return refuse('moduleId', say('job.module-job'));
+  if (!isCommon(job, module, common)) refuse('common', say('job.has-no', { module: module.tag, common }));
   const ref = `${moduleId}:${common}`;
   const index = new JobIndex(job);
   const old = index

@@ -16,4 +16,4 @@ export { portFits } from './portFits.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';
 export type { Present, Seen } from './presentValues.ts';
 export { PANEL, RAIL_COLOURS, contactRail, numbering, proposeWires, railColour, wireId } from './propose.ts';
-export { lowerFirst, ohmsText, railWords } from './words.ts';
+export { railWords } from './words.ts';

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -11,7 +12,7 @@ const sound = jobWith(
   { tag: 'PX-2', output: 'npn', at: ['m', 4] },
 );
 const found = (change: Partial<JobContent>) =>
-  checkIntegrity({ ...sound, ...change }).map(({ path, message }) => `${path}: ${message}`);
+  checkIntegrity({ ...sound, ...change }).map(({ path, message }) => `${textOf(path)}: ${textOf(message)}`);
 
 describe('integrity', () => {
   test('a sound job has nothing to say', () => expect(checkIntegrity(sound)).toEqual([]));
@@ -59,7 +60,7 @@ describe('integrity', () => {
     const two = withModule(sound, 'n', 'di16-both-16', [null], 1);
     const third = { id: 'o', tag: 'O', typeId: 'di8-both-8', firstByte: 2 };
     const problems = checkIntegrity({ ...two, modules: [...two.modules, third] });
-    expect(problems[0]!.message).toBe(
+    expect(textOf(problems[0]!.message)).toBe(
       'O would use input byte 2, which N uses already. Choose a free first byte.',
     );
   });

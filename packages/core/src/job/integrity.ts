@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { outputOfType, partTypesOf, supplyTerminals } from '../catalog/index.ts';
 import type { DeviceType, PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Settings, Wire, Problem } from '../model/index.ts';
@@ -32,8 +34,7 @@ function checkIds(job: JobContent): Problem[] {
     job[collection].forEach(({ id }, i) => {
       const path = `${collection}[${i}].id`;
       const first = own.get(id);
-      if (first)
-        problems.push({ path, message: `The id “${id}” is used already by ${first}. Each needs its own.` });
+      if (first) problems.push({ path, message: say('job.id-used-already-each', { id, first }) });
       own.set(id, path);
     });
   }
@@ -42,41 +43,36 @@ function checkIds(job: JobContent): Problem[] {
 
 function checkTags(job: JobContent): Problem[] {
   const problems: Problem[] = [];
-  const used = new Map<string, string>();
-  const claim = (tag: string, path: string, what: string): void => {
+  const used = new Map<string, Message>();
+  const claim = (tag: string, path: string, what: Message): void => {
     const key = tag.toLowerCase();
     const first = used.get(key);
-    if (first)
-      problems.push({ path, message: `The tag ${tag} is used already by ${first}. Choose another.` });
+    if (first) problems.push({ path, message: say('job.tag-used-already-choose', { tag, first }) });
     else used.set(key, what);
   };
-  job.supplies.forEach((s, i) => claim(s.tag, `supplies[${i}].tag`, `the supply ${s.tag}`));
-  job.modules.forEach((m, i) => claim(m.tag, `modules[${i}].tag`, `the module ${m.tag}`));
-  job.points.forEach((p, i) => claim(p.tag, `points[${i}].tag`, `the point ${p.tag} (${p.name})`));
+  job.supplies.forEach((s, i) => claim(s.tag, `supplies[${i}].tag`, say('job.the-supply', { s: s.tag })));
+  job.modules.forEach((m, i) => claim(m.tag, `modules[${i}].tag`, say('job.the-module', { m: m.tag })));
+  job.points.forEach((p, i) =>
+    claim(p.tag, `points[${i}].tag`, say('job.the-point', { p: p.tag, pName: p.name })),
+  );
   return problems;
 }
 
 function checkSupplies(job: JobContent): Problem[] {
-  if (!job.supplies.length)
-    return [{ path: 'supplies', message: 'A job needs a supply. Add another first.' }];
+  if (!job.supplies.length) return [{ path: 'supplies', message: say('job.job-needs-supply-add') }];
   return job.supplies.flatMap((supply, i) => {
     const { tag, kind, volts } = supply;
-    const refuse = (field: string, message: string): Problem[] => [
+    const refuse = (field: string, message: Message): Problem[] => [
       { path: `supplies[${i}].${field}`, message },
     ];
-    if (kind === 'dc' && volts > 60)
-      return refuse('volts', `${tag} is a DC control supply and has 60 V at most.`);
+    if (kind === 'dc' && volts > 60) return refuse('volts', say('job.dc-control-supply-60', { tag }));
     if (!supply.feed) return [];
     const line = feedersOf(job.supplies, supply);
-    if (!line.length)
-      return refuse(
-        'feed.from',
-        `${tag} must be fed by another supply of the job, and at the end of the line by one that is no branch.`,
-      );
+    if (!line.length) return refuse('feed.from', say('job.must-fed-another-supply', { tag }));
     const [from] = line;
     return from!.kind === kind && from!.volts === volts
       ? []
-      : refuse('volts', `${tag} is a branch of ${from!.tag} and has its ${from!.volts} V.`);
+      : refuse('volts', say('job.branch-v', { tag, from: from!.tag, volts: from!.volts }));
   });
 }
 
@@ -85,13 +81,19 @@ function checkSettings(type: PartType, settings: Settings | undefined, path: str
   return Object.entries(settings ?? {}).flatMap(([key, value]) => {
     const setting = type.settings?.find((s) => s.key === key);
     if (!setting)
-      return [{ path: `${path}.settings.${key}`, message: `${type.name} has no setting “${key}”.` }];
+      return [
+        { path: `${path}.settings.${key}`, message: say('job.has-no-setting', { typeName: type.name, key }) },
+      ];
     return setting.choices.some((choice) => choice.value === value)
       ? []
       : [
           {
             path: `${path}.settings.${key}`,
-            message: `${setting.label} cannot be “${value}”. Allowed: ${setting.choices.map((c) => c.value).join(', ')}.`,
+            message: say('job.cannot-be-allowed', {
+              settingLabel: setting.label,
+              value,
+              choices: setting.choices.map((c) => c.value),
+            }),
           },
         ];
   });
@@ -104,7 +106,7 @@ function checkTypes(job: JobContent): Problem[] {
       const type = types.findModule(module);
       return type
         ? checkSettings(type, module.settings, `modules[${i}]`)
-        : [{ path: `modules[${i}].typeId`, message: `There is no kind of module “${module.typeId}”.` }];
+        : [{ path: `modules[${i}].typeId`, message: say('job.kind-module', { typeId: module.typeId }) }];
     }),
     ...job.devices.flatMap((device, i): Problem[] => {
       const type = types.findDevice(device);
@@ -113,7 +115,7 @@ function checkTypes(job: JobContent): Problem[] {
             ...checkSettings(type, device.settings, `devices[${i}]`),
             ...checkOutputs(type, device, `devices[${i}]`),
           ]
-        : [{ path: `devices[${i}].typeId`, message: `There is no kind of device “${device.typeId}”.` }];
+        : [{ path: `devices[${i}].typeId`, message: say('job.kind-device', { typeId: device.typeId }) }];
     }),
   ];
 }
@@ -126,7 +128,11 @@ function checkOutputs(type: DeviceType, { outputs = {} }: Device, path: string):
       return [
         {
           path: `${path}.outputs.${id}`,
-          message: `${type.name} has no output “${id}”. Allowed: ${type.outputs.map((own) => own.id).join(', ')}.`,
+          message: say('job.output-allowed', {
+            typeName: type.name,
+            id,
+            outputs: type.outputs.map((own) => own.id),
+          }),
         },
       ];
     return [
@@ -135,7 +141,7 @@ function checkOutputs(type: DeviceType, { outputs = {} }: Device, path: string):
         : [
             {
               path: `${path}.outputs.${id}.kind`,
-              message: `${type.name} has no ${kind} output. Allowed: ${output.kinds.join(', ')}.`,
+              message: say('job.output-allowed-2', { typeName: type.name, kind, kinds: output.kinds }),
             },
           ]),
       ...(output.logics.includes(logic)
@@ -143,7 +149,7 @@ function checkOutputs(type: DeviceType, { outputs = {} }: Device, path: string):
         : [
             {
               path: `${path}.outputs.${id}.logic`,
-              message: `${type.name} cannot be “${logic}”. Allowed: ${output.logics.join(', ')}.`,
+              message: say('job.cannot-be-allowed-2', { typeName: type.name, logic, logics: output.logics }),
             },
           ]),
     ];
@@ -162,11 +168,11 @@ function checkOwners(job: JobContent): Problem[] {
   const owner = new Map<string, string>();
   const claim = (key: string, tag: string, path: string): void => {
     const other = owner.get(key);
-    if (other) problems.push({ path, message: `${tag} and ${other} claim the same device.` });
+    if (other) problems.push({ path, message: say('job.claim-same-device', { tag, other }) });
     owner.set(key, tag);
   };
   const unknown = (path: string, tag: string, id: string): void =>
-    void problems.push({ path, message: `${tag} names a device “${id}” that the job does not hold.` });
+    void problems.push({ path, message: say('job.names-device-job-does', { tag, id }) });
   job.points.forEach(({ tag, deviceId, outputId }, i) => {
     const device = devices.get(deviceId);
     if (!device) return unknown(`points[${i}].deviceId`, tag, deviceId);
@@ -175,7 +181,11 @@ function checkOwners(job: JobContent): Problem[] {
     if (type && outputId !== undefined && output?.id !== outputId)
       problems.push({
         path: `points[${i}].outputId`,
-        message: `${type.name} has no output “${outputId}”. Allowed: ${type.outputs.map(({ id }) => id).join(', ')}.`,
+        message: say('job.output-allowed-3', {
+          typeName: type.name,
+          outputId,
+          outputs: type.outputs.map(({ id }) => id),
+        }),
       });
     claim(`${deviceId}/${output?.id ?? ''}`, tag, `points[${i}].deviceId`);
     owner.set(deviceId, owner.get(deviceId) ?? tag);
@@ -197,7 +207,7 @@ function checkPointIds(job: JobContent): Problem[] {
     job[collection].flatMap(({ pointId }, i) =>
       points.has(pointId)
         ? []
-        : [{ path: `${collection}[${i}].pointId`, message: `The job holds no point “${pointId}”.` }],
+        : [{ path: `${collection}[${i}].pointId`, message: say('job.job-holds-point', { pointId }) }],
     ),
   );
 }
@@ -233,19 +243,24 @@ function checkWires(job: JobContent): Problem[] {
       if (!owner)
         problems.push({
           path,
-          message: `Wire ${wire.number} ends on “${item}”, which the job does not hold.`,
+          message: say('job.wire-ends-which-job', { number: wire.number, item }),
         });
       else if (!owner.terminals.includes(terminal))
         problems.push({
           path,
-          message: `Wire ${wire.number} ends on terminal ${terminal}, but ${owner.tag} has only ${listed(owner.terminals)}.`,
+          message: say('job.wire-ends-terminal', {
+            number: wire.number,
+            terminal,
+            owner: owner.tag,
+            terminals: owner.terminals,
+          }),
         });
     }
     const { from = wire.from, to = wire.to } = wire.asFound ?? {};
     if (wire.from === wire.to || from === to)
       problems.push({
         path: `wires[${i}]`,
-        message: `Wire ${wire.number} begins and ends on the same terminal.`,
+        message: say('job.wire-begins-ends-same', { number: wire.number }),
       });
   });
   return [...problems, ...checkChannels(job, names)];
@@ -279,7 +294,11 @@ function checkChannels(job: JobContent, names: ReadonlyMap<string, { tag: string
       if (first && first.point !== point)
         problems.push({
           path: `wires[${i}]`,
-          message: `${label} is taken by ${names.get(first.device)?.tag}. ${names.get(device)?.tag} needs a free channel.`,
+          message: say('job.taken-needs-free-channel', {
+            label,
+            names: names.get(first.device)?.tag,
+            names2: names.get(device)?.tag,
+          }),
         });
       taken.set(end, first ?? { device, point });
     }
@@ -302,12 +321,6 @@ function pointsOfTerminals(job: JobContent): Map<string, string> {
   return map;
 }
 
-function listed(names: readonly string[]): string {
-  return names.length <= 6
-    ? names.join(', ')
-    : `${names.slice(0, 3).join(', ')} … ${names.slice(-2).join(', ')}`;
-}
-
 function checkAddresses(job: JobContent): Problem[] {
   const problems: Problem[] = [];
   const used = new Map<string, string>();
@@ -320,7 +333,7 @@ function checkAddresses(job: JobContent): Problem[] {
       if (first) {
         problems.push({
           path: `modules[${i}].firstByte`,
-          message: `${module.tag} would use ${image.area === 'I' ? 'input' : 'output'} byte ${byte}, which ${first} uses already. Choose a free first byte.`,
+          message: say('job.use-byte-which-uses', { module: module.tag, area: image.area, byte, first }),
         });
         break;
       }

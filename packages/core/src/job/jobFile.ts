@@ -1,5 +1,7 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { z } from 'zod';
-import { JobContent, JobProblem, pathText } from '../model/index.ts';
+import { JobContent, JobProblem, problemsOfIssues } from '../model/index.ts';
 import { checkIntegrity } from './integrity.ts';
 import { fromVersion1 } from './jobVersion1.ts';
 import { parseJson } from './parseJson.ts';
@@ -39,10 +41,7 @@ export interface ReadJob {
  */
 export function readJobFile(text: string): ReadJob {
   if (new TextEncoder().encode(text).length > MOST_FILE_BYTES)
-    refuse(
-      '',
-      `The file is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
-    );
+    refuse('', say('job.file-larger-mb-most', { mostFileBytes: MOST_FILE_BYTES }));
   return readJobDocument(parseJson(text));
 }
 
@@ -54,21 +53,15 @@ function readJobDocument(document: unknown): ReadJob {
     !('format' in document) ||
     document.format !== JOB_FORMAT
   )
-    refuse('format', `This is not a Key Post job: its “format” must be “${JOB_FORMAT}”.`);
+    refuse('format', say('job.key-post-job-format', { jobFormat: JOB_FORMAT }));
   const version = 'version' in document ? document.version : undefined;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    refuse('version', 'The file does not say its version, a whole number from 1.');
+    refuse('version', say('job.file-does-say-version'));
   if (version > JOB_VERSION)
-    refuse(
-      'version',
-      `The file has version ${version}; this Key Post reads up to ${JOB_VERSION}. Update Key Post first.`,
-    );
+    refuse('version', say('job.file-version-key-post', { version, jobVersion: JOB_VERSION }));
   const { titles, file } = version === 1 ? asVersion2(document) : { titles: undefined, file: document };
   const parsed = JobFile.safeParse(file);
-  if (!parsed.success)
-    throw new JobProblem(
-      parsed.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
-    );
+  if (!parsed.success) throw new JobProblem(problemsOfIssues(parsed.error.issues));
   const problems = checkIntegrity(parsed.data.job);
   if (problems.length)
     throw new JobProblem(
@@ -85,6 +78,6 @@ function asVersion2(document: object): { file: unknown; titles?: ReadJob['titles
   return { file: { format: JOB_FORMAT, version: JOB_VERSION, job: next }, titles };
 }
 
-function refuse(path: string, message: string): never {
+function refuse(path: string, message: Message): never {
   throw new JobProblem([{ path, message }]);
 }

@@ -1,6 +1,8 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { z } from 'zod';
 import { DeviceDescription, ModuleDescription, problemsOfKind } from '../catalog/index.ts';
-import { JobProblem, pathText } from '../model/index.ts';
+import { JobProblem, problemsOfIssues } from '../model/index.ts';
 import type { OwnKind } from '../model/index.ts';
 import { parseJson } from './parseJson.ts';
 
@@ -42,7 +44,7 @@ export const writeKindFile = (collection: OwnCollection, description: unknown): 
  */
 export function readKindFile(text: string): { collection: OwnCollection; own: OwnKind } {
   if (new TextEncoder().encode(text).length > MAX_KIND_BYTES)
-    refuse('', `The file is larger than ${MAX_KIND_BYTES / 1024} kB, the most that a description may be.`);
+    refuse('', say('job.file-larger-kb-most', { maxKindBytes: MAX_KIND_BYTES }));
   const document = parseJson(text) as { format?: unknown; version?: unknown } | null;
   const collection = (['ownDevices', 'ownModules'] as const).find(
     (name) => document?.format === FORMATS[name],
@@ -50,19 +52,16 @@ export function readKindFile(text: string): { collection: OwnCollection; own: Ow
   if (!document || !collection)
     return refuse(
       'format',
-      `This is no description of a device or module: its “format” must be “${FORMATS.ownDevices}” or “${FORMATS.ownModules}”.`,
+      say('job.description-device-module-format', {
+        ownDevices: FORMATS.ownDevices,
+        ownModules: FORMATS.ownModules,
+      }),
     );
   const { version } = document;
   if (typeof version === 'number' && version > KIND_VERSION)
-    refuse(
-      'version',
-      `The file has version ${version}; this Key Post reads up to ${KIND_VERSION}. Update Key Post first.`,
-    );
+    refuse('version', say('job.file-version-key-post-reads', { version, kindVersion: KIND_VERSION }));
   const read = collection === 'ownDevices' ? DeviceFile.safeParse(document) : ModuleFile.safeParse(document);
-  if (!read.success)
-    throw new JobProblem(
-      read.error.issues.slice(0, 20).map(({ path, message }) => ({ path: pathText(path), message })),
-    );
+  if (!read.success) throw new JobProblem(problemsOfIssues(read.error.issues));
   const { description } = read.data;
   const problems = problemsOfKind(collection, description);
   if (problems.length)
@@ -72,6 +71,6 @@ export function readKindFile(text: string): { collection: OwnCollection; own: Ow
   return { collection, own: { id: description.id, description: { ...description } } };
 }
 
-function refuse(path: string, message: string): never {
+function refuse(path: string, message: Message): never {
   throw new JobProblem([{ path, message }]);
 }

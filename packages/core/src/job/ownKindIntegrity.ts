@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import { DEVICE_TYPES, MODULE_TYPES, problemsOfKind } from '../catalog/index.ts';
 import type { JobContent, Problem } from '../model/index.ts';
 
@@ -15,7 +16,7 @@ export function checkOwnKinds(job: JobContent): Problem[] {
         return [
           {
             path: `${path}.id`,
-            message: `“${id}” is the id of a kind that ships with Key Post. Choose another.`,
+            message: say('job.id-kind-ships-key', { id }),
           },
         ];
       return problemsOfKind(collection, description).map((problem) => ({

@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
 
 /** Reads JSON. @throws JobProblem that names the line at which it breaks off, where that can be told. */
@@ -11,7 +12,7 @@ export function parseJson(text: string): unknown {
     throw new JobProblem([
       {
         path: line ? `line ${line}` : '',
-        message: `This is not JSON${line ? `; line ${line} breaks off or holds a stray character` : ''}.`,
+        message: say('job.this-is-not-json', { line }),
       },
     ]);
   }

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { guardJob, relayJob } from '../../test/families.ts';
 import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -15,7 +16,11 @@ function refusal(job: JobContent, change: Change): string {
   try {
     applyChange(job, change, ACTOR);
   } catch (error) {
-    if (error instanceof JobProblem) return error.problems.map(({ message }) => message).join(' ');
+    if (error instanceof JobProblem)
+      return error.problems
+        .map(({ message }) => message)
+        .map(textOf)
+        .join(' ');
     throw error;
   }
   return 'not refused';
@@ -55,11 +60,11 @@ describe('supplies', () => {
   });
 
   test.each([
-    [{ volts: 5 }, /at least 10 V/],
-    [{ limitAmps: 0 }, /able to give current/],
-    [{ internalOhms: -1 }, /cannot be negative/],
-    [{ otherAmps: -1 }, /0 A or more/],
-    [{ feed: { from: 'g1', protection: 'fuse', lengthM: 0, mm2: 1 } }, /longer than 0 m/],
+    [{ volts: 5 }, /supply-least-10-v/],
+    [{ limitAmps: 0 }, /supply-must-able-give/],
+    [{ internalOhms: -1 }, /inner-resistance-negative/],
+    [{ otherAmps: -1 }, /current-other-loads-0/],
+    [{ feed: { from: 'g1', protection: 'fuse', lengthM: 0, mm2: 1 } }, /feeder-longer-0-m/],
     [{ feed: { from: 'g1', protection: 'hope', lengthM: 1, mm2: 1 } }, /fuse/],
   ])('%j is refused where it is entered', (patch, message) => {
     const parsed = Change.safeParse({ kind: 'editSupply', id: 'g1', patch });
@@ -191,5 +196,5 @@ test('a range needs two different ends, and null takes it away', () => {
     id: 'px-1',
     patch: { range: { low: 1, high: 1, unit: '' } },
   });
-  expect(JSON.stringify(flat.error!.issues)).toMatch(/two different ends/);
+  expect(JSON.stringify(flat.error!.issues)).toMatch(/model\.range-needs-two-different/);
 });

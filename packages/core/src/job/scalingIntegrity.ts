@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import type { JobContent, Problem } from '../model/index.ts';
 
 /** What cannot be among the calibrations of a job: tables that say two things of one signal, what refers to nothing. */
@@ -6,7 +7,7 @@ export function checkCalibrations({ calibrations }: JobContent): Problem[] {
   return calibrations.flatMap(({ body, pointId }, i): Problem[] => {
     const path = `calibrations[${i}].body`;
     if (body.kind === 'void' && pointOf.get(body.of) !== pointId)
-      return [{ path: `${path}.of`, message: `The point holds no calibration “${body.of}”.` }];
+      return [{ path: `${path}.of`, message: say('job.point-holds-calibration', { of: body.of }) }];
     if (body.kind !== 'workshop') return [];
     const seen = new Set<number>();
     return body.points.flatMap((point, k) => {
@@ -16,7 +17,7 @@ export function checkCalibrations({ calibrations }: JobContent): Problem[] {
         ? [
             {
               path: `${path}.points[${k}]`,
-              message: `${point.in} ${body.unitIn} stands in the table twice. Each signal has one value.`,
+              message: say('job.stands-table-twice-each', { inValue: point.in, unitIn: body.unitIn }),
             },
           ]
         : [];

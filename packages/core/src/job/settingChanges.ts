@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { partTypesOf, readValue, settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Module, Settings } from '../model/index.ts';
@@ -7,7 +9,7 @@ import { parametersOf } from './itemParameters.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 
-const refuse = (path: string, message: string): never => {
+const refuse = (path: string, message: Message): never => {
   throw new JobProblem([{ path, message }]);
 };
 
@@ -26,7 +28,7 @@ export function withLink(modules: Module[], id: string, link: string | null | un
 
 /** What a part's parameter is to be by hand. */
 export function require(job: JobContent, { itemId, key, override }: Of<'require'>): JobContent {
-  if (!isThere(job, itemId)) refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
+  if (!isThere(job, itemId)) refuse('itemId', say('job.job-holds-part-may', { itemId }));
   if (override) override = { ...override, value: allowed(job, itemId, key, override.value, true) };
   const patched = <T extends Device | Module>(row: T): T => {
     if (row.id !== itemId) return row;
@@ -55,8 +57,7 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
   }));
   return added.reduce<JobContent>(
     (next, { itemId, values }) => {
-      if (!isThere(job, itemId))
-        return refuse('itemId', `The job holds no part “${itemId}”. It may have been removed.`);
+      if (!isThere(job, itemId)) return refuse('itemId', say('job.job-holds-part-may', { itemId }));
       return {
         ...next,
         devices: next.devices.map((row) =>
@@ -77,7 +78,7 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
  */
 function allowed(job: JobContent, itemId: string, key: string, value: string, strict: boolean): string {
   const parameter = parametersOf(job, itemId).find((p) => p.key === key);
-  if (!parameter) return refuse(key, `This part has no parameter “${key}”.`);
+  if (!parameter) return refuse(key, say('job.part-parameter', { key }));
   const read = readValue(strict ? parameter : { ...parameter, least: undefined, most: undefined }, value);
   return read.ok ? read.value : refuse(key, read.problem);
 }

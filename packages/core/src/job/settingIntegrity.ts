@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import { knownDescription } from '../ioLink/index.ts';
 import type { JobContent, Problem } from '../model/index.ts';
 import { JobProblem } from '../model/index.ts';
@@ -9,7 +10,7 @@ export function checkSettingRows(job: JobContent): Problem[] {
     ...job.entries.flatMap(({ itemId }, i) =>
       items.has(itemId)
         ? []
-        : [{ path: `entries[${i}].itemId`, message: `The job holds no part “${itemId}”.` }],
+        : [{ path: `entries[${i}].itemId`, message: say('job.job-holds-part', { itemId }) }],
     ),
     ...job.descriptions.flatMap(({ fileName, text }, i) => readable(fileName, text, `descriptions[${i}]`)),
     ...job.devices.flatMap(({ tag, descriptionId }, i) =>
@@ -18,7 +19,7 @@ export function checkSettingRows(job: JobContent): Problem[] {
         : [
             {
               path: `devices[${i}].descriptionId`,
-              message: `${tag} refers to a description file that the job does not hold.`,
+              message: say('job.refers-description-file-job', { tag }),
             },
           ],
     ),
@@ -34,7 +35,7 @@ function readable(fileName: string, text: string, path: string): Problem[] {
     if (!(error instanceof JobProblem)) throw error;
     return error.problems.map((problem) => ({
       path: problem.path ? `${path}.text ${problem.path}` : `${path}.text`,
-      message: `${fileName}: ${problem.message}`,
+      message: say('text.colon', { name: fileName, text: problem.message }),
     }));
   }
 }
@@ -47,12 +48,12 @@ function checkPlans(job: JobContent, items: ReadonlySet<string>): Problem[] {
     rows.forEach(({ id, tag, itemId }, i) => {
       const path = `plans[${p}].${key}[${i}]`;
       if (ids.has(id))
-        problems.push({ path: `${path}.id`, message: `The id “${id}” is used twice in ${plan.tag}.` });
+        problems.push({ path: `${path}.id`, message: say('job.id-used-twice', { id, plan: plan.tag }) });
       ids.add(id);
       if (itemId !== undefined && !items.has(itemId))
         problems.push({
           path: `${path}.itemId`,
-          message: `${tag} in ${plan.tag} refers to a part that the job does not hold.`,
+          message: say('job.refers-part-job-does', { tag, plan: plan.tag }),
         });
     });
     return problems;

@@ -23,14 +23,3 @@ export function terminalWords(terminal: string): string {
   const common = /^COM(\d+)$/.exec(terminal);
   return common ? `common ${common[1]}` : terminal;
 }
-
-/** `250 Ω`, `4.7 kΩ`. */
-export function ohmsText(ohms: number): string {
-  if (ohms < 1000) return `${Number(ohms.toPrecision(3))}\u00a0Ω`;
-  if (ohms < 1e6) return `${Number((ohms / 1000).toPrecision(3))}\u00a0kΩ`;
-  return `${Number((ohms / 1e6).toPrecision(3))}\u00a0MΩ`;
-}
-
-/** The words with a small first letter, unless they begin with an abbreviation. */
-export const lowerFirst = (words: string): string =>
-  /^[A-Z][a-z]/.test(words) ? words.charAt(0).toLowerCase() + words.slice(1) : words;

@@ -1,3 +1,4 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { Id, Link, Tag, Words } from './words.ts';
 
@@ -15,17 +16,20 @@ export const REGISTER_TYPES = [
 /** A value in the registers of a unit: where it lies, how, and what it means. */
 export const MappedValue = z.object({
   id: Id,
-  name: Words(40).min(1, 'Name the value, such as Active power.'),
+  name: Words(40).min(1, codeOf('model.name-value-such-active')),
   table: z.enum(['holding', 'input']),
   /** As sent, from 0. */
-  address: z.int().min(0, 'Registers are numbered from 0.').max(65535, 'Registers are numbered to 65535.'),
+  address: z
+    .int()
+    .min(0, codeOf('model.registers-numbered-0'))
+    .max(65535, codeOf('model.registers-numbered-65535')),
   type: z.enum(REGISTER_TYPES),
   /** Which register comes first, and which byte in each. */
   words: z.enum(['high', 'low']).default('high'),
   bytes: z.enum(['high', 'low']).default('high'),
   scale: z
     .number()
-    .refine((scale) => scale !== 0, 'A scale of 0 makes every value 0.')
+    .refine((scale) => scale !== 0, codeOf('model.scale-0-makes-every'))
     .default(1),
   unit: Words(12),
   /** The parameter of the device's sheet that it is, if it is one. */
@@ -33,7 +37,7 @@ export const MappedValue = z.object({
 });
 
 const Metres = (most: number) =>
-  z.number().min(0, 'A length is 0 m or more.').max(most, `At most ${most} m.`);
+  z.number().min(0, codeOf('model.length-0-m-more')).max(most, codeOf('model.most-m'));
 
 /** A participant of a serial line, in its order along the cable. */
 export const SerialUnit = z.object({
@@ -42,14 +46,18 @@ export const SerialUnit = z.object({
   /** The device or module of the job that it is. */
   itemId: Id.optional(),
   /** None for the master. */
-  unit: z.int().min(0, 'Unit numbers begin at 1.').max(255, 'Unit numbers end at 247.').optional(),
-  baud: z.int().min(300, 'At least 300 baud.').max(12_000_000, 'At most 12 Mbaud.'),
+  unit: z
+    .int()
+    .min(0, codeOf('model.unit-numbers-begin-1'))
+    .max(255, codeOf('model.unit-numbers-end-247'))
+    .optional(),
+  baud: z.int().min(300, codeOf('model.least-300-baud')).max(12_000_000, codeOf('model.most-12-mbaud')),
   parity: z.enum(['even', 'odd', 'none']),
   stopBits: z.union([z.literal(1), z.literal(2)]),
   /** How it letters the line that is positive at rest. */
   plusName: z.enum(['+', 'A', 'B', 'D1']),
   terminated: z.boolean(),
-  unitLoad: z.number().min(0, 'A unit load is 0 or more.').max(32, 'At most 32.'),
+  unitLoad: z.number().min(0, codeOf('model.unit-load-0-more')).max(32, codeOf('model.most-32')),
   fromLastM: Metres(5000),
   answerMs: z.number().min(0).max(10000).optional(),
   map: z.array(MappedValue).max(60).default([]),
@@ -59,11 +67,11 @@ export const SerialPlan = z.object({
   kind: z.literal('serial'),
   id: Id,
   tag: Tag,
-  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+  mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
   bias: z
     .object({
       at: Id,
-      ohms: z.number().positive('A resistor has more than 0 Ω.').max(1e6),
+      ohms: z.number().positive(codeOf('model.resistor-more-0')).max(1e6),
       volts: z.number().positive().max(30),
     })
     .optional(),

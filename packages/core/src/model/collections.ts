@@ -1,3 +1,4 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { BusPlan } from './busPlan.ts';
 import {
@@ -262,7 +263,7 @@ export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as [CollectionName, ...
 
 /** What a job says of itself, beside its rows. */
 export const JobHead = z.object({
-  name: Words(60).min(1, 'Give the job a name.'),
+  name: Words(60).min(1, codeOf('model.name-job')),
   site: Words(60),
   /** Which convention panel wires follow. */
   colours: z.enum(COLOUR_REGIONS).default('iec'),
@@ -283,8 +284,8 @@ type Lists = { [N in CollectionName]: z.ZodDefault<z.ZodArray<(typeof COLLECTION
 const LISTS = Object.fromEntries(
   COLLECTION_NAMES.map((name) => {
     const { row, max, min } = COLLECTIONS[name] as CollectionDescriptor;
-    const rows = z.array(row).max(max, `At most ${max} rows fit here.`);
-    return [name, min ? rows.min(min, 'A job needs a supply.') : rows.default([])];
+    const rows = z.array(row).max(max, codeOf('model.rows'));
+    return [name, min ? rows.min(min, codeOf('model.needs-supply')) : rows.default([])];
   }),
 ) as unknown as Lists;
 

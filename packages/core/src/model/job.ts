@@ -1,3 +1,4 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
 import { Id, Link, Tag, Words } from './words.ts';
@@ -8,7 +9,7 @@ export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
 /** One end of a wire: a terminal of a supply, a module or a device, as `item:terminal`. */
 export const TerminalRef = z
   .string()
-  .regex(/^[A-Za-z0-9._-]{1,64}:[^:\s]{1,16}$/, 'A terminal is written item:terminal, such as pe-101:BK.');
+  .regex(/^[A-Za-z0-9._-]{1,64}:[^:\s]{1,16}$/, codeOf('model.terminal-written-item-terminal'));
 
 export const COLOURS = [
   'BN',
@@ -29,12 +30,12 @@ export const COLOURS = [
 /** What somebody chose on a part: switches, links and parameters, by their keys. */
 export const Settings = z
   .record(z.string().regex(/^[\w.-]{1,40}$/), z.string().max(60))
-  .refine((settings) => Object.keys(settings).length <= 120, 'At most 120 settings fit on a part.');
+  .refine((settings) => Object.keys(settings).length <= 120, codeOf('model.most-120-settings-fit'));
 
 /** What somebody wants of a parameter other than what follows from the job, and why. */
 const Overrides = z.record(
   z.string().regex(/^[\w.-]{1,40}$/),
-  z.object({ value: Words(60), reason: Words(200).min(1, 'Say why it is to be otherwise.') }),
+  z.object({ value: Words(60), reason: Words(200).min(1, codeOf('model.say-why-otherwise')) }),
 );
 
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
@@ -44,29 +45,29 @@ export const SupplyKind = z.enum(['dc', 'ac']);
 export const Feed = z.object({
   from: Id,
   protection: z.enum(['fuse', 'breaker']),
-  lengthM: z.number().positive('A feeder is longer than 0 m.').max(2000, 'At most 2000 m.'),
-  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+  lengthM: z.number().positive(codeOf('model.feeder-longer-0-m')).max(2000, codeOf('model.most-2000-m')),
+  mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
 });
 
 export const Supply = z.object({
   id: Id,
   tag: Tag,
   kind: SupplyKind.default('dc'),
-  volts: z
+  volts: z.number().min(10, codeOf('model.supply-least-10-v')).max(250, codeOf('model.key-post-works-up')),
+  tolerancePercent: z
     .number()
-    .min(10, 'A supply has at least 10 V.')
-    .max(250, 'Key Post works up to 60 V DC and 250 V AC.'),
-  tolerancePercent: z.number().min(0, 'A tolerance is 0 % or more.').max(20, 'A tolerance is 20 % or less.'),
-  internalOhms: z.number().min(0, 'An inner resistance cannot be negative.').max(10, 'At most 10 Ω.'),
+    .min(0, codeOf('model.tolerance-0-more'))
+    .max(20, codeOf('model.tolerance-20-less')),
+  internalOhms: z.number().min(0, codeOf('model.inner-resistance-negative')).max(10, codeOf('model.most-10')),
   /** What it can give; of a branch, what its fuse or electronic breaker lets through. */
-  limitAmps: z.number().positive('A supply must be able to give current.').max(100, 'At most 100 A.'),
+  limitAmps: z.number().positive(codeOf('model.supply-must-able-give')).max(100, codeOf('model.most-100')),
   /** A branch of another supply, of whose kind, volts and tolerance it is. */
   feed: Feed.optional(),
   /** What else hangs on it that the job does not hold. */
   otherAmps: z
     .number()
-    .min(0, 'A current of other loads is 0 A or more.')
-    .max(100, 'At most 100 A.')
+    .min(0, codeOf('model.current-other-loads-0'))
+    .max(100, codeOf('model.most-100'))
     .optional(),
 });
 
@@ -77,30 +78,33 @@ export const OwnFigure = z
     nominal: z.number().optional(),
     max: z.number().optional(),
     unit: Words(12),
-    from: Words(80).min(1, 'Say where the figure is from, such as its datasheet.'),
-    by: Words(40).min(1, 'Say who read it.'),
+    from: Words(80).min(1, codeOf('model.say-where-figure-such')),
+    by: Words(40).min(1, codeOf('model.say-who-read')),
     at: z.iso.datetime(),
   })
   .refine(
     ({ min, nominal, max }) => min !== undefined || nominal !== undefined || max !== undefined,
-    'Enter a minimum, a nominal value or a maximum.',
+    codeOf('model.enter-minimum-nominal-value'),
   )
   .refine(({ min, nominal, max }) => {
     const given = [min, nominal, max].filter((value) => value !== undefined);
     return given.every((value, i) => i === 0 || value >= given[i - 1]!);
-  }, 'From minimum over nominal to maximum a figure does not fall.');
+  }, codeOf('model.minimum-over-nominal-maximum'));
 
 /** Own figures by the path at which they stand in the part's description, such as `behaviours.output.drop`. */
 export const FigurePath = z.string().regex(/^[\w.-]{1,120}$/);
 const Figures = z
   .record(FigurePath, OwnFigure)
-  .refine((figures) => Object.keys(figures).length <= 60, 'At most 60 figures fit on a part.');
+  .refine((figures) => Object.keys(figures).length <= 60, codeOf('model.most-60-figures-fit'));
 
 export const Module = z.object({
   id: Id,
   tag: Tag,
   typeId: z.string().min(1),
-  firstByte: z.int().min(0, 'The first byte is 0 or more.').max(65535, 'The first byte is 65535 or less.'),
+  firstByte: z
+    .int()
+    .min(0, codeOf('model.first-byte-0-more'))
+    .max(65535, codeOf('model.first-byte-65535-less')),
   settings: Settings.optional(),
   override: Overrides.optional(),
   figures: Figures.optional(),
@@ -114,7 +118,7 @@ export const Logic = z.enum(['no', 'nc', 'light', 'dark', 'none']);
 /** How the outputs of a device were chosen, by their ids; the first that its description offers where nothing is said. */
 const Outputs = z
   .record(z.string().min(1).max(40), z.object({ kind: OutputKind, logic: Logic }))
-  .refine((outputs) => Object.keys(outputs).length <= 12, 'A device has at most 12 outputs.');
+  .refine((outputs) => Object.keys(outputs).length <= 12, codeOf('model.device-most-12-outputs'));
 
 export const Device = z.object({
   id: Id,
@@ -131,17 +135,17 @@ export const Device = z.object({
 /** A measuring range in the unit of the value, such as 0 to 6 bar. */
 export const Range = z
   .object({ low: z.number(), high: z.number(), unit: Words(12) })
-  .refine(({ low, high }) => low !== high, 'A range needs two different ends.');
+  .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'));
 
 /** Facts copied from a name-plate as they stand there, such as `3 in`, by their keys. */
 export const Plate = z
   .record(z.string().regex(/^[\w.-]{1,40}$/), Words(60))
-  .refine((facts) => Object.keys(facts).length <= 40, 'At most 40 facts fit on a name-plate.');
+  .refine((facts) => Object.keys(facts).length <= 40, codeOf('model.most-40-facts-fit'));
 
 export const Point = z.object({
   id: Id,
   tag: Tag,
-  name: Words(60).min(1, 'Say what the point is for, such as Tray at infeed.'),
+  name: Words(60).min(1, codeOf('model.say-what-point-such')),
   deviceId: Id,
   /** The output of the device that it is about; its first where nothing is said. */
   outputId: z.string().min(1).max(40).optional(),
@@ -174,8 +178,8 @@ export const Wire = z.object({
   /** Size or colour of its ferrules. */
   ferrule: Words(12).optional(),
   asFound: AsFound.optional(),
-  lengthM: z.number().positive('A wire is longer than 0 m.').max(2000, 'At most 2000 m.'),
-  mm2: z.number().min(0.05, 'At least 0.05 mm².').max(50, 'At most 50 mm².'),
+  lengthM: z.number().positive(codeOf('model.wire-longer-0-m')).max(2000, codeOf('model.most-2000-m')),
+  mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
 });
 
 /**
@@ -184,7 +188,7 @@ export const Wire = z.object({
  */
 export const Fingerprint = z
   .record(z.string().min(1).max(140), z.string().max(16))
-  .refine((parts) => Object.keys(parts).length <= 400, 'At most 400 parts fit into a fingerprint.');
+  .refine((parts) => Object.keys(parts).length <= 400, codeOf('model.most-400-parts-fit'));
 
 /** A step that somebody did. Undone with a reason, never removed. */
 export const Stamp = z.object({
@@ -194,16 +198,18 @@ export const Stamp = z.object({
   fingerprint: Fingerprint,
   /** What was found while it was done, by name, where a step asks for numbers. */
   values: z.record(z.string().max(40), z.number()).optional(),
-  by: Words(40).min(1, 'Say who did it.'),
+  by: Words(40).min(1, codeOf('model.say-who-did')),
   at: z.iso.datetime(),
-  undone: z.object({ by: Words(40), at: z.iso.datetime(), reason: Words(200).min(1, 'Say why.') }).optional(),
+  undone: z
+    .object({ by: Words(40), at: z.iso.datetime(), reason: Words(200).min(1, codeOf('model.say-why')) })
+    .optional(),
 });
 
 export const Instrument = z.object({
-  name: Words(40).min(1, 'Name the instrument.'),
+  name: Words(40).min(1, codeOf('model.name-instrument')),
   /** Accuracy of a reading: percent of it, and a fixed part besides, V where no other unit is told. */
-  percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
-  fixed: z.number().min(0, 'An accuracy is 0 or more.').max(5, 'An accuracy is 5 or less.'),
+  percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
+  fixed: z.number().min(0, codeOf('model.accuracy-0-more-2')).max(5, codeOf('model.accuracy-5-less')),
   unit: Words(12).optional(),
 });
 
@@ -221,7 +227,7 @@ export const Result = z.object({
   /** Unit of what was measured, where that is not V. */
   unit: Words(12).optional(),
   instrument: Instrument.optional(),
-  by: Words(40).min(1, 'Say who measured.'),
+  by: Words(40).min(1, codeOf('model.say-who-measured')),
   at: z.iso.datetime(),
 });
 
@@ -233,21 +239,21 @@ export const Entry = z.object({
   /** `read`: the device itself said so. `typed`: somebody looked at its menu or switches. */
   how: z.enum(['typed', 'read']),
   values: Settings,
-  by: Words(40).min(1, 'Say who saw it.'),
+  by: Words(40).min(1, codeOf('model.say-who-saw')),
   at: z.iso.datetime(),
 });
 
 /** A device description file of the open format, as it was imported. */
 export const Description = z.object({
   id: Id,
-  fileName: Words(120).min(1, 'The file has no name.'),
-  text: z.string().min(1, 'The file is empty.').max(1_500_000, 'At most 1.5 MB are kept of a description.'),
+  fileName: Words(120).min(1, codeOf('model.file-name')),
+  text: z.string().min(1, codeOf('model.file-empty')).max(1_500_000, codeOf('model.most-1-5-mb')),
 });
 
 /** A kind of device or module of one's own: its description in the open format, kept in the job. */
 export const OwnKind = z.object({ id: Id, description: z.record(z.string(), z.unknown()) });
 
-export const MainsHertz = z.union([z.literal(50), z.literal(60)], 'The mains have 50 or 60 Hz.');
+export const MainsHertz = z.union([z.literal(50), z.literal(60)], codeOf('model.mains-50-60-hz'));
 
 export type AsFound = z.infer<typeof AsFound>;
 export type OwnFigure = z.infer<typeof OwnFigure>;

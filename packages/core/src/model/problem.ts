@@ -1,22 +1,35 @@
+import { messageOfIssue, textOf } from '../messages/index.ts';
+import type { Issue, Message } from '../messages/index.ts';
 /** One thing that is wrong: where it stands, what is wrong, and what is allowed, in a sentence. */
 export interface Problem {
   /** Path to the field, such as `points[3].tag`. */
   readonly path: string;
-  readonly message: string;
+  readonly message: Message;
 }
 
 /** Refused input. Carries every problem that was found. */
 export class JobProblem extends Error {
   readonly problems: readonly Problem[];
   constructor(problems: readonly Problem[]) {
-    super(problems.map((p) => (p.path ? `${p.path}: ${p.message}` : p.message)).join('\n'));
+    super(problems.map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')).join('\n'));
     this.name = 'JobProblem';
     this.problems = problems;
   }
+  /** The first of them, for where there is room for one. */
+  get first(): Message {
+    return this.problems[0]!.message;
+  }
 }
 
+/** What a schema found wrong, at most so many. */
+export const problemsOfIssues = (
+  issues: readonly (Issue & { readonly path: readonly PropertyKey[] })[],
+  max = 20,
+): Problem[] =>
+  issues.slice(0, max).map((issue) => ({ path: pathText(issue.path), message: messageOfIssue(issue) }));
+
 /** Path in the way that people write it: `points[3].tag`. */
-export function pathText(path: readonly PropertyKey[]): string {
+function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
     (text, part) =>
       typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
@@ -25,7 +38,7 @@ export function pathText(path: readonly PropertyKey[]): string {
 }
 
 /** @throws JobProblem with one sentence that says what is wrong and what is allowed. */
-export function refuse(message: string, path = ''): never {
+export function refuse(message: Message, path = ''): never {
   throw new JobProblem([{ path, message }]);
 }
 

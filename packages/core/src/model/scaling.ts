@@ -1,8 +1,9 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { Id, Words } from './words.ts';
 
 const percent = (most: number) =>
-  z.number().min(0, 'A share is 0 % or more.').max(most, `At most ${most} %.`);
+  z.number().min(0, codeOf('model.share-0-more')).max(most, codeOf('model.at-most'));
 
 /** A pair of a calibration table: the signal at the sensor's wires, and the value that it stands for. */
 export const TablePoint = z.object({ in: z.number(), out: z.number() });
@@ -14,23 +15,23 @@ export const MAX_TABLE_POINTS = 64;
 export const RawFormat = z
   .object({
     id: z.string().regex(/^[\w.-]{1,24}$/),
-    name: Words(40).min(1, 'Give the format a name.'),
+    name: Words(40).min(1, codeOf('model.give-format-name')),
     /** `share`: counts stand for a share of the range; `unit`: so many counts for each unit of the value. */
     kind: z.enum(['share', 'unit']),
-    low: z.int('Counts are whole numbers.'),
-    high: z.int('Counts are whole numbers.'),
+    low: z.int(codeOf('model.counts-whole-numbers')),
+    high: z.int(codeOf('model.counts-whole-numbers')),
     /** Counts at which the converter stops. */
-    min: z.int('Counts are whole numbers.'),
-    max: z.int('Counts are whole numbers.'),
+    min: z.int(codeOf('model.counts-whole-numbers')),
+    max: z.int(codeOf('model.counts-whole-numbers')),
     /** Counts from one value to the next, of converters that do not use every count. */
-    step: z.int().min(1, 'A step is 1 count or more.').default(1),
+    step: z.int().min(1, codeOf('model.step-1-count-more')).default(1),
     /** Whether the range lies on both sides of zero: `low` stands for its negative end. */
     bothSides: z.boolean().default(false),
   })
-  .refine(({ low, high }) => low < high, 'The counts at the top are more than those at the bottom.')
-  .refine(({ low, min }) => min <= low, 'The converter must reach the counts at the bottom.')
-  .refine(({ high, max }) => max >= high, 'The converter must reach the counts at the top.')
-  .refine(({ min, max }) => max - min <= 2 ** 24, 'At most 24 bits are worked with.');
+  .refine(({ low, high }) => low < high, codeOf('model.counts-top-more-those'))
+  .refine(({ low, min }) => min <= low, codeOf('model.converter-must-reach-counts'))
+  .refine(({ high, max }) => max >= high, codeOf('model.converter-must-reach-counts-top'))
+  .refine(({ min, max }) => max - min <= 2 ** 24, codeOf('model.most-24-bits-worked'));
 
 /** Where a signal is no measurement any more, in its own unit; and what the controller does then. */
 export const Bands = z
@@ -45,18 +46,18 @@ export const Bands = z
     underAt: z.number(),
     overAt: z.number(),
     /** So long it must last before it counts, s. */
-    delay: z.number().min(0, 'A delay is 0 s or more.').max(3600, 'At most one hour.'),
+    delay: z.number().min(0, codeOf('model.delay-0-s-more')).max(3600, codeOf('model.most-hour')),
     reaction: z.enum(['hold', 'substitute', 'fail']),
     substitute: z.number().optional(),
   })
   .refine(
     ({ lowFault, underAt, overAt, highFault }) =>
       lowFault <= underAt && underAt < overAt && overAt <= highFault,
-    'From low to high the limits stand in this order: fault, under-range, over-range, fault.',
+    codeOf('model.low-high-limits-stand'),
   )
   .refine(
     ({ reaction, substitute }) => reaction !== 'substitute' || substitute !== undefined,
-    'Say which value is to be put in its place.',
+    codeOf('model.say-which-value-put'),
   );
 
 const SensorShape = z.enum(['linear', 'square', 'table']);
@@ -66,22 +67,22 @@ export const SensorClass = z.enum(['AA', 'A', 'B', 'C', 'Ni', '1', '2', '3']);
 /** A number by which a value is multiplied on its way, such as the lines of a rope. */
 const Multiplier = z
   .number()
-  .positive('A multiplier is above 0.')
-  .max(1e6, 'A multiplier is at most 1000000.');
+  .positive(codeOf('model.multiplier-above-0'))
+  .max(1e6, codeOf('model.multiplier-most-1000000'));
 
 /** The screen that an operator reads. */
 export const Display = z
   .object({
-    label: Words(24).min(1, 'Name the screen.'),
+    label: Words(24).min(1, codeOf('model.name-screen')),
     unit: Words(12),
     /** What the controller's value at both ends of its range stands for there. */
     low: z.number(),
     high: z.number(),
-    decimals: z.int().min(0).max(6, 'At most 6 decimal places.'),
+    decimals: z.int().min(0).max(6, codeOf('model.most-6-decimal-places')),
     /** Below this share of the top it shows zero. */
     cutoffPercent: percent(100).default(0),
   })
-  .refine(({ low, high }) => low !== high, 'A screen’s span needs two different ends.');
+  .refine(({ low, high }) => low !== high, codeOf('model.screen-span-needs-two'));
 
 /** What is chosen along the chain of a point beyond what its parts and their parameters say. */
 export const Scaling = z.object({
@@ -102,8 +103,8 @@ export const Scaling = z.object({
       /** Whether the counts at the bottom stand for the live zero, or for no signal at all. */
       zero: z.enum(['removed', 'included']).default('removed'),
       percent: percent(10).default(0.1),
-      updateMs: z.number().positive('An update takes more than 0 ms.').max(60000).optional(),
-      filterMs: z.number().min(0, 'A filter takes 0 ms or more.').max(600000).optional(),
+      updateMs: z.number().positive(codeOf('model.update-takes-more-0')).max(60000).optional(),
+      filterMs: z.number().min(0, codeOf('model.filter-takes-0-ms')).max(600000).optional(),
       /** Error of the cold junction's temperature, K; thermocouples only. */
       coldKelvin: z.number().min(0).max(20).default(0.5),
     })
@@ -129,9 +130,9 @@ const Reading = z.object({
 
 /** The source or gauge against which a calibration is made: % of its reading, and a fixed part in its unit. */
 export const Reference = z.object({
-  name: Words(40).min(1, 'Name the reference.'),
-  percent: z.number().min(0, 'An accuracy is 0 % or more.').max(10, 'An accuracy is 10 % or less.'),
-  fixed: z.number().min(0, 'An accuracy is 0 or more.'),
+  name: Words(40).min(1, codeOf('model.name-reference')),
+  percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
+  fixed: z.number().min(0, codeOf('model.accuracy-0-more-2')),
 });
 
 const Unit = Words(12);
@@ -146,8 +147,8 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     unitOut: Unit,
     points: z
       .array(TablePoint)
-      .min(2, 'A table needs two points.')
-      .max(MAX_TABLE_POINTS, `At most ${MAX_TABLE_POINTS} points fit into a table.`),
+      .min(2, codeOf('model.table-needs-two-points'))
+      .max(MAX_TABLE_POINTS, codeOf('model.most-points-fit-into')),
     note: Note,
   }),
   /** One pair from a known load in the field. */
@@ -160,7 +161,11 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     note: Note,
   }),
   /** A field point or table that does not count any more, and why. */
-  z.object({ kind: z.literal('void'), of: Id, reason: Words(200).min(1, 'Say why it does not count.') }),
+  z.object({
+    kind: z.literal('void'),
+    of: Id,
+    reason: Words(200).min(1, codeOf('model.say-why-does-count')),
+  }),
   z.object({ kind: z.literal('inForce'), table: z.enum(['none', 'workshop', 'field']), note: Note }),
   /** A transmitter checked against a reference. */
   z.object({
@@ -168,8 +173,8 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     side: z.enum(['found', 'left']),
     injects: z.object({ low: z.number(), high: z.number(), unit: Unit }),
     gives: z.object({ low: z.number(), high: z.number(), unit: Unit }),
-    readings: z.array(Reading).min(2, 'Two readings at least.').max(40),
-    limitPercent: z.number().positive('A limit is above 0 %.').max(20, 'At most 20 %.'),
+    readings: z.array(Reading).min(2, codeOf('model.two-readings-least')).max(40),
+    limitPercent: z.number().positive(codeOf('model.limit-above-0')).max(20, codeOf('model.most-20')),
     reference: Reference,
     /** Output with its sensor opened, and which way it was to go. */
     burnout: z.object({ wanted: z.enum(['low', 'high']), read: z.number() }).optional(),
@@ -197,7 +202,7 @@ export const Calibration = z.object({
   id: Id,
   pointId: Id,
   body: CalibrationBody,
-  by: Words(40).min(1, 'Say who did it.'),
+  by: Words(40).min(1, codeOf('model.say-who-did')),
   at: z.iso.datetime(),
 });
 

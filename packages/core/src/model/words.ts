@@ -1,26 +1,22 @@
+import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 
 /** Identifies a row within its job. */
-export const Id = z
-  .string()
-  .regex(
-    /^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/,
-    'An id is 1 to 64 letters, digits, points, dashes or underscores.',
-  );
+export const Id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, codeOf('model.id-1-64-letters'));
 
 /** What stands on the label: short, no line breaks, not empty. */
 export const Tag = z
   .string()
   .trim()
-  .min(1, 'A tag cannot be empty. Enter one such as PE-101.')
-  .max(24, 'A tag has at most 24 characters.')
-  .regex(/^[^:\n\r\t]*$/, 'A tag cannot hold a colon or a line break.');
+  .min(1, codeOf('model.tag-empty-enter-such'))
+  .max(24, codeOf('model.tag-most-24-characters'))
+  .regex(/^[^:\n\r\t]*$/, codeOf('model.tag-hold-colon-line'));
 
-export const Words = (most: number) => z.string().trim().max(most, `At most ${most} characters fit here.`);
+export const Words = (most: number) => z.string().trim().max(most, codeOf('model.most-characters-fit-here'));
 
 /** Where a partner answers: `host:port` of this network. */
 export const Link = z
   .string()
   .trim()
-  .max(80, 'At most 80 characters fit here.')
-  .regex(/^[A-Za-z0-9.-]+:\d{1,5}$/, 'Write it as host:port, such as 127.0.0.1:4081.');
+  .max(80, codeOf('model.most-80-characters-fit'))
+  .regex(/^[A-Za-z0-9.-]+:\d{1,5}$/, codeOf('model.write-host-port-such'));

@@ -1,69 +1,69 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
 import type { Sense } from '../circuit/index.ts';
 import type { Logic, OutputKind } from '../model/index.ts';
 import type { OwnPort, PointContext } from './context.ts';
 
 /** `Common 1` from the name of its terminal, or the terminal's own name. */
-export function commonWords({ common }: { readonly common?: string }): string {
+export function commonWords({ common }: { readonly common?: string }): Message {
   const number = /^COM(\d+)$/.exec(common ?? '');
-  if (number) return `Common ${number[1]}`;
-  return common?.startsWith('~') ? 'The common inside' : `Common ${common ?? ''}`.trim();
+  if (number) return say('landing.common', { number: number[1]! });
+  return common?.startsWith('~')
+    ? say('landing.common-inside')
+    : say('landing.common-2', { common: common ?? '' });
 }
 
-export const portCommonWords = ({ port }: Pick<OwnPort, 'port'>): string => commonWords(port);
+export const portCommonWords = ({ port }: Pick<OwnPort, 'port'>): Message => commonWords(port);
 
 /** The rule for a point's output in one sentence, for those who want the rule rather than the path. */
-export const ruleFor = ({ output, kind }: Pick<PointContext, 'output' | 'kind'>): string =>
+export const ruleFor = ({ output, kind }: Pick<PointContext, 'output' | 'kind'>): Message =>
   output.rule === 'by-kind' ? SWITCHING_RULES[kind] : LANDING_RULES[output.rule];
 
-const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind'>, string>> = {
-  guard:
-    'Two channels to the two channels of a safety relay, each from its own test output; the auxiliary contact to a normal input, for display only.',
-  trip: 'Trip contact 11-12-14 to the supervisor, so that loss of supply trips too.',
-  loop: 'Loop: plus, transmitter, input, minus. What the others leave must be enough for the transmitter.',
-  signal: 'Signal, switch and parameter must agree; signal minus belongs to the input’s minus.',
-  resistance: 'Two leads add their resistance to the value, three cancel it, four take no part in it.',
-  thermocouple: 'Plus to plus in the colours of its type; no copper before the input.',
-  pulse:
-    'A passive output needs a supply and a resistor from outside; an active one needs its output supply.',
-  namur: 'Brown to plus, blue to minus of the amplifier; much current while undamped.',
-  'io-link': 'Pin to pin: 1 to 1, 3 to 3, 4 to 4. Class B adds power on 2 and 5.',
-  serial: 'One line from end to end, a terminator at both ends, bias at one place, plus to plus.',
-  ethernet: 'One cable from socket to socket, 100 m at most.',
-  load: 'Switched plus: load to minus. Switched minus: load to plus.',
+const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind'>, Message>> = {
+  guard: say('landing.two-channels-two-channels'),
+  trip: say('landing.trip-contact-11-12'),
+  loop: say('landing.loop-plus-transmitter-input'),
+  signal: say('landing.signal-switch-parameter-must'),
+  resistance: say('landing.two-leads-add-their'),
+  thermocouple: say('landing.plus-plus-colours-type'),
+  pulse: say('landing.passive-output-needs-supply'),
+  namur: say('landing.brown-plus-blue-minus'),
+  'io-link': say('landing.pin-pin-1-1'),
+  serial: say('landing.line-end-end-terminator'),
+  ethernet: say('landing.cable-socket-socket-100'),
+  load: say('landing.switched-plus-load-minus'),
 };
 
-const SWITCHING_RULES: Readonly<Record<OutputKind, string>> = {
-  pnp: 'PNP switches plus: put the group’s common on 0 V.',
-  npn: 'NPN switches minus: put the group’s common on plus.',
-  pushpull: 'Push-pull switches both: the common may sit on either rail; on plus the logic turns round.',
-  contact: 'A contact fits either: give it the rail that the common is not on.',
-  twowire: 'Two wires in series with the input: off, its leakage must not be taken for on.',
-  none: 'It goes where its terminals say.',
+const SWITCHING_RULES: Readonly<Record<OutputKind, Message>> = {
+  pnp: say('landing.pnp-switches-plus-put'),
+  npn: say('landing.npn-switches-minus-put'),
+  pushpull: say('landing.push-pull-switches-both'),
+  contact: say('landing.contact-fits-either-give'),
+  twowire: say('landing.two-wires-series-input'),
+  none: say('landing.goes-where-terminals-say'),
 };
 
 /** Both vocabularies for what an input does, by the current and by the sensor that fits. */
 export function inputVocabulary(
   rail: '+' | '-' | undefined,
   sense: Sense,
-): { byCurrent: string; bySensor: string } {
+): { byCurrent: Message; bySensor: Message } {
   const sinks = sense === 'sink' || (sense === 'both' && rail === '-');
   const sources = sense === 'source' || (sense === 'both' && rail === '+');
   if (sinks)
     return {
-      byCurrent: 'Sinking input: current goes in at its terminal and out at the common',
-      bySensor:
-        'some makers call it a PNP input, after the sensor that fits, or “source” input after that sensor',
+      byCurrent: say('landing.sinking-input-current-goes'),
+      bySensor: say('landing.some-makers-call-pnp'),
     };
   if (sources)
     return {
-      byCurrent: 'Sourcing input: current comes in at the common and out at its terminal',
-      bySensor:
-        'some makers call it an NPN input, after the sensor that fits, or “sink” input after that sensor',
+      byCurrent: say('landing.sourcing-input-current-comes'),
+      bySensor: say('landing.some-makers-call-npn'),
     };
   return {
-    byCurrent: 'Two-way input: its common decides whether it sinks or sources',
-    bySensor: 'common on 0 V fits PNP, common on plus fits NPN',
+    byCurrent: say('landing.two-way-input-common'),
+    bySensor: say('landing.common-0-v-fits'),
   };
 }
 
@@ -77,13 +77,13 @@ export const OUTPUT_WORDS: Readonly<Record<OutputKind, string>> = {
   none: '',
 };
 
-export const OUTPUT_EXPLAINED: Readonly<Record<OutputKind, string>> = {
-  pnp: 'PNP: joins its output to plus, so it sources current',
-  npn: 'NPN: joins its output to minus, so it sinks current',
-  pushpull: 'Push-pull: joins its output to plus or to minus',
-  contact: 'Contact: joins its two sides',
-  twowire: 'Two-wire: in series with its load, never quite off',
-  none: 'No switching output',
+export const OUTPUT_EXPLAINED: Readonly<Record<OutputKind, Message>> = {
+  pnp: say('landing.pnp-joins-output-plus'),
+  npn: say('landing.npn-joins-output-minus'),
+  pushpull: say('landing.push-pull-joins-output'),
+  contact: say('landing.contact-joins-two-sides'),
+  twowire: say('landing.two-wire-series-load'),
+  none: say('landing.switching-output'),
 };
 
 export const LOGIC_WORDS: Readonly<Record<Logic, string>> = {
@@ -94,12 +94,12 @@ export const LOGIC_WORDS: Readonly<Record<Logic, string>> = {
   none: '',
 };
 
-export const LOGIC_EXPLAINED: Readonly<Record<Logic, string>> = {
-  no: 'NO: on with the target',
-  nc: 'NC: on without the target',
-  light: 'Light-on: on while it sees light',
-  dark: 'Dark-on: on while it sees no light',
-  none: 'As it is',
+export const LOGIC_EXPLAINED: Readonly<Record<Logic, Message>> = {
+  no: say('landing.no-on-with-the'),
+  nc: say('landing.nc-without-target'),
+  light: say('landing.light-while-sees-light'),
+  dark: say('landing.dark-while-sees-light'),
+  none: say('landing.as-it-is'),
 };
 
 /** `inductive · PNP · NO`, as on the sensor's plate in the drawing. */
@@ -110,8 +110,10 @@ export function deviceWords({ type, kind, logic }: Pick<PointContext, 'type' | '
 }
 
 /** `DI 2 · ch 3`, `DRV 1 · analog input 1`. */
-export function placeWords({ module, port }: Pick<PointContext, 'module' | 'port'>): string {
-  return module && port ? `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}` : 'no channel';
+export function placeWords({ module, port }: Pick<PointContext, 'module' | 'port'>): Text {
+  return module && port
+    ? `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}`
+    : say('landing.no-channel');
 }
 
 export function senseOf({ port }: PointContext): Sense | undefined {

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { sensitivitySetting } from './diffuseSetting.ts';
 
@@ -9,7 +10,9 @@ test('halfway between lost and seen, with both margins', () => {
     stable: true,
   });
   expect([setting, toObject, toBackground, verdict]).toEqual([5.5, 2.5, 2.5, 'good']);
-  expect(sentence).toBe('Set it to 5.5 of 10: 2.5 from losing the object, 2.5 from seeing the background.');
+  expect(textOf(sentence)).toBe(
+    'Set it to 5.5 of 10: 2.5 from losing the object, 2.5 from seeing the background.',
+  );
 });
 
 test('a background that is never seen counts as seen at full scale', () => {
@@ -23,8 +26,8 @@ test.each([
 ])('%s is too tight, and says what to do', (_, objectLost, backgroundSeen, stable, words) => {
   const { verdict, sentence } = sensitivitySetting({ scale: 10, objectLost, backgroundSeen, stable });
   expect(verdict).toBe('tight');
-  expect(sentence).toMatch(words);
-  expect(sentence).toMatch(/background suppression/);
+  expect(textOf(sentence)).toMatch(words);
+  expect(textOf(sentence)).toMatch(/background suppression/);
 });
 
 test.each([

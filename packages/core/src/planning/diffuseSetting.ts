@@ -1,5 +1,6 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
-import { fixed } from '../units/index.ts';
 
 /** What was found while the sensitivity of a diffuse sensor was turned up from nothing, on the adjuster's own scale. */
 export interface FoundSensitivity {
@@ -20,7 +21,7 @@ export interface SensitivitySetting {
   readonly toObject: number;
   readonly toBackground: number;
   readonly verdict: 'good' | 'tight';
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 /** Less of the scale than this to either side is taken for too tight: dirt, a darker object or a lamp's age use it up. */
@@ -34,19 +35,15 @@ const LEAST_SENSITIVITY_MARGIN = 0.1;
 export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting {
   const { scale, objectLost, stable } = found;
   const backgroundSeen = found.backgroundSeen ?? scale;
-  const refuse = (path: string, message: string): never => {
+  const refuse = (path: string, message: Message): never => {
     throw new JobProblem([{ path, message }]);
   };
-  if (!(scale > 0)) refuse('scale', 'The scale of the adjuster is longer than 0.');
+  if (!(scale > 0)) refuse('scale', say('planning.scale-adjuster-longer-0'));
   if (!(objectLost >= 0 && objectLost < scale))
-    refuse('objectLost', `The object is lost somewhere from 0 to below ${scale}.`);
+    refuse('objectLost', say('planning.object-lost-somewhere-0', { scale }));
   if (!(backgroundSeen > 0 && backgroundSeen <= scale))
-    refuse('backgroundSeen', `The background is seen somewhere above 0, up to ${scale}.`);
-  if (backgroundSeen <= objectLost)
-    refuse(
-      'backgroundSeen',
-      'The background is seen before the object: no setting tells them apart. Tilt the sensor, darken or move the background, or take one with background suppression.',
-    );
+    refuse('backgroundSeen', say('planning.background-seen-somewhere-above', { scale }));
+  if (backgroundSeen <= objectLost) refuse('backgroundSeen', say('planning.background-seen-before-object'));
   const setting = (objectLost + backgroundSeen) / 2;
   const margin = setting - objectLost;
   const least = LEAST_SENSITIVITY_MARGIN * scale;
@@ -56,13 +53,20 @@ export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting 
     toObject: margin,
     toBackground: backgroundSeen - setting,
     verdict: tight ? 'tight' : 'good',
-    sentence: `Set it to ${fixed(setting, 1)} of ${fixed(scale, 0)}: ${fixed(margin, 1)} from losing the object, ${fixed(backgroundSeen - setting, 1)} from seeing the background.${tight ? tightWords(margin < least, stable, least) : ''}`,
+    sentence: say('planning.set-losing-object-seeing', {
+      setting,
+      scale,
+      margin,
+      backgroundSeen,
+      tight,
+      tight2: tightWords(margin < least, stable, least),
+    }),
   };
 }
 
-function tightWords(narrow: boolean, stable: boolean, least: number): string {
+function tightWords(narrow: boolean, stable: boolean, least: number): Message {
   const why = narrow
-    ? `less than ${fixed(least, 1)} is left to either side`
-    : 'the stability lamp is not on in both states';
-  return ` That is too tight: ${why}${narrow && !stable ? ', and the stability lamp is not on in both states' : ''}. Dirt or another object will upset it: bring the sensor closer, tilt it, or take one with background suppression.`;
+    ? say('planning.less-left-either-side', { least })
+    : say('planning.stability-lamp-both-states');
+  return say('planning.too-tight-dirt-another', { why, narrow, stable });
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { JobContent, Supply } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { analyse } from '../analysis/index.ts';
@@ -6,7 +8,7 @@ import { feedersOf, plusOf, otherEnd, JobIndex } from '../job/index.ts';
 
 /** What one device or module takes from a supply at its worst, A. */
 interface Draw {
-  readonly tag: string;
+  readonly tag: Text;
   readonly amps: number;
 }
 
@@ -34,7 +36,7 @@ export interface SupplyBudget {
 }
 
 /** How loads are called that the job does not hold. */
-const OTHERS = 'other loads';
+const OTHERS = say('planning.other-loads');
 
 /** Currents are solved at nominal values; a supply at its upper tolerance and warm coils can take so much more. */
 const WORST = 1.1;

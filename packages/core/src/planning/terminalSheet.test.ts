@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { guardJob, relayJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { terminalSheet } from './terminalSheet.ts';
@@ -27,5 +28,5 @@ test('a wire stands where it was found, and a missing one nowhere', () => {
 
 test('stacked terminals say their row and level', () => {
   const rows = partOf(guardJob(), 'S').terminals.map(({ words }) => words);
-  expect(rows.some((words) => /(top|bottom) row, (front|back)/.test(words))).toBe(true);
+  expect(rows.some((words) => /(top|bottom) row, (front|back)/.test(textOf(words)))).toBe(true);
 });

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { supplyTerminals } from '../catalog/index.ts';
 import type { PartTerminal } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
@@ -8,7 +10,7 @@ interface SheetTerminal {
   readonly name: string;
   readonly printed: string;
   /** What it is, and on which row and level of a stack it stands. */
-  readonly words: string;
+  readonly words: Text;
   readonly wires: readonly {
     readonly number: string;
     readonly colour: string;
@@ -32,11 +34,11 @@ export function terminalSheet(job: JobContent): SheetPart[] {
     kind,
     terminals: terminals.map(({ name, printed = '', words = '', stacking }) => {
       const ref = `${id}:${name}`;
-      const place = stacking ? `${stacking.row} row, ${stacking.level}` : '';
+      const place = stacking ? say('planning.row', { row: stacking.row, level: stacking.level }) : '';
       return {
         name,
         printed,
-        words: [words, place].filter(Boolean).join(', '),
+        words: place ? say('text.list', { parts: [words, place].filter(Boolean) }) : words,
         wires: index.wiresAt(ref).map((wire) => ({
           number: wire.number,
           colour: wire.colour,

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { relayJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -80,7 +81,7 @@ describe('the supply’s budget', () => {
   test('sums what every wire on plus carries at its worst', () => {
     // Sensor 24 V/2.4 kΩ = 10 mA and coil (24−1.1)/650 Ω = 35 mA, contact to the input 6.5 mA; 10 % on top.
     expect(dc!.amps).toBeCloseTo(1.1 * (0.01 + 0.0352 + 0.0068), 3);
-    expect(dc!.draws.map(({ tag }) => tag)).toEqual(['PX-1', 'K1']);
+    expect(dc!.draws.map(({ tag }) => tag).map(textOf)).toEqual(['PX-1', 'K1']);
     expect(dc!.margin).toBeCloseTo(1 - dc!.amps / 5, 6);
     expect(dc!.weakest).toMatchObject({ tag: 'PX-1', needs: 10 });
     // Fan 45 W at 230 V.

@@ -1,3 +1,5 @@
+import { say, textOf } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import Papa from 'papaparse';
 import type { PartTerminal } from '../catalog/index.ts';
 import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
@@ -11,7 +13,7 @@ interface ListedEnd {
   readonly item: string;
   readonly terminal: string;
   /** Row and level of a stacked terminal. */
-  readonly where: string;
+  readonly where: Text;
 }
 
 /** One line of the wire list. */
@@ -20,7 +22,7 @@ export interface ListedWire {
   readonly from: ListedEnd;
   readonly to: ListedEnd;
   /** What was found other than planned. */
-  readonly found: string;
+  readonly found: Text;
 }
 
 const natural = new Intl.Collator('en', { numeric: true });
@@ -50,7 +52,9 @@ function endOf(index: JobIndex, ref: string): ListedEnd {
   const module = index.module(item);
   const type = device ? index.deviceType(device) : module && index.moduleType(module);
   const known: PartTerminal | undefined = type?.terminals.find(({ name }) => name === terminal);
-  const where = known?.stacking ? `${known.stacking.row} row, ${known.stacking.level}` : '';
+  const where = known?.stacking
+    ? say('planning.row', { row: known.stacking.row, level: known.stacking.level })
+    : '';
   return { item: index.tagOf(ref), terminal, where };
 }
 
@@ -78,17 +82,17 @@ function rowOf({ wire, from, to, found }: ListedWire): Row {
     wire: wire.number,
     from: from.item,
     from_terminal: from.terminal,
-    from_place: from.where,
+    from_place: textOf(from.where),
     to: to.item,
     to_terminal: to.terminal,
-    to_place: to.where,
+    to_place: textOf(to.where),
     cable: wire.cable ?? '',
     core: wire.core ?? '',
     colour: wire.colour,
     mm2: String(wire.mm2),
     length_m: String(wire.lengthM),
     ferrule: wire.ferrule ?? '',
-    found,
+    found: textOf(found),
   };
 }
 
@@ -122,7 +126,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
     throw new JobProblem([
       {
         path: 'line 1',
-        message: `The list lacks the column ${missing.join(', ')}. It begins with ${COLUMNS.join(', ')}.`,
+        message: say('planning.list-lacks-column-begins', { missing, columns: COLUMNS }),
       },
     ]);
   const known = new Map(wireList(job).map((listed) => [nameOf(rowOf(listed)), listed.wire]));
@@ -133,7 +137,13 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
     if (!wire) {
       problems.push({
         path,
-        message: `The job has no wire ${row.wire ?? ''} from ${row.from ?? ''} ${row.from_terminal ?? ''} to ${row.to ?? ''} ${row.to_terminal ?? ''}.`,
+        message: say('planning.job-wire', {
+          wire: row.wire ?? '',
+          from: row.from ?? '',
+          from_terminal: row.from_terminal ?? '',
+          to: row.to ?? '',
+          to_terminal: row.to_terminal ?? '',
+        }),
       });
       return [];
     }
@@ -143,7 +153,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
   if (problems.length) throw new JobProblem(problems.slice(0, 20));
   if (changes.length > 400)
     throw new JobProblem([
-      { path: '', message: `The list changes ${changes.length} wires; at most 400 are taken at once.` },
+      { path: '', message: say('planning.list-changes-wires-most', { changes: changes.length }) },
     ]);
   return changes.length ? { kind: 'batch', changes } : undefined;
 }
@@ -163,7 +173,7 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
     const most = key === 'cable' ? 24 : 12;
     if (value === undefined || value === (wire[key] ?? '')) continue;
     if (value.length > most)
-      problems.push({ path: `${path}, ${key}`, message: `At most ${most} characters fit here.` });
+      problems.push({ path: `${path}, ${key}`, message: say('planning.most-characters-fit-here', { most }) });
     else patch[key] = value;
   }
   const colour = cell('colour')?.toUpperCase();
@@ -172,7 +182,7 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
     else
       problems.push({
         path: `${path}, colour`,
-        message: `“${colour}” is no colour. Use ${COLOURS.join(', ')}.`,
+        message: say('planning.colour-use', { colour, colours: COLOURS }),
       });
   }
   const section = cell('mm2');
@@ -181,7 +191,7 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
     if (mm2 === undefined || mm2 < 0.05 || mm2 > 50)
       problems.push({
         path: `${path}, mm2`,
-        message: `“${section}” is no cross-section. Use 0.05 to 50 mm², or such as AWG 20.`,
+        message: say('planning.cross-section-use-0', { section }),
       });
     else patch.mm2 = mm2;
   }
@@ -191,7 +201,7 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
     if (!(metres > 0) || metres > 2000)
       problems.push({
         path: `${path}, length_m`,
-        message: `“${length}” is no length. Use more than 0 and at most 2000 m.`,
+        message: say('planning.length-use-more-0', { length }),
       });
     else patch.lengthM = metres;
   }

@@ -1,14 +1,15 @@
+import type { Text } from '../messages/index.ts';
 import type { Fingerprint } from '../model/index.ts';
 
 /** One step of landing a device. */
 export interface LandStep {
   readonly key: string;
-  readonly title: string;
+  readonly title: Text;
   /** The part of the job that it is about: a change of that opens it again. */
   readonly about: Fingerprint;
-  readonly detail?: string;
+  readonly detail?: Text;
   /** What can hurt here. Defers to local rules; never a permission. */
-  readonly caution?: string;
+  readonly caution?: Text;
   /** Terminals on which a meter is put at this step. */
   readonly meter?: { readonly red: string; readonly black: string };
 }

@@ -1,5 +1,7 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { settingsOf } from '../catalog/index.ts';
-import type { PartTerminal, PartType, TerminalRole } from '../catalog/index.ts';
+import type { DeviceType, PartTerminal, PartType, TerminalRole } from '../catalog/index.ts';
 import type { Device, JobContent, Settings, Stamp, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -20,10 +22,9 @@ import type { PointContext } from '../network/index.ts';
 import { guardSteps } from './guardSteps.ts';
 import type { LandStep } from './landStep.ts';
 
-const ISOLATE =
-  'Follow the site’s lock-off rules; mains only for people licensed or authorised under the local code.';
-const RESTART = 'Machines can start by themselves when power returns. Keep people clear.';
-const FORCED = 'What the input starts may move. Clear the machine before the target goes in.';
+const ISOLATE = say('step.follow-site-lock-off');
+const RESTART = say('step.machines-start-themselves-when');
+const FORCED = say('step.what-input-starts-may');
 
 const SUPPLY_ROLES: readonly TerminalRole[] = [
   'plus',
@@ -48,8 +49,8 @@ export function landSteps(analysis: Analysis): LandStep[] {
   return [
     {
       key: 'isolate',
-      title: 'Isolate, lock off, prove dead',
-      detail: 'Test the tester before and after.',
+      title: say('step.isolate-lock-off-prove'),
+      detail: say('step.test-tester-before-after'),
       caution: joined(ISOLATE, ...cautionsOf(context, 'isolate')),
       about: {},
     },
@@ -59,7 +60,7 @@ export function landSteps(analysis: Analysis): LandStep[] {
           {
             key: 'supply',
             title: titleOf(context, device, first, supplied),
-            detail: 'Tug each wire.',
+            detail: say('step.tug-each-wire'),
             about: aboutWires(wiresAt(context, device, first)),
           },
         ]
@@ -69,7 +70,10 @@ export function landSteps(analysis: Analysis): LandStep[] {
           {
             key: 'power',
             title: powerTitle(type),
-            detail: `Its supply, ${splitRef(supplied.plus).terminal} to ${splitRef(supplied.minus).terminal}:`,
+            detail: say('step.its-supply-to', {
+              terminal: splitRef(supplied.plus).terminal,
+              terminal2: splitRef(supplied.minus).terminal,
+            }),
             caution: RESTART,
             about: { ...aboutKind(context.index, device.id), ...aboutWires(wiresAt(context, device, first)) },
             meter: { red: supplied.plus, black: supplied.minus },
@@ -79,18 +83,19 @@ export function landSteps(analysis: Analysis): LandStep[] {
     {
       key: 'signal',
       title: titleOf(context, device, rest),
-      detail: 'Isolate again first.',
+      detail: say('step.isolate-again-first'),
       caution: ISOLATE,
       about: aboutWires(wiresAt(context, device, rest)),
     },
     ...helpers.map((helper) => helperStep(context, helper)),
-    { key: 'tug', title: `Tug all wires of ${device.tag} at both ends`, about: {} },
+    { key: 'tug', title: say('step.tug-all-wires-both', { device: device.tag }), about: {} },
     ...commonStep(context),
     ...(context.output.drivenBy === 'guard' ? guardSteps(analysis) : [followStep(context)]),
   ];
 }
 
-const joined = (...parts: (string | undefined)[]): string => parts.filter(Boolean).join(' ');
+const joined = (...parts: (Text | undefined)[]): Message =>
+  say('text.sentences', { parts: parts.filter((part) => part !== undefined) });
 
 /** What the types of all own parts and modules say at one step. */
 function cautionsOf(
@@ -105,19 +110,21 @@ function cautionsOf(
   return [...new Set(types.map(({ cautions }) => cautions?.[at]))];
 }
 
-const powerTitle = ({ indicators = [] }: PartType): string => {
+const powerTitle = ({ indicators = [], outputs }: DeviceType): Message => {
   const lamp = indicators.find(({ kind }) => kind === 'lamp');
-  if (!lamp || lamp.label === 'Sensor LED') return 'Power up: the sensor’s own lamp answers';
-  return `Power up: ${lamp.label.charAt(0).toLowerCase()}${lamp.label.slice(1)} lights`;
+  if (!lamp || outputs.some(({ indicator }) => indicator === lamp.id)) return say('step.power-up-sensor-own');
+  return say('step.power-up-lights', { lampLabel: lamp.label });
 };
 
-function landing({ index }: PointContext, ref: string): string {
+function landing({ index }: PointContext, ref: string): Message {
   const { terminal } = splitRef(ref);
   const wires = index.plannedAt(ref);
-  if (!wires.length) return `${terminal} on nothing`;
-  return wires
-    .map((wire) => `${terminal} to ${refWords(index, otherEnd(wire, ref))} (wire ${wire.number})`)
-    .join(', ');
+  if (!wires.length) return say('step.on-nothing', { terminal });
+  return say('text.list', {
+    parts: wires.map((wire) =>
+      say('step.to-wire', { terminal, ref: refWords(index, otherEnd(wire, ref)), number: wire.number }),
+    ),
+  });
 }
 
 function titleOf(
@@ -125,21 +132,21 @@ function titleOf(
   device: Device,
   terminals: readonly PartTerminal[],
   supplied?: { plus: string; minus: string },
-): string {
+): Message {
   const names = supplied
     ? [splitRef(supplied.plus).terminal, splitRef(supplied.minus).terminal].filter(
         (name) => !terminals.some((terminal) => terminal.name === name),
       )
     : [];
   const all = [...terminals.map(({ name }) => name), ...names];
-  if (!all.length) return `Nothing of ${device.tag} is landed`;
-  return all.map((name) => landing(context, `${device.id}:${name}`)).join(', ');
+  if (!all.length) return say('step.nothing-landed', { device: device.tag });
+  return say('text.list', { parts: all.map((name) => landing(context, `${device.id}:${name}`)) });
 }
 
 /** `A1 with 201 and 205`: a terminal and the wires that belong on it. */
-function wiresOn({ index }: PointContext, { id }: Device, name: string): string {
+function wiresOn({ index }: PointContext, { id }: Device, name: string): Message {
   const numbers = index.plannedAt(`${id}:${name}`).map(({ number }) => number);
-  return `${name} with ${numbers.join(' and ')}`;
+  return say('step.with', { name, numbers });
 }
 
 function helperStep(context: PointContext, helper: Device): LandStep {
@@ -148,9 +155,14 @@ function helperStep(context: PointContext, helper: Device): LandStep {
   return {
     key: `helper-${helper.id}`,
     about: aboutWires(wiresAt(context, helper, wired)),
-    title: `${helper.tag}: ${wired.map(({ name }) => wiresOn(context, helper, name)).join(', ')}`,
-    detail: wired.map(({ name }) => landing(context, `${helper.id}:${name}`)).join('; '),
-    ...(type.cautions?.isolate && { caution: type.cautions.isolate }),
+    title: say('text.colon', {
+      name: helper.tag,
+      text: say('text.list', { parts: wired.map(({ name }) => wiresOn(context, helper, name)) }),
+    }),
+    detail: say('text.semicolons', {
+      parts: wired.map(({ name }) => landing(context, `${helper.id}:${name}`)),
+    }),
+    ...(type.cautions?.isolate && { caution: say('step.own-caution', { caution: type.cautions.isolate }) }),
   };
 }
 
@@ -181,7 +193,7 @@ function switchSteps(context: PointContext): LandStep[] {
       ? [
           {
             key: `switch-${id}`,
-            title: `On ${tag} set ${set.join('; ')}`,
+            title: say('step.on-set', { tag, set }),
             about: aboutSettings(index, id, (key) => keys.has(key)),
           },
         ]
@@ -191,18 +203,20 @@ function switchSteps(context: PointContext): LandStep[] {
 
 function commonStep(context: PointContext): LandStep[] {
   const { index, rail, supply, port, module } = context;
-  const step = (title: string, about: LandStep['about']): LandStep[] => [
+  const step = (title: Message, about: LandStep['about']): LandStep[] => [
     { key: 'common', title, detail: ruleFor(context), about },
   ];
   if (!module || (port?.kind !== 'digital' && port?.kind !== 'analog'))
-    return step('Compare the wiring with the drawing', aboutPoint(context));
+    return step(say('step.compare-wiring-drawing'), aboutPoint(context));
   const about = {
     ...aboutKind(index, module.id),
     ...aboutSettings(index, module.id, ofPorts(new Set([port.name]))),
   };
-  if (port.inside) return step(`${placeWords(context)} has its common inside`, about);
-  const where = rail ? `sits on ${railWords(rail, supply.volts)}` : 'is on no rail';
-  return step(`${commonWords(context)} of ${module.tag} ${where}`, {
+  if (port.inside) return step(say('step.common-inside', { place: placeWords(context) }), about);
+  const where = rail
+    ? say('step.sits-on', { rail: railWords(rail, supply.volts) })
+    : say('step.is-on-no-rail');
+  return step(say('step.of', { common: commonWords(context), module: module.tag, where }), {
     ...about,
     ...aboutWires(index.plannedAt(`${module.id}:${port.common}`)),
   });
@@ -216,25 +230,25 @@ function followStep(context: PointContext): LandStep {
     case 'value':
       return {
         key: 'follow',
-        title: 'Power up, change the value: the reading follows',
-        detail: `Use ${output.stimulus}.`,
+        title: say('step.power-up-change-value'),
+        detail: say('step.use', { stimulus: output.stimulus }),
         caution,
         about,
       };
     case 'command':
-      return { key: 'follow', title: 'Power up, switch the output: the load follows', caution, about };
+      return { key: 'follow', title: say('step.power-up-switch-output'), caution, about };
     case 'communication':
       return {
         key: 'follow',
-        title: 'Power up: device LED and line LED answer',
+        title: say('step.power-up-device-led'),
         caution: RESTART,
         about,
       };
     default:
       return {
         key: 'follow',
-        title: 'Power up, target in and out: the input LED follows',
-        detail: 'The meter on the signal wire must change with it.',
+        title: say('step.power-up-target-out'),
+        detail: say('step.meter-signal-wire-must'),
         caution,
         about,
       };

@@ -1,8 +1,9 @@
+import type { Message, Text } from '../messages/index.ts';
 import type { Fingerprint } from '../model/index.ts';
 
 /** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
 export type Expected =
-  | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: string; readonly no: string }
+  | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: Text; readonly no: Text }
   | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number }
   | {
       readonly kind: 'value';
@@ -18,23 +19,23 @@ export type Expected =
 
 export interface Check {
   readonly key: string;
-  readonly label: string;
-  readonly detail: string;
+  readonly label: Text;
+  readonly detail: Text;
   readonly expected: Expected;
 }
 
 export interface CheckGroup {
   /** `supply`, or the key of a state. */
   readonly key: string;
-  readonly title: string;
-  readonly how?: string;
-  readonly caution?: string;
+  readonly title: Text;
+  readonly how?: Text;
+  readonly caution?: Text;
   readonly checks: readonly Check[];
 }
 
 export interface ProofPlan {
   /** Why there is nothing to prove yet. */
-  readonly blocked?: string;
+  readonly blocked?: Message;
   readonly groups: readonly CheckGroup[];
   /** The part of the job that the proof is about: a change of that opens it again. */
   readonly fingerprint: Fingerprint;

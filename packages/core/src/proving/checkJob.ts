@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 import { analyse } from '../analysis/index.ts';
@@ -11,18 +13,18 @@ import { expectedWords, proofPlan } from './plan.ts';
 
 export interface CheckedPoint {
   readonly progress: PointProgress;
-  readonly place: string;
+  readonly place: Text;
   readonly address?: string;
-  readonly waysOut: readonly string[];
+  readonly waysOut: readonly Text[];
   readonly states: readonly {
-    readonly words: string;
+    readonly words: Text;
     readonly outputOn: boolean;
     readonly signal: string;
-    readonly input: string;
+    readonly input: Text;
     readonly lamp?: string;
     readonly bit?: 0 | 1;
   }[];
-  readonly readings: readonly { readonly check: string; readonly expected: string }[];
+  readonly readings: readonly { readonly check: Text; readonly expected: Text }[];
 }
 
 /** Checks every point of a job: verdict, predicted states, and the readings that prove it. */
@@ -40,7 +42,7 @@ export function checkJob(job: JobContent): CheckedPoint[] {
       states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
       readings: plan.groups.flatMap(({ title, checks }) =>
         checks.map(({ label, expected }) => ({
-          check: `${title}: ${label}`,
+          check: say('text.colon', { name: title, text: label }),
           expected: expectedWords(expected),
         })),
       ),
@@ -48,7 +50,7 @@ export function checkJob(job: JobContent): CheckedPoint[] {
   });
 }
 
-function describe(words: string, state: PointState): CheckedPoint['states'][number] {
+function describe(words: Text, state: PointState): CheckedPoint['states'][number] {
   return {
     words,
     outputOn: state.outputOn,
@@ -59,8 +61,8 @@ function describe(words: string, state: PointState): CheckedPoint['states'][numb
   };
 }
 
-function inputWords({ inputVolts, inputAmps, measured }: PointState): string {
+function inputWords({ inputVolts, inputAmps, measured }: PointState): Text {
   if (inputVolts) return `${formatVolts(inputVolts.nom)}, ${formatMilliamps(inputAmps!.nom)}`;
   const [reading] = measured;
-  return reading ? `${fixed(reading.value.nom, 2)} ${reading.unit}` : 'no input';
+  return reading ? `${fixed(reading.value.nom, 2)} ${reading.unit}` : say('proof.no-input');
 }

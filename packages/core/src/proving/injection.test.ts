@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { proofFingerprint, checkKeys, ideal, proofPlan } from './plan.ts';
 import { scaleStep } from '../scaling/scaleStep.ts';
 import { after } from '../../test/jobs.ts';
@@ -59,13 +60,13 @@ describe('the plan of an analog proof', () => {
     // screen ±0.05. 0.03 + 0.0407 + 0.05 = 0.1207.
     expect(controller!.expected).toMatchObject({ kind: 'value', nom: 20, unit: 'm³/h' });
     expect((controller!.expected as { max: number }).max).toBeCloseTo(20.1207, 3);
-    expect(screen!.label).toBe('Panel screen, 50 %, rising');
+    expect(textOf(screen!.label)).toBe('Panel screen, 50 %, rising');
   });
 
   test('what was truly injected moves what is expected', () => {
     const [controller] = injectionChecks(analysis, made, plannedSteps(made)[2]!, 12.08);
     expect(ideal(controller!.expected)).toBeCloseTo(20.2, 9);
-    expect(controller!.detail).toContain('12.080 mA');
+    expect(textOf(controller!.detail)).toContain('12.080 mA');
   });
 
   test('the source’s own uncertainty widens the limit by what it is worth', () => {
@@ -76,7 +77,7 @@ describe('the plan of an analog proof', () => {
     const bad = judgeCheck(expected, max + 0.02, SOURCE);
     expect(bad.pass).toBe(false);
     expect(bad.difference).toBeCloseTo(0.009, 4);
-    expect(bad.sentence).toMatch(/above the limits 19\.88 to 20\.12 m³\/h/);
+    expect(textOf(bad.sentence)).toMatch(/above the limits 19\.88 to 20\.12 m³\/h/);
   });
 
   test('a source is held against the tightest limit', () => {
@@ -90,9 +91,15 @@ describe('the plan of an analog proof', () => {
     const [below, above] = plannedSteps(made)
       .slice(-2)
       .map((planned) => injectionChecks(analysis, made, planned)[0]!);
-    expect(below!.expected).toMatchObject({ kind: 'yesno', yes: 'shows wire break' });
-    expect(above!.expected).toMatchObject({ kind: 'yesno', yes: 'shows short' });
-    expect(below!.detail).toContain('after 2 s the last good value is held');
+    expect(below!.expected).toMatchObject({
+      kind: 'yesno',
+      yes: say('proof.shows', { band: say('scaling.wire-break') }),
+    });
+    expect(above!.expected).toMatchObject({
+      kind: 'yesno',
+      yes: expect.objectContaining({ code: 'proof.shows' }),
+    });
+    expect(textOf(below!.detail)).toContain('after 2 s the last good value is held');
   });
 
   test('a range that is wrong in the controller fails, since it does not widen the limits', () => {
@@ -187,7 +194,7 @@ describe('what the results say together', () => {
     });
     const progress = progressOf(job, analyse(new JobIndex(job), 'ft-1'));
     expect(progress.overall).toBe('failed');
-    expect(progress.line).toContain('22\u00a0m³/h');
+    expect(textOf(progress.line)).toContain('22\u00a0m³/h');
   });
 });
 
@@ -199,7 +206,7 @@ describe('the stage Scale', () => {
     expect(stageOf(job).stages).toContainEqual({ stage: 'scale', mark: 'open' });
     const { analysis: a, made: m } = opened(job);
     const { step } = scaleStep(a, m);
-    expect(step.title).toBe(
+    expect(textOf(step.title)).toBe(
       'Controller: 0 to 27648 counts over 4 to 20 mA are 0 to 40 m³/h in a straight line',
     );
     const taken = after(job, {

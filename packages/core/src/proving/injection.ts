@@ -1,6 +1,8 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { Result } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
-import { digitsForSpan, fixed } from '../units/index.ts';
+import { digitsForSpan } from '../units/index.ts';
 import { bandOf, bandWords, budgetAt, chainOf, isMeasured, reactionWords } from '../scaling/index.ts';
 import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -12,32 +14,32 @@ export interface InjectionStep {
   /** Share of the range, %; absent beyond its ends. */
   readonly share?: number;
   readonly way: 'up' | 'down' | 'below' | 'above';
-  readonly words: string;
+  readonly words: Text;
 }
 
 const up = (share: number): InjectionStep => ({
   key: `up${share}`,
   share,
   way: 'up',
-  words: `${share} %, rising`,
+  words: say('proof.rising', { share }),
 });
 const down = (share: number): InjectionStep => ({
   key: `down${share}`,
   share,
   way: 'down',
-  words: `${share} %, falling`,
+  words: say('proof.falling', { share }),
 });
 
 /** Up through the range, down again, then below and above it. */
 export const INJECTION_STEPS: readonly InjectionStep[] = [
   ...[0, 25, 50, 75, 100].map(up),
   ...[75, 50, 25, 0].map(down),
-  { key: 'below', way: 'below', words: 'below the range' },
-  { key: 'above', way: 'above', words: 'above the range' },
+  { key: 'below', way: 'below', words: say('proof.below-range') },
+  { key: 'above', way: 'above', words: say('proof.above-range') },
 ];
 
 /** What a step of the injection is called, by its key. */
-export const injectionWords = (key: string): string =>
+export const injectionWords = (key: string): Text =>
   INJECTION_STEPS.find((step) => step.key === key)?.words ?? key;
 
 /** Where the value is read at each step. */
@@ -115,19 +117,19 @@ export function injectionChecks(
 ): Check[] {
   const { chain } = made;
   const { step, unit } = planned;
-  const text = `${fixed(injected, digitsOf(unit))} ${unit} injected`;
+  const text = say('proof.injected', { injected, digitsOf: digitsOf(unit), unit });
   if (planned.value === undefined) {
     const band = bandOf(chain.bands, injected);
     return [
       {
         key: keyOf(step, 'controller'),
-        label: `Controller, ${step.words}`,
-        detail: `${text}; ${reactionWords(chain.bands)}`,
+        label: say('proof.at-controller', { step: step.words }),
+        detail: say('text.semicolons', { parts: [text, reactionWords(chain.bands)] }),
         expected: {
           kind: 'yesno',
           value: true,
-          yes: `shows ${bandWords(band, chain.input.unit)}`,
-          no: 'shows nothing of it',
+          yes: say('proof.shows', { band: bandWords(band, chain.input.unit) }),
+          no: say('proof.shows-nothing'),
         },
       },
     ];
@@ -138,7 +140,10 @@ export function injectionChecks(
     .reduce((sum, { plusMinus }) => sum + plusMinus, 0);
   return PLACES.map((place) => ({
     key: keyOf(step, place),
-    label: `${place === 'controller' ? 'Controller' : chain.display.label}, ${step.words}`,
+    label:
+      place === 'controller'
+        ? say('proof.at-controller', { step: step.words })
+        : say('text.list', { parts: [chain.display.label, step.words] }),
     detail: text,
     expected: expectedAt(chain, place, value, allowed, perSignal(chain, value), injected),
   }));
@@ -190,7 +195,12 @@ export function injectionGroups(analysis: Analysis): CheckGroup[] {
       ? [
           {
             key: `inject.${planned.step.key}`,
-            title: `Inject ${fixed(planned.signal, digitsOf(planned.unit))} ${planned.unit}: ${planned.step.words}`,
+            title: say('proof.inject', {
+              signal: planned.signal,
+              digitsOf: digitsOf(planned.unit),
+              unit: planned.unit,
+              step: planned.step.words,
+            }),
             checks,
           },
         ]

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { Fingerprint, Instrument, Result } from '../model/index.ts';
 import { fixed, formatVoltBand, formatVolts, plain } from '../units/index.ts';
 import type { Check, Expected } from './check.ts';
@@ -7,7 +9,7 @@ export interface Outcome {
   readonly pass: boolean;
   /** How far outside the limits, in their unit, with its sign; 0 inside. For lamps and bits 0 or 1. */
   readonly difference: number;
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 /** Uncertainty of a reading in its unit: the instrument's percentage of it and its fixed part. */
@@ -26,7 +28,9 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
     return {
       pass,
       difference: pass ? 0 : 1,
-      sentence: pass ? `${seen}, as expected` : `${seen} where ${expectedWords(expected)} was expected`,
+      sentence: pass
+        ? say('proof.as-expected', { seen })
+        : say('proof.where-expected', { seen, expected: expectedWords(expected) }),
     };
   }
   const value = Number(measured);
@@ -44,13 +48,18 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
     return {
       pass: true,
       difference: 0,
-      sentence: `${words(value)}, within ${expectedWords(expected)}`,
+      sentence: say('proof.within', { words: words(value), expected: expectedWords(expected) }),
     };
   const side = difference > 0 ? 'above' : 'below';
   return {
     pass: false,
     difference,
-    sentence: `${words(value)}, ${words(Math.abs(difference))} ${side} the limits ${expectedWords(expected)}`,
+    sentence: say('proof.the-limits', {
+      words: words(value),
+      words2: words(Math.abs(difference)),
+      side,
+      expected: expectedWords(expected),
+    }),
   };
 }
 
@@ -105,10 +114,10 @@ export function resultWords({
   expected,
   unit,
 }: Pick<Result, 'check' | 'measured' | 'expected' | 'unit'>): {
-  measured: string;
-  expected: string;
+  measured: Text;
+  expected: Text;
 } {
-  const seen = (value: boolean): string => seenWords(check, value);
+  const seen = (value: boolean): Text => seenWords(check, value);
   return {
     measured:
       typeof measured === 'boolean'
@@ -121,6 +130,6 @@ export function resultWords({
         ? seen(expected.seen)
         : unit === undefined
           ? formatVoltBand(expected.min, expected.max)
-          : `${plain(expected.min, 5)} to ${plain(expected.max, 5)} ${unit}`,
+          : say('proof.to', { min: expected.min, max: expected.max, unit }),
   };
 }

@@ -1,3 +1,5 @@
+import { ownTextOf } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { analyse } from '../analysis/index.ts';
 import { fromVersion1, JobIndex, readJobFile } from '../job/index.ts';
 import type { JobContent, Point } from '../model/index.ts';
@@ -50,8 +52,8 @@ function sealVersion1(job: JobContent, titles: ReadonlyMap<string, string>): Job
 }
 
 /** A title in the words of version 1, which called every LED a lamp and cut what was long. */
-const asVersion1Said = (title: string): string =>
-  title
+const asVersion1Said = (title: Text): string =>
+  ownTextOf(title)
     .replace(/\bLED\b/g, 'lamp')
     .slice(0, 200)
     .trim();

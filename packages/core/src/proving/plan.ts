@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { fixed, formatVoltBand } from '../units/index.ts';
 import { judge } from '../verdict/index.ts';
 import type { Analysis, InputReading, PointState } from '../analysis/index.ts';
@@ -11,8 +13,8 @@ import { injectionGroups, injectionKeys, injectionWords } from './injection.ts';
 import { splitRef } from '../model/index.ts';
 import type { Fingerprint } from '../model/index.ts';
 
-const GUARDED = `${SAFETY_NOTE} Never bridge a safety device to test.`;
-const MOVES = 'What this input starts may move. Clear the machine first, and never bridge a guard to test.';
+const GUARDED = say('proof.never-bridge-safety-device', { safetyNote: SAFETY_NOTE });
+const MOVES = say('proof.what-input-starts-may');
 
 /**
  * Makes the test of a point from its solved circuit: the supply, then for each state what its lamps, its signal
@@ -37,12 +39,14 @@ export function statesPlan(analysis: Analysis): ProofPlan {
   return {
     fingerprint,
     groups: [
-      ...(supply.length ? [{ key: 'supply', title: 'Supply at the device', checks: supply.map(check) }] : []),
+      ...(supply.length
+        ? [{ key: 'supply', title: say('proof.supply-device'), checks: supply.map(check) }]
+        : []),
       ...states.map(({ state, checks }, i) => ({
         key: state.situation.key,
         title: state.situation.words,
         ...(i > 0 && {
-          how: `Use ${output.stimulus}.`,
+          how: say('proof.use', { stimulus: output.stimulus }),
           caution: output.drivenBy === 'guard' ? GUARDED : MOVES,
         }),
         checks: checks.map(check),
@@ -61,10 +65,10 @@ export function checkKeys(analysis: Analysis): string[] {
   ];
 }
 
-function blockOf(analysis: Analysis): string | undefined {
+function blockOf(analysis: Analysis): Message | undefined {
   const { status, sentence } = judge(analysis);
   return status === 'cannot' || status === 'open'
-    ? `${sentence} Mend this in Land before you prove it.`
+    ? say('proof.mend-land-before-you', { sentence })
     : undefined;
 }
 
@@ -94,8 +98,11 @@ function outline(analysis: Analysis): {
     ? [
         {
           key: 'supply.volts',
-          label: 'Supply',
-          detail: `red on ${splitRef(nodes.plus).terminal}, black on ${splitRef(nodes.minus).terminal}`,
+          label: say('proof.supply'),
+          detail: say('proof.red-black', {
+            terminal: splitRef(nodes.plus).terminal,
+            terminal2: splitRef(nodes.minus).terminal,
+          }),
           look: { state: away, red: nodes.plus, black: nodes.minus },
         },
       ]
@@ -113,11 +120,11 @@ function outline(analysis: Analysis): {
 const yesno = (
   state: PointState,
   key: string,
-  label: string,
-  detail: string,
+  label: Text,
+  detail: Text,
   value: boolean,
-  yes = 'on',
-  no = 'off',
+  yes: Text = say('proof.on'),
+  no: Text = say('proof.off'),
 ): Sought => ({
   key: `${state.situation.key}.${key}`.slice(0, 60),
   label,
@@ -134,11 +141,21 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
     ...furtherChecks(context, state),
     ...context.helpers.flatMap(({ id, tag }) =>
       state.coils.has(id)
-        ? [yesno(state, `coil-${id}`, `Relay ${tag}`, 'its lamp or flag', coilIn(state, id), 'in', 'out')]
+        ? [
+            yesno(
+              state,
+              `coil-${id}`,
+              say('proof.relay', { tag }),
+              say('proof.lamp-flag'),
+              coilIn(state, id),
+              say('proof.in'),
+              say('proof.out'),
+            ),
+          ]
         : [],
     ),
     ...state.duties.map(({ duty, on }) =>
-      yesno(state, `duty-${duty.id.replace('/', '-')}`, duty.label, 'as you see it', on),
+      yesno(state, `duty-${duty.id.replace('/', '-')}`, duty.label, say('proof.you-see'), on),
     ),
     ...state.inputs.flatMap((reading, i) => inputChecks(state, reading, i)),
     ...state.measured.map(({ own, unit, value }) => {
@@ -146,11 +163,11 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
       return yesno(
         state,
         `reading-${own.port.name}`,
-        'Reading',
+        say('proof.reading'),
         `${own.module.tag} ${own.port.label}`,
         true,
-        `${text(value.min)} to ${text(value.max)} ${unit}`,
-        'other',
+        say('proof.to-2', { text: text(value.min), text2: text(value.max), unit }),
+        say('proof.other'),
       );
     }),
   ];
@@ -163,8 +180,8 @@ function signalCheck(context: PointContext, state: PointState): Sought {
   const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
   return {
     key: `${state.situation.key}.volts`,
-    label: 'Signal',
-    detail: `red on ${splitRef(red).terminal}, black on ${blackName}`,
+    label: say('proof.signal'),
+    detail: say('proof.red-black-2', { terminal: splitRef(red).terminal, blackName }),
     look: { state, red, black },
   };
 }
@@ -179,7 +196,7 @@ function lampCheck(
 ): Sought[] {
   const lamp = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === indicator);
   return lamp && drivenBy !== 'guard'
-    ? [yesno(state, `sensorLamp${more}`, lamp.label, 'its switching LED', isOn)]
+    ? [yesno(state, `sensorLamp${more}`, lamp.label, say('proof.switching-led'), isOn)]
     : [];
 }
 
@@ -197,7 +214,7 @@ function furtherChecks(context: PointContext, state: PointState): Sought[] {
       {
         key: `${state.situation.key}.volts-${landed.id}`,
         label: landed.label,
-        detail: `red on ${lead}, black on ${blackName}`,
+        detail: say('proof.red-black-3', { lead, blackName }),
         look: { state, red, black },
       },
     ];
@@ -211,11 +228,11 @@ function guardChecks(context: PointContext, state: PointState): Sought[] {
         yesno(
           state,
           'safe',
-          'Safe side',
+          say('proof.safe-side'),
           target.module.tag,
           state.solution.active(target.released),
-          'released',
-          'off',
+          say('proof.released'),
+          say('proof.off'),
         ),
       ]
     : [];
@@ -225,8 +242,16 @@ function guardChecks(context: PointContext, state: PointState): Sought[] {
 function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: number): Sought[] {
   const more = i === 0 ? '' : `-${own.module.id}-${own.port.name}`;
   return [
-    yesno(state, `inputLamp${more}`, 'Input LED', `${own.module.tag} ${own.port.label}`, lamp === 'on'),
-    ...(own.address ? [yesno(state, `bit${more}`, 'Program bit', own.address, bit === 1, '1', '0')] : []),
+    yesno(
+      state,
+      `inputLamp${more}`,
+      say('proof.input-led'),
+      `${own.module.tag} ${own.port.label}`,
+      lamp === 'on',
+    ),
+    ...(own.address
+      ? [yesno(state, `bit${more}`, say('proof.program-bit'), own.address, bit === 1, '1', '0')]
+      : []),
   ];
 }
 
@@ -235,52 +260,52 @@ export const ideal = (expected: Expected): number | boolean =>
   expected.kind === 'yesno' ? expected.value : expected.nom;
 
 /** What is expected, in words. */
-export function expectedWords(expected: Expected): string {
+export function expectedWords(expected: Expected): Text {
   if (expected.kind === 'yesno') return expected.value ? expected.yes : expected.no;
   if (expected.kind === 'volts') return formatVoltBand(expected.min, expected.max);
   const { min, max, digits, unit } = expected;
-  return `${fixed(min, digits)} to ${fixed(max, digits)} ${unit}`;
+  return say('proof.to-3', { min, digits, max, unit });
 }
 
 /** The last part of a check's key, without what it is at. */
 const kindOfCheck = (key: string): string => (key.split('.').at(-1) ?? '').split('-')[0] ?? '';
 
-const CHECK_NAMES: Readonly<Record<string, string>> = {
-  sensorLamp: 'Sensor LED',
-  inputLamp: 'Input LED',
-  bit: 'Program bit',
-  volts: 'Signal',
-  coil: 'Relay',
-  duty: 'Load',
-  safe: 'Safe side',
-  reading: 'Reading',
-  controller: 'Controller',
-  screen: 'Panel screen',
+const CHECK_NAMES: Readonly<Record<string, Message>> = {
+  sensorLamp: say('proof.sensor-led'),
+  inputLamp: say('proof.input-led'),
+  bit: say('proof.program-bit'),
+  volts: say('proof.signal'),
+  coil: say('proof.relay-2'),
+  duty: say('proof.load'),
+  safe: say('proof.safe-side'),
+  reading: say('proof.reading'),
+  controller: say('proof.controller'),
+  screen: say('proof.panel-screen'),
 };
 
 /** What a check was, by its key alone: also where the point is another by now. */
-export function checkName(key: string): string {
+export function checkName(key: string): Text {
   const [state = ''] = key.split('.');
-  if (key === 'supply.volts') return 'Supply';
+  if (key === 'supply.volts') return say('proof.supply');
   const name = CHECK_NAMES[kindOfCheck(key)] ?? key;
-  if (state === 'inject') return `${name}, ${injectionWords(key.split('.')[1] ?? '')}`;
-  const suffix = state === 'present' ? ' with target' : state === 'away' ? ' without target' : '';
-  return `${name}${suffix}`;
+  if (state === 'inject') return say('text.list', { parts: [name, injectionWords(key.split('.')[1] ?? '')] });
+  if (state === 'present') return say('proof.with-target', { name });
+  return state === 'away' ? say('proof.without-target', { name }) : name;
 }
 
 /** What a yes or no of a check is called. */
-export function seenWords(key: string, value: boolean): string {
+export function seenWords(key: string, value: boolean): Text {
   switch (kindOfCheck(key)) {
     case 'bit':
       return value ? '1' : '0';
     case 'coil':
-      return value ? 'in' : 'out';
+      return value ? say('proof.in') : say('proof.out');
     case 'safe':
-      return value ? 'released' : 'off';
+      return value ? say('proof.released') : say('proof.off');
     case 'reading':
     case 'controller':
-      return value ? 'as expected' : 'other';
+      return value ? say('proof.as-expected-2') : say('proof.other');
     default:
-      return value ? 'on' : 'off';
+      return value ? say('proof.on') : say('proof.off');
   }
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { JobContent, Result } from '../model/index.ts';
 import { analyse } from '../analysis/index.ts';
 import { judge } from '../verdict/index.ts';
@@ -24,7 +26,7 @@ export interface PointProgress {
   readonly stages: readonly { readonly stage: Stage; readonly mark: Mark }[];
   readonly overall: Mark;
   /** What stops the point, or what is to be done next. */
-  readonly line: string;
+  readonly line: Text;
 }
 
 /** The last result of each check of a point. Earlier ones stay in the log. */
@@ -59,8 +61,8 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
         : failed
           ? failedLine(failed)
           : verdict.status === 'open'
-            ? 'Next: choose a channel'
-            : (parts.find(({ next }) => next)?.next ?? 'Proven'),
+            ? say('proof.next-choose-channel')
+            : (parts.find(({ next }) => next)?.next ?? say('proof.proven')),
   };
 }
 
@@ -68,7 +70,7 @@ interface StagePart {
   readonly stage: Stage;
   readonly mark: Mark;
   /** What is to be done next in it; nothing when it is done. */
-  readonly next?: string;
+  readonly next?: Text;
 }
 
 /** The stages that apply to a point, in the order in which they are gone through. */
@@ -93,7 +95,11 @@ function stampsPart(stage: Stage, steps: readonly StampedStep[]): StagePart | un
   if (!steps.length) return undefined;
   const done = steps.filter(({ stamp }) => stamp).length;
   const next = steps.find(({ stamp }) => !stamp)?.step.title;
-  return { stage, mark: counted(done, steps.length), ...(next !== undefined && { next: `Next: ${next}` }) };
+  return {
+    stage,
+    mark: counted(done, steps.length),
+    ...(next !== undefined && { next: say('proof.next', { next }) }),
+  };
 }
 
 function setPart(index: JobIndex, pointId: string): StagePart[] {
@@ -101,21 +107,25 @@ function setPart(index: JobIndex, pointId: string): StagePart[] {
   if (!required) return [];
   const left = required - done;
   const mark = done === 0 && differ > 0 ? 'underway' : counted(done, required);
-  const next = differ ? `${differ} of ${required} values differ` : `${left} of ${required} values to do`;
-  return [{ stage: 'set', mark, ...(left > 0 && { next: `Next: set, ${next}` }) }];
+  const next = differ
+    ? say('proof.values-differ', { differ, required })
+    : say('proof.values-do', { left, required });
+  return [{ stage: 'set', mark, ...(left > 0 && { next: say('proof.next-set', { next }) }) }];
 }
 
 /** Scale: done once the controller was said to hold it, and the screen shows what there is. */
 function scalePart(analysis: Analysis): StagePart[] {
   const made = chainOf(analysis);
   if (!made) return [];
-  if ('problem' in made) return [{ stage: 'scale', mark: 'open', next: `Next: scale. ${made.problem}` }];
+  if ('problem' in made)
+    return [{ stage: 'scale', mark: 'open', next: say('proof.next-scale', { problem: made.problem }) }];
   const off = disagreementOf(analysis, made);
   const { stamp } = scaleStep(analysis, made);
-  if (off) return [{ stage: 'scale', mark: 'underway', next: `Next: scale, ${off.sentence}` }];
+  if (off)
+    return [{ stage: 'scale', mark: 'underway', next: say('proof.next-scale-off', { off: off.sentence }) }];
   return stamp
     ? [{ stage: 'scale', mark: 'proven' }]
-    : [{ stage: 'scale', mark: 'open', next: 'Next: scale, enter it in the controller' }];
+    : [{ stage: 'scale', mark: 'open', next: say('proof.next-scale-enter-controller') }];
 }
 
 function provePart(analysis: Analysis): StagePart {
@@ -127,7 +137,7 @@ function provePart(analysis: Analysis): StagePart {
     stage: 'prove',
     mark: failed ? 'failed' : counted(passed, checks.length),
     ...(passed < checks.length && {
-      next: `Next: prove, ${checks.length - passed} of ${checks.length} checks to do`,
+      next: say('proof.next-prove-checks-do', { checks, passed }),
     }),
   };
 }
@@ -155,11 +165,11 @@ function worst(parts: readonly StagePart[]): Mark {
     : 'underway';
 }
 
-function shortReason({ reasons, sentence }: Judgement): string {
-  return (reasons[0]?.sentence ?? sentence).split('. ')[0]!.replace(/\.$/, '');
+function shortReason({ reasons, sentence }: Judgement): Message {
+  return say('text.brief', { text: reasons[0]?.sentence ?? sentence });
 }
 
-const failedLine = (result: Result): string => {
+const failedLine = (result: Result): Message => {
   const { measured, expected } = resultWords(result);
-  return `${checkName(result.check)} ${measured}; expected ${expected}`;
+  return say('proof.expected', { checkName: checkName(result.check), measured, expected });
 };

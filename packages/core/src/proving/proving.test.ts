@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { ACTOR, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -37,15 +38,15 @@ describe('the plan', () => {
         expectedWords(expected),
       ]),
     );
-    expect(words['away.inputLamp']).toBe('on');
-    expect(words['away.bit']).toBe('0');
-    expect(words['present.inputLamp']).toBe('off');
-    expect(words['present.volts']).toMatch(/^−?0\.\d to [12]\.\d/);
+    expect(textOf(words['away.inputLamp'])).toBe('on');
+    expect(textOf(words['away.bit'])).toBe('0');
+    expect(textOf(words['present.inputLamp'])).toBe('off');
+    expect(textOf(words['present.volts'])).toMatch(/^−?0\.\d to [12]\.\d/);
   });
 
   test('is refused for a circuit that cannot work, so that wrong wiring cannot pass', () => {
     const wrong = jobWith(BOTH8, ['+']);
-    expect(plan(wrong).blocked).toMatch(/Mend this in Land/);
+    expect(textOf(plan(wrong).blocked)).toMatch(/Mend this in Land/);
     expect(checkKeys(analyse(new JobIndex(wrong), 'px-1'))).toEqual([]);
   });
 });
@@ -75,7 +76,11 @@ describe('judging', () => {
 
   test('a lamp that is off where on was expected fails with a sentence', () => {
     const outcome = judgeCheck({ kind: 'yesno', value: true, yes: 'on', no: 'off' }, false, METER);
-    expect(outcome).toEqual({ pass: false, difference: 1, sentence: 'off where on was expected' });
+    expect(outcome).toEqual({
+      pass: false,
+      difference: 1,
+      sentence: say('proof.where-expected', { seen: 'off', expected: 'on' }),
+    });
   });
 });
 
@@ -117,14 +122,14 @@ describe('progress', () => {
       { stage: 'land', mark: 'proven' },
       { stage: 'prove', mark: 'open' },
     ]);
-    expect(only(half).line).toMatch(/9 of 9 checks to do/);
+    expect(textOf(only(half).line)).toMatch(/9 of 9 checks to do/);
     expect(only(record(half, 'a')).overall).toBe('proven');
   });
 
   test('a failed reading stops the point until a later one passes; both stay', () => {
     const failed = record(landed(jobWith(BOTH8, ['-'])), 'a', 'present.volts');
     expect(only(failed).overall).toBe('failed');
-    expect(only(failed).line).toMatch(/Signal with target 14\.2\u00a0V; expected 2\d\.\d to 2\d\.\d/);
+    expect(textOf(only(failed).line)).toMatch(/Signal with target 14\.2\u00a0V; expected 2\d\.\d to 2\d\.\d/);
     const again = record(failed, 'b');
     expect(only(again).overall).toBe('proven');
     expect(again.results.filter(({ check }) => check === 'present.volts')).toHaveLength(2);
@@ -134,7 +139,7 @@ describe('progress', () => {
     const job = landed(jobWith(BOTH8, ['-']));
     const turned = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' }, ACTOR);
     expect(only(turned).overall).toBe('cannot');
-    expect(only(turned).line).toMatch(/cannot see the sensor/);
+    expect(textOf(only(turned).line)).toMatch(/cannot see the sensor/);
   });
 });
 

@@ -1,4 +1,5 @@
-import { fixed } from '../units/index.ts';
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
 import type { Chain } from './chain.ts';
@@ -9,7 +10,7 @@ import type { PointChain } from './pointChainTypes.ts';
 export interface Disagreement {
   readonly value: number;
   readonly shown: number;
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 /** Share of the span by which a screen may be off before the chain is said not to agree. */
@@ -45,7 +46,7 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
   return {
     value,
     shown,
-    sentence: `${label} shows ${fixed(shown, decimals)} ${unit} where there are ${fixed(value, decimals)} ${chain.sensor.unit}`,
+    sentence: say('scaling.shows-where', { label, shown, decimals, unit, value, unit2: chain.sensor.unit }),
   };
 }
 
@@ -59,6 +60,6 @@ function hidden({ display, sensor }: Chain): Disagreement | undefined {
   return {
     value: sensor.low + (cutoffPercent / 100) * (sensor.high - sensor.low),
     shown: 0,
-    sentence: `Cut-off ${cutoffPercent} % holds ${label} at zero below ${fixed(limit, decimals)} ${unit}`,
+    sentence: say('scaling.cut-off-holds-zero', { cutoffPercent, label, limit, decimals, unit }),
   };
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { Bands } from '../model/index.ts';
 
 /** What a signal is by its size. */
@@ -6,17 +8,20 @@ export type BandName = 'lowFault' | 'under' | 'range' | 'over' | 'highFault';
 /** Units of signals that a broken wire drives up, and a short down. */
 const TURNED = new Set(['Ω', 'mV']);
 
+/** Whether a fault at that end of the signal means a short, rather than a break. */
+export const isShort = (name: BandName, unit: string): boolean => (name === 'lowFault') === TURNED.has(unit);
+
 /** What a band is called; what a fault is hangs on the signal's unit. */
-export function bandWords(name: BandName, unit: string): string {
+export function bandWords(name: BandName, unit: string): Message {
   switch (name) {
     case 'under':
-      return 'under-range';
+      return say('scaling.under-range');
     case 'over':
-      return 'over-range';
+      return say('scaling.over-range');
     case 'range':
-      return 'in range';
+      return say('scaling.in-range');
     default:
-      return (name === 'lowFault') === TURNED.has(unit) ? 'short' : 'wire break';
+      return isShort(name, unit) ? say('scaling.short') : say('scaling.wire-break');
   }
 }
 
@@ -30,8 +35,8 @@ const MILLIAMPS: Bands = {
 };
 
 /** Sets of limits for 4 to 20 mA that are in use. */
-export const BAND_SETS: readonly { readonly id: string; readonly name: string; readonly bands: Bands }[] = [
-  { id: 'ne43', name: 'NAMUR NE 43: 3.6, 3.8, 20.5, 21 mA', bands: MILLIAMPS },
+export const BAND_SETS: readonly { readonly id: string; readonly name: Text; readonly bands: Bands }[] = [
+  { id: 'ne43', name: say('scaling.namur-ne-43-3'), bands: MILLIAMPS },
   {
     id: 'wide',
     name: 'wide: 2, 3.6, 21, 23 mA',
@@ -112,10 +117,10 @@ export function followBands(
 }
 
 /** What the controller does with a signal that lasts in a band, in words. */
-export function reactionWords({ delay, reaction, substitute }: Bands): string {
-  const after = `after ${delay} s`;
-  if (reaction === 'hold') return `${after} the last good value is held`;
+export function reactionWords({ delay, reaction, substitute }: Bands): Message {
+  const after = say('scaling.after-s', { delay });
+  if (reaction === 'hold') return say('scaling.last-good-value-held', { after });
   return reaction === 'substitute'
-    ? `${after} ${substitute} is put in its place`
-    : `${after} it is marked bad`;
+    ? say('scaling.put-place', { after, substitute })
+    : say('scaling.marked-bad', { after });
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { elementOf } from '../network/index.ts';
 import { refuse } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -12,7 +14,7 @@ import { resolutionOf } from './rawFormats.ts';
 import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
 import type { ThermometerClass } from './sensors/rtd.ts';
 import { coupleTolerance, seebeck } from './sensors/thermocouple.ts';
-import { convert, plain } from '../units/index.ts';
+import { convert } from '../units/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */
 export interface Contribution {
@@ -26,9 +28,9 @@ export interface Contribution {
     | 'converter'
     | 'linearisation'
     | 'display';
-  readonly label: string;
+  readonly label: Text;
   /** From what it follows. */
-  readonly from: string;
+  readonly from: Text;
   readonly plusMinus: number;
 }
 
@@ -52,9 +54,9 @@ export interface ErrorBudget {
  * @throws JobProblem for a span of zero or an error that is no number.
  */
 export function addUp(contributions: readonly Contribution[], unit: string, span: number): ErrorBudget {
-  if (!(Math.abs(span) > 0)) refuse('An error in % of span needs a span other than zero.');
+  if (!(Math.abs(span) > 0)) refuse(say('scaling.error-span-needs-span'));
   const wrong = contributions.find(({ plusMinus }) => !Number.isFinite(plusMinus) || plusMinus < 0);
-  if (wrong) refuse(`${wrong.label}: an error is 0 or more.`);
+  if (wrong) refuse(say('scaling.error-0-more', { wrongLabel: wrong.label }));
   const sorted = [...contributions]
     .filter(({ plusMinus }) => plusMinus > 1e-5 * Math.abs(span))
     .sort((a, b) => b.plusMinus - a.plusMinus);
@@ -86,32 +88,33 @@ export function budgetAt(analysis: Analysis, made: PointChain, value: number): E
   const isElement = analysis.context.output.signal === undefined;
   const ideal = idealInput(chain, signal);
   const seen = chain.loop.at(signal).nom;
-  const helpers = analysis.context.helpers.length ? ', barrier and resistors' : '';
   return addUp(
     [
       ...sensorCauses(analysis, made, value),
       {
         key: 'transmitter',
         label: 'Transmitter',
-        from: 'tolerance of its output, solved',
+        from: say('scaling.tolerance-output-solved'),
         plusMinus: isElement ? 0 : Math.abs(shares.transmitter * perInput),
       },
       {
         key: 'burden',
         label: 'Burden',
-        from: `input resistor of ${chain.input.label}, solved`,
+        from: say('scaling.input-resistor-solved', { inputLabel: chain.input.label }),
         plusMinus: Math.abs(shares.burden * perInput),
       },
       {
         key: 'wiring',
-        label: 'Wires and supply',
-        from: `cable, supply${helpers}, solved`,
+        label: say('scaling.wires-supply'),
+        from: analysis.context.helpers.length
+          ? say('scaling.cable-supply-helpers')
+          : say('scaling.cable-supply'),
         plusMinus: Math.abs(shares.wiring * perInput),
       },
       {
         key: 'leads',
-        label: isElement ? 'Lead resistance' : 'Signal against what is read',
-        from: 'what the input sees less what it should, solved',
+        label: isElement ? say('scaling.lead-resistance') : say('scaling.signal-against-what-read'),
+        from: say('scaling.what-input-sees-less'),
         plusMinus: Math.abs((seen - ideal) * perInput),
       },
       converterCause(made, perInput),
@@ -132,7 +135,7 @@ function pulseBudget(analysis: Analysis, made: PointChain, value: number): Error
       {
         key: 'converter',
         label: 'Counter',
-        from: 'one pulse more or less in its gate',
+        from: say('scaling.pulse-more-less-gate'),
         plusMinus: Math.abs(engineeringOf(chain, 1) - engineeringOf(chain, 0)),
       },
       linearisationCause(made, value),
@@ -171,13 +174,13 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
       {
         key: 'sensor',
         label: 'Sensor',
-        from: `type ${letter} class ${chosen}, IEC 60584-1${tolerance?.holds === false ? ', outside its range' : ''}`,
+        from: say('scaling.type-class-iec-60584', { letter, chosen, holds: tolerance?.holds }),
         plusMinus: (tolerance?.kelvin ?? 0) * perKelvin,
       },
       {
         key: 'cold',
-        label: 'Cold junction',
-        from: `±${scaling.converter.coldKelvin} K at the terminals`,
+        label: say('scaling.cold-junction'),
+        from: say('scaling.k-terminals', { coldKelvin: scaling.converter.coldKelvin }),
         plusMinus:
           (scaling.converter.coldKelvin * perKelvin * seebeck(letter, COLD_JUNCTION)) /
           seebeck(letter, celsius),
@@ -195,7 +198,12 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
       {
         key: 'sensor',
         label: 'Sensor',
-        from: `${element.metal === 'Ni' ? 'DIN 43760' : `class ${chosen}, IEC 60751`}${holds ? '' : ', outside its range'}; ${ohmsPerKelvin(element, celsius).toFixed(2)} Ω/K`,
+        from: say('scaling.element-class', {
+          metal: element.metal,
+          chosen,
+          holds,
+          slope: ohmsPerKelvin(element, celsius),
+        }),
         plusMinus: kelvin * perKelvin,
       },
     ];
@@ -206,8 +214,8 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
       label: 'Sensor',
       from:
         percent === undefined
-          ? `${USUAL_SENSOR_PERCENT} % of span is taken, nobody said`
-          : `${percent} % of span`,
+          ? say('scaling.span-taken-nobody-said', { usualSensorPercent: USUAL_SENSOR_PERCENT })
+          : say('scaling.of-span', { percent }),
       plusMinus: ((percent ?? USUAL_SENSOR_PERCENT) / 100) * Math.abs(high - low),
     },
   ];
@@ -225,7 +233,7 @@ function converterCause({ chain, scaling }: PointChain, perInput: number): Contr
   return {
     key: 'converter',
     label: 'Converter',
-    from: `${percent} % of its range and half a count`,
+    from: say('scaling.range-half-count', { percent }),
     plusMinus: ((percent / 100) * span + half) * factor,
   };
 }
@@ -245,18 +253,26 @@ function linearisationCause({ chain, tables, scaling }: PointChain, value: numbe
     label: 'Linearisation',
     from:
       sag > 0
-        ? 'straight pieces between the points of the table'
+        ? say('scaling.straight-pieces-between-points')
         : sensor.low === controller.low && sensor.high === controller.high
-          ? 'sensor and program follow different curves'
-          : `${sensor.label} has ${plain(sensor.low)} to ${plain(sensor.high)}, ${controller.label} ${plain(controller.low)} to ${plain(controller.high)} ${sensor.unit}`,
+          ? say('scaling.sensor-program-follow-different')
+          : say('scaling.has-to-to', {
+              sensorLabel: sensor.label,
+              low: sensor.low,
+              high: sensor.high,
+              controllerLabel: controller.label,
+              low2: controller.low,
+              high2: controller.high,
+              unit: sensor.unit,
+            }),
     plusMinus: apart + sag,
   };
 }
 
 const displayCause = (chain: Chain): Contribution => ({
   key: 'display',
-  label: 'Display rounding',
-  from: `half of its last place, ${chain.display.decimals} decimals`,
+  label: say('scaling.display-rounding'),
+  from: say('scaling.half-last-place-decimals', { decimals: chain.display.decimals }),
   plusMinus: displayHalf(chain),
 });
 

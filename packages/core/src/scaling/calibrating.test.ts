@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { after, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { besideEachOther, tablesOf } from './calibrationTable.ts';
@@ -179,10 +180,10 @@ describe('a transmitter', () => {
     ];
     const wrong = judgeCalibration({ ...given, burnout: { wanted: 'low', read: 21.6 } }, ends);
     expect(wrong).toMatchObject({ pass: false, burnout: { pass: false } });
-    expect(wrong.burnout!.sentence).toContain('goes high');
+    expect(textOf(wrong.burnout!.sentence)).toContain('goes high');
     expect(judgeCalibration({ ...given, burnout: { wanted: 'low', read: 3.5 } }, ends).pass).toBe(true);
     expect(
-      judgeCalibration({ ...given, burnout: { wanted: 'high', read: 12 } }, ends).burnout!.sentence,
+      textOf(judgeCalibration({ ...given, burnout: { wanted: 'high', read: 12 } }, ends).burnout!.sentence),
     ).toContain('looks like a value');
   });
 
@@ -222,8 +223,8 @@ describe('flow', () => {
   test('velocity: 36 m³/h in 80 mm are 1.99 m/s', () => {
     // 0.01 m³/s over π/4 · 0.08² = 0.0050265 m².
     expect(velocityIn(36, 80)).toBeCloseTo(1.98944, 4);
-    expect(velocityWords(1.99)).toContain('Good');
-    expect([0.1, 0.4, 5, 12].map(velocityWords).map((words) => words.split(':')[0])).toEqual([
+    expect(textOf(velocityWords(1.99))).toContain('Good');
+    expect([0.1, 0.4, 5, 12].map(velocityWords).map((words) => textOf(words).split(':')[0])).toEqual([
       'Very slow',
       'Slow',
       'Fast',
@@ -243,8 +244,8 @@ describe('flow', () => {
     });
     const wide = checkPulses(36, 0.02, 2, counter);
     expect(wide).toMatchObject({ fits: false, counted: false });
-    expect(wide.sentences.join(' ')).toContain('run into each other');
-    expect(checkPulses(36, 0.005, 0.2, counter).sentences.join(' ')).toMatch(
+    expect(wide.sentences.map(textOf).join(' ')).toContain('run into each other');
+    expect(checkPulses(36, 0.005, 0.2, counter).sentences.map(textOf).join(' ')).toMatch(
       /1000 a second at most.*shorter than 0.5 ms/,
     );
     expect(() => checkPulses(36, 0, 1, counter)).toThrow(/volume of a pulse is above 0/);
@@ -275,8 +276,8 @@ describe('flow', () => {
   test('a coil of 58 Ω at 45 °C is 52.8 Ω at 20 °C: sound for 80 mm', () => {
     expect(checkCoil(58, 80, 45).at20).toBeCloseTo(58 / 1.09825, 6);
     expect(checkCoil(58, 80, 45).pass).toBe(true);
-    expect(checkCoil(3, 80, 20).sentence).toContain('windings touch');
-    expect(checkCoil(5000, 80, 20).sentence).toContain('broken');
+    expect(textOf(checkCoil(3, 80, 20).sentence)).toContain('windings touch');
+    expect(textOf(checkCoil(5000, 80, 20).sentence)).toContain('broken');
     expect(() => checkCoil(-1, 80, 20)).toThrow(/0 Ω or more/);
     expect(() => checkCoil(50, 0, 20)).toThrow(/1 to 3000 mm/);
   });

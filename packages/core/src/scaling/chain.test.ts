@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { after, bareJob, jobWith, withHelper, withModule, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, meterJob, pulseJob } from '../../test/settingJobs.ts';
@@ -17,7 +18,7 @@ const analysed = (job: JobContent, pointId = 'ft-1') => analyse(new JobIndex(job
 
 function chained(job: JobContent, pointId = 'ft-1'): PointChain {
   const made = chainOf(analysed(job, pointId));
-  if (!made || 'problem' in made) throw new Error(made?.problem ?? 'nothing is measured');
+  if (!made || 'problem' in made) throw new Error(textOf(made?.problem ?? 'nothing is measured'));
   return made;
 }
 
@@ -71,7 +72,7 @@ describe('a chain of 0 to 40 m³/h over 4 to 20 mA', () => {
   test('stops where the transmitter stops, and says so', () => {
     const { rows, band } = moveChain(chain, 'value', 60);
     expect(rows.signal.value).toBe(20.5);
-    expect(rows.signal.note).toContain('no higher');
+    expect(textOf(rows.signal.note)).toContain('no higher');
     expect(band).toBe('range');
     expect(moveChain(chain, 'signal', 20.6).band).toBe('over');
     expect(moveChain(chain, 'signal', 21).rows.display.band).toBe('highFault');
@@ -95,7 +96,10 @@ describe('what does not agree shows in the chain', () => {
     // 100 kΩ take what the loop can push: 24 V less 10.5 V, over the 250 Ω that the parameter believes in.
     expect(rows.input.value).toBeGreaterThan(50);
     expect(band).toBe('highFault');
-    expect(rows.counts).toMatchObject({ value: 32511, note: 'the converter stops at its top' });
+    expect(rows.counts).toMatchObject({
+      value: 32511,
+      note: say('scaling.converter-stops', { stopped: 'max' }),
+    });
   });
 
   test('another range in the sensor than in the controller', () => {
@@ -105,7 +109,7 @@ describe('what does not agree shows in the chain', () => {
     const budget = budgetAt(analysed(found), made, 10);
     expect(budget.largest).toMatchObject({ key: 'linearisation' });
     expect(budget.largest!.plusMinus).toBeCloseTo(10, 6);
-    expect(budget.largest!.from).toContain('0 to 20');
+    expect(textOf(budget.largest!.from)).toContain('0 to 20');
   });
 
   test('a cut-off of 50 % holds the screen at zero', () => {
@@ -114,7 +118,7 @@ describe('what does not agree shows in the chain', () => {
     const { rows } = moveChain(chain, 'value', 19);
     expect(rows.display).toMatchObject({
       value: 0,
-      note: 'cut-off 50 % holds the screen at zero below 20 m³/h',
+      note: expect.objectContaining({ code: 'scaling.cut-off-holds-screen' }),
     });
     expect(rows.engineering.value).toBeCloseTo(19, 2);
     expect(moveChain(chain, 'value', 21).rows.display.value).toBe(21);
@@ -197,7 +201,7 @@ describe('other shapes', () => {
     expect(moveChain(chain, 'value', 960).rows.signal.value).toBeCloseTo(12, 9);
     expect(moveChain(chain, 'value', 960).rows.engineering.value).toBeCloseTo(960, 0);
     expect(moveChain(chain, 'value', 960).rows.engineering.note).toBeUndefined();
-    expect(moveChain(chain, 'signal', 20.4).rows.engineering.note).toContain('a guess');
+    expect(textOf(moveChain(chain, 'signal', 20.4).rows.engineering.note)).toContain('a guess');
     const straightOnly = after(with4, {
       kind: 'setScaling',
       pointId: 'wt-1',
@@ -211,7 +215,7 @@ describe('other shapes', () => {
     const made = chained(scaled(flow(), { converter: { updateMs: 100, filterMs: 500 } }));
     // 100 ms + 4.605 · 500 ms.
     expect(settledAfter(made.scaling)).toBeCloseTo(2402.6, 1);
-    expect(made.notes.join(' ')).toContain('within 1 % after 2.4 s');
+    expect(made.notes.map(textOf).join(' ')).toContain('within 1 % after 2.4 s');
     expect(settledAfter(chained(flow()).scaling)).toBeUndefined();
   });
 
@@ -222,7 +226,9 @@ describe('other shapes', () => {
       output: 'none',
       logic: 'none',
     });
-    expect(chainOf(analysed(bare))).toEqual({ problem: expect.stringContaining('no range yet') as string });
+    expect(chainOf(analysed(bare))).toEqual({
+      problem: say('scaling.range-yet-give-such', { point: 'FT-1' }),
+    });
     expect(chainOf(analysed(jobWith('di8-both-8', ['-']), 'px-1'))).toBeUndefined();
   });
 });

@@ -1,5 +1,6 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { Bands, Display, RawFormat } from '../model/index.ts';
-import { plain } from '../units/index.ts';
 import { bandOf } from './bands.ts';
 import type { BandName } from './bands.ts';
 import type { Curve } from './curve.ts';
@@ -12,7 +13,7 @@ export const LINKS = ['value', 'signal', 'input', 'counts', 'engineering', 'disp
 export type LinkKey = (typeof LINKS)[number];
 
 export interface SensorPart {
-  readonly label: string;
+  readonly label: Text;
   readonly unit: string;
   readonly low: number;
   readonly high: number;
@@ -56,7 +57,7 @@ interface ChainRow {
   readonly key: LinkKey;
   readonly value: number;
   /** Where it stops, or what holds it: said beside it wherever it is shown. */
-  readonly note?: string;
+  readonly note?: Message;
   /** What the signal is; anything but `range` marks this and all that follow. */
   readonly band?: BandName;
 }
@@ -94,13 +95,13 @@ export const ofDisplay = (
   controller.low +
   ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);
 
-function sensed({ sensor }: Chain, value: number): { signal: number; note?: string } {
+function sensed({ sensor }: Chain, value: number): { signal: number; note?: Message } {
   const { cutBelow, stops } = sensor;
   const cut = cutBelow !== undefined && Math.abs(value) < cutBelow;
   const signal = sensor.curve.at(cut ? 0 : value);
-  if (cut && value !== 0) return { signal, note: 'held at zero by the sensor’s own cut-off' };
-  if (stops && signal < stops.low) return { signal: stops.low, note: 'the sensor goes no lower' };
-  if (stops && signal > stops.high) return { signal: stops.high, note: 'the sensor goes no higher' };
+  if (cut && value !== 0) return { signal, note: say('scaling.held-zero-sensor-own') };
+  if (stops && signal < stops.low) return { signal: stops.low, note: say('scaling.sensor-goes-lower') };
+  if (stops && signal > stops.high) return { signal: stops.high, note: say('scaling.sensor-goes-higher') };
   return { signal };
 }
 
@@ -136,9 +137,9 @@ export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState
   return forwards(chain, back);
 }
 
-function guessWords({ converter, controller }: Chain, counts: number): string | undefined {
+function guessWords({ converter, controller }: Chain, counts: number): Message | undefined {
   const measured = valueOfCounts(converter.format, converter.range, counts);
-  return controller.guesses?.(measured) ? 'beyond the ends of the table: a guess' : undefined;
+  return controller.guesses?.(measured) ? say('scaling.beyond-ends-table-guess') : undefined;
 }
 
 /** Fills in what follows from what is given; what is given stands. */
@@ -162,7 +163,7 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         key: 'counts',
         value: counted.counts,
         band,
-        note: stopped ? `the converter stops at its ${stopped === 'max' ? 'top' : 'bottom'}` : undefined,
+        note: stopped ? say('scaling.converter-stops', { stopped }) : undefined,
       },
       engineering: { key: 'engineering', value: engineering, band, note: guessWords(chain, counted.counts) },
       display: {
@@ -170,7 +171,11 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         value: shown.value,
         band,
         note: shown.cut
-          ? `cut-off ${chain.display.cutoffPercent} % holds the screen at zero below ${plain(cutoffOf(chain.display), 4)} ${chain.display.unit}`
+          ? say('scaling.cut-off-holds-screen', {
+              cutoffPercent: chain.display.cutoffPercent,
+              cutoffOf: cutoffOf(chain.display),
+              unit: chain.display.unit,
+            })
           : undefined,
       },
     },

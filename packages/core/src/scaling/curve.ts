@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
 import type { TablePoint } from '../model/index.ts';
 
@@ -13,11 +15,11 @@ export interface Curve {
  * @throws JobProblem where the two points do not make one.
  */
 export function straight(x0: number, y0: number, x1: number, y1: number): Curve {
-  if (x0 === x1) refuse('A range of zero cannot be scaled: its two ends must differ.');
+  if (x0 === x1) refuse(say('scaling.range-zero-scaled-two'));
   const slope = (y1 - y0) / (x1 - x0);
   return {
     at: (x) => y0 + (x - x0) * slope,
-    back: (y) => (slope === 0 ? refuse('A range of zero cannot be turned round.') : x0 + (y - y0) / slope),
+    back: (y) => (slope === 0 ? refuse(say('scaling.range-zero-turned-round')) : x0 + (y - y0) / slope),
   };
 }
 
@@ -66,9 +68,9 @@ export const sortedTable = (points: readonly TablePoint[]): TablePoint[] =>
 /** @throws JobProblem for fewer than two points, or two values for one signal. */
 function soundTable(points: readonly TablePoint[]): TablePoint[] {
   const sorted = sortedTable(points);
-  if (sorted.length < 2) refuse('A table needs two points.');
+  if (sorted.length < 2) refuse(say('scaling.table-needs-two-points'));
   const twice = sorted.find((point, i) => i > 0 && sorted[i - 1]!.in === point.in);
-  if (twice) refuse(`${twice.in} stands in the table twice. Each signal has one value.`);
+  if (twice) refuse(say('scaling.stands-table-twice-each', { inValue: twice.in }));
   return sorted;
 }
 
@@ -115,7 +117,7 @@ export function tableOf(points: readonly TablePoint[]): Curve {
     at: (x) => piece((point) => point.in <= x).at(x),
     back: (y) =>
       course === 'turns'
-        ? refuse(`The table turns round at ${turnsAt!.in}: one value stands for several signals there.`)
+        ? refuse(say('scaling.table-turns-round-value', { inValue: turnsAt!.in }))
         : piece((point) => (falling ? point.out >= y : point.out <= y)).back(y),
   };
 }
@@ -127,12 +129,12 @@ export function beyondTable(points: readonly TablePoint[], x: number): boolean {
 }
 
 /** What was refused, as a sentence; nothing where it went through. */
-export function problemOfCurve(attempt: () => unknown): string | undefined {
+export function problemOfCurve(attempt: () => unknown): Message | undefined {
   try {
     attempt();
     return undefined;
   } catch (error) {
-    if (error instanceof JobProblem) return error.message;
+    if (error instanceof JobProblem) return error.first;
     throw error;
   }
 }

@@ -1,21 +1,21 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 import { pulseHertz } from '../units/index.ts';
 
 /** Mean velocity in a full round pipe, m/s: Q / A, of a flow in m³/h and an inner diameter in mm. @throws JobProblem */
 export function velocityIn(flow: number, millimetres: number): number {
-  if (!(millimetres > 0)) refuse('A pipe’s inner diameter is above 0 mm.');
+  if (!(millimetres > 0)) refuse(say('scaling.pipe-inner-diameter-above'));
   return flow / 3600 / ((Math.PI / 4) * (millimetres / 1000) ** 2);
 }
 
 /** What a velocity says, by usual practice for liquids in flow meters. */
-export function velocityWords(metresPerSecond: number): string {
+export function velocityWords(metresPerSecond: number): Message {
   const v = Math.abs(metresPerSecond);
-  if (v < 0.3) return 'Very slow: little signal, and solids settle. A smaller meter would read better.';
-  if (v < 0.5) return 'Slow: at the low end of what meters like.';
-  if (v <= 3) return 'Good: 0.5 to 3 m/s is where most meters are at their best.';
-  return v <= 10
-    ? 'Fast: more pressure is lost and linings wear.'
-    : 'Above 10 m/s most meters stop: take a larger one.';
+  if (v < 0.3) return say('scaling.very-slow-little-signal');
+  if (v < 0.5) return say('scaling.slow-low-end-what');
+  if (v <= 3) return say('scaling.good-0-5-3');
+  return v <= 10 ? say('scaling.fast-more-pressure-lost') : say('scaling.above-10-m-s');
 }
 
 /** Pulses of a flow, against what sends and what counts them. */
@@ -29,7 +29,7 @@ export interface PulseCheck {
   /** Whether the width fits, and the counter keeps up. */
   readonly fits: boolean;
   readonly counted: boolean;
-  readonly sentences: readonly string[];
+  readonly sentences: readonly Message[];
 }
 
 /**
@@ -44,12 +44,12 @@ export function checkPulses(
   counter: { readonly maxHertz: number; readonly minPulse: number },
 ): PulseCheck {
   for (const [value, what] of [
-    [flow, 'A full flow'],
-    [litres, 'The volume of a pulse'],
-    [width, 'A pulse width'],
-    [counter.maxHertz, 'The counter’s limit'],
+    [flow, say('scaling.full-flow')],
+    [litres, say('scaling.volume-pulse')],
+    [width, say('scaling.pulse-width')],
+    [counter.maxHertz, say('scaling.counter-limit')],
   ] as const)
-    if (!(value > 0)) refuse(`${what} is above 0.`);
+    if (!(value > 0)) refuse(say('scaling.above-0', { what }));
   const hertz = pulseHertz(flow, litres);
   const duty = (hertz * width) / 1000;
   const widest = 1000 / (2 * hertz);
@@ -65,11 +65,15 @@ export function checkPulses(
     counted: !fast && !short && duty < 1,
     sentences: [
       fits
-        ? `${digits(hertz)} pulses a second at full flow, on ${digits(duty * 100)} % of the time.`
-        : `${digits(hertz)} pulses a second leave no room for ${digits(width)} ms: ${digits(widest)} ms is the widest that leaves as long a pause.`,
-      ...(duty >= 1 ? ['The pulses run into each other: the output stays on, and nothing is counted.'] : []),
-      ...(fast ? [`The counter takes ${digits(counter.maxHertz)} a second at most: the rest is lost.`] : []),
-      ...(short ? [`The counter sees nothing shorter than ${digits(counter.minPulse)} ms.`] : []),
+        ? say('scaling.pulses-second-full-flow', { digits: digits(hertz), digits2: digits(duty * 100) })
+        : say('scaling.pulses-second-leave-room', {
+            digits: digits(hertz),
+            digits2: digits(width),
+            digits3: digits(widest),
+          }),
+      ...(duty >= 1 ? [say('scaling.pulses-run-into-each')] : []),
+      ...(fast ? [say('scaling.counter-takes-second-most', { digits: digits(counter.maxHertz) })] : []),
+      ...(short ? [say('scaling.counter-sees-nothing-shorter', { digits: digits(counter.minPulse) })] : []),
     ],
   };
 }
@@ -80,9 +84,10 @@ export function rollOver(
   litresPerCount: number,
   flow: number,
 ): { readonly litres: number; readonly hours: number } {
-  if (!(Number.isInteger(digits) && digits >= 1 && digits <= 15)) refuse('A totaliser has 1 to 15 digits.');
-  if (!(litresPerCount > 0)) refuse('The volume of a count is above 0 l.');
-  if (!(flow > 0)) refuse('A full flow is above 0.');
+  if (!(Number.isInteger(digits) && digits >= 1 && digits <= 15))
+    refuse(say('scaling.totaliser-1-15-digits'));
+  if (!(litresPerCount > 0)) refuse(say('scaling.volume-count-above-0'));
+  if (!(flow > 0)) refuse(say('scaling.full-flow-above-0'));
   const litres = 10 ** digits * litresPerCount;
   return { litres, hours: litres / 1000 / flow };
 }
@@ -90,7 +95,8 @@ export function rollOver(
 /** Difference of two readings of a totaliser that may have rolled over once between them. @throws JobProblem */
 export function totalised(before: number, after: number, digits: number): number {
   const full = 10 ** digits;
-  if (![before, after].every((n) => n >= 0 && n < full)) refuse(`A reading has at most ${digits} digits.`);
+  if (![before, after].every((n) => n >= 0 && n < full))
+    refuse(say('scaling.reading-most-digits', { digits }));
   return after >= before ? after - before : after + full - before;
 }
 
@@ -122,9 +128,9 @@ export function checkCutOff(
   lowest?: number,
   atRest: readonly number[] = [],
 ): CutOff {
-  if (!(full > 0)) refuse('A full flow is above 0.');
-  if (!(percent >= 0 && percent <= 100)) refuse('A cut-off is 0 to 100 % of full flow.');
-  if (lowest !== undefined && !(lowest >= 0)) refuse('A lowest flow is 0 or more.');
+  if (!(full > 0)) refuse(say('scaling.full-flow-above-0'));
+  if (!(percent >= 0 && percent <= 100)) refuse(say('scaling.cut-off-0-100'));
+  if (lowest !== undefined && !(lowest >= 0)) refuse(say('scaling.lowest-flow-0-more'));
   const flow = (percent / 100) * full;
   const mostPercent = lowest === undefined ? undefined : (0.8 * 100 * lowest) / full;
   const leastPercent = atRest.length < 2 ? undefined : (100 * noiseOf(atRest)) / full;
@@ -138,7 +144,7 @@ export function checkCutOff(
 
 /** How far readings at rest reach above zero: their mean, and three deviations (n − 1) of theirs. */
 export function noiseOf(atRest: readonly number[]): number {
-  if (atRest.length < 2) refuse('Noise needs two readings at rest; ten are better.');
+  if (atRest.length < 2) refuse(say('scaling.noise-needs-two-readings'));
   const mean = atRest.reduce((sum, x) => sum + x, 0) / atRest.length;
   const deviation = Math.sqrt(atRest.reduce((sum, x) => sum + (x - mean) ** 2, 0) / (atRest.length - 1));
   return Math.abs(mean) + DEVIATIONS * deviation;
@@ -171,13 +177,13 @@ export function checkCoil(
   readonly least: number;
   readonly most: number;
   readonly pass: boolean;
-  readonly sentence: string;
+  readonly sentence: Message;
 } {
-  if (!(ohms >= 0)) refuse('A resistance is 0 Ω or more.');
+  if (!(ohms >= 0)) refuse(say('scaling.resistance-0-more'));
   const size = Math.round(millimetres);
   const band =
     COIL_BANDS.find(({ fromMm, toMm }) => size >= fromMm && size <= toMm) ??
-    refuse('A meter has 1 to 3000 mm.');
+    refuse(say('scaling.meter-1-3000-mm'));
   const at20 = ohms / (1 + COPPER_PER_KELVIN * (celsius - 20));
   const { least, most } = band;
   const pass = at20 >= least && at20 <= most;
@@ -188,9 +194,9 @@ export function checkCoil(
     most,
     pass,
     sentence: pass
-      ? `${text}, within ${least} to ${most} Ω for ${size} mm.`
+      ? say('scaling.within-mm', { text, least, most, size })
       : at20 < least
-        ? `${text} is below ${least} Ω: windings touch, or water is in it.`
-        : `${text} is above ${most} Ω: a winding or its lead is broken, or a joint is bad.`,
+        ? say('scaling.below-windings-touch-water', { text, least })
+        : say('scaling.above-winding-lead-broken', { text, most }),
   };
 }

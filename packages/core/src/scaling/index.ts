@@ -1,5 +1,5 @@
 export { disagreementOf } from './agreesAt.ts';
-export { BAND_SETS, bandOf, bandWords, reactionWords, usualBands } from './bands.ts';
+export { BAND_SETS, bandOf, bandWords, isShort, reactionWords, usualBands } from './bands.ts';
 export type { BandName } from './bands.ts';
 export { budgetAt } from './budget.ts';
 export type { Contribution } from './budget.ts';

@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import type { AnalogPort } from '../catalog/index.ts';
 import { exactly, solveWithBands } from '../circuit/index.ts';
 import type { Element, Netlist, Span } from '../circuit/index.ts';
@@ -25,7 +26,7 @@ const mix = (a: number, b: number, share: number): number => a + (b - a) * share
 
 /** Straight pieces between solved states; beyond them the last piece goes on. */
 export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
-  if (knots.length < 2) refuse('A loop needs two solved states.');
+  if (knots.length < 2) refuse(say('scaling.loop-needs-two-solved'));
   const pieceAt = (signal: number): readonly [LoopKnot, LoopKnot] => {
     let i = 0;
     while (i < knots.length - 2 && knots[i + 1]!.signal <= signal) i++;
@@ -72,9 +73,13 @@ function signalFor(knots: readonly LoopKnot[], input: number, unit: string): num
   }
   const text = (n: number): string => `${Number(n.toPrecision(4))} ${unit}`.trim();
   return highest - lowest < slack
-    ? refuse(`The input sees ${text(lowest)} whatever the sensor gives: nothing can be told back from it.`)
+    ? refuse(say('scaling.input-sees-whatever-sensor', { text: text(lowest) }))
     : refuse(
-        `As it is wired, the input never sees ${text(input)}; ${text(lowest)} to ${text(highest)} is what it can see.`,
+        say('scaling.wired-input-never-sees', {
+          text: text(input),
+          text2: text(lowest),
+          text3: text(highest),
+        }),
       );
 }
 

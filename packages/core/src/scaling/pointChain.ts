@@ -1,6 +1,7 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { Range } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
-import { plain } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import { usualBands } from './bands.ts';
@@ -20,7 +21,7 @@ import { standingRange } from './standing.ts';
 import type { StandingRange } from './standing.ts';
 import { usualDisplay } from './usualDisplay.ts';
 
-const found = new WeakMap<Analysis, PointChain | { problem: string } | 'none'>();
+const found = new WeakMap<Analysis, PointChain | { problem: Message } | 'none'>();
 
 /** The chain of a point, from how its parts stand and from the solved loop. Worked out once for an analysis. */
 export function chainOf(analysis: Analysis): PointChain | NoChain {
@@ -42,9 +43,8 @@ function makeChain(analysis: Analysis): PointChain | NoChain {
   const { context, present } = analysis;
   const { point, index } = context;
   const own = present.measured[0]?.own;
-  if (!own) return { problem: `${point.tag} is on no analog input yet. Choose one in Land.` };
-  if (!point.range)
-    return { problem: `${point.tag} has no range yet. Give it one, such as 0 to 6 bar, to scale it.` };
+  if (!own) return { problem: say('scaling.analog-input-yet-choose', { point: point.tag }) };
+  if (!point.range) return { problem: say('scaling.range-yet-give-such', { point: point.tag }) };
   const scaling = point.scaling ?? Scaling.parse({});
   const tables = tablesOf(index.job, point.id);
   let made: PointChain | undefined;
@@ -142,21 +142,13 @@ function notesOf(
   tables: CalibrationTables,
   channel: StandingRange | undefined,
   { module, port: { label } }: OwnPort,
-): string[] {
+): Message[] {
   const settled = settledAfter(scaling);
   const wantsTable = scaling.sensor.shape === 'table' || scaling.controller.shape === 'table';
   return [
     ...notes,
-    ...(channel?.assumed
-      ? [`Nobody looked at the scaling of ${module.tag} ${label} yet; it is taken to be as required.`]
-      : []),
-    ...(settled === undefined
-      ? []
-      : [
-          `A step of the value is read to within 1 % after ${plain(settled / 1000, 2)} s (update and filter).`,
-        ]),
-    ...(wantsTable && tables.points.length < 2
-      ? ['A table is chosen, but none is in force: it is scaled in a straight line until then.']
-      : []),
+    ...(channel?.assumed ? [say('scaling.nobody-looked-scaling-yet', { module: module.tag, label })] : []),
+    ...(settled === undefined ? [] : [say('scaling.step-value-read-within', { settled })]),
+    ...(wantsTable && tables.points.length < 2 ? [say('scaling.table-chosen-none-force')] : []),
   ];
 }

@@ -1,3 +1,4 @@
+import type { Message } from '../messages/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
@@ -13,8 +14,8 @@ export interface PointChain {
   readonly sensed: SensedBy;
   /** The value's range at the sensor, as the chain's first link has it. */
   readonly range: Range;
-  readonly notes: readonly string[];
+  readonly notes: readonly Message[];
 }
 
 /** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */
-export type NoChain = { readonly problem: string } | undefined;
+export type NoChain = { readonly problem: Message } | undefined;

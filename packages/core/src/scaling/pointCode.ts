@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { Chain } from './chain.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { plain } from '../units/index.ts';
@@ -45,14 +47,16 @@ export function codeText(wish: CodeWish, kind: CodeKind): string {
 }
 
 /** The parameters of a ready scaling block, where the controller has one. */
-export function blockParameters(wish: CodeWish): { readonly name: string; readonly value: string }[] {
+export function blockParameters(wish: CodeWish): { readonly name: Message; readonly value: string }[] {
   return [
-    { name: 'Counts at bottom', value: plain(wish.raw.low) },
-    { name: 'Counts at top', value: plain(wish.raw.high) },
-    { name: 'Value at bottom', value: `${wish.value.low} ${wish.value.unit}` },
-    { name: 'Value at top', value: `${wish.value.high} ${wish.value.unit}` },
-    { name: 'Least counts', value: String(wish.raw.least) },
-    { name: 'Most counts', value: String(wish.raw.most) },
-    ...(wish.shape === 'root' ? [{ name: 'Square root, cut', value: `${wish.cut * 100} %` }] : []),
+    { name: say('scaling.counts-bottom'), value: plain(wish.raw.low) },
+    { name: say('scaling.counts-top'), value: plain(wish.raw.high) },
+    { name: say('scaling.value-bottom'), value: `${wish.value.low} ${wish.value.unit}` },
+    { name: say('scaling.value-top'), value: `${wish.value.high} ${wish.value.unit}` },
+    { name: say('scaling.least-counts'), value: String(wish.raw.least) },
+    { name: say('scaling.most-counts'), value: String(wish.raw.most) },
+    ...(wish.shape === 'root'
+      ? [{ name: say('scaling.square-root-cut'), value: `${wish.cut * 100} %` }]
+      : []),
   ];
 }

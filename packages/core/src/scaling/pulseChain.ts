@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { DigitalPort } from '../catalog/index.ts';
 import type { Range, Bands, RawFormat } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
@@ -50,20 +52,19 @@ export const countsPulses = ({ context }: Analysis): boolean => context.output.d
  * sees of them, counts in its gate, and the flow that the program makes of those by its own volume of a pulse.
  * @throws JobProblem where the two volumes or the range make no chain.
  */
-export function pulseChain(analysis: Analysis): PointChain | { readonly problem: string } {
+export function pulseChain(analysis: Analysis): PointChain | { readonly problem: Message } {
   const { context } = analysis;
   const { point, device, index } = context;
   const own = context.ports.find(({ port }) => port.kind === 'digital');
-  if (!own) return { problem: `${point.tag} is on no counter yet. Choose one in Land.` };
+  if (!own) return { problem: say('scaling.counter-yet-choose-land', { point: point.tag }) };
   const { range } = point;
   if (!range || convert(1, range.unit, 'm³/h') === undefined)
-    return { problem: `${point.tag} has no range in a unit of flow yet. Give it one, such as 0 to 40 m³/h.` };
+    return { problem: say('scaling.range-unit-flow-yet', { point: point.tag }) };
   const scaling = point.scaling ?? Scaling.parse({});
   const meter = standing(index, device.id, 'pulseValue');
   const width = Number(standing(index, device.id, 'pulseWidth')?.value ?? 0) / 1000;
   const litres = Number(meter?.value ?? NaN);
-  if (!(litres > 0))
-    return { problem: `The volume of a pulse of ${device.tag} is not known yet. See its sheet.` };
+  if (!(litres > 0)) return { problem: say('scaling.volume-pulse-known-yet', { device: device.tag }) };
   const counter = standing(index, own.module.id, `${own.port.name}.value`);
   const counted = Number(counter?.value ?? litres);
   const gate = (scaling.converter.updateMs ?? USUAL_GATE * 1000) / 1000;
@@ -106,12 +107,11 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
   };
 }
 
-function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number): string[] {
+function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number): Message[] {
   const { device, index, point } = context;
-  const asRequired = (tag: string): string =>
-    `Nobody looked at the volume of a pulse in ${tag} yet; it is taken to be as required.`;
+  const asRequired = (tag: string): Message => say('scaling.nobody-looked-volume-pulse', { tag });
   return [
-    `Pulses are counted for ${plain(gate)} s; one more or less is ${plain(one, 3)} ${point.range!.unit}.`,
+    say('scaling.pulses-counted-s-more', { gate, one, unit: point.range!.unit }),
     ...(standing(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
     ...(standing(index, own.module.id, `${own.port.name}.value`)?.assumed
       ? [asRequired(own.module.tag)]

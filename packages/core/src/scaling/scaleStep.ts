@@ -1,27 +1,44 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { Fingerprint } from '../model/index.ts';
 import { aboutValue } from '../network/index.ts';
-import { plain } from '../units/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
 const SHAPE_WORDS = {
-  linear: 'in a straight line',
-  root: 'as a square root',
-  table: 'by its table',
+  linear: say('scaling.straight-line'),
+  root: say('scaling.square-root'),
+  table: say('scaling.by-its-table'),
 } as const;
 
 /** What the controller is to make of the counts, in a line. */
-export function scalingWords({ chain, scaling }: PointChain): string {
+export function scalingWords({ chain, scaling }: PointChain): Message {
   const { format, range } = chain.converter;
   const { controller } = chain;
-  const times = scaling.controller.multiplier === 1 ? '' : `, times ${plain(scaling.controller.multiplier)}`;
+  const times =
+    scaling.controller.multiplier === 1
+      ? ''
+      : say('scaling.times', { multiplier: scaling.controller.multiplier });
   const from =
     format.kind === 'unit'
-      ? `${format.high} counts for each ${chain.converter.unit}`
-      : `${format.low} to ${format.high} counts over ${plain(range.low)} to ${plain(range.high)} ${chain.converter.unit}`;
-  return `${from} are ${plain(controller.low)} to ${plain(controller.high)} ${controller.unit} ${SHAPE_WORDS[scaling.controller.shape]}${times}`;
+      ? say('scaling.counts-each', { high: format.high, unit: chain.converter.unit })
+      : say('scaling.counts-over', {
+          low: format.low,
+          high: format.high,
+          low2: range.low,
+          high2: range.high,
+          unit: chain.converter.unit,
+        });
+  return say('scaling.are-to', {
+    from,
+    low: controller.low,
+    high: controller.high,
+    unit: controller.unit,
+    shapeWord: SHAPE_WORDS[scaling.controller.shape],
+    times,
+  });
 }
 
 /** What the controller is to hold, as a fingerprint: what its scaling works out to, whatever it comes from. */
@@ -43,9 +60,9 @@ const aboutChain = ({ chain, scaling }: PointChain): Fingerprint => {
 export function scaleStep({ context }: Analysis, made: PointChain): StampedStep {
   const step = {
     key: 'scale.taken',
-    title: `Controller: ${scalingWords(made)}`,
+    title: say('scaling.controller-holds', { scaling: scalingWords(made) }),
     about: aboutChain(made),
-    detail: 'Entered in the controller and read back there.',
+    detail: say('scaling.entered-controller-read-back'),
   };
   const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);
   return stamped ?? { step, changed: [] };

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
@@ -101,15 +102,15 @@ describe('raw formats', () => {
   });
 
   test.each([
-    [{ low: 10, high: 10 }, /more than those at the bottom/],
-    [{ low: 0, high: 100, min: 5 }, /reach the counts at the bottom/],
-    [{ low: 0, high: 100, max: 50 }, /reach the counts at the top/],
-    [{ low: 0, high: 2 ** 26, max: 2 ** 26 }, /24 bits/],
-    [{ low: 0.5 }, /whole numbers/],
-  ])('one of your own is refused: %o', (wrong, says) => {
+    [{ low: 10, high: 10 }, 'model.counts-top-more-those'],
+    [{ low: 0, high: 100, min: 5 }, 'model.converter-must-reach-counts'],
+    [{ low: 0, high: 100, max: 50 }, 'model.converter-must-reach-counts-top'],
+    [{ low: 0, high: 2 ** 26, max: 2 ** 26 }, 'model.most-24-bits-worked'],
+    [{ low: 0.5 }, 'model.counts-whole-numbers'],
+  ])('one of your own is refused: %o', (wrong, code) => {
     const sound = { id: 'own', name: 'Own', kind: 'share', low: 0, high: 100, min: 0, max: 100 };
     const own = Object.assign(sound, wrong);
-    expect(RawFormat.safeParse(own).error?.issues[0]?.message).toMatch(says);
+    expect(RawFormat.safeParse(own).error?.issues[0]?.message).toBe(code);
   });
 });
 
@@ -211,12 +212,12 @@ describe('bands', () => {
   });
 
   test('what a fault is called hangs on what is measured', () => {
-    expect(bandWords('lowFault', 'mA')).toBe('wire break');
-    expect(bandWords('highFault', 'mA')).toBe('short');
+    expect(textOf(bandWords('lowFault', 'mA'))).toBe('wire break');
+    expect(textOf(bandWords('highFault', 'mA'))).toBe('short');
     // An open thermometer has more ohms than any temperature.
-    expect(bandWords('highFault', 'Ω')).toBe('wire break');
-    expect(bandWords('lowFault', 'Ω')).toBe('short');
-    expect(bandWords('under', 'Ω')).toBe('under-range');
+    expect(textOf(bandWords('highFault', 'Ω'))).toBe('wire break');
+    expect(textOf(bandWords('lowFault', 'Ω'))).toBe('short');
+    expect(textOf(bandWords('under', 'Ω'))).toBe('under-range');
   });
 
   const samples = [0, 1, 2, 3, 4, 5].map((at) => ({
@@ -231,15 +232,17 @@ describe('bands', () => {
     expect(valuesOf('hold')).toEqual([0, 0, 0, 0, 0, 50]);
     expect(valuesOf('substitute', 99)).toEqual([0, 0, 0, 99, 99, 50]);
     expect(valuesOf('fail')).toEqual([0, 0, 0, undefined, undefined, 50]);
-    expect(reactionWords({ ...ne43, reaction: 'substitute', substitute: 7 })).toBe(
+    expect(textOf(reactionWords({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
       'after 2 s 7 is put in its place',
     );
   });
 
   test('limits in a wrong order, or without their substitute, are refused', () => {
-    expect(Bands.safeParse({ ...ne43, underAt: 3 }).error?.issues[0]?.message).toContain('in this order');
-    expect(Bands.safeParse({ ...ne43, reaction: 'substitute' }).error?.issues[0]?.message).toContain(
-      'in its place',
+    expect(Bands.safeParse({ ...ne43, underAt: 3 }).error?.issues[0]?.message).toBe(
+      'model.low-high-limits-stand',
+    );
+    expect(Bands.safeParse({ ...ne43, reaction: 'substitute' }).error?.issues[0]?.message).toBe(
+      'model.say-which-value-put',
     );
   });
 });

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
 import type { ResistanceElement } from '../catalog/index.ts';
 import { elementOf } from '../network/index.ts';
@@ -17,7 +19,7 @@ export interface SensedBy {
   readonly part: SensorPart;
   readonly levelOf: (signal: number) => number;
   readonly signalOf: (level: number) => number;
-  readonly notes: readonly string[];
+  readonly notes: readonly Message[];
 }
 
 /** Temperature of the cold junction at which a couple is reckoned, °C: the circuit takes it as compensated. */
@@ -113,12 +115,12 @@ function coupleSensor(
   return {
     part: {
       ...named(context, range),
-      label: `${context.device.tag} type ${letter}`,
+      label: say('scaling.type', { device: context.device.tag, letter }),
       curve,
       signal: { unit: 'mV', low: curve.at(range.low), high: curve.at(range.high) },
     },
     ...levels(0, millivolts),
-    notes: [`The terminals of the input are taken to be at ${COLD_JUNCTION} °C.`],
+    notes: [say('scaling.terminals-input-taken-c', { coldJunction: COLD_JUNCTION })],
   };
 }
 
@@ -155,11 +157,9 @@ function transmitter(
     },
     ...levels(signal.low, signal.high),
     notes: [
-      ...(own.assumed
-        ? [`Nobody looked at the range in ${device.tag} yet; it is taken to be as required.`]
-        : []),
+      ...(own.assumed ? [say('scaling.nobody-looked-range-yet', { device: device.tag })] : []),
       ...(off?.value === 'off' && !off.assumed
-        ? [`The current output of ${device.tag} stands at off: it gives nothing until it is switched on.`]
+        ? [say('scaling.current-output-stands-off', { device: device.tag })]
         : []),
     ],
   };

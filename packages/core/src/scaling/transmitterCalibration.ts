@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 import type { CalibrationOf, Reference } from '../model/index.ts';
 import { straight } from './curve.ts';
@@ -36,7 +38,7 @@ export function injectionPoints(
   const line = straight(0, injects.low, 100, injects.high);
   const out = straight(0, gives.low, 100, gives.high);
   if (injects.low === injects.high || gives.low === gives.high)
-    refuse('A range of zero cannot be calibrated: its two ends must differ.');
+    refuse(say('scaling.range-zero-calibrated-two'));
   const allowed = (limitPercent / 100) * Math.abs(gives.high - gives.low);
   return shares.map((share) => {
     const wanted = out.at(share);
@@ -71,7 +73,7 @@ export interface CalibrationOutcome {
   /** How many times better than the limit the reference is, at its worst reading. */
   readonly ratio: number;
   /** Output with the sensor opened, as it should be. */
-  readonly burnout?: { readonly pass: boolean; readonly sentence: string };
+  readonly burnout?: { readonly pass: boolean; readonly sentence: Message };
   readonly pass: boolean;
 }
 
@@ -93,9 +95,9 @@ export function judgeCalibration(
   readings: readonly { readonly share: number; readonly injected: number; readonly read: number }[],
   wantedOf: (injected: number) => number = straight(injects.low, gives.low, injects.high, gives.high).at,
 ): CalibrationOutcome {
-  if (!readings.length) refuse('Enter at least one reading.');
+  if (!readings.length) refuse(say('scaling.enter-least-reading'));
   const span = Math.abs(gives.high - gives.low);
-  if (!(span > 0)) refuse('A range of zero cannot be calibrated: its two ends must differ.');
+  if (!(span > 0)) refuse(say('scaling.range-zero-calibrated-two'));
   const judged = readings.map(({ share, injected, read }): JudgedReading => {
     const wanted = wantedOf(injected);
     const error = read - wanted;
@@ -158,20 +160,23 @@ const FAULT = { low: 3.6, high: 21 };
 function judgeBurnout(
   { wanted, read }: NonNullable<CalibrationOf<'transmitter'>['burnout']>,
   { unit }: SideRange,
-): { pass: boolean; sentence: string } {
+): { pass: boolean; sentence: Message } {
   if (unit !== 'mA')
     return {
       pass: true,
-      sentence: `${read} ${unit} with the sensor opened; no standard says what it must be.`,
+      sentence: say('scaling.sensor-opened-standard-says', { read, unit }),
     };
   const goes = read >= FAULT.high ? 'high' : read <= FAULT.low ? 'low' : 'nowhere';
   const pass = goes === wanted;
-  const limit = wanted === 'low' ? `${FAULT.low} mA or less` : `${FAULT.high} mA or more`;
-  const words = goes === 'nowhere' ? 'stays where it looks like a value' : `goes ${goes}`;
+  const limit =
+    wanted === 'low'
+      ? say('scaling.ma-less', { low: FAULT.low })
+      : say('scaling.ma-more', { high: FAULT.high });
+  const words = goes === 'nowhere' ? say('scaling.stays-where-looks-like') : say('scaling.goes', { goes });
   return {
     pass,
     sentence: pass
-      ? `With the sensor opened it ${words}, as wanted: ${read} mA.`
-      : `With the sensor opened it ${words} (${read} mA); wanted is ${wanted}, ${limit}.`,
+      ? say('scaling.sensor-opened-wanted-ma', { words, read })
+      : say('scaling.sensor-opened-ma-wanted', { words, read, wanted, limit }),
   };
 }

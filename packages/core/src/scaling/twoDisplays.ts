@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 
 /** What two displays showed at the same moment. */
@@ -41,22 +42,19 @@ const toStep = (value: number, step: number): number =>
  * @throws JobProblem for no pair, pairs that do not make a line, or a line that turns the display round.
  */
 export function reconcile(pairs: readonly DisplayPair[], was: DisplaySpan, step: number): Reconciled {
-  if (!pairs.length) refuse('Enter what both displays show at the same moment.');
+  if (!pairs.length) refuse(say('scaling.enter-what-both-displays'));
   if (!pairs.every(({ first, second }) => Number.isFinite(first) && Number.isFinite(second)))
-    refuse('Each pair needs two numbers.');
-  if (was.low === was.high) refuse('A span of zero cannot be changed: its two ends must differ.');
-  if (!(step > 0)) refuse('The step of what can be set is above 0.');
+    refuse(say('scaling.each-pair-needs-two'));
+  if (was.low === was.high) refuse(say('scaling.span-zero-changed-two'));
+  if (!(step > 0)) refuse(say('scaling.step-what-set-above'));
   const { factor, offset } = pairs.length === 1 ? throughZero(pairs[0]!, was) : leastSquares(pairs);
-  if (!(factor > 0))
-    refuse(
-      'When the first display rises, the second must rise too. Check the pairs, or the sign of the signal.',
-    );
+  if (!(factor > 0)) refuse(say('scaling.when-first-display-rises'));
   // The second shows s = low + x (high − low) of the same x; it is to show (s − offset) / factor.
   const becomes = {
     low: toStep((was.low - offset) / factor, step),
     high: toStep((was.high - offset) / factor, step),
   };
-  if (becomes.low === becomes.high) refuse('With that step both ends would be the same. Use a finer one.');
+  if (becomes.low === becomes.high) refuse(say('scaling.step-both-ends-same'));
   const shows = (second: number): number =>
     becomes.low + ((second - was.low) / (was.high - was.low)) * (becomes.high - becomes.low);
   const after = pairs.map((pair) => ({
@@ -82,8 +80,7 @@ function throughZero(
   { first, second }: DisplayPair,
   { low }: DisplaySpan,
 ): { factor: number; offset: number } {
-  if (first === low)
-    refuse(`A single pair at the bottom of the span says nothing of its top. Take one well above ${low}.`);
+  if (first === low) refuse(say('scaling.single-pair-bottom-span', { low }));
   const factor = (second - low) / (first - low);
   return { factor, offset: low - factor * low };
 }
@@ -98,7 +95,7 @@ function leastSquares(pairs: readonly DisplayPair[]): { factor: number; offset: 
     square += (first - meanFirst) ** 2;
     product += (first - meanFirst) * (second - meanSecond);
   }
-  if (square === 0) refuse('All pairs show the same value: take them at different values, far apart.');
+  if (square === 0) refuse(say('scaling.all-pairs-show-same'));
   const factor = product / square;
   return { factor, offset: meanSecond - factor * meanFirst };
 }

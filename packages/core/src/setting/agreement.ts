@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { terminalWithRole } from '../catalog/index.ts';
 import { convert, plain } from '../units/index.ts';
 import { contextOf } from '../network/index.ts';
@@ -8,17 +10,17 @@ import type { Sheet, SheetLine } from './sheet.ts';
 /** One side of something that several must agree on. */
 interface AgreeingSide {
   readonly tag: string;
-  readonly where: string;
-  readonly value: string;
+  readonly where: Text;
+  readonly value: Text;
 }
 
 /** Something that several parts of a point must agree on, as far as it is known. */
 export interface Agreement {
-  readonly subject: string;
+  readonly subject: Message;
   readonly sides: readonly AgreeingSide[];
   /** `unknown` while one of them was not looked at. */
   readonly state: 'agree' | 'differ' | 'unknown';
-  readonly sentence: string;
+  readonly sentence: Text;
 }
 
 interface Found {
@@ -45,8 +47,8 @@ const find = (sheets: readonly Sheet[], name: string): Found[] =>
     sheet.lines.filter(({ parameter }) => endsWith(parameter.key, name)).map((line) => ({ sheet, line })),
   );
 
-const shown = ({ line }: Found): string =>
-  line.present ? lineWords(line, line.present.value) : 'not looked at';
+const shown = ({ line }: Found): Text =>
+  line.present ? lineWords(line, line.present.value) : say('setting.not-looked-at');
 
 const sideOf = (found: Found): AgreeingSide => ({
   tag: found.sheet.tag,
@@ -55,17 +57,17 @@ const sideOf = (found: Found): AgreeingSide => ({
 });
 
 function agreement(
-  subject: string,
+  subject: Message,
   sides: AgreeingSide[],
   known: boolean,
   same: boolean,
-  differ: string,
+  differ: Message,
 ): Agreement {
   if (known && !same) return { subject, sides, state: 'differ', sentence: differ };
   const state = known ? 'agree' : 'unknown';
   const words = {
-    agree: `${subject} agrees everywhere.`,
-    unknown: `${subject}: not all of them were looked at yet.`,
+    agree: say('setting.agrees-everywhere', { subject }),
+    unknown: say('setting.all-them-looked-yet', { subject }),
   };
   return { subject, sides, state, sentence: words[state] };
 }
@@ -78,10 +80,10 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
   return (['low', 'high'] as const).flatMap((end) => {
     const lines = find(sheets, end);
     if (lines.length < 2) return [];
-    const subject = end === 'low' ? 'Bottom of the range' : 'Top of the range';
+    const subject = end === 'low' ? say('setting.bottom-range') : say('setting.top-range');
     const own: AgreeingSide = {
       tag: point.tag,
-      where: 'range of the point',
+      where: say('setting.range-point'),
       value: `${plain(range[end])} ${range.unit}`,
     };
     const wrong = lines.filter((found) => {
@@ -99,7 +101,13 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
         [own, ...lines.map((found) => ({ ...sideOf(found), value: withUnit(found) }))],
         known,
         wrong.length === 0,
-        `${wrong.map((found) => `${found.sheet.tag} ends its range at ${withUnit(found)}`).join(', ')}; the point’s is ${plain(range[end])} ${range.unit}. Every value between would be shown wrongly.`,
+        say('setting.point-every-value-between', {
+          wrong: wrong.map((found) =>
+            say('setting.ends-range-at', { sheet: found.sheet.tag, range: withUnit(found) }),
+          ),
+          range: range[end],
+          unit: range.unit,
+        }),
       ),
     ];
   });
@@ -108,8 +116,10 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
 /** The unit in which what stands at a line counts. */
 const unitNow = ({ unit, presentUnit }: SheetLine): string => presentUnit ?? unit;
 
-const withUnit = ({ line }: Found): string =>
-  line.present ? `${line.present.value} ${unitNow(line)}` : 'not looked at';
+const withUnit = ({ line }: Found): Text =>
+  line.present
+    ? say('text.words', { parts: [line.present.value, unitNow(line)] })
+    : say('setting.not-looked-at');
 
 /** Switch, parameter and signal of an analog input. */
 function signalAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet[]): Agreement[] {
@@ -130,11 +140,21 @@ function signalAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
   ];
   return [
     agreement(
-      'Signal, switch and parameter',
+      say('setting.signal-switch-parameter'),
       sides,
       known || wrong.length > 0,
       wrong.length === 0,
-      `${device.tag} gives ${signal}, but ${wrong.map((found) => `${found.sheet.tag} stands at ${shown(found)} (${found.line.parameter.label.toLowerCase()})`).join(' and ')}. Land shows what it would read.`,
+      say('setting.gives-land-shows-what', {
+        device: device.tag,
+        signal,
+        wrong: wrong.map((found) =>
+          say('setting.stands-at', {
+            sheet: found.sheet.tag,
+            shown: shown(found),
+            label: found.line.parameter.label,
+          }),
+        ),
+      }),
     ),
   ];
 }
@@ -154,11 +174,16 @@ function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
   ];
   return [
     agreement(
-      'Output kind and input group',
+      say('setting.output-kind-input-group'),
       sides,
       present !== undefined,
       same,
-      `${output.sheet.tag} is set to ${shown(output)}; ${required.from}, so it must be ${lineWords(output.line, required.value)}.`,
+      say('setting.set-must', {
+        sheet: output.sheet.tag,
+        shown: shown(output),
+        from: required.from,
+        line: lineWords(output.line, required.value),
+      }),
     ),
   ];
 }
@@ -176,13 +201,16 @@ function currentAgreement(index: JobIndex, pointId: string, sheets: readonly She
   const same = wired ? present?.value === signal : off;
   return [
     agreement(
-      'Current output and its wire',
-      [{ tag: device.tag, where: terminal.name, value: wired ? 'wired' : 'not wired' }, sideOf(current)],
+      say('setting.current-output-wire'),
+      [
+        { tag: device.tag, where: terminal.name, value: wired ? 'wired' : say('setting.not-wired') },
+        sideOf(current),
+      ],
       present !== undefined,
       same,
       wired
-        ? `${terminal.name} is wired, but the current output stands at ${shown(current)}. Nothing comes out that the input knows.`
-        : `The current output is on, but ${terminal.name} is not wired; many meters then show a fault.`,
+        ? say('setting.wired-current-output-stands', { terminalName: terminal.name, shown: shown(current) })
+        : say('setting.current-output-wired-many', { terminalName: terminal.name }),
     ),
   ];
 }
@@ -193,11 +221,11 @@ function memoryAgreement(sheets: readonly Sheet[]): Agreement[] {
   const { present } = memory.line;
   return [
     agreement(
-      'Memory module and settings',
+      say('setting.memory-module-settings'),
       [sideOf(memory)],
       present !== undefined,
       present?.value === 'fitted',
-      `The memory module of ${memory.sheet.tag} is missing: size, factor and all settings are lost at the next power-down. A display in factory units is the sign.`,
+      say('setting.memory-module-missing-size', { sheet: memory.sheet.tag }),
     ),
   ];
 }

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { ethernetFaults, ipv4Text, nameProblems, parseIpv4, prefixOf } from './ethernetPlan.ts';
 import type { Participant } from './ethernetPlan.ts';
@@ -11,7 +12,9 @@ const one = (tag: string, last: number, more: Partial<Participant> = {}): Partic
 });
 const PANEL = [one('PLC', 1), one('DRV', 11), one('PANEL', 20), one('LAPTOP', 99)];
 const faults = (...more: Participant[]): string[] =>
-  ethernetFaults([...PANEL, ...more]).map(({ sentence }) => sentence);
+  ethernetFaults([...PANEL, ...more])
+    .map(({ sentence }) => sentence)
+    .map(textOf);
 
 test('a plan in order has nothing against it', () => {
   expect(
@@ -68,7 +71,7 @@ test.each([
 ])('the name %s', (name, words) => {
   const found = nameProblems(name);
   expect(found).toHaveLength(words.length);
-  words.forEach((pattern, i) => expect(found[i]).toMatch(pattern));
+  words.forEach((pattern, i) => expect(textOf(found[i])).toMatch(pattern));
 });
 
 test('every address is read and written the same; every prefix has its mask', () => {
@@ -90,7 +93,9 @@ test('two are told apart exactly when their networks differ', () => {
   fc.assert(
     fc.property(host, host, ([a, b], [c, d]) => {
       const pair = [one('A', b, { address: `10.0.${a}.${b}` }), one('B', d, { address: `10.0.${c}.${d}` })];
-      const apart = ethernetFaults(pair).some(({ sentence }) => /do not see each other/.test(sentence));
+      const apart = ethernetFaults(pair).some(({ sentence }) =>
+        /do not see each other/.test(textOf(sentence)),
+      );
       expect(apart).toBe(a !== c);
     }),
   );

@@ -1,3 +1,5 @@
+import { sameMessage, say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 /** A participant of a network as planned; the office router and the laptop are participants too. */
 export interface Participant {
   readonly id: string;
@@ -12,7 +14,7 @@ export interface Participant {
 /** Something in a plan that would not work, and whom it concerns. */
 export interface PlanFault {
   readonly tags: readonly string[];
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 /** An IPv4 address as a number, or nothing where the text is none (RFC 791; four decimal parts without leading noughts). */
@@ -55,75 +57,70 @@ export function ethernetFaults(participants: readonly Participant[]): PlanFault[
     ...twice(
       known,
       ({ ip }) => String(ip),
-      (tags, { address }) => `${listed(tags)} have the same address ${address}.`,
+      (tags, { address }) => say('fieldbus.same-address', { tags, address }),
     ),
     ...twice(
       known.filter(({ name }) => name),
       ({ name }) => name!.toLowerCase(),
-      (tags, { name }) => `${listed(tags)} have the same name ${name}.`,
+      (tags, { name }) => say('fieldbus.same-name', { tags, name }),
     ),
     ...apart(known),
   ];
 }
 
-const listed = (tags: readonly string[]): string =>
-  tags.length > 1 ? `${tags.slice(0, -1).join(', ')} and ${tags.at(-1)}` : (tags[0] ?? '');
-
 function ownFaults({ tag, address, mask, gateway, name }: Participant): PlanFault[] {
-  const fault = (sentence: string): PlanFault => ({ tags: [tag], sentence });
+  const fault = (sentence: Message): PlanFault => ({ tags: [tag], sentence });
   const ip = parseIpv4(address);
   const prefix = prefixOf(mask);
-  if (ip === undefined)
-    return [fault(`${tag}: “${address}” is no address. Four numbers from 0 to 255, such as 192.168.0.10.`)];
-  if (prefix === undefined) return [fault(`${tag}: “${mask}” is no mask. Such as 255.255.255.0, or /24.`)];
+  if (ip === undefined) return [fault(say('fieldbus.address-four-numbers-0', { tag, address }))];
+  if (prefix === undefined) return [fault(say('fieldbus.mask-such-255-255', { tag, mask }))];
   const faults: PlanFault[] = [];
   const network = networkOf(ip, prefix);
   const last = (network | (~maskOf(prefix) >>> 0)) >>> 0;
   if (prefix <= 30 && ip === network)
-    faults.push(fault(`${tag}: ${address} is the network itself, no participant.`));
+    faults.push(fault(say('fieldbus.network-itself-participant', { tag, address })));
   if (prefix <= 30 && ip === last)
-    faults.push(fault(`${tag}: ${address} speaks to all of the network, and is nobody’s own.`));
+    faults.push(fault(say('fieldbus.speaks-all-network-nobody', { tag, address })));
   if (ip >>> 24 === 127 || ip >>> 28 === 14 || ip === 0)
-    faults.push(fault(`${tag}: ${address} is reserved (RFC 6890) and cannot be given to a device.`));
+    faults.push(fault(say('fieldbus.reserved-rfc-6890-given', { tag, address })));
   const way = gateway ? parseIpv4(gateway) : undefined;
-  if (gateway && way === undefined) faults.push(fault(`${tag}: its gateway “${gateway}” is no address.`));
+  if (gateway && way === undefined) faults.push(fault(say('fieldbus.gateway-address', { tag, gateway })));
   else if (way !== undefined && networkOf(way, prefix) !== network)
     faults.push(
-      fault(`${tag}: its gateway ${gateway} lies outside its own network ${ipv4Text(network)}/${prefix}.`),
+      fault(say('fieldbus.gateway-lies-outside-own', { tag, gateway, ipv4: ipv4Text(network), prefix })),
     );
-  else if (way === ip) faults.push(fault(`${tag}: its gateway is itself.`));
-  return [...faults, ...nameProblems(name).map((words) => fault(`${tag}: ${words}`))];
+  else if (way === ip) faults.push(fault(say('fieldbus.gateway-itself', { tag })));
+  return [
+    ...faults,
+    ...nameProblems(name).map((words) => fault(say('text.colon', { name: tag, text: words }))),
+  ];
 }
 
 /**
  * What is wrong with a station's name: labels of 1 to 63 small letters, digits and dashes, joined by points, no dash at
  * an end, at most 240 signs, not like an address (IEC 61158-6-10, 4.3.1.4.15, after RFC 5890).
  */
-export function nameProblems(name: string | undefined): string[] {
+export function nameProblems(name: string | undefined): Message[] {
   if (name === undefined || name === '') return [];
-  const problems: string[] = [];
-  if (name.length > 240) problems.push(`its name has ${name.length} signs; 240 are allowed.`);
-  if (parseIpv4(name) !== undefined) problems.push(`its name “${name}” reads like an address.`);
+  const problems: Message[] = [];
+  if (name.length > 240) problems.push(say('fieldbus.name-signs-240-allowed', { name: name.length }));
+  if (parseIpv4(name) !== undefined) problems.push(say('fieldbus.name-reads-like-address', { name }));
   for (const label of name.split('.')) {
-    if (label === '') problems.push(`its name “${name}” has an empty part between points.`);
-    else if (label.length > 63)
-      problems.push(`a part of its name has ${label.length} signs; 63 are allowed.`);
-    else if (/[A-Z]/.test(label))
-      problems.push(`its name “${name}” has capital letters; use ${name.toLowerCase()}.`);
-    else if (!/^[a-z0-9-]+$/.test(label))
-      problems.push(`its name “${name}” has signs other than letters, digits and dashes.`);
+    if (label === '') problems.push(say('fieldbus.name-empty-part-between', { name }));
+    else if (label.length > 63) problems.push(say('fieldbus.part-name-signs-63', { label: label.length }));
+    else if (/[A-Z]/.test(label)) problems.push(say('fieldbus.name-capital-letters-use', { name }));
+    else if (!/^[a-z0-9-]+$/.test(label)) problems.push(say('fieldbus.name-signs-other-letters', { name }));
     else if (label.startsWith('-') || label.endsWith('-'))
-      problems.push(`a part of its name “${name}” begins or ends with a dash.`);
-    else if (/^port-\d{3}(-\d{5})?$/.test(label))
-      problems.push(`its name “${name}” is of the form that ports have.`);
+      problems.push(say('fieldbus.part-name-begins-ends', { name }));
+    else if (/^port-\d{3}(-\d{5})?$/.test(label)) problems.push(say('fieldbus.name-form-ports', { name }));
   }
-  return [...new Set(problems)];
+  return problems.filter((one, i) => problems.findIndex((other) => sameMessage(one, other)) === i);
 }
 
 function twice<T extends Participant>(
   rows: readonly T[],
   keyOf: (row: T) => string,
-  words: (tags: string[], first: T) => string,
+  words: (tags: string[], first: T) => Message,
 ): PlanFault[] {
   const groups = new Map<string, T[]>();
   for (const row of rows) groups.set(keyOf(row), [...(groups.get(keyOf(row)) ?? []), row]);
@@ -147,6 +144,6 @@ function apart(rows: readonly (Participant & { ip: number; prefix: number })[]):
     .filter((row) => keyOf(row) !== main)
     .map((row) => ({
       tags: [row.tag],
-      sentence: `${row.tag} lies in ${keyOf(row)}, the others in ${main}: they do not see each other.`,
+      sentence: say('fieldbus.lies-others-they-do', { row: row.tag, keyOf: keyOf(row), main }),
     }));
 }

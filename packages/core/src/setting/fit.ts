@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { FitCheck, PlateFact } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
 import { parseIn, plain } from '../units/index.ts';
@@ -16,10 +18,10 @@ export function fitSteps(index: JobIndex, point: Point): StampedStep[] {
     point.id,
     checks.map((check) => ({
       key: keyOf(check),
-      title: check.title,
+      title: say('step.fit', { check: check.title }),
       about: {},
-      detail: check.reason,
-      ...(check.caution && { caution: check.caution }),
+      detail: say('step.fit-reason', { reason: check.reason }),
+      ...(check.caution && { caution: say('step.own-caution', { caution: check.caution }) }),
     })),
   );
 }
@@ -50,16 +52,16 @@ export function plateLines(index: JobIndex, point: Point): PlateLine[] {
 export function plateProblem(
   { label, kind, unit = '', least, most, choices }: PlateFact,
   typed: string,
-): string | undefined {
+): Text | undefined {
   if (typed.trim() === '' || kind === 'text') return undefined;
   if (kind === 'choice')
-    return choices?.some(({ value }) => value === typed) ? undefined : `${label}: choose one of the list.`;
+    return choices?.some(({ value }) => value === typed) ? undefined : say('setting.choose-list', { label });
   const read = parseIn(typed, unit);
-  if (!read.ok) return `${label}: ${read.problem}`;
+  if (!read.ok) return say('text.colon', { name: label, text: read.problem });
   const words = (end: number): string => `${plain(end)}${unit && ` ${unit}`}`;
   if (least !== undefined && read.value < least)
-    return `${label}: ${words(least)} or more; this is ${words(read.value)}.`;
+    return say('setting.or-more-this-is', { label, words: words(least), words2: words(read.value) });
   if (most !== undefined && read.value > most)
-    return `${label}: ${words(most)} or less; this is ${words(read.value)}.`;
+    return say('setting.or-less-this-is', { label, words: words(most), words2: words(read.value) });
   return undefined;
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { EthernetPlan, NetworkMember } from '../model/index.ts';
 import { ethernetFaults } from './ethernetPlan.ts';
 import type { PlanFault } from './ethernetPlan.ts';
@@ -12,14 +14,14 @@ function stationFaults({ tag, role, name, nameOnDevice, file }: NetworkMember): 
   if (file === 'missing')
     faults.push({
       tags: [tag],
-      sentence: `${tag}: its description file is not installed in the controller’s project; the controller cannot address it.`,
+      sentence: say('fieldbus.description-file-installed-controller', { tag }),
     });
   if (role === 'device' && name && nameOnDevice !== undefined && nameOnDevice !== name)
     faults.push({
       tags: [tag],
       sentence: nameOnDevice
-        ? `${tag} has the name ${nameOnDevice}; the project looks for ${name}.`
-        : `${tag} has no name of its own yet; the project looks for ${name}.`,
+        ? say('fieldbus.name-project-looks', { tag, nameOnDevice, name })
+        : say('fieldbus.name-own-yet-project', { tag, name }),
     });
   return faults;
 }
@@ -27,70 +29,81 @@ function stationFaults({ tag, role, name, nameOnDevice, file }: NetworkMember): 
 /** One step of commissioning a network, with the caution that belongs there. */
 export interface NetworkStep {
   readonly key: string;
-  readonly title: string;
-  readonly detail?: string;
-  readonly caution?: string;
+  readonly title: Message;
+  readonly detail?: Message;
+  readonly caution?: Message;
 }
 
 const inList = (members: readonly NetworkMember[]): string => members.map(({ tag }) => tag).join(', ');
 
+const withRole = ({ members }: EthernetPlan, role: NetworkMember['role']): NetworkMember[] =>
+  members.filter((member) => member.role === role);
+
 /** The order in which a network is brought up: plan, own machine, one device after the other, project, test. */
 export function networkSteps(plan: EthernetPlan): NetworkStep[] {
-  const { members } = plan;
-  const faults = networkFaults(plan);
-  const of = (role: NetworkMember['role']): NetworkMember[] =>
-    members.filter((member) => member.role === role);
-  const files = members.filter(({ file }) => file !== 'not needed');
-  const laptop = of('laptop')[0];
+  const controllers = withRole(plan, 'controller');
   return [
-    {
-      key: 'plan',
-      title: faults.length ? `Clear what the plan says: ${faults.length} to mend` : 'Plan without faults',
-      detail: 'Before anything is plugged in: an address used twice takes down both.',
-    },
-    ...(laptop
-      ? [
-          {
-            key: 'laptop',
-            title: `Give ${laptop.tag} ${laptop.address}, mask ${laptop.mask}; wireless off`,
-            detail: 'Two networks on one laptop send the answer the wrong way.',
-          },
-        ]
-      : []),
-    ...(of('router').length
-      ? [
-          {
-            key: 'router',
-            title: `See that ${inList(of('router'))} gives out no addresses that are in the plan`,
-            detail: 'An address that is given out today is used twice tomorrow.',
-          },
-        ]
-      : []),
-    ...(files.length
-      ? [{ key: 'files', title: `Install the description files of ${inList(files)} in the project` }]
-      : []),
-    ...of('device').map((member) => ({
+    ...beforeAnything(plan),
+    ...withRole(plan, 'device').map((member) => ({
       key: `device-${member.id}`,
-      title: `Plug in ${member.tag} alone; give it ${member.address}${member.name ? ` and the name ${member.name}` : ''}`,
-      detail: 'One at a time: new devices all come with the same address or none.',
+      title: say('fieldbus.plug-alone-give', {
+        member: member.tag,
+        address: member.address,
+        memberName: member.name,
+      }),
+      detail: say('fieldbus.time-new-devices-all'),
     })),
-    ...of('panel screen').map((member) => ({
+    ...withRole(plan, 'panel screen').map((member) => ({
       key: `screen-${member.id}`,
-      title: `Give ${member.tag} ${member.address}`,
+      title: say('fieldbus.give', { member: member.tag, address: member.address }),
     })),
-    ...(of('controller').length
+    ...(controllers.length
       ? [
           {
             key: 'controller',
-            title: `Load the project into ${inList(of('controller'))}; names and addresses as planned`,
-            caution: 'The machine can start when the controller runs. Keep people clear.',
+            title: say('fieldbus.load-project-into-names', { tags: inList(controllers) }),
+            caution: say('fieldbus.machine-start-when-controller'),
           },
         ]
       : []),
     {
       key: 'test',
-      title: 'Reach every address from the laptop, then every device from the controller',
-      detail: 'Unplug one: the controller must say which.',
+      title: say('fieldbus.reach-every-address-laptop'),
+      detail: say('fieldbus.unplug-controller-must-say'),
     },
   ];
+}
+
+/** What is seen to before the first device is plugged in. */
+function beforeAnything(plan: EthernetPlan): NetworkStep[] {
+  const faults = networkFaults(plan);
+  const files = plan.members.filter(({ file }) => file !== 'not needed');
+  const routers = withRole(plan, 'router');
+  const steps: NetworkStep[] = [
+    {
+      key: 'plan',
+      title: faults.length
+        ? say('fieldbus.clear-what-plan-says', { faults: faults.length })
+        : say('fieldbus.plan-without-faults'),
+      detail: say('fieldbus.before-anything-plugged-address'),
+    },
+  ];
+  for (const { tag: laptop, address, mask } of withRole(plan, 'laptop').slice(0, 1))
+    steps.push({
+      key: 'laptop',
+      title: say('fieldbus.give-mask-wireless-off', { laptop, address, mask }),
+      detail: say('fieldbus.two-networks-laptop-send'),
+    });
+  if (routers.length)
+    steps.push({
+      key: 'router',
+      title: say('fieldbus.see-gives-out-addresses', { tags: inList(routers) }),
+      detail: say('fieldbus.address-given-out-today'),
+    });
+  if (files.length)
+    steps.push({
+      key: 'files',
+      title: say('fieldbus.install-description-files-project', { tags: inList(files) }),
+    });
+  return steps;
 }

@@ -1,3 +1,4 @@
+import { say } from '../messages/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { wipesIt } from '../job/index.ts';
@@ -35,7 +36,7 @@ function findOrder(parameters: readonly Parameter[]): Parameter[] {
       throw new JobProblem([
         {
           path: '',
-          message: `These parameters hang on one another in a ring: ${left.map(({ label }) => label).join(', ')}.`,
+          message: say('setting.these-parameters-hang-another', { left: left.map(({ label }) => label) }),
         },
       ]);
     ordered.push(...left.splice(at, 1));

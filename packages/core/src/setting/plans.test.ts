@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
 import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
 import { BusPlan } from '../model/busPlan.ts';
@@ -16,9 +17,11 @@ import { serialFaults } from './serialLine.ts';
 import { sheetOf } from './sheet.ts';
 
 const states = (job: JobContent): Record<string, string> =>
-  Object.fromEntries(agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [subject, state]));
+  Object.fromEntries(
+    agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [textOf(subject), state]),
+  );
 const sentence = (job: JobContent, subject: string): string =>
-  agreementsOf(new JobIndex(job), 'ft-1').find((a) => a.subject === subject)!.sentence;
+  textOf(agreementsOf(new JobIndex(job), 'ft-1').find((a) => textOf(a.subject) === subject)!.sentence);
 
 describe('what must agree with what', () => {
   test('is unknown until both sides were looked at, then agrees or differs', () => {
@@ -97,7 +100,7 @@ describe('a sheet as a file', () => {
       /line 2: FT-1 has no parameter “speed”/,
     ],
     ['another tag', 'Tag,Key,As left\r\nXX-9,size,3', /no sheet of “XX-9”/],
-    ['a value out of range', 'Tag,Key,As left\r\nFT-1,size,-3', /line 2: Pipe size: 1 to 3000 mm/],
+    ['a value out of range', 'Tag,Key,As left\r\nFT-1,size,-3', /line 2: Pipe size: 1 to 3000\smm/],
     ['no key', 'Tag,As left\r\nFT-1,3', /lacks the column Key/],
     ['broken JSON', '{"format":', /not JSON/],
     ['another JSON', '{"format":"x"}', /keypost-sheet/],
@@ -144,7 +147,7 @@ describe('name-plate', () => {
   ])('%s %s is refused', (key, typed, words) => {
     const job = meterJob();
     const { fact } = plateLines(new JobIndex(job), job.points[0]!).find((line) => line.fact.key === key)!;
-    expect(plateProblem(fact, typed)).toMatch(words);
+    expect(textOf(plateProblem(fact, typed))).toMatch(words);
   });
 });
 
@@ -182,8 +185,8 @@ describe('a port plan', () => {
 
   test('says what is missing while there is none', () => {
     const [, port] = portPlan(new JobIndex(withDevice(false)), 'i');
-    expect(port!.problem).toMatch(/no description file/);
-    expect(port!.sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem).toMatch(
+    expect(textOf(port!.problem)).toMatch(/no description file/);
+    expect(textOf(port!.sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem)).toMatch(
       /no description file yet/,
     );
   });
@@ -235,14 +238,16 @@ test('a serial plan: as it is set rather than as it is planned, and both schools
     { kind: 'setPlan', plan: serial },
   );
   const faults = (j: JobContent): string[] =>
-    serialFaults(lineOf(planAsSet(new JobIndex(j), serial))).map(({ sentence: words }) => words);
+    serialFaults(lineOf(planAsSet(new JobIndex(j), serial)))
+      .map(({ sentence: words }) => words)
+      .map(textOf);
   expect(faults(job)).toEqual([]);
   const set = entered(job, 'found', { baud: '9600', frame: '8N2', terminator: 'off' }, 'px-1-b');
   expect(faults(set).join(' ')).toMatch(/9600 baud.*no parity and 2 stop bits.*B is at an end of the line/);
-  expect(namingSentence(serial)).toMatch(/D1 at A, A at B/);
+  expect(textOf(namingSentence(serial))).toMatch(/D1 at A, A at B/);
   expect(
     sheetOf(new JobIndex(job), 'px-1-b').lines.find(({ parameter }) => parameter.key === 'frame')?.required,
-  ).toMatchObject({ value: '8E1', from: 'plan of L' });
+  ).toMatchObject({ value: '8E1', from: say('setting.plan-of', { plan: 'L' }) });
 });
 
 test('a network plan: files, names, and the order of bringing it up', () => {
@@ -265,12 +270,16 @@ test('a network plan: files, names, and the order of bringing it up', () => {
       { id: 'p', tag: 'LAP', role: 'laptop', address: '10.0.0.5', mask: '/24' },
     ],
   }) as EthernetPlan;
-  expect(networkFaults(plan).map(({ sentence: words }) => words)).toEqual([
+  expect(
+    networkFaults(plan)
+      .map(({ sentence: words }) => words)
+      .map(textOf),
+  ).toEqual([
     expect.stringMatching(/DRV and LAP have the same address/),
     expect.stringMatching(/description file is not installed/),
     expect.stringMatching(/has the name pump; the project looks for drv/),
   ]);
   const keys = networkSteps(plan).map(({ key }) => key);
   expect(keys).toEqual(['plan', 'laptop', 'files', 'device-d', 'controller', 'test']);
-  expect(networkSteps(plan)[0]!.title).toMatch(/3 to mend/);
+  expect(textOf(networkSteps(plan)[0]!.title)).toMatch(/3 to mend/);
 });

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { FieldbusPort } from '../catalog/index.ts';
 import { cycleBytes, messageSeconds, portAddresses } from '../ioLink/index.ts';
 import type { KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
@@ -24,7 +26,7 @@ export interface PlannedPort {
   readonly message?: number;
   readonly addresses: Readonly<Record<Numbering, PortAddress | undefined>>;
   /** What is wrong with it as it is planned. */
-  readonly problem?: string;
+  readonly problem?: Text;
 }
 
 const NUMBERINGS: readonly Numbering[] = ['byte', 'word', 'register'];
@@ -68,8 +70,7 @@ function plannedPort(
     sheet: partOfSheet(sheetOf(index, module.id), port.label, ({ key }) => key.startsWith(`${port.name}.`)),
     bytes,
     addresses: { byte: addresses.byte[i], word: addresses.word[i], register: addresses.register[i] },
-    ...(device &&
-      !known && { problem: `${device.tag} has no description file: its data cannot be read yet.` }),
+    ...(device && !known && { problem: say('setting.description-file-data-read', { device: device.tag }) }),
   };
 }
 

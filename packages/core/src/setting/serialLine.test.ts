@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import {
   byteSeconds,
@@ -28,7 +29,10 @@ const line = (more: Partial<SerialLine> = {}, ...units: LineUnit[]): SerialLine 
   mm2: 0.25,
   ...more,
 });
-const faults = (l: SerialLine): string[] => serialFaults(l).map(({ sentence }) => sentence);
+const faults = (l: SerialLine): string[] =>
+  serialFaults(l)
+    .map(({ sentence }) => sentence)
+    .map(textOf);
 
 test('a line in order has nothing against it', () => {
   expect(faults(line({}, unit('PM1'), unit('PM2')))).toEqual([]);

@@ -1,3 +1,5 @@
+import { sameMessage, say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { PlanFault } from './ethernetPlan.ts';
 import { exactly, solve } from '../circuit/index.ts';
 import type { Element } from '../circuit/index.ts';
@@ -124,7 +126,7 @@ export function serialFaults(line: SerialLine): PlanFault[] {
   const { units } = line;
   return [
     ...numberFaults(units),
-    ...unlike(units, ({ baud }) => `${baud} baud`),
+    ...unlike(units, ({ baud }) => say('fieldbus.baud', { baud })),
     ...unlike(units, ({ parity, stopBits }) => frameWords(parity, stopBits)),
     ...endFaults(units),
     ...loadFaults(units),
@@ -133,8 +135,8 @@ export function serialFaults(line: SerialLine): PlanFault[] {
   ];
 }
 
-const frameWords = (parity: Parity, stopBits: number): string =>
-  `${parity === 'none' ? 'no parity' : `${parity} parity`} and ${stopBits} stop ${stopBits === 1 ? 'bit' : 'bits'}`;
+const frameWords = (parity: Parity, stopBits: number): Message =>
+  say('fieldbus.and-stop', { parity, stopBits });
 
 function numberFaults(units: readonly LineUnit[]): PlanFault[] {
   const faults: PlanFault[] = [];
@@ -142,12 +144,12 @@ function numberFaults(units: readonly LineUnit[]): PlanFault[] {
   for (const { tag, unit } of units) {
     if (unit === undefined) continue;
     if (!Number.isInteger(unit) || unit < 1 || unit > 247)
-      faults.push({ tags: [tag], sentence: `${tag} has the unit number ${unit}; 1 to 247 are allowed.` });
+      faults.push({ tags: [tag], sentence: say('fieldbus.unit-number-1-247', { tag, unit }) });
     const before = first.get(unit);
     if (before !== undefined)
       faults.push({
         tags: [before, tag],
-        sentence: `${before} and ${tag} have the same unit number ${unit}.`,
+        sentence: say('fieldbus.same-unit-number', { before, tag, unit }),
       });
     else first.set(unit, tag);
   }
@@ -155,15 +157,17 @@ function numberFaults(units: readonly LineUnit[]): PlanFault[] {
 }
 
 /** Participants that are set otherwise than most. */
-function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => string): PlanFault[] {
-  const counts = new Map<string, number>();
-  for (const unit of units) counts.set(words(unit), (counts.get(words(unit)) ?? 0) + 1);
-  const [main] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
+function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => Message): PlanFault[] {
+  const count = (unit: LineUnit): number =>
+    units.filter((other) => sameMessage(words(other), words(unit))).length;
+  const [most] = [...units].sort((a, b) => count(b) - count(a));
+  if (!most) return [];
+  const main = words(most);
   return units
-    .filter((unit) => words(unit) !== main)
+    .filter((unit) => !sameMessage(words(unit), main))
     .map((unit) => ({
       tags: [unit.tag],
-      sentence: `${unit.tag} is set to ${words(unit)}, the others to ${main}.`,
+      sentence: say('fieldbus.set-others', { unit: unit.tag, words: words(unit), main }),
     }));
 }
 
@@ -175,14 +179,14 @@ function endFaults(units: readonly LineUnit[]): PlanFault[] {
       .filter(({ terminated }) => !terminated)
       .map(({ tag }) => ({
         tags: [tag],
-        sentence: `${tag} is at an end of the line: switch its terminator on.`,
+        sentence: say('fieldbus.end-line-switch-terminator', { tag }),
       })),
     ...units
       .slice(1, -1)
       .filter(({ terminated }) => terminated)
       .map(({ tag }) => ({
         tags: [tag],
-        sentence: `${tag} is not at an end of the line: switch its terminator off.`,
+        sentence: say('fieldbus.end-line-switch-terminator-off', { tag }),
       })),
   ];
 }
@@ -193,7 +197,7 @@ function loadFaults(units: readonly LineUnit[]): PlanFault[] {
     ? [
         {
           tags: units.map(({ tag }) => tag),
-          sentence: `The receivers are ${Number(loads.toFixed(2))} unit loads together; ${MOST_UNIT_LOADS} are allowed. Use a repeater.`,
+          sentence: say('fieldbus.receivers-unit-loads-together', { loads, mostUnitLoads: MOST_UNIT_LOADS }),
         },
       ]
     : [];
@@ -203,13 +207,12 @@ function lengthFaults(units: readonly LineUnit[]): PlanFault[] {
   const metres = units.reduce((sum, { fromLastM }, i) => sum + (i === 0 ? 0 : fromLastM), 0);
   const baud = Math.max(0, ...units.map((unit) => unit.baud));
   const longest = longestLine(baud);
-  if (longest === undefined)
-    return [{ tags: [], sentence: `${baud} baud is more than this kind of line carries over any distance.` }];
+  if (longest === undefined) return [{ tags: [], sentence: say('fieldbus.baud-more-kind-line', { baud }) }];
   return metres > longest
     ? [
         {
           tags: [],
-          sentence: `The line is ${metres} m long; at ${baud} baud ${longest} m are allowed. Lower the baud or use a repeater.`,
+          sentence: say('fieldbus.line-m-long-baud', { metres, baud, longest }),
         },
       ]
     : [];
@@ -224,8 +227,8 @@ function restFaults(line: SerialLine): PlanFault[] {
     {
       tags: [tag],
       sentence: line.bias
-        ? `At rest only ${least.toFixed(2)} V stand between the lines at ${tag}; a receiver is sure from ${LEAST_LINE_VOLTS} V on. Use a smaller bias resistor.`
-        : `Nothing holds the line at rest: with terminators fitted it needs a bias at one place.`,
+        ? say('fieldbus.rest-v-stand-between', { least, tag, leastLineVolts: LEAST_LINE_VOLTS })
+        : say('fieldbus.nothing-holds-line-rest'),
     },
   ];
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { SerialFrame } from '../catalog/index.ts';
 import type { SerialPlan, SerialUnit } from '../model/index.ts';
 import { presentValues } from '../job/index.ts';
@@ -45,16 +47,18 @@ export function planAsSet(index: JobIndex, plan: SerialPlan): SerialPlan {
 }
 
 /** The two ways in which makers letter the lines, and what each name means: which line is positive at rest. */
-export const LINE_NAMES: readonly { readonly names: string; readonly words: string }[] = [
-  { names: '+ and −, or D1 and D0', words: 'plain: + (D1) is positive at rest' },
-  { names: 'B and A', words: 'TIA-485: B is positive at rest, A negative' },
-  { names: 'A and B', words: 'turned, as many makers print it: A is positive at rest' },
+export const LINE_NAMES: readonly { readonly names: Message; readonly words: Message }[] = [
+  { names: say('fieldbus.d1-d0'), words: say('fieldbus.plain-d1-positive-rest') },
+  { names: say('fieldbus.b-and-a'), words: say('fieldbus.tia-485-b-positive') },
+  { names: say('fieldbus.a-and-b'), words: say('fieldbus.turned-many-makers-print') },
 ];
 
 /** How the plus line is called at each unit where the names of a line differ, in a sentence; nothing where they agree. */
-export function namingSentence({ units }: SerialPlan): string | undefined {
+export function namingSentence({ units }: SerialPlan): Message | undefined {
   const names = new Set(units.map(({ plusName }) => plusName));
   if (names.size < 2) return undefined;
-  const each = units.map(({ tag, plusName }) => `${plusName} at ${tag}`).join(', ');
-  return `The line that is positive at rest is called ${each}. Join these; do not go by the letters.`;
+  const each = say('text.list', {
+    parts: units.map(({ tag, plusName }) => say('fieldbus.at', { plusName, tag })),
+  });
+  return say('fieldbus.line-positive-rest-called', { each });
 }

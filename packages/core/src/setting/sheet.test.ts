@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { after, jobWith, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -14,7 +15,7 @@ describe('what follows from the job', () => {
     const job = meterJob('flow-magnetic', { size: '3 in', factor: '1,0214', medium: 'sea' });
     expect(lineIn(job, 'size').required).toEqual({
       value: '76.2',
-      from: 'name-plate: pipe size 3 in (as a nominal size, DN 80)',
+      from: say('setting.from-name-plate', { label: 'Pipe size', as: '3 in', dn: '80' }),
       override: false,
     });
     expect(required(job, 'factor')).toBe('1.0214');
@@ -24,7 +25,7 @@ describe('what follows from the job', () => {
   test('a fact that is not copied yet is asked for, not guessed', () => {
     const { required: none, problem } = lineIn(meterJob('flow-magnetic', {}), 'size');
     expect(none).toBeUndefined();
-    expect(problem).toMatch(/Pipe size is not copied from the name-plate yet/);
+    expect(textOf(problem)).toMatch(/Pipe size is not copied from the name-plate yet/);
   });
 
   test.each([
@@ -48,7 +49,10 @@ describe('what follows from the job', () => {
 
   test('the current output from its wire, mains from the site', () => {
     const job = meterJob();
-    expect(lineIn(job, 'current').required).toMatchObject({ value: '4-20 mA', from: 'S+ is wired' });
+    expect(lineIn(job, 'current').required).toMatchObject({
+      value: '4-20 mA',
+      from: say('setting.is-wired', { terminalName: 'S+' }),
+    });
     const bare = after(job, { kind: 'assign', pointId: 'ft-1', place: null });
     expect(lineIn(bare, 'current').required).toMatchObject({ value: 'off' });
     const abroad = after(job, { kind: 'editJob', patch: { mainsHertz: 60 } });
@@ -90,7 +94,7 @@ describe('what follows from the job', () => {
   test('the cut-off is half a percent, less where the lowest flow needs it', () => {
     expect(lineIn(meterJob(), 'cutoff').required).toMatchObject({
       value: '0.5',
-      from: expect.stringContaining('0.2 m³/h'),
+      from: expect.objectContaining({ code: 'setting.sound-start-hides-what' }),
     });
     const low = meterJob('flow-magnetic', { size: '80', lowest: '0.1 m³/h' });
     // 0.1 of 40 is 0.25 %; a fifth below that is 0.2 %.
@@ -129,12 +133,12 @@ describe('what a change moves is told before it is stored', () => {
     const kinds = movedBy(job, { kind: 'editPoint', id: 'ft-1', patch: { typeId: 'transmitter-4w-v' } }, [
       'm',
     ]);
-    expect(kinds.map(({ label, after: to }) => [label, to])).toEqual([
+    expect(kinds.map(({ label, after: to }) => [textOf(label), textOf(to)])).toEqual([
       ['Switch of analog input 0', 'V'],
       ['Range of analog input 0', '0-10 V'],
     ]);
     const mains = movedBy(job, { kind: 'editJob', patch: { mainsHertz: 60 } });
-    expect(mains.map(({ tag, after: to }) => `${tag} ${to}`)).toEqual(['FT-1 60 Hz', 'M 60 Hz']);
+    expect(mains.map(({ tag, after: to }) => `${tag} ${textOf(to)}`)).toEqual(['FT-1 60 Hz', 'M 60 Hz']);
   });
 });
 
@@ -172,7 +176,7 @@ describe('columns', () => {
     const size = lineIn(job, 'size');
     expect(size).toMatchObject({
       state: 'unknown',
-      warning: expect.stringContaining('Operating mode was changed since'),
+      warning: expect.objectContaining({ code: 'setting.changed-since-put-back' }),
     });
     expect(size.left).toBeUndefined();
     const steps = stepsTo(sheetIn(job).lines);
@@ -186,7 +190,7 @@ describe('columns', () => {
 
   test('without its memory module nothing of it is kept, and that is said', () => {
     const job = entered(meterJob(), 'found', { memory: 'missing' });
-    expect(lineIn(job, 'size').warning).toMatch(/Not kept/);
+    expect(textOf(lineIn(job, 'size').warning)).toMatch(/Not kept/);
     expect(lineIn(job, 'lock').warning).toBeUndefined();
   });
 
@@ -207,7 +211,7 @@ describe('what cannot be is refused where it is entered', () => {
     return 'taken';
   };
   test.each([
-    ['a negative size', { size: '-80' }, /1 to 3000 mm is allowed/],
+    ['a negative size', { size: '-80' }, /1 to 3000\smm is allowed/],
     ['a choice that is none', { unit: 'furlong' }, /choose m³\/h/],
     ['words for a number', { damping: 'much' }, /not a number/],
     ['an unknown key', { speed: '3' }, /no parameter “speed”/],
@@ -228,7 +232,7 @@ describe('what cannot be is refused where it is entered', () => {
           override: { value: '5000', reason: 'because' },
         }),
       ),
-    ).toMatch(/1 to 3000 mm/);
+    ).toMatch(/1 to 3000\smm/);
   });
 });
 

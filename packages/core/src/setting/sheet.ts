@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { valueWords } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
@@ -12,7 +14,7 @@ import { safeOrder } from './order.ts';
 /** What a parameter is to be, and from what that follows. */
 interface Required {
   readonly value: string;
-  readonly from: string;
+  readonly from: Text;
   /** Set by hand, with the reason in `from`. */
   readonly override: boolean;
   /** What is usual, where nothing of the job says more. */
@@ -34,7 +36,7 @@ export interface SheetLine {
   readonly presentUnit?: string;
   readonly required?: Required;
   /** Why nothing follows, although it should. */
-  readonly problem?: string;
+  readonly problem?: Text;
   /** The first that was seen since the device was put in, and the last that was set. */
   readonly found?: Seen;
   readonly left?: Seen;
@@ -42,7 +44,7 @@ export interface SheetLine {
   readonly present?: Seen;
   readonly state: LineState;
   /** What happened to it, or is going to: wiped by another, not kept over a power-down. */
-  readonly warning?: string;
+  readonly warning?: Text;
 }
 
 /** The parameters of one part in safe order. */
@@ -180,7 +182,7 @@ function lineOf(
   parameter: Parameter,
   unit: string,
   required: Required | undefined,
-  problem: string | undefined,
+  problem: Text | undefined,
   { values, wiped }: Present,
 ): SheetLine {
   const { key } = parameter;
@@ -204,7 +206,7 @@ function lineOf(
     ...(left && !wipedBy && { left }),
     ...(present && { present }),
     ...(wipedBy && {
-      warning: `${wipedBy.label} was changed since; that put this back to its factory value.`,
+      warning: say('setting.changed-since-put-back', { wipedByLabel: wipedBy.label }),
     }),
   };
 }
@@ -227,8 +229,7 @@ function withMemory(lines: readonly SheetLine[]): SheetLine[] {
     line.parameter.kept === 'memory'
       ? {
           ...line,
-          warning:
-            'Not kept: without its memory module this is back at its factory value after every power-up, and is entered by hand again.',
+          warning: say('setting.kept-without-memory-module'),
         }
       : line,
   );

@@ -1,3 +1,5 @@
+import { sameMessage, say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import type { Change } from '../job/index.ts';
 import { applyChange, JobIndex, NOBODY, presentValues, sameValue, wipesIt } from '../job/index.ts';
 import type { JobContent } from '../model/index.ts';
@@ -8,9 +10,9 @@ import type { SheetLine } from './sheet.ts';
 export interface Moved {
   readonly itemId: string;
   readonly tag: string;
-  readonly label: string;
-  readonly before: string;
-  readonly after: string;
+  readonly label: Text;
+  readonly before: Text;
+  readonly after: Text;
 }
 
 /**
@@ -28,25 +30,27 @@ export function movedBy(job: JobContent, change: Change, itemIds?: readonly stri
     return then.lines.flatMap((line) => {
       const old = now.get(line.parameter.key);
       const [a, b] = [wordsOf(old), wordsOf(line)];
-      return a === b ? [] : [{ itemId, tag: then.tag, label: line.parameter.label, before: a, after: b }];
+      return sameMessage(a, b)
+        ? []
+        : [{ itemId, tag: then.tag, label: line.parameter.label, before: a, after: b }];
     });
   });
 }
 
-const wordsOf = (line: SheetLine | undefined): string =>
-  line?.required ? lineWords(line, line.required.value) : 'nothing required';
+const wordsOf = (line: SheetLine | undefined): Text =>
+  line?.required ? lineWords(line, line.required.value) : say('setting.nothing-required');
 
 /** One thing to set, in the order in which it must be set. */
 export interface SetStep {
   readonly key: string;
-  readonly label: string;
+  readonly label: Text;
   /** What it shows now, if known, and what it is to be. */
-  readonly from?: string;
-  readonly to: string;
+  readonly from?: Text;
+  readonly to: Text;
   readonly value: string;
-  readonly caution?: string;
+  readonly caution?: Text;
   /** What this step puts back to factory values, of what comes later. */
-  readonly wipes: readonly string[];
+  readonly wipes: readonly Text[];
 }
 
 /**
@@ -84,9 +88,9 @@ export function stepsTo(
 /** A parameter that was otherwise at two dates. */
 export interface DatedDifference {
   readonly key: string;
-  readonly label: string;
-  readonly before?: string;
-  readonly after?: string;
+  readonly label: Text;
+  readonly before?: Text;
+  readonly after?: Text;
 }
 
 /** What differs of a part between two moments, ISO 8601. */

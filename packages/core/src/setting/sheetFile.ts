@@ -1,3 +1,5 @@
+import { say, textOf } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
@@ -28,7 +30,7 @@ export function writeSheetCsv(sheets: readonly Sheet[]): string {
       Unit: unit,
       'As found': found?.value ?? '',
       Required: required?.value ?? '',
-      'Follows from': required?.from ?? '',
+      'Follows from': required ? textOf(required.from) : '',
       'As left': left?.value ?? '',
       State: state,
       'Left by': left?.by ?? '',
@@ -78,7 +80,7 @@ export function writeSheetJson(sheets: readonly Sheet[]): string {
             label: parameter.label,
             ...(unit && { unit }),
             ...(found && { found: found.value }),
-            ...(required && { required: required.value, from: required.from }),
+            ...(required && { required: required.value, from: textOf(required.from) }),
             ...(left && { left: left.value }),
           },
         ]),
@@ -102,7 +104,7 @@ export interface ReadSheet {
  */
 export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet[] {
   const rows = text.trimStart().startsWith('{') ? jsonRows(text) : csvRows(text);
-  const problems: { path: string; message: string }[] = [];
+  const problems: { path: string; message: Message }[] = [];
   const read = new Map<string, { found: Record<string, string>; left: Record<string, string> }>();
   for (const { where, tag, key, found, left } of rows) {
     const sheet = sheets.find((s) => s.tag === tag);
@@ -110,7 +112,7 @@ export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet
     if (!sheet || !line) {
       problems.push({
         path: where,
-        message: `${where}: ${sheet ? `${tag} has no parameter “${key}”` : `there is no sheet of “${tag}” here`}.`,
+        message: sheet ? say('setting.has-no-parameter', { tag, key }) : say('setting.sheet-here', { tag }),
       });
       continue;
     }
@@ -123,7 +125,7 @@ export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet
       if (value === '' || value === line[side]?.value) continue;
       const taken = readValue(line.parameter, value, line.unit);
       if (taken.ok) into[side][key] = taken.value;
-      else problems.push({ path: where, message: `${where}: ${taken.problem}` });
+      else problems.push({ path: where, message: taken.problem });
     }
   }
   if (problems.length) throw new JobProblem(problems.slice(0, 20));
@@ -148,7 +150,7 @@ function csvRows(text: string): FileRow[] {
     throw new JobProblem([
       {
         path: '',
-        message: `The file lacks the column ${missing.join(' and ')}. Its first row holds the names of the columns.`,
+        message: say('setting.file-lacks-column-first', { missing }),
       },
     ]);
   return data.map((row, i) => ({
@@ -168,16 +170,14 @@ function jsonRows(text: string): FileRow[] {
   try {
     document = JSON.parse(text);
   } catch {
-    throw new JobProblem([
-      { path: '', message: 'This is not JSON; it breaks off or holds a stray character.' },
-    ]);
+    throw new JobProblem([{ path: '', message: say('setting.json-breaks-off-holds') }]);
   }
   const parsed = SheetFile.safeParse(document);
   if (!parsed.success)
     throw new JobProblem([
       {
         path: '',
-        message: `This is no sheet: its “format” must be “${SHEET_FORMAT}”, version 1, with sheets by tag.`,
+        message: say('setting.sheet-format-must-version', { sheetFormat: SHEET_FORMAT }),
       },
     ]);
   return parsed.data.sheets.flatMap(({ tag, values }) =>

@@ -1,15 +1,17 @@
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import { DEVICE_TYPES, RELAY_TYPES } from '../catalog/index.ts';
 import type { LoadRating } from '../catalog/index.ts';
 import { refuse } from '../model/index.ts';
 import { judgeContact } from '../verdict/index.ts';
-import { ToolReader, withUnit } from './tool.ts';
+import { ToolReader } from './tool.ts';
 import type { Tool } from './tool.ts';
 
-const KINDS: Readonly<Record<LoadRating['kind'], string>> = {
+const KINDS: Readonly<Record<LoadRating['kind'], Text>> = {
   resistive: 'heater, resistor',
   motor: 'motor, fan, pump',
-  filament: 'filament lamp',
-  led: 'LED lamp',
+  filament: say('tools.filament-lamp'),
+  led: say('tools.led-lamp'),
   coil: 'coil, valve, contactor',
 };
 
@@ -21,24 +23,24 @@ const RATED = RELAY_TYPES.filter(({ contacts }) => contacts !== undefined);
 
 export const CONTACTS_TOOL: Tool = {
   id: 'contacts',
-  name: 'Relay contacts',
-  hint: 'whether a contact carries, makes and keeps clean on a load',
+  name: say('tools.relay-contacts'),
+  hint: say('tools.whether-contact-carries-makes'),
   fields: [
     {
       key: 'relay',
-      label: 'Relay',
+      label: say('tools.relay'),
       kind: 'choice',
       choices: RATED.map(({ id, name }) => ({ value: id, label: name })),
     },
     {
       key: 'load',
-      label: 'Load',
+      label: say('tools.load'),
       kind: 'choice',
       choices: Object.entries(KINDS).map(([value, label]) => ({ value, label })),
     },
-    { key: 'watts', label: 'Power', kind: 'number', hint: 'W, of one load' },
-    { key: 'volts', label: 'Voltage', kind: 'number', unit: 'V' },
-    { key: 'count', label: 'So many on the contact', kind: 'number' },
+    { key: 'watts', label: say('tools.power'), kind: 'number', hint: say('tools.w-load') },
+    { key: 'volts', label: say('tools.voltage'), kind: 'number', unit: 'V' },
+    { key: 'count', label: say('tools.many-contact'), kind: 'number' },
   ],
   first: { relay: RATED[0]!.id, load: 'motor', watts: '80', volts: '230', count: '1' },
   work(values) {
@@ -46,18 +48,18 @@ export const CONTACTS_TOOL: Tool = {
     const relay = read.choice('relay');
     const { contacts, name } = RATED.find(({ id }) => id === relay) ?? {};
     const [watts, volts, count] = [read.number('watts'), read.number('volts'), read.number('count')];
-    if (!(watts > 0)) refuse('A power is above 0 W.', 'watts');
-    if (!(volts > 0)) refuse('A voltage is above 0 V.', 'volts');
-    if (!(Number.isInteger(count) && count >= 1)) refuse('One load or more, a whole number.', 'count');
+    if (!(watts > 0)) refuse(say('tools.power-above-0-w'), 'watts');
+    if (!(volts > 0)) refuse(say('tools.voltage-above-0-v'), 'volts');
+    if (!(Number.isInteger(count) && count >= 1)) refuse(say('tools.load-more-whole-number'), 'count');
     const amps = (count * watts) / volts;
     const inrush = amps * inrushOf(read.choice('load'));
     const rating = contacts!;
-    const reasons = judgeContact('The contact', rating, amps, inrush);
+    const reasons = judgeContact(say('tools.the-contact'), rating, amps, inrush);
     const over =
       volts > rating.maxVolts
         ? [
             {
-              sentence: `${volts} V is above the ${rating.maxVolts} V that it may switch.`,
+              sentence: say('tools.v-above-v-may', { volts, maxVolts: rating.maxVolts }),
               weight: 'cannot' as const,
             },
           ]
@@ -66,7 +68,7 @@ export const CONTACTS_TOOL: Tool = {
       volts < rating.minVolts
         ? [
             {
-              sentence: `${volts} V is below the ${rating.minVolts} V that keep it clean.`,
+              sentence: say('tools.v-below-v-keep', { volts, minVolts: rating.minVolts }),
               weight: 'doubtful' as const,
             },
           ]
@@ -75,28 +77,28 @@ export const CONTACTS_TOOL: Tool = {
     return {
       title: all.length
         ? all.some(({ weight }) => weight === 'cannot')
-          ? 'This contact cannot do it'
-          : 'Doubtful'
-        : 'This contact can do it',
+          ? say('tools.contact-do')
+          : say('tools.doubtful')
+        : say('tools.contact-do-2'),
       lines: [
         {
-          label: 'Running',
-          value: `${withUnit(amps, 'A', 3)} of ${rating.amps} A`,
+          label: say('tools.running'),
+          value: say('tools.of-a', { amps, amps2: rating.amps }),
           tone: amps > rating.amps ? 'bad' : 'good',
         },
         {
-          label: 'At the start',
-          value: `${withUnit(inrush, 'A', 3)} of ${rating.inrushAmps} A`,
+          label: say('tools.at-the-start'),
+          value: say('tools.of-a-2', { inrush, inrushAmps: rating.inrushAmps }),
           tone: inrush > rating.inrushAmps ? 'bad' : 'good',
         },
         {
-          label: 'Stays clean from',
-          value: `${withUnit(rating.minAmps * 1000, 'mA')} and ${rating.minVolts} V`,
+          label: say('tools.stays-clean'),
+          value: say('tools.and-v', { minAmps: rating.minAmps, minVolts: rating.minVolts }),
         },
       ],
       words: [
         ...all.map(({ sentence }) => ({ text: sentence, tone: 'bad' as const })),
-        { text: `${name}. Mains only by those licensed or authorised under the local code.` },
+        { text: say('tools.mains-those-licensed-authorised', { name }) },
       ],
     };
   },

@@ -1,8 +1,9 @@
+import { say } from '../messages/index.ts';
 import { Scaling } from '../model/index.ts';
 import { reconcile } from '../scaling/index.ts';
 import type { Reconciled } from '../scaling/index.ts';
-import { plain } from '../units/index.ts';
-import { at, ToolReader, withUnit } from './tool.ts';
+import { plain, withUnit } from '../units/index.ts';
+import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolValues } from './tool.ts';
 
 /** What a tool's values make of two displays. @throws JobProblem */
@@ -15,33 +16,44 @@ export function reconciled(values: ToolValues): Reconciled & { readonly unit: st
 
 export const DISPLAYS_TOOL: Tool = {
   id: 'displays',
-  name: 'Two displays',
-  hint: 'which span makes the second agree with the first',
+  name: say('tools.two-displays'),
+  hint: say('tools.which-span-makes-second'),
   fields: [
-    { key: 'unit', label: 'Unit', kind: 'words', optional: true },
-    { key: 'low', label: 'Second display, bottom of its span', kind: 'number' },
-    { key: 'high', label: 'Second display, top of its span', kind: 'number' },
-    { key: 'step', label: 'Step of what can be set', kind: 'number' },
-    { key: 'pairs', label: 'At the same moment', kind: 'pairs', columns: ['First shows', 'Second shows'] },
+    { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true },
+    { key: 'low', label: say('tools.second-display-bottom-span'), kind: 'number' },
+    { key: 'high', label: say('tools.second-display-top-span'), kind: 'number' },
+    { key: 'step', label: say('tools.step-what-set'), kind: 'number' },
+    {
+      key: 'pairs',
+      label: say('tools.same-moment'),
+      kind: 'pairs',
+      columns: [say('tools.first-shows'), say('tools.second-shows')],
+    },
   ],
   first: { unit: 'm³/h', low: '0', high: '12', step: '0.01', pairs: '2;2.1\n10;10.5' },
   work(values) {
     const { becomes, was, after, remains, fixedZero, unit } = reconciled(values);
     return {
-      title: `SingleChange its span from ${plain(was.low)} … ${plain(was.high)} to ${plain(becomes.low)} … ${withUnit(becomes.high, unit)}`,
+      title: say('tools.singlechange-span', {
+        low: was.low,
+        high: was.high,
+        low2: becomes.low,
+        high2: becomes.high,
+        unit,
+      }),
       lines: [
-        { label: 'Bottom', value: `${plain(was.low)} → ${withUnit(becomes.low, unit)}` },
-        { label: 'Top', value: `${plain(was.high)} → ${withUnit(becomes.high, unit)}` },
+        { label: say('tools.bottom'), value: `${plain(was.low)} → ${withUnit(becomes.low, unit)}` },
+        { label: say('tools.top'), value: `${plain(was.high)} → ${withUnit(becomes.high, unit)}` },
         ...after.map(({ first, shows, off }) => ({
-          label: `At ${withUnit(first, unit)}`,
-          value: `${withUnit(shows, unit, 4)}, off by ${withUnit(Math.abs(off), unit, 2)}`,
+          label: say('tools.at', { first, unit }),
+          value: say('tools.off-by', { shows, unit, off }),
         })),
-        { label: 'Largest that stays', value: withUnit(remains, unit, 2) },
+        { label: say('tools.largest-stays'), value: withUnit(remains, unit, 2) },
       ],
       words: fixedZero
         ? [
             {
-              text: 'From one pair only: the bottom is taken as right. A second pair, far from the first, would tell.',
+              text: say('tools.pair-bottom-taken-right'),
             },
           ]
         : [],

@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { PULSE_WIDTHS } from '../catalog/index.ts';
 import {
   checkCoil,
@@ -11,14 +12,14 @@ import { widestWidth } from '../setting/index.ts';
 import { parametersOf } from '../job/index.ts';
 import type { SingleChange, JobIndex } from '../job/index.ts';
 import type { Point } from '../model/index.ts';
-import { convert } from '../units/index.ts';
-import { at, ToolReader, withUnit } from './tool.ts';
+import { convert, withUnit } from '../units/index.ts';
+import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField } from './tool.ts';
 
 const FLOW_UNITS = ['m³/h', 'l/min', 'l/s', 'l/h', 'gal/min'].map((value) => ({ value, label: value }));
 const FULL: readonly ToolField[] = [
-  { key: 'unit', label: 'Unit of flow', kind: 'choice', choices: FLOW_UNITS },
-  { key: 'full', label: 'Full flow', kind: 'number', unitKey: 'unit' },
+  { key: 'unit', label: say('tools.unit-flow'), kind: 'choice', choices: FLOW_UNITS },
+  { key: 'full', label: say('tools.full-flow'), kind: 'number', unitKey: 'unit' },
 ];
 
 /** Requires values of a point's device by hand, as far as it has such parameters. */
@@ -30,21 +31,21 @@ function required(index: JobIndex, point: Point, wanted: Readonly<Record<string,
       kind: 'require',
       itemId: point.deviceId,
       key,
-      override: { value, reason: 'worked out in the tool drawer' },
+      override: { value, reason: textOf(say('tools.worked-out-tool-drawer')) },
     }));
 }
 
 export const PULSE_TOOL: Tool = {
   id: 'pulse',
-  name: 'Pulses',
-  hint: 'pulses a second, width, duty, and when the totaliser is full',
+  name: say('tools.pulses'),
+  hint: say('tools.pulses-second-width-duty'),
   fields: [
     ...FULL,
-    { key: 'litres', label: 'Volume of a pulse', kind: 'number', unit: 'l' },
-    { key: 'width', label: 'Pulse width', kind: 'number', unit: 'ms' },
-    { key: 'most', label: 'Counter takes at most', kind: 'number', unit: 'Hz' },
-    { key: 'least', label: 'Shortest pulse it sees', kind: 'number', unit: 'ms' },
-    { key: 'digits', label: 'Digits of the totaliser', kind: 'number', optional: true },
+    { key: 'litres', label: say('tools.volume-pulse'), kind: 'number', unit: 'l' },
+    { key: 'width', label: say('tools.pulse-width'), kind: 'number', unit: 'ms' },
+    { key: 'most', label: say('tools.counter-takes-most'), kind: 'number', unit: 'Hz' },
+    { key: 'least', label: say('tools.shortest-pulse-sees'), kind: 'number', unit: 'ms' },
+    { key: 'digits', label: say('tools.digits-totaliser'), kind: 'number', optional: true },
   ],
   first: { unit: 'm³/h', full: '36', litres: '0.02', width: '1', most: '1000', least: '0.5', digits: '8' },
   work(values) {
@@ -57,24 +58,26 @@ export const PULSE_TOOL: Tool = {
     const roll = digits === undefined ? undefined : at('digits', () => rollOver(digits, litres, full));
     const offered = widestWidth(check.hertz, PULSE_WIDTHS);
     return {
-      title: `${withUnit(check.hertz, 'Hz', 4)} at full flow, ${check.counted && check.fits ? 'fits' : 'does not fit'}`,
+      title: say('tools.full-flow-2', { hertz: check.hertz, counted: check.counted, fits: check.fits }),
       lines: [
         {
-          label: 'At full flow',
+          label: say('tools.full-flow-3'),
           value: withUnit(check.hertz, 'Hz', 4),
           tone: check.hertz > counter.maxHertz ? 'bad' : 'good',
         },
         {
-          label: 'On for',
-          value: withUnit(check.duty * 100, '% of the time', 3),
+          label: say('tools.on-for'),
+          value: say('tools.share-of-time', { duty: check.duty }),
           tone: check.duty > 0.5 ? 'bad' : 'good',
         },
-        { label: 'Widest that fits', value: withUnit(check.widest, 'ms', 4) },
-        ...(offered === undefined ? [] : [{ label: 'Widest usual one', value: withUnit(offered, 'ms') }]),
+        { label: say('tools.widest-fits'), value: withUnit(check.widest, 'ms', 4) },
+        ...(offered === undefined
+          ? []
+          : [{ label: say('tools.widest-usual'), value: withUnit(offered, 'ms') }]),
         ...(roll
           ? [
               {
-                label: 'Totaliser full after',
+                label: say('tools.totaliser-full-after'),
                 value: `${withUnit(roll.litres / 1000, 'm³', 4)}, ${withUnit(roll.hours, 'h', 4)}`,
               },
             ]
@@ -92,25 +95,25 @@ export const PULSE_TOOL: Tool = {
 
 export const CUTOFF_TOOL: Tool = {
   id: 'cutoff',
-  name: 'Low-flow cut-off',
-  hint: 'what it hides, and what the noise needs',
+  name: say('tools.low-flow-cut-off'),
+  hint: say('tools.what-hides-what-noise'),
   fields: [
     ...FULL,
-    { key: 'percent', label: 'Cut-off', kind: 'number', unit: '%' },
+    { key: 'percent', label: say('tools.cut-off'), kind: 'number', unit: '%' },
     {
       key: 'lowest',
-      label: 'Lowest flow that must be seen',
+      label: say('tools.lowest-flow-must-seen'),
       kind: 'number',
       unitKey: 'unit',
       optional: true,
     },
     {
       key: 'rest',
-      label: 'Readings with no flow',
+      label: say('tools.readings-flow'),
       kind: 'list',
       unitKey: 'unit',
       optional: true,
-      hint: 'ten or so, with spaces between',
+      hint: say('tools.ten-spaces-between'),
     },
   ],
   first: { unit: 'm³/h', full: '40', percent: '0.5', lowest: '0.4', rest: '' },
@@ -123,35 +126,37 @@ export const CUTOFF_TOOL: Tool = {
     );
     const { flow, hides, mostPercent, leastPercent, clash } = check;
     return {
-      title: `${withUnit(percent, '%')} hides what is below ${withUnit(flow, unit, 4)}`,
+      title: say('tools.hides-what-below', { percent, flow, unit }),
       lines: [
-        { label: 'Shows nothing below', value: withUnit(flow, unit, 4), tone: hides ? 'bad' : undefined },
+        {
+          label: say('tools.shows-nothing-below'),
+          value: withUnit(flow, unit, 4),
+          tone: hides ? 'bad' : undefined,
+        },
         ...(mostPercent === undefined
           ? []
-          : [{ label: 'At most, to see the lowest', value: withUnit(mostPercent, '%', 3) }]),
+          : [{ label: say('tools.most-see-lowest'), value: withUnit(mostPercent, '%', 3) }]),
         ...(leastPercent === undefined
           ? []
           : [
               {
-                label: 'At least, for the noise',
+                label: say('tools.least-noise'),
                 value: withUnit(leastPercent, '%', 3),
                 tone: percent < leastPercent ? ('bad' as const) : ('good' as const),
               },
             ]),
       ],
       words: [
-        ...(hides ? [{ text: 'The lowest flow that must be seen is hidden.', tone: 'bad' as const }] : []),
+        ...(hides ? [{ text: say('tools.lowest-flow-must-seen-hidden'), tone: 'bad' as const }] : []),
         ...(clash
           ? [
               {
-                text: 'The noise reaches above the lowest flow: no cut-off serves both. Damp more, or take a smaller meter.',
+                text: say('tools.noise-reaches-above-lowest'),
                 tone: 'bad' as const,
               },
             ]
           : []),
-        ...(percent < 0.2 && leastPercent === undefined
-          ? [{ text: '0.5 % is a sound start; much lower shows flow that is not there.' }]
-          : []),
+        ...(percent < 0.2 && leastPercent === undefined ? [{ text: say('tools.0-5-sound-start') }] : []),
       ],
     };
   },
@@ -161,12 +166,12 @@ export const CUTOFF_TOOL: Tool = {
 
 export const VELOCITY_TOOL: Tool = {
   id: 'velocity',
-  name: 'Velocity in the pipe',
-  hint: 'from flow and inner diameter',
+  name: say('tools.velocity-pipe'),
+  hint: say('tools.flow-inner-diameter'),
   fields: [
-    { key: 'unit', label: 'Unit of flow', kind: 'choice', choices: FLOW_UNITS },
-    { key: 'full', label: 'Flow', kind: 'number', unitKey: 'unit' },
-    { key: 'size', label: 'Inner diameter', kind: 'number', unit: 'mm' },
+    { key: 'unit', label: say('tools.unit-flow'), kind: 'choice', choices: FLOW_UNITS },
+    { key: 'full', label: say('tools.flow'), kind: 'number', unitKey: 'unit' },
+    { key: 'size', label: say('tools.inner-diameter'), kind: 'number', unit: 'mm' },
   ],
   first: { unit: 'm³/h', full: '36', size: '80' },
   work(values) {
@@ -177,7 +182,7 @@ export const VELOCITY_TOOL: Tool = {
       title: withUnit(v, 'm/s', 3),
       lines: [
         {
-          label: 'Velocity',
+          label: say('tools.velocity'),
           value: `${withUnit(v, 'm/s', 3)}, ${withUnit(convert(v, 'm/s', 'ft/s')!, 'ft/s', 3)}`,
         },
       ],
@@ -188,12 +193,12 @@ export const VELOCITY_TOOL: Tool = {
 
 export const COIL_TOOL: Tool = {
   id: 'coil',
-  name: 'Coil of a magnetic meter',
-  hint: 'its resistance against the band of its size',
+  name: say('tools.coil-magnetic-meter'),
+  hint: say('tools.resistance-against-band-size'),
   fields: [
-    { key: 'size', label: 'Size', kind: 'number', unit: 'mm' },
-    { key: 'ohms', label: 'Measured between the coil’s leads', kind: 'number', unit: 'Ω' },
-    { key: 'celsius', label: 'Temperature of the meter', kind: 'number', unit: '°C' },
+    { key: 'size', label: say('tools.size'), kind: 'number', unit: 'mm' },
+    { key: 'ohms', label: say('tools.measured-between-coil-leads'), kind: 'number', unit: 'Ω' },
+    { key: 'celsius', label: say('tools.temperature-meter'), kind: 'number', unit: '°C' },
   ],
   first: { size: '80', ohms: '58', celsius: '20' },
   work(values) {
@@ -202,15 +207,15 @@ export const COIL_TOOL: Tool = {
       checkCoil(read.number('ohms'), read.number('size'), read.number('celsius')),
     );
     return {
-      title: check.pass ? 'The coil is sound' : 'The coil is not sound',
+      title: check.pass ? say('tools.coil-sound') : say('tools.coil-sound-2'),
       lines: [
         { label: 'At 20 °C', value: withUnit(check.at20, 'Ω', 4), tone: check.pass ? 'good' : 'bad' },
-        { label: 'Band of its size', value: `${check.least} to ${withUnit(check.most, 'Ω')}` },
+        { label: say('tools.band-size'), value: say('tools.to', { least: check.least, most: check.most }) },
       ],
       words: [
         { text: check.sentence, tone: check.pass ? 'good' : 'bad' },
         {
-          text: 'The bands are those of this catalog’s meters; the meter’s own manual counts. Isolate it before its leads are opened.',
+          text: say('tools.bands-those-catalog-meters'),
         },
       ],
     };

@@ -1,20 +1,22 @@
+import { withUnit } from '../units/index.ts';
+import { say } from '../messages/index.ts';
 import { exactly, percent, solveWithBands, within } from '../circuit/index.ts';
 import type { Element } from '../circuit/index.ts';
 import { refuse } from '../model/index.ts';
 import { DIGITAL_OHMS } from '../analysis/index.ts';
 import { wireOhms } from '../network/index.ts';
-import { at, ToolReader, withUnit } from './tool.ts';
+import { at, ToolReader } from './tool.ts';
 import type { Tool } from './tool.ts';
 
 /** The transmitter's own drop is left out of the circuit: what stands between its terminals is what is left for it. */
 function loopCircuit(read: ToolReader): { elements: Element[]; amps: number } {
   const positive = (key: string): number => {
     const value = read.number(key);
-    return value > 0 ? value : refuse('It is above 0.', key);
+    return value > 0 ? value : refuse(say('tools.above-0'), key);
   };
   const notNegative = (key: string): number => {
     const value = read.maybe(key) ?? 0;
-    return value >= 0 ? value : refuse('It is 0 or more.', key);
+    return value >= 0 ? value : refuse(say('tools.0-more'), key);
   };
   const volts = positive('volts');
   const amps = positive('milliamps') / 1000;
@@ -69,21 +71,21 @@ function loopCircuit(read: ToolReader): { elements: Element[]; amps: number } {
 
 export const LOOP_TOOL: Tool = {
   id: 'loop',
-  name: 'Loop budget',
-  hint: 'whether a two-wire transmitter gets its volts, and how long the cable may be',
+  name: say('tools.loop-budget'),
+  hint: say('tools.whether-two-wire-transmitter'),
   fields: [
-    { key: 'volts', label: 'Supply', kind: 'number', unit: 'V' },
-    { key: 'tolerance', label: 'Its tolerance, ±', kind: 'number', unit: '%' },
-    { key: 'needs', label: 'Transmitter needs at least', kind: 'number', unit: 'V' },
-    { key: 'milliamps', label: 'Top current', kind: 'number', unit: 'mA' },
-    { key: 'length', label: 'Cable, one way', kind: 'number', unit: 'm' },
-    { key: 'mm2', label: 'Cross-section', kind: 'number', unit: 'mm²' },
-    { key: 'burden', label: 'Input resistor', kind: 'number', unit: 'Ω' },
-    { key: 'barrier', label: 'Barrier, resistance', kind: 'number', unit: 'Ω', optional: true },
-    { key: 'drop', label: 'Barrier, fixed drop', kind: 'number', unit: 'V', optional: true },
+    { key: 'volts', label: say('tools.supply'), kind: 'number', unit: 'V' },
+    { key: 'tolerance', label: say('tools.its-tolerance'), kind: 'number', unit: '%' },
+    { key: 'needs', label: say('tools.transmitter-needs-least'), kind: 'number', unit: 'V' },
+    { key: 'milliamps', label: say('tools.top-current'), kind: 'number', unit: 'mA' },
+    { key: 'length', label: say('tools.cable-way'), kind: 'number', unit: 'm' },
+    { key: 'mm2', label: say('tools.cross-section'), kind: 'number', unit: 'mm²' },
+    { key: 'burden', label: say('tools.input-resistor'), kind: 'number', unit: 'Ω' },
+    { key: 'barrier', label: say('tools.barrier-resistance'), kind: 'number', unit: 'Ω', optional: true },
+    { key: 'drop', label: say('tools.barrier-fixed-drop'), kind: 'number', unit: 'V', optional: true },
     {
       key: 'digital',
-      label: 'Digital communication on the loop',
+      label: say('tools.digital-communication-loop'),
       kind: 'choice',
       choices: [
         { value: 'no', label: 'no' },
@@ -121,27 +123,29 @@ export const LOOP_TOOL: Tool = {
       2 * wireOhms({ lengthM: length, mm2: read.number('mm2') }).nom;
     const digital = read.choice('digital') === 'yes';
     return {
-      title:
-        margin >= 0
-          ? `It gets its volts, ${withUnit(margin, 'V', 3)} to spare`
-          : `${withUnit(-margin, 'V', 3)} too little`,
+      title: margin >= 0 ? say('tools.gets-volts-spare', { margin }) : say('tools.too-little', { margin }),
       lines: [
         {
-          label: 'Left for the transmitter',
-          value: `${withUnit(left.min, 'V', 3)} at worst, ${withUnit(left.nom, 'V', 3)} usually`,
+          label: say('tools.left-transmitter'),
+          value: say('tools.worst-usually', { min: left.min, left: left.nom }),
           tone: margin >= 0 ? 'good' : 'bad',
         },
-        { label: 'It needs', value: withUnit(needs, 'V') },
-        { label: 'Longest cable', value: withUnit(longest, 'm', 3) },
+        { label: say('tools.it-needs'), value: withUnit(needs, 'V') },
+        { label: say('tools.longest-cable'), value: withUnit(longest, 'm', 3) },
         {
-          label: 'Resistance of the loop',
+          label: say('tools.resistance-loop'),
           value: withUnit(ohms, 'Ω', 4),
           tone: digital ? (ohms >= DIGITAL_OHMS ? 'good' : 'bad') : undefined,
         },
       ],
       words:
         digital && ohms < DIGITAL_OHMS
-          ? [{ text: `Digital communication needs at least ${DIGITAL_OHMS} Ω in the loop.`, tone: 'bad' }]
+          ? [
+              {
+                text: say('tools.digital-communication-needs-least', { digitalOhms: DIGITAL_OHMS }),
+                tone: 'bad',
+              },
+            ]
           : [],
     };
   },

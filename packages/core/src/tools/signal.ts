@@ -1,3 +1,5 @@
+import { withUnit } from '../units/index.ts';
+import { say } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
 import {
   straight,
@@ -12,16 +14,16 @@ import {
 } from '../scaling/index.ts';
 import type { SignalKind } from '../catalog/index.ts';
 import { refuse, Scaling } from '../model/index.ts';
-import { at, ToolReader, withUnit } from './tool.ts';
+import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
 
 const same = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
 const RANGE: readonly ToolField[] = [
-  { key: 'signal', label: 'Signal', kind: 'choice', choices: same(Object.keys(SIGNALS)) },
-  { key: 'low', label: 'Value at bottom', kind: 'number' },
-  { key: 'high', label: 'Value at top', kind: 'number' },
-  { key: 'unit', label: 'Unit', kind: 'words', optional: true },
+  { key: 'signal', label: say('tools.signal'), kind: 'choice', choices: same(Object.keys(SIGNALS)) },
+  { key: 'low', label: say('tools.value-bottom'), kind: 'number' },
+  { key: 'high', label: say('tools.value-top'), kind: 'number' },
+  { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true },
 ];
 
 const FIRST = { signal: '4-20 mA', low: '0', high: '100', unit: '%' };
@@ -30,13 +32,13 @@ const FIRST = { signal: '4-20 mA', low: '0', high: '100', unit: '%' };
 function rangeOf(read: ToolReader) {
   const signal = SIGNALS[read.choice('signal') as SignalKind];
   const [low, high] = [read.number('low'), read.number('high')];
-  if (low === high) refuse('A range of zero cannot be scaled: its two ends must differ.', 'high');
+  if (low === high) refuse(say('tools.range-zero-scaled-two'), 'high');
   return { signal, low, high, unit: read.text('unit'), line: straight(signal.low, low, signal.high, high) };
 }
 
 const bandLine = (low: number, high: number, unit: string, value: number): ToolLine => {
   const band = bandOf(usualBands(low, high, unit), value);
-  return { label: 'It is', value: bandWords(band, unit), tone: band === 'range' ? 'good' : 'bad' };
+  return { label: say('tools.it-is'), value: bandWords(band, unit), tone: band === 'range' ? 'good' : 'bad' };
 };
 
 /** Gives a point the range that was worked with. */
@@ -48,21 +50,21 @@ const rangeChange: Tool['send'] = (values, _index, point) => {
 
 export const SIGNAL_TOOL: Tool = {
   id: 'signal',
-  name: 'Signal and value',
-  hint: 'mA or V to a value, and back',
+  name: say('tools.signal-value'),
+  hint: say('tools.ma-v-value-back'),
   fields: [
     ...RANGE,
     {
       key: 'known',
-      label: 'Known is',
+      label: say('tools.known-is'),
       kind: 'choice',
       choices: [
-        { value: 'signal', label: 'the signal' },
-        { value: 'value', label: 'the value' },
-        { value: 'share', label: 'per cent' },
+        { value: 'signal', label: say('tools.the-signal') },
+        { value: 'value', label: say('tools.the-value') },
+        { value: 'share', label: say('tools.per-cent') },
       ],
     },
-    { key: 'number', label: 'How much', kind: 'number' },
+    { key: 'number', label: say('tools.how-much'), kind: 'number' },
   ],
   first: { ...FIRST, known: 'signal', number: '12' },
   work(values) {
@@ -81,9 +83,9 @@ export const SIGNAL_TOOL: Tool = {
     return {
       title: `${withUnit(signalValue, signal.unit)} = ${withUnit(value, unit)}`,
       lines: [
-        { label: 'Signal', value: withUnit(signalValue, signal.unit) },
-        { label: 'Value', value: withUnit(value, unit) },
-        { label: 'Of the range', value: withUnit(share, '%') },
+        { label: say('tools.signal'), value: withUnit(signalValue, signal.unit) },
+        { label: say('tools.value'), value: withUnit(value, unit) },
+        { label: say('tools.of-the-range'), value: withUnit(share, '%') },
         bandLine(signal.low, signal.high, signal.unit, signalValue),
       ],
       words: [],
@@ -94,36 +96,36 @@ export const SIGNAL_TOOL: Tool = {
 
 export const COUNTS_TOOL: Tool = {
   id: 'counts',
-  name: 'Counts',
-  hint: 'raw number of a converter, both ways',
+  name: say('tools.counts'),
+  hint: say('tools.raw-number-converter-both'),
   fields: [
     {
       key: 'format',
-      label: 'Format',
+      label: say('tools.format'),
       kind: 'choice',
       choices: RAW_FORMATS.map(({ id, name }) => ({ value: id, label: name })),
     },
     {
       key: 'zero',
-      label: 'Live zero',
+      label: say('tools.live-zero'),
       kind: 'choice',
       choices: [
-        { value: 'removed', label: 'taken off' },
-        { value: 'included', label: 'in the counts' },
+        { value: 'removed', label: say('tools.taken-off') },
+        { value: 'included', label: say('tools.in-the-counts') },
       ],
     },
     ...RANGE,
     {
       key: 'known',
-      label: 'Known are',
+      label: say('tools.known-are'),
       kind: 'choice',
       choices: [
-        { value: 'counts', label: 'the counts' },
-        { value: 'signal', label: 'the signal' },
-        { value: 'value', label: 'the value' },
+        { value: 'counts', label: say('tools.the-counts') },
+        { value: 'signal', label: say('tools.the-signal') },
+        { value: 'value', label: say('tools.the-value') },
       ],
     },
-    { key: 'number', label: 'How much', kind: 'number' },
+    { key: 'number', label: say('tools.how-much'), kind: 'number' },
   ],
   first: { ...FIRST, format: '27648', zero: 'removed', known: 'counts', number: '13824' },
   work(values) {
@@ -133,9 +135,9 @@ export const COUNTS_TOOL: Tool = {
     const range = { low: signal.low, high: signal.high, zero: read.choice('zero') as 'removed' | 'included' };
     const known = read.choice('known');
     const number = read.number('number');
-    if (known === 'counts' && !Number.isInteger(number)) refuse('Counts are whole numbers.', 'number');
+    if (known === 'counts' && !Number.isInteger(number)) refuse(say('tools.counts-whole-numbers'), 'number');
     if (known === 'counts' && (number < format.min || number > format.max))
-      refuse(`This format writes ${format.min} to ${format.max}; ${number} never comes.`, 'number');
+      refuse(say('tools.format-writes-never-comes', { min: format.min, max: format.max, number }), 'number');
     const wanted = known === 'signal' ? number : line.back(number);
     const { counts, stopped } =
       known === 'counts' ? { counts: number, stopped: undefined } : countsOf(format, range, wanted);
@@ -143,19 +145,17 @@ export const COUNTS_TOOL: Tool = {
     return {
       title: `${counts} = ${withUnit(line.at(seen), unit)}`,
       lines: [
-        { label: 'Counts', value: String(counts) },
-        { label: 'Hexadecimal', value: hex(counts) },
-        { label: 'Signal', value: withUnit(seen, signal.unit) },
-        { label: 'Value', value: withUnit(line.at(seen), unit) },
+        { label: say('tools.counts'), value: String(counts) },
+        { label: say('tools.hexadecimal'), value: hex(counts) },
+        { label: say('tools.signal'), value: withUnit(seen, signal.unit) },
+        { label: say('tools.value'), value: withUnit(line.at(seen), unit) },
         {
-          label: 'One count is',
+          label: say('tools.one-count-is'),
           value: withUnit(Math.abs(line.at(seen + resolutionOf(format, range)) - line.at(seen)), unit, 3),
         },
         bandLine(signal.low, signal.high, signal.unit, seen),
       ],
-      words: stopped
-        ? [{ text: `The converter stops at ${counts}: what it should write lies beyond.`, tone: 'bad' }]
-        : [],
+      words: stopped ? [{ text: say('tools.converter-stops-what-should', { counts }), tone: 'bad' }] : [],
     };
   },
   send: (values, index, point) => {

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { refuse, Scaling } from '../model/index.ts';
 import type { SensorClass } from '../model/index.ts';
 import {
@@ -16,26 +18,26 @@ import {
   thermometerTolerance,
 } from '../scaling/index.ts';
 import type { CoupleType, ThermometerClass } from '../scaling/index.ts';
-import { convert } from '../units/index.ts';
-import { at, ToolReader, withUnit } from './tool.ts';
+import { convert, withUnit } from '../units/index.ts';
+import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
 
 const fahrenheit = (celsius: number): string => withUnit(convert(celsius, '°C', '°F')!, '°F');
 const same = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
-const knownAs = (signal: string): ToolField[] => [
+const knownAs = (signal: Message): ToolField[] => [
   {
     key: 'known',
-    label: 'Known is',
+    label: say('tools.known-is'),
     kind: 'choice',
     choices: [
-      { value: 'temperature', label: 'the temperature' },
+      { value: 'temperature', label: say('tools.the-temperature') },
       { value: 'signal', label: signal },
     ],
   },
   {
     key: 'temperature',
-    label: 'Temperature',
+    label: say('tools.temperature'),
     kind: 'number',
     unit: '°C',
     onlyIf: { key: 'known', is: ['temperature'] },
@@ -60,12 +62,12 @@ const classChange =
 
 export const RTD_TOOL: Tool = {
   id: 'rtd',
-  name: 'Resistance thermometer',
-  hint: '°C and Ω of Pt, Ni and thermistors, with class and leads',
+  name: say('tools.resistance-thermometer'),
+  hint: say('tools.c-pt-ni-thermistors'),
   fields: [
     {
       key: 'element',
-      label: 'Element',
+      label: say('tools.element'),
       kind: 'choice',
       choices: [
         ...ELEMENTS.map(({ id }) => ({ value: id, label: id })),
@@ -74,28 +76,34 @@ export const RTD_TOOL: Tool = {
     },
     {
       key: 'class',
-      label: 'Class',
+      label: say('tools.class'),
       kind: 'choice',
       choices: same(['AA', 'A', 'B', 'C']),
       onlyIf: { key: 'element', is: ELEMENTS.filter(({ metal }) => metal === 'Pt').map(({ id }) => id) },
     },
     {
       key: 'ohms25',
-      label: 'Resistance at 25 °C',
+      label: say('tools.resistance-25-c'),
       kind: 'number',
       unit: 'Ω',
       onlyIf: { key: 'element', is: ['ntc'] },
     },
     { key: 'beta', label: 'B value', kind: 'number', unit: 'K', onlyIf: { key: 'element', is: ['ntc'] } },
-    ...knownAs('the resistance'),
-    { key: 'ohms', label: 'Resistance', kind: 'number', unit: 'Ω', onlyIf: { key: 'known', is: ['signal'] } },
+    ...knownAs(say('tools.the-resistance')),
+    {
+      key: 'ohms',
+      label: say('tools.resistance'),
+      kind: 'number',
+      unit: 'Ω',
+      onlyIf: { key: 'known', is: ['signal'] },
+    },
     {
       key: 'leads',
-      label: 'Both leads together, two wires',
+      label: say('tools.both-leads-together-two'),
       kind: 'number',
       unit: 'Ω',
       optional: true,
-      hint: 'leave it empty for three or four wires',
+      hint: say('tools.leave-empty-three-four'),
     },
   ],
   first: {
@@ -123,23 +131,29 @@ export const RTD_TOOL: Tool = {
     const ohms = at(key, () => toOhms(celsius));
     const slope = element ? ohmsPerKelvin(element, celsius) : toOhms(celsius + 0.5) - toOhms(celsius - 0.5);
     const leads = read.maybe('leads') ?? 0;
-    if (leads < 0) refuse('A resistance is 0 Ω or more.', 'leads');
+    if (leads < 0) refuse(say('tools.resistance-0-more'), 'leads');
     const name = element && ((element.metal === 'Ni' ? 'Ni' : read.choice('class')) as ThermometerClass);
     const tolerance = name && thermometerTolerance(name, celsius);
     const lines: ToolLine[] = [
-      { label: 'Temperature', value: `${withUnit(celsius, '°C')}, ${fahrenheit(celsius)}` },
-      { label: 'Resistance', value: withUnit(ohms, 'Ω', 6) },
-      { label: 'For each K', value: withUnit(slope, 'Ω', 4) },
+      { label: say('tools.temperature'), value: `${withUnit(celsius, '°C')}, ${fahrenheit(celsius)}` },
+      { label: say('tools.resistance'), value: withUnit(ohms, 'Ω', 6) },
+      { label: say('tools.each-k'), value: withUnit(slope, 'Ω', 4) },
       ...(tolerance
         ? [
             {
-              label: `Class ${name}`,
+              label: say('tools.class-2', { name: String(name) }),
               value: `±${withUnit(tolerance.kelvin, 'K', 3)}, ±${withUnit(Math.abs(tolerance.kelvin * slope), 'Ω', 3)}`,
             },
           ]
         : []),
       ...(leads > 0
-        ? [{ label: 'Leads add', value: `${withUnit(leads / slope, 'K', 3)}`, tone: 'bad' as const }]
+        ? [
+            {
+              label: say('tools.leads-add'),
+              value: `${withUnit(leads / slope, 'K', 3)}`,
+              tone: 'bad' as const,
+            },
+          ]
         : []),
     ];
     return {
@@ -147,7 +161,7 @@ export const RTD_TOOL: Tool = {
       lines,
       words:
         tolerance && !tolerance.holds
-          ? [{ text: `Class ${name} is not defined at this temperature.`, tone: 'bad' }]
+          ? [{ text: say('tools.class-defined-temperature', { name: String(name) }), tone: 'bad' }]
           : [],
     };
   },
@@ -157,20 +171,20 @@ export const RTD_TOOL: Tool = {
 
 export const COUPLE_TOOL: Tool = {
   id: 'couple',
-  name: 'Thermocouple',
-  hint: '°C and mV of types B to T, with the cold junction',
+  name: say('tools.thermocouple'),
+  hint: say('tools.c-mv-types-b'),
   fields: [
-    { key: 'type', label: 'Type', kind: 'choice', choices: same(COUPLE_TYPES) },
-    { key: 'class', label: 'Class', kind: 'choice', choices: same(['1', '2', '3']) },
-    ...knownAs('the voltage'),
+    { key: 'type', label: say('tools.type'), kind: 'choice', choices: same(COUPLE_TYPES) },
+    { key: 'class', label: say('tools.class'), kind: 'choice', choices: same(['1', '2', '3']) },
+    ...knownAs(say('tools.the-voltage')),
     {
       key: 'millivolts',
-      label: 'Voltage at the terminals',
+      label: say('tools.voltage-terminals'),
       kind: 'number',
       unit: 'mV',
       onlyIf: { key: 'known', is: ['signal'] },
     },
-    { key: 'cold', label: 'Terminals are at', kind: 'number', unit: '°C' },
+    { key: 'cold', label: say('tools.terminals-are-at'), kind: 'number', unit: '°C' },
   ],
   first: { type: 'K', class: '2', known: 'temperature', temperature: '200', millivolts: '7.34', cold: '20' },
   work(values) {
@@ -188,19 +202,29 @@ export const COUPLE_TOOL: Tool = {
     return {
       title: `${withUnit(hot, '°C')} = ${withUnit(volts, 'mV')}`,
       lines: [
-        { label: 'Hot end', value: `${withUnit(hot, '°C')}, ${fahrenheit(hot)}` },
-        { label: 'At the terminals', value: withUnit(volts, 'mV') },
-        { label: 'Against 0 °C', value: withUnit(couplesVoltage(type, hot, 0), 'mV') },
-        { label: 'For each K', value: withUnit(perKelvin * 1000, 'µV', 3) },
-        ...(tolerance ? [{ label: `Class ${name}`, value: `±${withUnit(tolerance.kelvin, 'K', 3)}` }] : []),
+        { label: say('tools.hot-end'), value: `${withUnit(hot, '°C')}, ${fahrenheit(hot)}` },
+        { label: say('tools.at-the-terminals'), value: withUnit(volts, 'mV') },
+        { label: say('tools.against-0-c'), value: withUnit(couplesVoltage(type, hot, 0), 'mV') },
+        { label: say('tools.each-k'), value: withUnit(perKelvin * 1000, 'µV', 3) },
+        ...(tolerance
+          ? [
+              {
+                label: say('tools.class-2', { name: String(name) }),
+                value: `±${withUnit(tolerance.kelvin, 'K', 3)}`,
+              },
+            ]
+          : []),
       ],
       words: [
-        ...(tolerance ? [] : [{ text: `Type ${type} has no class ${name}.`, tone: 'bad' as const }]),
+        ...(tolerance ? [] : [{ text: say('tools.type-class', { type, name }), tone: 'bad' as const }]),
         ...(tolerance?.holds === false
-          ? [{ text: `Class ${name} is not defined at this temperature.`, tone: 'bad' as const }]
+          ? [{ text: say('tools.class-defined-temperature', { name: String(name) }), tone: 'bad' as const }]
           : []),
         {
-          text: `Read without compensation it would be ${withUnit(couplesVoltage(type, cold, 0) / seebeck(type, Math.max(cold, 0.1)), 'K', 3)} too low.`,
+          text: say('tools.read-without-compensation-too', {
+            couplesVoltage: couplesVoltage(type, cold, 0),
+            seebeck: seebeck(type, Math.max(cold, 0.1)),
+          }),
         },
       ],
     };

@@ -1,48 +1,50 @@
+import { say, textOf } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import type { Point } from '../model/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
-import { parseIn, plain } from '../units/index.ts';
+import { parseIn } from '../units/index.ts';
 import type { SingleChange, JobIndex } from '../job/index.ts';
 
 /** What is asked: a number with its unit, one of a few, free words, or rows of numbers. */
 export interface ToolField {
   readonly key: string;
-  readonly label: string;
+  readonly label: Text;
   readonly kind: 'number' | 'choice' | 'words' | 'pairs' | 'list';
   /** Unit in which a bare number counts; others of its dimension are taken too. */
   readonly unit?: string;
   /** Key of another field that says the unit. */
   readonly unitKey?: string;
-  readonly choices?: readonly { readonly value: string; readonly label: string }[];
+  readonly choices?: readonly { readonly value: string; readonly label: Text }[];
   /** Asked only while another has one of these values. */
   readonly onlyIf?: { readonly key: string; readonly is: readonly string[] };
   readonly optional?: boolean;
-  readonly hint?: string;
+  readonly hint?: Message;
   /** Names of the two columns of pairs. */
-  readonly columns?: readonly [string, string];
+  readonly columns?: readonly [Message, Message];
 }
 
 export type ToolValues = Readonly<Record<string, string>>;
 
 export interface ToolLine {
-  readonly label: string;
-  readonly value: string;
+  readonly label: Text;
+  readonly value: Text;
   readonly tone?: 'good' | 'bad';
 }
 
 /** What came of it. */
 export interface ToolResult {
   /** The answer in one line. */
-  readonly title: string;
+  readonly title: Text;
   readonly lines: readonly ToolLine[];
   /** What is to be said of it, each a sentence. */
-  readonly words: readonly { readonly text: string; readonly tone?: 'good' | 'bad' }[];
+  readonly words: readonly { readonly text: Text; readonly tone?: 'good' | 'bad' }[];
 }
 
 /** A calculator that works without a job, and can hand its result to a point of one. */
 export interface Tool {
   readonly id: string;
-  readonly name: string;
-  readonly hint: string;
+  readonly name: Message;
+  readonly hint: Message;
   readonly fields: readonly ToolField[];
   readonly first: ToolValues;
   /** @throws JobProblem whose paths are the keys of the fields concerned. */
@@ -78,7 +80,7 @@ export class ToolReader {
   number(key: string): number {
     const field = this.#field(key);
     const read = parseIn(this.text(key), this.unit(key));
-    return read.ok ? read.value : refuse(`${field.label}: ${read.problem}`, key);
+    return read.ok ? read.value : refuse(say('text.colon', { name: field.label, text: read.problem }), key);
   }
 
   /** The same, nothing where it was left empty. */
@@ -94,7 +96,7 @@ export class ToolReader {
   choice(key: string): string {
     const { label, choices = [] } = this.#field(key);
     const value = this.text(key);
-    return choices.some((c) => c.value === value) ? value : refuse(`${label}: choose one of the list.`, key);
+    return choices.some((c) => c.value === value) ? value : refuse(say('tools.choose-list', { label }), key);
   }
 
   /** Numbers one after the other, parted by spaces, semicolons or new lines. */
@@ -104,7 +106,9 @@ export class ToolReader {
       .filter(Boolean)
       .map((text) => {
         const read = parseIn(text, this.unit(key));
-        return read.ok ? read.value : refuse(`${this.#field(key).label}: ${read.problem}`, key);
+        return read.ok
+          ? read.value
+          : refuse(say('text.colon', { name: this.#field(key).label, text: read.problem }), key);
       });
   }
 
@@ -116,7 +120,7 @@ export class ToolReader {
       .filter((row) => row.replace(/[;\s]/g, '') !== '')
       .map((row, i) => {
         const [first, second] = row.split(';').map((text) => parseIn(text, ''));
-        if (!first?.ok || !second?.ok) return refuse(`${label}, row ${i + 1}: enter both numbers.`, key);
+        if (!first?.ok || !second?.ok) return refuse(say('tools.row-enter-both-numbers', { label, i }), key);
         return { first: first.value, second: second.value };
       });
   }
@@ -132,17 +136,14 @@ export function at<T>(key: string, act: () => T): T {
   }
 }
 
-/** A number with its unit, as many digits as make sense. */
-export const withUnit = (value: number, unit: string, digits = 5): string =>
-  `${plain(value, digits)}${unit ? `\u00a0${unit}` : ''}`;
-
 /** A result as text, to be shared or kept with a point. */
 export function resultText({ name }: Pick<Tool, 'name'>, { title, lines, words }: ToolResult): string {
   return [
-    `${name}: ${title}`,
-    ...lines.map(({ label, value }) => `${label}: ${value}`),
-    ...words.map(({ text }) => text),
+    [name, title],
+    ...lines.map(({ label, value }) => [label, value]),
+    ...words.map(({ text }) => [text]),
   ]
+    .map((row) => row.map(textOf).join(': '))
     .join('\n')
     .replaceAll('\u00a0', ' ');
 }

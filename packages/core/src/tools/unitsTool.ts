@@ -1,7 +1,8 @@
+import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
-import { convert, dimensionOf, parseIn, UNITS, awgToMm2, parseSection } from '../units/index.ts';
+import { convert, dimensionOf, parseIn, UNITS, awgToMm2, parseSection, withUnit } from '../units/index.ts';
 import type { Dimension } from '../units/index.ts';
-import { withUnit } from './tool.ts';
+
 import type { Tool, ToolResult } from './tool.ts';
 
 /** Several spellings of one unit are shown once. */
@@ -40,9 +41,9 @@ function conductor(text: string): ToolResult | undefined {
   return {
     title: withUnit(mm2, 'mm²', 3),
     lines: [
-      { label: 'Cross-section', value: withUnit(mm2, 'mm²', 3) },
-      { label: 'Gauge', value: `AWG ${nearest}` },
-      { label: 'Diameter', value: withUnit(2 * Math.sqrt(mm2 / Math.PI), 'mm', 3) },
+      { label: say('tools.cross-section'), value: withUnit(mm2, 'mm²', 3) },
+      { label: say('tools.gauge'), value: say('tools.awg', { nearest }) },
+      { label: say('tools.diameter'), value: withUnit(2 * Math.sqrt(mm2 / Math.PI), 'mm', 3) },
     ],
     words: [],
   };
@@ -50,22 +51,16 @@ function conductor(text: string): ToolResult | undefined {
 
 export const UNITS_TOOL: Tool = {
   id: 'units',
-  name: 'Units',
-  hint: 'one value in every unit of its kind: 3/4 in, 150 psi, 80 gal/min, AWG 20',
-  fields: [
-    { key: 'text', label: 'Value with its unit', kind: 'words', hint: 'such as 3/4 in, 150 psi or AWG 20' },
-  ],
+  name: say('tools.units'),
+  hint: say('tools.value-every-unit-kind'),
+  fields: [{ key: 'text', label: say('tools.value-unit'), kind: 'words', hint: say('tools.such-3-4-150') }],
   first: { text: '3/4 in' },
   work({ text = '' }) {
     const wire = conductor(text);
     if (wire) return wire;
     const unit = unitIn(text);
     const dimension = unit && dimensionOf(unit);
-    if (!unit || !dimension)
-      return refuse(
-        `“${text.trim()}” ends in no unit that is known. Write one such as 3/4 in, 150 psi, 20 °C, AWG 20.`,
-        'text',
-      );
+    if (!unit || !dimension) return refuse(say('tools.ends-unit-known-write', { text }), 'text');
     const read = parseIn(text, unit);
     if (!read.ok) return refuse(read.problem, 'text');
     return {

@@ -6,10 +6,13 @@ export {
   dimensionOf,
   fixed,
   formatMilliamps,
+  formatOhms,
   formatVoltBand,
   formatVolts,
+  lowerFirst,
   parseIn,
   plain,
+  withUnit,
 } from './quantity.ts';
 export type { Dimension } from './quantity.ts';
 export { awgToMm2, parseSection } from './section.ts';

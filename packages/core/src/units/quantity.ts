@@ -41,14 +41,22 @@ export const UNITS = {
 
 export type Dimension = keyof typeof UNITS;
 
+/** Why a number was not read: a code of the messages with its parameters. */
+interface Unread {
+  readonly code: `quantity.${string}`;
+  readonly values: Readonly<Record<string, string | readonly string[]>>;
+}
+
 export type Parsed =
-  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: string };
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: Unread };
 
 const NUMBER = String.raw`[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?`;
 const PATTERN = new RegExp(
   String.raw`^\s*(?:(\d+)\s+)?(${NUMBER})(?:\s*/\s*(\d+))?\s*([^\d\s].*?)?\s*$`,
   'i',
 );
+
+const unread = (code: Unread['code'], values: Unread['values']): Unread => ({ code, values });
 
 /**
  * Reads a number as a technician types it: `24.1`, `24,1 V`, `6.6 mA`, `3/4 in`, `1 1/2 in`.
@@ -57,23 +65,24 @@ const PATTERN = new RegExp(
  */
 export function parseQuantity(text: string, dimension: Dimension, defaultUnit: string): Parsed {
   const units: Readonly<Record<string, UnitStep>> = UNITS[dimension];
-  if (text.trim() === '') return { ok: false, problem: `Enter a number in ${defaultUnit}.` };
+  if (text.trim() === '') return { ok: false, problem: unread('quantity.missing', { unit: defaultUnit }) };
   const match = PATTERN.exec(text.replace('−', '-').replace('μ', 'µ'));
   if (!match)
-    return { ok: false, problem: `“${text.trim()}” is not a number. Enter one such as 24.1 ${defaultUnit}.` };
+    return { ok: false, problem: unread('quantity.no-number', { text: text.trim(), unit: defaultUnit }) };
   const [, whole, digits, divisor, unitText] = match;
   if (whole !== undefined && divisor === undefined)
-    return { ok: false, problem: `“${text.trim()}” holds two numbers. Enter one, with point or comma.` };
+    return { ok: false, problem: unread('quantity.two-numbers', { text: text.trim() }) };
   if (divisor !== undefined && Number(divisor) === 0)
-    return { ok: false, problem: 'A fraction cannot divide by 0.' };
+    return { ok: false, problem: unread('quantity.divided-by-zero', {}) };
   const unit = unitText ?? defaultUnit;
   const step =
     units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
   if (step === undefined)
-    return { ok: false, problem: `“${unit}” does not fit here. Use ${Object.keys(units).join(', ')}.` };
+    return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
   const number = Number(digits!.replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
   const value = toFirst(Number(whole ?? 0) + number, step);
-  if (!Number.isFinite(value)) return { ok: false, problem: `“${text.trim()}” is too large.` };
+  if (!Number.isFinite(value))
+    return { ok: false, problem: unread('quantity.too-large', { text: text.trim() }) };
   return { ok: true, value };
 }
 
@@ -112,10 +121,12 @@ export function parseIn(text: string, unit: string): Parsed {
   const bare = unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text;
   const read = parseQuantity(bare, 'percent', '%');
   if (read.ok) return read;
-  const words = unit ? ` in ${unit}` : '';
   return {
     ok: false,
-    problem: bare.trim() === '' ? `Enter a number${words}.` : `“${text.trim()}” is not a number${words}.`,
+    problem:
+      bare.trim() === ''
+        ? unread('quantity.missing', { unit })
+        : unread('quantity.no-number', { text: text.trim(), unit }),
   };
 }
 
@@ -152,3 +163,18 @@ export function fixed(value: number, digits: number): string {
   if (Number(text) === 0) return text.replace('-', '');
   return text.replace('-', '−');
 }
+
+/** `250 Ω`, `4.7 kΩ`. */
+export function formatOhms(ohms: number): string {
+  if (ohms < 1000) return `${Number(ohms.toPrecision(3))}\u00a0Ω`;
+  if (ohms < 1e6) return `${Number((ohms / 1000).toPrecision(3))}\u00a0kΩ`;
+  return `${Number((ohms / 1e6).toPrecision(3))}\u00a0MΩ`;
+}
+
+/** The words with a small first letter, unless they begin with an abbreviation. */
+export const lowerFirst = (words: string): string =>
+  /^[A-Z][a-z]/.test(words) ? words.charAt(0).toLowerCase() + words.slice(1) : words;
+
+/** A number with its unit, as many digits as make sense. */
+export const withUnit = (value: number, unit: string, digits = 5): string =>
+  `${plain(value, digits)}${unit ? `${JOINED}${unit}` : ''}`;

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { partTypesOf, supplyTerminals } from '../catalog/partTypes.ts';
 import fc from 'fast-check';
 import { FAMILIES } from '../../test/families.ts';
@@ -59,10 +60,10 @@ test('whatever is found of one wire, the circuit is solved, told and drawn, and 
       const analysis = analyse(index, 'px-1', 'nominal');
       const { status, sentence } = judge(analysis);
       expect(['works', 'doubtful', 'cannot', 'open']).toContain(status);
-      expect(sentence.length).toBeGreaterThan(10);
+      expect(textOf(sentence).length).toBeGreaterThan(10);
       for (const state of [...analysis.shown, ...analysis.staged]) {
         expect(Number.isFinite(state.signalVolts)).toBe(true);
-        expect(loopView(analysis.context, state).summary).not.toBe('');
+        expect(textOf(loopView(analysis.context, state).summary)).not.toBe('');
       }
       expect(after(other, { kind: 'landWire', wireId: picked.id, asFound: null })).toEqual(job);
     }),
@@ -79,11 +80,11 @@ test('what differs is listed once, with what it is and how it goes back', () => 
       const same = 'colour' in asFound && asFound.colour === picked.colour;
       expect(differences.map(({ wire }) => wire.id)).toEqual(same ? [] : [picked.id]);
       for (const { sentence, back } of differences) {
-        expect(sentence).toContain(picked.number);
-        expect(back).toContain(picked.number);
-        if (asFound.missing) expect(sentence).toMatch(/is missing/);
+        expect(textOf(sentence)).toContain(picked.number);
+        expect(textOf(back)).toContain(picked.number);
+        if (asFound.missing) expect(textOf(sentence)).toMatch(/is missing/);
         for (const ref of [asFound.from, asFound.to])
-          if (ref) expect(sentence).toContain(`${refWords(index, ref)} instead of`);
+          if (ref) expect(textOf(sentence)).toContain(`${refWords(index, ref)} instead of`);
       }
     }),
     { numRuns: 250, seed: 20261125 },

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { analyse, SAFETY_NOTE } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
@@ -17,10 +19,10 @@ export type VerdictStatus = 'works' | 'doubtful' | 'cannot' | 'open';
 export interface Judgement {
   readonly status: VerdictStatus;
   /** One sentence or two: what, and why. */
-  readonly sentence: string;
+  readonly sentence: Message;
   readonly reasons: readonly Reason[];
   /** Stands beside the verdict whatever it is. */
-  readonly note?: string;
+  readonly note?: Message;
 }
 
 /** Status and reasons alone, without looking for ways out. */
@@ -34,7 +36,7 @@ function verdictWords(analysis: Analysis): Judgement {
   if (!isLanded(context))
     return {
       status: 'open',
-      sentence: `${context.point.tag} is not on a channel yet. Choose one to see whether it works there.`,
+      sentence: say('verdict.open', { point: context.point.tag }),
       reasons: [],
     };
   const reasons = diagnose(analysis);

@@ -1,3 +1,4 @@
+import { say, textOf } from '../messages/index.ts';
 import { jobWith } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -39,29 +40,33 @@ test.each<[TestPoint, '+' | '-', string]>([
     'The output drives both ways; with common 1 on 0 V, the input takes the current in while it is high.',
   ],
 ])('%j with the common on %s', (point, rail, sentence) => {
-  expect(worksSentence(of(rail, point)).replace('Works. ', '').replaceAll('\u00a0', ' ')).toBe(sentence);
+  expect(
+    textOf(worksSentence(of(rail, point)))
+      .replace('Works. ', '')
+      .replaceAll('\u00a0', ' '),
+  ).toBe(sentence);
 });
 
 test('push-pull on plus works turned round, and says so', () => {
   const analysis = of('+', { output: 'pushpull' });
-  expect(worksSentence(analysis)).toMatch(/Mind: the input is on while the sensor’s output is off\./);
+  expect(textOf(worksSentence(analysis))).toMatch(/Mind: the input is on while the sensor’s output is off\./);
   expect([analysis.away.lamp, analysis.present.lamp]).toEqual(['on', 'off']);
 });
 
 test('both vocabularies stand beside each other, whatever the group', () => {
-  expect(inputVocabulary('-', 'both').byCurrent).toMatch(/^Sinking input/);
-  expect(inputVocabulary('+', 'both').byCurrent).toMatch(/^Sourcing input/);
-  expect(inputVocabulary('+', 'sink').byCurrent).toMatch(/^Sinking input/);
-  expect(inputVocabulary(undefined, 'both').byCurrent).toMatch(/its common decides/);
-  expect(inputVocabulary('-', 'sink').bySensor).toMatch(/PNP input/);
-  expect(inputVocabulary('+', 'source').bySensor).toMatch(/NPN input/);
+  expect(textOf(inputVocabulary('-', 'both').byCurrent)).toMatch(/^Sinking input/);
+  expect(textOf(inputVocabulary('+', 'both').byCurrent)).toMatch(/^Sourcing input/);
+  expect(textOf(inputVocabulary('+', 'sink').byCurrent)).toMatch(/^Sinking input/);
+  expect(textOf(inputVocabulary(undefined, 'both').byCurrent)).toMatch(/its common decides/);
+  expect(textOf(inputVocabulary('-', 'sink').bySensor)).toMatch(/PNP input/);
+  expect(textOf(inputVocabulary('+', 'source').bySensor)).toMatch(/NPN input/);
 });
 
 test('there is one rule a kind, and short words for the plates', () => {
-  expect(ruleFor(of('-').context)).toMatch(/common on 0 V/);
-  expect(ruleFor(of('+', { output: 'npn' }).context)).toMatch(/common on plus/);
-  expect(ruleFor(of('+', { output: 'pushpull' }).context)).toMatch(/either rail/);
-  expect(ruleFor(of('+', { typeId: 'limit-switch', output: 'contact' }).context)).toMatch(
+  expect(textOf(ruleFor(of('-').context))).toMatch(/common on 0 V/);
+  expect(textOf(ruleFor(of('+', { output: 'npn' }).context))).toMatch(/common on plus/);
+  expect(textOf(ruleFor(of('+', { output: 'pushpull' }).context))).toMatch(/either rail/);
+  expect(textOf(ruleFor(of('+', { typeId: 'limit-switch', output: 'contact' }).context))).toMatch(
     /rail that the common is not on/,
   );
   expect(deviceWords(of('-', { typeId: 'diffuse-3w', logic: 'dark' }).context)).toBe(
@@ -70,8 +75,8 @@ test('there is one rule a kind, and short words for the plates', () => {
   expect(deviceWords(of('-', { typeId: 'limit-switch', output: 'contact' }).context)).toBe(
     'mechanical switch · NO',
   );
-  expect(placeWords(of('-').context)).toBe('M · ch 0');
-  expect(placeWords(of('-', { at: null }).context)).toBe('no channel');
+  expect(textOf(placeWords(of('-').context))).toBe('M · ch 0');
+  expect(textOf(placeWords(of('-', { at: null }).context))).toBe('no channel');
   expect([railWords('-', 24.1), railWords('+', 24.1)]).toEqual(['0\u00a0V', '+24\u00a0V']);
 });
 
@@ -79,17 +84,17 @@ test('where current is stopped, the drawing has the reason in a few words', () =
   const reason = (code: 'same-pull' | 'common-open' | 'wrong-sense' | 'over-current') => ({
     code,
     weight: 'cannot' as const,
-    sentence: '',
+    sentence: say('verdict.works'),
   });
   const { context } = of('-', { output: 'npn' });
-  expect(stopWords(reason('same-pull'), context)).toBe('both on 0\u00a0V');
-  expect(stopWords(reason('common-open'), context)).toBe('open');
-  expect(stopWords(reason('wrong-sense'), context)).toBe('blocks this way');
+  expect(textOf(stopWords(reason('same-pull'), context))).toBe('both on 0\u00a0V');
+  expect(textOf(stopWords(reason('common-open'), context))).toBe('open');
+  expect(textOf(stopWords(reason('wrong-sense'), context))).toBe('blocks this way');
   expect(stopWords(reason('over-current'), context)).toBeUndefined();
   const analysis = of('-', { output: 'npn' });
   const view = loopView(analysis.context, analysis.present, [reason('same-pull')]);
   const stopped = (v: typeof view) => v.plates[1]!.rows[0]!.glyph!.stopped;
-  expect(stopped(view)).toBe('both on 0\u00a0V');
+  expect(textOf(stopped(view))).toBe('both on 0\u00a0V');
   expect(stopped(loopView(analysis.context, analysis.present))).toBeUndefined();
 });
 

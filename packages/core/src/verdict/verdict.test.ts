@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import { jobWith, withModule } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -62,7 +63,7 @@ describe('reasons', () => {
   test('both pull the same way', () => {
     const v = verdict(jobWith(BOTH8, ['-'], { output: 'npn' }));
     expect(v.reasons[0]!.code).toBe('same-pull');
-    expect(v.sentence).toContain('both pull to 0\u00a0V');
+    expect(textOf(v.sentence)).toContain('both pull to 0\u00a0V');
   });
 
   test('a common on no rail', () => {
@@ -73,7 +74,7 @@ describe('reasons', () => {
     const job = jobWith(BOTH8, ['-'], { output: 'npn' }, { tag: 'PX-2', at: ['m', 1] });
     const v = verdict(job);
     expect(v.reasons.map(({ code }) => code)).toEqual(['group-mixed', 'same-pull']);
-    expect(v.sentence).toContain('suits PX-2 but not PX-1');
+    expect(textOf(v.sentence)).toContain('suits PX-2 but not PX-1');
     expect(verdict(job, 'px-2').status).toBe('works');
   });
 
@@ -103,7 +104,7 @@ describe('reasons', () => {
       { kind: 'moveWire' as const, wireId: 'px-1-b-BU', to: 'g1:+' },
     ].reduce((j, change) => applyChange(j, change, ACTOR), job);
     expect(codes(turned)).toEqual(['supply-reversed']);
-    expect(verdict(turned).waysOut[0]!.sentence).toContain('Exchange the two supply wires');
+    expect(textOf(verdict(turned).waysOut[0]!.sentence)).toContain('Exchange the two supply wires');
   });
 
   test('a supply above the limits of sensor and input is doubtful, not fine', () => {
@@ -164,6 +165,7 @@ describe('ways out', () => {
     expect(
       verdict(job)
         .waysOut.map(({ sentence }) => sentence)
+        .map(textOf)
         .join(),
     ).not.toContain('Put common');
   });
@@ -172,7 +174,10 @@ describe('ways out', () => {
     const job = jobWith(BOTH8, ['-'], { typeId: 'dry-contact', output: 'contact' });
     const turned = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' }, ACTOR);
     expect(verdict(turned).waysOut.map(({ sentence }) => sentence)).toContainEqual(
-      expect.stringMatching(/Move wire \d+ of PX-1 to 0\sV/),
+      expect.objectContaining({
+        code: 'remedy.move-wire',
+        values: expect.objectContaining({ device: 'PX-1' }),
+      }),
     );
   });
 });

@@ -1,3 +1,4 @@
+import { textOf } from '../messages/index.ts';
 import * as F from '../../test/families.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -247,13 +248,13 @@ test('a relay that feeds itself through its own NC contact chatters, and that is
   const apart = gone(job, 'k1:21');
   const { reasons } = verdictOf(analyse(new JobIndex(apart), 'px-1'));
   expect(reasons[0]!.code).toBe('no-solution');
-  expect(reasons[0]!.sentence).toMatch(/never settles/);
+  expect(textOf(reasons[0]!.sentence)).toMatch(/never settles/);
 });
 
 test('wires found elsewhere are put back as planned', () => {
   const job = exchanged(F.analogJob('transmitter-2w'), 'px-1-b:+', 'px-1-b:-');
   const { waysOut } = verdictOf(analyse(new JobIndex(job), 'px-1'));
-  expect(waysOut[0]!.sentence).toBe('Land all 2 wires of PX-1 as planned');
+  expect(textOf(waysOut[0]!.sentence)).toBe('Land all 2 wires of PX-1 as planned');
 });
 
 test('a guard beside another on one safety relay is told of its own channel, not of the other’s', () => {
@@ -262,11 +263,11 @@ test('a guard beside another on one safety relay is told of its own channel, not
   const wire = job.wires.find(({ from }) => from === 'gs-2-b:YE')!;
   const loose = after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } });
   const reasons = (of: JobContent, id: string) => judge(analyse(new JobIndex(of), id)).sentence;
-  expect(reasons(job, 'gs-2')).toMatch(/^Wired as meant/);
-  expect(reasons(loose, 'gs-2')).toMatch(/^Channel 2 of GS-2 does not reach S input 2/);
+  expect(textOf(reasons(job, 'gs-2'))).toMatch(/^Wired as meant/);
+  expect(textOf(reasons(loose, 'gs-2'))).toMatch(/^Channel 2 of GS-2 does not reach S input 2/);
   // What the selector is set to is never proposed to be lowered.
-  expect(reasons(loose, 'px-1')).toMatch(/input 2 is not closed.*competent person/);
+  expect(textOf(reasons(loose, 'px-1'))).toMatch(/input 2 is not closed.*competent person/);
   for (const id of ['gs-2', 'px-1'])
     for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).waysOut)
-      expect(sentence).not.toMatch(/selector/i);
+      expect(textOf(sentence)).not.toMatch(/selector/i);
 });

@@ -1,3 +1,4 @@
+import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import { Logic, OutputKind } from '../../model/index.ts';
 import { BehaviourOf } from '../behaviours/behaviours.ts';
@@ -7,9 +8,7 @@ import { Figure } from './figure.ts';
 import { HandlingSchema, ParameterSchema, SettingSchema } from './parameterSchema.ts';
 import { Cautions, FaceRow, Indicator, PartTerminal } from './terminals.ts';
 
-const Id = z
-  .string()
-  .regex(/^[a-z0-9][a-z0-9._-]{0,47}$/, 'An id has 1 to 48 small letters, digits, points and dashes.');
+const Id = z.string().regex(/^[a-z0-9][a-z0-9._-]{0,47}$/, codeOf('model.id-1-48-small'));
 
 /**
  * What drives an output: a target that comes and goes, a value that moves, a guard, the program (of a load: then it is

@@ -1,3 +1,4 @@
+import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import { within } from '../../circuit/index.ts';
 import type { Span } from '../../circuit/index.ts';
@@ -14,18 +15,18 @@ export const Figure = z
     nominal: Finite.optional(),
     max: Finite.optional(),
     unit: z.string().max(12),
-    source: z.string().min(1, 'Say where the figure comes from.').max(80),
+    source: z.string().min(1, codeOf('model.say-where-figure-comes')).max(80),
     /** The setting of the part whose value it is, where somebody chooses it; its tolerance stays in proportion. */
     setting: z.string().max(40).optional(),
   })
   .refine(
     ({ min, nominal, max }) => min !== undefined || nominal !== undefined || max !== undefined,
-    'A figure needs a minimum, a nominal value or a maximum.',
+    codeOf('model.figure-needs-minimum-nominal'),
   )
   .refine(({ min, nominal, max }) => {
     const given = [min, nominal, max].filter((value) => value !== undefined);
     return given.every((value, i) => i === 0 || value >= given[i - 1]!);
-  }, 'From minimum over nominal to maximum a figure does not fall.');
+  }, codeOf('model.minimum-over-nominal-maximum'));
 export type Figure = z.infer<typeof Figure>;
 
 /** Said of figures that no datasheet stands behind. */

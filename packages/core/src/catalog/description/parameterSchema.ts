@@ -1,3 +1,4 @@
+import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import type { FitCheck, Handling, PlateFact } from '../handling/handling.ts';
 import { isRule } from '../parameters.ts';
@@ -8,7 +9,10 @@ const Label = z.string().min(1).max(120);
 const Choice = z.strictObject({ value: z.string().max(60), label: Label });
 const Choices = z.array(Choice).min(1).max(80);
 const Usual = z.strictObject({ value: z.string().max(60), why: z.string().max(160) });
-const RuleName = z.string().max(60).refine(isRule, 'There is no such rule.') as unknown as z.ZodType<Rule>;
+const RuleName = z
+  .string()
+  .max(60)
+  .refine(isRule, codeOf('model.no-such-rule')) as unknown as z.ZodType<Rule>;
 
 export const SettingSchema: z.ZodType<Setting> = z.strictObject({
   key: Key,

@@ -1,3 +1,4 @@
+import { say, textOf } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { after, withModule, withPoint, bareJob } from '../../../test/jobs.ts';
 import type { JobContent } from '../../model/collections.ts';
@@ -176,7 +177,9 @@ describe('of a job', () => {
     expect([found.modules, found.commons]).toEqual([1, 2]);
     const done = after(start, allocationChange(start, found)!);
     for (const { id } of start.points) expect(statusIn(done, id)).toBe('works');
-    expect(found.placements.every(({ sentence, applicant: a }) => sentence.startsWith(a.tag))).toBe(true);
+    expect(found.placements.every(({ sentence, applicant: a }) => textOf(sentence).startsWith(a.tag))).toBe(
+      true,
+    );
     const again = allocateNow(problemOf(done, { pinned: new Set(), spareShare: 0 }));
     expect(again.kind === 'allocated' && allocationChange(done, again)).toBeUndefined();
   });
@@ -197,7 +200,7 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }), helpfulChanges(start));
     if (found.kind !== 'impossible') throw new Error('It should be impossible.');
     expect(found.conflict.map(({ words }) => words).sort()).toEqual(['NPN', 'PNP']);
-    expect(found.waysOut).toEqual([
+    expect(found.waysOut.map(textOf)).toEqual([
       'Add another 8-channel DC input, sink or source, selectable, one common',
       expect.stringMatching(/^Put an interposing relay behind PX-\d: its contact fits either rail$/),
     ]);
@@ -211,7 +214,7 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned, spareShare: 0 }), helpfulChanges(start));
     expect(found).toMatchObject({
       kind: 'impossible',
-      waysOut: expect.arrayContaining(['Let PX-0, PX-1 move from where they are pinned']),
+      waysOut: expect.arrayContaining([say('planning.let-move-where-pinned', { pins: ['PX-0', 'PX-1'] })]),
     });
     const one = allocateNow(problemOf(start, { pinned: new Set(['px-0']), spareShare: 0 }));
     expect(
@@ -255,7 +258,9 @@ test('what can stay stays: a panel that is as small as can be is left as it is',
   if (outcome.kind !== 'allocated') throw new Error('impossible');
   const at = Object.fromEntries(outcome.placements.map(({ applicant: { id }, channel }) => [id, channel]));
   expect(at).toEqual({ a: 3, b: 6, c: 4, d: 0 });
-  expect(outcome.placements.find(({ applicant: { id } }) => id === 'b')!.sentence).toMatch(/stays here/);
+  expect(textOf(outcome.placements.find(({ applicant: { id } }) => id === 'b')!.sentence)).toMatch(
+    /stays here/,
+  );
 });
 
 test('what is wired to a drive or another controller is not moved to the inputs', () => {

@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import { counted, gathered } from './classes.ts';
 import type { AllocationProblem, Applicant, Impossible } from './problem.ts';
 import { search } from './search.ts';
@@ -62,7 +64,7 @@ function* orders(n: number): Generator<number[]> {
 export function explainConflict(
   problem: AllocationProblem,
   options: readonly {
-    readonly sentence: (conflict: readonly Applicant[]) => string | undefined;
+    readonly sentence: (conflict: readonly Applicant[]) => Message | undefined;
     readonly apply: (problem: AllocationProblem, conflict: readonly Applicant[]) => AllocationProblem;
   }[],
 ): Impossible {
@@ -82,21 +84,21 @@ export function explainConflict(
 function conflictSentence(
   { applicants, groups, fits }: AllocationProblem,
   conflict: readonly Applicant[],
-): string {
+): Message {
   const tags = conflict.map(({ tag }) => tag);
-  const listed =
-    tags.length > 6 ? `${tags.slice(0, 5).join(', ')} and ${tags.length - 5} more` : tags.join(', ');
+  const listed = tags.length > 6 ? say('planning.and-more', { tags }) : tags.join(', ');
   const room = groups.reduce((sum, g) => sum + Math.max(0, g.channels.length - g.spare), 0);
-  if (applicants.length > room) return `There are ${applicants.length} devices and ${room} channels to give.`;
+  if (applicants.length > room)
+    return say('planning.devices-channels-give', { applicants: applicants.length, room });
   const [only] = conflict;
   if (only && conflict.length === 1)
     return only.pinned
-      ? `${only.tag} is pinned where it cannot work.`
+      ? say('planning.pinned-where-work', { only: only.tag })
       : groups.some(({ kind, rails }) => rails.some((rail) => fits(only.key, kind, rail)))
-        ? `${only.tag} finds no free channel of a common that suits it.`
-        : `${only.tag} works on no free input of this panel, on whatever rail the common is.`;
+        ? say('planning.finds-free-channel-common', { only: only.tag })
+        : say('planning.works-free-input-panel', { only: only.tag });
   const kinds = [...new Set(conflict.map(({ words }) => words))];
   return kinds.length > 1
-    ? `${listed} cannot be placed together: ${kinds.join(' and ')} must not share a common, and there are too few commons for them.`
-    : `${listed} cannot be placed together: the commons that suit them have too few free channels.`;
+    ? say('planning.placed-together-must-share', { listed, kinds })
+    : say('planning.placed-together-commons-suit', { listed });
 }

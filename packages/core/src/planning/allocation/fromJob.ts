@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { chosenOutput, DRY_CONTACT_ID, partTypesOf } from '../../catalog/index.ts';
 import type { Device, JobContent, Module, Point } from '../../model/index.ts';
 import { emptyJob } from '../../model/index.ts';
@@ -148,7 +149,7 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
     known.module({ typeId }).groups.map(({ common, channels }) => ({
       id: `new:${common}`,
       moduleId: 'new',
-      moduleTag: 'new module',
+      moduleTag: say('planning.new-module'),
       common,
       channels,
       spare: 0,
@@ -159,9 +160,7 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
     {
       sentence: (conflict) => {
         const pins = conflict.filter(({ pinned }) => pinned).map(({ tag }) => tag);
-        return pins.length
-          ? `Let ${pins.join(', ')} move from where ${pins.length > 1 ? 'they are' : 'it is'} pinned`
-          : undefined;
+        return pins.length ? say('planning.let-move-where-pinned', { pins }) : undefined;
       },
       apply: (problem, conflict) => ({
         ...problem,
@@ -171,12 +170,12 @@ export function helpfulChanges(job: JobContent): HelpfulChange[] {
       }),
     },
     ...types.map((typeId): HelpfulChange => ({
-      sentence: () => `Add another ${known.module({ typeId }).name}`,
+      sentence: () => say('planning.add-another', { moduleName: known.module({ typeId }).name }),
       apply: (problem) => ({ ...problem, groups: [...problem.groups, ...more(typeId)] }),
     })),
     {
       sentence: (conflict) =>
-        `Put an interposing relay behind ${conflict.at(-1)?.tag ?? 'one of them'}: its contact fits either rail`,
+        say('planning.put-interposing-relay-behind', { conflict: conflict.at(-1)?.tag }),
       apply: (problem, conflict) => ({
         ...problem,
         applicants: problem.applicants.map((applicant) =>

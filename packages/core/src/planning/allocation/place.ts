@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import type { Choice } from './search.ts';
 import type { Counted } from './classes.ts';
 import { share } from './flow.ts';
@@ -177,15 +179,17 @@ function why(
   group: Group,
   rail: CommonRail,
   mates: readonly Applicant[],
-): string {
+): Message {
   const common = group.common.replace(/^COM/, 'common ');
-  if (pinned) return `${tag} stays where it was pinned.`;
+  if (pinned) return say('planning.stays-where-pinned', { tag });
   const other = rail === '-' ? '+' : '-';
   const bound = !problem.fits(key, group.kind, other);
   const kin = mates.filter((mate) => mate.area === area && mate.tag !== tag).map((mate) => mate.tag);
-  const stays = current?.groupId === group.id ? ' It stays here.' : '';
+  const stays = current?.groupId === group.id ? say('planning.stays-here') : '';
   const because = bound
-    ? `${words} needs ${common} on ${railWords(rail)}`
-    : `${words} fits either rail, and ${common} sits on ${railWords(rail)} for the others`;
-  return `${tag}: ${because}${area && kin.length ? `; beside ${kin.slice(0, 2).join(' and ')} of the same area` : ''}.${stays}`;
+    ? say('planning.needs-on', { words, common, rail: railWords(rail) })
+    : say('planning.fits-either-rail-sits', { words, common, rail: railWords(rail) });
+  return area && kin.length
+    ? say('planning.placed-beside', { tag, because, kin, stays })
+    : say('planning.placed', { tag, because, stays });
 }

@@ -1,3 +1,4 @@
+import type { Message, Text } from '../../messages/index.ts';
 /** A rail on which a group's common may be put. */
 export type CommonRail = '+' | '-';
 
@@ -19,7 +20,7 @@ export interface Applicant {
 export interface Group {
   readonly id: string;
   readonly moduleId: string;
-  readonly moduleTag: string;
+  readonly moduleTag: Text;
   readonly common: string;
   /** Channels that are free to be given, lowest first. */
   readonly channels: readonly number[];
@@ -46,7 +47,7 @@ export interface Placement {
   readonly group: Group;
   readonly channel: number;
   readonly rail: CommonRail;
-  readonly sentence: string;
+  readonly sentence: Text;
 }
 
 export interface Allocated {
@@ -65,8 +66,8 @@ export interface Impossible {
   readonly kind: 'impossible';
   /** A smallest set of devices that cannot be placed together. */
   readonly conflict: readonly Applicant[];
-  readonly sentence: string;
-  readonly waysOut: readonly string[];
+  readonly sentence: Message;
+  readonly waysOut: readonly Message[];
 }
 
 export type Allocation = Allocated | Impossible;

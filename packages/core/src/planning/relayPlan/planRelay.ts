@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message, Text } from '../../messages/index.ts';
 import { outputsNow, partTypesOf, RELAY_TYPES } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
 import type { Device, JobContent, Supply } from '../../model/index.ts';
@@ -18,7 +20,7 @@ export interface Tried {
   readonly typeId: string;
   readonly name: string;
   readonly status: 'works' | 'doubtful' | 'cannot';
-  readonly sentence: string;
+  readonly sentence: Text;
   /** Its coil is kept in by what leaks through the sensor: a resistor beside the coil mends that. */
   readonly mendable?: boolean;
 }
@@ -29,7 +31,7 @@ interface RelayTerminal {
   readonly printed?: string;
   readonly words: string;
   /** What lands there, by tag and terminal; empty where it stays free. */
-  readonly landed: readonly string[];
+  readonly landed: readonly Text[];
 }
 
 /** Which pole does what, the relay for it, and the change that brings it into the job. */
@@ -43,7 +45,7 @@ export interface RelayPlan {
   readonly chosen?: string;
   readonly terminals: readonly RelayTerminal[];
   readonly change?: Change;
-  readonly cautions: readonly string[];
+  readonly cautions: readonly Message[];
 }
 
 /**
@@ -58,7 +60,9 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   const device = index.deviceOf(point);
   const ends = coilEnds(index, point);
   if (!ends)
-    throw new JobProblem([{ path: '', message: `${device.tag} has no output that switches a coil.` }]);
+    throw new JobProblem([
+      { path: '', message: say('planning.output-switches-coil', { device: device.tag }) },
+    ]);
   const taken = new Set([...job.devices, ...job.modules, ...job.supplies].map(({ id }) => id));
   const idFor = idsFor(pointId, taken);
   const type = index.deviceType(device);
@@ -149,15 +153,11 @@ function relayOf(type: DeviceType, wish: RelayWish, idFor: (tag: string) => stri
 }
 
 /** Why a relay need not be tried: nothing to say (empty) for a coil of another supply, a sentence for too few poles. */
-function unfitFor(
-  { contacts, coil }: DeviceType,
-  poles: number,
-  { kind, volts }: Supply,
-): string | undefined {
+function unfitFor({ contacts, coil }: DeviceType, poles: number, { kind, volts }: Supply): Text | undefined {
   if (coil!.kind !== 'any' && coil!.kind !== kind) return '';
   if (Math.abs(coil!.volts - volts) > volts * 0.2) return '';
   if (contacts!.poles < poles)
-    return `It has ${contacts!.poles === 1 ? 'one pole' : `${contacts!.poles} poles`}; ${poles} are needed.`;
+    return say('planning.it-has-are-needed', { poles: contacts!.poles, poles2: poles });
   return undefined;
 }
 
@@ -174,11 +174,11 @@ function trial(part: JobContent, pointId: string, type: DeviceType, change: Chan
   const own: Change = { kind: 'batch', changes: partsOf(change).filter((c) => c.kind !== 'assign') };
   const after = new JobIndex(applyChange(part, own, NOBODY));
   const { status, sentence, reasons } = judge(analyse(after, pointId));
-  const about = reasons.map((reason) => reason.sentence).join(' ');
+  const about = reasons.map((reason) => reason.sentence);
   return {
     ...named(type),
     status: status === 'open' ? 'cannot' : status,
-    sentence: about || sentence,
+    sentence: about.length ? say('text.sentences', { parts: about }) : sentence,
     ...(status === 'cannot' && { mendable: reasons.every(({ code }) => LEAKS.has(code)) }),
   };
 }
@@ -193,8 +193,8 @@ function terminalsOf(
   ends: CoilEnds,
   poles: readonly Pole[],
 ): RelayTerminal[] {
-  const landed = new Map<string, string[]>();
-  const put = (name: string, words: string): void => {
+  const landed = new Map<string, Text[]>();
+  const put = (name: string, words: Text): void => {
     landed.set(name, [...(landed.get(name) ?? []), words]);
   };
   put('A1', refWords(index, ends.a1));
@@ -212,16 +212,10 @@ function terminalsOf(
   }));
 }
 
-function cautionsOf(index: JobIndex, poles: readonly Pole[]): string[] {
+function cautionsOf(index: JobIndex, poles: readonly Pole[]): Message[] {
   const kinds = new Set(poles.map(({ rail }) => index.supply(splitRef(rail).item)?.kind));
   return [
-    ...(kinds.has('ac')
-      ? ['Mains on this relay: isolate, lock off and prove dead before you work, under the local rules.']
-      : []),
-    ...(kinds.size > 1
-      ? [
-          'Mains and 24 V on one relay: only if its data sheet gives reinforced insulation between the poles concerned. If it does not, use two relays.',
-        ]
-      : []),
+    ...(kinds.has('ac') ? [say('planning.mains-relay-isolate-lock')] : []),
+    ...(kinds.size > 1 ? [say('planning.mains-24-v-relay')] : []),
   ];
 }

@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Text } from '../../messages/index.ts';
 import { STACK_LIGHT_ID } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
@@ -10,7 +12,7 @@ export interface Contact {
   readonly throwTo: 'no' | 'nc';
   /** Terminal that it feeds. */
   readonly target: string;
-  readonly words: string;
+  readonly words: Text;
 }
 
 /** One changeover pole and what its two contacts feed. */
@@ -69,7 +71,7 @@ export function demandsOf(
         rail: minus ? plusRail : minusRail,
         throwTo,
         target: `${id}:${duty.tier}`,
-        words: `${duty.tag} tier ${duty.tier}`,
+        words: say('planning.tier', { duty: duty.tag, tier: duty.tier }),
       });
       if (!added.has(id)) direct.push({ from: `${id}:C`, to: minus ? minusRail : plusRail });
       const before = added.get(id)?.settings ?? { duty1: 'unused', duty2: 'unused', duty3: 'unused' };
@@ -78,7 +80,8 @@ export function demandsOf(
     } else {
       const id = idFor(duty.tag);
       const { load, terminals } = index.types.device(duty);
-      if (!load) throw new JobProblem([{ path: 'duties', message: `${duty.tag} is no load.` }]);
+      if (!load)
+        throw new JobProblem([{ path: 'duties', message: say('planning.is-no-load', { duty: duty.tag }) }]);
       const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', duty.tag);
       const plus = terminals.find(({ role }) => role === 'loadPlus')!.name;
       const minus = terminals.find(({ role }) => role === 'loadMinus')!.name;
@@ -100,11 +103,11 @@ function inputContact(
   const place = { moduleId, channel };
   const port = index.module(moduleId) && index.portsOf(moduleId).find((p) => p.channel === channel);
   if (port?.kind !== 'digital')
-    throw new JobProblem([{ path: 'duties', message: 'Choose a digital input of the job for the contact.' }]);
+    throw new JobProblem([{ path: 'duties', message: say('planning.choose-digital-input-job') }]);
   const supply = index.railOf(moduleId, port.common)?.supply;
   const [plusRail, minusRail] = supply
     ? [`${supply.id}:+`, `${supply.id}:-`]
-    : railsFor(index, 'dc', 'the contact');
+    : railsFor(index, 'dc', say('planning.the-contact'));
   return {
     rail: contactRail(index.job, place) === '+' ? plusRail : minusRail,
     throwTo,
@@ -113,13 +116,13 @@ function inputContact(
   };
 }
 
-function railsFor(index: JobIndex, kind: 'ac' | 'dc', tag: string): [string, string] {
+function railsFor(index: JobIndex, kind: 'ac' | 'dc', tag: Text): [string, string] {
   const supply = index.job.supplies.find((s) => s.kind === kind);
   if (!supply)
     throw new JobProblem([
       {
         path: 'duties',
-        message: `${tag} runs on ${kind === 'ac' ? 'AC' : 'DC'}, and the job has no such supply. Add one in Panel.`,
+        message: say('planning.runs-job-such-supply', { tag, kind }),
       },
     ]);
   return kind === 'ac' ? [`${supply.id}:L`, `${supply.id}:N`] : [`${supply.id}:+`, `${supply.id}:-`];

@@ -1,3 +1,4 @@
+import { textOf } from '../../messages/index.ts';
 import { inputs, withMains } from '../../../test/families.ts';
 import { ACTOR, withModule, withPoint } from '../../../test/jobs.ts';
 import { RELAY_TYPES } from '../../catalog/catalog.ts';
@@ -63,7 +64,7 @@ test('line and neutral, both lamps and a contact to the controller take three po
 test('terminals come under both numberings with what lands on each', () => {
   const { plan } = planned(pnp, wish(fan(), lamp('H2', 'away'), toInput));
   const landed = Object.fromEntries(
-    plan.terminals.map(({ name, printed, landed: l }) => [name, [printed, l.join()]]),
+    plan.terminals.map(({ name, printed, landed: l }) => [name, [printed, l.map(textOf).join()]]),
   );
   // Sockets of two poles: coil 13 and 14; common 9, NC 1, NO 5; common 12, NC 4, NO 8.
   expect(landed).toEqual({
@@ -84,7 +85,7 @@ test('the smallest relay that bears the load is chosen, and the smaller ones say
   expect(plan.chosen).toBe('relay-1co-24dc');
   expect(plan.tried[0]!.typeId).toBe('relay-slim-24dc');
   // 750 W at 230 V is 3.3 A, six times that at the start; a mains 10 % high and a motor 10 % low make it more.
-  expect(plan.tried[0]!.sentence).toMatch(/would have to make (19|20|2\d) A at the start/);
+  expect(textOf(plan.tried[0]!.sentence)).toMatch(/would have to make (19|20|2\d) A at the start/);
   expect(verdict.status).toBe('works');
 });
 
@@ -97,7 +98,12 @@ test('a normally closed sensor turns the contacts round', () => {
 
 test('an NPN sensor holds the coil from plus', () => {
   const { plan, verdict } = planned(withPoint(start, { at: null, output: 'npn' }), wish(fan()));
-  expect(plan.terminals.slice(0, 2).map(({ landed }) => landed[0])).toEqual(['+24\u00a0V', 'PX-1 BK']);
+  expect(
+    plan.terminals
+      .slice(0, 2)
+      .map(({ landed }) => landed[0])
+      .map(textOf),
+  ).toEqual(['+24\u00a0V', 'PX-1 BK']);
   expect(verdict.status).toBe('works');
 });
 
@@ -109,7 +115,7 @@ test('a two-wire mains sensor gets a relay with a mains coil', () => {
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');
   const ways = findWaysOut(analyse(new JobIndex(after), 'px-1').context);
-  expect(ways[0]!.sentence).toMatch(/resistor|Ω/);
+  expect(textOf(ways[0]!.sentence)).toMatch(/resistor|Ω/);
 });
 
 test.each(['minus', 'plus'] as const)('tiers of a stack light with common %s light as asked', (common) => {
@@ -161,7 +167,7 @@ test('more poles than a relay has are refused with the number, and nothing is pr
   expect(plan.poles).toHaveLength(5);
   expect(plan.chosen).toBeUndefined();
   expect(plan.change).toBeUndefined();
-  expect(plan.tried.at(-1)!.sentence).toMatch(/5 are needed/);
+  expect(textOf(plan.tried.at(-1)!.sentence)).toMatch(/5 are needed/);
 });
 
 test('a load without its supply, and a device that switches nothing, are refused', () => {

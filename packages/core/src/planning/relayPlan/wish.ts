@@ -1,3 +1,4 @@
+import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import { Id, Tag } from '../../model/index.ts';
 
@@ -22,7 +23,7 @@ export const RelayDuty = z.discriminatedUnion('kind', [
 /** What is wanted of an interposing relay behind a point's sensor. */
 export const RelayWish = z.object({
   tag: Tag,
-  duties: z.array(RelayDuty).min(1, 'Say what the relay is to switch.').max(12),
+  duties: z.array(RelayDuty).min(1, codeOf('planning.say-what-relay-switch')).max(12),
   /** Fitted across a DC coil; across an AC coil a varistor, unless it is none. */
   suppressor: z.enum(['none', 'diode', 'varistor']),
 });

@@ -1,7 +1,7 @@
 import type { FaceGlyph, FaceRow } from '../../catalog/index.ts';
 import { nodesOf } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
-import { ohmsText } from '../../job/index.ts';
+import { formatOhms } from '../../units/index.ts';
 
 /** Elements that stand for a part's own needs and are not drawn, unless nothing else shows their terminals. */
 const QUIET =
@@ -81,17 +81,17 @@ function glyphOf(element: Element): FaceGlyph {
     case 'twoWire':
       return { kind: 'slot', id };
     case 'optocoupler':
-      return { kind: 'opto', id, text: ohmsText(element.seriesOhms.nom) };
+      return { kind: 'opto', id, text: formatOhms(element.seriesOhms.nom) };
     case 'transmitter':
       return { kind: 'signal', id };
     case 'diode':
       return { kind: /diode$/.test(id) ? 'lamp' : 'diode', id };
     case 'resistor':
       return /winding$/.test(id)
-        ? { kind: 'coil', id, text: ohmsText(element.ohms.nom) }
+        ? { kind: 'coil', id, text: formatOhms(element.ohms.nom) }
         : /-part$/.test(id)
           ? { kind: 'lamp', id }
-          : { kind: 'resistor', id, text: ohmsText(element.ohms.nom) };
+          : { kind: 'resistor', id, text: formatOhms(element.ohms.nom) };
     default:
       return { kind: 'line', id };
   }

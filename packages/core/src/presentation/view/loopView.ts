@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message, Text } from '../../messages/index.ts';
 import { plusOf } from '../../job/index.ts';
 import { outputsNow, settingsOf } from '../../catalog/index.ts';
 import type { FaceGlyph, FaceRow, PartTerminal, PartType, TerminalRole } from '../../catalog/index.ts';
@@ -47,15 +49,22 @@ export function loopView(
 }
 
 const FLOW_WORDS = {
-  out: 'current flows out of the device into the signal wire',
-  in: 'current flows from the signal wire into the device',
-  none: 'no current in the signal wire',
+  out: say('drawing.current-flows-out-device'),
+  in: say('drawing.current-flows-signal-wire'),
+  none: say('drawing.current-signal-wire'),
 } as const;
 
-function summaryOf(context: PointContext, { flows, volts, amps }: LoopView['signal']): string {
+function summaryOf(context: PointContext, { flows, volts, amps }: LoopView['signal']): Message {
   const { device, module, port } = context;
-  const on = module && port ? `, on ${module.tag} ${port.label}` : '';
-  return `Loop of ${device.tag}, ${deviceWords(context)}${on}: ${FLOW_WORDS[flows]}; ${volts}, ${amps}`;
+  const on = module && port ? say('drawing.on', { module: module.tag, portLabel: port.label }) : '';
+  return say('drawing.loop-of', {
+    device: device.tag,
+    device2: deviceWords(context),
+    on,
+    flowWord: FLOW_WORDS[flows],
+    volts,
+    amps,
+  });
 }
 
 /** Leads that a device can do without. */
@@ -72,12 +81,12 @@ const OPTIONAL: ReadonlySet<TerminalRole> = new Set([
 class Builder {
   private readonly context: PointContext;
   private readonly state: PointState;
-  private readonly stopped: string | undefined;
+  private readonly stopped: Text | undefined;
   private readonly elements: ReadonlyMap<string, Element>;
   /** Signal current into each terminal from inside its plate, A. */
   private readonly carried = new Map<string, number>();
 
-  constructor(context: PointContext, state: PointState, stopped: string | undefined) {
+  constructor(context: PointContext, state: PointState, stopped: Text | undefined) {
     this.context = context;
     this.state = state;
     this.stopped = stopped;
@@ -376,6 +385,6 @@ function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'printe
   const stacking = terminal?.stacking;
   return {
     ...(terminal?.printed && { printed: terminal.printed }),
-    ...(stacking && { stack: `${stacking.row} row, ${stacking.level}` }),
+    ...(stacking && { stack: say('drawing.row', { row: stacking.row, level: stacking.level }) }),
   };
 }

@@ -1,5 +1,5 @@
 import type { FaceRow, Port } from '../../catalog/index.ts';
-import { ohmsText } from '../../job/index.ts';
+import { formatOhms } from '../../units/index.ts';
 
 /** Ports that talk, and those that measure a resistance, are drawn by their terminals. */
 export function portFace(port: Port): FaceRow[] | undefined {
@@ -9,7 +9,7 @@ export function portFace(port: Port): FaceRow[] | undefined {
       {
         a: port.terminal,
         b: port.common,
-        glyph: { kind: 'resistor', id: port.name, text: ohmsText(port.burdenOhms) },
+        glyph: { kind: 'resistor', id: port.name, text: formatOhms(port.burdenOhms) },
       },
       { a: port.roles.excitation, glyph: { kind: 'line', text: 'reference' } },
     ];

@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Text } from '../../messages/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import type { Reason } from '../../verdict/index.ts';
 import { railWords } from '../../job/index.ts';
@@ -6,16 +8,16 @@ import { railWords } from '../../job/index.ts';
 export function stopWords(
   { code }: Reason,
   { rail, supply }: Pick<PointContext, 'rail' | 'supply'>,
-): string | undefined {
+): Text | undefined {
   switch (code) {
     case 'same-pull':
     case 'group-mixed':
-      return `both on ${railWords(rail ?? '-', supply.volts)}`;
+      return say('drawing.both-on', { rail: railWords(rail ?? '-', supply.volts) });
     case 'common-open':
     case 'back-feed':
       return 'open';
     case 'wrong-sense':
-      return 'blocks this way';
+      return say('drawing.blocks-way');
     default:
       return undefined;
   }

@@ -1,3 +1,4 @@
+import type { Message, Text } from '../../messages/index.ts';
 import type { FaceGlyph } from '../../catalog/index.ts';
 import type { WireColour } from '../../model/index.ts';
 import type { Rail } from '../../job/index.ts';
@@ -12,7 +13,7 @@ export interface ViewTerminal {
   /** The number printed on it where that is another. */
   readonly printed?: string;
   /** Row and level of a stacked terminal. */
-  readonly stack?: string;
+  readonly stack?: Text;
   readonly floating: boolean;
   readonly wired: boolean;
   /** It should have a wire: without one it is drawn as a stub in the air. */
@@ -27,7 +28,7 @@ export interface ViewGlyph {
   /** From the row's first end to its second, A. */
   readonly amps: number;
   /** Why no current can pass here, in two or three words. */
-  readonly stopped?: string;
+  readonly stopped?: Text;
 }
 
 export interface ViewRow {
@@ -93,5 +94,5 @@ export interface LoopView {
     readonly flows: 'out' | 'in' | 'none';
   };
   /** The whole in one sentence, for those who hear the drawing. */
-  readonly summary: string;
+  readonly summary: Message;
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
 import type { TablePoint } from '../../model/index.ts';
 import { straight, tableOf } from '../curve.ts';
@@ -58,10 +59,9 @@ export function exactValue(wish: CodeWish, counts: number): number {
 /** @throws JobProblem for a range of zero, or integers of what needs reals. */
 export function plcCode(wish: CodeWish, kind: CodeKind): PlcCode {
   straight(wish.raw.low, wish.value.low, wish.raw.high, wish.value.high);
-  if (wish.value.low === wish.value.high)
-    refuse('A range of zero cannot be scaled: its two ends must differ.');
+  if (wish.value.low === wish.value.high) refuse(say('scaling.range-zero-scaled-two'));
   if (kind === 'REAL' || kind === 'LREAL') return realCode(wish, kind);
-  if (wish.shape === 'root') refuse('A square root is not worked out in integers. Use REAL.');
+  if (wish.shape === 'root') refuse(say('scaling.square-root-worked-out'));
   return wish.shape === 'table' ? integerTable(wish, kind) : integerLine(wish, kind);
 }
 
@@ -146,7 +146,7 @@ function pieces(
   done: (piece: { from: TablePoint; to: TablePoint }) => Statement,
 ): Statement {
   const sorted = [...table].sort((a, b) => a.in - b.in);
-  if (sorted.length < 2) refuse('A table needs two points.');
+  if (sorted.length < 2) refuse(say('scaling.table-needs-two-points'));
   const list = sorted.slice(1).map((to, i) => ({ from: sorted[i]!, to }));
   const last = list.pop()!;
   if (!list.length) return done(last);

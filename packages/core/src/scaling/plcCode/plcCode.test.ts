@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { allSet, meterJob } from '../../../test/settingJobs.ts';
 import { after } from '../../../test/jobs.ts';
@@ -220,7 +221,7 @@ describe('the text itself', () => {
     expect(text).toContain(
       'FT_220_Value := ScaleLinear(Raw := FT_220_Raw, RawLow := 0.0, RawHigh := 27648.0, ValueLow := 0.0, ValueHigh := 40.0);',
     );
-    expect(blockParameters(WISH)).toContainEqual({ name: 'Value at top', value: '40 m³/h' });
+    expect(blockParameters(WISH)).toContainEqual({ name: say('scaling.value-top'), value: '40 m³/h' });
   });
 
   test('literals and names are those of the language', () => {

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
 import { typeOf, typesOf } from './print.ts';
 import type {
@@ -52,8 +53,7 @@ export function compileFunction(fn: PlcFunction): (inputs: readonly number[]) =>
   const types = typesOf(fn);
   const names = [...types.keys()];
   const slots = new Map(names.map((name, i) => [name, i]));
-  const slot = (name: string): number =>
-    slots.get(name) ?? refuse(`The code uses “${name}”, which is not declared.`);
+  const slot = (name: string): number => slots.get(name) ?? refuse(say('scaling.not-declared', { name }));
   const statements = fn.body.map((statement) => compileStatement(statement, types, slot));
   const zero = names.map((name) => (REALS.has(types.get(name)!) ? 0 : 0n));
   const inputs = fn.inputs.map(({ name, type }) => ({ at: slot(name), type }));

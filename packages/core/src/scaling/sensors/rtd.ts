@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
 import { refuse } from '../../model/index.ts';
 
@@ -47,8 +48,7 @@ export const ELEMENTS: readonly ThermometerElement[] = [
 export function thermometerElement(id: string): ThermometerElement {
   const match = /^(Pt|Ni)\s?(\d+(?:\.\d+)?)$/i.exec(id.trim());
   const ohms = Number(match?.[2]);
-  if (!match || !(ohms >= 1 && ohms <= 1e5))
-    return refuse(`“${id}” is no element. Write Pt or Ni and the ohms at 0 °C, such as Pt100.`);
+  if (!match || !(ohms >= 1 && ohms <= 1e5)) return refuse(say('scaling.element-write-pt-ni', { id }));
   return { id, metal: /^pt$/i.test(match[1]!) ? 'Pt' : 'Ni', ohms };
 }
 
@@ -62,7 +62,7 @@ const branch = ({ ratio, below }: Metal, t: number): readonly number[] => (t < 0
 export function ohmsOf({ metal, ohms, id }: ThermometerElement, t: number): number {
   const { least, most, source } = METALS[metal];
   if (!(t >= least - 1e-9 && t <= most + 1e-9))
-    refuse(`${id} is defined from ${least} to ${most} °C (${source}); ${t} °C is outside.`);
+    refuse(say('scaling.defined-c-c-outside', { id, least, most, source, t }));
   return ohms * polynomial(branch(METALS[metal], t), t);
 }
 
@@ -78,7 +78,15 @@ export function temperatureOf(element: ThermometerElement, ohms: number): number
   const [low, high] = [polynomial(branch(kind, kind.least), kind.least), polynomial(kind.ratio, kind.most)];
   if (!(ratio >= low - 1e-12 && ratio <= high + 1e-12))
     refuse(
-      `${id} has ${(low * element.ohms).toFixed(2)} to ${(high * element.ohms).toFixed(2)} Ω from ${kind.least} to ${kind.most} °C; ${ohms} Ω is outside.`,
+      say('scaling.c-outside', {
+        id,
+        low,
+        ohms: element.ohms,
+        high,
+        least: kind.least,
+        most: kind.most,
+        ohms2: ohms,
+      }),
     );
   if (metal === 'Pt' && ratio >= 1) return (-A + Math.sqrt(A * A - 4 * B * (1 - ratio))) / (2 * B);
   const from = branch(kind, ratio < 1 ? -1 : 1);

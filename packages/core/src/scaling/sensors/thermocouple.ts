@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
 import { refuse } from '../../model/index.ts';
 import { COUPLE_FUNCTIONS } from './thermocoupleFunctions.ts';
@@ -32,7 +33,7 @@ export const coupleRange = (type: CoupleType): { least: number; most: number; us
 export function coupleMillivolts(type: CoupleType, t: number): number {
   const { least, most } = coupleRange(type);
   if (!(t >= least - 1e-9 && t <= most + 1e-9))
-    refuse(`Type ${type} is defined from ${least} to ${most} °C (IEC 60584-1); ${t} °C is outside.`);
+    refuse(say('scaling.type-defined-c-iec', { type, least, most, t }));
   return raw(type, t);
 }
 
@@ -53,9 +54,7 @@ export function coupleTemperature(type: CoupleType, millivolts: number): number 
   const { most, usableFrom } = coupleRange(type);
   const [low, high] = [raw(type, usableFrom), raw(type, most)];
   if (!(millivolts >= low - 1e-9 && millivolts <= high + 1e-9))
-    refuse(
-      `Type ${type} gives ${low.toFixed(3)} to ${high.toFixed(3)} mV from ${usableFrom} to ${most} °C; ${millivolts.toFixed(3)} mV is outside.`,
-    );
+    refuse(say('scaling.type-gives-mv-c', { type, low, high, usableFrom, most, millivolts }));
   const start = usableFrom + ((millivolts - low) / (high - low)) * (most - usableFrom);
   return whereRising(
     millivolts,

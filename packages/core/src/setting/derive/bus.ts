@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { EthernetPlan, NetworkMember, SerialPlan, SerialUnit, JobContent } from '../../model/index.ts';
 import { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from '../../ioLink/index.ts';
 import type { IoLinkDescription } from '../../ioLink/index.ts';
@@ -39,7 +40,7 @@ export function lineValue(
   const place = serialPlaceOf(index.job, item.id);
   if (!place) return undefined;
   const { plan, unit } = place;
-  const from = `plan of ${plan.tag}`;
+  const from = say('setting.plan-of', { plan: plan.tag });
   switch (which) {
     case 'unit':
       return unit.unit === undefined ? undefined : { value: String(unit.unit), from };
@@ -61,7 +62,7 @@ export function networkValue(
   const place = networkPlaceOf(index.job, item.id);
   if (!place) return undefined;
   const { plan, member } = place;
-  return { value: member[which] || 'none', from: `plan of ${plan.tag}` };
+  return { value: member[which] || 'none', from: say('setting.plan-of', { plan: plan.tag }) };
 }
 
 /** Bytes of process data that a device sends and takes: the longest of its records. */
@@ -89,14 +90,14 @@ export function portValue(
 ): Derivation {
   if (which === 'mode')
     return device
-      ? { value: 'iolink', from: `${device.tag} is on it` }
-      : { value: 'off', from: 'nothing is on it; an unused port is disabled' };
+      ? { value: 'iolink', from: say('setting.is-on-it', { device: device.tag }) }
+      : { value: 'off', from: say('setting.nothing-unused-port-disabled') };
   if (!device) return undefined;
   const known = descriptionOf(index.job.descriptions, device);
-  if (!known) return { problem: `${device.tag} has no description file yet.` };
+  if (!known) return { problem: say('setting.description-file-yet', { device: device.tag }) };
   const { description } = known;
   const { input, output } = processBytes(description);
-  const from = `description file: ${description.name}`;
+  const from = say('setting.description-file', { descriptionName: description.name });
   const values = {
     vendor: String(description.vendorId),
     device: String(description.deviceId),

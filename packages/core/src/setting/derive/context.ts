@@ -1,3 +1,4 @@
+import type { Text } from '../../messages/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
 import type { Device, Module, Point } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
@@ -7,14 +8,14 @@ import type { OwnPort, PointContext } from '../../network/index.ts';
 interface Derived {
   readonly value: string;
   /** Such as `name-plate: pipe size 3 in`. */
-  readonly from: string;
+  readonly from: Text;
   /** Nothing of the job says so; it is what is usual, and `from` says why. */
   readonly usual?: boolean;
 }
 
 /** Why nothing follows, although it should. */
 interface Underived {
-  readonly problem: string;
+  readonly problem: Text;
 }
 
 export type Derivation = Derived | Underived | undefined;

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { Parameter, Rule } from '../../catalog/index.ts';
 import { networkValue, lineValue, portValue } from './bus.ts';
 import type { DeriveContext, Derivation } from './context.ts';
@@ -33,8 +34,8 @@ const RULES: Readonly<Record<Exclude<Rule, `plate.${string}`>, Derive>> = {
   'pulse.width': pulseWidth,
   'pulse.filter': pulseFilter,
   'flow.cutoff': lowFlowCutoff,
-  mains: ({ index }) => ({ value: String(index.job.mainsHertz), from: 'mains of the site' }),
-  tag: ({ point }) => point && { value: point.tag, from: 'tag of the point' },
+  mains: ({ index }) => ({ value: String(index.job.mainsHertz), from: say('setting.mains-site') }),
+  tag: ({ point }) => point && { value: point.tag, from: say('setting.tag-point') },
   active: activeState,
   'safety.selector': safetySelector,
   'arc.address': (context) => arcValue(context, 'address'),

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { chosenOutput, terminalWithRole } from '../../catalog/index.ts';
 import type { DeviceOutput, Parameter, SignalKind } from '../../catalog/index.ts';
 import type { Logic, OutputKind } from '../../model/index.ts';
@@ -32,14 +33,18 @@ export function signalSwitch(context: DeriveContext): Derivation {
   const { device } = context;
   const signal = signalOf(context);
   return (
-    device && signal && { value: signal.includes('mA') ? 'mA' : 'V', from: `${device.tag} gives ${signal}` }
+    device &&
+    signal && {
+      value: signal.includes('mA') ? 'mA' : 'V',
+      from: say('setting.gives', { device: device.tag, signal }),
+    }
   );
 }
 
 export function signalRange(context: DeriveContext): Derivation {
   const { device } = context;
   const signal = signalOf(context);
-  return device && signal && { value: signal, from: `${device.tag} gives ${signal}` };
+  return device && signal && { value: signal, from: say('setting.gives', { device: device.tag, signal }) };
 }
 
 /** A current output is on when its wire is landed. */
@@ -47,11 +52,11 @@ export function currentOutput({ index, device, item }: DeriveContext): Derivatio
   const type = device && index.deviceType(device);
   const signal = type?.outputs.find((output) => output.signal)?.signal;
   const terminal = type && (terminalWithRole(type, 'signal') ?? terminalWithRole(type, 'loopPlus'));
-  if (!signal || !terminal) return { value: 'off', from: 'no analog wire' };
+  if (!signal || !terminal) return { value: 'off', from: say('setting.analog-wire') };
   const landed = index.plannedAt(`${item.id}:${terminal.name}`).length > 0;
   return landed
-    ? { value: signal, from: `${terminal.name} is wired` }
-    : { value: 'off', from: `${terminal.name} is not wired` };
+    ? { value: signal, from: say('setting.is-wired', { terminalName: terminal.name }) }
+    : { value: 'off', from: say('setting.is-not-wired', { terminalName: terminal.name }) };
 }
 
 /** Two, three or four wires of a resistance element. */
@@ -59,7 +64,7 @@ export function elementWires({ index, device }: DeriveContext): Derivation {
   if (!device) return undefined;
   const roles = ['element', 'elementReturn', 'sense', 'senseReturn'];
   const count = index.deviceType(device).terminals.filter(({ role }) => role && roles.includes(role)).length;
-  return { value: String(count), from: `${device.tag} has ${count} wires` };
+  return { value: String(count), from: say('setting.has-wires', { device: device.tag, count }) };
 }
 
 /** PNP or NPN, as the group's common needs it. */
@@ -68,18 +73,21 @@ export function outputKind(derived: DeriveContext): Derivation {
   const port = context?.ports.find(({ port: { kind } }) => kind === 'digital');
   if (port?.rail === '-' || port?.rail === '+') {
     const kind = port.rail === '-' ? 'pnp' : 'npn';
-    return { value: kind, from: `common of ${port.module.tag} is on ${port.rail === '-' ? '0 V' : 'plus'}` };
+    return {
+      value: kind,
+      from: say('setting.common-of-is-on', { module: port.module.tag, rail: port.rail }),
+    };
   }
   const kind = chosenAt(derived)?.kind;
   return device && (kind === 'pnp' || kind === 'npn')
-    ? { value: kind, from: `${device.tag} is planned so` }
+    ? { value: kind, from: say('setting.is-planned-so', { device: device.tag }) }
     : undefined;
 }
 
 export function outputLogic(context: DeriveContext, parameter: Parameter): Derivation {
   const logic = chosenAt(context)?.logic;
   return context.device && logic && parameter.choices?.some(({ value }) => value === logic)
-    ? { value: logic, from: `${context.device.tag} is planned so` }
+    ? { value: logic, from: say('setting.is-planned-so', { device: context.device.tag }) }
     : undefined;
 }
 
@@ -91,14 +99,14 @@ export function activeState(context: DeriveContext): Derivation {
   if (kind === 'pnp' || kind === 'npn')
     return {
       value: kind === 'pnp' ? 'plus' : 'minus',
-      from: `${device.tag} is ${kind.toUpperCase()}`,
+      from: say('setting.is', { device: device.tag, kind }),
     };
   for (const { name } of index.deviceType(device).terminals) {
     const rail = index.railAt(`${device.id}:${name}`)?.rail;
     if (rail === '+' || rail === '-')
       return {
         value: rail === '+' ? 'plus' : 'minus',
-        from: `${name} of ${device.tag} is on ${rail === '+' ? 'plus' : '0 V'}`,
+        from: say('setting.of-is-on', { name, device: device.tag, rail }),
       };
   }
   return undefined;
@@ -109,9 +117,10 @@ export function safetySelector({ index, item }: DeriveContext): Derivation {
   const used = index
     .portsOf(item.id)
     .filter((port) => port.kind === 'safety' && index.deviceAt({ moduleId: item.id, channel: port.channel }));
-  if (used.length > 1) return { value: 'both', from: `${used.length} safety devices are wired` };
+  if (used.length > 1)
+    return { value: 'both', from: say('setting.safety-devices-wired', { used: used.length }) };
   const [only] = used;
-  return only && only.channel === 0 ? { value: '1', from: 'only input 1 is wired' } : undefined;
+  return only && only.channel === 0 ? { value: '1', from: say('setting.input-1-wired') } : undefined;
 }
 
 /** Address switches and end switch of an arc unit by its place in the chain. */
@@ -119,7 +128,7 @@ export function arcValue({ index, item }: DeriveContext, which: 'address' | 'las
   const units = arcUnitsOf(index);
   const at = units.findIndex(({ deviceId }) => deviceId === item.id);
   if (at < 0) return undefined;
-  const from = `place ${at + 1} of ${units.length} in the chain`;
+  const from = say('setting.place-chain', { at, units: units.length });
   return which === 'address'
     ? { value: String(at + 1), from }
     : { value: at === units.length - 1 ? 'on' : 'off', from };

@@ -1,7 +1,9 @@
+import { say } from '../../messages/index.ts';
+import type { Message, Text } from '../../messages/index.ts';
 import { PULSE_WIDTHS } from '../../catalog/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/index.ts';
-import { convert, fixed, parseIn, plain, pulseHertz } from '../../units/index.ts';
+import { convert, parseIn, plain, pulseHertz } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 import { pulsePlan, widestWidth } from './pulsePlan.ts';
 import type { PulsePlan } from './pulsePlan.ts';
@@ -15,24 +17,24 @@ const fullFlow = ({ point }: DeriveContext): number | undefined =>
 
 export const pulseOutput = ({ device, context }: DeriveContext): Derivation =>
   device && context?.output.drivenBy === 'pulses'
-    ? { value: 'on', from: 'its pulses are counted' }
-    : { value: 'off', from: 'no pulse wire' };
+    ? { value: 'on', from: say('setting.pulses-counted') }
+    : { value: 'off', from: say('setting.pulse-wire') };
 
-function planned(
-  context: DeriveContext,
-): (PulsePlan & { counter: string }) | { problem: string } | undefined {
+function planned(context: DeriveContext): (PulsePlan & { counter: Message }) | { problem: Text } | undefined {
   const flow = fullFlow(context);
   if (context.context?.output.drivenBy !== 'pulses') return undefined;
-  if (flow === undefined) return { problem: 'The point has no range in a unit of flow yet.' };
+  if (flow === undefined) return { problem: say('setting.point-range-unit-flow') };
   const own = context.context.ports.find(({ port }) => port.kind === 'digital');
   const limits = (own?.port.kind === 'digital' && own.port.counter) || PLAIN_INPUT;
   try {
     return {
       ...pulsePlan({ fullFlow: flow, ...limits, widths: PULSE_WIDTHS }),
-      counter: own ? `${own.module.tag} counts up to ${limits.maxHertz} Hz` : 'a plain input',
+      counter: own
+        ? say('setting.counts-up-hz', { module: own.module.tag, maxHertz: limits.maxHertz })
+        : say('setting.plain-input'),
     };
   } catch (error) {
-    if (error instanceof JobProblem) return { problem: error.message };
+    if (error instanceof JobProblem) return { problem: error.first };
     throw error;
   }
 }
@@ -43,7 +45,7 @@ export function pulseVolume(context: DeriveContext): Derivation {
   if (!plan || 'problem' in plan) return plan;
   return {
     value: plain(plan.litres),
-    from: `${fixed(plan.hertz, 0)} pulses a second at full flow; ${plan.counter}`,
+    from: say('setting.pulses-second-full-flow', { hertz: plan.hertz, counter: plan.counter }),
   };
 }
 
@@ -55,8 +57,8 @@ export function pulseWidth(context: DeriveContext): Derivation {
   const hertz = pulseHertz(fullFlow(context)!, litres);
   const width = widestWidth(hertz, PULSE_WIDTHS);
   return width === undefined
-    ? { problem: `${fixed(hertz, 0)} pulses a second leave no width that it offers.` }
-    : { value: plain(width), from: `widest that fits ${fixed(hertz, 0)} pulses a second` };
+    ? { problem: say('setting.pulses-second-leave-width', { hertz }) }
+    : { value: plain(width), from: say('setting.widest-fits-pulses-second', { hertz }) };
 }
 
 /** The slowest filter that lets the pulses through. */
@@ -70,8 +72,8 @@ export function pulseFilter(context: DeriveContext, parameter: Parameter): Deriv
     .filter((most) => most >= hertz)
     .sort((a, b) => a - b)[0];
   return fits === undefined
-    ? { problem: `No filter lets ${fixed(hertz, 0)} pulses a second through.` }
-    : { value: String(fits), from: `${fixed(hertz, 0)} pulses a second at full flow` };
+    ? { problem: say('setting.filter-lets-pulses-second', { hertz }) }
+    : { value: String(fits), from: say('setting.pulses-second-full-flow-2', { hertz }) };
 }
 
 /** A sound start, % of full scale: much lower shows flow that is not there. */
@@ -80,8 +82,7 @@ const USUAL_CUTOFF = 0.5;
 /** Cut-off in % of full scale, lower where the lowest flow that must be seen needs it. */
 export function lowFlowCutoff(context: DeriveContext): Derivation {
   const full = fullFlow(context);
-  if (full === undefined)
-    return context.point && { problem: 'The point has no range in a unit of flow yet.' };
+  if (full === undefined) return context.point && { problem: say('setting.point-range-unit-flow') };
   const { unit } = context.point!.range!;
   const inUnit = (share: number): string =>
     `${plain(convert((full * share) / 100, 'm³/h', unit)!, 3)} ${unit}`;
@@ -92,8 +93,11 @@ export function lowFlowCutoff(context: DeriveContext): Derivation {
     const less = Math.max(0, Math.floor(share * 0.8 * 100) / 100);
     return {
       value: plain(less),
-      from: `lowest flow ${typed} must be seen; hides what is below ${inUnit(less)}`,
+      from: say('setting.lowest-flow-must-seen', { typed, inUnit: inUnit(less) }),
     };
   }
-  return { value: String(USUAL_CUTOFF), from: `a sound start; hides what is below ${inUnit(USUAL_CUTOFF)}` };
+  return {
+    value: String(USUAL_CUTOFF),
+    from: say('setting.sound-start-hides-what', { inUnit: inUnit(USUAL_CUTOFF) }),
+  };
 }

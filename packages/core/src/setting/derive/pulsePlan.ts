@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { JobProblem } from '../../model/index.ts';
 import { pulseHertz } from '../../units/index.ts';
 
@@ -35,8 +36,7 @@ export const widestWidth = (hertz: number, widths: readonly number[]): number | 
  * @throws JobProblem where no volume below 100 m³ does.
  */
 export function pulsePlan({ fullFlow, maxHertz, minPulse, widths }: PulseLimits): PulsePlan {
-  if (!(fullFlow > 0))
-    throw new JobProblem([{ path: '', message: 'A flow at the top of the range is above 0.' }]);
+  if (!(fullFlow > 0)) throw new JobProblem([{ path: '', message: say('setting.flow-top-range-above') }]);
   for (let decade = -4; decade <= 5; decade++)
     for (const step of [1, 2, 5]) {
       const litres = Number((step * 10 ** decade).toPrecision(1));
@@ -48,7 +48,7 @@ export function pulsePlan({ fullFlow, maxHertz, minPulse, widths }: PulseLimits)
   throw new JobProblem([
     {
       path: '',
-      message: `No pulse fits: the counter needs ${minPulse * 1000} ms, and the meter offers ${widths.join(', ')} ms.`,
+      message: say('setting.pulse-fits-counter-needs', { minPulse, widths }),
     },
   ]);
 }

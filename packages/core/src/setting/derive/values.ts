@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
 import { convert, parseIn, plain } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
@@ -29,42 +31,52 @@ export function plateValue(
   const fact = device && index.deviceType(device).handling?.plate.find((f) => f.key === key);
   if (!fact) return undefined;
   const typed = point?.plate?.[key];
-  if (!typed) return { problem: `${fact.label} is not copied from the name-plate yet.` };
+  if (!typed) return { problem: say('setting.copied-name-plate-yet', { factLabel: fact.label }) };
   if (fact.kind !== 'number')
     return chosen(
       parameter,
       typed,
-      `${lowered(fact.label)}: ${fact.choices?.find(({ value }) => value === typed)?.label ?? typed}`,
+      say('setting.from-name-plate-choice', {
+        label: fact.label,
+        choice: fact.choices?.find(({ value }) => value === typed)?.label ?? typed,
+      }),
     );
   const unit = fact.unit ?? '';
   const read = parseIn(typed, unit);
-  if (!read.ok) return { problem: `Name-plate, ${fact.label}: ${read.problem}` };
-  const from = `name-plate: ${lowered(fact.label)} ${/[^\d.,\s]/.test(typed) || !unit ? typed : `${typed} ${unit}`}`;
+  if (!read.ok) return { problem: say('setting.name-plate', { label: fact.label, problem: read.problem }) };
+  const as = /[^\d.,\s]/.test(typed) || !unit ? typed : `${typed} ${unit}`;
+  const from = say('setting.from-name-plate', { label: fact.label, as, dn: '' });
   if (parameter.kind === 'choice') return chosen(parameter, plain(read.value), from);
   const wanted = unitOf(parameter);
   const value = wanted && unit ? convert(read.value, unit, wanted) : read.value;
   if (value === undefined)
-    return { problem: `${fact.label} is in ${unit}, ${parameter.label.toLowerCase()} in ${wanted}.` };
-  return { value: plain(value, 6), from: from + nominalWords(read.value, typed) };
+    return {
+      problem: say('setting.is-in-in', {
+        factLabel: fact.label,
+        unit,
+        parameterLabel: parameter.label,
+        wanted,
+      }),
+    };
+  return {
+    value: plain(value, 6),
+    from: say('setting.from-name-plate', { label: fact.label, as, dn: nominalSize(read.value, typed) }),
+  };
 }
 
 /** How a pipe of this size is called in the other system, where the exact number would mislead. */
-function nominalWords(millimetres: number, typed: string): string {
+function nominalSize(millimetres: number, typed: string): string {
   const inches = plain(millimetres / 25.4, 4);
   const dn = /in|"/.test(typed) ? NOMINAL[`${inches} in`] : undefined;
-  return dn === undefined ? '' : ` (as a nominal size, DN ${dn})`;
+  return dn === undefined ? '' : String(dn);
 }
 
-/** A label within a sentence; what is written in capitals stays so. */
-const lowered = (label: string): string =>
-  /^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
-
-function chosen(parameter: Parameter, value: string, from: string): Derivation {
+function chosen(parameter: Parameter, value: string, from: Message): Derivation {
   const choice = parameter.choices?.find((c) => c.value === value || c.label === value);
   if (parameter.kind !== 'choice') return { value, from };
   return choice
     ? { value: choice.value, from }
-    : { problem: `${parameter.label} does not offer ${value} (${from}).` };
+    : { problem: say('setting.does-offer', { parameterLabel: parameter.label, value, from }) };
 }
 
 /** An end of the point's range, in the unit in which it is asked. */
@@ -74,23 +86,26 @@ export function rangeValue(
   parameter: Parameter,
 ): Derivation {
   if (!point) return undefined;
-  if (!point.range) return { problem: 'The point has no range yet.' };
+  if (!point.range) return { problem: say('setting.point-range-yet') };
   const { unit } = point.range;
   const wanted = unitOf(parameter) || unit;
   const value = convert(point.range[end], unit, wanted);
   return value === undefined
-    ? { problem: `The point’s range is in ${unit}, which ${wanted} cannot show.` }
-    : { value: plain(value, 6), from: `range of ${point.tag}: ${point.range[end]} ${unit}` };
+    ? { problem: say('setting.point-range-which-show', { unit, wanted }) }
+    : {
+        value: plain(value, 6),
+        from: say('setting.range-of', { point: point.tag, range: point.range[end], unit }),
+      };
 }
 
 /** The unit of the point's range where the menu has it, else the first of its dimension that the menu has. */
 export function rangeUnit({ point }: DeriveContext, parameter: Parameter): Derivation {
-  if (!point?.range) return point && { problem: 'The point has no range yet.' };
+  if (!point?.range) return point && { problem: say('setting.point-range-yet') };
   const { unit } = point.range;
   const units = (parameter.choices ?? []).map(({ value }) => value);
-  if (units.includes(unit)) return { value: unit, from: `range of ${point.tag}` };
+  if (units.includes(unit)) return { value: unit, from: say('setting.range-of-2', { point: point.tag }) };
   const like = units.find((other) => other !== unit && convert(1, unit, other) !== undefined);
   return like === undefined
-    ? { problem: `The menu has no unit for ${unit}.` }
-    : { value: like, from: `range of ${point.tag} is in ${unit}; the menu has ${like}` };
+    ? { problem: say('setting.menu-unit', { unit }) }
+    : { value: like, from: say('setting.range-menu', { point: point.tag, unit, like }) };
 }

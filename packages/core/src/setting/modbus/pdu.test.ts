@@ -1,3 +1,4 @@
+import { textOf } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { readRtuFrame, rtuFrame, takeTcpFrame, tcpFrame } from './frames.ts';
 import {
@@ -83,7 +84,7 @@ describe('a client and a unit', () => {
     const request = readRegistersRequest('holding', 300, 1);
     const failed = (): number[] => readRegistersAnswer(request, answerRequest(request, unit()));
     expect(failed).toThrow(UnitException);
-    expect(failed).toThrow(EXCEPTIONS[2]);
+    expect(failed).toThrow(textOf(EXCEPTIONS[2]));
     expect(() => readRegistersAnswer(request, bytes('03 04 00 01 00 02'))).toThrow(/does not belong/);
   });
 

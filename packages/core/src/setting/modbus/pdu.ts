@@ -1,3 +1,5 @@
+import { say, textOf } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import { JobProblem } from '../../model/index.ts';
 
 /** Functions of the application protocol that are spoken here (Modbus Application Protocol V1.1b3, 6). */
@@ -13,16 +15,16 @@ export const FUNCTIONS = {
 } as const;
 
 /** Exceptions by their codes, in words (the same, 7). */
-export const EXCEPTIONS: Readonly<Record<number, string>> = {
-  1: 'illegal function: the unit does not know what was asked',
-  2: 'illegal data address: it has no such register',
-  3: 'illegal data value: the number or the value is not allowed',
-  4: 'device failure: it could not do it',
-  5: 'acknowledged: it takes a while',
-  6: 'busy: try again later',
-  8: 'memory parity error',
-  10: 'gateway path unavailable',
-  11: 'gateway target does not answer',
+export const EXCEPTIONS: Readonly<Record<number, Message>> = {
+  1: say('fieldbus.illegal-function-unit-does'),
+  2: say('fieldbus.illegal-data-address-such'),
+  3: say('fieldbus.illegal-data-value-number'),
+  4: say('fieldbus.device-failure-could-do'),
+  5: say('fieldbus.acknowledged-takes-while'),
+  6: say('fieldbus.busy-try-again-later'),
+  8: say('fieldbus.memory-parity-error'),
+  10: say('fieldbus.gateway-path-unavailable'),
+  11: say('fieldbus.gateway-target-does-answer'),
 };
 
 /** Most registers and bits in one request. */
@@ -41,9 +43,12 @@ export interface UnitMemory {
 /** Refused by the protocol: the code of its exception. */
 export class UnitException extends Error {
   readonly code: number;
+  readonly said: Message;
   constructor(code: number) {
-    super(EXCEPTIONS[code] ?? `exception ${code}`);
+    const said = EXCEPTIONS[code] ?? say('fieldbus.exception', { code });
+    super(textOf(said));
     this.code = code;
+    this.said = said;
   }
 }
 
@@ -164,10 +169,13 @@ function writeRegisters(request: Uint8Array, memory: UnitMemory): number[] {
 /** A request to read registers. @throws JobProblem for what no request can ask. */
 export function readRegistersRequest(kind: 'holding' | 'input', first: number, count: number): Uint8Array {
   if (!Number.isInteger(first) || first < 0 || first > 0xffff)
-    throw new JobProblem([{ path: 'first', message: 'Registers are numbered 0 to 65535.' }]);
+    throw new JobProblem([{ path: 'first', message: say('fieldbus.registers-numbered-0-65535') }]);
   if (!Number.isInteger(count) || count < 1 || count > MOST.readRegisters)
     throw new JobProblem([
-      { path: 'count', message: `A request reads 1 to ${MOST.readRegisters} registers.` },
+      {
+        path: 'count',
+        message: say('fieldbus.request-reads-1-registers', { readRegisters: MOST.readRegisters }),
+      },
     ]);
   const code = kind === 'holding' ? FUNCTIONS.readHoldingRegisters : FUNCTIONS.readInputRegisters;
   return Uint8Array.of(code, ...split(first), ...split(count));
@@ -177,11 +185,14 @@ export function readRegistersRequest(kind: 'holding' | 'input', first: number, c
 export function writeRegistersRequest(first: number, values: readonly number[]): Uint8Array {
   if (values.length < 1 || values.length > MOST.writeRegisters)
     throw new JobProblem([
-      { path: 'values', message: `A request writes 1 to ${MOST.writeRegisters} registers.` },
+      {
+        path: 'values',
+        message: say('fieldbus.request-writes-1-registers', { writeRegisters: MOST.writeRegisters }),
+      },
     ]);
   const wrong = values.find((value) => !Number.isInteger(value) || value < 0 || value > 0xffff);
   if (wrong !== undefined)
-    throw new JobProblem([{ path: 'values', message: `A register holds 0 to 65535, not ${wrong}.` }]);
+    throw new JobProblem([{ path: 'values', message: say('fieldbus.register-holds-0-65535', { wrong }) }]);
   return Uint8Array.of(
     FUNCTIONS.writeRegisters,
     ...split(first),
@@ -199,6 +210,6 @@ export function readRegistersAnswer(request: Uint8Array, answer: Uint8Array): nu
   if (answer[0] === (request[0]! | 0x80)) throw new UnitException(answer[1] ?? 0);
   const count = word(request, 3);
   if (answer[0] !== request[0] || answer[1] !== 2 * count || answer.length !== 2 + 2 * count)
-    throw new JobProblem([{ path: '', message: 'The answer does not belong to what was asked.' }]);
+    throw new JobProblem([{ path: '', message: say('fieldbus.answer-does-belong-what') }]);
   return range(0, count).map((i) => word(answer, 2 + 2 * i));
 }

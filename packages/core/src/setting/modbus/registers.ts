@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { JobProblem } from '../../model/index.ts';
 
 /** How a value lies in registers of 16 bits. */
@@ -49,12 +50,16 @@ export function decodeRegisters(registers: readonly number[], format: RegisterFo
     throw new JobProblem([
       {
         path: '',
-        message: `These are ${registers.length} registers; ${format.type} takes ${registersOf(format.type)}.`,
+        message: say('fieldbus.these-registers-takes', {
+          registers,
+          type: format.type,
+          registersOf: registersOf(format.type),
+        }),
       },
     ]);
   for (const register of registers)
     if (!Number.isInteger(register) || register < 0 || register > 0xffff)
-      throw new JobProblem([{ path: '', message: `A register holds 0 to 65535, not ${register}.` }]);
+      throw new JobProblem([{ path: '', message: say('fieldbus.register-holds-0-65535-2', { register }) }]);
   return read(straight(registers, format), format.type) * format.scale;
 }
 
@@ -94,7 +99,7 @@ const LIMITS: Partial<Record<RegisterType, readonly [least: number, most: number
  */
 export function encodeRegisters(value: number, format: RegisterFormat): number[] {
   const { type, scale } = format;
-  if (scale === 0) throw new JobProblem([{ path: 'scale', message: 'A scale cannot be 0.' }]);
+  if (scale === 0) throw new JobProblem([{ path: 'scale', message: say('fieldbus.scale-0') }]);
   const limits = LIMITS[type];
   const held = limits ? Math.round(value / scale) : value / scale;
   if (!Number.isFinite(held) || (limits && (held < limits[0] || held > limits[1])))
@@ -102,8 +107,8 @@ export function encodeRegisters(value: number, format: RegisterFormat): number[]
       {
         path: '',
         message: limits
-          ? `${value} does not fit in ${type}: from ${limits[0] * scale} to ${limits[1] * scale}.`
-          : `${value} is no number that ${type} can hold.`,
+          ? say('fieldbus.does-fit', { value, type, limit: limits[0], scale, limit2: limits[1] })
+          : say('fieldbus.number-hold', { value, type }),
       },
     ]);
   const view = new DataView(new ArrayBuffer(BYTES[type]));

@@ -1,6 +1,6 @@
+import { say } from '../../messages/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
-import { formatVolts } from '../../units/index.ts';
 import { cannot } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -10,12 +10,7 @@ export function amplifierReasons({ context, shown }: Analysis): Reason[] {
   const amplifier = context.helpers.find((helper) => context.index.deviceType(helper).description.amplifier);
   const says = amplifier && context.index.deviceType(amplifier).description.amplifier;
   if (!amplifier || !says)
-    return [
-      cannot(
-        'no-supply',
-        `${context.device.tag} has no amplifier: a NAMUR sensor needs 8.2 V through 1 kΩ, not 24 V.`,
-      ),
-    ];
+    return [cannot('no-supply', say('reason.no-supply', { device: context.device.tag }))];
   const on = (local: string): boolean =>
     shown.some(({ solution }) => solution.active(elementId(amplifier.id, local)));
   const [state] = shown;
@@ -23,21 +18,24 @@ export function amplifierReasons({ context, shown }: Analysis): Reason[] {
     return [
       cannot(
         'no-supply',
-        `${amplifier.tag} has no supply: ${formatVolts(state!.solution.volts(`${amplifier.id}:${says.plus}`) - state!.solution.volts(`${amplifier.id}:${says.minus}`))} from ${says.plus} to ${says.minus}.`,
+        say('reason.no-supply.amplifier', {
+          amplifier: amplifier.tag,
+          volts: state!.solution.volts(`${amplifier.id}:${says.plus}`),
+          volts2: state!.solution.volts(`${amplifier.id}:${says.minus}`),
+          plus: says.plus,
+          minus: says.minus,
+        }),
       ),
     ];
   if (!on(says.whole))
     return [
-      cannot(
-        'loop-open',
-        `${amplifier.tag} reports a break: no current flows through ${context.device.tag}. Its loop is open, or its two wires are exchanged.`,
-      ),
+      cannot('loop-open', say('reason.loop-open', { amplifier: amplifier.tag, device: context.device.tag })),
     ];
   return on(says.shorted)
     ? [
         cannot(
           'short-circuit',
-          `${amplifier.tag} reports a short: the two wires of ${context.device.tag} touch.`,
+          say('reason.short-circuit', { amplifier: amplifier.tag, device: context.device.tag }),
         ),
       ]
     : [];

@@ -1,8 +1,10 @@
+import { say } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import { SIGNALS } from '../../catalog/index.ts';
 import type { DeviceOutput } from '../../catalog/index.ts';
 import { elementOf } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
+import { fixed } from '../../units/index.ts';
 import type { Analysis, AnalogReading, PointState } from '../../analysis/index.ts';
 import { loopBudget } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -49,9 +51,16 @@ function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
   if (Math.abs(worst.off) <= DOUBTFUL) return [];
   const { own, value, unit } = worst.reading;
   const share = `${fixed((worst.share ?? 0) * 100, 1)} %`;
-  const reads = `At ${fixed(worst.state.situation.level * 100, 0)} % of the value ${own.module.tag} ${own.port.label} reads ${share} (${fixed(value.nom, unit === 'V' ? 2 : 1)} ${unit})`;
+  const reads = say('reason.signal-reading.value', {
+    level: worst.state.situation.level,
+    module: own.module.tag,
+    portLabel: own.port.label,
+    share,
+    nom: value.nom,
+    unit,
+  });
   const clash = clashWords(context.output, worst.reading);
-  const sentence = clash ? `${reads}. ${clash}` : `${reads}.`;
+  const sentence = clash ? say('text.sentences', { parts: [reads, clash] }) : reads;
   return [
     Math.abs(worst.off) > USELESS
       ? cannot(clash ? 'signal-switch' : 'signal-reading', sentence)
@@ -60,13 +69,13 @@ function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
 }
 
 /** What of signal, switch and range parameter do not agree. */
-function clashWords(output: DeviceOutput, { own }: AnalogReading): string | undefined {
+function clashWords(output: DeviceOutput, { own }: AnalogReading): Message | undefined {
   const { signal } = output;
   const { port, settings } = own;
   if (!signal || !port.rangeKey || !port.switchKey) return undefined;
   const [at, range] = [settings[port.switchKey], settings[port.rangeKey]];
   if (SIGNALS[signal].unit === at && signal === range) return undefined;
-  return `The device gives ${signal}, the switch stands at ${at}, the parameter says ${range}: the three must agree.`;
+  return say('reason.signal-switch', { signal, at, range });
 }
 
 function loopReasons(analysis: Analysis): Reason[] {
@@ -80,31 +89,29 @@ function loopReasons(analysis: Analysis): Reason[] {
   if (shown.every(({ solution }) => solution.amps(id) < 0.001))
     return clash
       ? []
-      : [
-          cannot(
-            'loop-open',
-            `No current flows in the loop of ${context.device.tag}: it is open, or the wrong way round.`,
-          ),
-        ];
-  const left = `${formatVolts(Math.max(budget.left.nom, 0))} would be left for ${context.device.tag} at ${formatMilliamps(top)}, and it needs ${formatVolts(budget.needs)}`;
-  if (amps < top * 0.995)
-    return [cannot('loop-volts', `The loop runs out of volts at ${formatMilliamps(amps)}: ${left}.`)];
+      : [cannot('loop-open', say('reason.loop-open.no-current', { device: context.device.tag }))];
+  const left = say('reason.loop-left', {
+    left: budget.left.nom,
+    device: context.device.tag,
+    top,
+    needs: budget.needs,
+  });
+  if (amps < top * 0.995) return [cannot('loop-volts', say('reason.loop-volts', { amps, left }))];
   const reasons: Reason[] = [];
   if (budget.margin < 0)
     reasons.push(
       doubtful(
         'loop-volts',
-        `At the edge of the tolerances only ${formatVolts(budget.left.min)} are left for ${context.device.tag} at the top of its current; it needs ${formatVolts(budget.needs)}.`,
+        say('reason.loop-volts.at-edge', {
+          min: budget.left.min,
+          device: context.device.tag,
+          needs: budget.needs,
+        }),
       ),
     );
   const { digitalOhms } = context.output;
   if (digitalOhms !== undefined && budget.ohms < digitalOhms * 0.98)
-    reasons.push(
-      doubtful(
-        'loop-ohms',
-        `The loop has only ${Math.round(budget.ohms)} Ω; digital communication needs at least ${digitalOhms} Ω between transmitter and supply.`,
-      ),
-    );
+    reasons.push(doubtful('loop-ohms', say('reason.loop-ohms', { ohms: budget.ohms, digitalOhms })));
   return reasons;
 }
 
@@ -121,30 +128,32 @@ function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[
     return [
       cannot(
         'sense-open',
-        `${own.module.tag} ${own.port.label} is set to ${wires} wires, but nothing is landed on ${loose.split(':')[1]}: what it reads means nothing.`,
+        say('reason.sense-open', {
+          module: own.module.tag,
+          portLabel: own.port.label,
+          wires,
+          split: loose.split(':')[1],
+        }),
       ),
     ];
   const off = rows.map(({ state, reading }) => reading.value.nom - ohmsAt(element, state.situation.level));
   const worst = off.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
   const share = Math.abs(worst / (element.highOhms - element.lowOhms));
-  const words = `${own.module.tag} ${own.port.label} reads ${fixed(Math.abs(worst), 2)} Ω too ${worst > 0 ? 'much' : 'little'}`;
+  const words = say('reason.lead-reading', { module: own.module.tag, portLabel: own.port.label, worst });
   if (share > 0.2)
     return [
       cannot(
         'signal-reading',
-        `${own.module.tag} ${own.port.label} reads nothing of ${context.device.tag}: the element is open, shorted, or on other terminals.`,
+        say('reason.signal-reading', {
+          module: own.module.tag,
+          portLabel: own.port.label,
+          device: context.device.tag,
+        }),
       ),
     ];
   if (element.kind !== 'rtd')
-    return share > DOUBTFUL ? [doubtful('lead-error', `${words}: that is the leads.`)] : [];
+    return share > DOUBTFUL ? [doubtful('lead-error', say('reason.lead-error', { words }))] : [];
   const kelvin = Math.abs(worst) / element.perUnit!;
   // Class B of IEC 60751 at 0 °C.
-  return kelvin > 0.3
-    ? [
-        doubtful(
-          'lead-error',
-          `${words}, ${fixed(kelvin, 1)} K: that is its leads. Use three or four wires, or set the lead resistance off.`,
-        ),
-      ]
-    : [];
+  return kelvin > 0.3 ? [doubtful('lead-error', say('reason.lead-error.kelvin', { words, kelvin }))] : [];
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { arcChainFaults } from '../../analysis/index.ts';
 import { analogReasons } from './analog.ts';
@@ -19,7 +20,7 @@ import { fieldbusReasons } from './fieldbus.ts';
 export function diagnose(analysis: Analysis): Reason[] {
   const { states, staged } = analysis;
   if ([...states, ...staged].some(({ solution }) => solution.outcome !== 'solved'))
-    return [cannot('no-solution', 'The circuit never settles: something in it switches itself on and off.')];
+    return [cannot('no-solution', say('reason.no-solution'))];
   const mains = mainsReasons(analysis);
   if (mains.length) return mains;
   const supply = supplyReason(analysis);
@@ -50,9 +51,8 @@ export function diagnose(analysis: Analysis): Reason[] {
 function chainReasons({ context }: Analysis): Reason[] {
   if (!context.type.description.chain) return [];
   const { tag } = context.point;
-  const own = (sentence: string): number => (sentence.startsWith(`${tag} `) ? 0 : 1);
   return arcChainFaults(context.index)
-    .faults.filter((sentence) => sentence.includes(tag))
-    .sort((a, b) => own(a) - own(b))
-    .map((sentence) => cannot('chain', `The chain would not start: ${sentence}`));
+    .faults.filter(({ tags }) => tags.includes(tag))
+    .sort((a, b) => a.tags.indexOf(tag) - b.tags.indexOf(tag))
+    .map(({ sentence }) => cannot('chain', say('reason.chain', { sentence })));
 }

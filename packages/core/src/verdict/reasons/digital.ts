@@ -1,11 +1,12 @@
+import { say } from '../../messages/index.ts';
+import type { Message, Text } from '../../messages/index.ts';
 import { chosenOutput } from '../../catalog/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Device } from '../../model/index.ts';
 import type { InputReading, PointState, Analysis } from '../../analysis/index.ts';
-import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { portCommonWords } from '../../network/index.ts';
-import { lowerFirst, railWords } from '../../job/index.ts';
+import { railWords } from '../../job/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -70,7 +71,10 @@ function notFollowing(followed: Followed): Reason[] {
     return [
       cannot(
         'always-on',
-        `The input stays on whatever the target does: ${numbers(all[0]!.reading)}${leakWords(context, all[0]!.reading)}.`,
+        say('reason.always-on', {
+          numbers: numbers(all[0]!.reading),
+          leak: leakWords(context, all[0]!.reading),
+        }),
       ),
     ];
   if (strongest && all.every(({ reading }) => reading.lamp === 'off')) {
@@ -78,47 +82,37 @@ function notFollowing(followed: Followed): Reason[] {
     return mixedGroup(followed, reason, common);
   }
   if (context.kind === 'twowire' && !strongest && all.every(({ reading }) => reading.lamp === 'off'))
-    return [
-      cannot(
-        'starved',
-        `No current drives ${context.device.tag} and its input: both ends of the two in series are on the same rail, or one is open.`,
-      ),
-    ];
+    return [cannot('starved', say('reason.starved', { device: context.device.tag }))];
   const open = all.find(({ reading }) => reading.lamp === 'undecided');
   if (open)
     return [
       cannot(
         context.kind === 'twowire' && !open.reading.outputOn ? 'leak-holds' : 'undecided',
-        `The input can read either way: ${numbers(open.reading)}${open.reading.outputOn ? '' : leakWords(context, open.reading)}, between surely off and surely on.`,
+        say('reason.undecided.at-nominal', {
+          numbers: numbers(open.reading),
+          outputOn: open.reading.outputOn,
+          leak: leakWords(context, open.reading),
+        }),
       ),
     ];
-  return [
-    cannot(
-      'not-following',
-      `The input does not follow the target in every state: ${numbers(all.at(-1)!.reading)}.`,
-    ),
-  ];
+  return [cannot('not-following', say('reason.not-following', { numbers: numbers(all.at(-1)!.reading) }))];
 }
 
 /** Says that it is the sensor's own leakage, where it is. */
-function leakWords({ kind }: PointContext, { amps }: InputReading): string {
-  return kind === 'twowire' && amps.nom > 0.0002 ? ', which is what the sensor leaks while it is off' : '';
+function leakWords({ kind }: PointContext, { amps }: InputReading): Text {
+  return kind === 'twowire' && amps.nom > 0.0002 ? say('reason.own-leakage') : '';
 }
 
-function loose({ context, all }: Followed, common: string): Reason {
+function loose({ context, all }: Followed, common: Message): Reason {
   const fed = all.find(({ state, reading }) => state.othersPresent && reading.lamp !== 'off');
-  if (fed)
-    return cannot(
-      'back-feed',
-      `${common} is on no rail, and current finds its way back through the other channels: the input then reads what they do, not ${context.point.tag}.`,
-    );
-  return cannot('common-open', `${common} is on no rail, so no current can close its way through the input.`);
+  if (fed) return cannot('back-feed', say('reason.back-feed', { common, point: context.point.tag }));
+  return cannot('common-open', say('reason.common-open', { common }));
 }
 
 function neverOn(
   { context, own }: Followed,
   { state, reading }: Followed['all'][number],
-  common: string,
+  common: Message,
 ): Reason {
   const { device } = context;
   const { port, module } = own;
@@ -128,47 +122,45 @@ function neverOn(
   const signal = state.solution.volts(node);
   const feeder = context.index.deviceAt(own.place);
   if (feeder && feeder.id !== device.id)
-    return cannot(
-      'always-off',
-      `The input stays off: what ${feeder.tag} switches to it never closes. ${numbers(reading)}.`,
-    );
+    return cannot('always-off', say('reason.always-off', { feeder: feeder.tag, numbers: numbers(reading) }));
   const opposed =
     (port.sense === 'sink' && context.kind === 'npn') || (port.sense === 'source' && context.kind === 'pnp');
   if (opposed)
     return cannot(
       'wrong-sense',
       port.sense === 'sink'
-        ? `${module.tag} can only take current in, and so can the NPN output of ${device.tag}: both pull to 0 V and none flows.`
-        : `${module.tag} can only give current out, and so can the PNP output of ${device.tag}: both pull to plus and none flows.`,
+        ? say('reason.wrong-sense.npn', { module: module.tag, device: device.tag })
+        : say('reason.wrong-sense.pnp', { module: module.tag, device: device.tag }),
     );
   const pulledTo = signal > volts - NEAR_RAIL ? '+' : signal < NEAR_RAIL ? '-' : undefined;
   if (pulledTo === rail && !state.solution.floating(node))
     return cannot(
       'same-pull',
-      `This input cannot see the sensor: both pull to ${railWords(rail, volts)}. ${device.tag} pulls its output there, and ${lowerFirst(common)} sits there too, so no current flows.`,
+      say('reason.same-pull', { rail: railWords(rail, volts), device: device.tag, common }),
     );
   if (port.sense !== 'both' && reading.volts.nom < -port.thresholds.offVolts)
     return cannot(
       'wrong-sense',
       port.sense === 'sink'
-        ? `This input only takes current in at its terminal. With ${lowerFirst(common)} on ${railWords(rail, volts)} the current would have to come out.`
-        : `This input only gives current out of its terminal. With ${lowerFirst(common)} on ${railWords(rail, volts)} the current would have to go in.`,
+        ? say('reason.wrong-sense.takes-only', { common, rail: railWords(rail, volts) })
+        : say('reason.wrong-sense.gives-only', { common, rail: railWords(rail, volts) }),
     );
   if (context.kind === 'twowire' && !state.outputOn)
-    return cannot(
-      'starved',
-      `${device.tag} does not get the current that it needs to stay on: the input takes only ${formatMilliamps(reading.amps.nom)}.`,
-    );
+    return cannot('starved', say('reason.starved.held', { device: device.tag, amps: reading.amps.nom }));
   if (pulledTo === rail)
     return cannot(
       'same-pull',
-      `This input cannot see ${device.tag}: it switches to ${railWords(rail, volts)}, where ${lowerFirst(common)} sits too.`,
+      say('reason.same-pull.switched', {
+        device: device.tag,
+        rail: railWords(rail, volts),
+        common,
+      }),
     );
-  return cannot('always-off', `The input stays off whatever the target does: ${numbers(reading)}.`);
+  return cannot('always-off', say('reason.always-off.any-target', { numbers: numbers(reading) }));
 }
 
 /** Adds what the neighbours are, when they are of the other kind and explain why the common sits as it does. */
-function mixedGroup({ context, own }: Followed, reason: Reason, common: string): Reason[] {
+function mixedGroup({ context, own }: Followed, reason: Reason, common: Message): Reason[] {
   if (reason.code !== 'same-pull') return [reason];
   const { kind, index } = context;
   const others = index.mates(own.place).filter((mate) => {
@@ -180,7 +172,12 @@ function mixedGroup({ context, own }: Followed, reason: Reason, common: string):
   return [
     cannot(
       'group-mixed',
-      `Group mixed: ${lowerFirst(common)} serves both PNP and NPN sensors. It sits on ${railWords(rail, own.supply?.volts ?? context.supply.volts)}, which suits ${others.map(({ tag }) => tag).join(', ')} but not ${context.point.tag}.`,
+      say('reason.group-mixed', {
+        common,
+        rail: railWords(rail, own.supply?.volts ?? context.supply.volts),
+        others: others.map(({ tag }) => tag),
+        point: context.point.tag,
+      }),
     ),
     reason,
   ];
@@ -204,7 +201,7 @@ function undecided({ all }: Followed): Reason[] {
   return [
     doubtful(
       'undecided',
-      `At the edge of the tolerances the input may read either way: ${fixed(v.min, 1)} to ${fixed(v.max, 1)} V and ${fixed(a.min * 1000, 1)} to ${fixed(a.max * 1000, 1)} mA while ${lamp}.`,
+      say('reason.undecided', { min: v.min, max: v.max, min2: a.min, max2: a.max, lamp }),
     ),
   ];
 }
@@ -213,14 +210,14 @@ function overVoltage({ own, all }: Followed): Reason[] {
   const most = own.port.thresholds.mostVolts;
   const volts = Math.max(...all.map(({ reading }) => Math.max(reading.volts.max, -reading.volts.min)));
   if (volts <= most) return [];
-  const sentence = `Up to ${formatVolts(volts)} can stand at the input; it is made for ${most} V at most.`;
+  const sentence = say('reason.over-voltage.limit', { volts, most });
   return [
     own.port.inside
-      ? cannot('over-voltage', `${sentence} Such an input may see minus only.`)
+      ? cannot('over-voltage', say('reason.over-voltage', { sentence }))
       : doubtful('over-voltage', sentence),
   ];
 }
 
-function numbers({ volts, amps }: InputReading): string {
-  return `${formatVolts(volts.nom)} and ${formatMilliamps(amps.nom)} at its terminal`;
+function numbers({ volts, amps }: InputReading): Message {
+  return say('reason.at-terminal', { volts: volts.nom, amps: amps.nom });
 }

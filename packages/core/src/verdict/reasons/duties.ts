@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { formatVolts } from '../../units/index.ts';
 import type { Analysis, DutyReading, PointState } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -32,14 +33,25 @@ function unmet(state: PointState, reading: DutyReading): Reason {
     return cannot(
       'duty-unmet',
       duty.on === 'always'
-        ? `${duty.label} has no supply: ${formatVolts(volts.nom)} where it needs ${formatVolts(reading.onVolts)}.`
-        : `${when}: ${duty.label} does not hear it. ${voltsOf(volts.nom)} reach it where it wants ${wanted(state, reading) ? `at least ${voltsOf(reading.onVolts)}` : `no more than ${voltsOf(reading.offVolts)}`}.`,
+        ? say('reason.duty-unmet.no-supply', {
+            dutyLabel: duty.label,
+            volts: volts.nom,
+            onVolts: reading.onVolts,
+          })
+        : say('reason.duty-unmet.line', {
+            when,
+            dutyLabel: duty.label,
+            voltsOf: voltsOf(volts.nom),
+            wanted: wanted(state, reading),
+            voltsOf2: voltsOf(reading.onVolts),
+            voltsOf3: voltsOf(reading.offVolts),
+          }),
     );
   return cannot(
     'duty-unmet',
     wanted(state, reading)
-      ? `${when}: ${duty.label} (${title}) stays off, ${formatVolts(volts.nom)} across it.`
-      : `${when}: ${duty.label} (${title}) is on where it is to be off, ${formatVolts(volts.nom)} across it.`,
+      ? say('reason.duty-unmet.stays-off', { when, dutyLabel: duty.label, title, volts: volts.nom })
+      : say('reason.duty-unmet.stays-on', { when, dutyLabel: duty.label, title, volts: volts.nom }),
   );
 }
 
@@ -49,6 +61,6 @@ const voltsOf = (volts: number): string =>
 function atEdge({ duty, volts, on }: DutyReading): Reason {
   return doubtful(
     'duty-edge',
-    `At the edge of the tolerances ${duty.label} may not be ${on ? 'on' : 'off'}: ${formatVolts(volts.min)} to ${formatVolts(volts.max)} across it.`,
+    say('reason.duty-edge', { dutyLabel: duty.label, on, min: volts.min, max: volts.max }),
   );
 }

@@ -1,5 +1,5 @@
+import { say } from '../../messages/index.ts';
 import { resistanceBetween, solve } from '../../circuit/index.ts';
-import { formatVolts } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { assemble, elementId, signalLeads } from '../../network/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -24,7 +24,12 @@ export function fieldbusReasons(analysis: Analysis): Reason[] {
       ? [
           cannot(
             'cable-length',
-            `The cable of ${context.device.tag} is ${long.lengthM} m long; ${landsOn === 'io-link' ? 'IO-Link' : 'Ethernet'} reaches ${LONGEST[landsOn]} m.`,
+            say('reason.cable-length', {
+              device: context.device.tag,
+              lengthM: long.lengthM,
+              landsOn,
+              longest: LONGEST[landsOn],
+            }),
           ),
         ]
       : []),
@@ -44,12 +49,7 @@ function portClass({ context, states }: Analysis): Reason[] {
     ),
   );
   return fought > 0.02
-    ? [
-        cannot(
-          'port-class',
-          `${port.label.replace(/,.*/, '')} is of class B: its pin 2 carries power. The second output of ${device.tag} sits on the same pin and would work against it.`,
-        ),
-      ]
+    ? [cannot('port-class', say('reason.port-class', { portLabel: port.label, device: device.tag }))]
     : [];
 }
 
@@ -57,39 +57,16 @@ function serialReasons({ context, present }: Analysis): Reason[] {
   const { device, index, scope } = context;
   const { red: d1, black: d0 } = signalLeads(context, present.netlist.reference);
   const mark = present.solution.volts(d1) - present.solution.volts(d0);
-  if (mark < -0.2)
-    return [
-      cannot(
-        'line-swapped',
-        `The two lines are exchanged at ${device.tag}: at mark D1 stands ${formatVolts(-mark)} below D0. Makers letter A and B in both ways; go by + and −, or by D1 and D0.`,
-      ),
-    ];
+  if (mark < -0.2) return [cannot('line-swapped', say('reason.line-swapped', { device: device.tag, mark }))];
   const idle = new Map([...scope.parts.keys()].map((id) => [id, new Set(['idle'])]));
   const resting = assemble(index, scope, { present: new Set(), forced: idle });
   const ohms = resistanceBetween(resting, d1, d0, 'dead');
   const reasons: Reason[] = [];
-  if (ohms > 90)
-    reasons.push(
-      doubtful(
-        'line-terminators',
-        `With everything off, ${Math.round(Math.min(ohms, 1e6))} Ω stand between the lines; two terminators make about 60 Ω. One is missing.`,
-      ),
-    );
+  if (ohms > 90) reasons.push(doubtful('line-terminators', say('reason.line-terminators', { ohms })));
   else if (ohms < 48)
-    reasons.push(
-      doubtful(
-        'line-terminators',
-        `With everything off, only ${Math.round(ohms)} Ω stand between the lines; two terminators make about 60 Ω. There is one too many.`,
-      ),
-    );
+    reasons.push(doubtful('line-terminators', say('reason.line-terminators.too-many', { ohms })));
   const solution = solve(resting);
   const rest = solution.volts(d1) - solution.volts(d0);
-  if (Math.abs(rest) < 0.2)
-    reasons.push(
-      doubtful(
-        'line-bias',
-        `While nobody sends, only ${Math.round(rest * 1000)} mV stand between the lines; 200 mV are needed for a sure rest. Switch the bias on at one place.`,
-      ),
-    );
+  if (Math.abs(rest) < 0.2) reasons.push(doubtful('line-bias', say('reason.line-bias', { rest })));
   return reasons;
 }

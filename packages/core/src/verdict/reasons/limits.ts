@@ -1,4 +1,4 @@
-import { formatMilliamps } from '../../units/index.ts';
+import { say } from '../../messages/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
 import { doubtful } from './reason.ts';
@@ -13,12 +13,7 @@ export function ratedReason({ context, states }: Analysis): Reason[] {
     const drawn = Math.max(0, ...states.map((state) => carried(state, device.id, output.carries)));
     if (drawn <= ratedAmps) return [];
     const which = type.outputs.length > 1 ? `${device.tag} ${output.terminals.join(', ')}` : device.tag;
-    return [
-      doubtful(
-        'over-current',
-        `${which} would carry ${formatMilliamps(drawn)}; it is rated for ${formatMilliamps(ratedAmps)}.`,
-      ),
-    ];
+    return [doubtful('over-current', say('reason.over-current', { which, drawn, ratedAmps }))];
   });
 }
 
@@ -35,7 +30,12 @@ export function wettingReason({ context, states }: Analysis): Reason[] {
     ? [
         doubtful(
           'contact-wetting',
-          `The contact of ${device.tag} carries only ${formatMilliamps(amps)}; it stays clean from ${formatMilliamps(wetting.amps)} at ${wetting.volts} V on.`,
+          say('reason.contact-wetting.device', {
+            device: device.tag,
+            amps,
+            amps2: wetting.amps,
+            volts: wetting.volts,
+          }),
         ),
       ]
     : [];

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { nodesOf } from '../../circuit/index.ts';
 import type { Element, Solution } from '../../circuit/index.ts';
 import { fixed } from '../../units/index.ts';
@@ -41,13 +42,7 @@ export function mainsReasons({ context, states }: Analysis): Reason[] {
   const reach = reachOf(elements);
   const supplies = index.job.supplies.filter(({ id }) => elements.some((element) => element.id === id));
   const mixed = supplies.some((supply) => reach(plusOf(supply)).size > 1);
-  if (mixed)
-    return [
-      cannot(
-        'ac-dc',
-        `Mains and the control supply meet in the circuit of ${point.tag}. They must never share a conductor: separate them before anything is powered.`,
-      ),
-    ];
+  if (mixed) return [cannot('ac-dc', say('reason.ac-dc', { point: point.tag }))];
   return supplies.flatMap((supply) => overload(supply, states)).slice(0, 1);
 }
 
@@ -64,11 +59,14 @@ function overload(supply: Supply, states: Analysis['states']): Reason[] {
     return [
       cannot(
         'overload',
-        `${tag} is overloaded: ${feed ? `its ${feed.protection === 'fuse' ? 'fuse' : 'breaker'} lets ${amps} A through` : `it gives ${amps} A`}, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
+        say(feed ? 'reason.overload.branch' : 'reason.overload', {
+          tag,
+          amps,
+          otherAmps,
+          protection: feed?.protection ?? '',
+        }),
       ),
     ];
   if (!states.some(({ solution }) => solution.amps(id) > limitAmps * 0.98)) return [];
-  return [
-    cannot('short-circuit', `${tag} is short-circuited: it would give its ${amps} A and break down or trip.`),
-  ];
+  return [cannot('short-circuit', say('reason.short-circuit.supply', { tag, amps }))];
 }

@@ -1,5 +1,5 @@
+import { say } from '../../messages/index.ts';
 import { settingsOf } from '../../catalog/index.ts';
-import { fixed } from '../../units/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
 import { cannot } from './reason.ts';
@@ -17,7 +17,12 @@ export function outputReasons({ context, shown }: Analysis): Reason[] {
       ? [
           cannot(
             'output-overload',
-            `${module.tag} ${port.label} would have to carry ${fixed(asked, 2)} A; it is rated for ${port.ratedAmps} A.`,
+            say('reason.output-overload', {
+              module: module.tag,
+              portLabel: port.label,
+              asked,
+              ratedAmps: port.ratedAmps,
+            }),
           ),
         ]
       : [];
@@ -48,12 +53,7 @@ export function resistorReasons({ context, states }: Analysis): Reason[] {
       }),
     );
     return power > watts
-      ? [
-          cannot(
-            'resistor-power',
-            `${device.tag} would turn ${fixed(power, 2)} W into heat; it is rated for ${watts} W.`,
-          ),
-        ]
+      ? [cannot('resistor-power', say('reason.resistor-power', { device: device.tag, power, watts }))]
       : [];
   });
 }

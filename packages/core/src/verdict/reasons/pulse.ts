@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { resistanceBetween } from '../../circuit/index.ts';
 import { pulseHertz, convert, fixed } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
@@ -26,28 +27,18 @@ export function pulseReasons(analysis: Analysis): Reason[] {
     reasons.push(
       cannot(
         'pulse-speed',
-        `At full flow ${fixed(hertz, 0)} pulses a second come; the filter of ${port.label} lets up to ${port.counter.maxHertz} through.`,
+        say('reason.pulse-speed', { hertz, portLabel: port.label, maxHertz: port.counter.maxHertz }),
       ),
     );
   if (!port.counter && hertz > 20)
-    reasons.push(
-      cannot(
-        'pulse-speed',
-        `At full flow ${fixed(hertz, 0)} pulses a second come; a plain input with its usual filter sees up to about 20. Use a counter input.`,
-      ),
-    );
+    reasons.push(cannot('pulse-speed', say('reason.pulse-speed.plain-input', { hertz })));
   const node = `${context.module!.id}:${port.terminal}`;
   const ohms = resistanceBetween(present.netlist, node, present.netlist.reference, 'inner');
   const metres = context.scope.wires.reduce((most, { lengthM }) => Math.max(most, lengthM), 0);
   // From 10 % to 90 % a capacitor takes 2.2 time constants.
   const edge = 2.2 * ohms * CABLE_FARADS * metres;
   if (edge > EDGE_SHARE * (0.5 / hertz))
-    reasons.push(
-      doubtful(
-        'pulse-speed',
-        `Over ${fixed(metres, 0)} m of cable an edge takes ${fixed(edge * 1e6, 0)} µs, too long for ${fixed(hertz, 0)} pulses a second. A smaller resistor makes it steeper.`,
-      ),
-    );
+    reasons.push(doubtful('pulse-speed', say('reason.pulse-speed.cable', { metres, edge, hertz })));
   return reasons;
 }
 
@@ -71,8 +62,13 @@ function passiveLevel({ context, away, present }: Analysis): Reason | undefined 
   return cannot(
     'pulse-resistor',
     resistor
-      ? `With ${resistor.tag} only ${volts} V reach ${port.label} between pulses, and it is surely on from ${port.thresholds.onVolts} V. A smaller resistor pulls it up further.`
-      : `The output of ${device.tag} is passive and pulls to 0 V only; nothing pulls ${port.label} up between pulses (${volts} V). It needs a resistor to plus.`,
+      ? say('reason.pulse-resistor.too-large', {
+          resistor: resistor.tag,
+          volts,
+          portLabel: port.label,
+          onVolts: port.thresholds.onVolts,
+        })
+      : say('reason.pulse-resistor.missing', { device: device.tag, portLabel: port.label, volts }),
   );
 }
 
@@ -87,6 +83,6 @@ function stageReason({ context, away }: Analysis): Reason | undefined {
   const [plus, minus] = [stage.plus, stage.minus.replace('-', '−')];
   return cannot(
     'no-supply',
-    `The display of ${device.tag} is lit, but its output stage has no supply: ${fixed(volts, 1)} V from ${plus} to ${minus}. Land ${plus} on plus and ${minus} on 0 V.`,
+    say('reason.no-supply.output-stage', { device: device.tag, volts, plus, minus }),
   );
 }

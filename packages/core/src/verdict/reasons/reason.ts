@@ -1,3 +1,4 @@
+import type { Message } from '../../messages/index.ts';
 export type ReasonCode =
   | 'no-supply'
   | 'supply-reversed'
@@ -54,11 +55,11 @@ export type ReasonCode =
 export interface Reason {
   readonly code: ReasonCode;
   readonly weight: 'cannot' | 'doubtful';
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
-export const cannot = (code: ReasonCode, sentence: string): Reason => ({ code, weight: 'cannot', sentence });
-export const doubtful = (code: ReasonCode, sentence: string): Reason => ({
+export const cannot = (code: ReasonCode, sentence: Message): Reason => ({ code, weight: 'cannot', sentence });
+export const doubtful = (code: ReasonCode, sentence: Message): Reason => ({
   code,
   weight: 'doubtful',
   sentence,

@@ -1,7 +1,7 @@
+import { say } from '../../messages/index.ts';
 import { settingsOf } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
 import type { Device } from '../../model/index.ts';
-import { formatMilliamps, formatVolts } from '../../units/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
@@ -33,7 +33,7 @@ function coilKind({ away }: Analysis, device: Device, { coil }: DeviceType): Rea
   return [
     cannot(
       'coil-kind',
-      `The coil of ${device.tag} is for ${coil.volts} V ${coil.kind.toUpperCase()}, but ${wrong.toUpperCase()} is switched to it.`,
+      say('reason.coil-kind', { device: device.tag, volts: coil.volts, kind: coil.kind, wrong }),
     ),
   ];
 }
@@ -52,7 +52,13 @@ function coilState({ context, shown, cold }: Analysis, device: Device, { coil }:
     return [
       cannot(
         'kept-in',
-        `${device.tag} stays in once it was in: ${context.device.tag} still leaves ${formatVolts(kept.coils.get(device.id)!.nom)} at the coil while it is off, and the coil lets go only below ${formatVolts(coil.dropOut * rated)}.`,
+        say('reason.kept-in', {
+          device: device.tag,
+          device2: context.device.tag,
+          coils: kept.coils.get(device.id)!.nom,
+          dropOut: coil.dropOut,
+          rated,
+        }),
       ),
     ];
   const wanted = shown.filter(({ outputOn }) => outputOn);
@@ -61,7 +67,7 @@ function coilState({ context, shown, cold }: Analysis, device: Device, { coil }:
     return [
       cannot(
         'coil-volts',
-        `${device.tag} does not pull in: its coil gets ${formatVolts(Math.abs(weak.coils.get(device.id)!.nom))} and needs ${formatVolts(lowest)}.`,
+        say('reason.coil-volts', { device: device.tag, coils: weak.coils.get(device.id)!.nom, lowest }),
       ),
     ];
   return coilEdges(shown, device, coil);
@@ -77,25 +83,14 @@ function coilEdges(
     if (!band) continue;
     const [low, high] = band.nom < 0 ? [-band.max, -band.min] : [band.min, band.max];
     if (high > volts * 1.15)
-      return [
-        doubtful(
-          'coil-volts',
-          `The coil of ${device.tag} may get ${formatVolts(high)}; it is made for ${volts} V and 15 % more at most.`,
-        ),
-      ];
+      return [doubtful('coil-volts', say('reason.coil-volts.too-high', { device: device.tag, high, volts }))];
     if (state.outputOn && low < volts * pickUp)
       return [
-        doubtful(
-          'coil-volts',
-          `At the edge of the tolerances the coil of ${device.tag} gets only ${formatVolts(low)}; it surely pulls in from ${formatVolts(volts * pickUp)}.`,
-        ),
+        doubtful('coil-volts', say('reason.coil-volts.at-edge', { device: device.tag, low, volts, pickUp })),
       ];
     if (!state.outputOn && high > volts * dropOut)
       return [
-        doubtful(
-          'kept-in',
-          `At the edge of the tolerances ${formatVolts(high)} stay at the coil of ${device.tag}; it surely lets go below ${formatVolts(volts * dropOut)}.`,
-        ),
+        doubtful('kept-in', say('reason.kept-in.at-edge', { high, device: device.tag, volts, dropOut })),
       ];
   }
   return [];
@@ -116,14 +111,17 @@ function suppressor({ context, states }: Analysis, device: Device, type: DeviceT
     return [
       cannot(
         'coil-suppressor',
-        `The suppressor diode of ${device.tag} is the wrong way round: it passes ${formatMilliamps(through)} past the coil and loads ${context.device.tag} to its limit. Its cathode belongs to plus.`,
+        say('reason.coil-suppressor', { device: device.tag, through, device2: context.device.tag }),
       ),
     ];
   if (fitted === 'none' && context.kind !== 'contact')
     return [
       doubtful(
         'coil-suppressor',
-        `The coil of ${device.tag} has no suppressor: each time it is switched off it throws some hundred volts at ${context.device.tag}. Fit a diode, cathode to plus.`,
+        say('reason.coil-suppressor.missing', {
+          device: device.tag,
+          device2: context.device.tag,
+        }),
       ),
     ];
   return [];

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Analysis, SafetyTarget, PointState } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
@@ -20,7 +21,7 @@ export function guardReasons(analysis: Analysis): Reason[] {
     return [
       cannot(
         'safety-channel',
-        `The safe side stays released with the guard open: the channels of ${context.device.tag} do not act on ${target.module.tag}.`,
+        say('reason.safety-channel', { device: context.device.tag, module: target.module.tag }),
       ),
     ];
   if (!released('present')) return notReleased(analysis, target);
@@ -39,8 +40,12 @@ function bypass({ device, ports }: PointContext): Reason {
   return cannot(
     'safety-bypass',
     plain
-      ? `${device.tag} goes only to ${plain.module.tag} ${plain.port.label}, a normal input. That shows its state and protects nobody: its two channels belong on a safety relay or a safe-stop pair.`
-      : `The two channels of ${device.tag} lead to no safety relay and no safe-stop pair.`,
+      ? say('reason.safety-bypass.plain-input', {
+          device: device.tag,
+          module: plain.module.tag,
+          portLabel: plain.port.label,
+        })
+      : say('reason.safety-bypass.nowhere', { device: device.tag }),
   );
 }
 
@@ -49,38 +54,35 @@ function notReleased(analysis: Analysis, { module, port, settings }: SafetyTarge
   const on = (local: string): boolean => present.solution.active(elementId(module.id, local));
   const has = (local: string): boolean =>
     present.netlist.elements.some(({ id }) => id === elementId(module.id, local));
-  if (has('fed') && !on('fed')) return [cannot('no-supply', `${module.tag} has no supply at A1 and A2.`)];
+  if (has('fed') && !on('fed'))
+    return [cannot('no-supply', say('reason.no-supply.safety-relay', { module: module.tag }))];
   const dead = port.detectors.findIndex((id) => !on(id));
   if (dead >= 0) {
     const mate = context.scope.mateIds.map((id) => context.index.device(id)!.tag);
     return [
       cannot(
         'safety-channel',
-        `Channel ${dead + 1} of ${context.device.tag} does not reach ${module.tag} ${port.label} while the guard is closed${mate.length ? ` (in a chain with ${mate.join(', ')})` : ''}: the safe side stays off.`,
+        say('reason.safety-channel.not-reaching', {
+          dead,
+          device: context.device.tag,
+          module: module.tag,
+          portLabel: port.label,
+          mate,
+        }),
       ),
     ];
   }
   const dark = [1, 2].find((n) => !on(`in${n}`));
   if (settings.selector === 'both' && dark)
-    return [
-      cannot(
-        'safety-channel',
-        `The selector of ${module.tag} stands at both inputs, and input ${dark} is not closed. Close what belongs there; which inputs are to be used is for the competent person to say.`,
-      ),
-    ];
+    return [cannot('safety-channel', say('reason.safety-channel.selector', { module: module.tag, dark }))];
   if (has('feedback') && !on('feedback'))
-    return [
-      cannot(
-        'safety-feedback',
-        `The feedback input of ${module.tag} is open, so it cannot start: lead it from plus through the mirror contacts of the contactors, or link it where there are none.`,
-      ),
-    ];
+    return [cannot('safety-feedback', say('reason.safety-feedback', { module: module.tag }))];
   return [
     cannot(
       'safety-reset',
       settings.reset === 'automatic'
-        ? `${module.tag} does not start although both channels are closed.`
-        : `${module.tag} waits for its reset, and no button reaches its reset input RI.`,
+        ? say('reason.safety-reset.not-starting', { module: module.tag })
+        : say('reason.safety-reset.no-button', { module: module.tag }),
     ),
   ];
 }
@@ -95,7 +97,7 @@ function aloneReasons(
       ? [
           cannot(
             'safety-channel',
-            `With channel ${n} of ${device.tag} alone open, ${module.tag} stays released: that channel is bridged, joined to the other, or not used.`,
+            say('reason.safety-channel.alone', { n, device: device.tag, module: module.tag }),
           ),
         ]
       : [],
@@ -109,23 +111,11 @@ function crossReasons(analysis: Analysis, { module, port }: SafetyTarget): Reaso
     return state?.solution.active(elementId(module.id, port.detectors[n - 1]!));
   });
   if (!unseen.length) return [];
-  return [
-    doubtful(
-      'safety-cross',
-      `The test pulse of channel ${unseen.join(' and ')} does not arrive: a joint between the channels, or from one to plus, would not be seen. Feed each channel from its own test output.`,
-    ),
-  ];
+  return [doubtful('safety-cross', say('reason.safety-cross', { unseen }))];
 }
 
 function feedbackReasons(released: (key: string) => boolean | undefined): Reason[] {
-  return released('welded')
-    ? [
-        doubtful(
-          'safety-feedback',
-          'A welded contactor would not be seen: its mirror contact is not in the feedback loop.',
-        ),
-      ]
-    : [];
+  return released('welded') ? [doubtful('safety-feedback', say('reason.safety-feedback.unseen'))] : [];
 }
 
 function auxReasons({ device, index, type }: PointContext): Reason[] {
@@ -137,11 +127,6 @@ function auxReasons({ device, index, type }: PointContext): Reason[] {
     }),
   );
   return onSafe
-    ? [
-        cannot(
-          'safety-bypass',
-          `The auxiliary contact ${onSafe.name} of ${device.tag} is landed on a safety terminal. It is no safety path: only the two channels are.`,
-        ),
-      ]
+    ? [cannot('safety-bypass', say('reason.safety-bypass', { onSafeName: onSafe.name, device: device.tag }))]
     : [];
 }

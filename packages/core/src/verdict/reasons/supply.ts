@@ -1,5 +1,5 @@
+import { say } from '../../messages/index.ts';
 import { splitRef } from '../../model/index.ts';
-import { fixed, formatVolts } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { supplyNodes } from '../../network/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -14,19 +14,22 @@ export function supplyReason({ context, away, present }: Analysis): Reason | und
   const { nom } = away.supplyVolts;
   const [plus, minus] = [nodes.plus, nodes.minus].map((ref) => splitRef(ref).terminal);
   if (nom < -1)
-    return cannot(
-      'supply-reversed',
-      `${device.tag} has its supply the wrong way round: ${formatVolts(nom)} from ${plus} to ${minus}. It stays dead until ${plus} is on + and ${minus} on 0 V.`,
-    );
+    return cannot('supply-reversed', say('reason.supply-reversed', { device: device.tag, nom, plus, minus }));
   if (nom < least || present.supplyVolts!.nom < least)
     return cannot(
       'no-supply',
-      `${device.tag} has no supply: ${formatVolts(nom)} from ${plus} to ${minus} where it needs at least ${least} V. Land ${plus} on + and ${minus} on 0 V.`,
+      say('reason.no-supply.device', { device: device.tag, nom, plus, minus, least }),
     );
   if (away.supplyVolts.min < least || away.supplyVolts.max > most)
     return doubtful(
       'supply-outside',
-      `The supply at ${device.tag} may be ${fixed(away.supplyVolts.min, 1)} to ${fixed(away.supplyVolts.max, 1)} V; it is made for ${least} to ${most} V.`,
+      say('reason.supply-outside', {
+        device: device.tag,
+        min: away.supplyVolts.min,
+        max: away.supplyVolts.max,
+        least,
+        most,
+      }),
     );
   return undefined;
 }

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { ownWires, planDifferences } from '../../job/index.ts';
 import type { WayOut } from './wayOut.ts';
@@ -13,7 +14,7 @@ export function asPlanned(context: PointContext): WayOut[] {
   return [
     ...single,
     {
-      sentence: `Land all ${single.length} wires of ${context.point.tag} as planned`,
+      sentence: say('remedy.land-as-planned', { single: single.length, point: context.point.tag }),
       change: { kind: 'batch', changes: single.map(({ change }) => change) },
     },
   ];

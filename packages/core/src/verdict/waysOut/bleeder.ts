@@ -1,7 +1,9 @@
+import { formatOhms } from '../../units/index.ts';
+import { say } from '../../messages/index.ts';
 import { RESISTOR_ID } from '../../catalog/index.ts';
 import type { Device, Wire } from '../../model/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { numbering, PANEL, ohmsText } from '../../job/index.ts';
+import { numbering, PANEL } from '../../job/index.ts';
 import type { WayOut } from './wayOut.ts';
 
 /** Values that are tried, Ω, from the one that burns least; E6 series of IEC 60063. */
@@ -23,7 +25,7 @@ export function bleeder(context: PointContext): WayOut[] {
           a: `${relay.id}:A1`,
           b: `${relay.id}:A2`,
           volts: coil.volts,
-          at: `the coil of ${relay.tag}`,
+          at: say('remedy.coil', { relay: relay.tag }),
         }
       : place && module && port?.kind === 'digital' && !port.common.startsWith('~')
         ? {
@@ -38,10 +40,10 @@ export function bleeder(context: PointContext): WayOut[] {
     const burnt = (across.volts * 1.1) ** 2 / ohms;
     const watts = RATINGS.find((rating) => rating >= 2 * burnt);
     if (watts === undefined) return [];
-    const words = `${ohmsText(ohms)}, ${watts} W`;
+    const words = `${formatOhms(ohms)}, ${watts} W`;
     return [
       {
-        sentence: `Put a resistor of ${words} across ${across.at} (it turns ${burnt.toFixed(2)} W into heat while on)`,
+        sentence: say('remedy.resistor', { words, at: across.at, burnt }),
         change: addition(context, { ohms: String(ohms), watts: String(watts) }, across),
       },
     ];
@@ -58,7 +60,13 @@ export function pullUp(context: PointContext): WayOut[] {
     if (watts === undefined) return [];
     return [
       {
-        sentence: `Put a pull-up of ${ohmsText(ohms)}, ${watts} W from plus to ${module.tag} ${port.label} (it turns ${burnt.toFixed(2)} W into heat)`,
+        sentence: say('remedy.pull-up', {
+          ohms,
+          watts,
+          module: module.tag,
+          portLabel: port.label,
+          burnt,
+        }),
         change: addition(
           context,
           { ohms: String(ohms), watts: String(watts) },

@@ -1,10 +1,11 @@
+import { say } from '../../messages/index.ts';
 import { terminalWithRole } from '../../catalog/index.ts';
 import type { OutputKind } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Change } from '../../job/index.ts';
 import { supplyNodes, commonWords, OUTPUT_WORDS } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { portFits, contactRail, lowerFirst, railWords } from '../../job/index.ts';
+import { portFits, contactRail, railWords } from '../../job/index.ts';
 import type { WayOut } from './wayOut.ts';
 
 /** So many other places are looked at; a large panel has plenty. */
@@ -23,11 +24,13 @@ export function landWires(context: PointContext): WayOut[] {
   ).filter(([, ref]) => !index.railAt(ref));
   if (!missing.length) return [];
   const place = index.placeOf(point);
-  const names = missing.map(([rail, ref]) => `${splitRef(ref).terminal} on ${railWords(rail, supply.volts)}`);
+  const names = missing.map(([rail, ref]) =>
+    say('remedy.terminal-on', { terminal: splitRef(ref).terminal, rail: railWords(rail, supply.volts) }),
+  );
   return place
     ? [
         {
-          sentence: `Land ${names.join(' and ')}`,
+          sentence: say('remedy.land', { names }),
           change: { kind: 'assign', pointId: point.id, place },
         },
       ]
@@ -43,7 +46,7 @@ export function turnSupply(context: PointContext): WayOut[] {
     return [];
   return [
     {
-      sentence: 'Exchange the two supply wires: BN on plus, BU on 0 V',
+      sentence: say('remedy.exchange-supply'),
       change: { kind: 'assign', pointId: point.id, place },
     },
   ];
@@ -55,7 +58,11 @@ export function turnCommon(context: PointContext): WayOut[] {
   if (!place || !common || port?.kind !== 'digital' || port.inside) return [];
   const rails = rail ? ([rail === '+' ? '-' : '+'] as const) : (['-', '+'] as const);
   return rails.map((to) => ({
-    sentence: `Put ${lowerFirst(commonWords(context))} of ${context.module!.tag} on ${railWords(to, supply.volts)}`,
+    sentence: say('remedy.move-common', {
+      common: commonWords(context),
+      module: context.module!.tag,
+      rail: railWords(to, supply.volts),
+    }),
     change: { kind: 'setCommon', moduleId: place.moduleId, common, rail: to },
   }));
 }
@@ -71,7 +78,11 @@ export function moveContact({ index, device, type, place, supply }: PointContext
   const end = wire.from === ref ? 'to' : 'from';
   return [
     {
-      sentence: `Move wire ${wire.number} of ${device.tag} to ${railWords(rail, supply.volts)}`,
+      sentence: say('remedy.move-wire', {
+        number: wire.number,
+        device: device.tag,
+        rail: railWords(rail, supply.volts),
+      }),
       change: { kind: 'moveWire', wireId: wire.id, [end]: `${supply.id}:${rail}` },
     },
   ];
@@ -96,14 +107,22 @@ export function moveChannel(context: PointContext): WayOut[] {
         pointId: point.id,
         place: { moduleId: module.id, channel: free.channel },
       };
-      const where = `Move ${point.tag} to ${module.tag} ${free.label}`;
+      const where = say('remedy.move-channel', {
+        point: point.tag,
+        module: module.tag,
+        freeLabel: free.label,
+      });
       const rail = index.railOf(module.id, common)?.rail ?? free.inside?.rail;
-      const sits = lowerFirst(commonWords({ common }));
+      const sits = commonWords({ common });
       if (rail) {
         ways.push({
           rank: 0,
           way: {
-            sentence: `${where}, where ${sits} sits on ${railWords(rail, free.inside?.volts ?? supply.volts)}`,
+            sentence: say('remedy.move-channel.as-it-is', {
+              where,
+              sits,
+              rail: railWords(rail, free.inside?.volts ?? supply.volts),
+            }),
             change: move,
           },
         });
@@ -111,7 +130,11 @@ export function moveChannel(context: PointContext): WayOut[] {
       }
       for (const to of ['-', '+'] as const) {
         const put: Change = { kind: 'setCommon', moduleId: module.id, common, rail: to };
-        const sentence = `${where} and put its ${sits} on ${railWords(to, supply.volts)}`;
+        const sentence = say('remedy.move-channel.with-common', {
+          where,
+          sits,
+          rail: railWords(to, supply.volts),
+        });
         ways.push({ rank: 1, way: { sentence, change: { kind: 'batch', changes: [put, move] } } });
       }
     }
@@ -136,7 +159,7 @@ function moveOutput({ index, point, place, type, output }: PointContext): WayOut
     )
     .slice(0, MOST_PLACES)
     .map(({ module, port, at }) => ({
-      sentence: `Move ${point.tag} to ${module.tag} ${port.label}`,
+      sentence: say('remedy.move-output', { point: point.tag, module: module.tag, portLabel: port.label }),
       change: { kind: 'assign', pointId: point.id, place: at },
     }));
 }
@@ -148,7 +171,10 @@ export function otherSensor({ index, output, kind: now, point }: PointContext): 
   return order
     .filter((kind) => kinds.includes(kind))
     .map((kind) => ({
-      sentence: `Fit the ${OUTPUT_WORDS[kind]} version of ${index.deviceOf(point).tag}`,
+      sentence: say('remedy.other-version', {
+        outputWord: OUTPUT_WORDS[kind],
+        deviceOf: index.deviceOf(point).tag,
+      }),
       change: { kind: 'editPoint', id: point.id, patch: { output: { kind } } },
     }));
 }

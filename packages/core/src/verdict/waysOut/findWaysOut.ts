@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { JobContent } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import { statusIn } from '../judge.ts';
@@ -46,7 +47,7 @@ export function findWaysOut(context: PointContext): WayOut[] {
 function chainSwitches({ index, type }: PointContext): WayOut[] {
   if (!type.description.chain) return [];
   const { change } = arcChainFaults(index);
-  return change ? [{ sentence: 'Set the switches of the chain by the order of its units', change }] : [];
+  return change ? [{ sentence: say('remedy.set-chain'), change }] : [];
 }
 
 /** Of ways that differ only in a value the first that holds is enough. */

@@ -1,3 +1,5 @@
+import { say } from '../../messages/index.ts';
+import type { Message } from '../../messages/index.ts';
 import { settingsOf } from '../../catalog/index.ts';
 import type { DeviceType, PartType } from '../../catalog/index.ts';
 import type { Settings } from '../../model/index.ts';
@@ -19,14 +21,14 @@ export function otherSettings(context: PointContext): WayOut[] {
       if (!module) return [];
       const type = index.moduleType(module);
       return choices(type, module.settings, ofPort).map(({ settings, words }) => ({
-        sentence: `On ${module.tag}: ${words}`,
+        sentence: say('remedy.set-module', { module: module.tag, words }),
         change: { kind: 'editModule', id, patch: { settings } } as const,
       }));
     }),
     ...[device, ...helpers].flatMap((part) =>
       choices(index.deviceType(part), part.settings, exchangeable(index.deviceType(part))).map(
         ({ settings, words }) => ({
-          sentence: `On ${part.tag}: ${words}`,
+          sentence: say('remedy.set-part', { part: part.tag, words }),
           change: { kind: 'editDevice', id: part.id, patch: { settings } } as const,
         }),
       ),
@@ -50,7 +52,7 @@ function choices(
   type: PartType,
   chosen: Settings | undefined,
   counts: (key: string) => boolean,
-): { settings: Settings; words: string }[] {
+): { settings: Settings; words: Message }[] {
   const now = settingsOf(type, chosen);
   const single = (type.settings ?? [])
     .filter(({ key }) => counts(key))
@@ -60,7 +62,7 @@ function choices(
         .map(({ value, label: to }) => ({
           key,
           settings: { ...chosen, [key]: value },
-          words: `${place === 'switch' ? 'put' : 'set'} ${label.charAt(0).toLowerCase()}${label.slice(1)} to ${to}`,
+          words: say('remedy.setting', { place, label, to }),
         })),
     );
   const pairs = single.flatMap((a) =>
@@ -68,7 +70,7 @@ function choices(
       .filter((b) => a.key < b.key && a.key.split('.')[0] === b.key.split('.')[0])
       .map((b) => ({
         settings: { ...a.settings, [b.key]: b.settings[b.key]! },
-        words: `${a.words}, and ${b.words}`,
+        words: say('remedy.both', { a: a.words, b: b.words }),
       })),
   );
   return [...single, ...pairs];

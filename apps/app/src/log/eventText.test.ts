@@ -1,20 +1,23 @@
+import { textOf } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import { pressureJob } from '../../test/pressureJob';
-import { eventWords, whoAndWhen } from './eventWords';
+import { eventText, whoAndWhen } from './eventText';
 
 const event = (collection: JobEvent['collection'], before: object | null, after: object | null) =>
-  eventWords(
-    {
-      id: 1,
-      at: '',
-      by: 'TT',
-      what: '',
-      collection,
-      rowId: 'x',
-      before: before as never,
-      after: after as never,
-    },
-    pressureJob(),
+  textOf(
+    eventText(
+      {
+        id: 1,
+        at: '',
+        by: 'TT',
+        what: '',
+        collection,
+        rowId: 'x',
+        before: before as never,
+        after: after as never,
+      },
+      pressureJob(),
+    ),
   );
 
 test('each kind of event is a sentence', () => {

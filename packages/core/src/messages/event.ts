@@ -1,0 +1,99 @@
+import { plain } from '../units/index.ts';
+
+/** What the log tells of a change that was stored. */
+export const EVENT = {
+  'event.job': ({ name, site }: { name: string; site: string }) => `Job named ${name}, ${site}`,
+  'event.job.mains': ({ name, site, hertz }: { name: string; site: string; hertz: number }) =>
+    `Job named ${name}, ${site}, mains ${hertz} Hz`,
+  'event.job-removed': 'Job removed',
+  'event.added': ({ what, name, ends }: { what: string; name: string; ends: string }) =>
+    `${what} ${name} added${ends}`,
+  'event.removed': ({ what, name, ends }: { what: string; name: string; ends: string }) =>
+    `${what} ${name} removed${ends}`,
+  'event.changed': ({ what, name, fields }: { what: string; name: string; fields: readonly string[] }) =>
+    `${what} ${name} changed: ${fields.join(', ')}`,
+  'event.ends': ({ from, to }: { from: string; to: string }) => `: ${from} to ${to}`,
+  'event.field': ({ label, before, after }: { label: string; before: string; after: string }) =>
+    `${label} ${before} → ${after}`,
+  'event.figure': ({ label, figure, from }: { label: string; figure: string; from: string }) =>
+    `${label} ${figure}, from ${from}`,
+  'event.figure-typical': ({ label }: { label: string }) => `${label} as is typical again`,
+  'event.nothing': 'nothing',
+  'event.stamp': ({ step }: { step: string }) => `Done: ${step}`,
+  'event.stamp-undone': ({ step, reason }: { step: string; reason: string }) =>
+    `Undone: ${step}. Why: ${reason}`,
+  'event.stamp-removed': ({ step }: { step: string }) => `Step removed: ${step}`,
+  'event.result': ({
+    pass,
+    check,
+    measured,
+    expected,
+  }: {
+    pass: boolean;
+    check: string;
+    measured: string;
+    expected: string;
+  }) => `${pass ? 'Pass' : 'Fail'}: ${check} ${measured}, expected ${expected}`,
+  'event.entry': ({
+    side,
+    tag,
+    read,
+    values,
+    more,
+  }: {
+    side: string;
+    tag: string;
+    read: boolean;
+    values: readonly string[];
+    more: number;
+  }) =>
+    `${side === 'found' ? 'Found' : 'Left'} at ${tag}${read ? ', read from it' : ''}: ${values.join(', ')}${more > 0 ? ` and ${more} more` : ''}`,
+  'event.workshop-table': ({ tag, points }: { tag: string; points: number }) =>
+    `${tag}: workshop table of ${points} points`,
+  'event.field-point': ({
+    tag,
+    read,
+    unitIn,
+    value,
+    unitOut,
+  }: {
+    tag: string;
+    read: number;
+    unitIn: string;
+    value: number;
+    unitOut: string;
+  }) => `${tag}: field point ${plain(read)} ${unitIn} is ${plain(value)} ${unitOut}`,
+  'event.calibration-void': ({ tag, reason }: { tag: string; reason: string }) =>
+    `${tag}: a calibration taken back. Why: ${reason}`,
+  'event.no-table': ({ tag }: { tag: string }) => `${tag}: no table in force`,
+  'event.table': ({ tag, table }: { tag: string; table: string }) => `${tag}: ${table} table in force`,
+  'event.transmitter': ({
+    tag,
+    pass,
+    side,
+    worst,
+  }: {
+    tag: string;
+    pass: boolean;
+    side: string;
+    worst: number;
+  }) =>
+    `${pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${side === 'found' ? 'as found' : 'as left'} ${plain(worst, 2)} %`,
+  'event.display-span': ({
+    tag,
+    low,
+    high,
+    newLow,
+    newHigh,
+    unit,
+  }: {
+    tag: string;
+    low: number;
+    high: number;
+    newLow: number;
+    newHigh: number;
+    unit: string;
+  }) =>
+    `${tag}: panel screen’s span ${plain(low)} … ${plain(high)} → ${plain(newLow)} … ${plain(newHigh)} ${unit}`,
+  'event.note': ({ tag, title }: { tag: string; title: string }) => `${tag}: ${title}`,
+} as const;

@@ -1,0 +1,108 @@
+import { fixed, plain } from '../units/index.ts';
+
+/** Sentences by code. */
+export const PROOF = {
+  'proof.no-input': 'no input',
+  'proof.below-range': 'below the range',
+  'proof.above-range': 'above the range',
+  'proof.injected': ({ injected, digitsOf, unit }: { injected: number; digitsOf: number; unit: string }) =>
+    `${fixed(injected, digitsOf)} ${unit} injected`,
+  'proof.shows': ({ band }: { band: string }) => `shows ${band}`,
+  'proof.shows-nothing': 'shows nothing of it',
+  'proof.controller': 'Controller',
+  'proof.inject': ({
+    signal,
+    digitsOf,
+    unit,
+    step,
+  }: {
+    signal: number;
+    digitsOf: number;
+    unit: string;
+    step: string;
+  }) => `Inject ${fixed(signal, digitsOf)} ${unit}: ${step}`,
+  'proof.as-expected': ({ seen }: { seen: string }) => `${seen}, as expected`,
+  'proof.where-expected': ({ seen, expected }: { seen: string; expected: string }) =>
+    `${seen} where ${expected} was expected`,
+  'proof.within': ({ words, expected }: { words: string; expected: string }) =>
+    `${words}, within ${expected}`,
+  'proof.the-limits': ({
+    words,
+    words2,
+    side,
+    expected,
+  }: {
+    words: string;
+    words2: string;
+    side: string;
+    expected: string;
+  }) => `${words}, ${words2} ${side} the limits ${expected}`,
+  'proof.to': ({ min, max, unit }: { min: number; max: number; unit: string }) =>
+    `${plain(min, 5)} to ${plain(max, 5)} ${unit}`,
+  'proof.never-bridge-safety-device': ({ safetyNote }: { safetyNote: string }) =>
+    `${safetyNote} Never bridge a safety device to test.`,
+  'proof.what-input-starts-may':
+    'What this input starts may move. Clear the machine first, and never bridge a guard to test.',
+  'proof.supply-device': 'Supply at the device',
+  'proof.use': ({ stimulus }: { stimulus: string }) => `Use ${stimulus}.`,
+  'proof.mend-land-before-you': ({ sentence }: { sentence: string }) =>
+    `${sentence} Mend this in Land before you prove it.`,
+  'proof.supply': 'Supply',
+  'proof.red-black': ({ terminal, terminal2 }: { terminal: string; terminal2: string }) =>
+    `red on ${terminal}, black on ${terminal2}`,
+  'proof.relay': ({ tag }: { tag: string }) => `Relay ${tag}`,
+  'proof.lamp-flag': 'its lamp or flag',
+  'proof.you-see': 'as you see it',
+  'proof.reading': 'Reading',
+  'proof.to-2': ({ text, text2, unit }: { text: string; text2: string; unit: string }) =>
+    `${text} to ${text2} ${unit}`,
+  'proof.signal': 'Signal',
+  'proof.red-black-2': ({ terminal, blackName }: { terminal: string; blackName: string }) =>
+    `red on ${terminal}, black on ${blackName}`,
+  'proof.switching-led': 'its switching LED',
+  'proof.red-black-3': ({ lead, blackName }: { lead: string; blackName: string }) =>
+    `red on ${lead}, black on ${blackName}`,
+  'proof.safe-side': 'Safe side',
+  'proof.input-led': 'Input LED',
+  'proof.program-bit': 'Program bit',
+  'proof.to-3': ({ min, digits, max, unit }: { min: number; digits: number; max: number; unit: string }) =>
+    `${fixed(min, digits)} to ${fixed(max, digits)} ${unit}`,
+  'proof.sensor-led': 'Sensor LED',
+  'proof.relay-2': 'Relay',
+  'proof.load': 'Load',
+  'proof.panel-screen': 'Panel screen',
+  'proof.with-target': ({ name }: { name: string }) => `${name} with target`,
+  'proof.without-target': ({ name }: { name: string }) => `${name} without target`,
+  'proof.as-expected-2': 'as expected',
+  'proof.next-choose-channel': 'Next: choose a channel',
+  'proof.proven': 'Proven',
+  'proof.values-differ': ({ differ, required }: { differ: number; required: number }) =>
+    `${differ} of ${required} values differ`,
+  'proof.values-do': ({ left, required }: { left: number; required: number }) =>
+    `${left} of ${required} values to do`,
+  'proof.next-scale-enter-controller': 'Next: scale, enter it in the controller',
+  'proof.next-prove-checks-do': ({ checks, passed }: { checks: readonly string[]; passed: number }) =>
+    `Next: prove, ${checks.length - passed} of ${checks.length} checks to do`,
+  'proof.expected': ({
+    checkName,
+    measured,
+    expected,
+  }: {
+    checkName: string;
+    measured: string;
+    expected: string;
+  }) => `${checkName} ${measured}; expected ${expected}`,
+  'proof.rising': ({ share }: { share: number }) => `${share} %, rising`,
+  'proof.falling': ({ share }: { share: number }) => `${share} %, falling`,
+  'proof.at-controller': ({ step }: { step: string }) => `Controller, ${step}`,
+  'proof.on': 'on',
+  'proof.off': 'off',
+  'proof.in': 'in',
+  'proof.out': 'out',
+  'proof.released': 'released',
+  'proof.other': 'other',
+  'proof.next': ({ next }: { next: string }) => `Next: ${next}`,
+  'proof.next-set': ({ next }: { next: string }) => `Next: set, ${next}`,
+  'proof.next-scale': ({ problem }: { problem: string }) => `Next: scale. ${problem}`,
+  'proof.next-scale-off': ({ off }: { off: string }) => `Next: scale, ${off}`,
+} as const;

@@ -1,0 +1,140 @@
+import { lowerFirst, fixed, formatVolts } from '../units/index.ts';
+
+/** Sentences by code. */
+export const VERDICT = {
+  'verdict.open': ({ point }: { point: string }) =>
+    `${point} is not on a channel yet. Choose one to see whether it works there.`,
+  'verdict.no-rail': 'no rail',
+  'verdict.input-takes': 'the input takes the current in',
+  'verdict.input-gives': 'the input gives the current',
+  'verdict.mind-inverted': ' Mind: the input is on while the sensor’s output is off.',
+  'verdict.works.contact': ({
+    rail,
+    plus,
+    rail2,
+    common,
+    where,
+    input,
+    turned,
+  }: {
+    rail: undefined | string;
+    plus: string;
+    rail2: string;
+    common: string;
+    where: string;
+    input: string;
+    turned: string;
+  }) =>
+    `Works. The contact brings ${rail === '-' ? plus : rail2} to the input; ${lowerFirst(common)} sits on ${where}, and ${input}.${turned}`,
+  'verdict.works.two-wire': ({ common, where, leak }: { common: string; where: string; leak: string }) =>
+    `Works. The sensor is in series with the input; ${lowerFirst(common)} sits on ${where}. While it is off ${leak} still flow, too little to be taken for on.`,
+  'verdict.works.pnp': ({
+    plus,
+    common,
+    where,
+    input,
+    turned,
+  }: {
+    plus: string;
+    common: string;
+    where: string;
+    input: string;
+    turned: string;
+  }) =>
+    `Works. The sensor pulls the input up to ${plus}, so ${lowerFirst(common)} sits on ${where} and ${input}.${turned}`,
+  'verdict.works.npn': ({
+    common,
+    where,
+    input,
+    turned,
+  }: {
+    common: string;
+    where: string;
+    input: string;
+    turned: string;
+  }) =>
+    `Works. The sensor pulls the input to 0 V, so ${lowerFirst(common)} sits on ${where} and ${input}.${turned}`,
+  'verdict.works.push-pull': ({
+    common,
+    where,
+    input,
+    rail,
+    turned,
+  }: {
+    common: string;
+    where: string;
+    input: string;
+    rail: undefined | string;
+    turned: string;
+  }) =>
+    `Works. The output drives both ways; with ${lowerFirst(common)} on ${where}, ${input} while it is ${rail === '-' ? 'high' : 'low'}.${turned}`,
+  'verdict.works.amplifier': ({ amplifier, device }: { amplifier: undefined | string; device: string }) =>
+    `Works. ${amplifier ?? 'The amplifier'} sees much or little current through ${device} and passes it on by its contact; a break and a short are told apart.`,
+  'verdict.loads-follow': ({ value, size }: { value: readonly string[]; size: number }) =>
+    ` ${value.join(', ')} ${size === 1 ? 'follows' : 'follow'} as planned.`,
+  'verdict.works.relay': ({
+    situation,
+    relay,
+    volts,
+    follow,
+  }: {
+    situation: string;
+    relay: string;
+    volts: string;
+    follow: string;
+  }) => `Works. ${situation}: ${relay} is in, with ${volts} at its coil; otherwise it is out.${follow}`,
+  'verdict.the-input': 'The input',
+  'verdict.works.loop': ({
+    where,
+    burdenOhms,
+    left,
+    device,
+    needs,
+  }: {
+    where: string;
+    burdenOhms: undefined | number;
+    left: number;
+    device: string;
+    needs: number;
+  }) =>
+    `Works. ${where} reads the loop’s current through ${burdenOhms ?? 0} Ω; at the top ${formatVolts(left)} are left for ${device}, which needs ${formatVolts(needs)}.`,
+  'verdict.the-signal-of': ({ signal }: { signal: string }) => `the signal of ${signal}`,
+  'verdict.the': ({ title }: { title: string }) => `the ${title}`,
+  'verdict.works.signal': ({
+    where,
+    given,
+    nom,
+    digits,
+    unit,
+  }: {
+    where: string;
+    given: string;
+    nom: number;
+    digits: number;
+    unit: string;
+  }) => `Works. ${where} reads ${given}: ${fixed(nom, digits)} ${unit} at the top of the range.`,
+  'verdict.works': 'Works.',
+  'verdict.works.load': ({
+    module,
+    portLabel,
+    device,
+    volts,
+  }: {
+    module: string;
+    portLabel: string;
+    device: string;
+    volts: undefined | number;
+  }) =>
+    `Works. ${module} ${portLabel} switches ${device}: ${formatVolts(Math.abs(volts ?? 0))} across it while on.`,
+  'verdict.works.communication': ({
+    device,
+    module,
+    portLabel,
+  }: {
+    device: string;
+    module: string;
+    portLabel: string;
+  }) => `Works. ${device} has its supply and hears ${module} ${portLabel} both ways.`,
+  'verdict.wired-as-meant': ({ device, module }: { device: string; module: string }) =>
+    `Wired as meant. Each channel of ${device} alone takes ${module} off.`,
+} as const;
