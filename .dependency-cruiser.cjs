@@ -18,6 +18,17 @@ const ROOMS = [
   'tools',
 ];
 
+/**
+ * The app's folders below its stages, in order, then the stages of a point, then places of a job. Stages do not reach
+ * into each other; a place may show a stage.
+ */
+const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools'];
+const STAGES = ['fit', 'land', 'set', 'scale', 'prove', 'asfound', 'parts', 'relay', 'log'];
+const PLACES = ['allocate', 'board', 'buses', 'jobs', 'kinds', 'panel', 'wirelist'];
+const inApp = (folders) => `^apps/app/src/(${folders.join('|')})/`;
+/** `ui` and `data` stand on the same step: a theme is a setting, a conflict is shown. */
+const above = (i) => GROUND.slice(Math.max(i, 1) + 1);
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
@@ -44,6 +55,24 @@ module.exports = {
       from: { path: `^packages/core/src/${room}/`, pathNot: '\\.test\\.ts$' },
       to: { path: `^packages/core/src/(${ROOMS.slice(i + 1).join('|') || 'none'})/` },
     })),
+    ...GROUND.map((folder, i) => ({
+      name: `app-${folder}-stands-below-the-stages`,
+      severity: 'error',
+      from: { path: inApp([folder]), pathNot: '\\.test\\.tsx?$' },
+      to: { path: inApp([...above(i), ...STAGES, ...PLACES]) },
+    })),
+    {
+      name: 'app-stages-do-not-reach-into-each-other',
+      severity: 'error',
+      from: { path: `^apps/app/src/(${STAGES.join('|')})/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: inApp([...STAGES, ...PLACES]), pathNot: '^apps/app/src/$1/' },
+    },
+    {
+      name: 'app-places-do-not-reach-into-each-other',
+      severity: 'error',
+      from: { path: `^apps/app/src/(${PLACES.join('|')})/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: inApp(PLACES), pathNot: '^apps/app/src/$1/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

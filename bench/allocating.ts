@@ -43,7 +43,7 @@ export function allocating(): void {
     const seconds = (performance.now() - start) / 1000;
     const found =
       outcome.kind === 'allocated'
-        ? `${outcome.modules} modules (bound ${outcome.leastModules}), ${outcome.commons} commons${outcome.exact ? ', proven' : ''}`
+        ? `${outcome.modules} modules (bound ${outcome.minModules}), ${outcome.commons} commons${outcome.exact ? ', proven' : ''}`
         : 'impossible';
     console.log(
       `  ${String(size).padStart(4)} devices                         ${seconds.toFixed(2)} s: ${found}`,

@@ -41,8 +41,8 @@ export async function blocking(): Promise<void> {
       });
       const during = blocked.filter(({ start }) => start > posted);
       const longest = (rows: readonly Blocked[]): string => {
-        const most = Math.max(0, ...rows.map(({ duration }) => duration));
-        return most ? `${most.toFixed(0)} ms` : 'none above 50 ms';
+        const max = Math.max(0, ...rows.map(({ duration }) => duration));
+        return max ? `${max.toFixed(0)} ms` : 'none above 50 ms';
       };
       console.log('The page while a worker checks 500 points');
       console.log(`  the check takes                       ${((after - posted) / 1000).toFixed(2)} s`);

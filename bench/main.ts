@@ -6,11 +6,12 @@ import { JobIndex } from '@keypost/core/job';
 import { all, create } from 'mathjs';
 import { allocating } from './allocating.ts';
 import { blocking } from './blocking.ts';
+import { firstLoad } from './firstLoad.ts';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
 import { rate } from './rate.ts';
 import { scaling } from './scaling.ts';
-import { talking } from './talking.ts';
+import { talking } from './fieldbus.ts';
 
 const math = create(all!, {});
 
@@ -93,3 +94,4 @@ scaling();
 allocating();
 await blocking();
 await talking();
+firstLoad();

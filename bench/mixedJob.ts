@@ -24,7 +24,7 @@ function joined(
   cell: JobContent,
   prefix: string,
   firstByte: number,
-  most: number,
+  max: number,
 ): JobContent {
   const shared = new Set(cell.supplies.map(({ id }) => id));
   const id = (own: string): string => (shared.has(own) ? own : `${prefix}-${own}`);
@@ -38,7 +38,7 @@ function joined(
     tag: `${prefix} ${row.tag}`,
   });
   const known = new Set(job.supplies.map((supply) => supply.id));
-  const points = cell.points.slice(0, most);
+  const points = cell.points.slice(0, max);
   return {
     ...job,
     supplies: [...job.supplies, ...cell.supplies.filter((supply) => !known.has(supply.id))],

@@ -3,8 +3,8 @@ import { applyHistory, JobIndex } from '@keypost/core/job';
 import {
   budgetAt,
   chainOf,
-  coupleMillivolts,
-  coupleTemperature,
+  thermocoupleMillivolts,
+  thermocoupleTemperature,
   executeAll,
   ohmsOf,
   plcCode,
@@ -96,7 +96,7 @@ export function scaling(): void {
   inversions();
   const wish: CodeWish = {
     tag: 'PT-1',
-    raw: { low: 0, high: 65535, least: 0, most: 65535 },
+    raw: { low: 0, high: 65535, min: 0, max: 65535 },
     value: { low: 0, high: 6, unit: 'bar' },
     shape: 'linear',
     cut: 0,
@@ -120,8 +120,9 @@ function inversions(): void {
     ],
     ...(['K', 'S'] as const).map((type): [string, () => number, () => number] => [
       `type ${type}, 0 to 1300 °C`,
-      () => coupleTemperature(type, coupleMillivolts(type, next(0, 1300))),
-      () => bisect(coupleMillivolts(type, next(0, 1300)), 0, 1300, (t) => coupleMillivolts(type, t)),
+      () => thermocoupleTemperature(type, thermocoupleMillivolts(type, next(0, 1300))),
+      () =>
+        bisect(thermocoupleMillivolts(type, next(0, 1300)), 0, 1300, (t) => thermocoupleMillivolts(type, t)),
     ]),
   ];
   for (const [name, ours, halves] of cases) {

@@ -75,7 +75,7 @@ test.describe('bad input', () => {
     await expect(page.getByText('A tag cannot be empty.')).toBeVisible();
     await addPoint(page, { tag: 'PX-1', name: 'One', output: 'PNP', channel: 'DI 1 channel 0' });
     await page.getByRole('link', { name: 'Board' }).click();
-    await page.getByRole('button', { name: 'Add a point' }).click();
+    await page.getByRole('link', { name: 'Add a point' }).click();
     await page.getByLabel('Tag').fill('px-1');
     await page.getByLabel('What it is for').fill('Two');
     await page.getByRole('button', { name: 'Add the point' }).click();

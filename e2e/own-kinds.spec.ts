@@ -33,7 +33,7 @@ test('a sensor that is not in the list is made from its datasheet, and serves tw
   await expect(page.getByRole('group', { name: 'In your library' })).toContainText('two outputs');
 
   await page.getByRole('link', { name: 'Board' }).click();
-  await page.getByRole('button', { name: 'Add a point' }).click();
+  await page.getByRole('link', { name: 'Add a point' }).click();
   await page.getByLabel('Tag').fill('LS-1');
   await page.getByLabel('What it is for').fill('Tank full');
   await page
@@ -44,7 +44,7 @@ test('a sensor that is not in the list is made from its datasheet, and serves tw
   await expect(verdict(page)).toContainText('Works.');
 
   await page.getByRole('link', { name: 'Board' }).click();
-  await page.getByRole('button', { name: 'Add a point' }).click();
+  await page.getByRole('link', { name: 'Add a point' }).click();
   await page.getByLabel('On which device').selectOption({ label: 'LS-1: Output 2' });
   await page.getByLabel('Tag').fill('LS-2');
   await page.getByLabel('What it is for').fill('Tank empty');
@@ -67,7 +67,7 @@ test('a figure of one sensor’s own datasheet is solved with at once, told in t
   await figures.getByRole('button', { name: 'Store' }).click();
   await expect(figures.getByText('This figure is 0 or more.', { exact: true })).toBeVisible();
   await figures.getByLabel('Usual').fill('2.6');
-  await figures.getByLabel('Most').fill('2.8');
+  await figures.getByLabel('Maximum').fill('2.8');
   await figures.getByLabel('Where it stands').fill('datasheet, page 2');
   await figures.getByRole('button', { name: 'Store' }).click();
   await expect(figures).toContainText(/datasheet, page 2; \w+/);

@@ -180,10 +180,10 @@ test('a chain of one’s own: format, bands, screen; nonsense is refused where i
   await page.getByRole('button', { name: 'Store', exact: true }).click();
   await expect(page.getByText('The counts at the top are more than those at the bottom.')).toBeVisible();
   await expect(page.getByText(/From low to high the limits stand in this order/)).toBeVisible();
-  await expect(page.getByText('A screen’s span needs two different ends.')).toBeVisible();
+  await expect(page.getByText('The span of a panel screen needs two different ends.')).toBeVisible();
   await page.getByLabel('Counts at top').fill('20000');
-  await page.getByLabel('Most counts').fill('22000');
-  await page.getByLabel('Least counts').fill('0');
+  await page.getByLabel('Maximum counts').fill('22000');
+  await page.getByLabel('Minimum counts').fill('0');
   await page.getByLabel('Break at').fill('3.6');
   await page.getByLabel('Shows at the top').fill('250');
   await page.getByRole('button', { name: 'Store', exact: true }).click();

@@ -40,9 +40,9 @@ test('ports are planned, sent to the master and read back; unused ones are disab
   await expect(second).toContainText('%IB68 to %IB71');
   await page.getByRole('radio', { name: 'Registers' }).click();
   await expect(second).toContainText('input register 34 high');
-  await page.getByRole('button', { name: /^Send \d+ values$/ }).click();
+  await page.getByRole('button', { name: /^Write \d+ values$/ }).click();
   await expect(page.getByRole('status', { name: 'What IOL 1 says' })).toContainText(
-    /(\d+) of \1 sent and read back/,
+    /(\d+) of \1 written and read back/,
     {
       timeout: 30000,
     },
@@ -58,22 +58,22 @@ test('a sheet is read, its differences sent, the plug pulled in the middle, and 
   await page.getByRole('button', { name: 'Read LT-270' }).click();
   await expect(page.getByRole('status', { name: 'What LT-270 says' })).toContainText('20 of 20 values read');
   await expect(page.getByRole('button', { name: /Echo filter: calm, differs/ })).toBeVisible();
-  await expect(page.getByText('stands at normal')).toBeVisible();
+  await expect(page.getByText('found normal')).toBeVisible();
   let sent = 0;
   await page.route('**/items/lt-270-b/write', async (route) => {
     if (++sent === 3) await practise(page, 1, 'unplug');
     await route.continue();
   });
-  await page.getByRole('button', { name: /^Send 6 values$/ }).click();
+  await page.getByRole('button', { name: /^Write 6 values$/ }).click();
   const says = page.getByRole('status', { name: 'What LT-270 says' });
-  await expect(says).toContainText('2 of 6 sent and read back.');
+  await expect(says).toContainText('2 of 6 written and read back.');
   await expect(says).toContainText('No device answers on port 1.');
   // What was not read back is claimed nowhere: also not after the page is opened anew.
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Send 4 values$/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Write 4 values$/ })).toBeVisible();
   await practise(page, 1, 'plug');
-  await page.getByRole('button', { name: /^Send 4 values$/ }).click();
-  await expect(says).toContainText('4 of 4 sent and read back.');
+  await page.getByRole('button', { name: /^Write 4 values$/ }).click();
+  await expect(says).toContainText('4 of 4 written and read back.');
   await expect(page.getByRole('button', { name: /Echo filter: calm, as required/ })).toContainText(
     'read back',
   );

@@ -8,7 +8,7 @@ export const BOARD = '/job/tern-rock';
 export async function known(page: Page, by = 'MR'): Promise<void> {
   await page.addInitScript((initials) => {
     if (!localStorage.getItem('keypost.settings'))
-      localStorage.setItem('keypost.settings', JSON.stringify({ by: initials, look: 'light' }));
+      localStorage.setItem('keypost.settings', JSON.stringify({ by: initials, theme: 'light' }));
   }, by);
 }
 

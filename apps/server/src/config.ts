@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import path from 'node:path';
 import { StartProblem } from './db/directoryLock.ts';
-import type { StandInPorts } from './standIns/start.ts';
+import type { SimulatorPorts } from './simulators/start.ts';
 
 function portFrom(text: string): number {
   const port = Number(text);
@@ -16,7 +16,7 @@ export interface Config {
   readonly data: string;
   readonly demo: boolean;
   /** Where the simulated partners of the demo answer. */
-  readonly standIns: StandInPorts;
+  readonly simulators: SimulatorPorts;
   readonly web?: string;
   /** Where the interface is served from while it is developed; only that page may then call from elsewhere. */
   readonly devOrigin?: string;
@@ -51,7 +51,7 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
     port,
     data: path.resolve(values.data),
     demo: values.demo,
-    standIns: {
+    simulators: {
       ioLink: beside(values['iolink-port'], 11),
       modbusTcp: beside(values['modbus-port'], 12),
       modbusRtu: beside(values['rtu-port'], 13),

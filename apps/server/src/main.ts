@@ -6,7 +6,7 @@ import { claimPort } from './claimPort.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
 import { buildServer } from './server.ts';
-import { startStandIns } from './standIns/start.ts';
+import { startSimulators } from './simulators/start.ts';
 
 const here = path.dirname(fileURLToPath(import.meta.url));
 
@@ -16,15 +16,15 @@ async function main(): Promise<void> {
   const unlock = lockDirectory(config.data);
   process.once('exit', unlock);
   const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
-  const standIns = config.demo ? await startStandIns(config.standIns) : undefined;
-  if (config.demo) await seedDemo(db, config.standIns);
-  const app = await buildServer(db, config.web, { devOrigin: config.devOrigin, standIns });
+  const simulators = config.demo ? await startSimulators(config.simulators) : undefined;
+  if (config.demo) await seedDemo(db, config.simulators);
+  const app = await buildServer(db, config.web, { devOrigin: config.devOrigin, simulators });
   let stopping = false;
   const stop = async (): Promise<void> => {
     if (stopping) return;
     stopping = true;
     await app.close();
-    await standIns?.close();
+    await simulators?.close();
     await db.close();
     process.exit(0);
   };

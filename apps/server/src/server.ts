@@ -16,7 +16,7 @@ import { jobResource } from './resources/jobs.ts';
 import { liveResource } from './resources/live.ts';
 import { partnerResource } from './resources/partners.ts';
 import { practiceResource } from './resources/practice.ts';
-import type { StandIns } from './standIns/start.ts';
+import type { Simulators } from './simulators/start.ts';
 
 const VERSION = '0.1.0';
 
@@ -29,7 +29,7 @@ const VERSION = '0.1.0';
 export async function buildServer(
   db: PGlite,
   web: string | undefined,
-  { devOrigin, standIns }: { devOrigin?: string; standIns?: StandIns } = {},
+  { devOrigin, simulators }: { devOrigin?: string; simulators?: Simulators } = {},
 ): Promise<FastifyInstance> {
   const app = Fastify({ logger: false, bodyLimit: 1024 * 1024, forceCloseConnections: true });
   app.setValidatorCompiler(validatorCompiler);
@@ -47,7 +47,7 @@ export async function buildServer(
     changeResource(scope, db);
     eventResource(scope, db);
     partnerResource(scope, db);
-    practiceResource(scope, standIns);
+    practiceResource(scope, simulators);
     benchResource(scope);
     liveResource(scope, db);
     scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());

@@ -1,6 +1,6 @@
 import net from 'node:net';
 import { inject } from '../src/partners/benchClient.ts';
-import { BenchSource, benchServer, BENCH_IDENTITY } from '../src/standIns/benchSource.ts';
+import { BenchSource, benchServer, BENCH_IDENTITY } from '../src/simulators/benchSource.ts';
 
 let server: net.Server;
 let link: string;

@@ -39,3 +39,12 @@ test('a question for a kind would be found', () => {
     expect.arrayContaining(['arc-unit', '.family', `typeId === '`]),
   );
 });
+
+test('every page of the app has the type of its address: `npx expo customize tsconfig.json` in apps/app makes them', () => {
+  const types = readFileSync(path.join(ROOT, 'apps/app/typed-routes.d.ts'), 'utf8');
+  const routes = readdirSync(path.join(ROOT, 'apps/app/app'), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.tsx') && !name.includes('_layout'))
+    .map((name) => `/${name.replace(/\.tsx$/, '').replace(/(^|\/)index$/, '')}`);
+  expect(routes.length).toBeGreaterThan(20);
+  expect(routes.filter((route) => !types.includes(`\`${route}\``))).toEqual([]);
+});

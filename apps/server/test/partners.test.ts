@@ -5,20 +5,20 @@ import { sheetOf, stepsTo } from '@keypost/core/setting';
 import { randomUUID } from 'node:crypto';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { requestsFor } from '../src/live/sources.ts';
-import type { StandIns } from '../src/standIns/start.ts';
-import { standInsAnywhere, startTestServer } from './server.ts';
+import type { Simulators } from '../src/simulators/start.ts';
+import { simulatorsAnywhere, startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
-let standIns: StandIns;
+let simulators: Simulators;
 let server: TestServer;
 beforeAll(async () => {
-  standIns = await standInsAnywhere();
-  server = await startTestServer(standIns);
-  await seedDemo(server.db, standIns.ports);
+  simulators = await simulatorsAnywhere();
+  server = await startTestServer(simulators);
+  await seedDemo(server.db, simulators.ports);
 }, 120000);
 afterAll(async () => {
   await server.close();
-  await standIns.close();
+  await simulators.close();
 });
 
 const params = { jobId: DEMO_JOB_ID };
@@ -95,14 +95,14 @@ describe('reading and writing a device behind a master', () => {
   });
 
   test('teaching takes the present value over and reads it back', async () => {
-    standIns.master.port(1)!.device!.hold(0.5);
+    simulators.master.port(1)!.device!.hold(0.5);
     const { values } = await server.call('teach', {
       ...item('lt-270-b'),
       body: { by: 'TT', channel: 1, command: 'SP1 from the present value' },
     });
     // Half of 200 to 4000 mm.
     expect(values['v60.1']).toBe('2100');
-    standIns.master.port(1)!.device!.hold(undefined);
+    simulators.master.port(1)!.device!.hold(undefined);
   });
 
   test('the master’s own port configuration is read, written and read back', async () => {
@@ -136,9 +136,9 @@ test('a unit on the line and one on the network', async () => {
     body: { by: 'TT', keys: ['ct', 'vt', 'language'] },
   });
   expect(values).toEqual({ ct: '100', vt: '100' });
-  standIns.units[0]!.silent = true;
+  simulators.units[0]!.silent = true;
   expect(await write('jt-272-b', 'ct', '50')).toMatchObject({ kept: false, problem: { kind: 'away' } });
-  standIns.units[0]!.silent = false;
+  simulators.units[0]!.silent = false;
 });
 
 /** Batches of a job's live values until one is what is waited for. */

@@ -4,24 +4,24 @@ import type { Change } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
 import { randomUUID } from 'node:crypto';
 import { ternRock } from '../src/demo/ternRock.ts';
-import type { StandIns } from '../src/standIns/start.ts';
-import { standInsAnywhere, startTestServer } from './server.ts';
+import type { Simulators } from '../src/simulators/start.ts';
+import { simulatorsAnywhere, startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
 let server: TestServer;
-let standIns: StandIns;
+let simulators: Simulators;
 let jobId: string;
 const demo = ternRock();
 
 beforeAll(async () => {
-  standIns = await standInsAnywhere();
-  server = await startTestServer(standIns);
+  simulators = await simulatorsAnywhere();
+  server = await startTestServer(simulators);
   const job = await server.call('importJob', { query: { by: 'TT' }, body: writeJobFile(demo) });
   jobId = job.id;
 }, 60000);
 afterAll(async () => {
   await server.close();
-  await standIns.close();
+  await simulators.close();
 });
 
 const content = async (): Promise<JobContent> => (await server.call('getJob', { params: { jobId } })).content;
@@ -75,7 +75,7 @@ test('a chain is chosen and taken back; what is not sound is refused with its fi
 });
 
 test('the bench source is asked through the server; its refusals come as sentences', async () => {
-  const link = `127.0.0.1:${standIns.ports.bench}`;
+  const link = `127.0.0.1:${simulators.ports.bench}`;
   const given = await server.call('inject', { body: { link, unit: 'mA', value: 12 } });
   expect(given.injected).toBeCloseTo(12, 1);
   await expect(server.call('inject', { body: { link, unit: 'mA', value: 40 } })).rejects.toMatchObject({

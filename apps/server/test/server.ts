@@ -5,8 +5,8 @@ import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
 import { buildServer } from '../src/server.ts';
-import { startStandIns } from '../src/standIns/start.ts';
-import type { StandIns } from '../src/standIns/start.ts';
+import { startSimulators } from '../src/simulators/start.ts';
+import type { Simulators } from '../src/simulators/start.ts';
 
 const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
 
@@ -19,9 +19,9 @@ export interface TestServer {
 }
 
 /** A server over a database in memory, with the typed client that reaches it. */
-export async function startTestServer(standIns?: StandIns): Promise<TestServer> {
+export async function startTestServer(simulators?: Simulators): Promise<TestServer> {
   const db = await openDatabase(undefined, MIGRATIONS);
-  const app = await buildServer(db, undefined, { standIns });
+  const app = await buildServer(db, undefined, { simulators });
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   return {
     address,
@@ -52,9 +52,9 @@ export async function freePorts(count: number): Promise<number[]> {
 }
 
 /** The simulated partners on ports that nobody uses just now. */
-export async function standInsAnywhere(): Promise<StandIns> {
+export async function simulatorsAnywhere(): Promise<Simulators> {
   const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
-  return startStandIns({
+  return startSimulators({
     ioLink: ioLink!,
     modbusTcp: modbusTcp!,
     modbusRtu: modbusRtu!,

@@ -33,7 +33,7 @@ describe('options', () => {
       port: 4070,
       data: folder,
       demo: false,
-      standIns: { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 },
+      simulators: { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 },
       web: undefined,
       devOrigin: undefined,
     });
@@ -42,10 +42,10 @@ describe('options', () => {
     expect(readConfig(['--data', folder, '--port', '6000', '--demo'], env)).toMatchObject({
       port: 6000,
       demo: true,
-      standIns: { ioLink: 6011, modbusTcp: 6012, modbusRtu: 6013, bench: 6014 },
+      simulators: { ioLink: 6011, modbusTcp: 6012, modbusRtu: 6013, bench: 6014 },
     });
     const named = { KEYPOST_MODBUS_PORT: '5502' };
-    expect(readConfig(['--data', folder, '--iolink-port', '9001'], named).standIns).toEqual({
+    expect(readConfig(['--data', folder, '--iolink-port', '9001'], named).simulators).toEqual({
       ioLink: 9001,
       modbusTcp: 5502,
       modbusRtu: 4083,

@@ -22,7 +22,7 @@ describe('a catalog of messages in another language', () => {
     useWording(bracketed());
     expect(jobProgress(job)).toEqual(before);
     const index = new JobIndex(job);
-    const remedies = job.points.flatMap(({ id }) => verdictOf(analyse(index, id)).waysOut);
+    const remedies = job.points.flatMap(({ id }) => verdictOf(analyse(index, id)).remedies);
     expect(remedies.length).toBeGreaterThan(5);
     for (const { sentence } of remedies) expect(textOf(sentence)).toMatch(/^⟦.*⟧$/s);
     for (const { verdict, line } of before) {

@@ -2,14 +2,22 @@ import { say, textOf } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import type { z } from 'zod';
 import { ProblemDetails } from './schemas.ts';
-import { ROUTES } from './routes.ts';
-import type { Route, RouteName } from './routes.ts';
+import { CALLS } from './calls.ts';
+import type { ROUTES } from './routes.ts';
+import type { RouteName } from './routes.ts';
 
 type Part<N extends RouteName, K extends 'params' | 'query' | 'body'> = (typeof ROUTES)[N] extends {
   readonly [P in K]: infer S extends z.ZodType;
 }
   ? { [P in K]: z.input<S> }
   : unknown;
+
+/** What of a route a client needs. */
+interface Called {
+  readonly method: string;
+  readonly path: string;
+  readonly response: z.ZodType;
+}
 
 export type Input<N extends RouteName> = Part<N, 'params'> & Part<N, 'query'> & Part<N, 'body'>;
 export type Output<N extends RouteName> = z.output<(typeof ROUTES)[N]['response']>;
@@ -33,7 +41,7 @@ export type Fetch = (url: string, init: RequestInit) => Promise<Response>;
 /** Makes the typed client. @param base what stands before `/api`, empty for the page's own server. */
 export function createClient(base: string, send: Fetch = (url, init) => fetch(url, init)) {
   return async function call<N extends RouteName>(name: N, input: Input<N>): Promise<Output<N>> {
-    const route: Route = ROUTES[name];
+    const route: Called = CALLS[name];
     const parts = input as {
       params?: Record<string, string>;
       query?: Record<string, unknown>;
@@ -48,7 +56,7 @@ export function createClient(base: string, send: Fetch = (url, init) => fetch(ur
 }
 
 function address(
-  route: Route,
+  route: Called,
   parts: { params?: Record<string, string>; query?: Record<string, unknown> },
 ): string {
   const path = route.path.replace(/:(\w+)/g, (_, key: string) =>
@@ -61,7 +69,7 @@ function address(
   return text ? `${path}?${text}` : path;
 }
 
-function init(route: Route, body: unknown): RequestInit {
+function init(route: Called, body: unknown): RequestInit {
   if (body === undefined) return { method: route.method };
   if (typeof body === 'string')
     return { method: route.method, body, headers: { 'content-type': 'text/plain' } };

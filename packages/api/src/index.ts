@@ -1,4 +1,6 @@
+export * from './calls.ts';
 export * from './schemas.ts';
+export * from './requests.ts';
 export * from './routes.ts';
 export * from './client.ts';
 export * from './patch.ts';

@@ -1,6 +1,4 @@
 import { Said } from './said.ts';
-import { TEACH_COMMANDS } from '@keypost/core/ioLink';
-import type { TeachCommand } from '@keypost/core/ioLink';
 import { z } from 'zod';
 
 /** What came of reading a device: values that were read and kept, what it refused, and whether it went away. */
@@ -19,13 +17,6 @@ export const WriteOutcome = z.object({
   problem: z.object({ kind: z.enum(['away', 'refused', 'differs']), message: Said }).optional(),
 });
 
-const COMMANDS = Object.keys(TEACH_COMMANDS) as [TeachCommand, ...TeachCommand[]];
-
-export const TeachRequest = z.object({
-  channel: z.union([z.literal(1), z.literal(2)]),
-  command: z.enum(COMMANDS),
-});
-
 /** The simulated partners; none where this server runs without them. */
 export const PracticeState = z.object({
   ports: z.array(
@@ -41,10 +32,6 @@ export const PracticeState = z.object({
     .object({ ioLink: z.string(), modbusTcp: z.string(), modbusRtu: z.string(), bench: z.string() })
     .optional(),
 });
-
-/** Where server-sent events of a job's live values come from. */
-export const LIVE_ROUTE = '/api/jobs/:jobId/live';
-export const livePath = (jobId: string): string => LIVE_ROUTE.replace(':jobId', encodeURIComponent(jobId));
 
 const LivePort = z.object({
   moduleId: z.string(),

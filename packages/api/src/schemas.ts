@@ -1,11 +1,9 @@
-import { codeOf } from '@keypost/core/messages';
 import { Said } from './said.ts';
 import { COLLECTION_NAMES, JobContent, JobHead } from '@keypost/core/model';
-import { Change } from '@keypost/core/job';
 import { z } from 'zod';
 
 /** The lists of rows that a job is made of. */
-const Collection = z.enum(COLLECTION_NAMES);
+export const Collection = z.enum(COLLECTION_NAMES);
 
 export const JobSummary = z.object({
   id: z.string(),
@@ -31,18 +29,6 @@ export const ChangedRow = z.object({
   row: z.record(z.string(), z.unknown()).nullable(),
 });
 
-export const ChangeRequest = z.object({
-  /** Made by the client, so that a change sent twice is stored once. */
-  changeId: z.uuid(),
-  by: z.string().trim().min(1, codeOf('model.initials')).max(40),
-  change: Change,
-  /** Rows that the change was made from, each with the revision that was seen. */
-  expects: z
-    .array(z.object({ collection: Collection, id: z.string(), revision: z.int() }))
-    .max(100)
-    .default([]),
-});
-
 export const ChangeResponse = z.object({
   /** The change had been stored before; the job must be read anew to see it. */
   again: z.boolean(),
@@ -63,12 +49,6 @@ export const JobEvent = z.object({
   after: z.record(z.string(), z.unknown()).nullable(),
 });
 
-export const NewJob = z.object({
-  name: JobContent.shape.name,
-  site: JobContent.shape.site,
-  by: ChangeRequest.shape.by,
-});
-
 /** Problem details of RFC 9457, with the fields concerned and, for a stale write, the row as it is now. */
 export const ProblemDetails = z.object({
   type: z.string(),
@@ -85,7 +65,6 @@ export const ProblemDetails = z.object({
 export type JobSummary = z.infer<typeof JobSummary>;
 export type JobView = z.infer<typeof JobView>;
 export type ChangedRow = z.infer<typeof ChangedRow>;
-export type ChangeRequest = z.input<typeof ChangeRequest>;
 export type ChangeResponse = z.infer<typeof ChangeResponse>;
 export type JobEvent = z.infer<typeof JobEvent>;
 export type ProblemDetails = z.infer<typeof ProblemDetails>;

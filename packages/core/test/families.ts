@@ -236,7 +236,7 @@ export const activePulseJob = (): JobContent =>
     range: { low: 0, high: 200, unit: 'Hz' },
   });
 
-export const talkJob = (
+export const fieldbusJob = (
   typeId: string,
   moduleType: string,
   channel = 0,
@@ -285,8 +285,8 @@ export const FAMILIES: Readonly<Record<string, () => JobContent>> = {
   'low-side output': () => outputJob('universal-controller', 12, 'horn-24'),
   'passive pulse output': () => pulseJob('2200'),
   'active pulse output': activePulseJob,
-  'IO-Link device, class A': () => talkJob('io-link-a', 'iol-aaaa'),
-  'IO-Link actuator, class B': () => talkJob('io-link-b', 'iol-aabb', 2),
-  'unit on a serial line': () => talkJob('serial-unit', 'serial-master', 0, { terminator: 'on' }),
-  'device on Ethernet': () => talkJob('net-device', 'net-switch-5'),
+  'IO-Link device, class A': () => fieldbusJob('io-link-a', 'iol-aaaa'),
+  'IO-Link actuator, class B': () => fieldbusJob('io-link-b', 'iol-aabb', 2),
+  'unit on a serial line': () => fieldbusJob('serial-unit', 'serial-master', 0, { terminator: 'on' }),
+  'device on Ethernet': () => fieldbusJob('net-device', 'net-switch-5'),
 };

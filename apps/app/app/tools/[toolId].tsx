@@ -1,1 +1,3 @@
-export { ToolScreen as default } from '../../src/tools/ToolScreen';
+import { page } from '../../src/pages/page';
+
+export default page('ToolScreen');

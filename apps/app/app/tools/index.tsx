@@ -1,1 +1,3 @@
-export { DrawerScreen as default } from '../../src/tools/DrawerScreen';
+import { page } from '../../src/pages/page';
+
+export default page('DrawerScreen');

@@ -9,12 +9,12 @@ import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
-import { useTokens } from '../ui/look';
+import { RadioGroup } from '../ui/RadioGroup';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 import { Outcome } from './Outcome';
 
@@ -53,13 +53,13 @@ function Allocate({ view }: { view: JobView }) {
   const leaveOut = (ids: readonly string[]) => work(new Set([...left, ...ids]));
   return (
     <>
-      <Words as="body">
+      <Text as="body">
         Every switching sensor and contact gets a channel whose group suits it, on as few modules and commons
         as possible. Nothing changes until you accept it.
-      </Words>
-      <Plate title="What to keep">
+      </Text>
+      <Card title="What to keep">
         <Row first>
-          <Choice
+          <RadioGroup
             label="Channels of each group that stay free"
             value={spare}
             onChange={setSpare}
@@ -72,7 +72,7 @@ function Allocate({ view }: { view: JobView }) {
           />
         </Row>
         <Pins view={view} pinned={pinned} onChange={setPinned} />
-      </Plate>
+      </Card>
       {busy ? (
         <Busy count={count} onCancel={cancel} />
       ) : (
@@ -93,19 +93,19 @@ type Spare = '0' | '10' | '20' | '30';
 function Busy({ count, onCancel }: { count: number; onCancel: () => void }) {
   const { ink } = useTokens();
   return (
-    <Plate title="Working it out">
+    <Card title="Working it out">
       <Row first className="gap-3">
         <View className="flex-row items-center gap-3" role="status">
           <ActivityIndicator color={ink} />
-          <Words as="body">
+          <Text as="body">
             {count
               ? `${count.toLocaleString('en')} arrangements tried`
               : 'Solving each kind of device in each kind of group'}
-          </Words>
+          </Text>
         </View>
         <Button label="Stop" onPress={onCancel} />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -138,7 +138,7 @@ function Pins({
   return (
     <>
       <Row className="flex-row items-center justify-between gap-3 py-1">
-        <Words as="strong">{pinned.size ? `${pinned.size} stay where they are` : 'Any may move'}</Words>
+        <Text as="strong">{pinned.size ? `${pinned.size} stay where they are` : 'Any may move'}</Text>
         <Button label={open ? 'Close' : 'Pin some'} kind="bare" onPress={() => setOpen(!open)} />
       </Row>
       {open &&
@@ -155,15 +155,15 @@ function Pins({
               className={`h-[24px] w-[24px] items-center justify-center rounded-[5px] border-fine border-ink ${pinned.has(id) ? 'bg-ink' : 'bg-plate'}`}
             >
               {pinned.has(id) && (
-                <Words as="strong" className="text-plate">
+                <Text as="strong" className="text-plate">
                   ✓
-                </Words>
+                </Text>
               )}
             </View>
-            <Words as="strong">{tag}</Words>
-            <Words as="soft" className="flex-1">
+            <Text as="strong">{tag}</Text>
+            <Text as="soft" className="flex-1">
               {at}
-            </Words>
+            </Text>
           </Pressable>
         ))}
     </>

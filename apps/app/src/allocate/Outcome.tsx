@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { partsOf, railWords } from '@keypost/core/job';
+import { partsOf, railText } from '@keypost/core/job';
 import type { Allocated, Impossible, Placement } from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
 import { useRouter } from 'expo-router';
@@ -9,9 +9,9 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import type { Tasks } from '../workers/tasks';
 
 /** What came of an allocation: the change to accept, or the devices in conflict and the ways out. */
@@ -33,26 +33,26 @@ export function Outcome({
   if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} onLeaveOut={onLeaveOut} />;
   const leave = () => {
     onLeave();
-    router.navigate(`/job/${view.id}/panel` as never);
+    router.navigate(`/job/${view.id}/panel`);
   };
   return (
     <>
-      <Plate title="Outcome">
+      <Card title="Outcome">
         <Row first className="flex-row gap-3">
-          <Mark kind="proven" size={26} label="possible" />
+          <StatusIcon kind="proven" size={26} label="possible" />
           <View className="flex-1">
-            <Words as="strong">
+            <Text as="strong">
               {`${allocation.placements.length} devices on ${counted(allocation.modules, 'module')} with ${counted(allocation.commons, 'common')}`}
-            </Words>
-            <Words as="small">{provenWords(allocation)}</Words>
+            </Text>
+            <Text as="small">{provenText(allocation)}</Text>
           </View>
         </Row>
         <Row>
-          <Words as="body">
-            {change ? changeWords(change) : 'Everything is on such a channel already. Nothing to change.'}
-          </Words>
+          <Text as="body">
+            {change ? changeText(change) : 'Everything is on such a channel already. Nothing to change.'}
+          </Text>
         </Row>
-      </Plate>
+      </Card>
       {change && (
         <View className="gap-3">
           {!known && <WhoAmI />}
@@ -77,14 +77,14 @@ export function Outcome({
 
 const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 
-function provenWords({ exact, modules, leastModules }: Allocated): string {
+function provenText({ exact, modules, minModules }: Allocated): string {
   if (exact) return 'Fewer cannot do: every other arrangement was ruled out.';
-  return modules === leastModules
+  return modules === minModules
     ? 'Fewer modules cannot do; fewer commons were not ruled out.'
-    : `At least ${leastModules} modules are needed; between that and ${modules} nothing is proven.`;
+    : `At least ${minModules} modules are needed; between that and ${modules} nothing is proven.`;
 }
 
-function changeWords(change: Change): string {
+function changeText(change: Change): string {
   const parts = partsOf(change);
   const moved = parts.filter((part) => part.kind === 'assign' && part.place).length;
   const turned = parts.filter(({ kind }) => kind === 'setCommon').length;
@@ -106,31 +106,31 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
   return [...groups].map(([id, placements]) => {
     const { group, rail } = placements[0]!;
     return (
-      <Plate
+      <Card
         key={id}
         title={`${textOf(group.moduleTag)} ${group.common}`}
-        aside={<Words as="mono">{`on ${railWords(rail, volts)}`}</Words>}
+        aside={<Text as="mono">{`on ${railText(rail, volts)}`}</Text>}
       >
         {[...placements]
           .sort((a, b) => a.channel - b.channel)
           .map(({ applicant, channel, sentence }, i) => (
             <Row key={applicant.id} first={i === 0} className="flex-row gap-3 py-2">
-              <Words as="number" className="w-[28px]">
+              <Text as="number" className="w-[28px]">
                 {String(channel)}
-              </Words>
+              </Text>
               <View className="min-w-0 flex-1">
-                <Words as="strong">{applicant.tag}</Words>
-                <Words as="small">{textOf(sentence).replace(`${applicant.tag}: `, '')}</Words>
+                <Text as="strong">{applicant.tag}</Text>
+                <Text as="small">{textOf(sentence).replace(`${applicant.tag}: `, '')}</Text>
               </View>
             </Row>
           ))}
-      </Plate>
+      </Card>
     );
   });
 }
 
 function Conflicting({
-  outcome: { conflict, sentence, waysOut },
+  outcome: { conflict, sentence, remedies },
   onLeaveOut,
 }: {
   outcome: Impossible;
@@ -138,17 +138,17 @@ function Conflicting({
 }) {
   const last = conflict.at(-1);
   return (
-    <Plate title="Outcome">
+    <Card title="Outcome">
       <Row first className="flex-row gap-3">
-        <Mark kind="cannot" size={26} />
+        <StatusIcon kind="cannot" size={26} />
         <View className="flex-1 gap-1">
-          <Words as="body">{textOf(sentence)}</Words>
-          {conflict.length > 1 && <Words as="small">{conflict.map(({ tag }) => tag).join(', ')}</Words>}
+          <Text as="body">{textOf(sentence)}</Text>
+          {conflict.length > 1 && <Text as="small">{conflict.map(({ tag }) => tag).join(', ')}</Text>}
         </View>
       </Row>
-      {waysOut.map((way) => (
+      {remedies.map((way) => (
         <Row key={textOf(way)}>
-          <Words as="body">{textOf(way)}</Words>
+          <Text as="body">{textOf(way)}</Text>
         </Row>
       ))}
       {last && (
@@ -156,6 +156,6 @@ function Conflicting({
           <Button label={`Leave ${last.tag} as it is and go on`} onPress={() => onLeaveOut([last.id])} />
         </Row>
       )}
-    </Plate>
+    </Card>
   );
 }

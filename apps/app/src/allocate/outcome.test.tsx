@@ -13,7 +13,7 @@ jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) 
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   serverStores();
 });
 

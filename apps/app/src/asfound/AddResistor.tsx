@@ -9,7 +9,7 @@ import { terminalOptions } from '../point/terminalOptions';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { FormActions } from '../ui/FormActions';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 
 /** A resistor that was found, or is to be put, between two terminals. */
@@ -62,7 +62,7 @@ function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void 
     );
   };
   return (
-    <Plate title="A resistor">
+    <Card title="A resistor">
       <Row first className="gap-4">
         <Select label="One end on" value={a} options={options} onChange={setA} />
         <Select label="The other on" value={b} options={options} onChange={setB} problem={problem} />
@@ -78,7 +78,7 @@ function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void 
           onCancel={onDone}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 

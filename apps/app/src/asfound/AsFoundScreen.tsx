@@ -3,12 +3,12 @@ import { ownWires, planDifferences } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
-import { VerdictWords } from '../land/VerdictWords';
+import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { AddResistor } from './AddResistor';
 import { WireRow } from './WireRow';
 
@@ -25,17 +25,17 @@ function AsFound({ point }: { point: OpenPoint }) {
   const differences = planDifferences(context.index, wires);
   return (
     <>
-      <VerdictWords point={point} saver={saver} />
-      <Plate title="Other than planned" aside={<Words as="number">{String(differences.length)}</Words>}>
+      <VerdictText point={point} saver={saver} />
+      <Card title="Other than planned" aside={<Text as="number">{String(differences.length)}</Text>}>
         {differences.length === 0 ? (
           <Row first>
-            <Words as="soft">Nothing: the panel is as the plan says. Touch a wire that is not.</Words>
+            <Text as="soft">Nothing: the panel is as the plan says. Touch a wire that is not.</Text>
           </Row>
         ) : (
           differences.map(({ wire, sentence, back }, i) => (
             <Row key={wire.id} first={i === 0} className="gap-2">
-              <Words as="strong">{textOf(sentence)}</Words>
-              <Words as="small">{`${textOf(back)}.`}</Words>
+              <Text as="strong">{textOf(sentence)}</Text>
+              <Text as="small">{`${textOf(back)}.`}</Text>
               <View className="flex-row">
                 <Button
                   label={`Wire ${wire.number} is as planned now`}
@@ -45,11 +45,11 @@ function AsFound({ point }: { point: OpenPoint }) {
             </Row>
           ))
         )}
-      </Plate>
-      <Plate title="Wires" aside={<Words as="small">as planned</Words>}>
+      </Card>
+      <Card title="Wires" aside={<Text as="small">as planned</Text>}>
         {wires.length === 0 && (
           <Row first>
-            <Words as="soft">No wire yet. Choose a channel on the page of the point.</Words>
+            <Text as="soft">No wire yet. Choose a channel on the page of the point.</Text>
           </Row>
         )}
         {wires.map((wire, i) => (
@@ -62,7 +62,7 @@ function AsFound({ point }: { point: OpenPoint }) {
             onToggle={() => setOpen(open === wire.id ? undefined : wire.id)}
           />
         ))}
-      </Plate>
+      </Card>
       <AddResistor point={point} />
     </>
   );

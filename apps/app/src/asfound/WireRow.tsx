@@ -1,5 +1,5 @@
 import { COLOURS } from '@keypost/core/model';
-import { refWords } from '@keypost/core/job';
+import { refText } from '@keypost/core/job';
 import type { AsFound, Wire, WireColour } from '@keypost/core/model';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -10,9 +10,9 @@ import { WIRE_HEX } from '../drawing/wireColours';
 import { terminalOptions } from '../point/terminalOptions';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { WirePlan } from './WirePlan';
 
 /** One wire of the plan; open it to say how it was found, or to change the plan itself. */
@@ -30,7 +30,7 @@ export function WireRow({
   onToggle: () => void;
 }) {
   const { index } = point;
-  const ends = `${refWords(index, wire.from)} to ${refWords(index, wire.to)}`;
+  const ends = `${refText(index, wire.from)} to ${refText(index, wire.to)}`;
   return (
     <View className={first ? '' : 'border-t border-line'}>
       <Pressable
@@ -42,15 +42,15 @@ export function WireRow({
       >
         <WireSwatch colour={wire.colour} />
         <View className="min-w-0 flex-1">
-          <Words as="strong">{ends}</Words>
-          <Words as="small">
+          <Text as="strong">{ends}</Text>
+          <Text as="small">
             {`number ${wire.number}, ${wire.mm2} mm², ${wire.lengthM} m${wire.cable ? `, cable ${wire.cable}${wire.core ? ` core ${wire.core}` : ''}` : ''}`}
-          </Words>
+          </Text>
         </View>
         {wire.asFound && (
-          <Words as="fail" className="text-wait">
+          <Text as="fail" className="text-wait">
             other
-          </Words>
+          </Text>
         )}
       </Pressable>
       {open && (
@@ -71,13 +71,13 @@ export function WireSwatch({ colour }: { colour: WireColour }) {
       className="h-[30px] w-[48px] items-center justify-center rounded-[6px] border-fine border-edge"
       style={{ backgroundColor: WIRE_HEX[colour] }}
     >
-      <Words
+      <Text
         as="small"
         className="font-figurebold text-[13px]"
         style={{ color: dark ? '#FFFFFF' : '#1C201D' }}
       >
         {colour}
-      </Words>
+      </Text>
     </View>
   );
 }
@@ -105,7 +105,7 @@ function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDo
   };
   return (
     <View className="gap-4">
-      <Choice
+      <RadioGroup
         label="As found in the panel"
         value={missing}
         onChange={setMissing}

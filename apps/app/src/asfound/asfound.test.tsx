@@ -7,7 +7,7 @@ import { WireRow } from './WireRow';
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   serverStores();
 });
 

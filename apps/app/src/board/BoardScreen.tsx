@@ -1,11 +1,14 @@
 import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { useJobId } from '../job/useJobId';
-import { LandPoint } from '../land/LandScreen';
+import { fetchPages, page } from '../pages/page';
+
 import { useWide } from '../ui/useWide';
 import { useProgress } from '../workers/useProgress';
-import { BoardPane } from './BoardPane';
-import { inOrder } from './Tally';
+import { BoardPane } from '../job/BoardPane';
+import { inOrder } from '../job/Tally';
+
+const LandPoint = page('LandPoint');
 
 /** The board; where there is room, the first point that needs somebody stands open beside it. */
 export function BoardScreen() {
@@ -17,7 +20,8 @@ export function BoardScreen() {
   if (wide && first) return <LandPoint pointId={first.pointId} />;
   return (
     <View className="min-h-0 flex-1">
-      <BoardPane jobId={jobId} full />
+      {/* What opens from here is fetched once the board can be used. */}
+      <BoardPane jobId={jobId} full onShown={fetchPages} />
     </View>
   );
 }

@@ -12,9 +12,9 @@ import type { JobIndex } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { MoreRow } from '../ui/MoreRow';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { BusPage } from './BusPage';
 import { DescriptionFiles } from './DescriptionFiles';
 import { NewPlan } from './NewPlan';
@@ -40,14 +40,14 @@ function Buses({ view, index }: { view: JobView; index: JobIndex }) {
   return (
     <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
       <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
-        <Plate title="Live">
+        <Card title="Live">
           <MoreRow
             first
             to={`/job/${view.id}/live`}
             label="Live values"
             hint="what the devices say at this moment"
           />
-        </Plate>
+        </Card>
         <Masters view={view} index={index} />
         <Plans view={view} index={index} />
       </View>
@@ -61,10 +61,10 @@ function Buses({ view, index }: { view: JobView; index: JobIndex }) {
 function Masters({ view, index }: { view: JobView; index: JobIndex }) {
   const masters = ioLinkMasters(index);
   return (
-    <Plate title="IO-Link masters">
+    <Card title="IO-Link masters">
       {masters.length === 0 && (
         <Row first>
-          <Words as="small">No master in the panel. Add one there first.</Words>
+          <Text as="small">No master in the panel. Add one there first.</Text>
         </Row>
       )}
       {masters.map((module, i) => {
@@ -82,7 +82,7 @@ function Masters({ view, index }: { view: JobView; index: JobIndex }) {
           />
         );
       })}
-    </Plate>
+    </Card>
   );
 }
 
@@ -90,7 +90,7 @@ function Plans({ view, index }: { view: JobView; index: JobIndex }) {
   const [adding, setAdding] = useState(false);
   const { plans } = view.content;
   return (
-    <Plate title="Lines and networks">
+    <Card title="Lines and networks">
       {plans.map((plan, i) => {
         const faults = faultsOf(index, plan);
         const what =
@@ -115,6 +115,6 @@ function Plans({ view, index }: { view: JobView; index: JobIndex }) {
           <Button label="Plan a line or network" onPress={() => setAdding(true)} />
         )}
       </Row>
-    </Plate>
+    </Card>
   );
 }

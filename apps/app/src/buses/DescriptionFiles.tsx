@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobProblem } from '@keypost/core/model';
-import { knownDescription, MOST_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
+import { knownDescription, MAX_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
 import type { Description } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,10 +12,10 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { FileUp } from '../ui/icons';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** The description files of a job, and how another is brought in. */
 export function DescriptionFiles({ view }: { view: JobView }) {
@@ -25,11 +25,11 @@ export function DescriptionFiles({ view }: { view: JobView }) {
   const [refused, setRefused] = useState<string>();
   const take = async () => {
     setRefused(undefined);
-    const file = await pickNamedFile('.xml,text/xml,application/xml', MOST_DESCRIPTION_BYTES);
+    const file = await pickNamedFile('.xml,text/xml,application/xml', MAX_DESCRIPTION_BYTES);
     if (!file) return;
     if ('tooLarge' in file)
       return setRefused(
-        `${file.name} is ${Math.ceil(file.tooLarge / 1024 / 1024)} MB; a description file has at most ${MOST_DESCRIPTION_BYTES / 1024 / 1024} MB.`,
+        `${file.name} is ${Math.ceil(file.tooLarge / 1024 / 1024)} MB; a description file has at most ${MAX_DESCRIPTION_BYTES / 1024 / 1024} MB.`,
       );
     const problem = problemOf(file.text);
     if (problem) return setRefused(`${file.name} was not taken.\n${problem}`);
@@ -39,9 +39,9 @@ export function DescriptionFiles({ view }: { view: JobView }) {
     });
   };
   return (
-    <Plate
+    <Card
       title="Description files"
-      aside={<Words as="number">{String(view.content.descriptions.length)}</Words>}
+      aside={<Text as="number">{String(view.content.descriptions.length)}</Text>}
     >
       {view.content.descriptions.map((row, i) => (
         <FileRow key={row.id} view={view} row={row} first={i === 0} />
@@ -59,9 +59,9 @@ export function DescriptionFiles({ view }: { view: JobView }) {
           waiting={saver.saving}
           onPress={() => void take()}
         />
-        <Words as="small">The open device description of IO-Link (IODD), one XML file a device.</Words>
+        <Text as="small">The open device description of IO-Link (IODD), one XML file a device.</Text>
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -88,11 +88,11 @@ function FileRow({ view, row, first }: { view: JobView; row: Description; first:
   ]);
   return (
     <Row first={first} className="gap-1">
-      <Words as="strong">{description.name}</Words>
-      <Words as="small">{`${description.vendor}, ${description.vendorId} / ${description.deviceId}, ${description.bitrate}`}</Words>
-      <Words as="small">
+      <Text as="strong">{description.name}</Text>
+      <Text as="small">{`${description.vendor}, ${description.vendorId} / ${description.deviceId}, ${description.bitrate}`}</Text>
+      <Text as="small">
         {users.length ? `for ${users.map(({ tag }) => tag).join(', ')}` : 'for no device yet'}
-      </Words>
+      </Text>
       <View className="-ml-4 items-start">
         <Button
           label={`${open ? 'Close' : 'What is in'} ${row.fileName}`}
@@ -104,20 +104,20 @@ function FileRow({ view, row, first }: { view: JobView; row: Description; first:
         <View className="gap-2 pt-1">
           {records.map(([words, record]) => (
             <View key={words} className="gap-0.5">
-              <Words
+              <Text
                 as="small"
                 className="font-wordsemi"
-              >{`Process data ${words}, ${record.bitLength} bits`}</Words>
+              >{`Process data ${words}, ${record.bitLength} bits`}</Text>
               {record.items.map((item) => (
-                <Words as="small" key={item.name}>
+                <Text as="small" key={item.name}>
                   {`bit ${item.bitOffset}: ${item.name}${item.scale ? ` × ${item.scale.gradient}${item.scale.offset ? ` + ${item.scale.offset}` : ''} ${item.scale.unit}` : ''}`}
-                </Words>
+                </Text>
               ))}
             </View>
           ))}
-          <Words as="small" className="font-wordsemi">{`${parameters.length} parameters`}</Words>
+          <Text as="small" className="font-wordsemi">{`${parameters.length} parameters`}</Text>
           {parameters.slice(0, 30).map(({ key, label, index, subindex }) => (
-            <Words as="small" key={key}>{`${index}${subindex ? `.${subindex}` : ''}  ${label}`}</Words>
+            <Text as="small" key={key}>{`${index}${subindex ? `.${subindex}` : ''}  ${label}`}</Text>
           ))}
         </View>
       )}

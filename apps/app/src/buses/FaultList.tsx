@@ -1,7 +1,7 @@
 import { View } from 'react-native';
-import { Mark } from '../ui/Mark';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** Everything that would not work, a sentence each. */
 export function FaultList({
@@ -14,21 +14,21 @@ export function FaultList({
   clear: string;
 }) {
   return (
-    <Plate title={title} aside={<Mark kind={faults.length ? 'failed' : 'proven'} size={22} />}>
+    <Card title={title} aside={<StatusIcon kind={faults.length ? 'failed' : 'proven'} size={22} />}>
       <View role="list" aria-label={title}>
         {faults.length === 0 && (
           <Row first>
-            <Words as="body">{clear}</Words>
+            <Text as="body">{clear}</Text>
           </Row>
         )}
         {faults.map((sentence, i) => (
           <Row key={sentence} first={i === 0}>
             <View role="listitem">
-              <Words as="body">{sentence}</Words>
+              <Text as="body">{sentence}</Text>
             </View>
           </Row>
         ))}
       </View>
-    </Plate>
+    </Card>
   );
 }

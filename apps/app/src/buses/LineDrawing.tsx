@@ -2,8 +2,8 @@ import type { SerialPlan } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Rect, Text } from 'react-native-svg';
-import { useTokens } from '../ui/look';
-import { Plate } from '../ui/Plate';
+import { useTokens } from '../ui/theme';
+import { Card } from '../ui/Card';
 
 const STEP = 74;
 const TOP = 34;
@@ -18,7 +18,7 @@ export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: Readonly
   const end = TOP + STEP * Math.max(0, plan.units.length - 1);
   const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
   return (
-    <Plate title="Along the cable">
+    <Card title="Along the cable">
       <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
         {width > 0 && (
           <Svg
@@ -49,7 +49,7 @@ export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: Readonly
           </Svg>
         )}
       </View>
-    </Plate>
+    </Card>
   );
 }
 

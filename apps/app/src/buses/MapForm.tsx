@@ -12,7 +12,7 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
@@ -80,7 +80,7 @@ function Fields({ control }: { control: Control<z.input<typeof Form>, unknown, z
         control={control}
         name="table"
         render={({ field }) => (
-          <Choice
+          <RadioGroup
             label="Table"
             value={field.value}
             onChange={field.onChange}

@@ -2,7 +2,7 @@ import type { JobView } from '@keypost/api';
 import { sheetOf, spokenSheet, stepsTo } from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
 import { useMemo } from 'react';
-import { OneDevice } from '../set/DevicePlate';
+import { OneDevice } from '../set/DeviceCard';
 
 /** Reading a master's port configuration, and sending it what differs. */
 export function MasterTalk({ view, index, moduleId }: { view: JobView; index: JobIndex; moduleId: string }) {

@@ -5,11 +5,11 @@ import type { EthernetPlan, NetworkMember } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { FaultList } from './FaultList';
 import { MemberForm } from './MemberForm';
 import { RegisterMap } from './RegisterMap';
@@ -22,7 +22,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
   const done = () => setEditing(undefined);
   return (
     <>
-      <Words as="head">{plan.tag}</Words>
+      <Text as="head">{plan.tag}</Text>
       <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <FaultList
@@ -61,24 +61,24 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
 
 function Steps({ plan }: { plan: EthernetPlan }) {
   return (
-    <Plate title="Order of bringing it up">
+    <Card title="Order of bringing it up">
       <View role="list" aria-label="Order of bringing it up">
         {networkSteps(plan).map(({ key, title, detail, caution }, i) => (
           <Row key={key} first={i === 0}>
             <View role="listitem" className="flex-row gap-3">
-              <Words as="number" className="w-[26px]">
+              <Text as="number" className="w-[26px]">
                 {String(i + 1)}
-              </Words>
+              </Text>
               <View className="min-w-0 flex-1 gap-0.5">
-                <Words as="body">{textOf(title)}</Words>
-                {detail && <Words as="small">{textOf(detail)}</Words>}
+                <Text as="body">{textOf(title)}</Text>
+                {detail && <Text as="small">{textOf(detail)}</Text>}
                 {caution && <Caution>{textOf(caution)}</Caution>}
               </View>
             </View>
           </Row>
         ))}
       </View>
-    </Plate>
+    </Card>
   );
 }
 
@@ -98,15 +98,15 @@ function Member({
   const [open, setOpen] = useState(false);
   const { tag, role, address, mask, gateway, name, file, map } = member;
   return (
-    <Plate title={tag} aside={<Button label={`Edit ${tag}`} kind="bare" onPress={onEdit} />}>
+    <Card title={tag} aside={<Button label={`Edit ${tag}`} kind="bare" onPress={onEdit} />}>
       <Row first className="gap-1">
         <View className="flex-row items-center justify-between gap-3">
-          <Words as="number" className={wrong ? 'text-fail' : ''}>
+          <Text as="number" className={wrong ? 'text-fail' : ''}>
             {address}
-          </Words>
-          <Mark kind={wrong ? 'failed' : 'proven'} size={18} />
+          </Text>
+          <StatusIcon kind={wrong ? 'failed' : 'proven'} size={18} />
         </View>
-        <Words as="small">
+        <Text as="small">
           {[
             role,
             `mask ${mask}`,
@@ -116,7 +116,7 @@ function Member({
           ]
             .filter(Boolean)
             .join(', ')}
-        </Words>
+        </Text>
         {member.link && (
           <Button
             label={open ? 'Close its registers' : `Registers of ${tag}, ${map.length}`}
@@ -139,6 +139,6 @@ function Member({
           })}
         />
       )}
-    </Plate>
+    </Card>
   );
 }

@@ -7,7 +7,7 @@ import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
 
@@ -21,7 +21,7 @@ export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void })
   const [tag, setTag] = useState('');
   return (
     <View className="gap-4">
-      <Choice
+      <RadioGroup
         label="What is planned"
         value={kind}
         onChange={setKind}

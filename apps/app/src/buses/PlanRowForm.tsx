@@ -6,7 +6,7 @@ import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 
 /** A plan's rows with one put in its place, or at the end where it is new. */
 export const withRow = <T extends { id: string }>(rows: readonly T[], row: T): T[] =>
@@ -41,7 +41,7 @@ export function PlanRowForm<T>({
   const [expects] = useState(() => expecting(view, 'plans', planId));
   const save = (next: Change) => void saver.save(next, { expects, then: onDone });
   return (
-    <Plate title={title}>
+    <Card title={title}>
       <Row first className="gap-4">
         {children}
         <FormFoot
@@ -61,6 +61,6 @@ export function PlanRowForm<T>({
           )}
         </FormFoot>
       </Row>
-    </Plate>
+    </Card>
   );
 }

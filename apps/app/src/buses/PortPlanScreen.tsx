@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { lineWords, portPlan } from '@keypost/core/setting';
+import { lineText, portPlan } from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
 import type { Numbering, PortAddress } from '@keypost/core/ioLink';
 import type { PlannedPort } from '@keypost/core/setting';
@@ -10,17 +10,17 @@ import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { SheetPlate } from '../set/SheetPlate';
+import { SheetCard } from '../set/SheetCard';
 import { MasterTalk } from './MasterTalk';
 import { LinkField } from './LinkField';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
-import { Mark } from '../ui/Mark';
+import { RadioGroup } from '../ui/RadioGroup';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { BusPage } from './BusPage';
 
 const NUMBERINGS: readonly { value: Numbering; label: string }[] = [
@@ -52,7 +52,7 @@ function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; modu
   const ports = useMemo(() => portPlan(index, moduleId), [index, moduleId]);
   return (
     <>
-      <Words as="head">{`${module.tag}  ${index.typeOf(moduleId).name}`}</Words>
+      <Text as="head">{`${module.tag}  ${index.typeOf(moduleId).name}`}</Text>
       <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <LinkField
@@ -64,7 +64,7 @@ function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; modu
           {module.link && <MasterTalk view={view} index={index} moduleId={moduleId} />}
         </View>
         <View className={wide ? 'flex-1' : ''}>
-          <Choice
+          <RadioGroup
             label="Addresses in the controller counted in"
             value={numbering}
             onChange={setNumbering}
@@ -75,7 +75,7 @@ function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; modu
       <View className={wide ? 'flex-row flex-wrap items-start gap-4' : 'gap-4'}>
         {ports.map((port) => (
           <View key={port.name} className={wide ? 'min-w-[420px] flex-1' : ''}>
-            <PortPlate view={view} port={port} numbering={numbering} />
+            <PortCard view={view} port={port} numbering={numbering} />
           </View>
         ))}
       </View>
@@ -83,28 +83,28 @@ function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; modu
   );
 }
 
-function PortPlate({ view, port, numbering }: { view: JobView; port: PlannedPort; numbering: Numbering }) {
+function PortCard({ view, port, numbering }: { view: JobView; port: PlannedPort; numbering: Numbering }) {
   const [open, setOpen] = useState(false);
   const { number, portClass, device, point, known, sheet, bytes, cycle, message, problem } = port;
   const differ = sheet.lines.filter(({ state }) => state === 'differs').length;
   const left = sheet.lines.filter(({ required, state }) => required && state !== 'done').length;
   const mode = sheet.lines.find(({ parameter }) => parameter.key.endsWith('.mode'));
   return (
-    <Plate
+    <Card
       title={`Port ${number}, class ${portClass}`}
-      aside={<Mark kind={differ ? 'failed' : left ? 'open' : 'proven'} size={22} />}
+      aside={<StatusIcon kind={differ ? 'failed' : left ? 'open' : 'proven'} size={22} />}
     >
       <Row first className="gap-2">
         <View className="flex-row items-baseline justify-between gap-3">
-          <Words as="strong" className="flex-1">
+          <Text as="strong" className="flex-1">
             {point ? `${point.tag}  ${point.name}` : 'Nothing on it'}
-          </Words>
-          <Words as="number">{mode?.required ? lineWords(mode, mode.required.value) : ''}</Words>
+          </Text>
+          <Text as="number">{mode?.required ? lineText(mode, mode.required.value) : ''}</Text>
         </View>
         {problem && (
-          <Words as="small" className="font-wordsemi text-wait">
+          <Text as="small" className="font-wordsemi text-wait">
             {textOf(problem)}
-          </Words>
+          </Text>
         )}
         {device && <DescriptionChoice view={view} deviceId={device.id} chosen={device.descriptionId} />}
         {known && (
@@ -122,20 +122,20 @@ function PortPlate({ view, port, numbering }: { view: JobView; port: PlannedPort
       </Row>
       {open && (
         <View className="p-3">
-          <SheetPlate view={view} sheet={sheet} arranged="order" />
+          <SheetCard view={view} sheet={sheet} arranged="order" />
         </View>
       )}
-    </Plate>
+    </Card>
   );
 }
 
 function Pair({ label, value }: { label: string; value: string }) {
   return (
     <View className="flex-row justify-between gap-3">
-      <Words as="small">{label}</Words>
-      <Words as="mono" className="text-ink">
+      <Text as="small">{label}</Text>
+      <Text as="mono" className="text-ink">
         {value}
-      </Words>
+      </Text>
     </View>
   );
 }

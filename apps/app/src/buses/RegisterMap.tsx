@@ -7,15 +7,15 @@ import type { Match } from '@keypost/core/setting';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { valueText } from '../live/LiveUnitRows';
-import { useLive, useLiveUnit } from '../live/liveStore';
+import { valueText } from './LiveUnitRows';
+import { useLive, useLiveUnit } from './liveStore';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { MapForm } from './MapForm';
 
 /** The registers of a unit, what is in them now, and how they must be read by a value known from its display. */
@@ -39,7 +39,7 @@ export function RegisterMap({
     <>
       {live?.problem && (
         <Row>
-          <Words as="fail">{textOf(live.problem)}</Words>
+          <Text as="fail">{textOf(live.problem)}</Text>
         </Row>
       )}
       {map.map((row) => (
@@ -83,16 +83,14 @@ function ValueRow({
   return (
     <Row className="gap-2">
       <View className="flex-row items-baseline justify-between gap-3">
-        <Words as="strong" className="flex-1">
+        <Text as="strong" className="flex-1">
           {row.name}
-        </Words>
-        <Words as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Words>
+        </Text>
+        <Text as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Text>
       </View>
-      <Words as="small">{formatWords(row)}</Words>
+      <Text as="small">{formatText(row)}</Text>
       {registers && (
-        <Words as="mono">
-          {registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}
-        </Words>
+        <Text as="mono">{registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}</Text>
       )}
       <View className="-ml-4 items-start">
         <Button label={open ? 'Close' : `Read ${row.name} otherwise`} kind="bare" onPress={onOpen} />
@@ -102,7 +100,7 @@ function ValueRow({
   );
 }
 
-const formatWords = ({ table, address, type, words, bytes, scale }: MappedValue): string =>
+const formatText = ({ table, address, type, words, bytes, scale }: MappedValue): string =>
   [
     `${table} register ${address}`,
     type,
@@ -143,9 +141,9 @@ function Reader({
         inputMode="decimal"
         hint="One value that you know tells the order of registers and bytes."
       />
-      {!registers && <Words as="small">Nothing was read from these registers yet.</Words>}
+      {!registers && <Text as="small">Nothing was read from these registers yet.</Text>}
       {sought && registers && matches.length === 0 && (
-        <Words as="fail">{`No way of reading these registers gives ${text.trim()}. Is it another register?`}</Words>
+        <Text as="fail">{`No way of reading these registers gives ${text.trim()}. Is it another register?`}</Text>
       )}
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />

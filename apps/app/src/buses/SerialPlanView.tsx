@@ -14,9 +14,9 @@ import type { SerialPlan, SerialUnit } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { FaultList } from './FaultList';
 import { LineDrawing } from './LineDrawing';
 import { RegisterMap } from './RegisterMap';
@@ -33,7 +33,7 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
   const metres = plan.units.slice(1).reduce((sum, { fromLastM }) => sum + fromLastM, 0);
   return (
     <>
-      <Words as="head">{plan.tag}</Words>
+      <Text as="head">{plan.tag}</Text>
       <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <FaultList
@@ -42,7 +42,7 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
             clear="Numbers, speed, frame, ends, loads and length fit together."
           />
           <LineDrawing plan={asSet} volts={volts} />
-          <Plate title="The whole line">
+          <Card title="The whole line">
             <Row first className="gap-1">
               <Fact label="Length" value={`${metres} m`} />
               <Fact
@@ -50,22 +50,22 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
                 value={String(plan.units.filter(({ unit, map }) => unit !== undefined && map.length).length)}
               />
               <Fact label="Asking all once" value={`${(pollSeconds(line) * 1000).toFixed(0)} ms`} />
-              <Fact label="Least volts at rest" value={`${Math.min(...volts.values()).toFixed(2)} V`} />
+              <Fact label="Minimum volts at rest" value={`${Math.min(...volts.values()).toFixed(2)} V`} />
               <Fact label="Needed at rest" value="0.20 V" />
             </Row>
             {naming && (
               <Row>
-                <Words as="small" className="font-wordsemi text-wait">
+                <Text as="small" className="font-wordsemi text-wait">
                   {textOf(naming)}
-                </Words>
+                </Text>
               </Row>
             )}
             <Row className="gap-0.5">
               {LINE_NAMES.map(({ names, words }) => (
-                <Words as="small" key={textOf(names)}>{`${textOf(names)}: ${textOf(words)}`}</Words>
+                <Text as="small" key={textOf(names)}>{`${textOf(names)}: ${textOf(words)}`}</Text>
               ))}
             </Row>
-          </Plate>
+          </Card>
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <Units view={view} plan={plan} />
@@ -78,8 +78,8 @@ export function SerialPlanView({ view, index, plan }: { view: JobView; index: Jo
 function Fact({ label, value }: { label: string; value: string }) {
   return (
     <View className="flex-row items-baseline justify-between gap-3">
-      <Words as="body">{label}</Words>
-      <Words as="number">{value}</Words>
+      <Text as="body">{label}</Text>
+      <Text as="number">{value}</Text>
     </View>
   );
 }
@@ -94,13 +94,13 @@ function Units({ view, plan }: { view: JobView; plan: SerialPlan }) {
         editing === unit.id ? (
           <SerialUnitForm key={unit.id} view={view} plan={plan} unit={unit} onDone={done} />
         ) : (
-          <Plate
+          <Card
             key={unit.id}
             title={unit.tag}
             aside={<Button label={`Edit ${unit.tag}`} kind="bare" onPress={() => setEditing(unit.id)} />}
           >
             <Row first className="gap-1">
-              <Words as="small">{unitWords(unit, i)}</Words>
+              <Text as="small">{unitText(unit, i)}</Text>
               {unit.unit !== undefined && (
                 <Button
                   label={
@@ -127,7 +127,7 @@ function Units({ view, plan }: { view: JobView; plan: SerialPlan }) {
                 })}
               />
             )}
-          </Plate>
+          </Card>
         ),
       )}
       {editing === 'new' ? (
@@ -139,7 +139,7 @@ function Units({ view, plan }: { view: JobView; plan: SerialPlan }) {
   );
 }
 
-const unitWords = (
+const unitText = (
   { unit, baud, parity, stopBits, plusName, terminated, fromLastM }: SerialUnit,
   i: number,
 ): string =>

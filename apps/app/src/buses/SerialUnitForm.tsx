@@ -11,7 +11,7 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
 import { Select } from '../ui/Select';
@@ -135,7 +135,7 @@ function AtTheCable({ control }: { control: FormControl }) {
         control={control}
         name="plusName"
         render={({ field }) => (
-          <Choice
+          <RadioGroup
             label="Its name for the line that is positive at rest"
             value={field.value}
             onChange={field.onChange}
@@ -147,7 +147,7 @@ function AtTheCable({ control }: { control: FormControl }) {
         control={control}
         name="terminated"
         render={({ field }) => (
-          <Choice
+          <RadioGroup
             label="Terminator 120 Ω"
             value={field.value}
             onChange={field.onChange}

@@ -5,8 +5,8 @@ import { act, fireEvent, render, screen, waitFor, within } from '@testing-librar
 import { viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
-import { LiveStore, useLivePort } from '../live/liveStore';
-import { valueText } from '../live/LiveUnitRows';
+import { LiveStore, useLivePort } from './liveStore';
+import { valueText } from './LiveUnitRows';
 import { NetworkPlanView } from './NetworkPlanView';
 import { SerialPlanView } from './SerialPlanView';
 

@@ -33,12 +33,12 @@ export function Conflict({
         </>
       }
     >
-      {`${textOf(details.message)}\nStored now: ${current.map(({ row }) => rowWords(row)).join('; ')}`}
+      {`${textOf(details.message)}\nStored now: ${current.map(({ row }) => rowText(row)).join('; ')}`}
     </Notice>
   );
 }
 
-function rowWords(row: ChangedRow['row']): string {
+function rowText(row: ChangedRow['row']): string {
   if (!row) return 'it was removed';
   return Object.entries(row)
     .filter(([key]) => !/id$/i.test(key) || key === 'typeId')

@@ -3,9 +3,9 @@ import type { ApiProblem } from '@keypost/api';
 import type { ReactNode } from 'react';
 import { ActivityIndicator, View } from 'react-native';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** Shows what was read, or that it is being read, or why not with a way to try again. */
 export function Loaded<T>({
@@ -34,7 +34,7 @@ export function Loaded<T>({
   return (
     <View className="items-center gap-3 p-8" role="status">
       <ActivityIndicator color={accent} />
-      <Words as="soft">{`Reading ${what} …`}</Words>
+      <Text as="soft">{`Reading ${what} …`}</Text>
     </View>
   );
 }

@@ -1,6 +1,4 @@
 import type { ApiProblem, JobEvent, JobSummary, JobView } from '@keypost/api';
-import { JobIndex } from '@keypost/core/job';
-import { useMemo } from 'react';
 import useSWR from 'swr';
 import { server } from './server';
 
@@ -23,9 +21,4 @@ export function useEvents(jobId: string, pointId?: string) {
   return useSWR<JobEvent[], ApiProblem>(keys.events(jobId, pointId), () =>
     server('listEvents', { params: { jobId }, query: { pointId, limit: 200 } }),
   );
-}
-
-/** The index of a job that was read; made anew only when the job changes. */
-export function useIndex(view: JobView | undefined): JobIndex | undefined {
-  return useMemo(() => view && new JobIndex(view.content), [view]);
 }

@@ -23,11 +23,11 @@ export const pickFile = (accept: string): Promise<string | undefined> =>
 /** Lets the user pick a file; one that is too large is not read, and its size in bytes given instead. */
 export function pickNamedFile(
   accept: string,
-  mostBytes: number,
+  maxBytes: number,
 ): Promise<{ name: string; text: string } | { name: string; tooLarge: number } | undefined> {
   return pick(accept).then(async (file) => {
     if (!file) return undefined;
-    return file.size > mostBytes
+    return file.size > maxBytes
       ? { name: file.name, tooLarge: file.size }
       : { name: file.name, text: await file.text() };
   });

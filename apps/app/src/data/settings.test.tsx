@@ -1,27 +1,27 @@
 import { act, render, screen } from '@testing-library/react';
-import { LookProvider, useScheme, useTokens } from '../ui/look';
+import { ThemeProvider, useScheme, useTokens } from '../ui/theme';
 import { TOKENS, variables } from '../ui/tokens';
 import { changeSettings, useSettings } from './settings';
 
 function Probe() {
-  const { by, look } = useSettings();
+  const { by, theme } = useSettings();
   const scheme = useScheme();
-  return <p>{`${by} ${look} ${scheme} ${useTokens().ink}`}</p>;
+  return <p>{`${by} ${theme} ${scheme} ${useTokens().ink}`}</p>;
 }
 
-beforeEach(() => changeSettings({ by: '', look: 'system' }));
+beforeEach(() => changeSettings({ by: '', theme: 'system' }));
 
 test('what is changed is seen at once, and kept on this device', () => {
   render(
-    <LookProvider>
+    <ThemeProvider>
       <Probe />
-    </LookProvider>,
+    </ThemeProvider>,
   );
-  act(() => changeSettings({ by: 'MR', look: 'dark' }));
+  act(() => changeSettings({ by: 'MR', theme: 'dark' }));
   expect(screen.getByText(`MR dark dark ${TOKENS.dark.ink}`)).toBeTruthy();
-  act(() => changeSettings({ look: 'light' }));
+  act(() => changeSettings({ theme: 'light' }));
   expect(screen.getByText(`MR light light ${TOKENS.light.ink}`)).toBeTruthy();
-  expect(JSON.parse(localStorage.getItem('keypost.settings')!)).toEqual({ by: 'MR', look: 'light' });
+  expect(JSON.parse(localStorage.getItem('keypost.settings')!)).toEqual({ by: 'MR', theme: 'light' });
 });
 
 test('both looks have the same tokens, as channels for the style sheet', () => {

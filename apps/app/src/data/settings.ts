@@ -1,32 +1,23 @@
 import { useSyncExternalStore } from 'react';
+import { z } from 'zod';
+import { readStored, store } from './stored';
 
 /** What this device remembers of its user; nothing of it is part of a job. */
 export interface Settings {
   /** Initials that stamps and results carry. */
   readonly by: string;
-  readonly look: 'system' | 'light' | 'dark';
+  readonly theme: 'system' | 'light' | 'dark';
 }
 
 const KEY = 'keypost.settings';
-const DEFAULTS: Settings = { by: '', look: 'system' };
+const DEFAULTS: Settings = { by: '', theme: 'system' };
+const Kept = z.object({ by: z.string(), theme: z.enum(['system', 'light', 'dark']) }).partial();
 const listeners = new Set<() => void>();
-let current: Settings = read();
-
-function read(): Settings {
-  try {
-    return { ...DEFAULTS, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>) };
-  } catch {
-    return DEFAULTS;
-  }
-}
+let current: Settings = { ...DEFAULTS, ...(readStored(KEY, Kept) as Partial<Settings> | undefined) };
 
 export function changeSettings(patch: Partial<Settings>): void {
   current = { ...current, ...patch };
-  try {
-    localStorage.setItem(KEY, JSON.stringify(current));
-  } catch {
-    // A browser that keeps nothing still works for this visit.
-  }
+  store(KEY, current);
   listeners.forEach((listener) => listener());
 }
 

@@ -1,12 +1,12 @@
-import { say, textOf } from '@keypost/core/messages';
-import { ApiProblem, patchJob } from '@keypost/api';
+import type { ApiProblem } from '@keypost/api/client';
+import { patchJob } from '@keypost/api/patch';
 import type { ChangeRequest, JobView } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
-import { JobProblem } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
 import { useCallback, useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { v4 as uuid } from 'uuid';
+import { asProblem } from './asProblem';
 import { keys } from './jobs';
 import { server } from './server';
 import { useSettings } from './settings';
@@ -85,23 +85,6 @@ async function store(view: JobView, { changeId, change, expects }: Attempt, by: 
   );
   void mutate((k) => Array.isArray(k) && k[0] === 'events' && k[1] === view.id);
   void mutate(keys.jobs);
-}
-
-/** Any error as the problem that a screen can show. */
-export function asProblem(error: unknown): ApiProblem {
-  if (error instanceof ApiProblem) return error;
-  const problems = error instanceof JobProblem ? error.problems : [];
-  const message =
-    problems[0]?.message ??
-    say('service.other', { said: error instanceof Error ? error.message : String(error) });
-  return new ApiProblem({
-    type: `/problems/${message.code}`,
-    title: 'Not possible',
-    status: 422,
-    detail: textOf(message),
-    message,
-    problems: problems.map((one) => ({ ...one, detail: textOf(one.message) })),
-  });
 }
 
 /** The revision of a row as it was read, to be sent along with an edit of it. */

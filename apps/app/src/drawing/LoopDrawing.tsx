@@ -1,24 +1,24 @@
 import { textOf } from '@keypost/core/messages';
-import type { LoopView, ViewPlate } from '@keypost/core/presentation';
+import type { LoopView, ViewCard } from '@keypost/core/presentation';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Polyline } from 'react-native-svg';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Glyph } from './glyphs';
 import { layOut } from './layout';
 import {
   FlowLine,
   GapLine,
-  LampLight,
+  LedLight,
   Lettering,
   PlateBox,
   points,
   TerminalRing,
-  ValuePlate,
+  ValueCard,
   WireLabel,
   WireLine,
 } from './parts';
-import type { LoopLayout, PlacedPlate, PlacedTerminal, Spot } from './sheet';
+import type { LoopLayout, PlacedCard, PlacedTerminal, Spot } from './sheet';
 
 /** Lamps are yellow on a sensor and green on an input; the word beside them says the same. */
 const LAMPS = { sensor: '#E79C00', input: '#3E9B22' } as const;
@@ -92,7 +92,7 @@ function LoopSheet({
     <Svg width={width} height={layout.height * scale} viewBox={`0 0 ${layout.width} ${layout.height}`}>
       <Rails view={view} layout={layout} />
       {layout.plates.map((placed) => (
-        <Plate key={placed.plate.id} placed={placed} />
+        <Card key={placed.plate.id} placed={placed} />
       ))}
       <Empty layout={layout} />
       {layout.wires.map((placed) => (
@@ -143,7 +143,7 @@ function TerminalName({
   plates,
 }: {
   placed: PlacedTerminal;
-  plates: readonly PlacedPlate[];
+  plates: readonly PlacedCard[];
 }) {
   const { soft } = useTokens();
   const named = /^(E-)?(BN|BU|BK|WH)$/.test(terminal.name);
@@ -233,11 +233,11 @@ function RailLine({
 const cut = (text: string, letters: number): string =>
   text.length <= letters ? text : `${text.slice(0, Math.max(letters - 1, 1)).trimEnd()}…`;
 
-function Plate({ placed }: { placed: PlacedPlate }) {
+function Card({ placed }: { placed: PlacedCard }) {
   const { soft } = useTokens();
   const { plate, x, y, height, head, letters } = placed;
   const top = head === 'top' ? y + 24 : y + height - 30;
-  const room = plate.lamp ? letters - 7 : letters;
+  const room = plate.led ? letters - 7 : letters;
   return (
     <>
       <PlateBox box={placed} />
@@ -253,19 +253,19 @@ function Plate({ placed }: { placed: PlacedPlate }) {
       >
         {plate.figure ?? cut(plate.words, letters)}
       </Lettering>
-      {plate.lamp && <PlateLamp plate={plate} x={x + placed.width} y={top - 5} />}
+      {plate.led && <CardLed plate={plate} x={x + placed.width} y={top - 5} />}
     </>
   );
 }
 
-function PlateLamp({ plate: { lamp }, x, y }: { plate: ViewPlate } & Spot) {
+function CardLed({ plate: { led }, x, y }: { plate: ViewCard } & Spot) {
   const { soft, wait } = useTokens();
-  if (!lamp) return null;
+  if (!led) return null;
   return (
     <>
-      <LampLight x={x - 22} y={y} on={lamp.on} colour={LAMPS[lamp.colour]} />
-      <Lettering x={x - 38} y={y + 5} size={13} anchor="end" colour={lamp.dead ? wait : soft}>
-        {lamp.words}
+      <LedLight x={x - 22} y={y} on={led.on} colour={LAMPS[led.colour]} />
+      <Lettering x={x - 38} y={y + 5} size={13} anchor="end" colour={led.dead ? wait : soft}>
+        {led.words}
       </Lettering>
     </>
   );
@@ -319,12 +319,12 @@ function Values({ view: { signal }, layout: { values } }: { view: LoopView; layo
       : signal.volts;
   return (
     <>
-      <ValuePlate x={values.x} y={values.y - 16} wrong={signal.volts === 'floating'}>
+      <ValueCard x={values.x} y={values.y - 16} wrong={signal.volts === 'floating'}>
         {volts}
-      </ValuePlate>
-      <ValuePlate x={values.x} y={values.y + 16}>
+      </ValueCard>
+      <ValueCard x={values.x} y={values.y + 16}>
         {signal.amps}
-      </ValuePlate>
+      </ValueCard>
     </>
   );
 }

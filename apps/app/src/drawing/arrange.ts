@@ -1,4 +1,4 @@
-import type { LoopView, ViewPlate, ViewRow, ViewTerminal } from '@keypost/core/presentation';
+import type { LoopView, ViewCard, ViewRow, ViewTerminal } from '@keypost/core/presentation';
 import type { Side } from './sheet';
 
 /** How a row lies in its plate: what is at its left, at its right, and what leaves it upwards or downwards. */
@@ -12,8 +12,8 @@ export interface ArrangedRow {
   readonly turned: boolean;
 }
 
-export interface ArrangedPlate {
-  readonly plate: ViewPlate;
+export interface ArrangedCard {
+  readonly plate: ViewCard;
   readonly rows: readonly ArrangedRow[];
 }
 
@@ -24,7 +24,7 @@ export const railSide = (rail: string): Side => (rail === '+' || rail === 'L' ? 
  * Decides for every row which end lies left and which right, and which wires between neighbouring plates run
  * straight down the middle.
  */
-export function arrange(given: LoopView): ArrangedPlate[] {
+export function arrange(given: LoopView): ArrangedCard[] {
   const view = { ...given, plates: given.plates.map(untangled) };
   const stems = findStems(view);
   const sides = new Map<string, Side>();
@@ -57,7 +57,7 @@ export function arrange(given: LoopView): ArrangedPlate[] {
  * Rows in an order and form that can be drawn: one whose middle leaves the plate downwards stands last, and a second
  * one of that kind becomes a line from the first one's end to a terminal at the side.
  */
-function untangled(plate: ViewPlate): ViewPlate {
+function untangled(plate: ViewCard): ViewCard {
   const first = plate.rows.find(({ middle }) => middle);
   if (!first) return plate;
   const rest = plate.rows.filter((row) => row !== first).map(sideways);

@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Lettering } from './parts';
 import type { PlacedGlyph, Spot } from './sheet';
 

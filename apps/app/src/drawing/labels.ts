@@ -41,12 +41,12 @@ export function placeLabels(wires: readonly PlacedWire[], placed: Placed): Place
   const taken: Box[] = [];
   for (const { wire, places } of [...options].sort((a, b) => a.places.length - b.places.length)) {
     let best = wire.label;
-    let least = Infinity;
+    let min = Infinity;
     for (const place of places) {
       const boxes = labelBoxes(place);
       const cost =
         3 * covered(boxes, taken) + covered(boxes, obstacles) + 0.2 * covered(boxes, linesOf(wires, wire));
-      if (cost < least) [best, least] = [place, cost];
+      if (cost < min) [best, min] = [place, cost];
       if (cost === 0) break;
     }
     chosen.set(wire, best);

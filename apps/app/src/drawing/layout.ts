@@ -1,6 +1,6 @@
 import type { LoopView } from '@keypost/core/presentation';
 import { arrange, railSide } from './arrange';
-import type { ArrangedPlate, ArrangedRow } from './arrange';
+import type { ArrangedCard, ArrangedRow } from './arrange';
 import { placeLabels } from './labels';
 import { routeWires } from './routes';
 import { LANE_STEP } from './sheet';
@@ -11,7 +11,7 @@ import type {
   InnerLine,
   LoopLayout,
   PlacedGlyph,
-  PlacedPlate,
+  PlacedCard,
   PlacedRail,
   Placed,
   PlacedTerminal,
@@ -79,7 +79,7 @@ function frameOf(rails: readonly PlacedRail[], left: number, right: number): Fra
   };
 }
 
-function place(view: LoopView, arranged: readonly ArrangedPlate[], frame: Frame): Placed {
+function place(view: LoopView, arranged: readonly ArrangedCard[], frame: Frame): Placed {
   const sheet = new Sheet(frame);
   let y = TOP;
   let values: LoopLayout['values'] = { x: MIDDLE + 22, y: TOP, named: false };
@@ -122,7 +122,7 @@ interface RowSpots {
 }
 
 class Sheet {
-  readonly plates: PlacedPlate[] = [];
+  readonly plates: PlacedCard[] = [];
   readonly terminals: PlacedTerminal[] = [];
   readonly glyphs: PlacedGlyph[] = [];
   readonly inner: InnerLine[] = [];
@@ -135,7 +135,7 @@ class Sheet {
     this.frame = frame;
   }
 
-  plate({ plate, rows }: ArrangedPlate, y: number): PlacedPlate {
+  plate({ plate, rows }: ArrangedCard, y: number): PlacedCard {
     const { left, right } = this.frame;
     const goesUp = rows[0]?.up !== undefined;
     const goesDown = rows.at(-1)?.down !== undefined;
@@ -143,7 +143,7 @@ class Sheet {
     const crossed = head === 'top' ? goesUp : goesDown;
     const height = HEAD + rows.length * ROW + (rows.length ? 0 : PAD);
     const width = right - left;
-    const box: PlacedPlate = {
+    const box: PlacedCard = {
       plate,
       x: left,
       y,

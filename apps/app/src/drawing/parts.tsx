@@ -1,5 +1,5 @@
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
-import { useScheme, useTokens } from '../ui/look';
+import { useScheme, useTokens } from '../ui/theme';
 import { PATH_AMPS } from '@keypost/core/presentation';
 import { PATH } from '../ui/tokens';
 import type { Box, Gap, PlacedWire, Spot } from './sheet';
@@ -127,7 +127,7 @@ export function GapLine({ gap: { from, to } }: { gap: Gap }) {
 }
 
 /** A small round light; on, it has a broken halo. */
-export function LampLight({ x, y, on, colour }: Spot & { on: boolean; colour: string }) {
+export function LedLight({ x, y, on, colour }: Spot & { on: boolean; colour: string }) {
   const { ink, plate } = useTokens();
   return (
     <G>
@@ -197,7 +197,7 @@ function Arrow({ x, y, dx, dy }: Spot & { dx: number; dy: number }) {
 }
 
 /** A value at the wire. */
-export function ValuePlate({ x, y, children, wrong = false }: Spot & { children: string; wrong?: boolean }) {
+export function ValueCard({ x, y, children, wrong = false }: Spot & { children: string; wrong?: boolean }) {
   const { plate, edge, fail, failwash } = useTokens();
   const width = children.length * 9.2 + 18;
   return (

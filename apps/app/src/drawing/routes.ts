@@ -40,8 +40,8 @@ class Router {
   }
 
   count(): Routed['lanes'] {
-    const most = (side: Side): number => this.taken[side].reduce((n, { index }) => Math.max(n, index + 1), 0);
-    return { left: most('left'), right: most('right') };
+    const max = (side: Side): number => this.taken[side].reduce((n, { index }) => Math.max(n, index + 1), 0);
+    return { left: max('left'), right: max('right') };
   }
 
   route(wire: ViewWire): PlacedWire | undefined {

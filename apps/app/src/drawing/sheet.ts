@@ -1,4 +1,4 @@
-import type { ViewGlyph, ViewPlate, ViewTerminal, ViewWire } from '@keypost/core/presentation';
+import type { ViewGlyph, ViewCard, ViewTerminal, ViewWire } from '@keypost/core/presentation';
 
 /** A place on the sheet, in its own units: 366 wide, as high as the loop needs. */
 export interface Spot {
@@ -14,8 +14,8 @@ export interface Box extends Spot {
 
 export type Side = 'left' | 'right';
 
-export interface PlacedPlate extends Box {
-  readonly plate: ViewPlate;
+export interface PlacedCard extends Box {
+  readonly plate: ViewCard;
   /** Where its name stands. */
   readonly head: 'top' | 'bottom';
   /** Letters that fit beside what crosses its head. */
@@ -67,7 +67,7 @@ export interface LoopLayout {
   readonly top: number;
   readonly bottom: number;
   readonly rails: readonly PlacedRail[];
-  readonly plates: readonly PlacedPlate[];
+  readonly plates: readonly PlacedCard[];
   /** Stands where a channel would be while there is none. */
   readonly empty?: Box;
   readonly terminals: readonly PlacedTerminal[];

@@ -1,11 +1,11 @@
 import { textOf } from '@keypost/core/messages';
 import { movedBy, plateLines, plateProblem } from '@keypost/core/setting';
 import type { Change } from '@keypost/core/job';
-import type { Plate as PlateFacts } from '@keypost/core/model';
+import type { Card as PlateFacts } from '@keypost/core/model';
 import type { PlateLine } from '@keypost/core/setting';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { MovedValues } from '../set/MovedValues';
+import { MovedValues } from '../job/MovedValues';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -13,9 +13,9 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** Facts copied from the name-plate; settings follow from them. */
 export function NamePlate({ point }: { point: OpenPoint }) {
@@ -24,22 +24,22 @@ export function NamePlate({ point }: { point: OpenPoint }) {
   if (lines.length === 0) return null;
   if (editing) return <PlateForm point={point} lines={lines} onDone={() => setEditing(false)} />;
   return (
-    <Plate
+    <Card
       title="Name-plate and medium"
       aside={<Button label="Copy facts" kind="bare" onPress={() => setEditing(true)} />}
     >
       {lines.map(({ fact, typed, converted }, i) => (
         <Row key={fact.key} first={i === 0} className="flex-row items-baseline justify-between gap-3">
-          <Words as="body" className="flex-1">
+          <Text as="body" className="flex-1">
             {fact.label}
-          </Words>
+          </Text>
           <View className="items-end">
-            <Words as={typed ? 'number' : 'small'}>{typed ? shown({ fact, typed }) : 'not copied yet'}</Words>
-            {converted && converted !== typed && <Words as="small">{`= ${converted}`}</Words>}
+            <Text as={typed ? 'number' : 'small'}>{typed ? shown({ fact, typed }) : 'not copied yet'}</Text>
+            {converted && converted !== typed && <Text as="small">{`= ${converted}`}</Text>}
           </View>
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 
@@ -75,11 +75,11 @@ function PlateForm({
     [view, change, sound, analysis],
   );
   return (
-    <Plate title="Name-plate and medium">
+    <Card title="Name-plate and medium">
       <Row first className="gap-4">
-        <Words as="small">
+        <Text as="small">
           As it stands there, in any unit: 80 mm, 8 cm, 3 in. What the menu asks is converted.
-        </Words>
+        </Text>
         {lines.map(({ fact }, i) => (
           <FactField
             key={fact.key}
@@ -100,7 +100,7 @@ function PlateForm({
           waiting={saver.saving}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 

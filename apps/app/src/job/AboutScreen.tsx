@@ -9,15 +9,15 @@ import { keys, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { fileName, saveFile } from '../data/saveFile';
 import { changeSettings, useSettings } from '../data/settings';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { JobForm } from './JobForm';
 import { useJobId } from './useJobId';
@@ -32,28 +32,28 @@ export function AboutScreen() {
         {(view) => (
           <>
             <JobForm view={view} />
-            <FilePlate view={view} />
-            <Plate>
+            <FileCard view={view} />
+            <Card>
               <MoreRow
                 first
                 to={`/job/${jobId}/kinds`}
                 label="Not in the list"
                 hint="devices and modules of your own"
               />
-            </Plate>
+            </Card>
           </>
         )}
       </Loaded>
-      <Plate>
+      <Card>
         <MoreRow first to="/tools" label="Tools" hint="calculators that need no job" />
-      </Plate>
-      <DevicePlate />
-      {job.data && <RemovePlate view={job.data} />}
+      </Card>
+      <DeviceCard />
+      {job.data && <RemoveCard view={job.data} />}
     </Screen>
   );
 }
 
-function FilePlate({ view }: { view: JobView }) {
+function FileCard({ view }: { view: JobView }) {
   const { ink } = useTokens();
   const [problem, setProblem] = useState<ApiProblem>();
   const take = async () => {
@@ -66,7 +66,7 @@ function FilePlate({ view }: { view: JobView }) {
     }
   };
   return (
-    <Plate title="Take the job away">
+    <Card title="Take the job away">
       <Row first className="gap-3">
         <Button
           label="Save the job as a file"
@@ -75,24 +75,24 @@ function FilePlate({ view }: { view: JobView }) {
         />
         {problem && <Notice>{textOf(problem.details.message)}</Notice>}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
-function DevicePlate() {
-  const { by, look } = useSettings();
+function DeviceCard() {
+  const { by, theme } = useSettings();
   return (
-    <Plate title="This device">
+    <Card title="This device">
       <Row first className="gap-4">
         <Field
           label="Your initials"
           value={by}
           onChange={(text) => changeSettings({ by: text.trimStart().slice(0, 40) })}
         />
-        <Choice
+        <RadioGroup
           label="Look"
-          value={look}
-          onChange={(value) => changeSettings({ look: value })}
+          value={theme}
+          onChange={(value) => changeSettings({ theme: value })}
           options={[
             { value: 'system', label: 'As the device' },
             { value: 'light', label: 'Light' },
@@ -100,11 +100,11 @@ function DevicePlate() {
           ]}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
-function RemovePlate({ view }: { view: JobView }) {
+function RemoveCard({ view }: { view: JobView }) {
   const router = useRouter();
   const { by } = useSettings();
   const [asked, setAsked] = useState(false);
@@ -113,7 +113,7 @@ function RemovePlate({ view }: { view: JobView }) {
     try {
       await server('removeJob', { params: { jobId: view.id }, query: { by } });
       await mutate(keys.jobs);
-      router.navigate('/' as never);
+      router.navigate('/');
     } catch (error) {
       setProblem(asProblem(error));
     }

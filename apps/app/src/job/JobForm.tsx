@@ -14,13 +14,13 @@ import { Conflict } from '../data/Conflict';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { MovedValues } from '../set/MovedValues';
+import { MovedValues } from './MovedValues';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 const REGION_WORDS: Readonly<Record<ColourRegion, string>> = {
   iec: 'IEC',
@@ -71,7 +71,7 @@ export function JobForm({ view }: { view: JobView }) {
     await saver.save({ kind: 'batch', changes }, { expects, then });
   });
   return (
-    <Plate title="Name and supply">
+    <Card title="Name and supply">
       <Row first className="gap-4">
         <JobFields control={control} supplyTag={supply.tag} />
         <MovedByMains view={view} control={control} />
@@ -100,7 +100,7 @@ export function JobForm({ view }: { view: JobView }) {
           onPress={() => void submit()}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -113,7 +113,7 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
         control={control}
         name="colours"
         render={({ field }) => (
-          <Choice
+          <RadioGroup
             label="Colours of panel wires"
             value={field.value}
             onChange={field.onChange}
@@ -121,12 +121,12 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
           />
         )}
       />
-      <Words as="small">New wires follow it. Local codes and the panel’s own papers go first.</Words>
+      <Text as="small">New wires follow it. Local codes and the panel’s own papers go first.</Text>
       <Controller
         control={control}
         name="mains"
         render={({ field }) => (
-          <Choice
+          <RadioGroup
             label="Mains frequency of the site"
             value={field.value}
             onChange={field.onChange}

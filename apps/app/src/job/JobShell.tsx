@@ -2,9 +2,9 @@ import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
 import { View } from 'react-native';
 import { useJobId } from './useJobId';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
 
 const DESTINATIONS = [
@@ -34,7 +34,7 @@ function Destinations({ wide }: { wide: boolean }) {
   const jobId = useJobId();
   const path = usePathname();
   const { ink, soft } = useTokens();
-  const base = `/job/${jobId}`;
+  const base = `/job/${jobId}` as const;
   const rest = path.slice(base.length);
   const here = UNDER_PANEL.some((p) => rest === p || rest.startsWith(`${p}/`))
     ? '/panel'
@@ -54,13 +54,13 @@ function Destinations({ wide }: { wide: boolean }) {
             key={name}
             label={name}
             here={chosen}
-            to={`${base}${to}`}
+            to={`${base}${to}` as const}
             className={`min-h-[60px] items-center justify-center gap-0.5 ${wide ? 'border-l-[4px]' : 'flex-1 border-t-[4px]'} ${chosen ? 'border-accent' : 'border-transparent'}`}
           >
             <Icon size={24} color={chosen ? ink : soft} strokeWidth={chosen ? 2.4 : 2} />
-            <Words as="small" className={chosen ? 'font-wordbold text-ink' : ''}>
+            <Text as="small" className={chosen ? 'font-wordbold text-ink' : ''}>
               {name}
-            </Words>
+            </Text>
           </GoTo>
         );
       })}

@@ -7,18 +7,20 @@ import { useJobs } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useSettings } from '../data/settings';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
-import { Words } from '../ui/Words';
-import { NewJob } from './NewJob';
+import { Text } from '../ui/Text';
+import { page } from '../pages/page';
 import type { ApiProblem } from '@keypost/api';
 import { GoTo } from '../ui/GoTo';
+
+const NewJob = page('NewJob');
 
 /** The first page: every job of this server, a new one, or one from a file. */
 export function JobsScreen() {
@@ -29,26 +31,26 @@ export function JobsScreen() {
     <Screen narrow head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
       <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
         {(list) => (
-          <Plate title="Jobs" aside={<Words as="mono">{String(list.length)}</Words>}>
+          <Card title="Jobs" aside={<Text as="mono">{String(list.length)}</Text>}>
             {list.length === 0 && (
               <Row first>
-                <Words as="soft">No job yet. Begin one below, or bring one from a file.</Words>
+                <Text as="soft">No job yet. Begin one below, or bring one from a file.</Text>
               </Row>
             )}
             {list.map((job, i) => (
               <JobRow key={job.id} job={job} first={i === 0} />
             ))}
-          </Plate>
+          </Card>
         )}
       </Loaded>
-      <Plate>
+      <Card>
         <MoreRow
           first
           to="/tools"
           label="Tools"
           hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
         />
-      </Plate>
+      </Card>
       {making ? (
         <NewJob onCancel={() => setMaking(false)} />
       ) : (
@@ -80,10 +82,10 @@ function JobRow({
       className={`min-h-[64px] flex-row items-center gap-3 px-4 py-3 active:bg-wash ${first ? '' : 'border-t border-line'}`}
     >
       <View className="min-w-0 flex-1">
-        <Words as="head">{job.name}</Words>
-        {job.site !== '' && <Words as="soft">{job.site}</Words>}
+        <Text as="head">{job.name}</Text>
+        {job.site !== '' && <Text as="soft">{job.site}</Text>}
       </View>
-      <Words as="mono">{`${job.points} ${job.points === 1 ? 'point' : 'points'}`}</Words>
+      <Text as="mono">{`${job.points} ${job.points === 1 ? 'point' : 'points'}`}</Text>
     </GoTo>
   );
 }
@@ -104,7 +106,7 @@ function BringFile({ ink }: { ink: string }) {
     setLast(file);
     try {
       const job = await server('importJob', { query: { by }, body: await file.text() });
-      router.navigate(`/job/${job.id}` as never);
+      router.navigate(`/job/${job.id}`);
     } catch (error) {
       setProblem(asProblem(error));
     } finally {

@@ -9,11 +9,11 @@ import { mutate } from 'swr';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
 import { changeSettings, useSettings } from '../data/settings';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { z } from 'zod';
 
 const Form = z.object({
@@ -37,13 +37,13 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
       changeSettings({ by: values.by });
       const job = await server('createJob', { body: values });
       await mutate(keys.jobs);
-      router.navigate(`/job/${job.id}/panel` as never);
+      router.navigate(`/job/${job.id}/panel`);
     } catch (error) {
       setProblem(asProblem(error));
     }
   });
   return (
-    <Plate title="New job">
+    <Card title="New job">
       <Row first className="gap-4">
         <FormField control={control} name="name" label="Name" hint="What is wired, such as Pump room 2" />
         <FormField control={control} name="site" label="Site" hint="Where it is" />
@@ -61,6 +61,6 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
           onCancel={onCancel}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }

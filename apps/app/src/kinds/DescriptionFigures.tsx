@@ -7,8 +7,8 @@ import { FigureForm } from '../parts/FigureForm';
 import type { EnteredFigure } from '../parts/FigureForm';
 import { Button } from '../ui/Button';
 import { FormActions } from '../ui/FormActions';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** The figures of a kind, each with where it comes from; each can be given otherwise. */
 export function DescriptionFigures<T extends DeviceDescription | ModuleDescription>({
@@ -24,14 +24,14 @@ export function DescriptionFigures<T extends DeviceDescription | ModuleDescripti
     setAsked(undefined);
   };
   return (
-    <Plate title="Figures">
+    <Card title="Figures">
       {namedFigures(description).map((named, i) => (
         <Row key={named.path} first={i === 0} className="gap-2">
           <View className="flex-row items-start justify-between gap-3">
             <View className="min-w-0 flex-1">
-              <Words as="strong">{named.label}</Words>
-              <Words as="body">{figureText(named.figure)}</Words>
-              <Words as="small">{named.figure.source}</Words>
+              <Text as="strong">{named.label}</Text>
+              <Text as="body">{figureText(named.figure)}</Text>
+              <Text as="small">{named.figure.source}</Text>
             </View>
             {asked !== named.path && (
               <Button label="Change" kind="bare" onPress={() => setAsked(named.path)} />
@@ -46,7 +46,7 @@ export function DescriptionFigures<T extends DeviceDescription | ModuleDescripti
           )}
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 

@@ -13,13 +13,13 @@ import { useMemo, useState } from 'react';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
-import { ChannelsPlate } from './ChannelsPlate';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { ChannelsCard } from './ChannelsCard';
 import { DescriptionFigures } from './DescriptionFigures';
-import { OutputsPlate } from './OutputsPlate';
-import { ParametersPlate } from './ParametersPlate';
-import { TerminalsPlate } from './TerminalsPlate';
+import { OutputsCard } from './OutputsCard';
+import { ParametersCard } from './ParametersCard';
+import { TerminalsCard } from './TerminalsCard';
 
 /** What is being made or changed: a description, and whether it is one of the job already. */
 export interface Draft {
@@ -47,7 +47,7 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
   };
   return (
     <>
-      <Plate title="What it is">
+      <Card title="What it is">
         <Row first className="gap-4">
           <Field
             label="Name"
@@ -64,34 +64,34 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
             hint="As on its plate in the drawing"
           />
         </Row>
-      </Plate>
-      <TerminalsPlate description={description} onChange={setDescription} />
+      </Card>
+      <TerminalsCard description={description} onChange={setDescription} />
       {'outputs' in description ? (
-        <OutputsPlate description={description} onChange={setDescription} />
+        <OutputsCard description={description} onChange={setDescription} />
       ) : (
-        <ChannelsPlate description={description} onChange={setDescription} />
+        <ChannelsCard description={description} onChange={setDescription} />
       )}
       <DescriptionFigures description={description} onChange={setDescription} />
-      <ParametersPlate description={description} onChange={setDescription} />
-      <Plate>
+      <ParametersCard description={description} onChange={setDescription} />
+      <Card>
         <Row first className="gap-3">
           {asked && <Problems problems={problems} />}
           <FormFoot view={view} saver={saver} label="Store the kind" onStore={store} onDone={onDone} />
         </Row>
-      </Plate>
+      </Card>
     </>
   );
 }
 
 function Problems({ problems }: { problems: readonly Problem[] }) {
-  if (!problems.length) return <Words as="small">Nothing is wrong with it any more.</Words>;
+  if (!problems.length) return <Text as="small">Nothing is wrong with it any more.</Text>;
   return (
     <>
-      <Words as="fail">It cannot be stored yet:</Words>
+      <Text as="fail">It cannot be stored yet:</Text>
       {problems.slice(0, 6).map(({ path, message }) => (
-        <Words key={`${path} ${textOf(message)}`} as="fail">
+        <Text key={`${path} ${textOf(message)}`} as="fail">
           {textOf(message)}
-        </Words>
+        </Text>
       ))}
     </>
   );

@@ -7,8 +7,8 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { keepInLibrary, removeFromLibrary, useLibrary } from './library';
 import type { LibraryKind } from './library';
 
@@ -44,19 +44,19 @@ export function KindRow({
   return (
     <Row first={first} className="gap-3">
       <View>
-        <Words as="strong">{nameOf(kind)}</Words>
-        <Words as="small">
+        <Text as="strong">{nameOf(kind)}</Text>
+        <Text as="small">
           {used.length ? `used by ${used.map(({ tag }) => tag).join(', ')}` : 'not used yet'}
-        </Words>
+        </Text>
       </View>
       <SaveNotice saver={saver} />
       <View className="flex-row flex-wrap gap-3">
         <Button label="Change" onPress={onEdit} />
         <Button label="Save as a file" onPress={() => save(kind)} />
         {kept ? (
-          <Words as="small" className="self-center">
+          <Text as="small" className="self-center">
             in your library
-          </Words>
+          </Text>
         ) : (
           <Button label="Keep in your library" onPress={() => keepInLibrary(kind)} />
         )}
@@ -87,14 +87,14 @@ export function LibraryRow({ view, kind, first }: { view: JobView; kind: Library
   };
   return (
     <Row first={first} className="gap-3">
-      <Words as="strong">{nameOf(kind)}</Words>
+      <Text as="strong">{nameOf(kind)}</Text>
       {asked && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row flex-wrap gap-3">
         {here ? (
-          <Words as="small" className="self-center">
+          <Text as="small" className="self-center">
             in this job
-          </Words>
+          </Text>
         ) : (
           <Button label="Take it into this job" kind="main" waiting={saver.saving} onPress={take} />
         )}

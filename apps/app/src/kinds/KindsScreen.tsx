@@ -11,10 +11,10 @@ import { pickFile } from '../data/saveFile';
 import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { KindForm } from './KindForm';
 import type { Draft } from './KindForm';
 import { KindRow, LibraryRow } from './KindRows';
@@ -44,18 +44,18 @@ function Kinds({ view }: { view: JobView }) {
   if (draft) return <KindForm view={view} draft={draft} onDone={done} />;
   return (
     <>
-      <Words as="body">
+      <Text as="body">
         Start from the kind that comes nearest and change what its datasheet says otherwise: leads, outputs,
         channels, figures. It is solved like any other.
-      </Words>
-      <StartPlate view={view} onDraft={setDraft} />
-      <JobPlate view={view} onDraft={setDraft} />
-      <LibraryPlate view={view} />
+      </Text>
+      <StartCard view={view} onDraft={setDraft} />
+      <JobCard view={view} onDraft={setDraft} />
+      <LibraryCard view={view} />
     </>
   );
 }
 
-function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
+function StartCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
   const { of } = useLocalSearchParams<{ of?: string }>();
   const types = partTypesOf(view.content);
   const [chosen, setChosen] = useState(
@@ -89,7 +89,7 @@ function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) 
     }
   };
   return (
-    <Plate title="A kind of your own">
+    <Card title="A kind of your own">
       <Row first className="gap-4">
         <Select label="Comes nearest to" value={chosen} options={options} onChange={setChosen} />
         <Button label="Start from it" kind="main" onPress={start} />
@@ -98,7 +98,7 @@ function StartPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) 
           <Notice actions={<Button label="Close" onPress={() => setRefused(undefined)} />}>{refused}</Notice>
         )}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -120,15 +120,15 @@ function freeId({ content }: JobView, like: string): string {
   }
 }
 
-function JobPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
+function JobCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) => void }) {
   const rows = (['ownDevices', 'ownModules'] as const).flatMap((collection) =>
     view.content[collection].map((own) => ({ collection, own })),
   );
   return (
-    <Plate title="In this job" aside={<Words as="mono">{String(rows.length)}</Words>}>
+    <Card title="In this job" aside={<Text as="mono">{String(rows.length)}</Text>}>
       {rows.length === 0 && (
         <Row first>
-          <Words as="soft">None yet.</Words>
+          <Text as="soft">None yet.</Text>
         </Row>
       )}
       {rows.map(({ collection, own }, i) => (
@@ -140,18 +140,18 @@ function JobPlate({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) =>
           onEdit={() => onDraft({ collection, description: own.description, isNew: false })}
         />
       ))}
-    </Plate>
+    </Card>
   );
 }
 
-function LibraryPlate({ view }: { view: JobView }) {
+function LibraryCard({ view }: { view: JobView }) {
   const library = useLibrary();
   if (library.length === 0) return null;
   return (
-    <Plate title="In your library" aside={<Words as="mono">{String(library.length)}</Words>}>
+    <Card title="In your library" aside={<Text as="mono">{String(library.length)}</Text>}>
       {library.map((kind, i) => (
         <LibraryRow key={`${kind.collection} ${kind.id}`} view={view} kind={kind} first={i === 0} />
       ))}
-    </Plate>
+    </Card>
   );
 }

@@ -1,6 +1,7 @@
 import type { OwnCollection } from '@keypost/core/job';
 import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
+import { readStored, store } from '../data/stored';
 
 const KEY = 'keypost.library';
 
@@ -23,23 +24,11 @@ export interface LibraryKind {
 
 const listeners = new Set<() => void>();
 const NONE: readonly LibraryKind[] = [];
-let current: readonly LibraryKind[] = read();
-
-function read(): readonly LibraryKind[] {
-  try {
-    return Library.parse(JSON.parse(localStorage.getItem(KEY) ?? '[]'));
-  } catch {
-    return NONE;
-  }
-}
+let current: readonly LibraryKind[] = readStored(KEY, Library) ?? NONE;
 
 function put(next: readonly LibraryKind[]): void {
   current = next;
-  try {
-    localStorage.setItem(KEY, JSON.stringify(next));
-  } catch {
-    // A browser that keeps nothing still has it for this visit.
-  }
+  store(KEY, next);
   listeners.forEach((listener) => listener());
 }
 

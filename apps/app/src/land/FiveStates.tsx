@@ -1,11 +1,11 @@
 import { textOf } from '@keypost/core/messages';
-import { bandOf, bandWords, chainOf } from '@keypost/core/scaling';
+import { bandOf, bandText, chainOf } from '@keypost/core/scaling';
 import { fixed, formatVolts } from '@keypost/core/units';
 import { wanted } from '@keypost/core/verdict';
 import type { Analysis, PointState } from '@keypost/core/analysis';
 import { View } from 'react-native';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 type Line = readonly [label: string, read: (state: PointState) => string];
 
@@ -19,39 +19,39 @@ export function FiveStates({ analysis }: { analysis: Analysis }) {
   const { shown } = analysis;
   const width = shown.length > 2 ? 'w-[76px]' : 'w-[104px]';
   return (
-    <Plate title={shown.length > 2 ? 'All states' : 'Both states'}>
+    <Card title={shown.length > 2 ? 'All states' : 'Both states'}>
       <Row first className="flex-row gap-2 py-2">
-        <Words as="small" className="flex-1">
+        <Text as="small" className="flex-1">
           {' '}
-        </Words>
+        </Text>
         {shown.map(({ situation }) => (
-          <Words key={situation.key} as="small" className={`${width} text-right`}>
+          <Text key={situation.key} as="small" className={`${width} text-right`}>
             {textOf(situation.words)}
-          </Words>
+          </Text>
         ))}
       </Row>
       {linesOf(analysis).map(([label, read]) => (
         <Row key={label} className="flex-row items-center gap-2 py-2">
           <View className="flex-1">
-            <Words as="body">{label}</Words>
+            <Text as="body">{label}</Text>
           </View>
           {shown.map((state) => (
-            <Words key={state.situation.key} as="number" className={`${width} text-right`}>
+            <Text key={state.situation.key} as="number" className={`${width} text-right`}>
               {read(state)}
-            </Words>
+            </Text>
           ))}
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 
 /** What a signal outside its range is; nothing for one within. */
-function outsideWords(analysis: Analysis, signal: number): string {
+function outsideText(analysis: Analysis, signal: number): string {
   const made = chainOf(analysis);
   if (!made || 'problem' in made) return '';
   const band = bandOf(made.chain.bands, signal);
-  return band === 'range' ? '' : textOf(bandWords(band, made.chain.input.unit));
+  return band === 'range' ? '' : textOf(bandText(band, made.chain.input.unit));
 }
 
 function linesOf(analysis: Analysis): Line[] {
@@ -71,7 +71,7 @@ function linesOf(analysis: Analysis): Line[] {
       (s) => `${onOff(s.duties[i]!.on)}${s.duties[i]!.on === wanted(s, s.duties[i]!) ? '' : ' !'}`,
     ]),
     ...first.inputs.flatMap(({ own }, i): Line[] => [
-      [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => s.inputs[i]!.lamp],
+      [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => s.inputs[i]!.led],
       [
         `Bit${own.address ? ` ${own.address}` : ''}`,
         (s) => (s.inputs[i]!.bit === undefined ? '?' : String(s.inputs[i]!.bit)),
@@ -81,7 +81,7 @@ function linesOf(analysis: Analysis): Line[] {
       own.address ?? `${own.module.tag} ${own.port.label}`,
       (s) => {
         const { nom } = s.measured[i]!.value;
-        const outside = i === 0 ? outsideWords(analysis, nom) : '';
+        const outside = i === 0 ? outsideText(analysis, nom) : '';
         return `${fixed(nom, unit === 'V' ? 2 : 1)}\u00a0${unit}${outside && ` ${outside}`}`;
       },
     ]),

@@ -2,7 +2,7 @@ import { textOf } from '@keypost/core/messages';
 import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
-import { refWords } from '@keypost/core/job';
+import { refText } from '@keypost/core/job';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { LoopDrawing } from '../drawing/LoopDrawing';
@@ -12,19 +12,19 @@ import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
-import { BudgetPlate } from './BudgetPlate';
-import { ChainPlate } from './ChainPlate';
-import { ChannelPlate } from './ChannelPlate';
+import { useTokens } from '../ui/theme';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { LoopBudgetCard } from './LoopBudgetCard';
+import { ArcChainCard } from './ArcChainCard';
+import { ChannelCard } from './ChannelCard';
 import { FiveStates } from './FiveStates';
 import { NextStep, StampSteps } from '../point/StampSteps';
 import { Meter } from './Meter';
-import { MorePlate } from './MorePlate';
-import { SensitivityPlate } from './SensitivityPlate';
+import { MoreCard } from './MoreCard';
+import { SensitivityCard } from './SensitivityCard';
 import { StateToggle } from './StateToggle';
-import { VerdictWords } from './VerdictWords';
+import { VerdictText } from '../point/VerdictText';
 
 export function LandScreen() {
   return <LandPoint />;
@@ -48,20 +48,20 @@ function Land({ point }: { point: OpenPoint }) {
       page="land"
       main={
         <>
-          <VerdictWords point={point} saver={saver} />
+          <VerdictText point={point} saver={saver} />
           <Loop point={point} />
         </>
       }
       aside={
         <>
           <StampSteps point={point} steps={steps} title="Steps" label="Steps of landing" saver={saver} />
-          <BudgetPlate analysis={analysis} />
-          <ChainPlate point={point} />
-          <SensitivityPlate point={point} saver={saver} />
-          <MorePlate point={point} />
+          <LoopBudgetCard analysis={analysis} />
+          <ArcChainCard point={point} />
+          <SensitivityCard point={point} saver={saver} />
+          <MoreCard point={point} />
           {analysis.context.ports.length > 0 && <FiveStates analysis={analysis} />}
-          <ChannelPlate point={point} saver={saver} />
-          <RulePlate point={point} />
+          <ChannelCard point={point} saver={saver} />
+          <RuleCard point={point} />
         </>
       }
       dock={<NextStep point={point} steps={steps} saver={saver} />}
@@ -94,13 +94,13 @@ function Loop({ point: { analysis, verdict } }: { point: OpenPoint }) {
       <StateToggle states={states} chosen={state.situation.key} onChange={setChosen} />
       <Meter
         reading={reading}
-        names={{ red: refWords(context.index, leads.red), black: refWords(context.index, leads.black) }}
+        names={{ red: refText(context.index, leads.red), black: refText(context.index, leads.black) }}
         onSwap={() => setLeads({ red: leads.black, black: leads.red })}
       />
       <View className="flex-row items-center justify-between gap-3">
-        <Words as="small" className="flex-1">
+        <Text as="small" className="flex-1">
           {`Touch a terminal to move the ${next === 'red' ? '+' : '−'} lead.`}
-        </Words>
+        </Text>
         <Button
           label="Save the drawing"
           kind="bare"
@@ -119,20 +119,20 @@ function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
   return { red, black };
 }
 
-function RulePlate({ point: { analysis } }: { point: OpenPoint }) {
+function RuleCard({ point: { analysis } }: { point: OpenPoint }) {
   const { context } = analysis;
   const words = context.place && inputVocabulary(context.rail, senseOf(context)!);
   return (
-    <Plate title="The rule">
+    <Card title="The rule">
       <Row first>
-        <Words as="body">{textOf(ruleFor(context))}</Words>
+        <Text as="body">{textOf(ruleFor(context))}</Text>
       </Row>
       {words && (
         <Row>
-          <Words as="body">{`${textOf(words.byCurrent)}.`}</Words>
-          <Words as="small" className="pt-1">{`Other words: ${textOf(words.bySensor)}.`}</Words>
+          <Text as="body">{`${textOf(words.byCurrent)}.`}</Text>
+          <Text as="small" className="pt-1">{`Other words: ${textOf(words.bySensor)}.`}</Text>
         </Row>
       )}
-    </Plate>
+    </Card>
   );
 }

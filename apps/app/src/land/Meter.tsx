@@ -2,8 +2,8 @@ import { formatVolts, formatVoltBand } from '@keypost/core/units';
 import type { Reading } from '@keypost/core/analysis';
 import { ArrowLeftRight } from '../ui/icons';
 import { Pressable, View } from 'react-native';
-import { useTokens } from '../ui/look';
-import { Words } from '../ui/Words';
+import { useTokens } from '../ui/theme';
+import { Text } from '../ui/Text';
 
 /** The meter: which lead is where, what it shows, and what it may show. */
 export function Meter({
@@ -21,26 +21,26 @@ export function Meter({
     <View role="group" aria-label="Meter" className="rounded-plate bg-ink px-4 py-2.5">
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
-          <Words as="small" className="text-plate">
-            <Words as="small" className="font-figurebold text-plate">
+          <Text as="small" className="text-plate">
+            <Text as="small" className="font-figurebold text-plate">
               {'+ '}
-            </Words>
+            </Text>
             {names.red}
-          </Words>
-          <Words as="small" className="text-plate">
-            <Words as="small" className="font-figurebold text-plate">
+          </Text>
+          <Text as="small" className="text-plate">
+            <Text as="small" className="font-figurebold text-plate">
               {'− '}
-            </Words>
+            </Text>
             {names.black}
-          </Words>
+          </Text>
         </View>
         <View className="items-end">
-          <Words as="number" className="text-[30px] leading-[34px] text-plate" testID="meter-volts">
+          <Text as="number" className="text-[30px] leading-[34px] text-plate" testID="meter-volts">
             {formatVolts(reading.volts.nom)}
-          </Words>
-          <Words as="small" className="font-figure text-plate">
+          </Text>
+          <Text as="small" className="font-figure text-plate">
             {loose ? 'floating' : formatVoltBand(reading.volts.min, reading.volts.max)}
-          </Words>
+          </Text>
         </View>
         <Pressable
           role="button"
@@ -52,9 +52,9 @@ export function Meter({
         </Pressable>
       </View>
       {loose && (
-        <Words as="small" className="pt-1 text-plate">
+        <Text as="small" className="pt-1 text-plate">
           {`${reading.floating.map((lead) => names[lead]).join(' and ')} hangs on nothing: whatever the meter shows there means nothing.`}
-        </Words>
+        </Text>
       )}
     </View>
   );

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { PointState } from '@keypost/core/analysis';
 import { Pressable, ScrollView, View } from 'react-native';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** Chooses what is done to the point: two or three states side by side, more in a row that scrolls. */
 export function StateToggle({
@@ -25,9 +25,9 @@ export function StateToggle({
         onPress={() => onChange(key)}
         className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
       >
-        <Words as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
+        <Text as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
           {textOf(words)}
-        </Words>
+        </Text>
       </Pressable>
     );
   });

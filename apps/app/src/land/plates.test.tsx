@@ -7,10 +7,10 @@ import { sent, serverStores } from '../../test/replies';
 import { useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
 import { changeSettings } from '../data/settings';
-import { BudgetPlate } from './BudgetPlate';
-import { ChainPlate } from './ChainPlate';
-import { MorePlate } from './MorePlate';
-import { SensitivityPlate } from './SensitivityPlate';
+import { LoopBudgetCard } from './LoopBudgetCard';
+import { ArcChainCard } from './ArcChainCard';
+import { MoreCard } from './MoreCard';
+import { SensitivityCard } from './SensitivityCard';
 
 jest.mock('expo-router', () => ({
   Link: ({ href, children }: { href: string; children: unknown }) => (
@@ -20,7 +20,7 @@ jest.mock('expo-router', () => ({
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
 });
 
 const arcUnit = (tag: string, channel: number, settings: Record<string, string>): Change => ({
@@ -32,7 +32,7 @@ const arcUnit = (tag: string, channel: number, settings: Record<string, string>)
 
 describe('the loop’s budget', () => {
   test('adds the drops to the supply’s volts, and tells the spare and the longest cable', () => {
-    render(<BudgetPlate analysis={openPoint(barrierLoop(100, '250'), 'px-1').analysis} />);
+    render(<LoopBudgetCard analysis={openPoint(barrierLoop(100, '250'), 'px-1').analysis} />);
     const text = screen.getByRole('group', { name: 'Loop budget' }).textContent;
     expect(text).toMatch(/Supply24\.0.V/);
     expect(text).toMatch(/Left for the transmitter, at worst/);
@@ -41,12 +41,12 @@ describe('the loop’s budget', () => {
   });
 
   test('says how much is lacking in a loop that is too long', () => {
-    render(<BudgetPlate analysis={openPoint(barrierLoop(2000, '470'), 'px-1').analysis} />);
+    render(<LoopBudgetCard analysis={openPoint(barrierLoop(2000, '470'), 'px-1').analysis} />);
     expect(screen.getByText(/V too few at the top current/)).toBeTruthy();
   });
 
   test('is not there for a sensor that switches', () => {
-    const { container } = render(<BudgetPlate analysis={openPoint().analysis} />);
+    const { container } = render(<LoopBudgetCard analysis={openPoint().analysis} />);
     expect(container.textContent).toBe('');
   });
 });
@@ -58,7 +58,7 @@ describe('the chain', () => {
   ]);
 
   test('gives each unit its switches, in words too, and the order of the fibre', () => {
-    render(<ChainPlate point={openPoint(job, 'ax-2')} />);
+    render(<ArcChainCard point={openPoint(job, 'ax-2')} />);
     const switches = screen.getAllByRole('img').map((image) => image.getAttribute('aria-label'));
     expect(switches).toEqual([
       'Switches: 1 on, 2 off, 3 off, 4 off, 5 off, 6 off',
@@ -71,7 +71,7 @@ describe('the chain', () => {
   });
 
   test('is not there for anything else', () => {
-    const { container } = render(<ChainPlate point={openPoint(job)} />);
+    const { container } = render(<ArcChainCard point={openPoint(job)} />);
     expect(container.textContent).toBe('');
   });
 });
@@ -79,21 +79,21 @@ describe('the chain', () => {
 describe('the ways on', () => {
   test('say how many wires are other than planned', () => {
     const job = smallJob();
-    render(<MorePlate point={openPoint(job)} />);
+    render(<MoreCard point={openPoint(job)} />);
     expect(screen.getByRole('link', { name: /Wires as found: 3, all as planned/ })).toBeTruthy();
     const found = applyChange(
       job,
       { kind: 'landWire', wireId: 'd-BK', asFound: { missing: true } },
       { by: 'T', at: '2026-01-01T00:00:00.000Z' },
     );
-    render(<MorePlate point={openPoint(found)} />);
+    render(<MoreCard point={openPoint(found)} />);
     expect(screen.getByRole('link', { name: /Wires as found: 1 other than planned/ })).toBeTruthy();
   });
 
   test('lead to a relay only from what switches one', () => {
-    render(<MorePlate point={openPoint(barrierLoop(10), 'px-1')} />);
+    render(<MoreCard point={openPoint(barrierLoop(10), 'px-1')} />);
     expect(screen.queryByRole('link', { name: /Plan a relay/ })).toBeNull();
-    render(<MorePlate point={openPoint()} />);
+    render(<MoreCard point={openPoint()} />);
     expect(screen.getByRole('link', { name: /Plan a relay/ })).toBeTruthy();
   });
 });
@@ -103,7 +103,7 @@ describe('the sensitivity of a diffuse sensor', () => {
     { kind: 'editPoint', id: 'p', patch: { typeId: 'diffuse-3w', output: { logic: 'light' } } },
   ]);
   function Sensitivity({ point }: { point: OpenPoint }) {
-    return <SensitivityPlate point={point} saver={useSave(point.view)} />;
+    return <SensitivityCard point={point} saver={useSave(point.view)} />;
   }
   const type = (name: string, value: string) =>
     fireEvent.change(screen.getByLabelText(name), { target: { value } });

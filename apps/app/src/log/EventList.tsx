@@ -3,8 +3,8 @@ import type { JobEvent } from '@keypost/api';
 import type { JobContent } from '@keypost/core/model';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { eventText, whoAndWhen } from './eventText';
 
 /** What was done, newest first. */
@@ -19,23 +19,23 @@ export function EventList({
   job?: JobContent;
 }) {
   return (
-    <Plate title={title} aside={<Words as="mono">{String(events.length)}</Words>}>
+    <Card title={title} aside={<Text as="mono">{String(events.length)}</Text>}>
       {events.length === 0 && (
         <Row first>
-          <Words as="soft">Nothing was done yet.</Words>
+          <Text as="soft">Nothing was done yet.</Text>
         </Row>
       )}
       <View role="list" aria-label={title}>
         {events.map((event, i) => (
           <Row key={event.id} first={i === 0} className="py-2">
             <View role="listitem">
-              <Words as="body">{textOf(eventText(event, job))}</Words>
-              <Words as="small">{stampLine(event)}</Words>
+              <Text as="body">{textOf(eventText(event, job))}</Text>
+              <Text as="small">{stampLine(event)}</Text>
             </View>
           </Row>
         ))}
       </View>
-    </Plate>
+    </Card>
   );
 }
 

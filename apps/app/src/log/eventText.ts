@@ -2,11 +2,11 @@ import { say } from '@keypost/core/messages';
 import type { Message, Text } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import { parametersOf } from '@keypost/core/job';
-import { figureText, namedFigures, partTypesOf, valueWords } from '@keypost/core/catalog';
+import { figureText, namedFigures, partTypesOf, valueText } from '@keypost/core/catalog';
 import { COLLECTIONS } from '@keypost/core/model';
 import type { Calibration, FieldDescriptor, JobContent, OwnFigure, Result, Stamp } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
-import { checkName, resultWords } from '@keypost/core/proving';
+import { checkName, resultValues } from '@keypost/core/proving';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -47,7 +47,7 @@ function stampText(before: Fields | null, after: Fields | null, job: JobContent 
 }
 
 function resultText(result: Result): Message {
-  return say('event.result', { pass: result.pass, check: checkName(result.check), ...resultWords(result) });
+  return say('event.result', { pass: result.pass, check: checkName(result.check), ...resultValues(result) });
 }
 
 /** At most so many values of an entry stand in a line. */
@@ -59,7 +59,7 @@ function entryText({ itemId, side, how, values }: Fields, job: JobContent | unde
   const parameters = job ? parametersOf(job, String(itemId)) : [];
   const list = Object.entries(values as Record<string, string>).map(([key, value]) => {
     const parameter = parameters.find((p) => p.key === key);
-    return parameter ? `${parameter.label} ${valueWords(parameter, value)}` : `${key} ${value}`;
+    return parameter ? `${parameter.label} ${valueText(parameter, value)}` : `${key} ${value}`;
   });
   return say('event.entry', {
     side: String(side),

@@ -1,11 +1,11 @@
-import { railWords } from '@keypost/core/job';
+import { railText } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import type { Rail } from '@keypost/core/job';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** A group's common: the rail that it is on, and the way to put it on another. */
 export function CommonRow({
@@ -33,10 +33,10 @@ export function CommonRow({
     <View className="border-t-[1.5px] border-edge bg-bone px-4 py-2">
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
-          <Words as="strong">{name}</Words>
-          <Words as="small" className={rail && !mixed ? '' : 'font-wordsemi text-fail'}>
-            {`${rail ? `on ${railWords(rail, volts)}` : 'on no rail'}${mixed ? ', PNP and NPN mixed' : ''}`}
-          </Words>
+          <Text as="strong">{name}</Text>
+          <Text as="small" className={rail && !mixed ? '' : 'font-wordsemi text-fail'}>
+            {`${rail ? `on ${railText(rail, volts)}` : 'on no rail'}${mixed ? ', PNP and NPN mixed' : ''}`}
+          </Text>
         </View>
         <RailChoice name={`${name} of ${module.tag}`} rail={rail} volts={volts} onPut={put} />
       </View>
@@ -68,7 +68,7 @@ function RailChoice({
     >
       {(['-', '+', null] as const).map((to) => {
         const chosen = (rail ?? null) === to;
-        const words = to === null ? 'open' : railWords(to, volts);
+        const words = to === null ? 'open' : railText(to, volts);
         return (
           <Pressable
             key={words}
@@ -78,9 +78,9 @@ function RailChoice({
             onPress={() => onPut(to)}
             className={`min-h-[48px] min-w-[56px] items-center justify-center px-2 ${chosen ? 'bg-ink' : 'bg-plate'}`}
           >
-            <Words as="strong" className={chosen ? 'text-plate' : ''}>
+            <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {words}
-            </Words>
+            </Text>
           </Pressable>
         );
       })}

@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { commonWords } from '@keypost/core/network';
+import { commonText } from '@keypost/core/network';
 import { imageOf } from '@keypost/core/job';
 import { Module } from '@keypost/core/model';
 import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
@@ -19,11 +19,11 @@ import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
 import { MoreRow } from '../ui/MoreRow';
 import { numeric } from '../ui/numeric';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 
 const Form = z.object({
@@ -70,7 +70,7 @@ export function ModuleForm({
     if (module) await saver.save({ kind: 'removeModule', id: module.id }, { expects: seen, then: onDone });
   };
   return (
-    <Plate title={module ? `Edit ${module.tag}` : 'New module'}>
+    <Card title={module ? `Edit ${module.tag}` : 'New module'}>
       <Row first className="gap-4">
         <ModuleFields control={control} saver={saver} types={typeOptions(view)} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
@@ -92,7 +92,7 @@ export function ModuleForm({
           hint="a module of your own, from its datasheet"
         />
       )}
-    </Plate>
+    </Card>
   );
 }
 
@@ -151,7 +151,7 @@ function Commons({
   onChange: (rails: Rails) => void;
 }) {
   return groups.map(({ common, channels }) => (
-    <Choice<Rail>
+    <RadioGroup<Rail>
       key={common}
       label={groupLabel(common, channels)}
       value={rails[common] ?? 'open'}
@@ -167,8 +167,8 @@ function Commons({
 
 const groupLabel = (common: string, channels: readonly number[]): string =>
   channels.length > 1
-    ? `${textOf(commonWords({ common }))}, channels ${channels[0]} to ${channels.at(-1)}`
-    : textOf(commonWords({ common }));
+    ? `${textOf(commonText({ common }))}, channels ${channels[0]} to ${channels.at(-1)}`
+    : textOf(commonText({ common }));
 
 const railOf = (rail: Rail | undefined): '+' | '-' | null =>
   rail === undefined || rail === 'open' ? null : rail;

@@ -7,8 +7,8 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
-import { Words } from '../ui/Words';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Text } from '../ui/Text';
 import type { Moving } from './useMoving';
 
 const WOULD: Readonly<Record<VerdictStatus, string>> = {
@@ -36,10 +36,10 @@ export function MoveDock({ view, index, moving }: { view: JobView; index: JobInd
       {change && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
-        {status && <Mark kind={status === 'works' ? 'proven' : status} size={24} />}
-        <Words as="strong" className="min-w-0 flex-1">
+        {status && <StatusIcon kind={status === 'works' ? 'proven' : status} size={24} />}
+        <Text as="strong" className="min-w-0 flex-1">
           {words}
-        </Words>
+        </Text>
       </View>
       <View className="flex-row gap-3">
         {change && (

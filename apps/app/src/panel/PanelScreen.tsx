@@ -4,21 +4,22 @@ import type { JobIndex } from '@keypost/core/job';
 import { Move, Plus } from '../ui/icons';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useIndex, useJob } from '../data/jobs';
+import { useJob } from '../data/jobs';
+import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
 import { MoreRow } from '../ui/MoreRow';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
-import { Plate } from '../ui/Plate';
+import { useTokens } from '../ui/theme';
+import { Card } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { useProgress } from '../workers/useProgress';
 import { ModuleForm } from './ModuleForm';
-import { ModulePlate } from './ModulePlate';
+import { ModuleCard } from './ModuleCard';
 import { MoveDock } from './MoveDock';
-import { SupplyPlate } from './SupplyPlate';
+import { SupplyCard } from './SupplyCard';
 import { useMoving } from './useMoving';
 import type { Moving } from './useMoving';
 
@@ -51,7 +52,7 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
     <View className={wide ? 'max-w-[1400px] gap-4' : 'gap-4'}>
       <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
         <View className={wide ? 'flex-1' : ''}>
-          <SupplyPlate view={view} />
+          <SupplyCard view={view} />
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <PanelLinks view={view} />
@@ -61,7 +62,7 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
         </View>
       </View>
       {modules.length === 0 && !adding && (
-        <Words as="soft">{`No module yet. Add the first; ${MODULE_TYPES.length} kinds are in the catalog.`}</Words>
+        <Text as="soft">{`No module yet. Add the first; ${MODULE_TYPES.length} kinds are in the catalog.`}</Text>
       )}
       <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-4'}>
         {modules.map((module) => (
@@ -69,7 +70,7 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
             {editing === module.id ? (
               <ModuleForm view={view} module={module} onDone={() => setEditing(undefined)} />
             ) : (
-              <ModulePlate
+              <ModuleCard
                 view={view}
                 index={index}
                 module={module}
@@ -91,10 +92,10 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
 }
 
 function PanelLinks({ view: { id, content } }: { view: JobView }) {
-  const base = `/job/${id}`;
+  const base = `/job/${id}` as const;
   const other = content.wires.filter(({ asFound }) => asFound).length;
   return (
-    <Plate title="Work on the whole panel">
+    <Card title="Work on the whole panel">
       <MoreRow
         first
         to={`${base}/allocate`}
@@ -118,6 +119,6 @@ function PanelLinks({ view: { id, content } }: { view: JobView }) {
         label="IO-Link, lines and network"
         hint="port plans, description files, addresses, live values"
       />
-    </Plate>
+    </Card>
   );
 }

@@ -1,14 +1,14 @@
 import { textOf } from '@keypost/core/messages';
 import { addressOf } from '@keypost/core/job';
-import { commonWords } from '@keypost/core/network';
+import { commonText } from '@keypost/core/network';
 import type { ChannelPlace, JobIndex } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import type { PointProgress } from '@keypost/core/proving';
 import type { Port } from '@keypost/core/catalog';
 import { Pressable, View } from 'react-native';
 import { GoTo } from '../ui/GoTo';
-import { Mark } from '../ui/Mark';
-import { Words } from '../ui/Words';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Text } from '../ui/Text';
 import type { Moving } from './useMoving';
 
 /** One channel of a module: its name, what is on it, and how far that is. Opens it, or takes part in a move. */
@@ -24,7 +24,7 @@ export function PortCell({
   module: Module;
   port: Port;
   progress: readonly PointProgress[] | undefined;
-  jobBase: string;
+  jobBase: `/job/${string}`;
   moving: Moving;
 }) {
   const place: ChannelPlace = { moduleId: module.id, channel: port.channel };
@@ -35,18 +35,18 @@ export function PortCell({
   const inside = (
     <>
       <View className="min-w-0 flex-1">
-        <Words as="small" className="font-figure text-[12px] leading-[15px]" numberOfLines={1}>
+        <Text as="small" className="font-figure text-[12px] leading-[15px]" numberOfLines={1}>
           {`${channel}  ${addressOf(module, index.moduleType(module), port.channel) ?? ''}`}
-        </Words>
-        <Words as={point ? 'strong' : 'soft'} numberOfLines={1}>
+        </Text>
+        <Text as={point ? 'strong' : 'soft'} numberOfLines={1}>
           {point?.tag ?? (state === 'target' ? 'here' : 'free')}
-        </Words>
+        </Text>
       </View>
-      {row && <Mark kind={row.overall} size={20} />}
+      {row && <StatusIcon kind={row.overall} size={20} />}
     </>
   );
   const box = `min-h-[52px] flex-row items-center gap-2 border-b border-r border-line px-3 py-1 active:bg-wash ${BOX[state]}`;
-  const said = `${module.tag} ${port.label}, ${textOf(commonWords(port)).toLowerCase()}`;
+  const said = `${module.tag} ${port.label}, ${textOf(commonText(port)).toLowerCase()}`;
   if (moving.on)
     return (
       <Pressable

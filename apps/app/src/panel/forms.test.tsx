@@ -3,7 +3,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { smallJob, viewOf } from '../../test/openPoint';
 import { answer, reply, sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
 import { Select } from '../ui/Select';
 import { JobForm } from '../job/JobForm';
@@ -126,7 +126,7 @@ describe('the parts of forms', () => {
       { value: 'a', label: 'One' },
       { value: 'b', label: 'Two', hint: 'or so' },
     ] as const;
-    render(<Choice label="Pick" value="a" options={options} onChange={change} />);
+    render(<RadioGroup label="Pick" value="a" options={options} onChange={change} />);
     expect(screen.getByRole('radio', { name: 'One', checked: true })).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'Two' }));
     expect(change).toHaveBeenCalledWith('b');

@@ -4,7 +4,7 @@ import { act, fireEvent, render, renderHook, screen, waitFor } from '@testing-li
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
-import { ModulePlate } from './ModulePlate';
+import { ModuleCard } from './ModuleCard';
 import { MoveDock } from './MoveDock';
 import { useMoving } from './useMoving';
 
@@ -17,7 +17,7 @@ jest.mock('expo-router', () => ({
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   serverStores();
 });
 
@@ -84,7 +84,7 @@ function Panel() {
   return (
     <>
       {job.content.modules.map((module) => (
-        <ModulePlate
+        <ModuleCard
           key={module.id}
           view={job}
           index={index}

@@ -15,8 +15,8 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
 import { Plus } from '../ui/icons';
-import { useTokens } from '../ui/look';
-import { Plate, Row } from '../ui/Plate';
+import { useTokens } from '../ui/theme';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 
 /** Kinds that are added to a point as a further part. */
@@ -59,7 +59,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
     );
   };
   return (
-    <Plate title="New part">
+    <Card title="New part">
       <Row first className="gap-4">
         <Select label="Kind" value={typeId} options={partOptions(point)} onChange={choose} />
         <Field
@@ -89,7 +89,7 @@ function PartForm({ point, onDone }: { point: OpenPoint; onDone: () => void }) {
           onCancel={onDone}
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 

@@ -58,9 +58,9 @@ const given = (three: Record<'min' | 'nominal' | 'max', number | undefined>) =>
   Object.fromEntries(Object.entries(three).filter(([, value]) => value !== undefined));
 
 const THREE = [
-  ['min', 'Least'],
+  ['min', 'Minimum'],
   ['nominal', 'Usual'],
-  ['max', 'Most'],
+  ['max', 'Maximum'],
 ] as const;
 
 /** Asks for a figure as a datasheet gives it, and from which paper it is. */

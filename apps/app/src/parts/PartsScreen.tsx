@@ -1,11 +1,11 @@
 import { Fragment } from 'react';
 import { useSave } from '../data/useSave';
-import { VerdictWords } from '../land/VerdictWords';
+import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { AddPart } from './AddPart';
-import { FiguresPlate } from './FiguresPlate';
-import { PartPlate } from './PartPlate';
+import { FiguresCard } from './FiguresCard';
+import { PartCard } from './PartCard';
 import { PortSettings } from './PortSettings';
 
 /** What belongs to a point: its device, relays, loads and resistors, with the switches and parameters that count. */
@@ -19,18 +19,18 @@ function Parts({ point }: { point: OpenPoint }) {
   const modules = [...new Map(context.ports.map(({ module }) => [module.id, module])).values()];
   return (
     <>
-      <VerdictWords point={point} saver={saver} />
+      <VerdictText point={point} saver={saver} />
       <PortSettings point={point} saver={saver} />
-      <PartPlate point={point} device={context.device} saver={saver} />
-      <FiguresPlate point={point} part={context.device} saver={saver} />
+      <PartCard point={point} device={context.device} saver={saver} />
+      <FiguresCard point={point} part={context.device} saver={saver} />
       {context.helpers.map((helper) => (
         <Fragment key={helper.id}>
-          <PartPlate point={point} device={helper} saver={saver} removable />
-          <FiguresPlate point={point} part={helper} saver={saver} />
+          <PartCard point={point} device={helper} saver={saver} removable />
+          <FiguresCard point={point} part={helper} saver={saver} />
         </Fragment>
       ))}
       {modules.map((module) => (
-        <FiguresPlate key={module.id} point={point} part={module} saver={saver} />
+        <FiguresCard key={module.id} point={point} part={module} saver={saver} />
       ))}
       <AddPart point={point} />
     </>

@@ -7,8 +7,8 @@ import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { SettingRow } from './SettingRow';
 
 /** Switches and parameters of the modules that a point stands on: those of its own inputs and those of the whole. */
@@ -49,9 +49,9 @@ function ModuleSettings({
       patch: { settings: { ...module.settings, [key]: value } },
     });
   return (
-    <Plate title={`Set on ${module.tag}`}>
+    <Card title={`Set on ${module.tag}`}>
       <Row first className="gap-4">
-        <Words as="small">{type.name}</Words>
+        <Text as="small">{type.name}</Text>
         {type.description.safety && <Caution>{textOf(SAFETY_NOTE)}</Caution>}
         {!known && <WhoAmI />}
         {known &&
@@ -64,6 +64,6 @@ function ModuleSettings({
             />
           ))}
       </Row>
-    </Plate>
+    </Card>
   );
 }

@@ -1,5 +1,5 @@
 import type { Setting } from '@keypost/core/catalog';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Select } from '../ui/Select';
 
 const PLACES: Readonly<Record<Setting['place'], string>> = {
@@ -24,6 +24,6 @@ export function SettingRow({
   return choices.length > 4 ? (
     <Select label={words} value={value} options={options} onChange={onChange} />
   ) : (
-    <Choice label={words} value={value} options={options} onChange={onChange} />
+    <RadioGroup label={words} value={value} options={options} onChange={onChange} />
   );
 }

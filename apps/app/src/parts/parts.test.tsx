@@ -7,18 +7,18 @@ import { useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
 import { terminalOptions } from '../point/terminalOptions';
 import { AddPart } from './AddPart';
-import { PartPlate } from './PartPlate';
+import { PartCard } from './PartCard';
 import { PortSettings } from './PortSettings';
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   serverStores();
 });
 
 function Part({ point, id }: { point: OpenPoint; id: string }) {
   const saver = useSave(point.view);
-  return <PartPlate point={point} device={point.index.device(id)!} saver={saver} removable />;
+  return <PartCard point={point} device={point.index.device(id)!} saver={saver} removable />;
 }
 
 function Ports({ point }: { point: OpenPoint }) {

@@ -5,16 +5,17 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { FormFoot } from '../data/FormFoot';
-import { useIndex, useJob } from '../data/jobs';
+import { useJob } from '../data/jobs';
+import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
 import { useJobId, usePointId } from '../job/useJobId';
-import { MovedValues } from '../set/MovedValues';
+import { MovedValues } from '../job/MovedValues';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Plate } from '../ui/Plate';
+import { Card } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { choiceOf, PointFields, rangeOf, rangeTexts, readPoint, usePointForm } from './PointForm';
 import type { PointTexts, PointValues } from './PointForm';
@@ -85,20 +86,20 @@ function EditPoint({ point }: { point: OpenPoint }) {
   const shared = point.index.pointsAbout(device.id).length > 1;
   const unclaimed = point.index.freeOutputs(device);
   const free = point.type.outputs.filter((each) => each.id === output.id || unclaimed.includes(each));
-  const back = () => router.navigate(point.base as never);
+  const back = () => router.navigate(point.base);
   const submit = form.handleSubmit(async (values) => {
     const { tag, name } = values;
     const patch = { tag, name, ...patchOf(types, values) };
     await saver.save({ kind: 'editPoint', id: row.id, patch }, { expects: seen, then: back });
   });
   return (
-    <Plate title={row.tag}>
+    <Card title={row.tag}>
       <PointFields form={form} saver={saver} types={types} fixed={shared ? free : undefined}>
         <MovedByEdit point={point} form={form} />
         <FormFoot view={point.view} saver={saver} label="Store" onStore={() => void submit()} onDone={back} />
         <Removal point={point} saver={saver} />
       </PointFields>
-    </Plate>
+    </Card>
   );
 }
 
@@ -142,7 +143,7 @@ function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const [asked, setAsked] = useState(false);
   const { id, tag, deviceId } = point.analysis.context.point;
   const shared = point.index.pointsFor(deviceId).length > 1;
-  const leave = () => router.navigate(`/job/${point.view.id}` as never);
+  const leave = () => router.navigate(`/job/${point.view.id}`);
   const remove = () => saver.save({ kind: 'removePoint', id }, { then: leave });
   if (!asked)
     return (

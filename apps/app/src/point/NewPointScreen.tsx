@@ -10,20 +10,21 @@ import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
-import { useIndex, useJob } from '../data/jobs';
+import { useJob } from '../data/jobs';
+import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
-import { channelOptions } from '../land/ChannelPlate';
+import { channelOptions } from './channelOptions';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { MoreRow } from '../ui/MoreRow';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { choiceOf, PointFields, rangeOf, rangeTexts, takeOutput, usePointForm } from './PointForm';
 import type { PointTexts, PointValues } from './PointForm';
 
@@ -76,12 +77,12 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
     form.setValue('typeId', chosen?.device.typeId ?? FIRST.typeId);
     takeOutput(form, chosen ? chosen.free[0] : outputOfType(index.types.device(FIRST), FIRST.outputId));
   };
-  const open = () => router.navigate(`/job/${view.id}/point/${ids.point}` as never);
+  const open = () => router.navigate(`/job/${view.id}/point/${ids.point}`);
   const submit = form.handleSubmit((v) =>
     saver.save(additionOf(index, ids, v, place, onDevice), { then: open }),
   );
   return (
-    <Plate title="Point and device">
+    <Card title="Point and device">
       <OnDevice sharing={sharing} value={onDevice} onChange={choose} />
       <PointFields form={form} saver={saver} types={index.types} fixed={shared?.free}>
         <Select
@@ -108,7 +109,7 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
         label="Not in the list"
         hint="a device of your own, from its datasheet"
       />
-    </Plate>
+    </Card>
   );
 }
 
@@ -142,8 +143,8 @@ function OnDevice({
 function Trial({ status }: { status: VerdictStatus }) {
   return (
     <View className="flex-row items-center gap-3" role="status">
-      <Mark kind={status === 'works' ? 'proven' : status} />
-      <Words as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Words>
+      <StatusIcon kind={status === 'works' ? 'proven' : status} />
+      <Text as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Text>
     </View>
   );
 }
@@ -151,7 +152,7 @@ function Trial({ status }: { status: VerdictStatus }) {
 const TRIAL_WORDS: Record<VerdictStatus, string> = {
   works: 'It would work on this channel.',
   doubtful: 'It would be doubtful on this channel.',
-  cannot: 'It cannot work on this channel as its common sits now. Add it to see why, and the ways out.',
+  cannot: 'It cannot work on this channel as its common sits now. Add it to see why, and what to change.',
   open: 'Choose a channel now or later.',
 };
 

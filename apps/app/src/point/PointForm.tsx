@@ -1,7 +1,7 @@
 import { codeOf, textOf } from '@keypost/core/messages';
 import { Logic, OutputKind, Point } from '@keypost/core/model';
 import { outputOfType, takesRange } from '@keypost/core/catalog';
-import { LOGIC_EXPLAINED, LOGIC_WORDS, OUTPUT_EXPLAINED, OUTPUT_WORDS } from '@keypost/core/network';
+import { LOGIC_EXPLAINED, LOGIC_TEXT, OUTPUT_EXPLAINED, OUTPUT_TEXT } from '@keypost/core/network';
 import type { Range } from '@keypost/core/model';
 import type { DeviceOutput, PartTypes } from '@keypost/core/catalog';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -12,12 +12,12 @@ import { z } from 'zod';
 import { View } from 'react-native';
 import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
-import { Row } from '../ui/Plate';
+import { Row } from '../ui/Card';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 const Fields = z.object({
   tag: Point.shape.tag,
@@ -155,7 +155,7 @@ function SignalFields({ form: { control }, types }: { form: PointFormState; type
           control={control}
           name="bit"
           render={({ field }) => (
-            <Choice label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
+            <RadioGroup label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
           )}
         />
       )}
@@ -213,22 +213,22 @@ function OutputFields({
           control={control}
           name="kind"
           render={({ field }) => (
-            <Choice<OutputKind>
+            <RadioGroup<OutputKind>
               label="Output"
               value={field.value}
               onChange={field.onChange}
-              options={output.kinds.map((value) => ({ value, label: OUTPUT_WORDS[value] }))}
+              options={output.kinds.map((value) => ({ value, label: OUTPUT_TEXT[value] }))}
             />
           )}
         />
       )}
-      {kind !== 'none' && <Words as="small">{`${textOf(OUTPUT_EXPLAINED[kind])}.`}</Words>}
+      {kind !== 'none' && <Text as="small">{`${textOf(OUTPUT_EXPLAINED[kind])}.`}</Text>}
       {output && output.logics.length > 1 && (
         <Controller
           control={control}
           name="logic"
           render={({ field }) => (
-            <Choice<Logic>
+            <RadioGroup<Logic>
               label="Logic"
               value={field.value}
               onChange={field.onChange}
@@ -244,7 +244,7 @@ function OutputFields({
 function logicOptions({ logics }: DeviceOutput): { value: Logic; label: string; hint?: string }[] {
   return logics.map((value) => ({
     value,
-    label: LOGIC_WORDS[value],
+    label: LOGIC_TEXT[value],
     hint: textOf(LOGIC_EXPLAINED[value]).split(': ')[1],
   }));
 }

@@ -1,13 +1,14 @@
 import { Pencil } from '../ui/icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { BoardPane } from '../board/BoardPane';
-import { useIndex, useJob } from '../data/jobs';
+import { BoardPane } from '../job/BoardPane';
+import { useJob } from '../data/jobs';
+import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { useJobId, usePointId } from '../job/useJobId';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { PageHead, Screen } from '../ui/Screen';
 import { useWide } from '../ui/useWide';
 import { StageStrip } from './StageStrip';
@@ -123,7 +124,7 @@ function PointHead({ point, wide }: { point: OpenPoint; wide: boolean }) {
           >
             <Pencil size={22} color={soft} />
           </GoTo>
-          <Mark kind={point.progress.overall} size={32} />
+          <StatusIcon kind={point.progress.overall} size={32} />
         </View>
       }
     />

@@ -1,7 +1,8 @@
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core/job';
 import type { ReactNode } from 'react';
-import { useIndex, useJob } from '../data/jobs';
+import { useJob } from '../data/jobs';
+import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { useJobId, usePointId } from '../job/useJobId';
 import { Notice } from '../ui/Notice';

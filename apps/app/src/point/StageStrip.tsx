@@ -1,25 +1,34 @@
+import type { OpenPoint } from './usePoint';
 import type { PointProgress, Stage } from '@keypost/core/proving';
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
-import { Mark } from '../ui/Mark';
+import type { Href } from 'expo-router';
+import { View } from 'react-native';
+import { StatusIcon } from '../ui/StatusIcon';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
-import { STAGE_NAMES } from './stageNames';
+import { GoTo } from '../ui/GoTo';
+import { Text } from '../ui/Text';
+import { STAGE_NAMES } from '../job/stageNames';
 
 export type Page = Stage | 'log';
 
 const NAMES: Record<Page, string> = { ...STAGE_NAMES, log: 'Log' };
 
 /** The stages of a point that apply, and its log. */
-export function StageStrip({ base, here, progress }: { base: string; here: Page; progress: PointProgress }) {
-  const router = useRouter();
+export function StageStrip({
+  base,
+  here,
+  progress,
+}: {
+  base: OpenPoint['base'];
+  here: Page;
+  progress: PointProgress;
+}) {
   const wide = useWide();
-  const pages: { page: Page; path: string }[] = [
+  const pages: { page: Page; path: Href }[] = [
     ...progress.stages.map(({ stage }) => ({
       page: stage,
-      path: stage === 'land' ? base : `${base}/${stage}`,
+      path: stage === 'land' ? base : (`${base}/${stage}` as const),
     })),
-    { page: 'log', path: `${base}/log` },
+    { page: 'log', path: `${base}/log` as const },
   ];
   const tight = pages.length > 3 && !wide;
   return (
@@ -28,16 +37,16 @@ export function StageStrip({ base, here, progress }: { base: string; here: Page;
         const mark = progress.stages.find(({ stage }) => stage === page)?.mark;
         const chosen = page === here;
         return (
-          <Pressable
+          <GoTo
             key={page}
             role="tab"
             aria-selected={chosen}
-            aria-label={NAMES[page]}
-            onPress={() => router.navigate(path as never)}
+            label={NAMES[page]}
+            to={path}
             className={`min-h-[50px] flex-1 items-center justify-center ${tight ? 'gap-0.5 py-1' : 'flex-row gap-2'} ${chosen ? 'bg-plate' : ''} ${i > 0 ? 'border-l-[1.5px] border-edge' : ''}`}
           >
-            {mark && <Mark kind={mark} size={20} />}
-            <Words
+            {mark && <StatusIcon kind={mark} size={20} />}
+            <Text
               as={tight ? 'small' : 'strong'}
               className={
                 chosen
@@ -46,8 +55,8 @@ export function StageStrip({ base, here, progress }: { base: string; here: Page;
               }
             >
               {NAMES[page]}
-            </Words>
-          </Pressable>
+            </Text>
+          </GoTo>
         );
       })}
     </View>

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { formatVoltBand, formatVolts } from '@keypost/core/units';
 import { readMeter } from '@keypost/core/analysis';
-import { changedWords } from '@keypost/core/presentation';
+import { changedText } from '@keypost/core/presentation';
 import type { StampedStep } from '@keypost/core/presentation';
 import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
@@ -13,11 +13,11 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from './usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** Steps of a stage, each with its stamp; a stamp can be undone with a reason. */
 export function StampSteps({
@@ -38,9 +38,9 @@ export function StampSteps({
   if (steps.length === 0) return null;
   const next = steps.find(({ stamp }) => !stamp);
   return (
-    <Plate
+    <Card
       title={title}
-      aside={<Words as="mono">{`${steps.filter(({ stamp }) => stamp).length} of ${steps.length}`}</Words>}
+      aside={<Text as="mono">{`${steps.filter(({ stamp }) => stamp).length} of ${steps.length}`}</Text>}
     >
       <View role="list" aria-label={label}>
         {steps.map((stamped, i) => (
@@ -57,7 +57,7 @@ export function StampSteps({
           </Row>
         ))}
       </View>
-    </Plate>
+    </Card>
   );
 }
 
@@ -79,18 +79,18 @@ function StepRow({
   );
   return (
     <View role="listitem" className="flex-row gap-3">
-      <Mark kind={stamp ? 'proven' : 'open'} size={22} />
+      <StatusIcon kind={stamp ? 'proven' : 'open'} size={22} />
       <View className="min-w-0 flex-1 gap-0.5">
-        <Words as={isNext ? 'strong' : 'body'}>{textOf(step.title)}</Words>
-        {step.detail && !stamp && <Words as="small">{textOf(step.detail)}</Words>}
+        <Text as={isNext ? 'strong' : 'body'}>{textOf(step.title)}</Text>
+        {step.detail && !stamp && <Text as="small">{textOf(step.detail)}</Text>}
         {reading && !stamp && (
-          <Words as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Words>
+          <Text as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Text>
         )}
         {changed.length > 0 && (
-          <Words as="fail">{`Changed since this was done: ${textOf(changedWords(point.index, changed))}. Do it again.`}</Words>
+          <Text as="fail">{`Changed since this was done: ${textOf(changedText(point.index, changed))}. Do it again.`}</Text>
         )}
         {step.caution && !stamp && <Caution>{textOf(step.caution)}</Caution>}
-        {stamp && <Words as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Words>}
+        {stamp && <Text as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Text>}
       </View>
       {stamp && (
         <Pressable
@@ -99,9 +99,9 @@ function StepRow({
           onPress={onUndo}
           className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
         >
-          <Words as="small" className="text-accent underline">
+          <Text as="small" className="text-accent underline">
             Undo
-          </Words>
+          </Text>
         </Pressable>
       )}
     </View>
@@ -159,10 +159,10 @@ export function NextStep({
       {asking && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
-        <Words as="strong" className="min-w-0 flex-1" numberOfLines={2}>
-          <Words as="soft">{'Next  '}</Words>
+        <Text as="strong" className="min-w-0 flex-1" numberOfLines={2}>
+          <Text as="soft">{'Next  '}</Text>
           {textOf(next.title)}
-        </Words>
+        </Text>
         <Button label="Done" kind="main" waiting={saver.saving} onPress={stamp} />
       </View>
       {next.caution && !wide && <Caution>{textOf(next.caution)}</Caution>}

@@ -2,7 +2,7 @@ import { say } from '@keypost/core/messages';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
 import type { Change } from '@keypost/core/job';
-import { ApiProblem } from '@keypost/api';
+import { ApiProblem } from '@keypost/api/client';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { openPoint, smallJob, viewOf } from '../../test/openPoint';
 import { Loaded } from '../data/Loaded';
@@ -12,14 +12,15 @@ import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
 import { WhoAmI } from '../data/WhoAmI';
 import { LoopDrawing } from '../drawing/LoopDrawing';
-import { ChannelPlate, channelOptions } from '../land/ChannelPlate';
+import { ChannelCard } from '../land/ChannelCard';
+import { channelOptions } from './channelOptions';
 import { FiveStates } from '../land/FiveStates';
 import { NextStep, StampSteps } from './StampSteps';
 import { Meter } from '../land/Meter';
 import type { OpenPoint } from './usePoint';
 import { StateToggle } from '../land/StateToggle';
-import { VerdictWords } from '../land/VerdictWords';
-import { inOrder, Tally } from '../board/Tally';
+import { VerdictText } from './VerdictText';
+import { inOrder, Tally } from '../job/Tally';
 import { Results } from '../prove/Results';
 
 const idle = (): jest.Mocked<Saver> => ({
@@ -42,7 +43,7 @@ const refusal = (status: number, more: object = {}): ApiProblem =>
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
 });
 
 describe('the loop drawing', () => {
@@ -123,7 +124,7 @@ test('five things are kept apart for both states', () => {
 
 describe('the verdict', () => {
   test('of a point that works is a sentence', () => {
-    render(<VerdictWords point={openPoint()} saver={idle()} />);
+    render(<VerdictText point={openPoint()} saver={idle()} />);
     expect(screen.getByRole('region', { name: 'Verdict' }).textContent).toMatch(/^Works\. The sensor pulls/);
     expect(screen.queryByRole('list', { name: 'Ways out' })).toBeNull();
   });
@@ -131,19 +132,19 @@ describe('the verdict', () => {
   test('of a wrong one offers the best way out first, the others on demand, and does what is chosen', () => {
     const saver = idle();
     const point = openPoint(smallJob('-', 'npn'));
-    render(<VerdictWords point={point} saver={saver} />);
+    render(<VerdictText point={point} saver={saver} />);
     const ways = within(screen.getByRole('list', { name: 'Ways out' }));
     expect(ways.getAllByRole('button')).toHaveLength(2);
     fireEvent.click(ways.getByText(/more way/));
-    expect(ways.getAllByRole('button').length).toBe(point.verdict.waysOut.length);
+    expect(ways.getAllByRole('button').length).toBe(point.verdict.remedies.length);
     fireEvent.click(ways.getAllByRole('button')[0]!);
-    expect(saver.save).toHaveBeenCalledWith(point.verdict.waysOut[0]!.change);
+    expect(saver.save).toHaveBeenCalledWith(point.verdict.remedies[0]!.change);
   });
 
   test('asks who works before anything is changed', () => {
     changeSettings({ by: '' });
     const saver = idle();
-    render(<VerdictWords point={openPoint(smallJob('-', 'npn'))} saver={saver} />);
+    render(<VerdictText point={openPoint(smallJob('-', 'npn'))} saver={saver} />);
     fireEvent.click(
       within(screen.getByRole('list', { name: 'Ways out' })).getByRole('button', { name: /Put common/ }),
     );
@@ -212,7 +213,7 @@ test('free channels stand in their groups with what the common sits on', () => {
   expect(options.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5, 6, 7].map((n) => `m:${n}`));
   expect(options[0]!.group).toMatch(/^DI 1, common 1 on 0\sV$/);
   const saver = idle();
-  render(<ChannelPlate point={point} saver={saver} />);
+  render(<ChannelCard point={point} saver={saver} />);
   fireEvent.change(screen.getByLabelText('Channel of the signal wire'), { target: { value: 'm:3' } });
   fireEvent.click(screen.getByRole('button', { name: 'Land it here' }));
   expect(saver.save).toHaveBeenCalledWith({

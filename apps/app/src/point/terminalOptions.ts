@@ -1,5 +1,5 @@
 import { supplyTerminals } from '@keypost/core/catalog';
-import { refWords } from '@keypost/core/job';
+import { refText } from '@keypost/core/job';
 import type { JobIndex } from '@keypost/core/job';
 import type { PartType } from '@keypost/core/catalog';
 import type { PointContext } from '@keypost/core/network';
@@ -19,7 +19,7 @@ const optionsOf = (index: JobIndex, item: string, tag: string, type: PartType): 
       stacking && `${stacking.row} row, ${stacking.level}`,
     ];
     const said = notes.filter(Boolean).join(', ');
-    return { value: ref, label: `${refWords(index, ref)}${said ? `, ${said}` : ''}`, group: tag };
+    return { value: ref, label: `${refText(index, ref)}${said ? `, ${said}` : ''}`, group: tag };
   });
 
 /**
@@ -33,7 +33,7 @@ export function terminalOptions({ index, device, helpers, ports, scope }: PointC
     ...supplies.flatMap((supply) =>
       supplyTerminals(supply).map((rail) => {
         const ref = `${supply.id}:${rail}`;
-        return { value: ref, label: refWords(index, ref), group: `Supply ${supply.tag}` };
+        return { value: ref, label: refText(index, ref), group: `Supply ${supply.tag}` };
       }),
     ),
     ...[device, ...helpers].flatMap((part) => optionsOf(index, part.id, part.tag, index.deviceType(part))),

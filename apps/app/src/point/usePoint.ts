@@ -18,7 +18,7 @@ export interface OpenPoint {
   readonly progress: PointProgress;
   readonly type: DeviceType;
   /** Address of the point's pages. */
-  readonly base: string;
+  readonly base: `/job/${string}/point/${string}`;
 }
 
 /** Solves a point of a job; nothing when the job has no such point. */

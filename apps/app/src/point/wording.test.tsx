@@ -10,20 +10,20 @@ import type { ReactElement } from 'react';
 import { CATALOG } from '../../../../packages/core/src/messages/catalog';
 import { openPoint, smallJob } from '../../test/openPoint';
 import { pressureJob } from '../../test/pressureJob';
-import { PointRow } from '../board/PointRow';
+import { PointRow } from '../job/PointRow';
 import { SaveNotice } from '../data/SaveNotice';
 import { changeSettings } from '../data/settings';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 import type { Saver } from '../data/useSave';
-import { BudgetPlate } from '../land/BudgetPlate';
-import { VerdictWords } from '../land/VerdictWords';
+import { LoopBudgetCard } from '../land/LoopBudgetCard';
+import { VerdictText } from './VerdictText';
 import { EventList } from '../log/EventList';
 import { ProofForm } from '../prove/ProofForm';
 import { Results } from '../prove/Results';
-import { BudgetPlate as ErrorBudget } from '../scale/BudgetPlate';
-import { AgreementPlate } from '../set/AgreementPlate';
+import { ErrorBudgetCard } from '../scale/ErrorBudgetCard';
+import { AgreementCard } from '../set/AgreementCard';
 import { useChain } from '../scale/useChain';
-import { SheetPlate } from '../set/SheetPlate';
+import { SheetCard } from '../set/SheetCard';
 import { ToolOutcome } from '../tools/ToolOutcome';
 import { StampSteps } from './StampSteps';
 
@@ -71,12 +71,12 @@ function Budgeted() {
   const point = pressure();
   const moment = useChain(point);
   if (typeof moment === 'string') throw new Error(moment);
-  return <ErrorBudget point={point} moment={moment} />;
+  return <ErrorBudgetCard point={point} moment={moment} />;
 }
 
 /** Where a page shows what the core says. */
 const PAGES: readonly [string, () => ReactElement][] = [
-  ['verdict, reason and remedies', () => <VerdictWords point={dead} saver={SAVER} />],
+  ['verdict, reason and remedies', () => <VerdictText point={dead} saver={SAVER} />],
   ['a line of the board', () => <PointRow row={dead.progress} jobId="j" first chosen={false} wide />],
   [
     'steps with their cautions',
@@ -105,8 +105,8 @@ const PAGES: readonly [string, () => ReactElement][] = [
       return <SaveNotice saver={{ ...SAVER, problem }} />;
     },
   ],
-  ['what must agree', () => <AgreementPlate point={pressure()} />],
-  ['the budget of a loop', () => <BudgetPlate analysis={pressure().analysis} />],
+  ['what must agree', () => <AgreementCard point={pressure()} />],
+  ['the budget of a loop', () => <LoopBudgetCard analysis={pressure().analysis} />],
   [
     'checks before wiring',
     () => {
@@ -121,7 +121,7 @@ const PAGES: readonly [string, () => ReactElement][] = [
     () => {
       const { view, index } = pressure();
       const [sheet] = sheetsOf(index, 'pt');
-      return <SheetPlate view={view} sheet={sheet!} arranged="order" />;
+      return <SheetCard view={view} sheet={sheet!} arranged="order" />;
     },
   ],
   [
@@ -141,7 +141,7 @@ const FIXED = Object.values(CATALOG).filter(
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   useWording(bracketed());
 });
 afterEach(() => useWording());

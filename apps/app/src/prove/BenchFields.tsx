@@ -1,7 +1,7 @@
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import type { useBench } from './useBench';
 
 /** Where a source on the bench answers, and what it said last. */
@@ -12,7 +12,7 @@ export function BenchFields({
 }) {
   const source = Object.values(given).at(-1)?.source;
   return (
-    <Plate title="Bench source">
+    <Card title="Bench source">
       <Row first className="gap-3">
         <Field
           label="It answers at"
@@ -26,9 +26,9 @@ export function BenchFields({
           }
           mono
         />
-        {source && <Words as="small">{`Last answer from ${source}.`}</Words>}
+        {source && <Text as="small">{`Last answer from ${source}.`}</Text>}
         {problem && <Notice>{problem}</Notice>}
       </Row>
-    </Plate>
+    </Card>
   );
 }

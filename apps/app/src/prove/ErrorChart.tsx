@@ -5,11 +5,11 @@ import type { InjectionSummary } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { Line, Path, Rect } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';
-import { Axes } from '../scale/Axes';
-import type { Frame } from '../scale/Axes';
-import { useTokens } from '../ui/look';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Axes } from '../drawing/Axes';
+import type { Frame } from '../drawing/Axes';
+import { useTokens } from '../ui/theme';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** The errors of an injection over its range: rising, falling, and how far apart. */
 export function ErrorChart({ point }: { point: OpenPoint }) {
@@ -21,21 +21,21 @@ export function ErrorChart({ point }: { point: OpenPoint }) {
   const summary = injectionSummary(results, high - low);
   const points = summary.points.filter(({ place }) => place === 'controller');
   if (points.length === 0) return null;
-  const most = Math.max(0.1, ...points.map(({ errorPercent }) => Math.abs(errorPercent))) * 1.25;
+  const max = Math.max(0.1, ...points.map(({ errorPercent }) => Math.abs(errorPercent))) * 1.25;
   return (
-    <Plate title="Errors at the controller">
+    <Card title="Errors at the controller">
       <Row first className="gap-1">
         <Axes
           label="Errors over the range, % of span"
           across={{ low: -5, high: 105, unit: '% of range' }}
-          up={{ low: -most, high: most, unit: '% of span' }}
+          up={{ low: -max, high: max, unit: '% of span' }}
           height={200}
         >
           {(frame) => <Places frame={frame} points={points} />}
         </Axes>
         <Said summary={summary} />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -72,12 +72,12 @@ function Places({ frame, points }: { frame: Frame; points: InjectionSummary['poi
 function Said({ summary: { hysteresisPercent, repeatabilityPercent } }: { summary: InjectionSummary }) {
   return (
     <View className="gap-0.5">
-      <Words as="small">▲ rising, ▼ falling, ■ failed</Words>
+      <Text as="small">▲ rising, ▼ falling, ■ failed</Text>
       {hysteresisPercent !== undefined && (
-        <Words as="body">{`Hysteresis ${plain(hysteresisPercent, 2)} % of span`}</Words>
+        <Text as="body">{`Hysteresis ${plain(hysteresisPercent, 2)} % of span`}</Text>
       )}
       {repeatabilityPercent !== undefined && (
-        <Words as="body">{`Repeatability ${plain(repeatabilityPercent, 2)} % of span`}</Words>
+        <Text as="body">{`Repeatability ${plain(repeatabilityPercent, 2)} % of span`}</Text>
       )}
     </View>
   );

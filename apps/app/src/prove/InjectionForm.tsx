@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { chainOf, LEAST_RATIO } from '@keypost/core/scaling';
+import { chainOf, MIN_RATIO } from '@keypost/core/scaling';
 import { injectionChecks, plannedSteps, sourceRatio } from '@keypost/core/proving';
 import { plain } from '@keypost/core/units';
 import { unlessRefused } from '@keypost/core/model';
@@ -8,8 +8,8 @@ import type { Result } from '@keypost/core/model';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution, Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { BenchFields } from './BenchFields';
 import { useBench } from './useBench';
 import type { Given } from './useBench';
@@ -54,11 +54,11 @@ function Injection({
   const [open, setOpen] = useState(undone);
   return (
     <>
-      <Plate title="Inject in place of the sensor" aside={<Words as="mono">{unit}</Words>}>
+      <Card title="Inject in place of the sensor" aside={<Text as="mono">{unit}</Text>}>
         <Row first className="gap-2">
-          <Words as="soft">
+          <Text as="soft">
             Take the sensor off and put the source on its wires. Go up, then down, then beyond.
-          </Words>
+          </Text>
           <Caution>
             What hangs on this value acts on what you inject. Tell the operator, and block what could start or
             trip.
@@ -77,22 +77,22 @@ function Injection({
             onNext={i + 1 < steps.length ? () => setOpen(i + 1) : undefined}
           />
         ))}
-      </Plate>
+      </Card>
       <StoreEntries of={entered} one="reading" many="readings" />
       <BenchFields bench={bench} />
       <InstrumentFields {...fields} problem={problem} />
-      {instrument && <RatioWords ratio={sourceRatio(checks, instrument)} />}
+      {instrument && <RatioText ratio={sourceRatio(checks, instrument)} />}
     </>
   );
 }
 
 /** Whether the source is good enough for the limits. */
-function RatioWords({ ratio }: { ratio: number | undefined }) {
+function RatioText({ ratio }: { ratio: number | undefined }) {
   if (ratio === undefined || !Number.isFinite(ratio)) return null;
-  const good = ratio >= LEAST_RATIO;
+  const good = ratio >= MIN_RATIO;
   return (
-    <Words as={good ? 'small' : 'fail'}>
-      {`The source is ${plain(ratio, 2)} times better than the tightest limit${good ? '.' : `; ${LEAST_RATIO} times is the least that says much.`}`}
-    </Words>
+    <Text as={good ? 'small' : 'fail'}>
+      {`The source is ${plain(ratio, 2)} times better than the tightest limit${good ? '.' : `; ${MIN_RATIO} times is the minimum that says much.`}`}
+    </Text>
   );
 }

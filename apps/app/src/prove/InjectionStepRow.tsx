@@ -1,14 +1,14 @@
 import { textOf } from '@keypost/core/messages';
-import { digitsOf, expectedWords, judgeCheck } from '@keypost/core/proving';
+import { digitsOf, expectedText, judgeCheck } from '@keypost/core/proving';
 import { fixed } from '@keypost/core/units';
 import type { Check, PlannedStep } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Mark } from '../ui/Mark';
-import { Words } from '../ui/Words';
-import { lastWords, YesNo } from './ProofForm';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Text } from '../ui/Text';
+import { lastText, YesNo } from './ProofForm';
 import type { useBench } from './useBench';
 import { valueOf } from './useEntries';
 import type { useEntries } from './useEntries';
@@ -33,7 +33,7 @@ function verdictOf(check: Check, { entered, latest, instrument }: StepParts): Ve
   }
   const last = latest.get(check.key);
   return (
-    last && { pass: last.pass, words: `${last.pass ? 'Passed' : 'Failed'}: ${lastWords(last)}, ${last.by}` }
+    last && { pass: last.pass, words: `${last.pass ? 'Passed' : 'Failed'}: ${lastText(last)}, ${last.by}` }
   );
 }
 
@@ -60,16 +60,16 @@ export function InjectionStepRow(
         onPress={onOpen}
         className={`min-h-[56px] flex-row items-center gap-3 px-4 py-2 active:bg-wash ${open ? 'bg-wash' : ''}`}
       >
-        <Mark kind={mark} size={22} />
-        <Words as="number" className="flex-1">
+        <StatusIcon kind={mark} size={22} />
+        <Text as="number" className="flex-1">
           {amount}
-        </Words>
-        <Words as="small">{textOf(step.words)}</Words>
+        </Text>
+        <Text as="small">{textOf(step.words)}</Text>
       </Pressable>
       {open && (
         <View className="gap-3 bg-wash px-4 pb-4">
           {given && (
-            <Words as="small">{`The source gives ${fixed(given.injected, digitsOf(unit) + 1)} ${unit}; the limits are for that.`}</Words>
+            <Text as="small">{`The source gives ${fixed(given.injected, digitsOf(unit) + 1)} ${unit}; the limits are for that.`}</Text>
           )}
           {checks.map((check, i) => (
             <CheckEntry key={check.key} check={check} verdict={verdicts[i]} entered={parts.entered} />
@@ -105,14 +105,14 @@ function CheckEntry({
   return (
     <View className="gap-1.5">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-        <Words as="strong">{place}</Words>
-        <Words as="mono" className="text-ink" aria-label={`${textOf(label)}, expected`}>
-          {textOf(expectedWords(expected))}
-        </Words>
+        <Text as="strong">{place}</Text>
+        <Text as="mono" className="text-ink" aria-label={`${textOf(label)}, expected`}>
+          {textOf(expectedText(expected))}
+        </Text>
       </View>
       {expected.kind === 'yesno' ? (
         <>
-          <Words as="small">{textOf(check.detail)}</Words>
+          <Text as="small">{textOf(check.detail)}</Text>
           <YesNo
             name={textOf(label)}
             expected={expected}
@@ -137,7 +137,7 @@ function CheckEntry({
           }
         />
       )}
-      {verdict && <Words as={verdict.pass ? 'small' : 'fail'}>{verdict.words}</Words>}
+      {verdict && <Text as={verdict.pass ? 'small' : 'fail'}>{verdict.words}</Text>}
     </View>
   );
 }

@@ -1,10 +1,12 @@
 import { schemaRefusal } from '../data/refusalText';
 import { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
+import { z } from 'zod';
+import { readStored, store } from '../data/stored';
 import { View } from 'react-native';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** What is taken of an instrument that nobody described yet: a meter for volts, a source for anything else. */
 const METER = { name: 'Multimeter', percent: '0.5', fixed: '0.02' };
@@ -16,14 +18,11 @@ const keyOf = (kind: InstrumentKind, unit: string): string =>
   kind === 'meter' ? 'keypost.instrument' : `keypost.source.${unit}`;
 
 type Texts = typeof METER;
+const Kept = z.object({ name: z.string(), percent: z.string(), fixed: z.string() }).partial();
 
 function remembered(kind: InstrumentKind, unit: string): Texts {
   const first = kind === 'meter' ? METER : SOURCE;
-  try {
-    return { ...first, ...(JSON.parse(localStorage.getItem(keyOf(kind, unit)) ?? '{}') as Partial<Texts>) };
-  } catch {
-    return first;
-  }
+  return { ...first, ...(readStored(keyOf(kind, unit), Kept) as Partial<Texts> | undefined) };
 }
 
 /** The instrument in use, remembered on this device; nothing while it is not sound. */
@@ -38,11 +37,7 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
   const change = (patch: Partial<Texts>) => {
     const next = { ...texts, ...patch };
     setTexts(next);
-    try {
-      localStorage.setItem(keyOf(kind, unit), JSON.stringify(next));
-    } catch {
-      // Kept for this visit only.
-    }
+    store(keyOf(kind, unit), next);
   };
   const problem = schemaRefusal(parsed);
   return {
@@ -71,7 +66,7 @@ export function InstrumentFields({
   problem: string | undefined;
 }) {
   return (
-    <Plate title={kind === 'meter' ? 'Instrument' : 'Source'}>
+    <Card title={kind === 'meter' ? 'Instrument' : 'Source'}>
       <Row first className="gap-3">
         <Field label="Name" value={texts.name} onChange={(name) => onChange({ name })} maxLength={40} />
         <View className="flex-row gap-3">
@@ -96,9 +91,9 @@ export function InstrumentFields({
             />
           </View>
         </View>
-        {problem && <Words as="fail">{problem}</Words>}
-        <Words as="small">Limits are widened by this much before a reading fails.</Words>
+        {problem && <Text as="fail">{problem}</Text>}
+        <Text as="small">Limits are widened by this much before a reading fails.</Text>
       </Row>
-    </Plate>
+    </Card>
   );
 }

@@ -1,16 +1,16 @@
 import { textOf } from '@keypost/core/messages';
-import type { Text } from '@keypost/core/messages';
-import { expectedWords, judgeCheck, resultWords } from '@keypost/core/proving';
+import type { Text as Said } from '@keypost/core/messages';
+import { expectedText, judgeCheck, resultValues } from '@keypost/core/proving';
 import { formatVolts, parseIn, plain } from '@keypost/core/units';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Field } from '../ui/Field';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { InstrumentFields, useInstrument } from './InstrumentFields';
 import { StoreEntries } from './StoreEntries';
 import { useEntries, valueOf } from './useEntries';
@@ -35,7 +35,7 @@ export function ProofForm({
   return (
     <>
       {plan.groups.map((group) => (
-        <GroupPlate
+        <GroupCard
           key={group.key}
           group={group}
           entries={entered.entries}
@@ -50,7 +50,7 @@ export function ProofForm({
   );
 }
 
-function GroupPlate({
+function GroupCard({
   group,
   entries,
   latest,
@@ -64,10 +64,10 @@ function GroupPlate({
   onEnter: (key: string, value: string | boolean) => void;
 }) {
   return (
-    <Plate title={textOf(group.title)}>
+    <Card title={textOf(group.title)}>
       {(group.how ?? group.caution) && (
         <Row first className="gap-1.5">
-          {group.how && <Words as="soft">{textOf(group.how)}</Words>}
+          {group.how && <Text as="soft">{textOf(group.how)}</Text>}
           {group.caution && <Caution>{textOf(group.caution)}</Caution>}
         </Row>
       )}
@@ -83,7 +83,7 @@ function GroupPlate({
           />
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 
@@ -110,14 +110,14 @@ function CheckRow({
   return (
     <View className="gap-2">
       <View className="flex-row items-start gap-3">
-        <Mark kind={markOf(outcome?.pass ?? last?.pass)} size={22} />
+        <StatusIcon kind={markOf(outcome?.pass ?? last?.pass)} size={22} />
         <View className="min-w-0 flex-1">
-          <Words as="strong">{textOf(check.label)}</Words>
-          <Words as="small">{textOf(check.detail)}</Words>
+          <Text as="strong">{textOf(check.label)}</Text>
+          <Text as="small">{textOf(check.detail)}</Text>
         </View>
-        <Words as="mono" className="text-ink" aria-label={`${name}, expected`}>
-          {textOf(expectedWords(check.expected))}
-        </Words>
+        <Text as="mono" className="text-ink" aria-label={`${name}, expected`}>
+          {textOf(expectedText(check.expected))}
+        </Text>
       </View>
       {check.expected.kind !== 'yesno' ? (
         <Field
@@ -153,21 +153,21 @@ function Outcome({
 }) {
   if (outcome)
     return (
-      <Words as={outcome.pass ? 'small' : 'fail'}>
+      <Text as={outcome.pass ? 'small' : 'fail'}>
         {`${outcome.pass ? 'Pass' : 'Fail'}: ${textOf(outcome.sentence)}`}
-      </Words>
+      </Text>
     );
   if (!last) return null;
   return (
-    <Words as={last.pass ? 'small' : 'fail'}>
-      {`${last.pass ? 'Passed' : 'Failed'} by ${last.by}: ${lastWords(last)}`}
-    </Words>
+    <Text as={last.pass ? 'small' : 'fail'}>
+      {`${last.pass ? 'Passed' : 'Failed'} by ${last.by}: ${lastText(last)}`}
+    </Text>
   );
 }
 
 /** What was seen when a check was stored last. */
-export function lastWords(result: Result): string {
-  const { measured, expected } = resultWords(result);
+export function lastText(result: Result): string {
+  const { measured, expected } = resultValues(result);
   const { difference, unit } = result;
   if (typeof result.measured === 'boolean' || difference === 0) return textOf(measured);
   const off = Math.abs(difference);
@@ -187,7 +187,7 @@ export function YesNo({
   onChange,
 }: {
   name: string;
-  expected: { yes: Text; no: Text };
+  expected: { yes: Said; no: Said };
   value: boolean | undefined;
   onChange: (value: boolean) => void;
 }) {
@@ -205,9 +205,9 @@ export function YesNo({
             onPress={() => onChange(choice)}
             className={`min-h-[48px] flex-1 items-center justify-center rounded-plate border-fine ${chosen ? 'border-ink bg-ink' : 'border-edge bg-bone'}`}
           >
-            <Words as="strong" className={chosen ? 'text-plate' : ''}>
+            <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {label}
-            </Words>
+            </Text>
           </Pressable>
         );
       })}

@@ -1,10 +1,9 @@
 import { textOf } from '@keypost/core/messages';
 import { latestResults, statesPlan, takesInjection } from '@keypost/core/proving';
 import { useMemo } from 'react';
-import { useRouter } from 'expo-router';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
-import { Button } from '../ui/Button';
+import { ButtonLink } from '../ui/ButtonLink';
 import { Notice } from '../ui/Notice';
 import { ErrorChart } from './ErrorChart';
 import { InjectionForm } from './InjectionForm';
@@ -17,13 +16,10 @@ export function ProveScreen() {
 }
 
 function Prove({ point }: { point: OpenPoint }) {
-  const router = useRouter();
   const plan = useMemo(() => statesPlan(point.analysis), [point.analysis]);
   const latest = latestResults(point.view.content, point.analysis.context.point.id);
   const main = plan.blocked ? (
-    <Notice
-      actions={<Button label="Go to Land" kind="main" onPress={() => router.navigate(point.base as never)} />}
-    >
+    <Notice actions={<ButtonLink label="Go to Land" kind="main" to={point.base} />}>
       {textOf(plan.blocked)}
     </Notice>
   ) : (

@@ -2,8 +2,10 @@ import { textOf } from '@keypost/core/messages';
 import type { PracticeState } from '@keypost/api';
 import { useState } from 'react';
 import useSWR from 'swr';
+import { z } from 'zod';
+import { readStored, store } from '../data/stored';
 import { server } from '../data/server';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 
 /** What a source truly gave at a step. */
 export interface Given {
@@ -13,13 +15,7 @@ export interface Given {
 
 const KEY = 'keypost.bench';
 
-const remembered = (): string => {
-  try {
-    return localStorage.getItem(KEY) ?? '';
-  } catch {
-    return '';
-  }
-};
+const remembered = (): string => readStored(KEY, z.string()) ?? '';
 
 /** Units that a bench source gives. */
 const GIVES = new Set(['mA', 'V', 'mV', 'Ω']);
@@ -36,11 +32,7 @@ export function useBench(unit: string) {
   const link = GIVES.has(unit) ? address : undefined;
   const change = (text: string): void => {
     setTyped(text);
-    try {
-      localStorage.setItem(KEY, text);
-    } catch {
-      // Kept for this visit only.
-    }
+    store(KEY, text);
   };
   const give = async (step: string, value: number): Promise<void> => {
     if (link === undefined) return;

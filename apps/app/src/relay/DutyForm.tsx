@@ -1,11 +1,11 @@
 import { DRY_CONTACT_ID, outputOfType, partTypesOf } from '@keypost/core/catalog';
-import { channelOptions } from '../land/ChannelPlate';
+import { channelOptions } from '../point/channelOptions';
 import type { OpenPoint } from '../point/usePoint';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 type On = 'present' | 'away';
 
@@ -73,11 +73,11 @@ export function DutyForm({
 }) {
   const put = (patch: Partial<Duties>) => onChange({ ...duties, ...patch });
   return (
-    <Plate title="What it is to do">
+    <Card title="What it is to do">
       <Row first className="gap-4">
         <LoadFields point={point} duties={duties} put={put} />
         <TellFields point={point} duties={duties} put={put} />
-        <Choice
+        <RadioGroup
           label="Suppressor at the coil"
           value={duties.suppressor}
           options={[
@@ -89,7 +89,7 @@ export function DutyForm({
         />
         <Field label="Tag of the relay" value={duties.tag} onChange={(tag) => put({ tag })} maxLength={24} />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -109,7 +109,7 @@ function LoadFields({ point, duties: { load }, put }: Fields) {
       {rating && (
         <>
           <Field label="Tag of the load" value={load.tag} onChange={(tag) => change({ tag })} />
-          <Choice<On>
+          <RadioGroup<On>
             label="It runs"
             value={load.on}
             onChange={(on) => change({ on })}
@@ -121,7 +121,7 @@ function LoadFields({ point, duties: { load }, put }: Fields) {
         </>
       )}
       {mains && (
-        <Choice
+        <RadioGroup
           label="Switch"
           value={load.bothLines ? 'both' : 'line'}
           onChange={(value) => change({ bothLines: value === 'both' })}
@@ -145,8 +145,13 @@ function TellFields({ point, duties, put }: Fields) {
   });
   return (
     <>
-      <Choice label="ON lamp" value={duties.lampOn} options={LAMPS} onChange={(lampOn) => put({ lampOn })} />
-      <Choice
+      <RadioGroup
+        label="ON lamp"
+        value={duties.lampOn}
+        options={LAMPS}
+        onChange={(lampOn) => put({ lampOn })}
+      />
+      <RadioGroup
         label="OFF lamp"
         value={duties.lampOff}
         options={LAMPS}
@@ -174,7 +179,7 @@ function StackFields({
 }) {
   return (
     <>
-      <Choice
+      <RadioGroup
         label="Stack light"
         value={stack.common}
         options={[
@@ -186,7 +191,7 @@ function StackFields({
       />
       {stack.common !== 'none' &&
         stack.tiers.map((tier, i) => (
-          <Choice
+          <RadioGroup
             key={i}
             label={`Tier ${i + 1}, from below`}
             value={tier}
@@ -199,7 +204,7 @@ function StackFields({
           />
         ))}
       {stack.common !== 'none' && (
-        <Words as="small">Every tier that is used hangs on one contact of the relay.</Words>
+        <Text as="small">Every tier that is used hangs on one contact of the relay.</Text>
       )}
     </>
   );

@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { refWords } from '@keypost/core/job';
+import { refText } from '@keypost/core/job';
 import type { Contact, RelayPlan, Tried } from '@keypost/core/planning';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -8,10 +8,10 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Caution, Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 const listed = (contacts: readonly Contact[]): string =>
   contacts
@@ -36,20 +36,20 @@ export function PlanPlates({
   const n = plan.poles.length;
   return (
     <View className={`gap-4 ${stale ? 'opacity-50' : ''}`}>
-      <Plate title="Contact plan" aside={<Words as="number">{`${n} ${n === 1 ? 'pole' : 'poles'}`}</Words>}>
+      <Card title="Contact plan" aside={<Text as="number">{`${n} ${n === 1 ? 'pole' : 'poles'}`}</Text>}>
         {plan.poles.map(({ number, rail, no, nc }, i) => (
           <Row key={number} first={i === 0} className="gap-1">
-            <Words as="strong">{`Pole ${number}, common ${number}1 on ${refWords(point.index, rail)}`}</Words>
-            <Words as="body">{`${number}1-${number}4 closes: ${listed(no)}`}</Words>
-            <Words as="body">{`${number}1-${number}2 opens: ${listed(nc)}`}</Words>
+            <Text as="strong">{`Pole ${number}, common ${number}1 on ${refText(point.index, rail)}`}</Text>
+            <Text as="body">{`${number}1-${number}4 closes: ${listed(no)}`}</Text>
+            <Text as="body">{`${number}1-${number}2 opens: ${listed(nc)}`}</Text>
           </Row>
         ))}
         <Row>
-          <Words as="small">
+          <Text as="small">
             {`The coil, ${plan.coilVolts}, is in ${plan.coilInPresent ? 'with' : 'without'} the target.`}
-          </Words>
+          </Text>
         </Row>
-      </Plate>
+      </Card>
       <RelayChoice chosen={chosen} tried={plan.tried} />
       {chosen && <Terminals plan={plan} />}
       {plan.cautions.map((caution) => (
@@ -63,17 +63,17 @@ export function PlanPlates({
 function RelayChoice({ chosen, tried }: { chosen: Tried | undefined; tried: readonly Tried[] }) {
   const others = tried.filter((each) => each !== chosen);
   return (
-    <Plate title="Relay">
+    <Card title="Relay">
       {chosen ? (
         <Row first className="flex-row gap-3">
-          <Mark kind={chosen.status === 'works' ? 'proven' : chosen.status} size={26} />
+          <StatusIcon kind={chosen.status === 'works' ? 'proven' : chosen.status} size={26} />
           <View className="min-w-0 flex-1">
-            <Words as="strong">{chosen.name}</Words>
-            <Words as="small">
+            <Text as="strong">{chosen.name}</Text>
+            <Text as="small">
               {chosen.mendable
                 ? `${textOf(chosen.sentence)} Put it in: the resistor that mends that is worked out then.`
                 : textOf(chosen.sentence)}
-            </Words>
+            </Text>
           </View>
         </Row>
       ) : (
@@ -85,34 +85,34 @@ function RelayChoice({ chosen, tried }: { chosen: Tried | undefined; tried: read
       )}
       {others.map(({ typeId, name, sentence }) => (
         <Row key={typeId}>
-          <Words as="body">{`Not: ${name}`}</Words>
-          <Words as="small">{textOf(sentence)}</Words>
+          <Text as="body">{`Not: ${name}`}</Text>
+          <Text as="small">{textOf(sentence)}</Text>
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 
 function Terminals({ plan }: { plan: RelayPlan }) {
   return (
-    <Plate title="Terminals" aside={<Words as="small">contact, socket</Words>}>
+    <Card title="Terminals" aside={<Text as="small">contact, socket</Text>}>
       {plan.terminals.map(({ name, printed, words, landed }, i) => (
         <Row key={name} first={i === 0} className="flex-row items-center gap-3 py-1.5">
-          <Words as="number" className="w-[36px]">
+          <Text as="number" className="w-[36px]">
             {name}
-          </Words>
-          <Words as="mono" className="w-[32px]">
+          </Text>
+          <Text as="mono" className="w-[32px]">
             {printed ?? ''}
-          </Words>
-          <Words as="small" className="w-[72px]">
+          </Text>
+          <Text as="small" className="w-[72px]">
             {words}
-          </Words>
-          <Words as="body" className={`flex-1 text-right ${landed.length ? '' : 'text-soft'}`}>
+          </Text>
+          <Text as="body" className={`flex-1 text-right ${landed.length ? '' : 'text-soft'}`}>
             {landed.map(textOf).join(', ') || 'free'}
-          </Words>
+          </Text>
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }
 
@@ -131,7 +131,7 @@ function Accept({
   const saver = useSave(point.view);
   const known = useKnown();
   if (!plan.change) return null;
-  const put = () => void saver.save(plan.change!, { then: () => router.navigate(point.base as never) });
+  const put = () => void saver.save(plan.change!, { then: () => router.navigate(point.base) });
   return (
     <View className="gap-3">
       {!known && <WhoAmI />}

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Notice } from '../ui/Notice';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 import { DutyForm, FIRST_DUTIES } from './DutyForm';
 import type { Duties } from './DutyForm';
@@ -34,19 +34,19 @@ function RelayPlanner({ point }: { point: OpenPoint }) {
     <>
       <DutyForm point={point} duties={duties} onChange={setDuties} />
       {!wish.duties.length && (
-        <Words as="soft">Say what the relay is to switch, and the plan stands here.</Words>
+        <Text as="soft">Say what the relay is to switch, and the plan stands here.</Text>
       )}
       {error && <Notice>{refusalText(error)}</Notice>}
       {answer && wish.duties.length > 0 && !error && (
         <PlanPlates point={point} plan={answer} tag={duties.tag} stale={busy} />
       )}
-      {busy && !answer && <Words as="soft">Solving the circuit of each relay …</Words>}
+      {busy && !answer && <Text as="soft">Solving the circuit of each relay …</Text>}
     </>
   );
 }
 
 function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties): RelayWish {
-  const lamp = (volts: Duties['lampOn'], own: string, on: 'present' | 'away'): RelayDuty[] =>
+  const led = (volts: Duties['lampOn'], own: string, on: 'present' | 'away'): RelayDuty[] =>
     volts === 'none'
       ? []
       : [
@@ -74,8 +74,8 @@ function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties
             } as const,
           ]
         : []),
-      ...lamp(lampOn, 'H1', 'present'),
-      ...lamp(lampOff, 'H2', 'away'),
+      ...led(lampOn, 'H1', 'present'),
+      ...led(lampOff, 'H2', 'away'),
       ...(moduleId ? [{ kind: 'input', moduleId, channel: Number(channel), on: 'present' } as const] : []),
       ...(stack.common === 'none'
         ? []

@@ -1,4 +1,4 @@
-import { calibrationSides, calibrationsOf, injectionPoints, standing } from '@keypost/core/scaling';
+import { calibrationSides, calibrationsOf, injectionPoints, effective } from '@keypost/core/scaling';
 import { parseIn, plain } from '@keypost/core/units';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
 import { format } from 'date-fns/format';
@@ -10,12 +10,12 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
-import { Mark } from '../ui/Mark';
+import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
 import { CalibrationVerdict } from './CalibrationVerdict';
 import { FIRST_TEXTS, NOTHING_READ, readRun, SHARES } from './calibrationRun';
@@ -38,7 +38,7 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
   const [side, setSide] = useState<'found' | 'left'>('found');
   const [texts, setTexts] = useState<RunTexts>(FIRST_TEXTS);
   const change = (patch: Partial<RunTexts>): void => setTexts({ ...texts, ...patch });
-  const alarm = standing(point.index, context.device.id, 'alarm')?.value === 'high' ? 'high' : 'low';
+  const alarm = effective(point.index, context.device.id, 'alarm')?.value === 'high' ? 'high' : 'low';
   const limit = parseIn(texts.limit, '%');
   const allowed = limit.ok && limit.value > 0 ? limit.value : 0.5;
   const points = injectionPoints(sides.injects, sides.gives, allowed, SHARES, sides.curved);
@@ -54,7 +54,7 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
   };
   return (
     <>
-      <Choice
+      <RadioGroup
         label="This is how it is"
         value={side}
         onChange={setSide}
@@ -63,9 +63,9 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
           { value: 'left', label: 'as left' },
         ]}
       />
-      <InjectPlate sides={sides} points={points} texts={texts} change={change} alarm={alarm} />
-      <ReferencePlate texts={texts} change={change} unit={sides.injects.unit} />
-      {'problem' in run && run.problem !== '' && <Words as="fail">{run.problem}</Words>}
+      <InjectCard sides={sides} points={points} texts={texts} change={change} alarm={alarm} />
+      <ReferenceCard texts={texts} change={change} unit={sides.injects.unit} />
+      {'problem' in run && run.problem !== '' && <Text as="fail">{run.problem}</Text>}
       {'outcome' in run && (
         <CalibrationVerdict outcome={run.outcome} unit={sides.gives.unit} limit={run.body.limitPercent} />
       )}
@@ -83,7 +83,7 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
   );
 }
 
-function InjectPlate({
+function InjectCard({
   sides: { injects, gives },
   points,
   texts,
@@ -97,18 +97,18 @@ function InjectPlate({
   alarm: 'low' | 'high';
 }) {
   return (
-    <Plate title="Inject and read" aside={<Words as="small">{`${injects.unit} → ${gives.unit}`}</Words>}>
+    <Card title="Inject and read" aside={<Text as="small">{`${injects.unit} → ${gives.unit}`}</Text>}>
       <Row first>
         <Caution>
           The loop is taken over: what hangs on it sees these values. Tell the operator, and block what could
           trip.
         </Caution>
       </Row>
-      {points.map(({ share, inject, wanted, least, most }, i) => (
+      {points.map(({ share, inject, wanted, min, max }, i) => (
         <Row key={share} className="gap-2">
           <View className="flex-row flex-wrap items-baseline justify-between gap-x-2">
-            <Words as="strong">{`${share} %: inject ${plain(inject, 5)} ${injects.unit}`}</Words>
-            <Words as="mono">{`${wanted.toFixed(2)} (${least.toFixed(2)} to ${most.toFixed(2)})`}</Words>
+            <Text as="strong">{`${share} %: inject ${plain(inject, 5)} ${injects.unit}`}</Text>
+            <Text as="mono">{`${wanted.toFixed(2)} (${min.toFixed(2)} to ${max.toFixed(2)})`}</Text>
           </View>
           <View className="flex-row gap-3">
             <Cell
@@ -139,7 +139,7 @@ function InjectPlate({
           mono
         />
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -160,7 +160,7 @@ function Cell(props: {
   );
 }
 
-function ReferencePlate({
+function ReferenceCard({
   texts,
   change,
   unit,
@@ -170,7 +170,7 @@ function ReferencePlate({
   unit: string;
 }) {
   return (
-    <Plate title="Reference and limit">
+    <Card title="Reference and limit">
       <Row first className="gap-3">
         <Field label="Name" value={texts.name} onChange={(name) => change({ name })} maxLength={40} />
         <View className="flex-row flex-wrap gap-3">
@@ -194,7 +194,7 @@ function ReferencePlate({
           ))}
         </View>
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -205,20 +205,20 @@ function Runs({ point }: { point: OpenPoint }) {
     .reverse();
   if (!rows.length) return null;
   return (
-    <Plate title="Stored" aside={<Words as="mono">{String(rows.length)}</Words>}>
+    <Card title="Stored" aside={<Text as="mono">{String(rows.length)}</Text>}>
       {rows.map(({ id, body, by, at }, i) => (
         <Row key={id} first={i === 0} className="flex-row items-center gap-3 py-2">
-          <Mark kind={body.pass ? 'proven' : 'failed'} size={20} />
+          <StatusIcon kind={body.pass ? 'proven' : 'failed'} size={20} />
           <View className="min-w-0 flex-1">
-            <Words as="body">{body.side === 'found' ? 'As found' : 'As left'}</Words>
-            <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.reference.name} · limit ${body.limitPercent} %`}</Words>
+            <Text as="body">{body.side === 'found' ? 'As found' : 'As left'}</Text>
+            <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.reference.name} · limit ${body.limitPercent} %`}</Text>
           </View>
-          <Words
+          <Text
             as="number"
             className={body.pass ? '' : 'text-fail'}
-          >{`${plain(body.worstPercent, 2)} %`}</Words>
+          >{`${plain(body.worstPercent, 2)} %`}</Text>
         </Row>
       ))}
-    </Plate>
+    </Card>
   );
 }

@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { bandWords, budgetAt, countedOf, engineeringOf } from '@keypost/core/scaling';
+import { bandText, budgetAt, countedOf, engineeringOf } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
 import type { BandName, PointChain } from '@keypost/core/scaling';
 import type { Bands } from '@keypost/core/model';
@@ -7,10 +7,10 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';
-import { useTokens } from '../ui/look';
-import { Axes, pathOf, Strip } from './Axes';
-import type { Extent, Frame } from './Axes';
-import { leastShown } from './chainWords';
+import { useTokens } from '../ui/theme';
+import { Axes, pathOf, Strip } from '../drawing/Axes';
+import type { Extent, Frame } from '../drawing/Axes';
+import { minShown } from './chainText';
 import type { ChainMoment } from './useChain';
 
 type Places = readonly (readonly [x: number, y: number])[];
@@ -34,7 +34,7 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
   const room = 0.12 * (bands.overAt - bands.underAt);
   const { unit } = chain.input;
   const across = {
-    low: leastShown(unit, Math.max(bands.lowFault, bands.underAt - room) - room / 2),
+    low: minShown(unit, Math.max(bands.lowFault, bands.underAt - room) - room / 2),
     high: Math.min(bands.highFault, bands.overAt + room) + room / 2,
     unit,
   };
@@ -68,8 +68,7 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
 }
 
 /** A fault in one word, for which a strip has room. */
-const faultWords = (name: BandName, unit: string): string =>
-  textOf(bandWords(name, unit)).replace('wire ', '');
+const faultText = (name: BandName, unit: string): string => textOf(bandText(name, unit)).replace('wire ', '');
 
 /** Where the signal is no measurement, or outside its range. */
 function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; across: Extent }) {
@@ -82,7 +81,7 @@ function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; acro
         from={across.low}
         to={bands.lowFault}
         {...bad}
-        words={faultWords('lowFault', across.unit)}
+        words={faultText('lowFault', across.unit)}
       />
       <Strip frame={frame} from={bands.lowFault} to={bands.underAt} fill={t.line} />
       <Strip frame={frame} from={bands.overAt} to={bands.highFault} fill={t.line} />
@@ -91,7 +90,7 @@ function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; acro
         from={bands.highFault}
         to={across.high}
         {...bad}
-        words={faultWords('highFault', across.unit)}
+        words={faultText('highFault', across.unit)}
       />
     </>
   );

@@ -9,14 +9,14 @@ import { fileName, saveFile } from '../data/saveFile';
 import type { OpenPoint } from '../point/usePoint';
 import { ShareButton } from '../tools/ShareButton';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Download } from '../ui/icons';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
-import { ExecutionPlate } from './ExecutionPlate';
-import { SweepPlate } from './SweepPlate';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { ExecutionCard } from './ExecutionCard';
+import { SweepCard } from './SweepCard';
 import { ChainSubPage } from './ChainSubPage';
 
 const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
@@ -42,27 +42,27 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
   const wish = useMemo(() => codeWish(tag, made), [made, tag]);
   return (
     <>
-      <Choice label="Kind" value={kind} onChange={setKind} options={KINDS} />
-      <TextPlate wish={wish} kind={kind} name={point.view.content.name} />
-      <ExecutionPlate key={kind} wish={wish} kind={kind} />
-      <SweepPlate point={point} />
-      <Plate title="Parameters of a scaling block">
+      <RadioGroup label="Kind" value={kind} onChange={setKind} options={KINDS} />
+      <TextCard wish={wish} kind={kind} name={point.view.content.name} />
+      <ExecutionCard key={kind} wish={wish} kind={kind} />
+      <SweepCard point={point} />
+      <Card title="Parameters of a scaling block">
         {blockParameters(wish).map(({ name, value }, i) => (
           <Row
             key={textOf(name)}
             first={i === 0}
             className="flex-row items-baseline justify-between gap-3 py-2"
           >
-            <Words as="body">{textOf(name)}</Words>
-            <Words as="number">{value}</Words>
+            <Text as="body">{textOf(name)}</Text>
+            <Text as="number">{value}</Text>
           </Row>
         ))}
-      </Plate>
+      </Card>
     </>
   );
 }
 
-function TextPlate({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: string }) {
+function TextCard({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: string }) {
   const { ink } = useTokens();
   const made = useMemo(() => {
     try {
@@ -75,12 +75,12 @@ function TextPlate({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name:
   if (typeof made === 'string') return <Notice>{made}</Notice>;
   const xml = (): string => plcOpenXml(name, [made.fn], new Date().toISOString());
   return (
-    <Plate title="Structured Text" aside={<Words as="small">IEC 61131-3</Words>}>
+    <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
         <ScrollView horizontal accessibilityLabel="Text of the code">
-          <Words as="mono" selectable className="text-[13px] leading-[19px] text-ink">
+          <Text as="mono" selectable className="text-[13px] leading-[19px] text-ink">
             {made.text.trimEnd()}
-          </Words>
+          </Text>
         </ScrollView>
         <View className="flex-row flex-wrap gap-3">
           <ShareButton title={`Scaling of ${wish.tag}`} text={made.text} label="Share" />
@@ -96,6 +96,6 @@ function TextPlate({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name:
           />
         </View>
       </Row>
-    </Plate>
+    </Card>
   );
 }

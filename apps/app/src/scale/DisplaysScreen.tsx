@@ -5,9 +5,9 @@ import type { ToolValues } from '@keypost/core/tools';
 import { format } from 'date-fns/format';
 import { v4 as uuid } from 'uuid';
 import type { OpenPoint } from '../point/usePoint';
-import { ToolPlate } from '../tools/ToolPlate';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { ToolCard } from '../tools/ToolCard';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
 
 /** Two displays: which span of the screen makes it agree with the sensor's own display. */
@@ -42,10 +42,10 @@ function Displays({ point, display }: { point: OpenPoint; display: Display }) {
   };
   return (
     <>
-      <Words as="soft">
+      <Text as="soft">
         {`Read the sensor’s own display and ${display.label} at the same moment, at two flows or levels far apart. With one pair the bottom is taken as right.`}
-      </Words>
-      <ToolPlate point={point} toolId="displays" given={given} keep="It is changed so" more={record} />
+      </Text>
+      <ToolCard point={point} toolId="displays" given={given} keep="It is changed so" more={record} />
       <Done point={point} />
     </>
   );
@@ -58,16 +58,16 @@ function Done({ point }: { point: OpenPoint }) {
     .reverse();
   if (!rows.length) return null;
   return (
-    <Plate title="Changed before">
+    <Card title="Changed before">
       {rows.map(
         ({ id: key, body, by, at }, i) =>
           body.kind === 'displays' && (
             <Row key={key} first={i === 0}>
-              <Words as="body">{`${body.was.low} … ${body.was.high} → ${body.becomes.low} … ${body.becomes.high} ${body.unit}`}</Words>
-              <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.pairs.length} ${body.pairs.length === 1 ? 'pair' : 'pairs'}`}</Words>
+              <Text as="body">{`${body.was.low} … ${body.was.high} → ${body.becomes.low} … ${body.becomes.high} ${body.unit}`}</Text>
+              <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.pairs.length} ${body.pairs.length === 1 ? 'pair' : 'pairs'}`}</Text>
             </Row>
           ),
       )}
-    </Plate>
+    </Card>
   );
 }

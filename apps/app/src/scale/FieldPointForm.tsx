@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 
 const EMPTY = { in: '', out: '', note: '' };
 
@@ -36,7 +36,7 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
     onStore({ kind: 'field', unitIn, unitOut, in: signal.value, out: value.value, note }, onEmpty);
   };
   return (
-    <Plate title="Add a field point">
+    <Card title="Add a field point">
       <Row first className="gap-3">
         <View className="flex-row gap-3">
           {(
@@ -54,7 +54,7 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
                 inputMode="decimal"
                 mono
                 problem={asked && !read.ok ? textOf(read.problem) : undefined}
-                hint={key === 'in' && now !== undefined ? `the chain stands at ${plain(now, 4)}` : undefined}
+                hint={key === 'in' && now !== undefined ? `the chain is at ${plain(now, 4)}` : undefined}
               />
             </View>
           ))}
@@ -68,6 +68,6 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
         />
         <Button label="Add the point" kind="main" disabled={!known} waiting={saver.saving} onPress={store} />
       </Row>
-    </Plate>
+    </Card>
   );
 }

@@ -1,9 +1,9 @@
 import { convert } from '@keypost/core/units';
-import { standing } from '@keypost/core/scaling';
+import { effective } from '@keypost/core/scaling';
 import type { ToolValues } from '@keypost/core/tools';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
-import { ToolPlate } from '../tools/ToolPlate';
+import { ToolCard } from '../tools/ToolCard';
 import { Notice } from '../ui/Notice';
 
 /** Flow: velocity, pulses, cut-off and coil, with the point's own numbers. */
@@ -18,7 +18,7 @@ export function FlowScreen() {
 /** A fact of the name-plate as it was typed, or what stands at the device. */
 function known({ index, analysis }: OpenPoint, key: string, plate = key): string | undefined {
   const { point, device } = analysis.context;
-  return point.plate?.[plate] ?? standing(index, device.id, key)?.value;
+  return point.plate?.[plate] ?? effective(index, device.id, key)?.value;
 }
 
 /** A bare number on a name-plate counts in the fact's own unit. */
@@ -29,7 +29,7 @@ const withFlowUnit = (typed: string | undefined): string | undefined =>
 function counterOf({ analysis }: OpenPoint): Record<string, string> {
   for (const { port } of analysis.context.ports)
     if (port.kind === 'digital' && port.counter)
-      return { most: String(port.counter.maxHertz), least: String(port.counter.minPulse * 1000) };
+      return { max: String(port.counter.maxHertz), min: String(port.counter.minPulse * 1000) };
   return {};
 }
 
@@ -46,8 +46,8 @@ function Flow({ point }: { point: OpenPoint }) {
   const counter = counterOf(point);
   return (
     <>
-      <ToolPlate point={point} toolId="velocity" given={some({ ...flow, size })} />
-      <ToolPlate
+      <ToolCard point={point} toolId="velocity" given={some({ ...flow, size })} />
+      <ToolCard
         point={point}
         toolId="cutoff"
         keep="Require this cut-off"
@@ -57,7 +57,7 @@ function Flow({ point }: { point: OpenPoint }) {
           lowest: withFlowUnit(known(point, 'lowest')),
         })}
       />
-      <ToolPlate
+      <ToolCard
         point={point}
         toolId="pulse"
         keep="Require these pulses"
@@ -68,7 +68,7 @@ function Flow({ point }: { point: OpenPoint }) {
           ...counter,
         })}
       />
-      <ToolPlate point={point} toolId="coil" given={some({ size, ohms: known(point, 'coil') })} />
+      <ToolCard point={point} toolId="coil" given={some({ size, ohms: known(point, 'coil') })} />
     </>
   );
 }

@@ -1,11 +1,11 @@
 import { textOf } from '@keypost/core/messages';
 import {
-  bandWords,
+  bandText,
   calibrationsOf,
   disagreementOf,
-  reactionWords,
+  reactionText,
   scaleStep,
-  scalingWords,
+  scalingText,
 } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import { format } from 'date-fns/format';
@@ -17,11 +17,11 @@ import type { OpenPoint } from '../point/usePoint';
 import { GoTo } from '../ui/GoTo';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
-import { BudgetPlate } from './BudgetPlate';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { ErrorBudgetCard } from './ErrorBudgetCard';
 import { ChainChart } from './ChainChart';
-import { ChainPlate } from './ChainPlate';
+import { SignalChainCard } from './SignalChainCard';
 import { useChain } from './useChain';
 import type { ChainMoment } from './useChain';
 
@@ -45,9 +45,9 @@ function Scale({ point }: { point: OpenPoint }) {
                 to={`${point.base}/edit`}
                 className="min-h-[48px] justify-center rounded-plate border-fine border-ink bg-ink px-4 active:opacity-70"
               >
-                <Words as="strong" className="text-plate">
+                <Text as="strong" className="text-plate">
                   Edit the point
-                </Words>
+                </Text>
               </GoTo>
             }
           >
@@ -72,7 +72,7 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
         <>
           {off && <Notice>{`${textOf(off.sentence)}.`}</Notice>}
           <ChainChart point={point} moment={moment} />
-          <ChainPlate point={point} moment={moment} />
+          <SignalChainCard point={point} moment={moment} />
           <StampSteps
             point={point}
             steps={steps}
@@ -84,9 +84,9 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
       }
       aside={
         <>
-          <MorePlate point={point} moment={moment} />
-          <BudgetPlate point={point} moment={moment} />
-          <NotesPlate point={point} moment={moment} />
+          <MoreCard point={point} moment={moment} />
+          <ErrorBudgetCard point={point} moment={moment} />
+          <NotesCard point={point} moment={moment} />
         </>
       }
       dock={<NextStep point={point} steps={steps} saver={saver} />}
@@ -94,7 +94,7 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
   );
 }
 
-function MorePlate({
+function MoreCard({
   point: { base, analysis, type },
   moment: { made },
 }: {
@@ -106,12 +106,12 @@ function MorePlate({
   const runs = rows.filter(({ body }) => body.kind === 'transmitter').length;
   const isFlow = type.handling?.parameters.some(({ key }) => key === 'cutoff') ?? false;
   return (
-    <Plate title="More">
+    <Card title="More">
       <MoreRow
         first
         to={`${base}/scale/setup`}
         label="Setup of the chain"
-        hint="shapes, converter, bands, screen"
+        hint="shapes, converter, bands, panel screen"
       />
       <MoreRow
         first={false}
@@ -149,26 +149,26 @@ function MorePlate({
           hint="velocity, pulses, cut-off, coil"
         />
       )}
-    </Plate>
+    </Card>
   );
 }
 
 /** What is taken for granted, what the controller does outside the range, and what was sent here from the tools. */
-function NotesPlate({ point, moment: { made } }: { point: OpenPoint; moment: ChainMoment }) {
+function NotesCard({ point, moment: { made } }: { point: OpenPoint; moment: ChainMoment }) {
   const { context } = point.analysis;
   const sent = calibrationsOf(context.index.job, context.point.id).filter(({ body }) => body.kind === 'note');
   const { bands, input } = made.chain;
   return (
-    <Plate title="How it is taken">
+    <Card title="How it is taken">
       <Row first className="gap-2">
-        <Words as="body">{`${textOf(scalingWords(made))}.`}</Words>
-        <Words as="small">
-          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandWords('lowFault', input.unit))}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${textOf(bandWords('highFault', input.unit))}: ${textOf(reactionWords(bands))}.`}
-        </Words>
+        <Text as="body">{`${textOf(scalingText(made))}.`}</Text>
+        <Text as="small">
+          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandText('lowFault', input.unit))}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${textOf(bandText('highFault', input.unit))}: ${textOf(reactionText(bands))}.`}
+        </Text>
         {made.notes.map((note) => (
-          <Words as="small" key={textOf(note)}>
+          <Text as="small" key={textOf(note)}>
             {textOf(note)}
-          </Words>
+          </Text>
         ))}
       </Row>
       {sent.map(
@@ -176,12 +176,12 @@ function NotesPlate({ point, moment: { made } }: { point: OpenPoint; moment: Cha
           body.kind === 'note' && (
             <Row key={id}>
               <View className="gap-0.5">
-                <Words as="strong">{body.title}</Words>
-                <Words as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by}`}</Words>
+                <Text as="strong">{body.title}</Text>
+                <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by}`}</Text>
               </View>
             </Row>
           ),
       )}
-    </Plate>
+    </Card>
   );
 }

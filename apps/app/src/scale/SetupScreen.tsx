@@ -9,7 +9,7 @@ import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
 import { BandFields, ConverterFields, ControllerFields, DisplayFields, SensorFields } from './setupFields';
 import type { SetupTexts } from './setupFields';
@@ -193,7 +193,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
     display: made.scaling.display === undefined && same(DISPLAY_TEXTS),
   });
   const problems = asked && 'problems' in outcome ? outcome.problems : {};
-  const leave = () => router.navigate(`${point.base}/scale` as never);
+  const leave = () => router.navigate(`${point.base}/scale`);
   const store = (scaling: Scaling | null) =>
     void saver.save({ kind: 'setScaling', pointId: row.id, scaling }, { expects: seen, then: leave });
   const fields = {
@@ -211,7 +211,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
       <ControllerFields {...fields} />
       <BandFields {...fields} unit={made.chain.input.unit} />
       <DisplayFields {...fields} />
-      {asked && 'problems' in outcome && <Words as="fail">Some fields above are not right yet.</Words>}
+      {asked && 'problems' in outcome && <Text as="fail">Some fields above are not right yet.</Text>}
       <FormFoot
         view={point.view}
         saver={saver}

@@ -1,9 +1,9 @@
 import type { CalibrationTables } from '@keypost/core/scaling';
 import type { TablePoint } from '@keypost/core/model';
 import { Circle, Path, Rect } from 'react-native-svg';
-import { useTokens } from '../ui/look';
-import { Axes, pathOf } from './Axes';
-import type { Frame } from './Axes';
+import { useTokens } from '../ui/theme';
+import { Axes, pathOf } from '../drawing/Axes';
+import type { Frame } from '../drawing/Axes';
 
 const places = (points: readonly TablePoint[]) =>
   [...points].sort((a, b) => a.in - b.in).map((point) => [point.in, point.out] as const);

@@ -13,10 +13,10 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 import { useChain } from './useChain';
 import { FieldPointForm } from './FieldPointForm';
 import { TablesChart } from './TablesChart';
@@ -53,13 +53,13 @@ function Tables({ point }: { point: OpenPoint }) {
     <>
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <ForcePlate
+      <ForceCard
         tables={tables}
         onChoose={(table) => store({ kind: 'inForce', table, note: '' })}
         known={known}
       />
       <TablesChart tables={tables} units={units} />
-      <BesidePlate
+      <BesideCard
         tables={tables}
         units={units}
         onVoid={(of, reason) => store({ kind: 'void', of, reason })}
@@ -72,7 +72,7 @@ function Tables({ point }: { point: OpenPoint }) {
 
 const FORCE_WORDS = { none: 'none', workshop: 'workshop', field: 'field' } as const;
 
-function ForcePlate({
+function ForceCard({
   tables,
   onChoose,
   known,
@@ -84,9 +84,9 @@ function ForcePlate({
   const { inForce, since, points, workshop, field } = tables;
   const has = { none: true, workshop: workshop !== undefined, field: field.length >= 2 };
   return (
-    <Plate title="In force">
+    <Card title="In force">
       <Row first className="gap-3">
-        <Choice
+        <RadioGroup
           value={inForce}
           onChange={(table) => known && has[table] && onChoose(table)}
           options={(['none', 'workshop', 'field'] as const).map((value) => ({
@@ -101,13 +101,13 @@ function ForcePlate({
           }))}
         />
         {since && (
-          <Words as="small">{`Since ${format(new Date(since.at), 'd MMM yyyy HH:mm')}, ${since.by}`}</Words>
+          <Text as="small">{`Since ${format(new Date(since.at), 'd MMM yyyy HH:mm')}, ${since.by}`}</Text>
         )}
         {points.length >= 2 && (
           <Checked points={points} unit={tables.unitOut ?? ''} unitIn={tables.unitIn ?? ''} />
         )}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -119,15 +119,15 @@ function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit
   return (
     <View className="gap-1">
       {course === 'turns' ? (
-        <Words as="fail">{`It turns round at ${plain(turnsAt!.in)} ${unitIn}: one value stands for several signals. Check that point.`}</Words>
+        <Text as="fail">{`It turns round at ${plain(turnsAt!.in)} ${unitIn}: one value stands for several signals. Check that point.`}</Text>
       ) : (
-        <Words as="body">{`${course === 'rising' ? 'Rising' : 'Falling'} all the way, ${points.length} points.`}</Words>
+        <Text as="body">{`${course === 'rising' ? 'Rising' : 'Falling'} all the way, ${points.length} points.`}</Text>
       )}
-      <Words as="body">{`Largest step ${plain(Math.abs(to.out - from.out), 4)} ${unit}, from ${plain(from.in)} to ${plain(to.in)} ${unitIn}.`}</Words>
+      <Text as="body">{`Largest step ${plain(Math.abs(to.out - from.out), 4)} ${unit}, from ${plain(from.in)} to ${plain(to.in)} ${unitIn}.`}</Text>
       {sag > 0.001 * span && (
-        <Words as="small">{`Between points a smooth curve may lie up to ${plain(sag, 2)} ${unit} off the straight pieces.`}</Words>
+        <Text as="small">{`Between points a smooth curve may lie up to ${plain(sag, 2)} ${unit} off the straight pieces.`}</Text>
       )}
-      <Words as="small">{`Below ${plain(points[0]!.in)} and above ${plain(points.at(-1)!.in)} ${unitIn} the last pieces go on: a guess.`}</Words>
+      <Text as="small">{`Below ${plain(points[0]!.in)} and above ${plain(points.at(-1)!.in)} ${unitIn} the last pieces go on: a guess.`}</Text>
     </View>
   );
 }
@@ -136,7 +136,7 @@ function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit
 const valueAt = (points: readonly TablePoint[], signal: number): number | undefined =>
   unlessRefused(() => tableOf(points).at(signal));
 
-function BesidePlate({
+function BesideCard({
   tables: { workshop, field },
   units: { unitIn, unitOut },
   onVoid,
@@ -149,12 +149,12 @@ function BesidePlate({
   const rows = besideEachOther(workshop?.points ?? [], field, valueAt);
   if (!rows.length) return null;
   return (
-    <Plate title="Side by side" aside={<Words as="small">{`${unitIn}, ${unitOut}`}</Words>}>
+    <Card title="Side by side" aside={<Text as="small">{`${unitIn}, ${unitOut}`}</Text>}>
       <Row first className="flex-row gap-2 py-2">
         {['Signal', 'Workshop ■', 'Field ○', 'Apart'].map((head) => (
-          <Words key={head} as="small" className="flex-1 text-right">
+          <Text key={head} as="small" className="flex-1 text-right">
             {head}
-          </Words>
+          </Text>
         ))}
       </Row>
       {rows.map((row) => {
@@ -181,7 +181,7 @@ function BesidePlate({
           </View>
         );
       })}
-    </Plate>
+    </Card>
   );
 }
 
@@ -210,18 +210,18 @@ function BesideRow({
       onPress={onOpen}
       className="min-h-[48px] flex-row items-center gap-2 px-4 py-2"
     >
-      <Words as="number" className="flex-1 text-right">
+      <Text as="number" className="flex-1 text-right">
         {plain(row.in, 5)}
-      </Words>
-      <Words as={measured ? 'number' : 'mono'} className="flex-1 text-right">
+      </Text>
+      <Text as={measured ? 'number' : 'mono'} className="flex-1 text-right">
         {text(row.workshop)}
-      </Words>
-      <Words as={own ? 'number' : 'mono'} className="flex-1 text-right">
+      </Text>
+      <Text as={own ? 'number' : 'mono'} className="flex-1 text-right">
         {text(row.field)}
-      </Words>
-      <Words as="mono" className="flex-1 text-right">
+      </Text>
+      <Text as="mono" className="flex-1 text-right">
         {text(row.difference)}
-      </Words>
+      </Text>
     </Pressable>
   );
 }
@@ -231,7 +231,7 @@ function TakeBack({ own, onVoid }: { own: FieldPoint; onVoid: (reason: string) =
   const [reason, setReason] = useState('');
   return (
     <View className="gap-3 bg-wash px-4 py-3">
-      <Words as="small">{`${format(new Date(own.at), 'd MMM HH:mm')} · ${own.by}${own.note ? ` · ${own.note}` : ''}`}</Words>
+      <Text as="small">{`${format(new Date(own.at), 'd MMM HH:mm')} · ${own.by}${own.note ? ` · ${own.note}` : ''}`}</Text>
       <Field label="Why does it not count?" value={reason} onChange={setReason} maxLength={200} />
       <Button
         label="Take it back"

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
-import { Words } from '../ui/Words';
-import { grouped } from './chainWords';
+import { useTokens } from '../ui/theme';
+import { Text } from '../ui/Text';
+import { grouped } from './chainText';
 
 /** How far long work is, with a way to stop it. */
 export function Working({ count, all, onStop }: { count: number; all: number; onStop: () => void }) {
@@ -21,7 +21,7 @@ export function Working({ count, all, onStop }: { count: number; all: number; on
         />
       </View>
       <View className="flex-row items-center justify-between">
-        <Words as="mono">{`${grouped(count)} of ${grouped(all)}`}</Words>
+        <Text as="mono">{`${grouped(count)} of ${grouped(all)}`}</Text>
         <Button label="Stop" onPress={onStop} />
       </View>
     </View>

@@ -7,8 +7,8 @@ import { useState } from 'react';
 import type { Saver } from '../data/useSave';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 /** Rows `signal; value`, one a line, as they stand on a workshop's sheet. */
 export function readRows(text: string): { points: TablePoint[] } | { problem: string } {
@@ -56,7 +56,7 @@ export function WorkshopForm({
       );
   };
   return (
-    <Plate title="Workshop table">
+    <Card title="Workshop table">
       <Row first className="gap-3">
         <Field
           label={`Lines of ${unitIn}; ${unitOut}`}
@@ -69,7 +69,7 @@ export function WorkshopForm({
           problem={asked && 'problem' in read ? read.problem : undefined}
           style={{ minHeight: 180, paddingTop: 12 }}
         />
-        {'points' in read && text.trim() !== '' && <Words as="small">{`${read.points.length} points`}</Words>}
+        {'points' in read && text.trim() !== '' && <Text as="small">{`${read.points.length} points`}</Text>}
         <Field label="Sheet or certificate" value={note} onChange={setNote} maxLength={200} />
         <Button
           label="Store the table"
@@ -80,6 +80,6 @@ export function WorkshopForm({
         />
         <Button label="Cancel" onPress={() => setOpen(false)} />
       </Row>
-    </Plate>
+    </Card>
   );
 }

@@ -8,15 +8,15 @@ import { pressureJob } from '../../test/pressureJob';
 import { serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
 import type { OpenPoint } from '../point/usePoint';
-import { BudgetPlate } from './BudgetPlate';
+import { ErrorBudgetCard } from './ErrorBudgetCard';
 import { CalibrationVerdict } from './CalibrationVerdict';
 import { FIRST_TEXTS, readRun } from './calibrationRun';
 import { ChainChart } from './ChainChart';
-import { ChainPlate } from './ChainPlate';
-import { grouped, linkNumber, linkWords } from './chainWords';
-import { ExecutionPlate } from './ExecutionPlate';
-import { SweepPlate } from './SweepPlate';
-import { ticks } from './ticks';
+import { SignalChainCard } from './SignalChainCard';
+import { grouped, linkNumber, linkText } from './chainText';
+import { ExecutionCard } from './ExecutionCard';
+import { SweepCard } from './SweepCard';
+import { ticks } from '../drawing/ticks';
 import { useChain } from './useChain';
 import { readRows } from './WorkshopForm';
 
@@ -34,8 +34,8 @@ function Chain({ open }: { open: OpenPoint }) {
   return (
     <>
       <ChainChart point={open} moment={moment} />
-      <ChainPlate point={open} moment={moment} />
-      <BudgetPlate point={open} moment={moment} />
+      <SignalChainCard point={open} moment={moment} />
+      <ErrorBudgetCard point={open} moment={moment} />
     </>
   );
 }
@@ -110,8 +110,8 @@ describe('numbers', () => {
     expect(grouped(27648)).toBe('27\u202f648');
     expect(grouped(-4864)).toBe('−4\u202f864');
     expect(linkNumber('counts', Infinity, 0)).toBe('beyond');
-    expect(linkWords(made(point())).counts.range).toBe('0 to 27\u202f648');
-    expect(linkWords(made(point())).value).toMatchObject({ label: 'Pressure', range: '0 to 6' });
+    expect(linkText(made(point())).counts.range).toBe('0 to 27\u202f648');
+    expect(linkText(made(point())).value).toMatchObject({ label: 'Pressure', range: '0 to 6' });
   });
 
   test('ticks are round and within', () => {
@@ -177,7 +177,7 @@ describe('calibration', () => {
     if (!('outcome' in done)) throw new Error(done.problem);
     render(<CalibrationVerdict outcome={done.outcome} unit="mA" limit={0.5} />);
     expect(screen.getByText(/Move zero by −0\.200 mA, then span by −0\.100 mA/)).toBeTruthy();
-    expect(screen.getByText(/is the least that says much/)).toBeTruthy();
+    expect(screen.getByText(/is the minimum that says much/)).toBeTruthy();
     expect(screen.getByText(/It is bent/)).toBeTruthy();
     expect(screen.getByText(/goes high \(21\.5 mA\); wanted is low/)).toBeTruthy();
   });
@@ -187,8 +187,8 @@ describe('what runs over every count', () => {
   test('integer code tells its first overflow, with the number that does not fit', async () => {
     const open = point();
     render(
-      <ExecutionPlate
-        wish={{ ...codeWish('PT-1', made(open)), raw: { low: 0, high: 27648, least: 0, most: 32511 } }}
+      <ExecutionCard
+        wish={{ ...codeWish('PT-1', made(open)), raw: { low: 0, high: 27648, min: 0, max: 32511 } }}
         kind="naive16"
       />,
     );
@@ -202,7 +202,7 @@ describe('what runs over every count', () => {
   });
 
   test('the sweep tells steps, errors and what the screen can show', async () => {
-    render(<SweepPlate point={point(scaled({ converter: { formatId: '4000' } }))} />);
+    render(<SweepCard point={point(scaled({ converter: { formatId: '4000' } }))} />);
     fireEvent.click(screen.getByRole('button', { name: /^Go through 4\s096 counts/ }));
     await waitFor(() =>
       expect(screen.getByText(/Largest step from one count to the next: 0\.0015 bar/)).toBeTruthy(),

@@ -4,9 +4,9 @@ import type { BandName } from '@keypost/core/scaling';
 import { elementOf } from '@keypost/core/network';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 import { Button } from '../ui/Button';
 
@@ -96,10 +96,10 @@ export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
       ? ['AA', 'A', 'B', 'C']
       : undefined;
   return (
-    <Plate title="Sensor">
+    <Card title="Sensor">
       <Row first className="gap-3">
         {!classes && (
-          <Choice
+          <RadioGroup
             label="Its signal over the value"
             value={of.texts.sensorShape}
             onChange={(sensorShape) => of.change({ sensorShape })}
@@ -111,7 +111,7 @@ export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
           />
         )}
         {classes ? (
-          <Choice
+          <RadioGroup
             label="Class"
             value={of.texts.sensorClass || (thermocouple ? '2' : 'B')}
             onChange={(sensorClass) => of.change({ sensorClass })}
@@ -135,7 +135,7 @@ export function SensorFields({ point, ...of }: Fields & { point: OpenPoint }) {
           </Side>
         )}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -144,7 +144,7 @@ export function ConverterFields({ isThermocouple, ...of }: Fields & { isThermoco
   const { texts, change } = of;
   const chosen = RAW_FORMATS.find(({ id }) => id === texts.formatId);
   return (
-    <Plate title="Converter">
+    <Card title="Converter">
       <Row first className="gap-3">
         <Select
           label="Raw format"
@@ -163,13 +163,13 @@ export function ConverterFields({ isThermocouple, ...of }: Fields & { isThermoco
               <Typed of={of} name="ownHigh" label="Counts at top" />
             </Side>
             <Side>
-              <Typed of={of} name="ownMin" label="Least counts" />
-              <Typed of={of} name="ownMax" label="Most counts" />
+              <Typed of={of} name="ownMin" label="Minimum counts" />
+              <Typed of={of} name="ownMax" label="Maximum counts" />
             </Side>
           </>
         )}
         {chosen?.kind !== 'unit' && (
-          <Choice
+          <RadioGroup
             label="Live zero"
             value={texts.zero}
             onChange={(zero) => change({ zero })}
@@ -188,7 +188,7 @@ export function ConverterFields({ isThermocouple, ...of }: Fields & { isThermoco
           <Typed of={of} name="filterMs" label="Filter" unit="ms" />
         </Side>
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -196,9 +196,9 @@ export function ConverterFields({ isThermocouple, ...of }: Fields & { isThermoco
 export function ControllerFields(of: Fields) {
   const { texts, change } = of;
   return (
-    <Plate title="Controller">
+    <Card title="Controller">
       <Row first className="gap-3">
-        <Choice
+        <RadioGroup
           label="What it makes of the counts"
           value={texts.controllerShape}
           onChange={(controllerShape) => change({ controllerShape })}
@@ -215,7 +215,7 @@ export function ControllerFields(of: Fields) {
           <Typed of={of} name="controllerMultiplier" label="Times" hint="lines of a rope, a ratio" />
         </Side>
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -225,7 +225,7 @@ const faultLabel = (name: BandName, unit: string): string => (isShort(name, unit
 export function BandFields({ unit, ...of }: Fields & { unit: string }) {
   const { texts, change } = of;
   return (
-    <Plate title="Outside the range">
+    <Card title="Outside the range">
       <Row first className="gap-3">
         {unit === 'mA' && (
           <View className="flex-row flex-wrap gap-2">
@@ -254,7 +254,7 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
           <Typed of={of} name="overAt" label="Over-range above" unit={unit} />
           <Typed of={of} name="highFault" label={faultLabel('highFault', unit)} unit={unit} />
         </Side>
-        <Choice
+        <RadioGroup
           label="When it lasts"
           value={texts.reaction}
           onChange={(reaction) => change({ reaction })}
@@ -269,14 +269,14 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
           {texts.reaction === 'substitute' && <Typed of={of} name="substitute" label="Value in its place" />}
         </Side>
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
 /** The screen that is read. */
 export function DisplayFields(of: Fields) {
   return (
-    <Plate title="Screen">
+    <Card title="Panel screen">
       <Row first className="gap-3">
         <Side>
           <Typed of={of} name="displayLabel" label="Name" words />
@@ -291,6 +291,6 @@ export function DisplayFields(of: Fields) {
           <Typed of={of} name="displayCutoff" label="Cut-off" unit="%" />
         </Side>
       </Row>
-    </Plate>
+    </Card>
   );
 }

@@ -8,9 +8,9 @@ import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { SheetFiles } from './SheetFiles';
 
 /** What was found and left when; what differs between two dates; the steps that put a sheet back. */
@@ -23,7 +23,7 @@ function History({ point }: { point: OpenPoint }) {
   const own = sheets.filter(({ itemId }) => momentsOf(point.index, itemId).length > 0);
   return (
     <>
-      {own.length === 0 && <Words as="soft">Nothing was found or left here yet.</Words>}
+      {own.length === 0 && <Text as="soft">Nothing was found or left here yet.</Text>}
       {own.map((sheet) => (
         <OneHistory key={sheet.itemId} point={point} sheet={sheet} />
       ))}
@@ -44,29 +44,26 @@ function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Shee
   }));
   const differences = differencesBetween(index, sheet.itemId, older, newer);
   return (
-    <Plate title={sheet.tag}>
+    <Card title={sheet.tag}>
       <Row first className="gap-4">
         <Select label="From" value={older} options={options} onChange={setOlder} />
         <Select label="To" value={newer} options={options} onChange={setNewer} />
         <View role="list" aria-label={`What differs at ${sheet.tag}`} className="gap-1.5">
-          <Words as="strong">
+          <Text as="strong">
             {differences.length === 0 ? 'Nothing differs' : `${differences.length} differ`}
-          </Words>
+          </Text>
           {differences.map(({ key, label, before = 'not known', after = 'not known' }) => (
             <View key={key} role="listitem" className="flex-row justify-between gap-3">
-              <Words as="small" className="min-w-0 flex-1 text-ink">
+              <Text as="small" className="min-w-0 flex-1 text-ink">
                 {textOf(label)}
-              </Words>
-              <Words
-                as="mono"
-                className="text-[14px] text-ink"
-              >{`${textOf(before)} → ${textOf(after)}`}</Words>
+              </Text>
+              <Text as="mono" className="text-[14px] text-ink">{`${textOf(before)} → ${textOf(after)}`}</Text>
             </View>
           ))}
         </View>
       </Row>
       <PutBack index={index} sheet={sheet} at={newer} />
-    </Plate>
+    </Card>
   );
 }
 
@@ -84,18 +81,18 @@ function PutBack({ index, sheet, at }: { index: OpenPoint['index']; sheet: Sheet
     );
   return (
     <Row className="gap-2">
-      <Words as="strong">{`Into a new device, in this order, as of ${dayOf(at)}`}</Words>
+      <Text as="strong">{`Into a new device, in this order, as of ${dayOf(at)}`}</Text>
       <View role="list" aria-label="Steps to put it back" className="gap-1.5">
         {steps.map(({ key, label, to, caution }, i) => (
           <View key={key} role="listitem">
             <View className="flex-row gap-3">
-              <Words as="number" className="w-[26px]">
+              <Text as="number" className="w-[26px]">
                 {String(i + 1)}
-              </Words>
-              <Words as="body" className="min-w-0 flex-1">
+              </Text>
+              <Text as="body" className="min-w-0 flex-1">
                 {textOf(label)}
-              </Words>
-              <Words as="number">{textOf(to)}</Words>
+              </Text>
+              <Text as="number">{textOf(to)}</Text>
             </View>
             {caution && <Caution>{textOf(caution)}</Caution>}
           </View>

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { allowedWords, readValue } from '@keypost/core/catalog';
-import { lineWords } from '@keypost/core/setting';
+import { allowedText, readValue } from '@keypost/core/catalog';
+import { lineText } from '@keypost/core/setting';
 import type { SheetLine } from '@keypost/core/setting';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
@@ -15,7 +15,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** What is done at one parameter: what was seen there, what was set, and what is required otherwise, with a reason. */
 export function LineEditor({
@@ -43,7 +43,7 @@ export function LineEditor({
     );
   const follow = () =>
     void saver.save({ kind: 'require', itemId, key: parameter.key, override: null }, { then: onDone });
-  const allowed = allowedWords(parameter, unit);
+  const allowed = allowedText(parameter, unit);
   return (
     <View
       className="gap-3 border-t border-line bg-wash px-4 py-3"
@@ -52,7 +52,7 @@ export function LineEditor({
     >
       {parameter.caution && <Caution>{parameter.caution}</Caution>}
       {allowed !== '' && (
-        <Words as="small">{`Allowed: ${textOf(allowed)}${parameter.factory ? `; factory ${lineWords(line, parameter.factory)}` : ''}`}</Words>
+        <Text as="small">{`Allowed: ${textOf(allowed)}${parameter.factory ? `; factory ${lineText(line, parameter.factory)}` : ''}`}</Text>
       )}
       <Seen line={line} />
       {!known && <WhoAmI />}
@@ -91,7 +91,7 @@ function SetAsRequired({
   if (!required || state === 'done' || parameter.readOnly) return null;
   return (
     <Button
-      label={`Set to ${lineWords(line, required.value)}`}
+      label={`Set to ${lineText(line, required.value)}`}
       kind="main"
       disabled={disabled}
       waiting={waiting}
@@ -110,9 +110,9 @@ function Seen({ line }: { line: SheetLine }) {
       {rows.map(
         ([words, seen]) =>
           seen && (
-            <Words as="small" key={words}>
-              {`${words} ${lineWords(line, seen.value)}${seen.how === 'read' ? ', read from the device' : ''}${seen.at ? ` · ${format(new Date(seen.at), 'd MMM HH:mm')} · ${seen.by}` : ''}`}
-            </Words>
+            <Text as="small" key={words}>
+              {`${words} ${lineText(line, seen.value)}${seen.how === 'read' ? ', read from the device' : ''}${seen.at ? ` · ${format(new Date(seen.at), 'd MMM HH:mm')} · ${seen.by}` : ''}`}
+            </Text>
           ),
       )}
     </>
@@ -168,7 +168,7 @@ function ValueEntry({
   const [problem, setProblem] = useState<string>();
   const { parameter, unit } = line;
   const take = (side: 'found' | 'left') => {
-    const loose = side === 'found' ? { ...parameter, least: undefined, most: undefined } : parameter;
+    const loose = side === 'found' ? { ...parameter, min: undefined, max: undefined } : parameter;
     const read = readValue(loose, text, unit);
     if (read.ok) onEnter(side, read.value);
     else setProblem(textOf(read.problem));

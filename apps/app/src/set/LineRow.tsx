@@ -1,18 +1,18 @@
 import { textOf } from '@keypost/core/messages';
-import { lineWords, presentWords } from '@keypost/core/setting';
+import { lineText, presentText } from '@keypost/core/setting';
 import type { LineState, SheetLine } from '@keypost/core/setting';
-import type { Mark as MarkKind } from '@keypost/core/proving';
+import type { Status as StatusKind } from '@keypost/core/proving';
 import { Pressable, View } from 'react-native';
-import { Mark } from '../ui/Mark';
-import { Words } from '../ui/Words';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Text } from '../ui/Text';
 
-const MARKS: Readonly<Record<LineState, MarkKind>> = {
+const STATUS_ICONS: Readonly<Record<LineState, StatusKind>> = {
   done: 'proven',
   differs: 'failed',
   unknown: 'open',
   free: 'open',
 };
-const STATE_WORDS: Readonly<Record<LineState, string>> = {
+const STATE_TEXT: Readonly<Record<LineState, string>> = {
   done: 'as required',
   differs: 'differs',
   unknown: 'not looked at',
@@ -36,46 +36,46 @@ export function LineRow({
 }) {
   const { parameter, required, present, found, left, state, problem, warning } = line;
   const differs = state === 'differs';
-  const shown = required ? lineWords(line, required.value) : present ? lineWords(line, present.value) : '';
+  const shown = required ? lineText(line, required.value) : present ? lineText(line, present.value) : '';
   return (
     <Pressable
       role="button"
       aria-expanded={open}
-      aria-label={`${parameter.label}: ${shown || 'no value'}, ${STATE_WORDS[state]}`}
+      aria-label={`${parameter.label}: ${shown || 'no value'}, ${STATE_TEXT[state]}`}
       onPress={onPress}
       className={`min-h-[56px] flex-row gap-3 px-4 py-2.5 active:bg-wash ${first ? '' : 'border-t border-line'} ${open ? 'bg-wash' : ''}`}
     >
       <View className="w-[26px] items-center gap-0.5 pt-0.5">
-        {state !== 'free' && <Mark kind={MARKS[state]} size={20} label={STATE_WORDS[state]} />}
-        <Words as="small" className="text-[12px] leading-[14px]">
+        {state !== 'free' && <StatusIcon kind={STATUS_ICONS[state]} size={20} label={STATE_TEXT[state]} />}
+        <Text as="small" className="text-[12px] leading-[14px]">
           {String(place)}
-        </Words>
+        </Text>
       </View>
       <View className="min-w-0 flex-1 gap-0.5">
         <View className="flex-row items-baseline justify-between gap-3">
-          <Words as="strong" className="min-w-0 flex-1">
+          <Text as="strong" className="min-w-0 flex-1">
             {parameter.label}
-          </Words>
-          <Words as="number" className={`max-w-[55%] text-right ${state === 'free' ? 'text-soft' : ''}`}>
+          </Text>
+          <Text as="number" className={`max-w-[55%] text-right ${state === 'free' ? 'text-soft' : ''}`}>
             {shown || '–'}
-          </Words>
+          </Text>
         </View>
         {required && (
-          <Words as="small">{`${required.override ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${textOf(required.from)}`}</Words>
+          <Text as="small">{`${required.override ? 'by hand: ' : required.usual ? 'usual: ' : 'from '}${textOf(required.from)}`}</Text>
         )}
         {problem !== undefined && (
-          <Words as="small" className="font-wordsemi text-wait">
+          <Text as="small" className="font-wordsemi text-wait">
             {textOf(problem)}
-          </Words>
+          </Text>
         )}
-        {differs && <Words as="fail">{`stands at ${presentWords(line)}`}</Words>}
+        {differs && <Text as="fail">{`found ${presentText(line)}`}</Text>}
         {!differs && found && found !== present && (
-          <Words as="small">{`found ${lineWords(line, found.value)}${left ? `, left ${lineWords(line, left.value)}${left.how === 'read' ? ', read back' : ''}` : ''}`}</Words>
+          <Text as="small">{`found ${lineText(line, found.value)}${left ? `, left ${lineText(line, left.value)}${left.how === 'read' ? ', read back' : ''}` : ''}`}</Text>
         )}
         {warning !== undefined && (
-          <Words as="small" className="font-wordsemi text-wait">
+          <Text as="small" className="font-wordsemi text-wait">
             {textOf(warning)}
-          </Words>
+          </Text>
         )}
       </View>
     </Pressable>

@@ -9,7 +9,7 @@ import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** The next value to set, in safe order, always in reach of the thumb. */
 export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Saver }) {
@@ -35,8 +35,8 @@ export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Sa
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
-          <Words as="small" numberOfLines={1}>{`Next at ${sheet.tag}`}</Words>
-          <Words as="strong" numberOfLines={2}>{`${textOf(next.label)}: ${textOf(next.to)}`}</Words>
+          <Text as="small" numberOfLines={1}>{`Next at ${sheet.tag}`}</Text>
+          <Text as="strong" numberOfLines={2}>{`${textOf(next.label)}: ${textOf(next.to)}`}</Text>
         </View>
         <Button label="It is set" kind="main" waiting={saver.saving} onPress={set} />
       </View>

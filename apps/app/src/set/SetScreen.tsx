@@ -6,15 +6,15 @@ import { useSave } from '../data/useSave';
 import { MoreRow } from '../ui/MoreRow';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
-import { Choice } from '../ui/Choice';
-import { Plate } from '../ui/Plate';
-import { Words } from '../ui/Words';
-import { AgreementPlate } from './AgreementPlate';
-import { DevicePlate } from './DevicePlate';
+import { RadioGroup } from '../ui/RadioGroup';
+import { Card } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { AgreementCard } from './AgreementCard';
+import { DeviceCard } from './DeviceCard';
 import { SetDock } from './SetDock';
-import { SheetPlate } from './SheetPlate';
-import type { Arranged } from './SheetPlate';
-import { TeachPlate } from './TeachPlate';
+import { SheetCard } from './SheetCard';
+import type { Arranged } from './SheetCard';
+import { TeachCard } from './TeachCard';
 
 /** Set: the sheets of a point's device and of the ports that it is on. */
 export function SetScreen() {
@@ -33,8 +33,8 @@ function SetPoint({ point }: { point: OpenPoint }) {
       main={
         <>
           <Count sheets={sheets} />
-          <DevicePlate point={point} sheets={sheets} />
-          <Choice
+          <DeviceCard point={point} sheets={sheets} />
+          <RadioGroup
             value={arranged}
             onChange={setArranged}
             options={[
@@ -43,22 +43,22 @@ function SetPoint({ point }: { point: OpenPoint }) {
             ]}
           />
           {shown.map((sheet) => (
-            <SheetPlate key={sheet.itemId} view={point.view} sheet={sheet} arranged={arranged} />
+            <SheetCard key={sheet.itemId} view={point.view} sheet={sheet} arranged={arranged} />
           ))}
         </>
       }
       aside={
         <>
-          <TeachPlate point={point} />
-          <AgreementPlate point={point} />
-          <Plate title="More">
+          <TeachCard point={point} />
+          <AgreementCard point={point} />
+          <Card title="More">
             <MoreRow
               first
               to={`${point.base}/history`}
               label="History, swap and files"
               hint="compare two dates, put a sheet back, CSV and JSON"
             />
-          </Plate>
+          </Card>
         </>
       }
       dock={<SetDock sheets={sheets} saver={saver} />}
@@ -70,8 +70,8 @@ function Count({ sheets }: { sheets: readonly Sheet[] }) {
   const { done, required, differ } = countSet(sheets);
   return (
     <View className="flex-row flex-wrap items-baseline gap-x-3">
-      <Words as="number">{`${done} of ${required} as required`}</Words>
-      {differ > 0 && <Words as="fail">{`${differ} differ`}</Words>}
+      <Text as="number">{`${done} of ${required} as required`}</Text>
+      {differ > 0 && <Text as="fail">{`${differ} differ`}</Text>}
     </View>
   );
 }

@@ -13,8 +13,8 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
-import { Words } from '../ui/Words';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
 
 type Taken = { readonly change?: Change; readonly count: number } | { readonly lines: readonly string[] };
 
@@ -42,7 +42,7 @@ export function SheetFiles({
     if (text !== undefined) setTaken(read(text, sheets));
   };
   return (
-    <Plate title="Take it away and bring it back">
+    <Card title="Take it away and bring it back">
       <Row first className="gap-3">
         <View className="flex-row gap-3">
           <Button label="Save as CSV" grow onPress={() => out('csv', writeSheetCsv(sheets))} />
@@ -56,9 +56,9 @@ export function SheetFiles({
         )}
         {taken && 'count' in taken && (
           <View className="gap-3" role="group" aria-label="Values read">
-            <Words as="strong">
+            <Text as="strong">
               {taken.change ? `${taken.count} values are new` : 'The sheet says what is known already.'}
-            </Words>
+            </Text>
             {!known && <WhoAmI />}
             <SaveNotice saver={saver} />
             {taken.change && (
@@ -73,7 +73,7 @@ export function SheetFiles({
           </View>
         )}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 

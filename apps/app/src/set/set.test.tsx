@@ -8,10 +8,10 @@ import { answer, reply, sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
 import { NamePlate } from '../fit/NamePlate';
 import { sheetsOf } from '@keypost/core/setting';
-import { AgreementPlate } from './AgreementPlate';
-import { DevicePlate } from './DevicePlate';
+import { AgreementCard } from './AgreementCard';
+import { DeviceCard } from './DeviceCard';
 import { SheetFiles } from './SheetFiles';
-import { SheetPlate } from './SheetPlate';
+import { SheetCard } from './SheetCard';
 
 const ACTOR = { by: 'TT', at: '2026-01-01T00:00:00.000Z' };
 const changed = (job: JobContent, ...changes: Change[]): JobContent =>
@@ -50,7 +50,7 @@ const meter = (...more: Change[]): JobContent =>
 
 const sheet = (job: JobContent) => sheetsOf(openPoint(job, 'ft').index, 'ft')[0]!;
 const plate = (job: JobContent) =>
-  render(<SheetPlate view={openPoint(job, 'ft').view} sheet={sheet(job)} arranged="differences" />);
+  render(<SheetCard view={openPoint(job, 'ft').view} sheet={sheet(job)} arranged="differences" />);
 
 beforeEach(() => {
   serverStores();
@@ -68,7 +68,7 @@ describe('a sheet', () => {
     ]);
     expect(list.getByText('from name-plate: pipe size 80 mm')).toBeTruthy();
     // It stands at ten of the unit that it shows now, not of the one that is required.
-    expect(list.getByText('stands at 10 l/s')).toBeTruthy();
+    expect(list.getByText('found 10 l/s')).toBeTruthy();
   });
 
   test('a line is set as required, or what it shows is taken in any unit', async () => {
@@ -129,13 +129,13 @@ test('the name-plate tells what a fact changes before it is stored', async () =>
 });
 
 test('what must agree: the input that stands on volts is named', () => {
-  render(<AgreementPlate point={openPoint(meter(entry('found', { 'A0.switch': 'V' }, 'ai')), 'ft')} />);
-  expect(screen.getByText(/FT-1 gives 4-20 mA, but AI 1 stands at V/)).toBeTruthy();
+  render(<AgreementCard point={openPoint(meter(entry('found', { 'A0.switch': 'V' }, 'ai')), 'ft')} />);
+  expect(screen.getByText(/FT-1 gives 4-20 mA, but AI 1 is set to V/)).toBeTruthy();
 });
 
 test('a part that no way leads to is not spoken to', () => {
   const point = openPoint(meter(), 'ft');
-  render(<DevicePlate point={point} sheets={sheetsOf(point.index, 'ft')} />);
+  render(<DeviceCard point={point} sheets={sheetsOf(point.index, 'ft')} />);
   expect(screen.queryByRole('button', { name: /^Read/ })).toBeNull();
 });
 
@@ -176,7 +176,7 @@ describe('a device that can be spoken to', () => {
       },
     };
     const point = openPoint(meter(line, entry('found', { size: '50' })), 'ft');
-    render(<DevicePlate point={point} sheets={[sheet(point.view.content)]} />);
+    render(<DeviceCard point={point} sheets={[sheet(point.view.content)]} />);
   };
 
   test('goes away in the middle: what was not read back is not claimed, and it can go on', async () => {
@@ -194,8 +194,8 @@ describe('a device that can be spoken to', () => {
       );
     });
     reachable();
-    fireEvent.click(screen.getByRole('button', { name: /^Send \d+ values$/ }));
-    await waitFor(() => expect(screen.getByText(/^1 of \d+ sent and read back\.$/)).toBeTruthy());
+    fireEvent.click(screen.getByRole('button', { name: /^Write \d+ values$/ }));
+    await waitFor(() => expect(screen.getByText(/^1 of \d+ written and read back\.$/)).toBeTruthy());
     expect(screen.getByText(/No device answers on port 1\./)).toBeTruthy();
     expect(writes).toBe(2);
     expect(screen.getByRole('button', { name: /^Go on, \d+ left$/ })).toBeTruthy();
@@ -215,7 +215,7 @@ describe('a device that can be spoken to', () => {
       );
     });
     reachable();
-    fireEvent.click(screen.getByRole('button', { name: /^Send \d+ values$/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^Write \d+ values$/ }));
     await waitFor(() => expect(screen.getByText('Pipe size: above limit')).toBeTruthy());
   });
 

@@ -7,7 +7,7 @@ import { mutate } from 'swr';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
 import { useSettings } from '../data/settings';
-import { asProblem } from '../data/useSave';
+import { asProblem } from '../data/asProblem';
 
 /** What happens between the server and a device: reading it, sending it what differs. */
 export interface DeviceTalk {
@@ -74,7 +74,7 @@ export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
     const rest = steps.length - done;
     setState({
       sent: { done, all: steps.length },
-      lines: [`${done} of ${steps.length} sent and read back.`, ...lines],
+      lines: [`${done} of ${steps.length} written and read back.`, ...lines],
       stopped: rest > 0 && (away || stopping.current),
     });
   };

@@ -1,3 +1,4 @@
+import type { Href } from 'expo-router';
 import { textOf } from '@keypost/core/messages';
 import { analyse } from '@keypost/core/analysis';
 import { chainOf } from '@keypost/core/scaling';
@@ -14,9 +15,9 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { GoTo } from '../ui/GoTo';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 /** What is done to a point when a result is sent to it: what fits it is set, and the result stays there as a note. */
 export function sendChanges(
@@ -58,11 +59,9 @@ export function SendToPoint({
   const [chosen, setChosen] = useState<string>();
   const jobId = chosen ?? jobs.data?.[0]?.id;
   return (
-    <Plate title="Send it to a point">
+    <Card title="Send it to a point">
       <Row first className="gap-3">
-        {jobs.data?.length === 0 && (
-          <Words as="soft">There is no job yet. Begin one on the first page.</Words>
-        )}
+        {jobs.data?.length === 0 && <Text as="soft">There is no job yet. Begin one on the first page.</Text>}
         {jobs.data && jobs.data.length > 0 && (
           <Select
             label="Job"
@@ -73,7 +72,7 @@ export function SendToPoint({
         )}
         {jobId && <ToPoint key={jobId} jobId={jobId} tool={tool} values={values} result={result} />}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -92,15 +91,15 @@ function ToPoint({
   const saver = useSave(job.data);
   const known = useKnown();
   const [chosen, setChosen] = useState<string>();
-  const [done, setDone] = useState<{ tag: string; to: string }>();
+  const [done, setDone] = useState<{ tag: string; to: Href }>();
   const points = job.data?.content.points ?? [];
   const point = points.find(({ id }) => id === chosen) ?? points[0];
-  if (!point) return <Words as="soft">{job.data ? 'This job has no point yet.' : 'Reading the job…'}</Words>;
+  if (!point) return <Text as="soft">{job.data ? 'This job has no point yet.' : 'Reading the job…'}</Text>;
   const send = () => {
     const index = new JobIndex(job.data!.content);
     // Where there is no chain to see it at, the point's log has it.
     const page = chainOf(analyse(index, point.id)) ? 'scale' : 'log';
-    const to = `/job/${jobId}/point/${point.id}/${page}`;
+    const to = `/job/${jobId}/point/${point.id}/${page}` as const;
     const changes = sendChanges(tool, values, result, index, point.id);
     void saver.save({ kind: 'batch', changes }, { then: () => setDone({ tag: point.tag, to }) });
   };
@@ -123,7 +122,7 @@ function ToPoint({
       />
       {done && (
         <GoTo label={`Open ${done.tag}`} to={done.to} className="min-h-[48px] justify-center">
-          <Words as="strong" className="text-accent underline">{`It is at ${done.tag}. Open it`}</Words>
+          <Text as="strong" className="text-accent underline">{`It is at ${done.tag}. Open it`}</Text>
         </GoTo>
       )}
     </View>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Share2 } from '../ui/icons';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/look';
-import { Words } from '../ui/Words';
+import { useTokens } from '../ui/theme';
+import { Text } from '../ui/Text';
 import { shareText } from './shareText';
 import type { Shared } from './shareText';
 
@@ -32,14 +32,14 @@ export function ShareButton({
         onPress={() => void shareText(title, text).then(setCame)}
       />
       {came && SAID[came] !== '' && (
-        <Words as="small" role="status">
+        <Text as="small" role="status">
           {SAID[came]}
-        </Words>
+        </Text>
       )}
       {came === 'neither' && (
-        <Words as="mono" selectable>
+        <Text as="mono" selectable>
           {text}
-        </Words>
+        </Text>
       )}
     </>
   );

@@ -2,14 +2,14 @@ import { textOf } from '@keypost/core/messages';
 import type { ToolField } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
 import { Select } from '../ui/Select';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import type { ToolInUse } from './useTool';
 
 /** More choices than this go into a list that opens. */
-const MOST_IN_SIGHT = 4;
+const MAX_IN_SIGHT = 4;
 
 /** What a tool asks. */
 export function ToolFields({ use }: { use: ToolInUse }) {
@@ -29,7 +29,7 @@ function OneField({ field, use }: { field: ToolField; use: ToolInUse }) {
   const problem = use.problems.find(({ path }) => path === key)?.message;
   const change = (next: string): void => use.change(key, next);
   if (kind === 'choice')
-    return choices.length > MOST_IN_SIGHT ? (
+    return choices.length > MAX_IN_SIGHT ? (
       <Select
         label={textOf(label)}
         value={value}
@@ -39,7 +39,7 @@ function OneField({ field, use }: { field: ToolField; use: ToolInUse }) {
         hint={textOf(hint)}
       />
     ) : (
-      <Choice
+      <RadioGroup
         label={textOf(label)}
         value={value}
         options={choices}
@@ -87,7 +87,7 @@ function Pairs({
     put(rows.map((row, i) => (i === at ? (side === 0 ? [text, row[1]] : [row[0], text]) : row)));
   return (
     <View className="gap-2" role="group" aria-label={label}>
-      <Words as="strong">{label}</Words>
+      <Text as="strong">{label}</Text>
       {rows.map(([first, second], i) => (
         <View key={i} className="flex-row gap-2">
           {([first, second] as const).map((text, side) => (
@@ -104,7 +104,7 @@ function Pairs({
           ))}
         </View>
       ))}
-      {problem && <Words as="fail">{problem}</Words>}
+      {problem && <Text as="fail">{problem}</Text>}
       <View className="flex-row gap-3">
         <Button label="Another pair" onPress={() => put([...rows, ['', '']])} />
         {rows.length > 1 && <Button label="Take the last off" onPress={() => put(rows.slice(0, -1))} />}

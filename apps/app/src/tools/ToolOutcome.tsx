@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { ToolResult } from '@keypost/core/tools';
 import { View } from 'react-native';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 
 const TONE = { good: 'text-pass', bad: 'text-fail' } as const;
 
@@ -11,34 +11,34 @@ export function ToolOutcome({ result }: { result: ToolResult | undefined }) {
     <View role="status" aria-label="Result" className="gap-2 rounded-plate bg-ink px-4 py-3">
       {result ? (
         <>
-          <Words as="number" className="text-[23px] leading-[29px] text-plate">
+          <Text as="number" className="text-[23px] leading-[29px] text-plate">
             {textOf(result.title)}
-          </Words>
+          </Text>
           {result.lines.map(({ label, value, tone }) => (
             <View
               key={textOf(label)}
               className="flex-row flex-wrap items-baseline justify-between gap-x-3 border-t border-soft pt-1.5"
             >
-              <Words as="small" className="text-plate">
+              <Text as="small" className="text-plate">
                 {textOf(label)}
-              </Words>
-              <Words as="number" className="text-right text-[16px] text-plate">
+              </Text>
+              <Text as="number" className="text-right text-[16px] text-plate">
                 {tone === 'bad' ? `! ${textOf(value)}` : textOf(value)}
-              </Words>
+              </Text>
             </View>
           ))}
           {result.words.map(({ text, tone }) => (
             <View key={textOf(text)} className={tone ? 'rounded-md bg-plate px-2 py-1' : ''}>
-              <Words as="small" className={tone ? `font-wordsemi ${TONE[tone]}` : 'text-plate'}>
+              <Text as="small" className={tone ? `font-wordsemi ${TONE[tone]}` : 'text-plate'}>
                 {textOf(text)}
-              </Words>
+              </Text>
             </View>
           ))}
         </>
       ) : (
-        <Words as="strong" className="text-plate">
+        <Text as="strong" className="text-plate">
           Something above is not right yet.
-        </Words>
+        </Text>
       )}
     </View>
   );

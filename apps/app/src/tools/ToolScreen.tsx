@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { NotFoundScreen } from '../ui/NotFoundScreen';
 import { PageHead, Screen } from '../ui/Screen';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { SendToPoint } from './SendToPoint';
 import { ShareButton } from './ShareButton';
 import { ToolFields } from './ToolFields';
@@ -32,14 +32,14 @@ function InUse({ tool }: { tool: Tool }) {
       dock={
         result && (
           <View className="border-t-[1.5px] border-edge bg-plate px-4 py-3">
-            <Words as="number" className="text-center">
+            <Text as="number" className="text-center">
               {textOf(result.title)}
-            </Words>
+            </Text>
           </View>
         )
       }
     >
-      <Words as="soft">{textOf(tool.hint)}</Words>
+      <Text as="soft">{textOf(tool.hint)}</Text>
       <ToolOutcome result={result} />
       <ToolFields use={use} />
       <View className="gap-3">

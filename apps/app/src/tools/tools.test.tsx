@@ -10,7 +10,7 @@ import { sendChanges } from './SendToPoint';
 import { shareText } from './shareText';
 import { ToolFields } from './ToolFields';
 import { ToolOutcome } from './ToolOutcome';
-import { ToolPlate } from './ToolPlate';
+import { ToolCard } from './ToolCard';
 import { useTool } from './useTool';
 
 jest.mock('expo-router', () => ({
@@ -123,7 +123,7 @@ describe('a result', () => {
   });
 
   test('on a point’s own page is kept there with one press', async () => {
-    render(<ToolPlate point={openPoint()} toolId="velocity" given={{ full: '10', size: '50' }} />);
+    render(<ToolCard point={openPoint()} toolId="velocity" given={{ full: '10', size: '50' }} />);
     expect(localStorage.getItem('keypost.tool.velocity')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Keep it at the point' }));
     await waitFor(() => expect(screen.getByText('Kept at the point.')).toBeTruthy());

@@ -3,18 +3,21 @@ import { JobProblem } from '@keypost/core/model';
 import type { Problem } from '@keypost/core/model';
 import type { Tool, ToolField, ToolResult, ToolValues } from '@keypost/core/tools';
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
+import { readStored, store } from '../data/stored';
+
+const Kept = z.record(z.string(), z.unknown());
 
 const keyOf = (tool: Tool): string => `keypost.tool.${tool.id}`;
 
 /** What was last typed into a tool on this device; its own first values where it was never used. */
 function remembered(tool: Tool): ToolValues {
-  try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(tool)) ?? '{}') as Record<string, unknown>;
-    const known = tool.fields.filter(({ key }) => typeof kept[key] === 'string');
-    return { ...tool.first, ...Object.fromEntries(known.map(({ key }) => [key, kept[key] as string])) };
-  } catch {
-    return tool.first;
-  }
+  const kept = readStored(keyOf(tool), Kept) ?? {};
+  const known = tool.fields.flatMap(({ key }) => {
+    const text = kept[key];
+    return typeof text === 'string' ? [[key, text] as const] : [];
+  });
+  return { ...tool.first, ...Object.fromEntries(known) };
 }
 
 /** A tool in use. */
@@ -38,11 +41,7 @@ export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
   const put = (next: ToolValues): void => {
     setValues(next);
     if (given) return;
-    try {
-      localStorage.setItem(keyOf(tool), JSON.stringify(next));
-    } catch {
-      // Kept for this visit only.
-    }
+    store(keyOf(tool), next);
   };
   const worked = useMemo(() => attempt(tool, values), [tool, values]);
   return {

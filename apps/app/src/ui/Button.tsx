@@ -1,14 +1,18 @@
 import type { ReactNode } from 'react';
 import { ActivityIndicator, Pressable } from 'react-native';
-import { useTokens } from './look';
-import { Words } from './Words';
+import { useTokens } from './theme';
+import { Text } from './Text';
 
-const KINDS = {
+/** Classes of box and text by the kind of a button. */
+export const BUTTON_KINDS = {
   main: { box: 'bg-ink border-ink', text: 'text-plate' },
   plain: { box: 'bg-plate border-edge', text: 'text-ink' },
   danger: { box: 'bg-plate border-fail', text: 'text-fail' },
   bare: { box: 'bg-transparent border-transparent -mr-4', text: 'text-accent' },
 } as const;
+
+export const BUTTON_BOX =
+  'min-h-[48px] flex-row items-center justify-center gap-2 rounded-plate border-fine px-4 py-2 active:opacity-70';
 
 /** A button of at least 48 high. Shows that it waits; cannot be pressed twice meanwhile. */
 export function Button({
@@ -22,14 +26,14 @@ export function Button({
 }: {
   label: string;
   onPress: () => void;
-  kind?: keyof typeof KINDS;
+  kind?: keyof typeof BUTTON_KINDS;
   waiting?: boolean;
   disabled?: boolean;
   icon?: ReactNode;
   grow?: boolean;
 }) {
   const tokens = useTokens();
-  const { box, text } = KINDS[kind];
+  const { box, text } = BUTTON_KINDS[kind];
   return (
     <Pressable
       role="button"
@@ -37,16 +41,16 @@ export function Button({
       aria-disabled={disabled || waiting}
       disabled={disabled || waiting}
       onPress={onPress}
-      className={`min-h-[48px] flex-row items-center justify-center gap-2 rounded-plate border-fine px-4 py-2 active:opacity-70 ${box} ${disabled ? 'opacity-40' : ''} ${grow ? 'flex-1' : ''}`}
+      className={`${BUTTON_BOX} ${box} ${disabled ? 'opacity-40' : ''} ${grow ? 'flex-1' : ''}`}
     >
       {waiting ? (
         <ActivityIndicator size="small" color={kind === 'main' ? tokens.plate : tokens.ink} />
       ) : (
         icon
       )}
-      <Words as="strong" className={`text-center ${text}`}>
+      <Text as="strong" className={`text-center ${text}`}>
         {label}
-      </Words>
+      </Text>
     </Pressable>
   );
 }

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { OptionTile } from './OptionTile';
-import { Words } from './Words';
+import { Text } from './Text';
 
 /** Some of a few, at least one, all in sight. */
 export function Chips<T extends string>({
@@ -20,7 +20,7 @@ export function Chips<T extends string>({
   };
   return (
     <View className="gap-1.5" role="group" aria-label={label}>
-      <Words as="strong">{label}</Words>
+      <Text as="strong">{label}</Text>
       <View className="flex-row flex-wrap gap-2">
         {options.map(({ value, label: name }) => (
           <OptionTile

@@ -1,8 +1,8 @@
 import { useId } from 'react';
 import { TextInput, View } from 'react-native';
 import type { TextInputProps } from 'react-native';
-import { useTokens } from './look';
-import { Words } from './Words';
+import { useTokens } from './theme';
+import { Text } from './Text';
 
 /** A text or number to type, with its unit beside it and what is wrong with it below. */
 export function Field({
@@ -30,7 +30,7 @@ export function Field({
   const { soft } = useTokens();
   return (
     <View className="gap-1.5">
-      {!bare && <Words as="strong">{label}</Words>}
+      {!bare && <Text as="strong">{label}</Text>}
       <View
         className={`min-h-[48px] flex-row items-center rounded-plate border-fine bg-plate ${problem ? 'border-fail' : 'border-edge'}`}
       >
@@ -47,17 +47,17 @@ export function Field({
           className={`min-h-[48px] min-w-0 flex-1 px-4 text-[18px] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
         />
         {unit !== undefined && unit !== '' && (
-          <Words as="mono" className="pr-4">
+          <Text as="mono" className="pr-4">
             {unit}
-          </Words>
+          </Text>
         )}
       </View>
       {problem ? (
-        <Words as="fail" nativeID={`${id}-problem`}>
+        <Text as="fail" nativeID={`${id}-problem`}>
           {problem}
-        </Words>
+        </Text>
       ) : (
-        hint && <Words as="small">{hint}</Words>
+        hint && <Text as="small">{hint}</Text>
       )}
     </View>
   );

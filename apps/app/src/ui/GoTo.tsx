@@ -1,4 +1,5 @@
 import { Link } from 'expo-router';
+import type { Href } from 'expo-router';
 import { Pressable } from 'react-native';
 import type { PressableProps } from 'react-native';
 import type { ReactNode } from 'react';
@@ -11,8 +12,8 @@ export function GoTo({
   className,
   children,
   ...rest
-}: Omit<PressableProps, 'children' | 'onPress' | 'role'> & {
-  to: string;
+}: Omit<PressableProps, 'children' | 'onPress'> & {
+  to: Href;
   label: string;
   /** Whether it leads to where one is. */
   here?: boolean;
@@ -20,7 +21,7 @@ export function GoTo({
   children: ReactNode;
 }) {
   return (
-    <Link href={to as never} asChild>
+    <Link href={to} asChild>
       <Pressable {...rest} aria-label={label} aria-current={here ? 'page' : undefined} className={className}>
         {children}
       </Pressable>

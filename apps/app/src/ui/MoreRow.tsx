@@ -1,8 +1,9 @@
+import type { Href } from 'expo-router';
 import { View } from 'react-native';
 import { GoTo } from './GoTo';
 import { ChevronRight } from './icons';
-import { useTokens } from './look';
-import { Words } from './Words';
+import { useTokens } from './theme';
+import { Text } from './Text';
 
 /** A way to a further page, with what stands there now. */
 export function MoreRow({
@@ -12,7 +13,7 @@ export function MoreRow({
   loud = false,
   first,
 }: {
-  to: string;
+  to: Href;
   label: string;
   hint: string;
   loud?: boolean;
@@ -26,10 +27,10 @@ export function MoreRow({
       className={`min-h-[56px] flex-row items-center gap-3 px-4 py-1.5 active:bg-wash ${first ? '' : 'border-t border-line'}`}
     >
       <View className="min-w-0 flex-1">
-        <Words as="strong">{label}</Words>
-        <Words as="small" className={loud ? 'font-wordsemi text-wait' : ''} numberOfLines={2}>
+        <Text as="strong">{label}</Text>
+        <Text as="small" className={loud ? 'font-wordsemi text-wait' : ''} numberOfLines={2}>
           {hint}
-        </Words>
+        </Text>
       </View>
       <ChevronRight size={22} color={soft} />
     </GoTo>

@@ -1,24 +1,24 @@
 import { View } from 'react-native';
 import { GoTo } from './GoTo';
 import { PageHead, Screen } from './Screen';
-import { Words } from './Words';
+import { Text } from './Text';
 
 /** For an address that leads nowhere. */
 export function NotFoundScreen() {
   return (
     <Screen narrow head={<PageHead title="Nothing here" />}>
-      <Words as="body">
+      <Text as="body">
         No page has this address. It may have been mistyped, or what it showed was removed.
-      </Words>
+      </Text>
       <View className="flex-row">
         <GoTo
           label="To the jobs"
           to="/"
           className="min-h-[48px] justify-center rounded-plate border-fine border-ink bg-ink px-4 active:opacity-70"
         >
-          <Words as="strong" className="text-plate">
+          <Text as="strong" className="text-plate">
             To the jobs
-          </Words>
+          </Text>
         </GoTo>
       </View>
     </Screen>

@@ -1,5 +1,5 @@
 import { Pressable } from 'react-native';
-import { Words } from './Words';
+import { Text } from './Text';
 
 /** One of the options that stand in sight: of which one is taken (`radio`), or some (`checkbox`). */
 export function OptionTile({
@@ -23,13 +23,13 @@ export function OptionTile({
       onPress={onPress}
       className={`min-h-[48px] justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-edge bg-plate'}`}
     >
-      <Words as="strong" className={isOn ? 'text-plate' : ''}>
+      <Text as="strong" className={isOn ? 'text-plate' : ''}>
         {label}
-      </Words>
+      </Text>
       {hint && (
-        <Words as="small" className={isOn ? 'text-plate opacity-80' : ''}>
+        <Text as="small" className={isOn ? 'text-plate opacity-80' : ''}>
           {hint}
-        </Words>
+        </Text>
       )}
     </Pressable>
   );

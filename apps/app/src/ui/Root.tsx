@@ -6,7 +6,7 @@ import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hy
 import { useFonts } from 'expo-font';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
-import { LookProvider } from './look';
+import { ThemeProvider } from './theme';
 
 /** What every screen stands in: fonts, look, and how data is read. */
 export function Root({ children }: { children: ReactNode }) {
@@ -26,7 +26,7 @@ export function Root({ children }: { children: ReactNode }) {
         keepPreviousData: true,
       }}
     >
-      <LookProvider>{loaded || problem ? children : null}</LookProvider>
+      <ThemeProvider>{loaded || problem ? children : null}</ThemeProvider>
     </SWRConfig>
   );
 }

@@ -1,8 +1,9 @@
+import type { Href } from 'expo-router';
 import { ChevronLeft } from './icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { useTokens } from './look';
-import { Words } from './Words';
+import { useTokens } from './theme';
+import { Text } from './Text';
 import { GoTo } from './GoTo';
 
 /** A page that scrolls under its head, with room for what must stay in reach of the thumb below. */
@@ -43,7 +44,7 @@ export function PageHead({
   title: string;
   /** Stands after the title on its own line. */
   beside?: string;
-  back?: string;
+  back?: Href;
   aside?: ReactNode;
 }) {
   const { ink } = useTokens();
@@ -55,15 +56,15 @@ export function PageHead({
         </GoTo>
       )}
       <View className="min-w-0 flex-1">
-        {over !== undefined && over !== '' && <Words as="soft">{over}</Words>}
-        <Words as="title" numberOfLines={beside === undefined ? undefined : 1}>
+        {over !== undefined && over !== '' && <Text as="soft">{over}</Text>}
+        <Text as="title" numberOfLines={beside === undefined ? undefined : 1}>
           {title}
           {beside !== undefined && (
-            <Words as="body" className="text-soft">
+            <Text as="body" className="text-soft">
               {`  ${beside}`}
-            </Words>
+            </Text>
           )}
-        </Words>
+        </Text>
       </View>
       {aside}
     </View>

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { View } from 'react-native';
-import { useTokens } from './look';
-import { Words } from './Words';
+import { useTokens } from './theme';
+import { Text } from './Text';
 
 /** One of many: the platform's own list, which a thumb and a keyboard both know. */
 export function Select({
@@ -29,7 +29,7 @@ export function Select({
   );
   return (
     <View className="gap-1.5">
-      <Words as="strong">{label}</Words>
+      <Text as="strong">{label}</Text>
       <select
         id={id}
         aria-label={label}
@@ -57,7 +57,7 @@ export function Select({
           ),
         )}
       </select>
-      {problem ? <Words as="fail">{problem}</Words> : hint && <Words as="small">{hint}</Words>}
+      {problem ? <Text as="fail">{problem}</Text> : hint && <Text as="small">{hint}</Text>}
     </View>
   );
 }

@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { JobIndex, partsOf, refWords } from '@keypost/core/job';
+import { JobIndex, partsOf, refText } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import { readWireList, terminalSheet, wireList, writeWireList } from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
@@ -18,11 +18,11 @@ import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Download, FileUp, Printer } from '../ui/icons';
-import { useTokens } from '../ui/look';
+import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
-import { Plate, Row } from '../ui/Plate';
+import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
-import { Words } from '../ui/Words';
+import { Text } from '../ui/Text';
 import { printSheet } from './printSheet';
 
 /** Every wire by its terminal; out as CSV, in again after it was edited, and the terminal sheet on paper. */
@@ -63,7 +63,7 @@ function Files({ view }: { view: JobView }) {
     if (text !== undefined) setRead(readIn(view, text));
   };
   return (
-    <Plate title="Take it away and bring it back">
+    <Card title="Take it away and bring it back">
       <Row first className="gap-3">
         <Button label="Save the list as CSV" icon={<Download size={20} color={ink} />} onPress={out} />
         <Button label="Read a list" icon={<FileUp size={20} color={ink} />} onPress={() => void take()} />
@@ -74,7 +74,7 @@ function Files({ view }: { view: JobView }) {
         />
         {read && <ReadIn view={view} read={read} onDone={() => setRead(undefined)} />}
       </Row>
-    </Plate>
+    </Card>
   );
 }
 
@@ -95,8 +95,7 @@ function readIn(view: JobView, text: string): Read {
 function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () => void }) {
   const saver = useSave(view);
   const known = useKnown();
-  if (read.kind === 'same')
-    return <Words as="body">The list says what the job says. Nothing to change.</Words>;
+  if (read.kind === 'same') return <Text as="body">The list says what the job says. Nothing to change.</Text>;
   if (read.kind === 'refused')
     return (
       <Notice actions={<Button label="Close" onPress={onDone} />}>
@@ -110,13 +109,13 @@ function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () 
       role="group"
       aria-label="Changes read"
     >
-      <Words as="strong">{`${parts.length} ${parts.length === 1 ? 'wire changes' : 'wires change'}`}</Words>
+      <Text as="strong">{`${parts.length} ${parts.length === 1 ? 'wire changes' : 'wires change'}`}</Text>
       {parts.slice(0, 12).map((part) => (
-        <Words as="small" key={part.kind === 'editWire' ? part.wireId : part.kind}>
-          {changeWords(view, part)}
-        </Words>
+        <Text as="small" key={part.kind === 'editWire' ? part.wireId : part.kind}>
+          {changeText(view, part)}
+        </Text>
       ))}
-      {parts.length > 12 && <Words as="small">{`and ${parts.length - 12} more`}</Words>}
+      {parts.length > 12 && <Text as="small">{`and ${parts.length - 12} more`}</Text>}
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row gap-3">
@@ -134,7 +133,7 @@ function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () 
   );
 }
 
-function changeWords({ content }: JobView, change: Change): string {
+function changeText({ content }: JobView, change: Change): string {
   if (change.kind !== 'editWire') return '';
   const wire = content.wires.find(({ id }) => id === change.wireId)!;
   const parts = Object.entries(change.patch).map(
@@ -156,7 +155,7 @@ function List({ view }: { view: JobView }) {
   const text = sought.trim().toLowerCase();
   const found = all.filter((listed) => text === '' || wordsOf(listed).toLowerCase().includes(text));
   return (
-    <Plate title="By terminal" aside={<Words as="number">{String(found.length)}</Words>}>
+    <Card title="By terminal" aside={<Text as="number">{String(found.length)}</Text>}>
       <Row first>
         <Field label="Find a tag, terminal, number or cable" value={sought} onChange={setSought} />
       </Row>
@@ -171,7 +170,7 @@ function List({ view }: { view: JobView }) {
           />
         </Row>
       )}
-    </Plate>
+    </Card>
   );
 }
 
@@ -180,13 +179,13 @@ const wordsOf = ({ wire, from, to }: ListedWire): string =>
 
 function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
   const place = (ref: string, { where }: ListedWire['from']) =>
-    `${refWords(index, ref)}${where ? ` (${textOf(where)})` : ''}`;
+    `${refText(index, ref)}${where ? ` (${textOf(where)})` : ''}`;
   return (
     <Row className="flex-row items-center gap-3 py-2">
       <WireSwatch colour={wire.colour} />
       <View className="min-w-0 flex-1">
-        <Words as="strong">{`${place(wire.from, from)}  →  ${place(wire.to, to)}`}</Words>
-        <Words as="small">
+        <Text as="strong">{`${place(wire.from, from)}  →  ${place(wire.to, to)}`}</Text>
+        <Text as="small">
           {[
             `number ${wire.number}`,
             `${wire.mm2} mm²`,
@@ -197,11 +196,11 @@ function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex
           ]
             .filter(Boolean)
             .join(', ')}
-        </Words>
+        </Text>
         {found !== '' && (
-          <Words as="small" className="font-wordsemi text-wait">
+          <Text as="small" className="font-wordsemi text-wait">
             {textOf(found)}
-          </Words>
+          </Text>
         )}
       </View>
     </Row>

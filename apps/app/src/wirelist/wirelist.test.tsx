@@ -25,7 +25,7 @@ jest.mock('../data/saveFile', () => ({
 
 beforeEach(() => {
   localStorage.clear();
-  changeSettings({ by: 'TT', look: 'light' });
+  changeSettings({ by: 'TT', theme: 'light' });
   serverStores();
 });
 

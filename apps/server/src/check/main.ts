@@ -2,7 +2,7 @@ import { textOf } from '@keypost/core/messages';
 import { openJobFile, checkJob } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
 import { JobProblem } from '@keypost/core/model';
-import { MOST_FILE_BYTES } from '@keypost/core/job';
+import { MAX_FILE_BYTES } from '@keypost/core/job';
 import type { CheckedPoint } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 
@@ -17,9 +17,9 @@ function main(args: string[]): number {
     return complain(unknown ? `There is no option ${unknown}. ${USAGE}` : USAGE);
   let job: JobContent;
   try {
-    if (statSync(files[0]!).size > MOST_FILE_BYTES)
+    if (statSync(files[0]!).size > MAX_FILE_BYTES)
       return complain(
-        `${files[0]} is larger than ${MOST_FILE_BYTES / 1024 / 1024} MB, the most that a job file may be.`,
+        `${files[0]} is larger than ${MAX_FILE_BYTES / 1024 / 1024} MB, the maximum for a job file.`,
       );
     job = openJobFile(readFileSync(files[0]!, 'utf8'));
   } catch (error) {
@@ -41,13 +41,13 @@ function complain(sentence: string): number {
 
 function print(job: JobContent, points: CheckedPoint[]): void {
   console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
-  for (const { progress, place, address, states, readings, waysOut } of points) {
+  for (const { progress, place, address, states, readings, remedies } of points) {
     console.log(`\n${progress.tag}  ${progress.name}  (${textOf(place)}${address ? `, ${address}` : ''})`);
     console.log(`  ${progress.verdict.status}: ${textOf(progress.verdict.sentence)}`);
-    waysOut.forEach((way) => console.log(`    to change: ${textOf(way)}`));
-    for (const { words, outputOn, signal, input, lamp, bit } of states)
+    remedies.forEach((way) => console.log(`    to change: ${textOf(way)}`));
+    for (const { words, outputOn, signal, input, led, bit } of states)
       console.log(
-        `  ${textOf(words)}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${textOf(input)}, LED ${lamp ?? 'none'}, bit ${bit ?? '?'}`,
+        `  ${textOf(words)}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${textOf(input)}, LED ${led ?? 'none'}, bit ${bit ?? '?'}`,
       );
     readings.forEach(({ check, expected }) => console.log(`  expect ${textOf(check)}: ${textOf(expected)}`));
   }

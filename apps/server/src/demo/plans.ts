@@ -1,5 +1,5 @@
 import type { EthernetPlan, MappedValue, NetworkMember, SerialPlan, SerialUnit } from '@keypost/core/model';
-import type { StandInPorts } from '../standIns/start.ts';
+import type { SimulatorPorts } from '../simulators/start.ts';
 
 const value = (
   id: string,
@@ -42,7 +42,7 @@ const MONITOR: readonly MappedValue[] = [
 const frame = { baud: 19200, parity: 'even', stopBits: 1 } as const;
 
 /** The line to the power monitor and the heat pump. */
-export const linePlan = ({ modbusRtu }: StandInPorts): SerialPlan => ({
+export const linePlan = ({ modbusRtu }: SimulatorPorts): SerialPlan => ({
   kind: 'serial',
   id: 'line-1',
   tag: 'LINE 1',
@@ -88,7 +88,7 @@ const member = (id: string, tag: string, last: number, rest: Partial<NetworkMemb
 });
 
 /** The machine's network. The laptop has the power monitor's address, and the energy is read in the wrong order. */
-export const networkPlan = ({ modbusTcp }: StandInPorts): EthernetPlan => ({
+export const networkPlan = ({ modbusTcp }: SimulatorPorts): EthernetPlan => ({
   kind: 'ethernet',
   id: 'net',
   tag: 'Machine network',

@@ -1,12 +1,12 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { createJob, readJob } from '../db/store.ts';
-import type { StandInPorts } from '../standIns/start.ts';
+import type { SimulatorPorts } from '../simulators/start.ts';
 import { ternRock } from './ternRock.ts';
 
 export const DEMO_JOB_ID = 'tern-rock';
 
 /** Puts the demo job into an empty data directory. What a user changed in it stays. */
-export async function seedDemo(db: PGlite, ports?: StandInPorts): Promise<void> {
+export async function seedDemo(db: PGlite, ports?: SimulatorPorts): Promise<void> {
   await db.transaction(async (tx) => {
     if (await readJob(tx, DEMO_JOB_ID)) return;
     const auditEntry = {

@@ -1,13 +1,13 @@
 import { applyHistory, JobIndex } from '@keypost/core/job';
 import { fitSteps, sheetOf } from '@keypost/core/setting';
 import type { Actor, Change } from '@keypost/core/job';
-import type { JobContent, Plate } from '@keypost/core/model';
-import type { StandInPorts } from '../standIns/start.ts';
+import type { JobContent, Card } from '@keypost/core/model';
+import type { SimulatorPorts } from '../simulators/start.ts';
 import { linePlan, networkPlan } from './plans.ts';
 import { SHIPPED, shippedDescription } from './shippedDescriptions.ts';
 
 /** Facts of the name-plates, as they stand there. */
-const PLATES: Readonly<Record<string, Plate>> = {
+const PLATES: Readonly<Record<string, Card>> = {
   'FT-220': {
     serial: 'MF-20931',
     size: '80 mm',
@@ -73,7 +73,7 @@ const ALL_SET = ['pe-101-b', 'pe-105-b', 'lx-107-b', 'pt-221-b', 'sr-1'];
 const BEGUN: Readonly<Record<string, number>> = { 'ft-232-b': 4, 'ut-224-b': 3, 'drv-1': 2 };
 
 /** Everything that was set up before anybody went to the devices: files, plates, plans, what is wanted by hand. */
-export function* prepared(ports: StandInPorts): Generator<Change> {
+export function* prepared(ports: SimulatorPorts): Generator<Change> {
   for (const name of SHIPPED)
     yield {
       kind: 'addDescription',

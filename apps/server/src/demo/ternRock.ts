@@ -12,10 +12,10 @@ import { INPUT_POINTS } from './inputPoints.ts';
 import { MODULES } from './modules.ts';
 import { scaledWork } from './scalingWork.ts';
 import { fitted, prepared, setAtDevices } from './settingWork.ts';
-import type { StandInPorts } from '../standIns/start.ts';
+import type { SimulatorPorts } from '../simulators/start.ts';
 
 /** Where the simulated partners answer beside the usual port. */
-const USUAL_PORTS: StandInPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 };
+const USUAL_PORTS: SimulatorPorts = { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 };
 
 /** Who works on the demo job, by initials. */
 const MIRA = 'MR';
@@ -48,7 +48,7 @@ const VALVES: Supply = {
 };
 
 /** The demo job: the recirculation hall of a made-up shellfish hatchery. */
-export function ternRock(ports: StandInPorts = USUAL_PORTS): JobContent {
+export function ternRock(ports: SimulatorPorts = USUAL_PORTS): JobContent {
   const clock = demoClock();
   const by = (initials: string, changes: Iterable<Change>): [Change, Actor][] =>
     [...changes].map((change) => [change, { by: initials, at: clock() }]);

@@ -79,7 +79,7 @@ interface PolledUnit {
 
 /** Registers that lie closer than this are asked for together. */
 const GAP = 8;
-const MOST = 120;
+const MAX = 120;
 
 /** The requests that fetch all values of a map: neighbours together. */
 export function requestsFor(
@@ -90,7 +90,7 @@ export function requestsFor(
   for (const { table, address, type } of rows) {
     const end = address + registersOf(type);
     const last = requests.at(-1);
-    if (last && last.table === table && address <= last.first + last.count + GAP && end - last.first <= MOST)
+    if (last && last.table === table && address <= last.first + last.count + GAP && end - last.first <= MAX)
       last.count = Math.max(last.count, end - last.first);
     else requests.push({ table, first: address, count: end - address });
   }

@@ -34,11 +34,11 @@ export function converse(index: JobIndex, itemId: string): Conversation {
     case 'unit':
       return withUnit(new ModbusClient(way.link, way.framing), way.unit, way.map);
     default:
-      throw new PartnerProblem('refused', refusalWords(index, itemId));
+      throw new PartnerProblem('refused', refusalText(index, itemId));
   }
 }
 
-function refusalWords(index: JobIndex, itemId: string): Message {
+function refusalText(index: JobIndex, itemId: string): Message {
   if (index.module(itemId)) return say('service.give-master-address-first');
   return index.device(itemId) ? say('service.way-leads-give-master') : say('service.part-job-any-more');
 }

@@ -1,7 +1,7 @@
 import http from 'node:http';
 
 /** More than a master of the JSON form ever answers with, bytes. */
-const MOST_ANSWER = 1024 * 1024;
+const MAX_ANSWER = 1024 * 1024;
 
 /**
  * Asks over HTTP and gives status and text. Unlike `fetch` it reaches any port, since a master may answer on any.
@@ -29,7 +29,7 @@ export function httpCall(
       response.on('error', fail);
       response.on('data', (chunk: string) => {
         text += chunk;
-        if (text.length > MOST_ANSWER) response.destroy(new Error('The answer is too long.'));
+        if (text.length > MAX_ANSWER) response.destroy(new Error('The answer is too long.'));
       });
       response.on('end', () => done({ status: response.statusCode ?? 0, text }));
     });

@@ -13,7 +13,7 @@ import { register } from '../register.ts';
 type Expected = NonNullable<ChangeRequest['expects']>;
 
 /** A description file of the largest kind, as a change. */
-const MOST_CHANGE_BYTES = 4 * 1024 * 1024;
+const MAX_CHANGE_BYTES = 4 * 1024 * 1024;
 
 export function changeResource(app: FastifyInstance, db: PGlite): void {
   register(
@@ -23,7 +23,7 @@ export function changeResource(app: FastifyInstance, db: PGlite): void {
       refuseClaims(body.change);
       return storeChange(db, params.jobId, body);
     },
-    { bodyLimit: MOST_CHANGE_BYTES },
+    { bodyLimit: MAX_CHANGE_BYTES },
   );
 }
 

@@ -2,7 +2,7 @@ import { say } from '@keypost/core/messages';
 import { openJobFile } from '@keypost/core/proving';
 import type { PGlite } from '@electric-sql/pglite';
 import { emptyJob } from '@keypost/core/model';
-import { MOST_FILE_BYTES, writeJobFile } from '@keypost/core/job';
+import { MAX_FILE_BYTES, writeJobFile } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';
@@ -35,7 +35,7 @@ export function jobResource(app: FastifyInstance, db: PGlite): void {
         await db.transaction((tx) => createJob(tx, id, content, auditEntry(id, query.by, 'importJob'))),
       );
     },
-    { bodyLimit: MOST_FILE_BYTES },
+    { bodyLimit: MAX_FILE_BYTES },
   );
 
   register(app, 'getJob', async ({ params }) => {

@@ -28,7 +28,7 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
   register(app, 'readItem', async ({ params, body }) => {
     const { index, parameters } = await opened(db, params);
     const wanted = parameters.filter(({ key }) => body.keys.includes(key));
-    const outcome = await talk(index, params.itemId, (with_) => readAll(with_, wanted));
+    const outcome = await converseWith(index, params.itemId, (with_) => readAll(with_, wanted));
     await keep(db, params, body.by, 'found', outcome.values);
     return outcome;
   });
@@ -48,7 +48,7 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
     const points = parameters.filter(
       (p): p is BusParameter => 'index' in p && p.index === SWITCH_CHANNELS[body.channel - 1]!.points,
     );
-    const outcome = await talk(index, params.itemId, async (with_) => {
+    const outcome = await converseWith(index, params.itemId, async (with_) => {
       await with_.check();
       await with_.write(
         commandParameter(TEACH_SELECT_INDEX),
@@ -113,7 +113,7 @@ async function conversing<T>(
   }
 }
 
-async function talk(
+async function converseWith(
   index: JobIndex,
   itemId: string,
   act: (conversation: Conversation) => Promise<ReadOutcome>,

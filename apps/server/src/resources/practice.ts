@@ -3,36 +3,37 @@ import type { PracticeState } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
-import type { SimulatedPort } from '../standIns/simulatedMaster.ts';
-import type { StandIns } from '../standIns/start.ts';
+import type { SimulatedPort } from '../simulators/simulatedMaster.ts';
+import type { Simulators } from '../simulators/start.ts';
 
 /** What somebody does to the simulated partners, so that trouble can be practised. */
-export function practiceResource(app: FastifyInstance, standIns: StandIns | undefined): void {
-  register(app, 'practice', async () => stateOf(standIns));
+export function practiceResource(app: FastifyInstance, simulators: Simulators | undefined): void {
+  register(app, 'practice', async () => stateOf(simulators));
   register(app, 'practise', async ({ body }) => {
     const { what, act } = body;
-    if (!standIns) throw notFound(say('service.simulated-partner'));
+    if (!simulators) throw notFound(say('service.simulated-partner'));
     if ('port' in what) {
-      if (!standIns.master.practise(what.port, act)) throw notFound(say('service.port', { port: what.port }));
+      if (!simulators.master.practise(what.port, act))
+        throw notFound(say('service.port', { port: what.port }));
     } else {
-      const unit = standIns.units.find(({ number }) => number === what.unit);
+      const unit = simulators.units.find(({ number }) => number === what.unit);
       if (!unit) throw notFound(say('service.unit', { unit: what.unit }));
       unit.silent = act === 'unplug' || act === 'fail';
     }
-    return stateOf(standIns);
+    return stateOf(simulators);
   });
 }
 
-function stateOf(standIns: StandIns | undefined): PracticeState {
-  if (!standIns) return { ports: [], units: [] };
-  const { ioLink, modbusTcp, modbusRtu, bench } = standIns.ports;
+function stateOf(simulators: Simulators | undefined): PracticeState {
+  if (!simulators) return { ports: [], units: [] };
+  const { ioLink, modbusTcp, modbusRtu, bench } = simulators.ports;
   return {
-    ports: standIns.master.ports.map((port) => ({
+    ports: simulators.master.ports.map((port) => ({
       port: port.number,
       name: port.device?.known.description.name ?? port.own?.known.description.name ?? '',
       state: plugged(port),
     })),
-    units: standIns.units.map(({ number, silent }) => ({ unit: number, silent })),
+    units: simulators.units.map(({ number, silent }) => ({ unit: number, silent })),
     links: {
       ioLink: `127.0.0.1:${ioLink}`,
       modbusTcp: `127.0.0.1:${modbusTcp}`,

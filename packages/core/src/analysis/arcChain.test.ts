@@ -2,7 +2,7 @@ import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { ACTOR, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { analyse } from './analysis.ts';
-import { arcChain, arcChainFaults, arcSteps, MOST_ARC_UNITS } from './arcChain.ts';
+import { arcChain, arcChainFaults, arcSteps, MAX_ARC_UNITS } from './arcChain.ts';
 import { applyChange } from '../job/changes.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { verdictOf } from '../verdict/verdict.ts';
@@ -22,7 +22,7 @@ test('three units: addresses 1, 2, 3 in binary, the last switch on the third, th
 
 test('for any number of units the switches give each its own address, and one only is the last', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: MOST_ARC_UNITS }), (n) => {
+    fc.property(fc.integer({ min: 1, max: MAX_ARC_UNITS }), (n) => {
       const units = arcChain(tags(n));
       const addresses = units.map(({ address }) =>
         address.reduce((sum, on, bit) => sum + (on ? 2 ** bit : 0), 0),
@@ -56,10 +56,10 @@ describe('a job with two units', () => {
   job = withPoint(job, { ...unit, tag: 'AX-2', at: ['m', 1] });
 
   test('with factory switches has the same address twice, and the way out sets both', () => {
-    const { status, sentence, waysOut } = verdictOf(analyse(new JobIndex(job), 'ax-2'));
+    const { status, sentence, remedies } = verdictOf(analyse(new JobIndex(job), 'ax-2'));
     expect(status).toBe('cannot');
     expect(textOf(sentence)).toMatch(/AX-2 has the address of AX-1, 1/);
-    const mended = applyChange(job, waysOut[0]!.change, ACTOR);
+    const mended = applyChange(job, remedies[0]!.change, ACTOR);
     expect(arcChainFaults(new JobIndex(mended)).faults).toEqual([]);
     for (const id of ['ax-1', 'ax-2'])
       expect(verdictOf(analyse(new JobIndex(mended), id)).status).toBe('works');
@@ -75,6 +75,6 @@ describe('a job with two units', () => {
       arcChainFaults(new JobIndex(gap))
         .faults.map(({ sentence }) => textOf(sentence))
         .join(' '),
-    ).toMatch(/No unit has the address 2; AX-2 stands at 4/);
+    ).toMatch(/No unit has the address 2; AX-2 is set to 4/);
   });
 });

@@ -6,7 +6,7 @@ import type { Change, JobIndex, SingleChange } from '../job/index.ts';
 
 /** Address switches of a unit, and how many fit behind one main unit. */
 const ADDRESS_SWITCHES = 5;
-export const MOST_ARC_UNITS = 30;
+export const MAX_ARC_UNITS = 30;
 
 /** One unit of a chain as it must be set and connected. */
 export interface ChainedUnit {
@@ -35,9 +35,9 @@ export interface ChainStep {
  * @throws JobProblem for no unit or for more than one main unit takes.
  */
 export function arcChain(tags: readonly string[]): ChainedUnit[] {
-  if (tags.length < 1 || tags.length > MOST_ARC_UNITS)
+  if (tags.length < 1 || tags.length > MAX_ARC_UNITS)
     throw new JobProblem([
-      { path: 'units', message: say('analysis.chain-1-units-these', { mostArcUnits: MOST_ARC_UNITS, tags }) },
+      { path: 'units', message: say('analysis.chain-1-units-these', { maxArcUnits: MAX_ARC_UNITS, tags }) },
     ]);
   return tags.map((tag, i) => ({
     place: i + 1,
@@ -133,7 +133,7 @@ export interface ArcFault {
 /** What is wrong with the switches of a job's arc units as they are set, each in a sentence; and the change that sets them right. */
 export function arcChainFaults(index: JobIndex): { faults: ArcFault[]; change?: Change } {
   const units = arcUnitsOf(index);
-  if (!units.length || units.length > MOST_ARC_UNITS) return { faults: [] };
+  if (!units.length || units.length > MAX_ARC_UNITS) return { faults: [] };
   const wanted = arcChain(units.map(({ tag }) => tag));
   const faults = units.flatMap(({ tag, address, last }, i) => {
     const twin = units.find((other, k) => k < i && other.address === address);

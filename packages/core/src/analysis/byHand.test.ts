@@ -21,7 +21,7 @@ function near(value: number, byHand: number, digit = 0): void {
 test('a two-wire sensor leaks 1.5 mA into a type 1 input: 5.9 V, undecided', () => {
   const { away } = of(F.twoWireOn('float-2w-dc', 'di16-sink-16'));
   near(away.inputVolts!.nom, 5.9);
-  expect(away.lamp).toBe('undecided');
+  expect(away.led).toBe('undecided');
 });
 
 test('the same with a bleeder of 4.7 kΩ: 3.4 V, surely off', () => {
@@ -131,7 +131,7 @@ test('a NAMUR sensor passes 0.76 mA without its target and 3.56 mA with it', () 
 });
 
 test('two terminators make 60 Ω between the lines, and bias holds 0.36 V while nobody sends', () => {
-  const index = new JobIndex(F.talkJob('serial-unit', 'serial-master', 0, { terminator: 'on' }));
+  const index = new JobIndex(F.fieldbusJob('serial-unit', 'serial-master', 0, { terminator: 'on' }));
   const forced = new Map([['t', new Set(['idle'])]]);
   const netlist = assemble(index, scopeOf(index, index.point('px-1')), { present: new Set(), forced });
   near(resistanceBetween(netlist, 'px-1-b:D1', 'px-1-b:D0', 'dead'), 60, 0.6);

@@ -15,8 +15,8 @@ const of = (job: JobContent, id = 'px-1') => analyse(new JobIndex(job), id);
 
 test('five things are kept apart in both states', () => {
   const { away, present } = of(jobWith(BOTH8, ['+'], { output: 'npn', bit: 'inverted' }));
-  expect([away.outputOn, away.lamp, away.bit]).toEqual([false, 'off', 1]);
-  expect([present.outputOn, present.lamp, present.bit]).toEqual([true, 'on', 0]);
+  expect([away.outputOn, away.led, away.bit]).toEqual([false, 'off', 1]);
+  expect([present.outputOn, present.led, present.bit]).toEqual([true, 'on', 0]);
   expect(away.signalVolts).toBeGreaterThan(20);
   expect(present.signalVolts).toBeLessThan(2);
 });

@@ -18,7 +18,7 @@ export interface InputReading {
   /** What the input does over the whole tolerance band. */
   readonly input: InputState;
   /** The input's lamp at nominal values. */
-  readonly lamp: InputState;
+  readonly led: InputState;
   /** What the program reads; absent when the lamp is undecided. */
   readonly bit?: 0 | 1;
   /** The output is on whose own lead ends here; that of the point where a further part stands between. */
@@ -64,7 +64,7 @@ export interface PointState {
   readonly inputVolts?: Span;
   readonly inputAmps?: Span;
   readonly input?: InputState;
-  readonly lamp?: InputState;
+  readonly led?: InputState;
   readonly bit?: 0 | 1;
   readonly measured: readonly AnalogReading[];
   readonly duties: readonly DutyReading[];
@@ -139,7 +139,7 @@ export function solveState(
       inputVolts: first.volts,
       inputAmps: first.amps,
       input: first.input,
-      lamp: first.lamp,
+      led: first.led,
       bit: first.bit,
     }),
     measured: banded.flatMap(({ item, band }) =>
@@ -238,9 +238,9 @@ function inputReading(
   const turn = (span: Span): Span =>
     port.sense === 'both' && volts.nom < 0 ? driving(span, 'source') : driving(span, port.sense);
   const [v, a] = [turn(volts), turn(band('inputAmps'))];
-  const lamp = judgeInput(v.nom, a.nom, port.thresholds);
+  const led = judgeInput(v.nom, a.nom, port.thresholds);
   const turned = own.settings[`${port.name}.active`] === 'open';
-  const on = (lamp === 'on') !== turned;
+  const on = (led === 'on') !== turned;
   return [
     {
       own: own as InputReading['own'],
@@ -248,8 +248,8 @@ function inputReading(
       volts: v,
       amps: a,
       input: judgeInputBand(v, a, port.thresholds),
-      lamp,
-      bit: lamp === 'undecided' ? undefined : on === (point.bit === 'direct') ? 1 : 0,
+      led,
+      bit: led === 'undecided' ? undefined : on === (point.bit === 'direct') ? 1 : 0,
     },
   ];
 }

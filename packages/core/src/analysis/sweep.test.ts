@@ -98,7 +98,7 @@ test('every way out of a random job can be done, and then the point works', () =
     fc.property(job, (j) => {
       const index = new JobIndex(j);
       for (const { id } of j.points)
-        for (const { change } of verdictOf(analyse(index, id)).waysOut) {
+        for (const { change } of verdictOf(analyse(index, id)).remedies) {
           const next = new JobIndex(applyChange(j, change, ACTOR));
           expect(verdictOf(analyse(next, id)).status).toBe('works');
         }
@@ -119,7 +119,7 @@ test('a point that works reads as it should at random values within all toleranc
           const c = compile(state.netlist);
           const solver = new Solver(c);
           const params = c.nominal.map(
-            (_, i) => c.least[i]! + (c.most[i]! - c.least[i]!) * (shares.next().value as number),
+            (_, i) => c.min[i]! + (c.max[i]! - c.min[i]!) * (shares.next().value as number),
           );
           solver.run(params);
           const { moduleId, channel } = analysis.context.place!;

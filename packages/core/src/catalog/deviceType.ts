@@ -146,7 +146,7 @@ function outputOf(
   const [active] = ofModel(own, 'signal-output');
   const [shows] = output.signal ? [output] : [];
   const signal = transmitter?.signal ?? active?.signal ?? shows?.signal;
-  const [couple] = ofModel(own, 'thermocouple');
+  const [thermocouple] = ofModel(own, 'thermocouple');
   const resistance = resistanceOf(own);
   return {
     ...output,
@@ -156,7 +156,9 @@ function outputOf(
     ...(stage && { stage: { plus: stage.plus, minus: stage.minus, minVolts: minOf(stage.minimum) } }),
     ...(digitalOhms && { digitalOhms: minOf(digitalOhms) }),
     ...(signal && { signal }),
-    ...(couple && { thermocouple: { letter: couple.letter, millivolts: nominalOf(couple.emf) } }),
+    ...(thermocouple && {
+      thermocouple: { letter: thermocouple.letter, millivolts: nominalOf(thermocouple.emf) },
+    }),
     ...(resistance && { resistanceFor: resistance }),
     loopPowered: transmitter !== undefined,
   };

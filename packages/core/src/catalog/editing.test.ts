@@ -1,7 +1,7 @@
 import { DEVICE_TYPES, MODULE_TYPES } from './catalog.ts';
 import { DeviceDescription } from './description/deviceDescription.ts';
 import { figuresIn, withFigures } from './description/figure.ts';
-import { figureText, namedFigures } from './description/figureWords.ts';
+import { figureText, namedFigures } from './description/figureText.ts';
 import { ModuleDescription } from './description/moduleDescription.ts';
 import {
   isNameSettled,

@@ -11,8 +11,8 @@ export {
 export { DeviceDescription } from './description/deviceDescription.ts';
 export type { OperatingState } from './description/expression.ts';
 export { Figure, figuresIn, withFigures } from './description/figure.ts';
-export { figureText, namedFigures, tellingUnit } from './description/figureWords.ts';
-export type { NamedFigure } from './description/figureWords.ts';
+export { figureText, namedFigures, tellingUnit } from './description/figureText.ts';
+export type { NamedFigure } from './description/figureText.ts';
 export { ModuleDescription } from './description/moduleDescription.ts';
 export { FaceRow, PartTerminal, TerminalRole } from './description/terminals.ts';
 export type { FaceGlyph } from './description/terminals.ts';
@@ -36,12 +36,12 @@ export {
 } from './editing.ts';
 export type { FitCheck, PlateFact } from './handling/handling.ts';
 export { PULSE_WIDTHS } from './handling/menu.ts';
-export { BAUDS, FRAMES } from './handling/talking.ts';
-export type { SerialFrame } from './handling/talking.ts';
+export { BAUDS, FRAMES } from './handling/fieldbus.ts';
+export type { SerialFrame } from './handling/fieldbus.ts';
 export { problemsOfKind } from './kindProblems.ts';
 export type { ModuleType } from './moduleType.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
-export { allowedWords, readValue, valueWords } from './parameters.ts';
+export { allowedText, readValue, valueText } from './parameters.ts';
 export type { Parameter, Rule, Setting } from './parameters.ts';
 export { parametersOfType, settingsOf, terminalWithRole } from './partType.ts';
 export type { PartType } from './partType.ts';

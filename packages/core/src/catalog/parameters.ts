@@ -73,8 +73,8 @@ export interface Parameter {
   /** Unit in which the device shows it; of a number whose unit is another parameter, that one's key. */
   readonly unit?: string;
   readonly unitKey?: string;
-  readonly least?: number;
-  readonly most?: number;
+  readonly min?: number;
+  readonly max?: number;
   /** Numbers outside its range that it takes too, with what they mean. */
   readonly special?: readonly { readonly value: string; readonly name: string }[];
   readonly factory?: string;
@@ -117,7 +117,7 @@ export type Read =
  * @returns the value as the device shows it, or a sentence that says what is wrong and what is allowed.
  */
 export function readValue(parameter: Parameter, text: string, unit = parameter.unit ?? ''): Read {
-  const { kind, choices, label, least, most } = parameter;
+  const { kind, choices, label, min, max } = parameter;
   const typed = text.trim();
   if (kind === 'choice' || kind === 'presence') {
     const chosen = choices?.find(({ value, label: words }) => value === typed || words === typed);
@@ -126,27 +126,27 @@ export function readValue(parameter: Parameter, text: string, unit = parameter.u
       : { ok: false, problem: say('setting.choose', { label, choices: choices?.map((c) => c.label) ?? [] }) };
   }
   if (kind === 'text')
-    return most !== undefined && typed.length > most
-      ? { ok: false, problem: say('setting.too-long', { label, max: most }) }
+    return max !== undefined && typed.length > max
+      ? { ok: false, problem: say('setting.too-long', { label, max }) }
       : { ok: true, value: typed };
   const named = parameter.special?.find(({ value, name }) => value === typed || name === typed);
   if (named) return { ok: true, value: named.value };
   const read = parseIn(typed, unit);
   if (!read.ok) return { ok: false, problem: say('text.colon', { name: label, text: read.problem }) };
-  if ((least !== undefined && read.value < least - 1e-9) || (most !== undefined && read.value > most + 1e-9))
+  if ((min !== undefined && read.value < min - 1e-9) || (max !== undefined && read.value > max + 1e-9))
     return {
       ok: false,
-      problem: say('setting.outside', { label, limits: limits(least, most, unit), value: read.value }),
+      problem: say('setting.outside', { label, limits: limits(min, max, unit), value: read.value }),
     };
   return { ok: true, value: plain(read.value, 9) };
 }
 
 /** What a parameter may hold, in words: `1 to 600 mm`. */
-export function allowedWords({ kind, choices, least, most }: Parameter, unit = ''): Text {
+export function allowedText({ kind, choices, min, max }: Parameter, unit = ''): Text {
   if (kind === 'choice' || kind === 'presence')
     return say('text.list', { parts: (choices ?? []).map(({ label }) => label) });
-  if (kind === 'text') return most === undefined ? '' : say('setting.characters', { max: most });
-  return limits(least, most, unit);
+  if (kind === 'text') return max === undefined ? '' : say('setting.characters', { max });
+  return limits(min, max, unit);
 }
 
 function limits(min: number | undefined, max: number | undefined, unit: string): Text {
@@ -156,7 +156,7 @@ function limits(min: number | undefined, max: number | undefined, unit: string):
 }
 
 /** A value as it is read at the device: the name of a choice, a number with its unit. */
-export function valueWords(parameter: Parameter, value: string, unit = parameter.unit ?? ''): string {
+export function valueText(parameter: Parameter, value: string, unit = parameter.unit ?? ''): string {
   const chosen = parameter.choices?.find((choice) => choice.value === value);
   if (chosen) return chosen.label;
   return parameter.kind === 'number' && unit ? `${value}\u00a0${unit}` : value;

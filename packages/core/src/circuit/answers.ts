@@ -34,10 +34,10 @@ export function answers(
     const parameter = c.toleranced[t]!;
     const element = c.tolerancedElement[t]!;
     const value = params[parameter]!;
-    params[parameter] = c.least[parameter]!;
+    params[parameter] = c.min[parameter]!;
     const low = elementError(c, w, params, element).slice();
     const readLow = readers.map((read) => read(params));
-    params[parameter] = c.most[parameter]!;
+    params[parameter] = c.max[parameter]!;
     const high = elementError(c, w, params, element);
     for (let k = 0; k < m; k++) result[k]![t] = readers[k]!(params) - readLow[k]!;
     for (let i = 0; i < n; i++) {

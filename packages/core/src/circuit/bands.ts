@@ -24,9 +24,9 @@ export interface Banded {
 }
 
 /** Rounds of the search for a worse corner. */
-const MOST_ROUNDS = 6;
+const MAX_ROUNDS = 6;
 /** A gain below this share of the value is rounding, not a worse case. */
-const LEAST_GAIN = 1e-12;
+const MIN_GAIN = 1e-12;
 
 /**
  * Solves a netlist and gives each quantity with its worst case over all tolerances.
@@ -101,12 +101,12 @@ class CornerSearch {
   extreme(i: number, sense: 1 | -1): number {
     let at = this.nominal;
     let best = -Infinity;
-    for (let round = 0; round < MOST_ROUNDS; round++) {
+    for (let round = 0; round < MAX_ROUNDS; round++) {
       const answers = at.answers?.[i];
       if (!answers) break;
       at = this.cornerAt(answers, sense);
       const value = at.values[i]! * sense;
-      if (value <= best + LEAST_GAIN * Math.max(1, Math.abs(best))) break;
+      if (value <= best + MIN_GAIN * Math.max(1, Math.abs(best))) break;
       best = value;
     }
     return best * sense;
@@ -119,7 +119,7 @@ class CornerSearch {
     for (let t = 0; t < answers.length; t++) {
       const parameter = c.toleranced[t]!;
       const up = answers[t]! * sense >= 0;
-      this.params[parameter] = up ? c.most[parameter]! : c.least[parameter]!;
+      this.params[parameter] = up ? c.max[parameter]! : c.min[parameter]!;
       key += up ? '1' : '0';
     }
     let corner = this.seen.get(key);

@@ -41,8 +41,8 @@ export interface Compiled {
   readonly straight: Int32Array;
   readonly curved: Int32Array;
   readonly nominal: Float64Array;
-  readonly least: Float64Array;
-  readonly most: Float64Array;
+  readonly min: Float64Array;
+  readonly max: Float64Array;
   /** Numbers of the parameters that have a tolerance, and the element of each. */
   readonly toleranced: Int32Array;
   readonly tolerancedElement: Int32Array;
@@ -90,8 +90,8 @@ export function compile(netlist: Netlist): Compiled {
     straight: Int32Array.from(numbers((k) => k === KIND.resistor)),
     curved: Int32Array.from(numbers((k) => k !== KIND.resistor && k !== KIND.none)),
     nominal: Float64Array.from(spans, (s) => s.nom),
-    least: Float64Array.from(spans, (s) => s.min),
-    most: Float64Array.from(spans, (s) => s.max),
+    min: Float64Array.from(spans, (s) => s.min),
+    max: Float64Array.from(spans, (s) => s.max),
     toleranced: Int32Array.from(toleranced),
     tolerancedElement: Int32Array.from(toleranced, (i) => owners[i]!),
   };

@@ -131,7 +131,7 @@ test('the adjoint’s answers are those of solving at both ends of each toleranc
   solveFrom(c, c.nominal, w);
   const found = answers(c, w, Float64Array.from(c.nominal), [() => w.x[y]!])![0]!;
   c.toleranced.forEach((parameter, t) => {
-    const ends = [c.least, c.most].map((side) => {
+    const ends = [c.min, c.max].map((side) => {
       const params = Float64Array.from(c.nominal);
       params[parameter] = side[parameter]!;
       solveFrom(c, params, w);

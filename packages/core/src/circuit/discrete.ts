@@ -112,9 +112,9 @@ export class Discrete {
     for (let k = 0; k < this.outputs.length; k++) {
       const [e, output] = this.outputs[k]!;
       const volts = present.volt(c.nodes[e * 3]!) - present.volt(c.nodes[e * 3 + 2]!);
-      const powered = volts >= output.leastSupplyVolts ? 1 : 0;
+      const powered = volts >= output.minSupplyVolts ? 1 : 0;
       const { needs } = output;
-      const served = !needs || present.named(needs.plus) - present.named(needs.minus) >= needs.leastVolts;
+      const served = !needs || present.named(needs.plus) - present.named(needs.minus) >= needs.minVolts;
       const active = (served ? holds(output.active, this.isOn, this.wasOn) : needs.otherwise) ? 1 : 0;
       if (powered === this.powered[e] && active === this.active[e]) continue;
       this.powered[e] = powered;
@@ -143,8 +143,8 @@ export class Discrete {
   private letGo(present: Present): boolean {
     let changed = false;
     for (let k = 0; k < this.twoWires.length; k++) {
-      const [e, { leastAmps }] = this.twoWires[k]!;
-      if (this.w.highOn[e] !== 1 || Math.abs(present.amps(e)) >= leastAmps) continue;
+      const [e, { minAmps }] = this.twoWires[k]!;
+      if (this.w.highOn[e] !== 1 || Math.abs(present.amps(e)) >= minAmps) continue;
       this.w.highOn[e] = 0;
       changed = true;
     }

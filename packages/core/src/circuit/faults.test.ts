@@ -32,7 +32,7 @@ const LOOP: Netlist = {
       ohms: exactly(2),
       leakAmps: exactly(0.00001),
       limitAmps: exactly(0.3),
-      leastSupplyVolts: 10,
+      minSupplyVolts: 10,
     },
     { kind: 'resistor', id: 'BK', a: 'so', b: 'in', ohms: exactly(0.5) },
     { kind: 'resistor', id: 'load', a: 'in', b: 'M', ohms: exactly(3000) },

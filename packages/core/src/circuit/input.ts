@@ -9,9 +9,9 @@ export type InputState = 'on' | 'off' | 'undecided';
  * Volts and amperes at the terminal against the common, in the sense in which the input takes current.
  */
 export const IEC_61131_2: Readonly<Record<1 | 2 | 3, InputThresholds>> = {
-  1: { onVolts: 15, onAmps: 0.002, offVolts: 5, offAmps: 0.0005, offVoltsAtLowCurrent: 15, mostVolts: 30 },
-  2: { onVolts: 11, onAmps: 0.006, offVolts: 5, offAmps: 0.002, offVoltsAtLowCurrent: 11, mostVolts: 30 },
-  3: { onVolts: 11, onAmps: 0.002, offVolts: 5, offAmps: 0.0015, offVoltsAtLowCurrent: 11, mostVolts: 30 },
+  1: { onVolts: 15, onAmps: 0.002, offVolts: 5, offAmps: 0.0005, offVoltsAtLowCurrent: 15, maxVolts: 30 },
+  2: { onVolts: 11, onAmps: 0.006, offVolts: 5, offAmps: 0.002, offVoltsAtLowCurrent: 11, maxVolts: 30 },
+  3: { onVolts: 11, onAmps: 0.002, offVolts: 5, offAmps: 0.0015, offVoltsAtLowCurrent: 11, maxVolts: 30 },
 };
 
 /** Turns terminal-to-common volts or amperes into the sense that the input counts: what drives it is positive. */

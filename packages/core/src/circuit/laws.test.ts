@@ -40,7 +40,7 @@ const element: fc.Arbitrary<(id: string) => Element> = fc.oneof(
       ohms: span(1, 5),
       leakAmps: span(1e-6, 1e-4),
       limitAmps: span(0.1, 0.5),
-      leastSupplyVolts: fc.constant(10),
+      minSupplyVolts: fc.constant(10),
     })
     .map((r) => (id: string): Element => ({ kind: 'output', id, ...r })),
   fc
@@ -62,7 +62,7 @@ const element: fc.Arbitrary<(id: string) => Element> = fc.oneof(
       ohms: span(5, 20),
       leakAmps: span(1e-4, 2e-3),
       limitAmps: span(0.1, 0.5),
-      leastAmps: fc.constant(0.003),
+      minAmps: fc.constant(0.003),
     })
     .map((r) => (id: string): Element => ({ kind: 'twoWire', id, ...r })),
   fc
@@ -80,8 +80,8 @@ const supply: Element = {
   limitAmps: within(4, 5, 6),
 };
 
-const network = (most: number): fc.Arbitrary<Netlist> =>
-  fc.array(element, { minLength: 2, maxLength: most }).map((makers) => ({
+const network = (max: number): fc.Arbitrary<Netlist> =>
+  fc.array(element, { minLength: 2, maxLength: max }).map((makers) => ({
     reference: 'M',
     elements: [supply, ...makers.map((make, i) => make(`e${i}`))],
   }));
@@ -174,7 +174,7 @@ const ladder = fc
 /** A parameter row within the tolerances, from numbers between 0 and 1. */
 function draw(netlist: Netlist, numbers: Iterator<number>): Float64Array {
   const c = compile(netlist);
-  return c.nominal.map((_, i) => c.least[i]! + (c.most[i]! - c.least[i]!) * numbers.next().value);
+  return c.nominal.map((_, i) => c.min[i]! + (c.max[i]! - c.min[i]!) * numbers.next().value);
 }
 
 const share = fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true }));
@@ -203,16 +203,16 @@ test('the band of a ladder is the band of all its corners', () => {
       const [band] = solveWithBands(netlist, [{ kind: 'volts', a: last, b: 'M' }]).bands;
       const c = compile(netlist);
       const solver = new Solver(c);
-      let [least, most] = [Infinity, -Infinity];
+      let [min, max] = [Infinity, -Infinity];
       for (let corner = 0; corner < 2 ** c.toleranced.length; corner++) {
         const params = Float64Array.from(c.nominal);
-        c.toleranced.forEach((p, t) => (params[p] = corner & (1 << t) ? c.most[p]! : c.least[p]!));
+        c.toleranced.forEach((p, t) => (params[p] = corner & (1 << t) ? c.max[p]! : c.min[p]!));
         solver.run(params);
-        least = Math.min(least, solver.nodeVolts(last));
-        most = Math.max(most, solver.nodeVolts(last));
+        min = Math.min(min, solver.nodeVolts(last));
+        max = Math.max(max, solver.nodeVolts(last));
       }
-      expect(band!.min).toBeCloseTo(least, 9);
-      expect(band!.max).toBeCloseTo(most, 9);
+      expect(band!.min).toBeCloseTo(min, 9);
+      expect(band!.max).toBeCloseTo(max, 9);
     }),
     { numRuns: 40 },
   );
@@ -248,7 +248,7 @@ test('a loop with a sensor and an input keeps every draw within its band', () =>
             ohms: within(1, 2, 4),
             leakAmps: leak,
             limitAmps: within(0.2, 0.3, 0.4),
-            leastSupplyVolts: 10,
+            minSupplyVolts: 10,
           },
           { kind: 'resistor', id: 'w', a: 's', b: 't', ohms: wire },
           {

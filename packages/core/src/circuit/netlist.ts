@@ -81,7 +81,7 @@ export interface TwoWire {
   readonly ohms: Span;
   readonly leakAmps: Span;
   readonly limitAmps: Span;
-  readonly leastAmps: number;
+  readonly minAmps: number;
 }
 
 /** Holds a current of `amps` (A > 0) from plus to minus while at least `liftVolts` stand across it; blocks backwards. */
@@ -122,12 +122,12 @@ export interface Output {
   readonly ohms: Span;
   readonly leakAmps: Span;
   readonly limitAmps: Span;
-  readonly leastSupplyVolts: number;
+  readonly minSupplyVolts: number;
   /** A second supply that the output's state hangs on, such as that of a light source: without it, `otherwise`. */
   readonly needs?: {
     readonly plus: NodeName;
     readonly minus: NodeName;
-    readonly leastVolts: number;
+    readonly minVolts: number;
     readonly otherwise: boolean;
   };
 }
@@ -142,7 +142,7 @@ export interface InputThresholds {
   readonly offVolts: number;
   readonly offAmps: number;
   readonly offVoltsAtLowCurrent: number;
-  readonly mostVolts: number;
+  readonly maxVolts: number;
 }
 
 /** Which way current must pass a channel: in at its terminal (sink), out of it (source), or either. */

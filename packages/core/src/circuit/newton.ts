@@ -21,8 +21,8 @@ const LOOSE_CONDUCTANCE = 1e-12;
 /** Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step. */
 const FIRST_CONDUCTANCE = 0.1;
 const CONDUCTANCE_STEP = 0.2;
-const MOST_ITERATIONS = 120;
-const MOST_HALVINGS = 14;
+const MAX_ITERATIONS = 120;
+const MAX_HALVINGS = 14;
 /** Sizes of the error that count as none at all, and as none once no unknown moves by more than `STILL` (V, A). */
 const EXACT = 1e-21;
 const CLOSE = 1e-14;
@@ -93,7 +93,7 @@ export function solveFrom(c: Compiled, params: Float64Array, w: Workspace): bool
 function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
   const n = c.nodeCount + c.sourceCount;
   let size = accumulate(c, params, w, w.x, w.error, w.jacobian);
-  for (let round = 0; round < MOST_ITERATIONS; round++) {
+  for (let round = 0; round < MAX_ITERATIONS; round++) {
     if (!solveInPlace(w.jacobian, w.error, n)) return false;
     let largest = 0;
     for (let i = 0; i < n; i++) {
@@ -105,7 +105,7 @@ function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
     }
     let share = Math.min(1, FURTHEST / largest);
     let next = Infinity;
-    for (let half = 0; half < MOST_HALVINGS; half++, share /= 2) {
+    for (let half = 0; half < MAX_HALVINGS; half++, share /= 2) {
       for (let i = 0; i < n; i++) w.x[i] = w.start[i]! - share * w.step[i]!;
       next = accumulate(c, params, w, w.x, w.error, w.jacobian);
       if (next <= size * (1 - share / 4) || next < EXACT) break;

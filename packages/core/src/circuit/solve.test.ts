@@ -36,7 +36,7 @@ const output = (style: 'pnp' | 'npn' | 'pushpull', active: boolean, leak = 0): E
   ohms: exactly(2),
   leakAmps: exactly(leak),
   limitAmps: exactly(0.3),
-  leastSupplyVolts: 10,
+  minSupplyVolts: 10,
 });
 
 describe('closed forms', () => {

@@ -50,7 +50,7 @@ const twoWire = (active: boolean, leak = 0.0015): Element => ({
   ohms: exactly(10),
   leakAmps: exactly(leak),
   limitAmps: exactly(0.3),
-  leastAmps: 0.003,
+  minAmps: 0.003,
 });
 const transmitter = (amps: number, lift = 10): Element => ({
   kind: 'transmitter',

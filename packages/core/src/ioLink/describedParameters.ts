@@ -131,7 +131,7 @@ function heldBy(
 ): Partial<Parameter> {
   const named = type.kind === 'boolean' && allowed.values.length === 0 ? OFF_ON : allowed.values;
   if (choice) return { choices: named.map(({ value, name: label }) => ({ value, label: label || value })) };
-  if (!isNumeric(type)) return { most: Math.floor(bitsOf(type) / 8) };
+  if (!isNumeric(type)) return { max: Math.floor(bitsOf(type) / 8) };
   return { ...limitsOf(type, allowed, scale), ...(named.length > 0 && { special: named }) };
 }
 
@@ -144,20 +144,20 @@ function limitsOf(
   type: SimpleType,
   { ranges }: Allowed,
   scale: Scale | undefined,
-): { least?: number; most?: number } {
+): { min?: number; max?: number } {
   const bits = bitsOf(type);
   const whole =
     type.kind === 'float32' || bits > 53
       ? undefined
       : type.kind === 'uint'
-        ? { least: 0, most: 2 ** bits - 1 }
-        : { least: -(2 ** (bits - 1)), most: 2 ** (bits - 1) - 1 };
+        ? { min: 0, max: 2 ** bits - 1 }
+        : { min: -(2 ** (bits - 1)), max: 2 ** (bits - 1) - 1 };
   const raw = ranges.length
-    ? { least: Math.min(...ranges.map((r) => r.least)), most: Math.max(...ranges.map((r) => r.most)) }
+    ? { min: Math.min(...ranges.map((r) => r.min)), max: Math.max(...ranges.map((r) => r.max)) }
     : whole;
   if (!raw) return {};
-  const ends = [raw.least, raw.most].map((end) => (scale ? scaled(end, scale) : end));
-  return { least: Math.min(...ends), most: Math.max(...ends) };
+  const ends = [raw.min, raw.max].map((end) => (scale ? scaled(end, scale) : end));
+  return { min: Math.min(...ends), max: Math.max(...ends) };
 }
 
 const only = (type: SimpleType) => ({

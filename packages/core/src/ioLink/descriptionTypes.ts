@@ -9,7 +9,7 @@ interface NamedValue {
 /** What a variable or an item of a record may hold. */
 export interface Allowed {
   readonly values: readonly NamedValue[];
-  readonly ranges: readonly { readonly least: number; readonly most: number }[];
+  readonly ranges: readonly { readonly min: number; readonly max: number }[];
 }
 
 /** An item of a record with its words and limits. */
@@ -78,7 +78,7 @@ export interface IoLinkDescription {
   readonly revision: string;
   readonly bitrate: 'COM1' | 'COM2' | 'COM3';
   /** Shortest cycle, µs. */
-  readonly leastCycleMicroseconds: number;
+  readonly minCycleMicroseconds: number;
   readonly variables: readonly DescribedVariable[];
   readonly processData: readonly DescribedProcessData[];
   readonly menus: readonly DescribedMenu[];

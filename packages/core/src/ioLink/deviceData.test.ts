@@ -2,7 +2,7 @@ import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
-import { channelProblems, switchedBy, teachWords } from './smartSensor.ts';
+import { channelProblems, switchedBy, teachText } from './smartSensor.ts';
 import {
   decodeParameter,
   describedParameters,
@@ -28,7 +28,7 @@ describe('parameters of a description', () => {
       ['v61.1', 'Output 1: Logic'],
       ['v60', 'Switching point 1'],
     ]);
-    expect(of('v60')).toMatchObject({ kind: 'number', unit: 'cm', least: 3, most: 200, factory: '50' });
+    expect(of('v60')).toMatchObject({ kind: 'number', unit: 'cm', min: 3, max: 200, factory: '50' });
     expect(of('v61.1')).toMatchObject({
       kind: 'choice',
       choices: [
@@ -36,7 +36,7 @@ describe('parameters of a description', () => {
         { value: '1', label: 'normally closed' },
       ],
     });
-    expect(of('v24')).toMatchObject({ kind: 'text', from: 'tag', most: 32 });
+    expect(of('v24')).toMatchObject({ kind: 'text', from: 'tag', max: 32 });
     expect(of('v16').readOnly).toBe(true);
   });
 
@@ -73,7 +73,7 @@ describe('a live value', () => {
         type: { kind: 'int', bits: 16 },
         allowed: {
           values: [{ value: '-30000', name: 'sensor broken' }],
-          ranges: [{ least: -100, most: 1000 }],
+          ranges: [{ min: -100, max: 1000 }],
         },
         scale: { gradient: 0.1, offset: 5, unit: 'mm' },
       },
@@ -217,8 +217,8 @@ describe('a switching channel of the smart-sensor profile', () => {
     expect(textOf(channelProblems(channel({ mode: '2', sp2: 50 }))[0])).toMatch(/needs two different/);
     expect(textOf(channelProblems(channel({ mode: '2', hysteresis: 40 }))[0])).toMatch(/would never let go/);
     expect(() => switchedBy(channel({ hysteresis: -1 }), [1])).toThrow(JobProblem);
-    expect(textOf(teachWords(0x07))).toMatch(/failed/);
-    expect(textOf(teachWords(0x11))).toBe('SP1 taken');
+    expect(textOf(teachText(0x07))).toMatch(/failed/);
+    expect(textOf(teachText(0x11))).toBe('SP1 taken');
   });
 
   test('within its hysteresis it never chatters', () => {

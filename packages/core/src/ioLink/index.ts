@@ -21,4 +21,4 @@ export {
 } from './smartSensor.ts';
 export type { SwitchChannel, TeachCommand } from './smartSensor.ts';
 export { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from './timing.ts';
-export { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';
+export { MAX_DESCRIPTION_BYTES } from './xmlTree.ts';

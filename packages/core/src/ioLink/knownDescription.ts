@@ -12,14 +12,14 @@ export interface KnownDescription {
 
 /** Files that were read lately; reading one anew takes milliseconds, and a page asks often. */
 const known = new Map<string, KnownDescription | JobProblem>();
-const MOST_KNOWN = 80;
+const MAX_KNOWN = 80;
 
 /** Reads a description file once. @throws JobProblem as `readDescription`. */
 export function knownDescription(text: string): KnownDescription {
   let entry = known.get(text);
   if (!entry) {
     entry = read(text);
-    if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!);
+    if (known.size >= MAX_KNOWN) known.delete(known.keys().next().value!);
     known.set(text, entry);
   }
   if (entry instanceof JobProblem) throw entry;

@@ -41,7 +41,7 @@ const PROFILE: Readonly<Record<number, Readonly<Record<number, Message>>>> = {
   },
 };
 
-const PORT_WORDS: Readonly<Record<PortState, Text>> = {
+const PORT_TEXT: Readonly<Record<PortState, Text>> = {
   disabled: say('ioLink.port-disabled'),
   'no device': say('ioLink.no-device'),
   'wrong device': say('ioLink.wrong-device'),
@@ -54,7 +54,7 @@ const PORT_WORDS: Readonly<Record<PortState, Text>> = {
 
 /** Why nothing at all that a port shows counts, if so. */
 export function portFlag(state: PortState, valid: boolean): Text | undefined {
-  if (PORT_WORDS[state]) return PORT_WORDS[state];
+  if (PORT_TEXT[state]) return PORT_TEXT[state];
   return valid ? undefined : say('ioLink.not-valid');
 }
 
@@ -93,14 +93,14 @@ const bitsText = (bits: readonly boolean[]): string => bits.map((on) => (on ? '1
 /** Why a number does not count by the device's own words, the profile's or its range. */
 function ownFlag({ allowed, type }: DescribedItem, raw: number): Text | undefined {
   const named = allowed.values.find(({ value }) => Number(value) === raw);
-  const within = allowed.ranges.some(({ least, most }) => raw >= least && raw <= most);
+  const within = allowed.ranges.some(({ min, max }) => raw >= min && raw <= max);
   if (named && !within && allowed.ranges.length > 0) return named.name;
   if (!Number.isFinite(raw)) return say('ioLink.no-number');
   const bits = type.kind === 'int' ? type.bits : 0;
   const profile = PROFILE[bits]?.[raw];
   if (profile && !within) return profile;
   if (allowed.ranges.length === 0 || within) return undefined;
-  return raw < Math.min(...allowed.ranges.map(({ least }) => least))
+  return raw < Math.min(...allowed.ranges.map(({ min }) => min))
     ? say('ioLink.below-range')
     : say('ioLink.above-range');
 }

@@ -50,10 +50,10 @@ export function layoutProblems({ bitLength, items }: RecordLayout): Message[] {
     problems.push(say('ioLink.record-0-256-bits', { bitLength }));
   for (const { name, bitOffset, type } of items) {
     const bits = bitsOf(type);
-    const most = type.kind === 'uint' || type.kind === 'int' ? 64 : 256;
-    const least = type.kind === 'int' || type.kind === 'uint' ? 2 : 1;
-    if (!Number.isInteger(bits) || bits < least || bits > most)
-      problems.push(say('ioLink.bits-allowed', { name, bits, least, most }));
+    const max = type.kind === 'uint' || type.kind === 'int' ? 64 : 256;
+    const min = type.kind === 'int' || type.kind === 'uint' ? 2 : 1;
+    if (!Number.isInteger(bits) || bits < min || bits > max)
+      problems.push(say('ioLink.bits-allowed', { name, bits, min, max }));
     else if (!Number.isInteger(bitOffset) || bitOffset < 0 || bitOffset + bits > bitLength)
       problems.push(say('ioLink.lies-bits-beyond-record', { name, bitOffset, bits, bitLength }));
     else {
@@ -179,13 +179,13 @@ function integerOf(
   refuse: (allowed: Message) => never,
 ): bigint {
   const size = 1n << BigInt(bits);
-  const [least, most] = kind === 'uint' ? [0n, size - 1n] : [-size / 2n, size / 2n - 1n];
+  const [min, max] = kind === 'uint' ? [0n, size - 1n] : [-size / 2n, size / 2n - 1n];
   if (typeof value !== 'bigint' && !(typeof value === 'number' && Number.isInteger(value)))
-    return refuse(say('ioLink.whole-number', { least: String(least), most: String(most) }));
+    return refuse(say('ioLink.whole-number', { min: String(min), max: String(max) }));
   const whole = BigInt(value);
-  return whole >= least && whole <= most
+  return whole >= min && whole <= max
     ? BigInt.asUintN(bits, whole)
-    : refuse(say('ioLink.whole-number', { least: String(least), most: String(most) }));
+    : refuse(say('ioLink.whole-number', { min: String(min), max: String(max) }));
 }
 
 /** What a number in a record means: `value · gradient + offset` in a unit. */

@@ -3,7 +3,7 @@ import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
 import { decodeRecord, scaled } from './processData.ts';
 import { readDescription } from './readDescription.ts';
-import { MOST_DESCRIPTION_BYTES } from './xmlTree.ts';
+import { MAX_DESCRIPTION_BYTES } from './xmlTree.ts';
 
 const read = readDescription(DISTANCE_SENSOR);
 const problems = (text: string): string => {
@@ -32,7 +32,7 @@ test('identity, versions and the physical layer', () => {
     fileVersion: 'V1.2',
     revision: 'V1.1',
     bitrate: 'COM3',
-    leastCycleMicroseconds: 2300,
+    minCycleMicroseconds: 2300,
   });
 });
 
@@ -47,7 +47,7 @@ test('variables in the order of their index, with words, limits, access and fact
     name: 'Switching point 1',
     description: 'Distance at which output 1 switches & holds',
     type: { kind: 'uint', bits: 16 },
-    allowed: { ranges: [{ least: 30, most: 2000 }] },
+    allowed: { ranges: [{ min: 30, max: 2000 }] },
     factory: '500',
   });
   const { type } = read.variables[3]!;
@@ -126,7 +126,7 @@ describe('what is refused, and says why', () => {
   });
 
   test('a file too large, before it is read', () => {
-    expect(problems(`<IODevice>${' '.repeat(MOST_DESCRIPTION_BYTES)}</IODevice>`)).toMatch(
+    expect(problems(`<IODevice>${' '.repeat(MAX_DESCRIPTION_BYTES)}</IODevice>`)).toMatch(
       /at most 10 MB are read/,
     );
   });

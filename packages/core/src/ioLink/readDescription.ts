@@ -16,7 +16,7 @@ import type {
 } from './descriptionTypes.ts';
 import { all, at, readXml } from './xmlTree.ts';
 import type { XmlElement } from './xmlTree.ts';
-import { unitWords } from './unitCodes.ts';
+import { unitText } from './unitCodes.ts';
 
 /** Namespaces of the description format that are read: versions 1.0.1 and 1.1. */
 const KNOWN = ['http://www.io-link.com/IODD/2009/11', 'http://www.io-link.com/IODD/2010/10'];
@@ -97,7 +97,7 @@ class Reader {
       fileVersion: at(this.root, 'DocumentInfo')?.attributes.version ?? '',
       revision: network?.attributes.iolinkRevision ?? '',
       bitrate: bitrate === 'COM1' || bitrate === 'COM3' ? bitrate : 'COM2',
-      leastCycleMicroseconds: Number(physical?.attributes.minCycleTime ?? 0),
+      minCycleMicroseconds: Number(physical?.attributes.minCycleTime ?? 0),
       variables,
       processData: this.processData(),
       menus: this.menus(new Set(variables.map(({ id }) => id))),
@@ -234,8 +234,8 @@ class Reader {
         name: this.named(at(single, 'Name')),
       })),
       ranges: all(datatype, 'ValueRange').map(({ attributes }) => ({
-        least: Number(attributes.lowerValue),
-        most: Number(attributes.upperValue),
+        min: Number(attributes.lowerValue),
+        max: Number(attributes.upperValue),
       })),
     };
   }
@@ -348,6 +348,6 @@ function scaleOf({ attributes }: XmlElement): Scale | undefined {
   return {
     gradient: Number(gradient ?? 1),
     offset: Number(offset ?? 0),
-    unit: unitCode === undefined ? '' : unitWords(Number(unitCode)),
+    unit: unitCode === undefined ? '' : unitText(Number(unitCode)),
   };
 }

@@ -43,7 +43,7 @@ const STATES: Readonly<Record<number, Text>> = {
 };
 
 /** What the byte of a teach result says: state in the lower half, flags of what was taken in the upper. */
-export const teachWords = (byte: number): Text => STATES[byte & 0x0f] ?? say('ioLink.state', { byte });
+export const teachText = (byte: number): Text => STATES[byte & 0x0f] ?? say('ioLink.state', { byte });
 
 /** A switching signal channel as it is set. */
 export interface SwitchChannel {

@@ -30,4 +30,4 @@ const UNITS: Readonly<Record<number, string>> = {
 };
 
 /** A unit in words; the code where it is not in the list. */
-export const unitWords = (code: number): string => UNITS[code] ?? `unit ${code}`;
+export const unitText = (code: number): string => UNITS[code] ?? `unit ${code}`;

@@ -4,7 +4,7 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { JobProblem } from '../model/index.ts';
 
 /** A description file is not larger than this, bytes; the largest in the field are below a tenth of it. */
-export const MOST_DESCRIPTION_BYTES = 10 * 1024 * 1024;
+export const MAX_DESCRIPTION_BYTES = 10 * 1024 * 1024;
 
 /** An element of an XML document: its attributes, its children in order by name. */
 export interface XmlElement {
@@ -24,10 +24,8 @@ const refuse = (message: Message): never => {
  * @throws JobProblem for what is too large, damaged (with its line), or brings entities or a document type of its own.
  */
 export function readXml(text: string): XmlElement {
-  if (text.length > MOST_DESCRIPTION_BYTES)
-    refuse(
-      say('ioLink.file-mb-most-mb', { text: text.length, mostDescriptionBytes: MOST_DESCRIPTION_BYTES }),
-    );
+  if (text.length > MAX_DESCRIPTION_BYTES)
+    refuse(say('ioLink.file-mb-most-mb', { text: text.length, maxDescriptionBytes: MAX_DESCRIPTION_BYTES }));
   if (/<!(DOCTYPE|ENTITY)/i.test(text)) refuse(say('ioLink.file-defines-document-type'));
   const sound = XMLValidator.validate(text);
   if (sound !== true) refuse(say('ioLink.file-damaged-line', { line: sound.err.line, msg: sound.err.msg }));

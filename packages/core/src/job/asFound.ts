@@ -3,7 +3,7 @@ import type { Message } from '../messages/index.ts';
 import type { Point, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { JobIndex, Rail } from './jobIndex.ts';
-import { railWords, terminalWords } from './words.ts';
+import { railText, terminalText } from './words.ts';
 
 /** A wire that is not as it was planned. */
 export interface PlanDifference {
@@ -15,14 +15,14 @@ export interface PlanDifference {
 }
 
 /** What a terminal is called: `DI 2 channel 3`, `PE-101 BK`, `+24 V`, `G2 +24 V` where there are several. */
-export function refWords(index: JobIndex, ref: string): string {
+export function refText(index: JobIndex, ref: string): string {
   const { item, terminal } = splitRef(ref);
   const supply = index.supply(item);
   if (supply) {
     const alone = index.job.supplies.filter(({ kind }) => kind === supply.kind).length === 1;
-    return `${alone ? '' : `${supply.tag} `}${railWords(terminal as Rail, supply.volts)}`;
+    return `${alone ? '' : `${supply.tag} `}${railText(terminal as Rail, supply.volts)}`;
   }
-  return `${index.tagOf(ref)} ${terminalWords(terminal)}`;
+  return `${index.tagOf(ref)} ${terminalText(terminal)}`;
 }
 
 /** The wires, as planned and with how they were found, that end on a point's own parts. */
@@ -39,7 +39,7 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
   return wires.flatMap((wire) => {
     const { asFound, number } = wire;
     if (!asFound) return [];
-    const ends = say('job.to', { ref: refWords(index, wire.from), ref2: refWords(index, wire.to) });
+    const ends = say('job.to', { ref: refText(index, wire.from), ref2: refText(index, wire.to) });
     if (asFound.missing)
       return [
         {
@@ -52,13 +52,13 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
       ...(asFound.from && asFound.from !== wire.from
         ? [
             say('job.begins-instead', {
-              ref: refWords(index, asFound.from),
-              ref2: refWords(index, wire.from),
+              ref: refText(index, asFound.from),
+              ref2: refText(index, wire.from),
             }),
           ]
         : []),
       ...(asFound.to && asFound.to !== wire.to
-        ? [say('job.ends-instead', { ref: refWords(index, asFound.to), ref2: refWords(index, wire.to) })]
+        ? [say('job.ends-instead', { ref: refText(index, asFound.to), ref2: refText(index, wire.to) })]
         : []),
       ...(asFound.colour && asFound.colour !== wire.colour
         ? [say('job.is-instead-of', { colour: asFound.colour, colour2: wire.colour })]

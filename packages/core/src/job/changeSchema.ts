@@ -18,7 +18,7 @@ import {
   OutputKind,
   OwnFigure,
   OwnKind,
-  Plate,
+  Card,
   Point,
   Range,
   Result,
@@ -123,7 +123,7 @@ const SINGLE = [
     id: Id,
     reason: z.string().trim().min(1, codeOf('job.say-why-undone')).max(200),
   }),
-  z.object({ kind: z.literal('setPlate'), pointId: Id, plate: Plate }),
+  z.object({ kind: z.literal('setPlate'), pointId: Id, plate: Card }),
   /** What a parameter is to be by hand, with the reason; null lets it follow from the job again. */
   z.object({
     kind: z.literal('require'),

@@ -3,7 +3,7 @@ import addFormats from 'ajv-formats';
 import fc from 'fast-check';
 import { jobWith } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
-import { jobFileSchema, MOST_FILE_BYTES, readJobFile, writeJobFile } from './jobFile.ts';
+import { jobFileSchema, MAX_FILE_BYTES, readJobFile, writeJobFile } from './jobFile.ts';
 
 const job = jobWith(
   'di8-both-4-4',
@@ -84,7 +84,7 @@ test.each<[string, string, RegExp]>([
 });
 
 test('a file that is too large is refused before it is read', () => {
-  expect(refusal(' '.repeat(MOST_FILE_BYTES + 1))).toMatch(/larger than 16 MB/);
+  expect(refusal(' '.repeat(MAX_FILE_BYTES + 1))).toMatch(/larger than 16 MB/);
 });
 
 test('no text makes the reader fail in any other way', () => {

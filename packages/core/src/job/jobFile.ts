@@ -10,7 +10,7 @@ import { parseJson } from './parseJson.ts';
 const JOB_FORMAT = 'keypost-job';
 const JOB_VERSION = 2;
 /** A job file may hold at most this many bytes. */
-export const MOST_FILE_BYTES = 16 * 1024 * 1024;
+export const MAX_FILE_BYTES = 16 * 1024 * 1024;
 
 const JobFile = z.object({
   format: z.literal(JOB_FORMAT),
@@ -40,8 +40,8 @@ export interface ReadJob {
  * an unknown type, a wire to a terminal that does not exist …
  */
 export function readJobFile(text: string): ReadJob {
-  if (new TextEncoder().encode(text).length > MOST_FILE_BYTES)
-    refuse('', say('job.file-larger-mb-most', { mostFileBytes: MOST_FILE_BYTES }));
+  if (new TextEncoder().encode(text).length > MAX_FILE_BYTES)
+    refuse('', say('job.file-larger-mb-most', { maxFileBytes: MAX_FILE_BYTES }));
   return readJobDocument(parseJson(text));
 }
 

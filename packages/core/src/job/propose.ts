@@ -188,7 +188,7 @@ export const wireId = (itemId: string, terminal: string): string =>
 /** Gives the next free wire numbers of a job, one a call. */
 export function numbering(job: JobContent): () => string {
   let last = job.wires.reduce(
-    (most, wire) => Math.max(most, /^\d+$/.test(wire.number) ? Number(wire.number) : 0),
+    (max, wire) => Math.max(max, /^\d+$/.test(wire.number) ? Number(wire.number) : 0),
     0,
   );
   return () => String(++last);

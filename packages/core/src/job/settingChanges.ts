@@ -79,7 +79,7 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
 function allowed(job: JobContent, itemId: string, key: string, value: string, strict: boolean): string {
   const parameter = parametersOf(job, itemId).find((p) => p.key === key);
   if (!parameter) return refuse(key, say('job.part-parameter', { key }));
-  const read = readValue(strict ? parameter : { ...parameter, least: undefined, most: undefined }, value);
+  const read = readValue(strict ? parameter : { ...parameter, min: undefined, max: undefined }, value);
   return read.ok ? read.value : refuse(key, read.problem);
 }
 

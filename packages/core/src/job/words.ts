@@ -1,7 +1,7 @@
 import type { Rail } from './jobIndex.ts';
 
 /** `0 V`, `+24 V`, `L 230 V`, `N`, `earth`. */
-export function railWords(rail: Rail, volts: number): string {
+export function railText(rail: Rail, volts: number): string {
   switch (rail) {
     case '-':
       return '0\u00a0V';
@@ -17,7 +17,7 @@ export function railWords(rail: Rail, volts: number): string {
 }
 
 /** `channel 3`, `common 1`, or the terminal's own name. */
-export function terminalWords(terminal: string): string {
+export function terminalText(terminal: string): string {
   const channel = /^I(\d+)$/.exec(terminal);
   if (channel) return `channel ${channel[1]}`;
   const common = /^COM(\d+)$/.exec(terminal);

@@ -1,12 +1,7 @@
 /** Sentences by code. */
 export const ANALYSIS = {
-  'analysis.chain-1-units-these': ({
-    mostArcUnits,
-    tags,
-  }: {
-    mostArcUnits: number;
-    tags: readonly string[];
-  }) => `A chain has 1 to ${mostArcUnits} units; these are ${tags.length}.`,
+  'analysis.chain-1-units-these': ({ maxArcUnits, tags }: { maxArcUnits: number; tags: readonly string[] }) =>
+    `A chain has 1 to ${maxArcUnits} units; these are ${tags.length}.`,
   'analysis.out-main-unit': 'OUT of the main unit',
   'analysis.out-of': ({ tag }: { tag: undefined | string }) => `OUT of ${tag}`,
   'analysis.main-unit': 'IN of the main unit',
@@ -25,7 +20,7 @@ export const ANALYSIS = {
     'Earth the screen of screened coil leads at the unit only; leave it cut back at the coil.',
   'analysis.lead-fibre-out-order': ({ units }: { units: readonly string[] }) =>
     `Lead the fibre from OUT to IN in this order: main unit, ${units.join(', ')}, main unit.`,
-  'analysis.wire-contact-11-14': 'Wire contact 11-14 to the supervisor; 11-12 shows the same turned round.',
+  'analysis.wire-contact-11-14': 'Wire contact 11-14 to the supervisor; 11-12 shows the same, inverted.',
   'analysis.switch-main-unit-must': ({ n }: { n: number }) =>
     `Switch on. The main unit must count ${n} ${n === 1 ? 'unit' : 'units'}; pull one fibre: it must trip.`,
   'analysis.test-test-function-never': 'Test with the test function only, never with an arc.',
@@ -40,7 +35,7 @@ export const ANALYSIS = {
   'analysis.has-the-address-of': ({ tag, twin, address }: { tag: string; twin: string; address: number }) =>
     `${tag} has the address of ${twin}, ${address}.`,
   'analysis.unit-address-stands': ({ i, tag, address }: { i: number; tag: string; address: number }) =>
-    `No unit has the address ${i + 1}; ${tag} stands at ${address}.`,
+    `No unit has the address ${i + 1}; ${tag} is set to ${address}.`,
   'analysis.set-last-unit-comes': ({ tag, units }: { tag: string; units: string }) =>
     `${tag} is set as the last unit, but ${units} comes after it.`,
   'analysis.last-unit-switch-off': ({ tag }: { tag: string }) =>

@@ -11,7 +11,7 @@ export const FIELDBUS = {
   'fieldbus.network-itself-participant': ({ tag, address }: { tag: string; address: string }) =>
     `${tag}: ${address} is the network itself, no participant.`,
   'fieldbus.speaks-all-network-nobody': ({ tag, address }: { tag: string; address: string }) =>
-    `${tag}: ${address} speaks to all of the network, and is nobody’s own.`,
+    `${tag}: ${address} is the network’s broadcast address; no device can have it.`,
   'fieldbus.reserved-rfc-6890-given': ({ tag, address }: { tag: string; address: string }) =>
     `${tag}: ${address} is reserved (RFC 6890) and cannot be given to a device.`,
   'fieldbus.gateway-address': ({ tag, gateway }: { tag: string; gateway: string }) =>
@@ -157,12 +157,12 @@ export const FIELDBUS = {
     `${tag} is not at an end of the line: switch its terminator off.`,
   'fieldbus.receivers-unit-loads-together': ({
     loads,
-    mostUnitLoads,
+    maxUnitLoads,
   }: {
     loads: number;
-    mostUnitLoads: number;
+    maxUnitLoads: number;
   }) =>
-    `The receivers are ${Number(loads.toFixed(2))} unit loads together; ${mostUnitLoads} are allowed. Use a repeater.`,
+    `The receivers are ${Number(loads.toFixed(2))} unit loads together; ${maxUnitLoads} are allowed. Use a repeater.`,
   'fieldbus.baud-more-kind-line': ({ baud }: { baud: number }) =>
     `${baud} baud is more than this kind of line carries over any distance.`,
   'fieldbus.line-m-long-baud': ({
@@ -176,22 +176,22 @@ export const FIELDBUS = {
   }) =>
     `The line is ${metres} m long; at ${baud} baud ${longest} m are allowed. Lower the baud or use a repeater.`,
   'fieldbus.rest-v-stand-between': ({
-    least,
+    min,
     tag,
-    leastLineVolts,
+    minLineVolts,
   }: {
-    least: number;
+    min: number;
     tag: string;
-    leastLineVolts: number;
+    minLineVolts: number;
   }) =>
-    `At rest only ${least.toFixed(2)} V stand between the lines at ${tag}; a receiver is sure from ${leastLineVolts} V on. Use a smaller bias resistor.`,
+    `At rest only ${min.toFixed(2)} V stand between the lines at ${tag}; a receiver is sure from ${minLineVolts} V on. Use a smaller bias resistor.`,
   'fieldbus.nothing-holds-line-rest': `Nothing holds the line at rest: with terminators fitted it needs a bias at one place.`,
   'fieldbus.d1-d0': '+ and −, or D1 and D0',
   'fieldbus.plain-d1-positive-rest': 'plain: + (D1) is positive at rest',
   'fieldbus.b-and-a': 'B and A',
   'fieldbus.tia-485-b-positive': 'TIA-485: B is positive at rest, A negative',
   'fieldbus.a-and-b': 'A and B',
-  'fieldbus.turned-many-makers-print': 'turned, as many makers print it: A is positive at rest',
+  'fieldbus.turned-many-makers-print': 'inverted, as many makers print it: A is positive at rest',
   'fieldbus.at': ({ plusName, tag }: { plusName: string; tag: string }) => `${plusName} at ${tag}`,
   'fieldbus.line-positive-rest-called': ({ each }: { each: string }) =>
     `The line that is positive at rest is called ${each}. Join these; do not go by the letters.`,

@@ -17,14 +17,14 @@ export const IO_LINK = {
   'ioLink.bits-allowed': ({
     name,
     bits,
-    least,
-    most,
+    min,
+    max,
   }: {
     name: string;
     bits: number;
-    least: number;
-    most: number;
-  }) => `${name} has ${bits} bits; ${least} to ${most} are allowed.`,
+    min: number;
+    max: number;
+  }) => `${name} has ${bits} bits; ${min} to ${max} are allowed.`,
   'ioLink.lies-bits-beyond-record': ({
     name,
     bitOffset,
@@ -52,8 +52,8 @@ export const IO_LINK = {
   'ioLink.it-is-a-number': 'it is a number',
   'ioLink.most-bytes-fit': ({ bytes }: { bytes: number }) => `at most ${bytes} bytes fit`,
   'ioLink.times-true-false': ({ count }: { count: number }) => `it is ${count} times true or false`,
-  'ioLink.whole-number': ({ least, most }: { least: string; most: string }) =>
-    `it is a whole number from ${least} to ${most}`,
+  'ioLink.whole-number': ({ min, max }: { min: string; max: string }) =>
+    `it is a whole number from ${min} to ${max}`,
   'ioLink.gradient-0': 'A gradient cannot be 0.',
   'ioLink.file-begins-device-description': ({ rootName }: { rootName: string }) =>
     `The file begins with ${rootName}; a device description begins with IODevice.`,
@@ -101,14 +101,8 @@ export const IO_LINK = {
     `The hysteresis of ${hysteresis} is wider than the window of ${Math.abs(sp1 - sp2)}: it would never let go.`,
   'ioLink.highest-time-base-cycle': 'The highest time base of a cycle time is reserved.',
   'ioLink.cycle-time-0-132': 'A cycle time is 0 to 132.8 ms.',
-  'ioLink.file-mb-most-mb': ({
-    text,
-    mostDescriptionBytes,
-  }: {
-    text: number;
-    mostDescriptionBytes: number;
-  }) =>
-    `The file is ${Math.ceil(text / 1024 / 1024)} MB; at most ${mostDescriptionBytes / 1024 / 1024} MB are read.`,
+  'ioLink.file-mb-most-mb': ({ text, maxDescriptionBytes }: { text: number; maxDescriptionBytes: number }) =>
+    `The file is ${Math.ceil(text / 1024 / 1024)} MB; at most ${maxDescriptionBytes / 1024 / 1024} MB are read.`,
   'ioLink.file-defines-document-type':
     'The file defines a document type or entities of its own. Such files are not read.',
   'ioLink.file-damaged-line': ({ line, msg }: { line: number; msg: string }) =>

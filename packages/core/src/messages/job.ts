@@ -134,8 +134,8 @@ export const JOB = {
     first: string;
   }) =>
     `${module} would use ${area === 'I' ? 'input' : 'output'} byte ${byte}, which ${first} uses already. Choose a free first byte.`,
-  'job.file-larger-mb-most': ({ mostFileBytes }: { mostFileBytes: number }) =>
-    `The file is larger than ${mostFileBytes / 1024 / 1024} MB, the most that a job file may be.`,
+  'job.file-larger-mb-most': ({ maxFileBytes }: { maxFileBytes: number }) =>
+    `The file is larger than ${maxFileBytes / 1024 / 1024} MB, the maximum for a job file.`,
   'job.key-post-job-format': ({ jobFormat }: { jobFormat: string }) =>
     `This is not a Key Post job: its “format” must be “${jobFormat}”.`,
   'job.file-does-say-version': 'The file does not say its version, a whole number from 1.',
@@ -150,7 +150,7 @@ export const JOB = {
     `“${unit}” does not fit here. The figure is in ${unit2 || 'no unit'}.`,
   'job.row-description-need-same': 'The row and its description need the same id.',
   'job.file-larger-kb-most': ({ maxKindBytes }: { maxKindBytes: number }) =>
-    `The file is larger than ${maxKindBytes / 1024} kB, the most that a description may be.`,
+    `The file is larger than ${maxKindBytes / 1024} kB, the maximum for a description.`,
   'job.description-device-module-format': ({
     ownDevices,
     ownModules,
@@ -179,7 +179,7 @@ export const JOB = {
   'job.behaviour-right-model-senses': ({ input, portLabel }: { input: string; portLabel: string }) =>
     `No behaviour “${input}” of the right model senses at ${portLabel}.`,
   'job.stands-which-terminal': ({ portLabel, node }: { portLabel: string; node: string }) =>
-    `${portLabel} stands at ${node}, which is no terminal.`,
+    `${portLabel} is on ${node}, which is no terminal.`,
   'job.is-no-terminal': ({ common }: { common: string }) => `${common} is no terminal.`,
   'job.there-is-no-channel': ({ channel }: { channel: number }) => `There is no channel ${channel}.`,
   'job.stands-twice': ({ what, name }: { what: string; name: string }) =>
@@ -187,7 +187,7 @@ export const JOB = {
   'job.two-behaviours-make-element': ({ id }: { id: string }) =>
     `Two behaviours make an element “${id}”. Each needs its own name.`,
   'job.stands-which-terminal-part': ({ id, node }: { id: string; node: string }) =>
-    `“${id}” stands at ${node}, which is no terminal of the part.`,
+    `“${id}” is on ${node}, which is no terminal of the part.`,
   'job.hangs-which': ({ id, id2 }: { id: string; id2: string }) =>
     `“${id}” hangs on “${id2}”, which there is not.`,
   'job.nothing-stands-terminal-give': ({ name }: { name: string }) =>

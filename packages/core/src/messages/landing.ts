@@ -25,7 +25,7 @@ export const LANDING = {
   'landing.pnp-switches-plus-put': 'PNP switches plus: put the group’s common on 0 V.',
   'landing.npn-switches-minus-put': 'NPN switches minus: put the group’s common on plus.',
   'landing.push-pull-switches-both':
-    'Push-pull switches both: the common may sit on either rail; on plus the logic turns round.',
+    'Push-pull switches both: the common may sit on either rail; on plus the logic is inverted.',
   'landing.contact-fits-either-give': 'A contact fits either: give it the rail that the common is not on.',
   'landing.two-wires-series-input':
     'Two wires in series with the input: off, its leakage must not be taken for on.',
@@ -38,7 +38,7 @@ export const LANDING = {
     'Sourcing input: current comes in at the common and out at its terminal',
   'landing.some-makers-call-npn':
     'some makers call it an NPN input, after the sensor that fits, or “sink” input after that sensor',
-  'landing.two-way-input-common': 'Two-way input: its common decides whether it sinks or sources',
+  'landing.two-way-input-common': 'Sink or source, selectable: its common decides which',
   'landing.common-0-v-fits': 'common on 0 V fits PNP, common on plus fits NPN',
   'landing.pnp-joins-output-plus': 'PNP: joins its output to plus, so it sources current',
   'landing.npn-joins-output-minus': 'NPN: joins its output to minus, so it sinks current',

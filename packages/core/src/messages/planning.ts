@@ -57,9 +57,9 @@ export const PLANNING = {
     tight2: string;
   }) =>
     `Set it to ${fixed(setting, 1)} of ${fixed(scale, 0)}: ${fixed(margin, 1)} from losing the object, ${fixed(backgroundSeen - setting, 1)} from seeing the background.${tight ? tight2 : ''}`,
-  'planning.less-left-either-side': ({ least }: { least: number }) =>
-    `less than ${fixed(least, 1)} is left to either side`,
-  'planning.stability-lamp-both-states': 'the stability lamp is not on in both states',
+  'planning.less-left-either-side': ({ min }: { min: number }) =>
+    `less than ${fixed(min, 1)} is left to either side`,
+  'planning.stability-lamp-both-states': 'the stability LED is not on in both states',
   'planning.too-tight-dirt-another': ({
     why,
     narrow,
@@ -69,7 +69,7 @@ export const PLANNING = {
     narrow: boolean;
     stable: boolean;
   }) =>
-    ` That is too tight: ${why}${narrow && !stable ? ', and the stability lamp is not on in both states' : ''}. Dirt or another object will upset it: bring the sensor closer, tilt it, or take one with background suppression.`,
+    ` That is too tight: ${why}${narrow && !stable ? ', and the stability LED is not on in both states' : ''}. Dirt or another object will upset it: bring the sensor closer, tilt it, or take one with background suppression.`,
   'planning.output-switches-coil': ({ device }: { device: string }) =>
     `${device} has no output that switches a coil.`,
   'planning.it-has-are-needed': ({ poles, poles2 }: { poles: number; poles2: number }) =>
@@ -109,7 +109,7 @@ export const PLANNING = {
   }) => `The job has no wire ${wire} from ${from} ${from_terminal} to ${to} ${to_terminal}.`,
   'planning.list-changes-wires-most': ({ changes }: { changes: number }) =>
     `The list changes ${changes} wires; at most 400 are taken at once.`,
-  'planning.most-characters-fit-here': ({ most }: { most: number }) => `At most ${most} characters fit here.`,
+  'planning.most-characters-fit-here': ({ max }: { max: number }) => `At most ${max} characters fit here.`,
   'planning.colour-use': ({ colour, colours }: { colour: string; colours: readonly string[] }) =>
     `“${colour}” is no colour. Use ${colours.join(', ')}.`,
   'planning.cross-section-use-0': ({ section }: { section: string }) =>

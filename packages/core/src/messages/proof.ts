@@ -51,7 +51,7 @@ export const PROOF = {
   'proof.red-black': ({ terminal, terminal2 }: { terminal: string; terminal2: string }) =>
     `red on ${terminal}, black on ${terminal2}`,
   'proof.relay': ({ tag }: { tag: string }) => `Relay ${tag}`,
-  'proof.lamp-flag': 'its lamp or flag',
+  'proof.lamp-flag': 'its LED or flag',
   'proof.you-see': 'as you see it',
   'proof.reading': 'Reading',
   'proof.to-2': ({ text, text2, unit }: { text: string; text2: string; unit: string }) =>

@@ -44,7 +44,7 @@ export const REASON = {
     at: undefined | string;
     range: undefined | string;
   }) =>
-    `The device gives ${signal}, the switch stands at ${at}, the parameter says ${range}: the three must agree.`,
+    `The device gives ${signal}, the switch is set to ${at}, the parameter to ${range}: the three must agree.`,
   'reason.loop-open.no-current': ({ device }: { device: string }) =>
     `No current flows in the loop of ${device}: it is open, or the wrong way round.`,
   'reason.loop-left': ({
@@ -155,17 +155,17 @@ export const REASON = {
     max,
     min2,
     max2,
-    lamp,
+    led,
   }: {
     min: number;
     max: number;
     min2: number;
     max2: number;
-    lamp: string;
+    led: string;
   }) =>
-    `At the edge of the tolerances the input may read either way: ${fixed(min, 1)} to ${fixed(max, 1)} V and ${fixed(min2 * 1000, 1)} to ${fixed(max2 * 1000, 1)} mA while ${lamp}.`,
-  'reason.over-voltage.limit': ({ volts, most }: { volts: number; most: number }) =>
-    `Up to ${formatVolts(volts)} can stand at the input; it is made for ${most} V at most.`,
+    `At the edge of the tolerances the input may read either way: ${fixed(min, 1)} to ${fixed(max, 1)} V and ${fixed(min2 * 1000, 1)} to ${fixed(max2 * 1000, 1)} mA while ${led}.`,
+  'reason.over-voltage.limit': ({ volts, max }: { volts: number; max: number }) =>
+    `Up to ${formatVolts(volts)} can stand at the input; it is made for ${max} V at most.`,
   'reason.over-voltage': ({ sentence }: { sentence: string }) =>
     `${sentence} Such an input may see minus only.`,
   'reason.at-terminal': ({ volts, amps }: { volts: number; amps: number }) =>
@@ -276,27 +276,27 @@ export const REASON = {
     nom,
     plus,
     minus,
-    least,
+    min,
   }: {
     device: string;
     nom: number;
     plus: undefined | string;
     minus: undefined | string;
-    least: number;
+    min: number;
   }) =>
-    `${device} has no supply: ${formatVolts(nom)} from ${plus} to ${minus} where it needs at least ${least} V. Land ${plus} on + and ${minus} on 0 V.`,
+    `${device} has no supply: ${formatVolts(nom)} from ${plus} to ${minus} where it needs at least ${min} V. Land ${plus} on + and ${minus} on 0 V.`,
   'reason.supply-outside': ({
     device,
+    low,
+    high,
     min,
     max,
-    least,
-    most,
   }: {
     device: string;
+    low: number;
+    high: number;
     min: number;
     max: number;
-    least: number;
-    most: number;
   }) =>
-    `The supply at ${device} may be ${fixed(min, 1)} to ${fixed(max, 1)} V; it is made for ${least} to ${most} V.`,
+    `The supply at ${device} may be ${fixed(low, 1)} to ${fixed(high, 1)} V; it is made for ${min} to ${max} V.`,
 } as const;

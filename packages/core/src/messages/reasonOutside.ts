@@ -205,7 +205,7 @@ export const REASON_OUTSIDE = {
   }) =>
     `Channel ${dead + 1} of ${device} does not reach ${module} ${portLabel} while the guard is closed${mate.length ? ` (in a chain with ${mate.join(', ')})` : ''}: the safe side stays off.`,
   'reason.safety-channel.selector': ({ module, dark }: { module: string; dark: number }) =>
-    `The selector of ${module} stands at both inputs, and input ${dark} is not closed. Close what belongs there; which inputs are to be used is for the competent person to say.`,
+    `The selector of ${module} is set to both inputs, and input ${dark} is not closed. Close what belongs there; which inputs are to be used is for the competent person to say.`,
   'reason.safety-feedback': ({ module }: { module: string }) =>
     `The feedback input of ${module} is open, so it cannot start: lead it from plus through the mirror contacts of the contactors, or link it where there are none.`,
   'reason.safety-channel.alone': ({ n, device, module }: { n: number; device: string; module: string }) =>

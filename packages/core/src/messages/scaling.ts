@@ -106,9 +106,9 @@ export const SCALING = {
     cutoffPercent: number;
     cutoffOf: number;
     unit: string;
-  }) => `cut-off ${cutoffPercent} % holds the screen at zero below ${plain(cutoffOf, 4)} ${unit}`,
+  }) => `cut-off ${cutoffPercent} % holds the panel screen at zero below ${plain(cutoffOf, 4)} ${unit}`,
   'scaling.range-zero-scaled-two': 'A range of zero cannot be scaled: its two ends must differ.',
-  'scaling.range-zero-turned-round': 'A range of zero cannot be turned round.',
+  'scaling.range-zero-turned-round': 'A range of zero cannot be inverted.',
   'scaling.table-needs-two-points': 'A table needs two points.',
   'scaling.stands-table-twice-each': ({ inValue }: { inValue: number }) =>
     `${inValue} stands in the table twice. Each signal has one value.`,
@@ -154,21 +154,12 @@ export const SCALING = {
   'scaling.noise-needs-two-readings': 'Noise needs two readings at rest; ten are better.',
   'scaling.resistance-0-more': 'A resistance is 0 Ω or more.',
   'scaling.meter-1-3000-mm': 'A meter has 1 to 3000 mm.',
-  'scaling.within-mm': ({
-    text,
-    least,
-    most,
-    size,
-  }: {
-    text: string;
-    least: number;
-    most: number;
-    size: number;
-  }) => `${text}, within ${least} to ${most} Ω for ${size} mm.`,
-  'scaling.below-windings-touch-water': ({ text, least }: { text: string; least: number }) =>
-    `${text} is below ${least} Ω: windings touch, or water is in it.`,
-  'scaling.above-winding-lead-broken': ({ text, most }: { text: string; most: number }) =>
-    `${text} is above ${most} Ω: a winding or its lead is broken, or a joint is bad.`,
+  'scaling.within-mm': ({ text, min, max, size }: { text: string; min: number; max: number; size: number }) =>
+    `${text}, within ${min} to ${max} Ω for ${size} mm.`,
+  'scaling.below-windings-touch-water': ({ text, min }: { text: string; min: number }) =>
+    `${text} is below ${min} Ω: windings touch, or water is in it.`,
+  'scaling.above-winding-lead-broken': ({ text, max }: { text: string; max: number }) =>
+    `${text} is above ${max} Ω: a winding or its lead is broken, or a joint is bad.`,
   'scaling.loop-needs-two-solved': 'A loop needs two solved states.',
   'scaling.input-sees-whatever-sensor': ({ text }: { text: string }) =>
     `The input sees ${text} whatever the sensor gives: nothing can be told back from it.`,
@@ -195,8 +186,8 @@ export const SCALING = {
   'scaling.counts-top': 'Counts at top',
   'scaling.value-bottom': 'Value at bottom',
   'scaling.value-top': 'Value at top',
-  'scaling.least-counts': 'Least counts',
-  'scaling.most-counts': 'Most counts',
+  'scaling.least-counts': 'Minimum counts',
+  'scaling.most-counts': 'Maximum counts',
   'scaling.square-root-cut': 'Square root, cut',
   'scaling.counter-yet-choose-land': ({ point }: { point: string }) =>
     `${point} is on no counter yet. Choose one in Land.`,
@@ -249,40 +240,40 @@ export const SCALING = {
   'scaling.nobody-looked-range-yet': ({ device }: { device: string }) =>
     `Nobody looked at the range in ${device} yet; it is taken to be as required.`,
   'scaling.current-output-stands-off': ({ device }: { device: string }) =>
-    `The current output of ${device} stands at off: it gives nothing until it is switched on.`,
+    `The current output of ${device} is off: it gives nothing until it is switched on.`,
   'scaling.element-write-pt-ni': ({ id }: { id: string }) =>
     `“${id}” is no element. Write Pt or Ni and the ohms at 0 °C, such as Pt100.`,
   'scaling.defined-c-c-outside': ({
     id,
-    least,
-    most,
+    min,
+    max,
     source,
     t,
   }: {
     id: string;
-    least: number;
-    most: number;
+    min: number;
+    max: number;
     source: string;
     t: number;
-  }) => `${id} is defined from ${least} to ${most} °C (${source}); ${t} °C is outside.`,
+  }) => `${id} is defined from ${min} to ${max} °C (${source}); ${t} °C is outside.`,
   'scaling.c-outside': ({
     id,
     low,
     ohms,
     high,
-    least,
-    most,
+    min,
+    max,
     ohms2,
   }: {
     id: string;
     low: number;
     ohms: number;
     high: number;
-    least: number;
-    most: number;
+    min: number;
+    max: number;
     ohms2: number;
   }) =>
-    `${id} has ${(low * ohms).toFixed(2)} to ${(high * ohms).toFixed(2)} Ω from ${least} to ${most} °C; ${ohms2} Ω is outside.`,
+    `${id} has ${(low * ohms).toFixed(2)} to ${(high * ohms).toFixed(2)} Ω from ${min} to ${max} °C; ${ohms2} Ω is outside.`,
   'scaling.thermistor-resistance-25-c': 'A thermistor’s resistance at 25 °C is above 0 Ω.',
   'scaling.thermistor-b-value-above': 'A thermistor’s B value is above 0 K; usual are 2500 to 5000 K.',
   'scaling.temperature-above-c': ({ zeroKelvin }: { zeroKelvin: number }) =>
@@ -295,31 +286,31 @@ export const SCALING = {
     'The resistance of such a thermistor falls when it gets warmer.',
   'scaling.type-defined-c-iec': ({
     type,
-    least,
-    most,
+    min,
+    max,
     t,
   }: {
     type: string;
-    least: number;
-    most: number;
+    min: number;
+    max: number;
     t: number;
-  }) => `Type ${type} is defined from ${least} to ${most} °C (IEC 60584-1); ${t} °C is outside.`,
+  }) => `Type ${type} is defined from ${min} to ${max} °C (IEC 60584-1); ${t} °C is outside.`,
   'scaling.type-gives-mv-c': ({
     type,
     low,
     high,
     usableFrom,
-    most,
+    max,
     millivolts,
   }: {
     type: string;
     low: number;
     high: number;
     usableFrom: number;
-    most: number;
+    max: number;
     millivolts: number;
   }) =>
-    `Type ${type} gives ${low.toFixed(3)} to ${high.toFixed(3)} mV from ${usableFrom} to ${most} °C; ${millivolts.toFixed(3)} mV is outside.`,
+    `Type ${type} gives ${low.toFixed(3)} to ${high.toFixed(3)} mV from ${usableFrom} to ${max} °C; ${millivolts.toFixed(3)} mV is outside.`,
   'scaling.range-zero-calibrated-two': 'A range of zero cannot be calibrated: its two ends must differ.',
   'scaling.enter-least-reading': 'Enter at least one reading.',
   'scaling.sensor-opened-standard-says': ({ read, unit }: { read: number; unit: string }) =>

@@ -43,7 +43,7 @@ export const SERVICE = {
   'service.master-refuses': ({ message, code }: { message: string; code: number }) =>
     `The master refuses: ${message} (${code}).`,
   'service.connection-broke': 'The connection broke.',
-  'service.what-answers-speaks-modbus': 'What answers there speaks no Modbus.',
+  'service.what-answers-speaks-modbus': 'What answers there does not use Modbus.',
   'service.unit-does-answer': ({ unit }: { unit: number }) => `Unit ${unit} does not answer.`,
   'service.nothing-answers': ({ host, port }: { host: string; port: number }) =>
     `Nothing answers at ${host}:${port}.`,

@@ -44,7 +44,7 @@ export const SETTING = {
   'setting.current-output-wire': 'Current output and its wire',
   'setting.not-wired': 'not wired',
   'setting.wired-current-output-stands': ({ terminalName, shown }: { terminalName: string; shown: string }) =>
-    `${terminalName} is wired, but the current output stands at ${shown}. Nothing comes out that the input knows.`,
+    `${terminalName} is wired, but the current output is set to ${shown}. Nothing comes out that the input knows.`,
   'setting.current-output-wired-many': ({ terminalName }: { terminalName: string }) =>
     `The current output is on, but ${terminalName} is not wired; many meters then show a fault.`,
   'setting.memory-module-settings': 'Memory module and settings',
@@ -160,7 +160,7 @@ export const SETTING = {
   'setting.ends-range-at': ({ sheet, range }: { sheet: string; range: string }) =>
     `${sheet} ends its range at ${range}`,
   'setting.stands-at': ({ sheet, shown, label }: { sheet: string; shown: string; label: string }) =>
-    `${sheet} stands at ${shown} (${label.toLowerCase()})`,
+    `${sheet} is set to ${shown} (${label.toLowerCase()})`,
   'setting.choose': ({ label, choices }: { label: string; choices: readonly string[] }) =>
     `${label}: choose ${either(choices)}.`,
   'setting.too-long': ({ label, max }: { label: string; max: number }) =>

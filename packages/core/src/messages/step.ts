@@ -8,7 +8,7 @@ export const STEP = {
     'Never bridge a safety device to test; open its channel at a terminal, with a second person at the stop.',
   'step.safety-relay': 'the safety relay',
   'step.power-up-supply-lamp': ({ relay }: { relay: string }) =>
-    `Power up: the supply lamp of ${relay} lights`,
+    `Power up: the supply LED of ${relay} lights`,
   'step.both-channels-show-closed': ({ present, relay }: { present: string; relay: string }) =>
     `${present}: both channels of ${relay} show closed`,
   'step.both-show-open': ({ away }: { away: string }) => `${away}: both show open.`,
@@ -80,9 +80,9 @@ export const STEP = {
     `Its supply, ${terminal} to ${terminal2}:`,
   'step.isolate-again-first': 'Isolate again first.',
   'step.tug-all-wires-both': ({ device }: { device: string }) => `Tug all wires of ${device} at both ends`,
-  'step.power-up-sensor-own': 'Power up: the sensor’s own lamp answers',
-  'step.power-up-lights': ({ lampLabel }: { lampLabel: string }) =>
-    `Power up: ${lampLabel.charAt(0).toLowerCase()}${lampLabel.slice(1)} lights`,
+  'step.power-up-sensor-own': 'Power up: the sensor’s own LED answers',
+  'step.power-up-lights': ({ ledLabel }: { ledLabel: string }) =>
+    `Power up: ${ledLabel.charAt(0).toLowerCase()}${ledLabel.slice(1)} lights`,
   'step.on-nothing': ({ terminal }: { terminal: string }) => `${terminal} on nothing`,
   'step.to-wire': ({ terminal, ref, number }: { terminal: string; ref: string; number: string }) =>
     `${terminal} to ${ref} (wire ${number})`,

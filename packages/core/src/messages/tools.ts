@@ -110,7 +110,7 @@ export const TOOLS = {
   'tools.coil-sound': 'The coil is sound',
   'tools.coil-sound-2': 'The coil is not sound',
   'tools.band-size': 'Band of its size',
-  'tools.to': ({ least, most }: { least: number; most: number }) => `${least} to ${withUnit(most, 'Ω')}`,
+  'tools.to': ({ min, max }: { min: number; max: number }) => `${min} to ${withUnit(max, 'Ω')}`,
   'tools.bands-those-catalog-meters':
     'The bands are those of this catalog’s meters; the meter’s own manual counts. Isolate it before its leads are opened.',
   'tools.above-0': 'It is above 0.',
@@ -197,12 +197,12 @@ export const TOOLS = {
   'tools.type-class': ({ type, name }: { type: string; name: number }) =>
     `Type ${type} has no class ${name}.`,
   'tools.read-without-compensation-too': ({
-    couplesVoltage,
+    thermocoupleVoltage,
     seebeck,
   }: {
-    couplesVoltage: number;
+    thermocoupleVoltage: number;
     seebeck: number;
-  }) => `Read without compensation it would be ${withUnit(couplesVoltage / seebeck, 'K', 3)} too low.`,
+  }) => `Read without compensation it would be ${withUnit(thermocoupleVoltage / seebeck, 'K', 3)} too low.`,
   'tools.choose-list': ({ label }: { label: string }) => `${label}: choose one of the list.`,
   'tools.row-enter-both-numbers': ({ label, i }: { label: string; i: number }) =>
     `${label}, row ${i + 1}: enter both numbers.`,

@@ -1,6 +1,6 @@
 import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
-import { Id, Link, Tag, Words } from './words.ts';
+import { Id, Link, Tag, ShortText } from './words.ts';
 
 export const REGISTER_TYPES = [
   'uint16',
@@ -16,7 +16,7 @@ export const REGISTER_TYPES = [
 /** A value in the registers of a unit: where it lies, how, and what it means. */
 export const MappedValue = z.object({
   id: Id,
-  name: Words(40).min(1, codeOf('model.name-value-such-active')),
+  name: ShortText(40).min(1, codeOf('model.name-value-such-active')),
   table: z.enum(['holding', 'input']),
   /** As sent, from 0. */
   address: z
@@ -31,13 +31,13 @@ export const MappedValue = z.object({
     .number()
     .refine((scale) => scale !== 0, codeOf('model.scale-0-makes-every'))
     .default(1),
-  unit: Words(12),
+  unit: ShortText(12),
   /** The parameter of the device's sheet that it is, if it is one. */
-  parameter: Words(40).optional(),
+  parameter: ShortText(40).optional(),
 });
 
-const Metres = (most: number) =>
-  z.number().min(0, codeOf('model.length-0-m-more')).max(most, codeOf('model.most-m'));
+const Metres = (max: number) =>
+  z.number().min(0, codeOf('model.length-0-m-more')).max(max, codeOf('model.most-m'));
 
 /** A participant of a serial line, in its order along the cable. */
 export const SerialUnit = z.object({
@@ -90,13 +90,13 @@ export const NetworkMember = z.object({
   itemId: Id.optional(),
   role: z.enum(NETWORK_ROLES),
   /** As typed, so that what is wrong can be shown beside it. */
-  address: Words(20),
-  mask: Words(20),
-  gateway: Words(20).optional(),
+  address: ShortText(20),
+  mask: ShortText(20),
+  gateway: ShortText(20).optional(),
   /** The name in the controller's project. */
-  name: Words(240).optional(),
+  name: ShortText(240).optional(),
   /** The name that the device itself was given. */
-  nameOnDevice: Words(240).optional(),
+  nameOnDevice: ShortText(240).optional(),
   /** Whether its description file is installed in the controller's project. */
   file: z.enum(['installed', 'missing', 'not needed']).default('not needed'),
   link: Link.optional(),

@@ -16,7 +16,7 @@ import {
   Wire,
 } from './job.ts';
 import { Calibration } from './scaling.ts';
-import { Words } from './words.ts';
+import { ShortText } from './words.ts';
 
 /** How a field of a row is kept and told of. */
 export interface FieldDescriptor {
@@ -263,8 +263,8 @@ export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as [CollectionName, ...
 
 /** What a job says of itself, beside its rows. */
 export const JobHead = z.object({
-  name: Words(60).min(1, codeOf('model.name-job')),
-  site: Words(60),
+  name: ShortText(60).min(1, codeOf('model.name-job')),
+  site: ShortText(60),
   /** Which convention panel wires follow. */
   colours: z.enum(COLOUR_REGIONS).default('iec'),
   /** Mains frequency of the site. */

@@ -28,7 +28,7 @@ export {
   OutputKind,
   OwnFigure,
   OwnKind,
-  Plate,
+  Card,
   Point,
   Range,
   Result,

@@ -1,7 +1,7 @@
 import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
-import { Id, Link, Tag, Words } from './words.ts';
+import { Id, Link, Tag, ShortText } from './words.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
 export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
@@ -35,7 +35,7 @@ export const Settings = z
 /** What somebody wants of a parameter other than what follows from the job, and why. */
 const Overrides = z.record(
   z.string().regex(/^[\w.-]{1,40}$/),
-  z.object({ value: Words(60), reason: Words(200).min(1, codeOf('model.say-why-otherwise')) }),
+  z.object({ value: ShortText(60), reason: ShortText(200).min(1, codeOf('model.say-why-otherwise')) }),
 );
 
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
@@ -77,9 +77,9 @@ export const OwnFigure = z
     min: z.number().optional(),
     nominal: z.number().optional(),
     max: z.number().optional(),
-    unit: Words(12),
-    from: Words(80).min(1, codeOf('model.say-where-figure-such')),
-    by: Words(40).min(1, codeOf('model.say-who-read')),
+    unit: ShortText(12),
+    from: ShortText(80).min(1, codeOf('model.say-where-figure-such')),
+    by: ShortText(40).min(1, codeOf('model.say-who-read')),
     at: z.iso.datetime(),
   })
   .refine(
@@ -134,18 +134,18 @@ export const Device = z.object({
 
 /** A measuring range in the unit of the value, such as 0 to 6 bar. */
 export const Range = z
-  .object({ low: z.number(), high: z.number(), unit: Words(12) })
+  .object({ low: z.number(), high: z.number(), unit: ShortText(12) })
   .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'));
 
 /** Facts copied from a name-plate as they stand there, such as `3 in`, by their keys. */
-export const Plate = z
-  .record(z.string().regex(/^[\w.-]{1,40}$/), Words(60))
+export const Card = z
+  .record(z.string().regex(/^[\w.-]{1,40}$/), ShortText(60))
   .refine((facts) => Object.keys(facts).length <= 40, codeOf('model.most-40-facts-fit'));
 
 export const Point = z.object({
   id: Id,
   tag: Tag,
-  name: Words(60).min(1, codeOf('model.say-what-point-such')),
+  name: ShortText(60).min(1, codeOf('model.say-what-point-such')),
   deviceId: Id,
   /** The output of the device that it is about; its first where nothing is said. */
   outputId: z.string().min(1).max(40).optional(),
@@ -154,7 +154,7 @@ export const Point = z.object({
   /** Other devices that belong to it: relay, loads, barrier, resistor. */
   helperIds: z.array(Id).max(40).optional(),
   range: Range.optional(),
-  plate: Plate.optional(),
+  plate: Card.optional(),
   scaling: Scaling.optional(),
 });
 
@@ -168,15 +168,15 @@ export const AsFound = z.object({
 
 export const Wire = z.object({
   id: Id,
-  number: Words(12),
+  number: ShortText(12),
   from: TerminalRef,
   to: TerminalRef,
   colour: z.enum(COLOURS),
   /** The cable that it is a core of, and which core. */
-  cable: Words(24).optional(),
-  core: Words(12).optional(),
+  cable: ShortText(24).optional(),
+  core: ShortText(12).optional(),
   /** Size or colour of its ferrules. */
-  ferrule: Words(12).optional(),
+  ferrule: ShortText(12).optional(),
   asFound: AsFound.optional(),
   lengthM: z.number().positive(codeOf('model.wire-longer-0-m')).max(2000, codeOf('model.most-2000-m')),
   mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
@@ -198,19 +198,23 @@ export const Stamp = z.object({
   fingerprint: Fingerprint,
   /** What was found while it was done, by name, where a step asks for numbers. */
   values: z.record(z.string().max(40), z.number()).optional(),
-  by: Words(40).min(1, codeOf('model.say-who-did')),
+  by: ShortText(40).min(1, codeOf('model.say-who-did')),
   at: z.iso.datetime(),
   undone: z
-    .object({ by: Words(40), at: z.iso.datetime(), reason: Words(200).min(1, codeOf('model.say-why')) })
+    .object({
+      by: ShortText(40),
+      at: z.iso.datetime(),
+      reason: ShortText(200).min(1, codeOf('model.say-why')),
+    })
     .optional(),
 });
 
 export const Instrument = z.object({
-  name: Words(40).min(1, codeOf('model.name-instrument')),
+  name: ShortText(40).min(1, codeOf('model.name-instrument')),
   /** Accuracy of a reading: percent of it, and a fixed part besides, V where no other unit is told. */
   percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
   fixed: z.number().min(0, codeOf('model.accuracy-0-more-2')).max(5, codeOf('model.accuracy-5-less')),
-  unit: Words(12).optional(),
+  unit: ShortText(12).optional(),
 });
 
 /** What was seen or measured at one check of a proof, beside what the circuit predicted. Never overwritten. */
@@ -225,9 +229,9 @@ export const Result = z.object({
   pass: z.boolean(),
   difference: z.number(),
   /** Unit of what was measured, where that is not V. */
-  unit: Words(12).optional(),
+  unit: ShortText(12).optional(),
   instrument: Instrument.optional(),
-  by: Words(40).min(1, codeOf('model.say-who-measured')),
+  by: ShortText(40).min(1, codeOf('model.say-who-measured')),
   at: z.iso.datetime(),
 });
 
@@ -239,14 +243,14 @@ export const Entry = z.object({
   /** `read`: the device itself said so. `typed`: somebody looked at its menu or switches. */
   how: z.enum(['typed', 'read']),
   values: Settings,
-  by: Words(40).min(1, codeOf('model.say-who-saw')),
+  by: ShortText(40).min(1, codeOf('model.say-who-saw')),
   at: z.iso.datetime(),
 });
 
 /** A device description file of the open format, as it was imported. */
 export const Description = z.object({
   id: Id,
-  fileName: Words(120).min(1, codeOf('model.file-name')),
+  fileName: ShortText(120).min(1, codeOf('model.file-name')),
   text: z.string().min(1, codeOf('model.file-empty')).max(1_500_000, codeOf('model.most-1-5-mb')),
 });
 
@@ -273,7 +277,7 @@ export type Description = z.infer<typeof Description>;
 export type OwnKind = z.infer<typeof OwnKind>;
 export type Fingerprint = z.infer<typeof Fingerprint>;
 type Overrides = z.infer<typeof Overrides>;
-export type Plate = z.infer<typeof Plate>;
+export type Card = z.infer<typeof Card>;
 export type MainsHertz = z.infer<typeof MainsHertz>;
 export type Instrument = z.infer<typeof Instrument>;
 export type OutputKind = z.infer<typeof OutputKind>;

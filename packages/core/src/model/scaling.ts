@@ -1,9 +1,9 @@
 import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
-import { Id, Words } from './words.ts';
+import { Id, ShortText } from './words.ts';
 
-const percent = (most: number) =>
-  z.number().min(0, codeOf('model.share-0-more')).max(most, codeOf('model.at-most'));
+const percent = (max: number) =>
+  z.number().min(0, codeOf('model.share-0-more')).max(max, codeOf('model.at-most'));
 
 /** A pair of a calibration table: the signal at the sensor's wires, and the value that it stands for. */
 export const TablePoint = z.object({ in: z.number(), out: z.number() });
@@ -15,7 +15,7 @@ export const MAX_TABLE_POINTS = 64;
 export const RawFormat = z
   .object({
     id: z.string().regex(/^[\w.-]{1,24}$/),
-    name: Words(40).min(1, codeOf('model.give-format-name')),
+    name: ShortText(40).min(1, codeOf('model.give-format-name')),
     /** `share`: counts stand for a share of the range; `unit`: so many counts for each unit of the value. */
     kind: z.enum(['share', 'unit']),
     low: z.int(codeOf('model.counts-whole-numbers')),
@@ -73,8 +73,8 @@ const Multiplier = z
 /** The screen that an operator reads. */
 export const Display = z
   .object({
-    label: Words(24).min(1, codeOf('model.name-screen')),
-    unit: Words(12),
+    label: ShortText(24).min(1, codeOf('model.name-screen')),
+    unit: ShortText(12),
     /** What the controller's value at both ends of its range stands for there. */
     low: z.number(),
     high: z.number(),
@@ -130,13 +130,13 @@ const Reading = z.object({
 
 /** The source or gauge against which a calibration is made: % of its reading, and a fixed part in its unit. */
 export const Reference = z.object({
-  name: Words(40).min(1, codeOf('model.name-reference')),
+  name: ShortText(40).min(1, codeOf('model.name-reference')),
   percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
   fixed: z.number().min(0, codeOf('model.accuracy-0-more-2')),
 });
 
-const Unit = Words(12);
-const Note = Words(200);
+const Unit = ShortText(12);
+const Note = ShortText(200);
 
 /** What was calibrated at a point. Each is kept; none is overwritten. */
 export const CalibrationBody = z.discriminatedUnion('kind', [
@@ -164,7 +164,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('void'),
     of: Id,
-    reason: Words(200).min(1, codeOf('model.say-why-does-count')),
+    reason: ShortText(200).min(1, codeOf('model.say-why-does-count')),
   }),
   z.object({ kind: z.literal('inForce'), table: z.enum(['none', 'workshop', 'field']), note: Note }),
   /** A transmitter checked against a reference. */
@@ -195,14 +195,19 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     remains: z.number(),
   }),
   /** A result of the tool drawer that was sent here. */
-  z.object({ kind: z.literal('note'), tool: z.string().max(24), title: Words(80), text: Words(1000) }),
+  z.object({
+    kind: z.literal('note'),
+    tool: z.string().max(24),
+    title: ShortText(80),
+    text: ShortText(1000),
+  }),
 ]);
 
 export const Calibration = z.object({
   id: Id,
   pointId: Id,
   body: CalibrationBody,
-  by: Words(40).min(1, codeOf('model.say-who-did')),
+  by: ShortText(40).min(1, codeOf('model.say-who-did')),
   at: z.iso.datetime(),
 });
 

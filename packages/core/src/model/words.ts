@@ -12,7 +12,8 @@ export const Tag = z
   .max(24, codeOf('model.tag-most-24-characters'))
   .regex(/^[^:\n\r\t]*$/, codeOf('model.tag-hold-colon-line'));
 
-export const Words = (most: number) => z.string().trim().max(most, codeOf('model.most-characters-fit-here'));
+export const ShortText = (max: number) =>
+  z.string().trim().max(max, codeOf('model.most-characters-fit-here'));
 
 /** Where a partner answers: `host:port` of this network. */
 export const Link = z

@@ -30,7 +30,7 @@ const CAPACITY: readonly (readonly [mm2: number, amps: number])[] = [
 
 /** Continuous current that a conductor bears, A: that of the largest tabled cross-section not above its own. */
 export function copperAmps(mm2: number): number {
-  const [least, amps] = CAPACITY[0]!;
-  if (mm2 < least) return (amps * mm2) / least;
+  const [min, amps] = CAPACITY[0]!;
+  if (mm2 < min) return (amps * mm2) / min;
   return CAPACITY.filter(([tabled]) => tabled <= mm2 + 1e-9).at(-1)![1];
 }

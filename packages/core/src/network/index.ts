@@ -13,16 +13,16 @@ export {
 } from './fingerprint.ts';
 export {
   LOGIC_EXPLAINED,
-  LOGIC_WORDS,
+  LOGIC_TEXT,
   OUTPUT_EXPLAINED,
-  OUTPUT_WORDS,
-  commonWords,
-  deviceWords,
+  OUTPUT_TEXT,
+  commonText,
+  deviceText,
   inputVocabulary,
-  placeWords,
-  portCommonWords,
+  placeText,
+  portCommonText,
   ruleFor,
   senseOf,
-} from './partWords.ts';
+} from './partText.ts';
 export { scopeOf } from './scope.ts';
 export { IDLE } from './world.ts';

@@ -21,8 +21,8 @@ test('a background that is never seen counts as seen at full scale', () => {
 
 test.each([
   ['little between them', 4, 5.8, true, /less than 1\.0 is left to either side\./],
-  ['a stability lamp that is off', 2, 8, false, /the stability lamp is not on/],
-  ['both', 4, 5, false, /less than 1\.0 is left to either side, and the stability lamp/],
+  ['a stability LED that is off', 2, 8, false, /the stability LED is not on/],
+  ['both', 4, 5, false, /less than 1\.0 is left to either side, and the stability LED/],
 ])('%s is too tight, and says what to do', (_, objectLost, backgroundSeen, stable, words) => {
   const { verdict, sentence } = sensitivitySetting({ scale: 10, objectLost, backgroundSeen, stable });
   expect(verdict).toBe('tight');

@@ -25,7 +25,7 @@ export interface SensitivitySetting {
 }
 
 /** Less of the scale than this to either side is taken for too tight: dirt, a darker object or a lamp's age use it up. */
-const LEAST_SENSITIVITY_MARGIN = 0.1;
+const MIN_SENSITIVITY_MARGIN = 0.1;
 
 /**
  * The setting halfway between where the object is just lost and where the background is just seen, with the margin
@@ -46,8 +46,8 @@ export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting 
   if (backgroundSeen <= objectLost) refuse('backgroundSeen', say('planning.background-seen-before-object'));
   const setting = (objectLost + backgroundSeen) / 2;
   const margin = setting - objectLost;
-  const least = LEAST_SENSITIVITY_MARGIN * scale;
-  const tight = margin < least || !stable;
+  const min = MIN_SENSITIVITY_MARGIN * scale;
+  const tight = margin < min || !stable;
   return {
     setting,
     toObject: margin,
@@ -59,14 +59,14 @@ export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting 
       margin,
       backgroundSeen,
       tight,
-      tight2: tightWords(margin < least, stable, least),
+      tight2: tightText(margin < min, stable, min),
     }),
   };
 }
 
-function tightWords(narrow: boolean, stable: boolean, least: number): Message {
+function tightText(narrow: boolean, stable: boolean, min: number): Message {
   const why = narrow
-    ? say('planning.less-left-either-side', { least })
+    ? say('planning.less-left-either-side', { min })
     : say('planning.stability-lamp-both-states');
   return say('planning.too-tight-dirt-another', { why, narrow, stable });
 }

@@ -3,7 +3,7 @@ import type { Text } from '../messages/index.ts';
 import { supplyTerminals } from '../catalog/index.ts';
 import type { PartTerminal } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { otherEnd, JobIndex, refWords } from '../job/index.ts';
+import { otherEnd, JobIndex, refText } from '../job/index.ts';
 
 /** One terminal of a sheet with the wires on it. */
 interface SheetTerminal {
@@ -42,7 +42,7 @@ export function terminalSheet(job: JobContent): SheetPart[] {
         wires: index.wiresAt(ref).map((wire) => ({
           number: wire.number,
           colour: wire.colour,
-          to: refWords(index, otherEnd(wire, ref)),
+          to: refText(index, otherEnd(wire, ref)),
           cable: [wire.cable, wire.core].filter(Boolean).join(' '),
         })),
       };

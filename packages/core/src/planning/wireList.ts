@@ -170,10 +170,10 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
   const cell = (name: string): string | undefined => row[name]?.trim();
   for (const key of ['cable', 'core', 'ferrule'] as const) {
     const value = cell(key);
-    const most = key === 'cable' ? 24 : 12;
+    const max = key === 'cable' ? 24 : 12;
     if (value === undefined || value === (wire[key] ?? '')) continue;
-    if (value.length > most)
-      problems.push({ path: `${path}, ${key}`, message: say('planning.most-characters-fit-here', { most }) });
+    if (value.length > max)
+      problems.push({ path: `${path}, ${key}`, message: say('planning.most-characters-fit-here', { max }) });
     else patch[key] = value;
   }
   const colour = cell('colour')?.toUpperCase();

@@ -58,7 +58,7 @@ export function guardSteps({ context }: Analysis): LandStep[] {
       ? [
           {
             key: 'safe-selector',
-            title: say('step.write-down-selector-position', { selector: selectorWords(selector) }),
+            title: say('step.write-down-selector-position', { selector: selectorText(selector) }),
           },
         ]
       : []),
@@ -79,5 +79,5 @@ function resetStep(relay: Text, present: string, reset: string): Omit<LandStep, 
   return { key, title: say('step.press-let-go-reset', { relay, how }), caution: MOVES };
 }
 
-const selectorWords = (value: string): Text =>
+const selectorText = (value: string): Text =>
   value === '1' ? 'input 1 only' : value === 'either' ? say('step.either-input') : say('step.both-inputs');

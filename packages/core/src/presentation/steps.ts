@@ -5,7 +5,7 @@ import type { DeviceType, PartTerminal, PartType, TerminalRole } from '../catalo
 import type { Device, JobContent, Settings, Stamp, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { refWords, otherEnd, railWords } from '../job/index.ts';
+import { refText, otherEnd, railText } from '../job/index.ts';
 import {
   aboutKind,
   aboutPoint,
@@ -14,8 +14,8 @@ import {
   changedParts,
   ofPorts,
   supplyNodes,
-  commonWords,
-  placeWords,
+  commonText,
+  placeText,
   ruleFor,
 } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -111,9 +111,9 @@ function cautionsOf(
 }
 
 const powerTitle = ({ indicators = [], outputs }: DeviceType): Message => {
-  const lamp = indicators.find(({ kind }) => kind === 'lamp');
-  if (!lamp || outputs.some(({ indicator }) => indicator === lamp.id)) return say('step.power-up-sensor-own');
-  return say('step.power-up-lights', { lampLabel: lamp.label });
+  const led = indicators.find(({ kind }) => kind === 'lamp');
+  if (!led || outputs.some(({ indicator }) => indicator === led.id)) return say('step.power-up-sensor-own');
+  return say('step.power-up-lights', { ledLabel: led.label });
 };
 
 function landing({ index }: PointContext, ref: string): Message {
@@ -122,7 +122,7 @@ function landing({ index }: PointContext, ref: string): Message {
   if (!wires.length) return say('step.on-nothing', { terminal });
   return say('text.list', {
     parts: wires.map((wire) =>
-      say('step.to-wire', { terminal, ref: refWords(index, otherEnd(wire, ref)), number: wire.number }),
+      say('step.to-wire', { terminal, ref: refText(index, otherEnd(wire, ref)), number: wire.number }),
     ),
   });
 }
@@ -212,11 +212,11 @@ function commonStep(context: PointContext): LandStep[] {
     ...aboutKind(index, module.id),
     ...aboutSettings(index, module.id, ofPorts(new Set([port.name]))),
   };
-  if (port.inside) return step(say('step.common-inside', { place: placeWords(context) }), about);
+  if (port.inside) return step(say('step.common-inside', { place: placeText(context) }), about);
   const where = rail
-    ? say('step.sits-on', { rail: railWords(rail, supply.volts) })
+    ? say('step.sits-on', { rail: railText(rail, supply.volts) })
     : say('step.is-on-no-rail');
-  return step(say('step.of', { common: commonWords(context), module: module.tag, where }), {
+  return step(say('step.of', { common: commonText(context), module: module.tag, where }), {
     ...about,
     ...aboutWires(index.plannedAt(`${module.id}:${port.common}`)),
   });

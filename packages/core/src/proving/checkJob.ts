@@ -4,24 +4,24 @@ import type { JobContent } from '../model/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
-import { placeWords } from '../network/index.ts';
+import { placeText } from '../network/index.ts';
 import type { PointState } from '../analysis/index.ts';
 import { verdictOf } from '../verdict/index.ts';
 import { progressOf } from './progress.ts';
 import type { PointProgress } from './progress.ts';
-import { expectedWords, proofPlan } from './plan.ts';
+import { expectedText, proofPlan } from './plan.ts';
 
 export interface CheckedPoint {
   readonly progress: PointProgress;
   readonly place: Text;
   readonly address?: string;
-  readonly waysOut: readonly Text[];
+  readonly remedies: readonly Text[];
   readonly states: readonly {
     readonly words: Text;
     readonly outputOn: boolean;
     readonly signal: string;
     readonly input: Text;
-    readonly lamp?: string;
+    readonly led?: string;
     readonly bit?: 0 | 1;
   }[];
   readonly readings: readonly { readonly check: Text; readonly expected: Text }[];
@@ -36,14 +36,14 @@ export function checkJob(job: JobContent): CheckedPoint[] {
     const plan = proofPlan(analysis);
     return {
       progress: progressOf(job, analysis),
-      place: placeWords(context),
+      place: placeText(context),
       address: context.address,
-      waysOut: verdictOf(analysis).waysOut.map(({ sentence }) => sentence),
+      remedies: verdictOf(analysis).remedies.map(({ sentence }) => sentence),
       states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
       readings: plan.groups.flatMap(({ title, checks }) =>
         checks.map(({ label, expected }) => ({
           check: say('text.colon', { name: title, text: label }),
-          expected: expectedWords(expected),
+          expected: expectedText(expected),
         })),
       ),
     };
@@ -55,13 +55,13 @@ function describe(words: Text, state: PointState): CheckedPoint['states'][number
     words,
     outputOn: state.outputOn,
     signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts),
-    input: inputWords(state),
-    lamp: state.lamp,
+    input: inputText(state),
+    led: state.led,
     bit: state.bit,
   };
 }
 
-function inputWords({ inputVolts, inputAmps, measured }: PointState): Text {
+function inputText({ inputVolts, inputAmps, measured }: PointState): Text {
   if (inputVolts) return `${formatVolts(inputVolts.nom)}, ${formatMilliamps(inputAmps!.nom)}`;
   const [reading] = measured;
   return reading ? `${fixed(reading.value.nom, 2)} ${reading.unit}` : say('proof.no-input');

@@ -5,7 +5,7 @@ import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
-import { expectedWords, ideal, proofPlan } from './plan.ts';
+import { expectedText, ideal, proofPlan } from './plan.ts';
 import { progressOf } from './progress.ts';
 
 const METER = { name: 'Meter', percent: 0.5, fixed: 0.02 };
@@ -21,7 +21,7 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     expect(new Set(checks.map(({ key }) => key)).size).toBe(checks.length);
     for (const check of checks) {
       expect(textOf(check.label)).not.toBe('');
-      expect(textOf(expectedWords(check.expected)).length).toBeGreaterThan(0);
+      expect(textOf(expectedText(check.expected)).length).toBeGreaterThan(0);
       if (check.expected.kind !== 'yesno') {
         expect(check.expected.min).toBeLessThanOrEqual(check.expected.nom);
         expect(check.expected.max).toBeGreaterThanOrEqual(check.expected.nom);
@@ -65,6 +65,6 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     expect(checked.progress.verdict.status).toBe('works');
     expect(checked.states.length).toBe(analysis.shown.length + analysis.staged.length);
     expect(checked.readings).toHaveLength(checks.length);
-    expect(checked.waysOut.map(textOf)).toEqual([]);
+    expect(checked.remedies.map(textOf)).toEqual([]);
   });
 });

@@ -10,8 +10,8 @@ export {
   takesInjection,
 } from './injection.ts';
 export type { InjectionSummary, PlannedStep } from './injection.ts';
-export { judgeCheck, resultOf, resultWords, sourceRatio } from './judge.ts';
+export { judgeCheck, resultOf, resultValues, sourceRatio } from './judge.ts';
 export { openJobFile, openVersion1 } from './openJobFile.ts';
-export { checkName, expectedWords, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
+export { checkName, expectedText, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
 export { jobProgress, latestResults, progressOf } from './progress.ts';
-export type { Mark, PointProgress, Stage } from './progress.ts';
+export type { Status, PointProgress, Stage } from './progress.ts';

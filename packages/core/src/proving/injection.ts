@@ -3,7 +3,7 @@ import type { Text } from '../messages/index.ts';
 import type { Result } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import { digitsForSpan } from '../units/index.ts';
-import { bandOf, bandWords, budgetAt, chainOf, isMeasured, reactionWords } from '../scaling/index.ts';
+import { bandOf, bandText, budgetAt, chainOf, isMeasured, reactionText } from '../scaling/index.ts';
 import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Check, CheckGroup } from './check.ts';
@@ -39,7 +39,7 @@ export const INJECTION_STEPS: readonly InjectionStep[] = [
 ];
 
 /** What a step of the injection is called, by its key. */
-export const injectionWords = (key: string): Text =>
+export const injectionText = (key: string): Text =>
   INJECTION_STEPS.find((step) => step.key === key)?.words ?? key;
 
 /** Where the value is read at each step. */
@@ -124,11 +124,11 @@ export function injectionChecks(
       {
         key: keyOf(step, 'controller'),
         label: say('proof.at-controller', { step: step.words }),
-        detail: say('text.semicolons', { parts: [text, reactionWords(chain.bands)] }),
+        detail: say('text.semicolons', { parts: [text, reactionText(chain.bands)] }),
         expected: {
           kind: 'yesno',
           value: true,
-          yes: say('proof.shows', { band: bandWords(band, chain.input.unit) }),
+          yes: say('proof.shows', { band: bandText(band, chain.input.unit) }),
           no: say('proof.shows-nothing'),
         },
       },

@@ -3,7 +3,7 @@ import type { Message, Text } from '../messages/index.ts';
 import type { Fingerprint, Instrument, Result } from '../model/index.ts';
 import { fixed, formatVoltBand, formatVolts, plain } from '../units/index.ts';
 import type { Check, Expected } from './check.ts';
-import { expectedWords, seenWords } from './plan.ts';
+import { expectedText, seenText } from './plan.ts';
 
 export interface Outcome {
   readonly pass: boolean;
@@ -30,7 +30,7 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
       difference: pass ? 0 : 1,
       sentence: pass
         ? say('proof.as-expected', { seen })
-        : say('proof.where-expected', { seen, expected: expectedWords(expected) }),
+        : say('proof.where-expected', { seen, expected: expectedText(expected) }),
     };
   }
   const value = Number(measured);
@@ -48,7 +48,7 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
     return {
       pass: true,
       difference: 0,
-      sentence: say('proof.within', { words: words(value), expected: expectedWords(expected) }),
+      sentence: say('proof.within', { words: words(value), expected: expectedText(expected) }),
     };
   const side = difference > 0 ? 'above' : 'below';
   return {
@@ -58,7 +58,7 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
       words: words(value),
       words2: words(Math.abs(difference)),
       side,
-      expected: expectedWords(expected),
+      expected: expectedText(expected),
     }),
   };
 }
@@ -108,7 +108,7 @@ export function sourceRatio(checks: readonly Check[], instrument: Instrument): n
 }
 
 /** What was seen and what was expected at a stored result. */
-export function resultWords({
+export function resultValues({
   check,
   measured,
   expected,
@@ -117,7 +117,7 @@ export function resultWords({
   measured: Text;
   expected: Text;
 } {
-  const seen = (value: boolean): Text => seenWords(check, value);
+  const seen = (value: boolean): Text => seenText(check, value);
   return {
     measured:
       typeof measured === 'boolean'

@@ -9,7 +9,7 @@ import type { PointContext } from '../network/index.ts';
 import { tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
 import type { Check, Expected, ProofPlan } from './check.ts';
-import { injectionGroups, injectionKeys, injectionWords } from './injection.ts';
+import { injectionGroups, injectionKeys, injectionText } from './injection.ts';
 import { splitRef } from '../model/index.ts';
 import type { Fingerprint } from '../model/index.ts';
 
@@ -136,7 +136,7 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
   const { context } = analysis;
   const { output } = context;
   return [
-    ...lampCheck(context, state, output, state.outputOn),
+    ...ledCheck(context, state, output, state.outputOn),
     ...(output.drivenBy === 'guard' ? guardChecks(context, state) : [signalCheck(context, state)]),
     ...furtherChecks(context, state),
     ...context.helpers.flatMap(({ id, tag }) =>
@@ -187,16 +187,16 @@ function signalCheck(context: PointContext, state: PointState): Sought {
 }
 
 /** The LED of an output, as it is on or off with it; nothing for an output that has none. */
-function lampCheck(
+function ledCheck(
   { type }: PointContext,
   state: PointState,
   { indicator, drivenBy }: DeviceOutput,
   isOn: boolean,
   more = '',
 ): Sought[] {
-  const lamp = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === indicator);
-  return lamp && drivenBy !== 'guard'
-    ? [yesno(state, `sensorLamp${more}`, lamp.label, say('proof.switching-led'), isOn)]
+  const led = (type.indicators ?? []).find(({ kind, id }) => kind === 'lamp' && id === indicator);
+  return led && drivenBy !== 'guard'
+    ? [yesno(state, `sensorLamp${more}`, led.label, say('proof.switching-led'), isOn)]
     : [];
 }
 
@@ -210,7 +210,7 @@ function furtherChecks(context: PointContext, state: PointState): Sought[] {
     const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
     const red = `${device.id}:${lead}`;
     return [
-      ...lampCheck(context, state, landed, outputOn, `-${landed.id}`),
+      ...ledCheck(context, state, landed, outputOn, `-${landed.id}`),
       {
         key: `${state.situation.key}.volts-${landed.id}`,
         label: landed.label,
@@ -239,7 +239,7 @@ function guardChecks(context: PointContext, state: PointState): Sought[] {
 }
 
 /** The first input keeps the plain names, so that a stored result is found again. */
-function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: number): Sought[] {
+function inputChecks(state: PointState, { own, led, bit }: InputReading, i: number): Sought[] {
   const more = i === 0 ? '' : `-${own.module.id}-${own.port.name}`;
   return [
     yesno(
@@ -247,7 +247,7 @@ function inputChecks(state: PointState, { own, lamp, bit }: InputReading, i: num
       `inputLamp${more}`,
       say('proof.input-led'),
       `${own.module.tag} ${own.port.label}`,
-      lamp === 'on',
+      led === 'on',
     ),
     ...(own.address
       ? [yesno(state, `bit${more}`, say('proof.program-bit'), own.address, bit === 1, '1', '0')]
@@ -260,7 +260,7 @@ export const ideal = (expected: Expected): number | boolean =>
   expected.kind === 'yesno' ? expected.value : expected.nom;
 
 /** What is expected, in words. */
-export function expectedWords(expected: Expected): Text {
+export function expectedText(expected: Expected): Text {
   if (expected.kind === 'yesno') return expected.value ? expected.yes : expected.no;
   if (expected.kind === 'volts') return formatVoltBand(expected.min, expected.max);
   const { min, max, digits, unit } = expected;
@@ -288,13 +288,13 @@ export function checkName(key: string): Text {
   const [state = ''] = key.split('.');
   if (key === 'supply.volts') return say('proof.supply');
   const name = CHECK_NAMES[kindOfCheck(key)] ?? key;
-  if (state === 'inject') return say('text.list', { parts: [name, injectionWords(key.split('.')[1] ?? '')] });
+  if (state === 'inject') return say('text.list', { parts: [name, injectionText(key.split('.')[1] ?? '')] });
   if (state === 'present') return say('proof.with-target', { name });
   return state === 'away' ? say('proof.without-target', { name }) : name;
 }
 
 /** What a yes or no of a check is called. */
-export function seenWords(key: string, value: boolean): Text {
+export function seenText(key: string, value: boolean): Text {
   switch (kindOfCheck(key)) {
     case 'bit':
       return value ? '1' : '0';

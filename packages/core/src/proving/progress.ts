@@ -13,9 +13,9 @@ import { chainOf, disagreementOf, scaleStep } from '../scaling/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { checkName, checkKeys } from './plan.ts';
-import { resultWords } from './judge.ts';
+import { resultValues } from './judge.ts';
 
-export type Mark = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
+export type Status = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
 export type Stage = 'fit' | 'land' | 'set' | 'scale' | 'prove';
 
 export interface PointProgress {
@@ -23,8 +23,8 @@ export interface PointProgress {
   readonly tag: string;
   readonly name: string;
   readonly verdict: Judgement;
-  readonly stages: readonly { readonly stage: Stage; readonly mark: Mark }[];
-  readonly overall: Mark;
+  readonly stages: readonly { readonly stage: Stage; readonly mark: Status }[];
+  readonly overall: Status;
   /** What stops the point, or what is to be done next. */
   readonly line: Text;
 }
@@ -68,7 +68,7 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
 
 interface StagePart {
   readonly stage: Stage;
-  readonly mark: Mark;
+  readonly mark: Status;
   /** What is to be done next in it; nothing when it is done. */
   readonly next?: Text;
 }
@@ -148,14 +148,14 @@ export function jobProgress(job: JobContent): PointProgress[] {
   return job.points.map((point) => progressOf(job, analyse(index, point.id)));
 }
 
-function counted(done: number, all: number): Mark {
+function counted(done: number, all: number): Status {
   if (done === 0) return 'open';
   return done < all ? 'underway' : 'proven';
 }
 
 /** One mark for all stages. What the sheet knows by itself does not make a point begun. */
-function worst(parts: readonly StagePart[]): Mark {
-  const has = (mark: Mark): boolean => parts.some((part) => part.mark === mark);
+function worst(parts: readonly StagePart[]): Status {
+  const has = (mark: Status): boolean => parts.some((part) => part.mark === mark);
   if (has('cannot')) return 'cannot';
   if (has('failed')) return 'failed';
   if (has('doubtful')) return 'doubtful';
@@ -170,6 +170,6 @@ function shortReason({ reasons, sentence }: Judgement): Message {
 }
 
 const failedLine = (result: Result): Message => {
-  const { measured, expected } = resultWords(result);
+  const { measured, expected } = resultValues(result);
   return say('proof.expected', { checkName: checkName(result.check), measured, expected });
 };

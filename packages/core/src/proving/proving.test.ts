@@ -8,7 +8,7 @@ import { fitSteps } from '../setting/fit.ts';
 import { landSteps } from '../presentation/steps.ts';
 import { checkJob } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
-import { checkKeys, expectedWords, ideal, proofPlan } from './plan.ts';
+import { checkKeys, expectedText, ideal, proofPlan } from './plan.ts';
 import { jobProgress } from './progress.ts';
 
 const BOTH8 = 'di8-both-8';
@@ -35,7 +35,7 @@ describe('the plan', () => {
     const words = Object.fromEntries(
       checks(jobWith(BOTH8, ['-'], { logic: 'nc', bit: 'inverted' })).map(({ key, expected }) => [
         key,
-        expectedWords(expected),
+        expectedText(expected),
       ]),
     );
     expect(textOf(words['away.inputLamp'])).toBe('on');
@@ -149,12 +149,12 @@ test('a checked job gives verdict, states and readings of each point', () => {
   );
   expect(one!.progress.verdict.status).toBe('works');
   expect(one!.address).toBe('%IX0.0');
-  expect(one!.states.map(({ lamp, bit }) => [lamp, bit])).toEqual([
+  expect(one!.states.map(({ led, bit }) => [led, bit])).toEqual([
     ['off', 0],
     ['on', 1],
   ]);
   expect(one!.readings).toHaveLength(9);
   expect(two!.progress.verdict.status).toBe('cannot');
-  expect(two!.waysOut.length).toBeGreaterThan(0);
+  expect(two!.remedies.length).toBeGreaterThan(0);
   expect(two!.readings).toEqual([]);
 });

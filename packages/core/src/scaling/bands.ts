@@ -12,7 +12,7 @@ const TURNED = new Set(['Ω', 'mV']);
 export const isShort = (name: BandName, unit: string): boolean => (name === 'lowFault') === TURNED.has(unit);
 
 /** What a band is called; what a fault is hangs on the signal's unit. */
-export function bandWords(name: BandName, unit: string): Message {
+export function bandText(name: BandName, unit: string): Message {
   switch (name) {
     case 'under':
       return say('scaling.under-range');
@@ -117,7 +117,7 @@ export function followBands(
 }
 
 /** What the controller does with a signal that lasts in a band, in words. */
-export function reactionWords({ delay, reaction, substitute }: Bands): Message {
+export function reactionText({ delay, reaction, substitute }: Bands): Message {
   const after = say('scaling.after-s', { delay });
   if (reaction === 'hold') return say('scaling.last-good-value-held', { after });
   return reaction === 'substitute'

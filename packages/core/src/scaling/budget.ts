@@ -13,7 +13,7 @@ import { countsPulses } from './pulseChain.ts';
 import { resolutionOf } from './rawFormats.ts';
 import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
 import type { ThermometerClass } from './sensors/rtd.ts';
-import { coupleTolerance, seebeck } from './sensors/thermocouple.ts';
+import { thermocoupleTolerance, seebeck } from './sensors/thermocouple.ts';
 import { convert } from '../units/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */
@@ -169,7 +169,7 @@ function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, val
   if (context.output.thermocouple) {
     const { letter } = context.output.thermocouple;
     const chosen = name === '1' || name === '3' ? (Number(name) as 1 | 3) : 2;
-    const tolerance = coupleTolerance(letter, chosen, celsius);
+    const tolerance = thermocoupleTolerance(letter, chosen, celsius);
     return [
       {
         key: 'sensor',

@@ -11,9 +11,9 @@ import {
   rollOver,
   totalised,
   velocityIn,
-  velocityWords,
+  velocityText,
 } from './flow.ts';
-import { injectionPoints, judgeCalibration, LEAST_RATIO } from './transmitterCalibration.ts';
+import { injectionPoints, judgeCalibration, MIN_RATIO } from './transmitterCalibration.ts';
 import { reconcile } from './twoDisplays.ts';
 import { ohmsOf, thermometerElement } from './sensors/rtd.ts';
 
@@ -132,7 +132,7 @@ describe('a transmitter', () => {
       [3, 12],
       [6, 20],
     ]);
-    expect(points[1]).toMatchObject({ least: 11.92, most: 12.08 });
+    expect(points[1]).toMatchObject({ min: 11.92, max: 12.08 });
   });
 
   test('for a resistance thermometer the ohms of the temperature', () => {
@@ -165,7 +165,7 @@ describe('a transmitter', () => {
     expect(outcome.bentPercent).toBeCloseTo(0.0625, 3);
     // 0.5 % of 6 bar are 30 mbar; the gauge is good for 0.02 % of 6 bar and 1 mbar, 2.2 mbar: 13.6 to one.
     expect(outcome.ratio).toBeCloseTo(13.636, 3);
-    expect(outcome.ratio).toBeGreaterThan(LEAST_RATIO);
+    expect(outcome.ratio).toBeGreaterThan(MIN_RATIO);
   });
 
   test('fails beyond its limit, and with the fault signal going the wrong way', () => {
@@ -223,8 +223,8 @@ describe('flow', () => {
   test('velocity: 36 m³/h in 80 mm are 1.99 m/s', () => {
     // 0.01 m³/s over π/4 · 0.08² = 0.0050265 m².
     expect(velocityIn(36, 80)).toBeCloseTo(1.98944, 4);
-    expect(textOf(velocityWords(1.99))).toContain('Good');
-    expect([0.1, 0.4, 5, 12].map(velocityWords).map((words) => textOf(words).split(':')[0])).toEqual([
+    expect(textOf(velocityText(1.99))).toContain('Good');
+    expect([0.1, 0.4, 5, 12].map(velocityText).map((words) => textOf(words).split(':')[0])).toEqual([
       'Very slow',
       'Slow',
       'Fast',
@@ -260,7 +260,7 @@ describe('flow', () => {
   });
 
   test('a cut-off of 0.5 % of 40 m³/h hides what is below 0.2', () => {
-    expect(checkCutOff(0.5, 40, 0.4)).toMatchObject({ flow: 0.2, hides: false, mostPercent: 0.8 });
+    expect(checkCutOff(0.5, 40, 0.4)).toMatchObject({ flow: 0.2, hides: false, maxPercent: 0.8 });
     expect(checkCutOff(50, 40, 0.4)).toMatchObject({ flow: 20, hides: true });
     expect(() => checkCutOff(101, 40)).toThrow(/0 to 100 %/);
   });
@@ -269,7 +269,7 @@ describe('flow', () => {
     // Mean 0.02, deviation (n − 1) of ±0.01 about it: √(4 · 0.0001 / 3) = 0.011547.
     const rest = [0.01, 0.03, 0.01, 0.03];
     expect(noiseOf(rest)).toBeCloseTo(0.02 + 3 * 0.011547, 5);
-    expect(checkCutOff(0.5, 40, 0.4, rest).leastPercent).toBeCloseTo((100 * 0.054641) / 40, 4);
+    expect(checkCutOff(0.5, 40, 0.4, rest).minPercent).toBeCloseTo((100 * 0.054641) / 40, 4);
     expect(checkCutOff(0.5, 40, 0.04, rest).clash).toBe(true);
   });
 

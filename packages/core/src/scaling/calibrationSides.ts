@@ -4,9 +4,9 @@ import type { Curve } from './curve.ts';
 import { straight } from './curve.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { ELEMENTS, ohmsOf, temperatureOf } from './sensors/rtd.ts';
-import { coupleMillivolts, coupleTemperature } from './sensors/thermocouple.ts';
-import { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
-import { standing } from './standing.ts';
+import { thermocoupleMillivolts, thermocoupleTemperature } from './sensors/thermocouple.ts';
+import { THERMOCOUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
+import { effective } from './effective.ts';
 import type { SideRange } from './transmitterCalibration.ts';
 
 /** What is injected into a transmitter and what it gives, and the curve between where it is none. */
@@ -27,7 +27,7 @@ export function calibrationSides({ context }: Analysis, { chain: { sensor } }: P
   const { low, high, unit, signal } = sensor;
   const gives = { low: signal.low, high: signal.high, unit: signal.unit };
   const out = straight(low, signal.low, high, signal.high);
-  const element = standing(context.index, context.device.id, 'element')?.value ?? '';
+  const element = effective(context.index, context.device.id, 'element')?.value ?? '';
   const curve = elementCurve(element, unit);
   if (!curve) {
     return { injects: { low, high, unit }, gives, wantedOf: sensor.curve.at };
@@ -49,13 +49,13 @@ function elementCurve(name: string, unit: string): { curve: Curve; unit: string 
       unit: 'Ω',
       curve: { at: (t) => ohmsOf(element, celsius(t)), back: (ohms) => own(temperatureOf(element, ohms)) },
     };
-  const couple = COUPLE_TYPES.find((type) => type === name);
+  const thermocouple = THERMOCOUPLE_TYPES.find((type) => type === name);
   return (
-    couple && {
+    thermocouple && {
       unit: 'mV',
       curve: {
-        at: (t) => coupleMillivolts(couple, celsius(t)),
-        back: (mV) => own(coupleTemperature(couple, mV)),
+        at: (t) => thermocoupleMillivolts(thermocouple, celsius(t)),
+        back: (mV) => own(thermocoupleTemperature(thermocouple, mV)),
       },
     }
   );

@@ -32,7 +32,7 @@ export const calibrationsOf = (
 ): Calibration[] => calibrations.filter((row) => row.pointId === pointId);
 
 /** What of a point's calibrations still counts: without what was taken back. */
-function standingCalibrations(rows: readonly Calibration[]): Calibration[] {
+function effectiveCalibrations(rows: readonly Calibration[]): Calibration[] {
   const gone = new Set(rows.flatMap(({ body }) => (body.kind === 'void' ? [body.of] : [])));
   return rows.filter(({ id, body }) => body.kind !== 'void' && !gone.has(id));
 }
@@ -42,7 +42,7 @@ function standingCalibrations(rows: readonly Calibration[]): Calibration[] {
  * signal), and the one that somebody put in force.
  */
 export function tablesOf(job: Pick<JobContent, 'calibrations'>, pointId: string): CalibrationTables {
-  const rows = standingCalibrations(calibrationsOf(job, pointId));
+  const rows = effectiveCalibrations(calibrationsOf(job, pointId));
   const workshop = rows.findLast(({ body }) => body.kind === 'workshop');
   const force = rows.findLast(({ body }) => body.kind === 'inForce');
   const points = new Map<number, FieldPoint>();

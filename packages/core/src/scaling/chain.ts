@@ -137,7 +137,7 @@ export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState
   return forwards(chain, back);
 }
 
-function guessWords({ converter, controller }: Chain, counts: number): Message | undefined {
+function guessText({ converter, controller }: Chain, counts: number): Message | undefined {
   const measured = valueOfCounts(converter.format, converter.range, counts);
   return controller.guesses?.(measured) ? say('scaling.beyond-ends-table-guess') : undefined;
 }
@@ -165,7 +165,7 @@ function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainS
         band,
         note: stopped ? say('scaling.converter-stops', { stopped }) : undefined,
       },
-      engineering: { key: 'engineering', value: engineering, band, note: guessWords(chain, counted.counts) },
+      engineering: { key: 'engineering', value: engineering, band, note: guessText(chain, counted.counts) },
       display: {
         key: 'display',
         value: shown.value,

@@ -12,9 +12,13 @@ import { findRawFormat } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
 import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
-import { coupleMillivolts, coupleRange, coupleTemperature } from './sensors/thermocouple.ts';
-import type { CoupleType } from './sensors/thermocoupleFunctions.ts';
-import type { StandingRange } from './standing.ts';
+import {
+  thermocoupleMillivolts,
+  thermocoupleRange,
+  thermocoupleTemperature,
+} from './sensors/thermocouple.ts';
+import type { ThermocoupleType } from './sensors/thermocoupleFunctions.ts';
+import type { EffectiveRange } from './effective.ts';
 
 interface Ends {
   readonly low: number;
@@ -45,23 +49,23 @@ const within = (low: number, high: number, { at, back }: Curve): Curve => ({
   back,
 });
 
-function rtdInput(name: string): { curve: Curve; least: number; most: number } {
+function rtdInput(name: string): { curve: Curve; min: number; max: number } {
   const rtd = thermometerElement(name);
-  const { least, most } = METALS[rtd.metal];
+  const { min, max } = METALS[rtd.metal];
   const back = (t: number): number => ohmsOf(rtd, t);
   return {
-    least,
-    most,
-    curve: within(back(least), back(most), { at: (ohms) => temperatureOf(rtd, ohms), back }),
+    min,
+    max,
+    curve: within(back(min), back(max), { at: (ohms) => temperatureOf(rtd, ohms), back }),
   };
 }
 
-function coupleInput(letter: CoupleType): { curve: Curve; least: number; most: number } {
-  const cold = coupleMillivolts(letter, COLD_JUNCTION);
-  const back = (t: number): number => coupleMillivolts(letter, t) - cold;
-  const { usableFrom, most } = coupleRange(letter);
-  const at = (mV: number): number => coupleTemperature(letter, mV + cold);
-  return { least: usableFrom, most, curve: within(back(usableFrom), back(most), { at, back }) };
+function thermocoupleInput(letter: ThermocoupleType): { curve: Curve; min: number; max: number } {
+  const cold = thermocoupleMillivolts(letter, COLD_JUNCTION);
+  const back = (t: number): number => thermocoupleMillivolts(letter, t) - cold;
+  const { usableFrom, max } = thermocoupleRange(letter);
+  const at = (mV: number): number => thermocoupleTemperature(letter, mV + cold);
+  return { min: usableFrom, max, curve: within(back(usableFrom), back(max), { at, back }) };
 }
 
 /** What an input makes of what it sees: a signal by its range parameter, a temperature by its element. */
@@ -70,7 +74,7 @@ export function converted(
   own: OwnPort,
   scaling: Scaling,
   range: Range,
-  channel: StandingRange | undefined,
+  channel: EffectiveRange | undefined,
 ): Converted {
   const { output } = analysis.context;
   const { zero, formatId, own: ownFormat } = scaling.converter;
@@ -92,17 +96,17 @@ export function converted(
   });
   const inCelsius = (t: number): number => convert(t, range.unit, '°C') ?? t;
   if (measures === 'resistance' && element?.kind === 'rtd') {
-    const { curve, least, most } = rtdInput(element.name ?? 'Pt100');
+    const { curve, min, max } = rtdInput(element.name ?? 'Pt100');
     const input = {
-      low: curve.back(Math.max(least, inCelsius(range.low))),
-      high: curve.back(Math.min(most, inCelsius(range.high))),
+      low: curve.back(Math.max(min, inCelsius(range.low))),
+      high: curve.back(Math.min(max, inCelsius(range.high))),
     };
-    return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
+    return temperature(curve, input, { low: curve.back(min), high: curve.back(max) });
   }
   if (measures === 'thermocouple' && output.thermocouple) {
-    const { curve, least, most } = coupleInput(output.thermocouple.letter);
+    const { curve, min, max } = thermocoupleInput(output.thermocouple.letter);
     const input = { low: curve.back(inCelsius(range.low)), high: curve.back(inCelsius(range.high)) };
-    return temperature(curve, input, { low: curve.back(least), high: curve.back(most) });
+    return temperature(curve, input, { low: curve.back(min), high: curve.back(max) });
   }
   const isSender = measures === 'resistance';
   const ends: Ends = isSender

@@ -10,7 +10,7 @@ export function velocityIn(flow: number, millimetres: number): number {
 }
 
 /** What a velocity says, by usual practice for liquids in flow meters. */
-export function velocityWords(metresPerSecond: number): Message {
+export function velocityText(metresPerSecond: number): Message {
   const v = Math.abs(metresPerSecond);
   if (v < 0.3) return say('scaling.very-slow-little-signal');
   if (v < 0.5) return say('scaling.slow-low-end-what');
@@ -107,9 +107,9 @@ export interface CutOff {
   /** Whether the lowest flow that must be seen is hidden; nothing where none was told. */
   readonly hides?: boolean;
   /** The largest cut-off that still shows the lowest flow, %, with a fifth to spare. */
-  readonly mostPercent?: number;
+  readonly maxPercent?: number;
   /** The least cut-off that the noise allows, %; nothing where no noise was told. */
-  readonly leastPercent?: number;
+  readonly minPercent?: number;
   /** Whether what must be seen lies below the noise, so that no cut-off serves both. */
   readonly clash: boolean;
 }
@@ -132,13 +132,13 @@ export function checkCutOff(
   if (!(percent >= 0 && percent <= 100)) refuse(say('scaling.cut-off-0-100'));
   if (lowest !== undefined && !(lowest >= 0)) refuse(say('scaling.lowest-flow-0-more'));
   const flow = (percent / 100) * full;
-  const mostPercent = lowest === undefined ? undefined : (0.8 * 100 * lowest) / full;
-  const leastPercent = atRest.length < 2 ? undefined : (100 * noiseOf(atRest)) / full;
+  const maxPercent = lowest === undefined ? undefined : (0.8 * 100 * lowest) / full;
+  const minPercent = atRest.length < 2 ? undefined : (100 * noiseOf(atRest)) / full;
   return {
     flow,
-    ...(lowest !== undefined && { hides: lowest < flow, mostPercent }),
-    ...(leastPercent !== undefined && { leastPercent }),
-    clash: mostPercent !== undefined && leastPercent !== undefined && leastPercent > mostPercent,
+    ...(lowest !== undefined && { hides: lowest < flow, maxPercent }),
+    ...(minPercent !== undefined && { minPercent }),
+    clash: maxPercent !== undefined && minPercent !== undefined && minPercent > maxPercent,
   };
 }
 
@@ -154,14 +154,14 @@ export function noiseOf(atRest: readonly number[]): number {
 const COIL_BANDS: readonly {
   readonly fromMm: number;
   readonly toMm: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
 }[] = [
-  { fromMm: 1, toMm: 14, least: 150, most: 210 },
-  { fromMm: 15, toMm: 39, least: 90, most: 130 },
-  { fromMm: 40, toMm: 124, least: 45, most: 75 },
-  { fromMm: 125, toMm: 399, least: 70, most: 110 },
-  { fromMm: 400, toMm: 3000, least: 100, most: 160 },
+  { fromMm: 1, toMm: 14, min: 150, max: 210 },
+  { fromMm: 15, toMm: 39, min: 90, max: 130 },
+  { fromMm: 40, toMm: 124, min: 45, max: 75 },
+  { fromMm: 125, toMm: 399, min: 70, max: 110 },
+  { fromMm: 400, toMm: 3000, min: 100, max: 160 },
 ];
 
 /** Copper has 0.393 % more resistance for each K above 20 °C (IEC 60028). */
@@ -174,8 +174,8 @@ export function checkCoil(
   celsius: number,
 ): {
   readonly at20: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly pass: boolean;
   readonly sentence: Message;
 } {
@@ -185,18 +185,18 @@ export function checkCoil(
     COIL_BANDS.find(({ fromMm, toMm }) => size >= fromMm && size <= toMm) ??
     refuse(say('scaling.meter-1-3000-mm'));
   const at20 = ohms / (1 + COPPER_PER_KELVIN * (celsius - 20));
-  const { least, most } = band;
-  const pass = at20 >= least && at20 <= most;
+  const { min, max } = band;
+  const pass = at20 >= min && at20 <= max;
   const text = `${Number(at20.toPrecision(4))} Ω at 20 °C`;
   return {
     at20,
-    least,
-    most,
+    min,
+    max,
     pass,
     sentence: pass
-      ? say('scaling.within-mm', { text, least, most, size })
-      : at20 < least
-        ? say('scaling.below-windings-touch-water', { text, least })
-        : say('scaling.above-winding-lead-broken', { text, most }),
+      ? say('scaling.within-mm', { text, min, max, size })
+      : at20 < min
+        ? say('scaling.below-windings-touch-water', { text, min })
+        : say('scaling.above-winding-lead-broken', { text, max }),
   };
 }

@@ -1,5 +1,5 @@
 export { disagreementOf } from './agreesAt.ts';
-export { BAND_SETS, bandOf, bandWords, isShort, reactionWords, usualBands } from './bands.ts';
+export { BAND_SETS, bandOf, bandText, isShort, reactionText, usualBands } from './bands.ts';
 export type { BandName } from './bands.ts';
 export { budgetAt } from './budget.ts';
 export type { Contribution } from './budget.ts';
@@ -10,7 +10,7 @@ export type { CalibrationTables, FieldPoint } from './calibrationTable.ts';
 export { LINKS, countedOf, engineeringOf, moveChain } from './chain.ts';
 export type { Chain, ChainState, LinkKey } from './chain.ts';
 export { checkTable, problemOfCurve, straight, tableOf } from './curve.ts';
-export { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityWords } from './flow.ts';
+export { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityText } from './flow.ts';
 export { executeAll } from './plcCode/execute.ts';
 export type { Execution } from './plcCode/execute.ts';
 export { plcCode } from './plcCode/generate.ts';
@@ -20,7 +20,7 @@ export { chainOf, isMeasured } from './pointChain.ts';
 export type { PointChain } from './pointChainTypes.ts';
 export { blockParameters, codeText, codeWish } from './pointCode.ts';
 export { RAW_FORMATS, countsOf, findRawFormat, resolutionOf, valueOfCounts } from './rawFormats.ts';
-export { scaleStep, scalingWords } from './scaleStep.ts';
+export { scaleStep, scalingText } from './scaleStep.ts';
 export {
   ELEMENTS,
   ohmsOf,
@@ -32,19 +32,19 @@ export {
 export type { ThermometerClass } from './sensors/rtd.ts';
 export { thermistorOhms, thermistorTemperature } from './sensors/thermistor.ts';
 export {
-  coupleMillivolts,
-  coupleTemperature,
-  coupleTolerance,
-  couplesVoltage,
+  thermocoupleMillivolts,
+  thermocoupleTemperature,
+  thermocoupleTolerance,
+  thermocoupleVoltage,
   hotEnd,
   seebeck,
 } from './sensors/thermocouple.ts';
-export { COUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
-export type { CoupleType } from './sensors/thermocoupleFunctions.ts';
-export { standing } from './standing.ts';
+export { THERMOCOUPLE_TYPES } from './sensors/thermocoupleFunctions.ts';
+export type { ThermocoupleType } from './sensors/thermocoupleFunctions.ts';
+export { effective } from './effective.ts';
 export { sweepChain } from './sweep.ts';
 export type { Sweep } from './sweep.ts';
-export { LEAST_RATIO, injectionPoints, judgeCalibration } from './transmitterCalibration.ts';
+export { MIN_RATIO, injectionPoints, judgeCalibration } from './transmitterCalibration.ts';
 export type { CalibrationOutcome, InjectionPoint } from './transmitterCalibration.ts';
 export { reconcile } from './twoDisplays.ts';
 export type { Reconciled } from './twoDisplays.ts';

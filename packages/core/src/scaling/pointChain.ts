@@ -17,8 +17,8 @@ import type { NoChain, PointChain } from './pointChainTypes.ts';
 import { countsPulses, pulseChain } from './pulseChain.ts';
 import { sensedBy } from './sensorPart.ts';
 import type { SensedBy } from './sensorPart.ts';
-import { standingRange } from './standing.ts';
-import type { StandingRange } from './standing.ts';
+import { effectiveRange } from './effective.ts';
+import type { EffectiveRange } from './effective.ts';
 import { usualDisplay } from './usualDisplay.ts';
 
 const found = new WeakMap<Analysis, PointChain | { problem: Message } | 'none'>();
@@ -60,7 +60,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     loopCurveOf(solveLoop(analysis, signalsOf(sensed), sensed.levelOf), unitOf(own)),
   );
   const prefix = `${own.port.name}.`;
-  const channel = standingRange(context.index, own.module.id, range.unit, prefix);
+  const channel = effectiveRange(context.index, own.module.id, range.unit, prefix);
   const times = scaling.controller.multiplier;
   const low = (channel?.low ?? range.low) * times;
   const high = (channel?.high ?? range.high) * times;
@@ -102,8 +102,8 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
 const SHARES = [-0.25, -0.1, -0.025, 0, 0.125, 0.25, 0.5, 0.75, 1, 1.03125, 1.0625, 1.15];
 
 function signalsOf({ part: { signal } }: SensedBy): number[] {
-  const least = signal.unit === 'Ω' ? 0.1 : -Infinity;
-  const signals = SHARES.map((share) => Math.max(least, signal.low + share * (signal.high - signal.low)));
+  const min = signal.unit === 'Ω' ? 0.1 : -Infinity;
+  const signals = SHARES.map((share) => Math.max(min, signal.low + share * (signal.high - signal.low)));
   return [...new Set(signals)].sort((a, b) => a - b);
 }
 
@@ -140,7 +140,7 @@ function notesOf(
   { notes }: SensedBy,
   scaling: Scaling,
   tables: CalibrationTables,
-  channel: StandingRange | undefined,
+  channel: EffectiveRange | undefined,
   { module, port: { label } }: OwnPort,
 ): Message[] {
   const settled = settledAfter(scaling);

@@ -17,7 +17,7 @@ export function codeWish(tag: string, { chain, scaling, tables }: PointChain): C
   const ends = rawEnds(chain);
   return {
     tag,
-    raw: { ...ends, least: format.min, most: format.max },
+    raw: { ...ends, min: format.min, max: format.max },
     value: { low: chain.controller.low, high: chain.controller.high, unit: chain.controller.unit },
     shape: wanted,
     cut: scaling.controller.cutPercent / 100,
@@ -53,8 +53,8 @@ export function blockParameters(wish: CodeWish): { readonly name: Message; reado
     { name: say('scaling.counts-top'), value: plain(wish.raw.high) },
     { name: say('scaling.value-bottom'), value: `${wish.value.low} ${wish.value.unit}` },
     { name: say('scaling.value-top'), value: `${wish.value.high} ${wish.value.unit}` },
-    { name: say('scaling.least-counts'), value: String(wish.raw.least) },
-    { name: say('scaling.most-counts'), value: String(wish.raw.most) },
+    { name: say('scaling.least-counts'), value: String(wish.raw.min) },
+    { name: say('scaling.most-counts'), value: String(wish.raw.max) },
     ...(wish.shape === 'root'
       ? [{ name: say('scaling.square-root-cut'), value: `${wish.cut * 100} %` }]
       : []),

@@ -13,7 +13,7 @@ import type { LoopCurve } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { tablesOf } from './calibrationTable.ts';
 import { usualDisplay } from './usualDisplay.ts';
-import { standing, standingRange } from './standing.ts';
+import { effective, effectiveRange } from './effective.ts';
 
 /** Pulses are counted for so long before a flow is made of them, s, where nobody said otherwise. */
 const USUAL_GATE = 10;
@@ -61,14 +61,14 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
   if (!range || convert(1, range.unit, 'm³/h') === undefined)
     return { problem: say('scaling.range-unit-flow-yet', { point: point.tag }) };
   const scaling = point.scaling ?? Scaling.parse({});
-  const meter = standing(index, device.id, 'pulseValue');
-  const width = Number(standing(index, device.id, 'pulseWidth')?.value ?? 0) / 1000;
+  const meter = effective(index, device.id, 'pulseValue');
+  const width = Number(effective(index, device.id, 'pulseWidth')?.value ?? 0) / 1000;
   const litres = Number(meter?.value ?? NaN);
   if (!(litres > 0)) return { problem: say('scaling.volume-pulse-known-yet', { device: device.tag }) };
-  const counter = standing(index, own.module.id, `${own.port.name}.value`);
+  const counter = effective(index, own.module.id, `${own.port.name}.value`);
   const counted = Number(counter?.value ?? litres);
   const gate = (scaling.converter.updateMs ?? USUAL_GATE * 1000) / 1000;
-  const full = standingRange(index, device.id, range.unit) ?? range;
+  const full = effectiveRange(index, device.id, range.unit) ?? range;
   const hertz = (litresOfPulse: number) => straight(0, 0, 1, hertzOf(1, range, litresOfPulse));
   const top = hertzOf(full.high, range, litres);
   const controller = { label: own.module.tag, unit: range.unit, low: 0, high: range.high };
@@ -112,8 +112,8 @@ function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number)
   const asRequired = (tag: string): Message => say('scaling.nobody-looked-volume-pulse', { tag });
   return [
     say('scaling.pulses-counted-s-more', { gate, one, unit: point.range!.unit }),
-    ...(standing(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
-    ...(standing(index, own.module.id, `${own.port.name}.value`)?.assumed
+    ...(effective(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
+    ...(effective(index, own.module.id, `${own.port.name}.value`)?.assumed
       ? [asRequired(own.module.tag)]
       : []),
   ];
@@ -130,16 +130,16 @@ function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number
   const bits = shown.map(({ inputs }) => inputs.find((input) => input.own.module.id === own.module.id)?.bit);
   const passes = bits.includes(0) && bits.includes(1) && width >= counter.minPulse;
   const knot = (signal: number, seen: number) => ({ signal, nom: seen, min: seen, max: seen });
-  const least = Math.min(counter.maxHertz, width > 0 ? 1 / width : Infinity);
+  const min = Math.min(counter.maxHertz, width > 0 ? 1 / width : Infinity);
   if (!passes) return loopCurveOf([knot(0, 0), knot(4 * top, 0)], 'Hz');
-  if (least >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
+  if (min >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
   const merged = width > 0 && 1 / width <= counter.maxHertz;
   return loopCurveOf(
     [
       knot(0, 0),
-      knot(least, least),
-      knot(least * 1.0001, merged ? 0 : least),
-      knot(Math.max(4 * top, 2 * least), merged ? 0 : least),
+      knot(min, min),
+      knot(min * 1.0001, merged ? 0 : min),
+      knot(Math.max(4 * top, 2 * min), merged ? 0 : min),
     ],
     'Hz',
   );

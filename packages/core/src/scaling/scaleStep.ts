@@ -7,14 +7,14 @@ import type { Analysis } from '../analysis/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
-const SHAPE_WORDS = {
+const SHAPE_TEXT = {
   linear: say('scaling.straight-line'),
   root: say('scaling.square-root'),
   table: say('scaling.by-its-table'),
 } as const;
 
 /** What the controller is to make of the counts, in a line. */
-export function scalingWords({ chain, scaling }: PointChain): Message {
+export function scalingText({ chain, scaling }: PointChain): Message {
   const { format, range } = chain.converter;
   const { controller } = chain;
   const times =
@@ -36,7 +36,7 @@ export function scalingWords({ chain, scaling }: PointChain): Message {
     low: controller.low,
     high: controller.high,
     unit: controller.unit,
-    shapeWord: SHAPE_WORDS[scaling.controller.shape],
+    shapeWord: SHAPE_TEXT[scaling.controller.shape],
     times,
   });
 }
@@ -60,7 +60,7 @@ const aboutChain = ({ chain, scaling }: PointChain): Fingerprint => {
 export function scaleStep({ context }: Analysis, made: PointChain): StampedStep {
   const step = {
     key: 'scale.taken',
-    title: say('scaling.controller-holds', { scaling: scalingWords(made) }),
+    title: say('scaling.controller-holds', { scaling: scalingText(made) }),
     about: aboutChain(made),
     detail: say('scaling.entered-controller-read-back'),
   };

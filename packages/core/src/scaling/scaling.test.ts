@@ -2,7 +2,7 @@ import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
-import { bandOf, bandWords, BAND_SETS, followBands, reactionWords, usualBands } from './bands.ts';
+import { bandOf, bandText, BAND_SETS, followBands, reactionText, usualBands } from './bands.ts';
 import { beyondTable, checkTable, rootOf, SQUARE, straight, tableOf } from './curve.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import { countsOf, findRawFormat, RAW_FORMATS, resolutionOf, valueOfCounts, widthOf } from './rawFormats.ts';
@@ -212,12 +212,12 @@ describe('bands', () => {
   });
 
   test('what a fault is called hangs on what is measured', () => {
-    expect(textOf(bandWords('lowFault', 'mA'))).toBe('wire break');
-    expect(textOf(bandWords('highFault', 'mA'))).toBe('short');
+    expect(textOf(bandText('lowFault', 'mA'))).toBe('wire break');
+    expect(textOf(bandText('highFault', 'mA'))).toBe('short');
     // An open thermometer has more ohms than any temperature.
-    expect(textOf(bandWords('highFault', 'Ω'))).toBe('wire break');
-    expect(textOf(bandWords('lowFault', 'Ω'))).toBe('short');
-    expect(textOf(bandWords('under', 'Ω'))).toBe('under-range');
+    expect(textOf(bandText('highFault', 'Ω'))).toBe('wire break');
+    expect(textOf(bandText('lowFault', 'Ω'))).toBe('short');
+    expect(textOf(bandText('under', 'Ω'))).toBe('under-range');
   });
 
   const samples = [0, 1, 2, 3, 4, 5].map((at) => ({
@@ -232,7 +232,7 @@ describe('bands', () => {
     expect(valuesOf('hold')).toEqual([0, 0, 0, 0, 0, 50]);
     expect(valuesOf('substitute', 99)).toEqual([0, 0, 0, 99, 99, 50]);
     expect(valuesOf('fail')).toEqual([0, 0, 0, undefined, undefined, 50]);
-    expect(textOf(reactionWords({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
+    expect(textOf(reactionText({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
       'after 2 s 7 is put in its place',
     );
   });

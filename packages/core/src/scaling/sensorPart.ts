@@ -11,8 +11,12 @@ import type { SensorPart } from './chain.ts';
 import { SQUARE, straight, tableOf, then } from './curve.ts';
 import type { Curve } from './curve.ts';
 import { ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
-import { coupleTemperature, couplesVoltage, coupleMillivolts } from './sensors/thermocouple.ts';
-import { standing, standingRange } from './standing.ts';
+import {
+  thermocoupleTemperature,
+  thermocoupleVoltage,
+  thermocoupleMillivolts,
+} from './sensors/thermocouple.ts';
+import { effective, effectiveRange } from './effective.ts';
 
 /** A sensor's part of a chain, and the level of the circuit at each of its signals. */
 export interface SensedBy {
@@ -49,7 +53,7 @@ export function sensedBy(
   tables: CalibrationTables,
 ): SensedBy {
   const element = elementOf(context);
-  if (context.output.thermocouple) return coupleSensor(context, range, context.output.thermocouple);
+  if (context.output.thermocouple) return thermocoupleSensor(context, range, context.output.thermocouple);
   if (element?.kind === 'rtd') return thermometerSensor(context, range, element);
   if (element) {
     const { lowOhms, highOhms } = element;
@@ -103,14 +107,14 @@ function thermometerSensor(
   };
 }
 
-function coupleSensor(
+function thermocoupleSensor(
   context: PointContext,
   range: Range,
   { letter, millivolts }: NonNullable<PointContext['output']['thermocouple']>,
 ): SensedBy {
   const curve = then(toCelsius(range.unit), {
-    at: (t) => couplesVoltage(letter, t, COLD_JUNCTION),
-    back: (mV) => coupleTemperature(letter, mV + coupleMillivolts(letter, COLD_JUNCTION)),
+    at: (t) => thermocoupleVoltage(letter, t, COLD_JUNCTION),
+    back: (mV) => thermocoupleTemperature(letter, mV + thermocoupleMillivolts(letter, COLD_JUNCTION)),
   });
   return {
     part: {
@@ -133,17 +137,17 @@ function transmitter(
   const { index, device, output } = context;
   const kind = output.signal ?? '4-20 mA';
   const signal = SIGNALS[kind];
-  const own = standingRange(index, device.id, range.unit) ?? { ...range, assumed: false };
+  const own = effectiveRange(index, device.id, range.unit) ?? { ...range, assumed: false };
   const times = scaling.sensor.multiplier;
   const [low, high] = [own.low * times, own.high * times];
   const share = lineWithin(low, high);
-  const root = standing(index, device.id, 'shape')?.value === 'root';
+  const root = effective(index, device.id, 'shape')?.value === 'root';
   const shaped = then(
     scaling.sensor.shape === 'square' ? then(share, SQUARE) : share,
     root ? { at: SQUARE.back, back: SQUARE.at } : straight(0, 0, 1, 1),
   );
-  const cutoff = Number(standing(index, device.id, 'cutoff')?.value ?? 0);
-  const off = standing(index, device.id, 'current');
+  const cutoff = Number(effective(index, device.id, 'cutoff')?.value ?? 0);
+  const off = effective(index, device.id, 'current');
   return {
     part: {
       label: device.tag,

@@ -54,8 +54,8 @@ class Walker {
  * @param knots errors at some values, in any order.
  */
 export function* sweepChain(chain: Chain, knots: readonly ErrorKnot[]): Generator<number, Sweep> {
-  const { min: least, max: most, step } = chain.converter.format;
-  const all = Math.floor((most - least) / step) + 1;
+  const { min, max, step } = chain.converter.format;
+  const all = Math.floor((max - min) / step) + 1;
   const every = Math.max(1, Math.floor(all / DRAWN));
   const errors = new Walker(knots);
   const shown = new Set<number>();
@@ -63,10 +63,10 @@ export function* sweepChain(chain: Chain, knots: readonly ErrorKnot[]): Generato
   let before: number | undefined;
   let way = 0;
   let turnsAt: number | undefined;
-  let largestStep = { size: 0, at: least };
-  let worst = { plusMinus: 0, at: least };
+  let largestStep = { size: 0, at: min };
+  let worst = { plusMinus: 0, at: min };
   for (let i = 0; i < all; i++) {
-    const counts = least + i * step;
+    const counts = min + i * step;
     const value = engineeringOf(chain, counts);
     const plusMinus = errors.at(value);
     shown.add(shownOn(chain, value).value);

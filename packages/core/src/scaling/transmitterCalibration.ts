@@ -18,8 +18,8 @@ export interface InjectionPoint {
   readonly share: number;
   readonly inject: number;
   readonly wanted: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
 }
 
 /**
@@ -45,7 +45,7 @@ export function injectionPoints(
     const inject = curved
       ? curved.curve.at(curved.low + (share / 100) * (curved.high - curved.low))
       : line.at(share);
-    return { share, inject, wanted, least: wanted - allowed, most: wanted + allowed };
+    return { share, inject, wanted, min: wanted - allowed, max: wanted + allowed };
   });
 }
 
@@ -78,7 +78,7 @@ export interface CalibrationOutcome {
 }
 
 /** Below this ratio a reference is too coarse for the limit (a usual rule is four to one). */
-export const LEAST_RATIO = 4;
+export const MIN_RATIO = 4;
 
 /**
  * Judges the readings of a transmitter. The error counts against the output for what was truly injected.

@@ -47,7 +47,7 @@ export function reconcile(pairs: readonly DisplayPair[], was: DisplaySpan, step:
     refuse(say('scaling.each-pair-needs-two'));
   if (was.low === was.high) refuse(say('scaling.span-zero-changed-two'));
   if (!(step > 0)) refuse(say('scaling.step-what-set-above'));
-  const { factor, offset } = pairs.length === 1 ? throughZero(pairs[0]!, was) : leastSquares(pairs);
+  const { factor, offset } = pairs.length === 1 ? throughZero(pairs[0]!, was) : minSquares(pairs);
   if (!(factor > 0)) refuse(say('scaling.when-first-display-rises'));
   // The second shows s = low + x (high − low) of the same x; it is to show (s − offset) / factor.
   const becomes = {
@@ -86,7 +86,7 @@ function throughZero(
 }
 
 /** The line second = offset + factor · first with the least sum of squares. */
-function leastSquares(pairs: readonly DisplayPair[]): { factor: number; offset: number } {
+function minSquares(pairs: readonly DisplayPair[]): { factor: number; offset: number } {
   const n = pairs.length;
   const meanFirst = pairs.reduce((sum, { first }) => sum + first, 0) / n;
   const meanSecond = pairs.reduce((sum, { second }) => sum + second, 0) / n;

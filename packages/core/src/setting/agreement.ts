@@ -4,7 +4,7 @@ import { terminalWithRole } from '../catalog/index.ts';
 import { convert, plain } from '../units/index.ts';
 import { contextOf } from '../network/index.ts';
 import type { JobIndex } from '../job/index.ts';
-import { lineWords, sheetsOf } from './sheet.ts';
+import { lineText, sheetsOf } from './sheet.ts';
 import type { Sheet, SheetLine } from './sheet.ts';
 
 /** One side of something that several must agree on. */
@@ -48,7 +48,7 @@ const find = (sheets: readonly Sheet[], name: string): Found[] =>
   );
 
 const shown = ({ line }: Found): Text =>
-  line.present ? lineWords(line, line.present.value) : say('setting.not-looked-at');
+  line.present ? lineText(line, line.present.value) : say('setting.not-looked-at');
 
 const sideOf = (found: Found): AgreeingSide => ({
   tag: found.sheet.tag,
@@ -169,7 +169,7 @@ function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
   const sides = [
     sideOf(output),
     ...(port
-      ? [{ tag: port.module.tag, where: port.port.label, value: lineWords(output.line, required.value) }]
+      ? [{ tag: port.module.tag, where: port.port.label, value: lineText(output.line, required.value) }]
       : []),
   ];
   return [
@@ -182,7 +182,7 @@ function outputAgreement(index: JobIndex, pointId: string, sheets: readonly Shee
         sheet: output.sheet.tag,
         shown: shown(output),
         from: required.from,
-        line: lineWords(output.line, required.value),
+        line: lineText(output.line, required.value),
       }),
     ),
   ];

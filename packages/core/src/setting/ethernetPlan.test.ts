@@ -35,7 +35,7 @@ test.each<[string, Participant, RegExp]>([
   ],
   ['another mask', one('NEW', 5, { mask: '255.255.0.0' }), /do not see each other/],
   ['the network itself', one('NEW', 0), /is the network itself/],
-  ['the address of all', one('NEW', 255), /nobody’s own/],
+  ['the address of all', one('NEW', 255), /broadcast address/],
   ['a reserved address', one('NEW', 5, { address: '127.0.0.1' }), /reserved/],
   ['no address', one('NEW', 5, { address: '192.168.10' }), /is no address\. Four numbers/],
   ['a number too large', one('NEW', 5, { address: '192.168.10.256' }), /is no address/],

@@ -50,7 +50,7 @@ export function plateLines(index: JobIndex, point: Point): PlateLine[] {
 
 /** What is wrong with a fact as it was typed, in a sentence; nothing where it can be kept. */
 export function plateProblem(
-  { label, kind, unit = '', least, most, choices }: PlateFact,
+  { label, kind, unit = '', min, max, choices }: PlateFact,
   typed: string,
 ): Text | undefined {
   if (typed.trim() === '' || kind === 'text') return undefined;
@@ -59,9 +59,9 @@ export function plateProblem(
   const read = parseIn(typed, unit);
   if (!read.ok) return say('text.colon', { name: label, text: read.problem });
   const words = (end: number): string => `${plain(end)}${unit && ` ${unit}`}`;
-  if (least !== undefined && read.value < least)
-    return say('setting.or-more-this-is', { label, words: words(least), words2: words(read.value) });
-  if (most !== undefined && read.value > most)
-    return say('setting.or-less-this-is', { label, words: words(most), words2: words(read.value) });
+  if (min !== undefined && read.value < min)
+    return say('setting.or-more-this-is', { label, words: words(min), words2: words(read.value) });
+  if (max !== undefined && read.value > max)
+    return say('setting.or-less-this-is', { label, words: words(max), words2: words(read.value) });
   return undefined;
 }

@@ -22,7 +22,7 @@ export { ioLinkMasters, portPlan, spokenSheet } from './portPlan.ts';
 export type { PlannedPort } from './portPlan.ts';
 export { pollSeconds, serialFaults, voltsAtRest } from './serialLine.ts';
 export { LINE_NAMES, lineOf, namingSentence, planAsSet } from './serialPlan.ts';
-export { countSet, lineWords, presentWords, sheetOf, sheetsOf } from './sheet.ts';
+export { countSet, lineText, presentText, sheetOf, sheetsOf } from './sheet.ts';
 export type { LineState, Sheet, SheetLine } from './sheet.ts';
 export { differencesBetween, leftBefore, momentsOf, movedBy, stepsTo } from './sheetChanges.ts';
 export type { Moved } from './sheetChanges.ts';

@@ -39,7 +39,7 @@ describe('what must agree with what', () => {
 
   test('signal, switch and parameter of the input', () => {
     const job = entered(meterJob(), 'found', { 'A0.switch': 'V', 'A0.range': '4-20 mA' }, 'm');
-    expect(sentence(job, 'Signal, switch and parameter')).toMatch(/gives 4-20 mA, but M stands at V/);
+    expect(sentence(job, 'Signal, switch and parameter')).toMatch(/gives 4-20 mA, but M is set to V/);
     expect(states(entered(job, 'left', { 'A0.switch': 'mA' }, 'm'))['Signal, switch and parameter']).toBe(
       'agree',
     );
@@ -48,7 +48,7 @@ describe('what must agree with what', () => {
   test('a current output that is wired must be on, one that is not must be off', () => {
     const off = entered(meterJob(), 'found', { current: 'off' });
     expect(sentence(off, 'Current output and its wire')).toMatch(
-      /S\+ is wired, but the current output stands at off/,
+      /S\+ is wired, but the current output is set to off/,
     );
     const bare = after(entered(meterJob(), 'found', { current: '4-20 mA' }), {
       kind: 'assign',

@@ -43,10 +43,10 @@ export interface SerialLine {
 }
 
 /** Least voltage between the lines that a receiver takes for certain, V (TIA-485-A). */
-const LEAST_LINE_VOLTS = 0.2;
+const MIN_LINE_VOLTS = 0.2;
 const TERMINATOR_OHMS = 120;
 const UNIT_LOAD_OHMS = 12000;
-const MOST_UNIT_LOADS = 32;
+const MAX_UNIT_LOADS = 32;
 
 /** Longest line by baud, m, for twisted pair of this kind (IEC 61158-2, type A cable). */
 const LONGEST: readonly (readonly [baud: number, metres: number])[] = [
@@ -57,7 +57,7 @@ const LONGEST: readonly (readonly [baud: number, metres: number])[] = [
 ];
 
 /** Longest line for a baud, m; nothing beyond the table. */
-export const longestLine = (baud: number): number | undefined => LONGEST.find(([most]) => baud <= most)?.[1];
+export const longestLine = (baud: number): number | undefined => LONGEST.find(([max]) => baud <= max)?.[1];
 
 /** Time of one byte, s: start, eight bits, parity or a second stop bit, stop. */
 export const byteSeconds = ({
@@ -72,14 +72,14 @@ export const gapSeconds = (unit: Pick<LineUnit, 'baud' | 'parity' | 'stopBits'>)
   unit.baud > 19200 ? 0.00175 : 3.5 * byteSeconds(unit);
 
 /** Most registers that one request may read. */
-const MOST_REGISTERS = 125;
+const MAX_REGISTERS = 125;
 
 /** Time to ask every unit once for its registers, s: requests of eight bytes, replies of five and two a register. */
 export function pollSeconds({ units }: SerialLine): number {
   return units
     .filter(({ unit, registers }) => unit !== undefined && registers)
     .reduce((sum, unit) => {
-      const requests = Math.ceil(unit.registers! / MOST_REGISTERS);
+      const requests = Math.ceil(unit.registers! / MAX_REGISTERS);
       const bytes = 13 * requests + 2 * unit.registers!;
       return (
         sum + bytes * byteSeconds(unit) + requests * (2 * gapSeconds(unit) + (unit.answerSeconds ?? 0.005))
@@ -127,7 +127,7 @@ export function serialFaults(line: SerialLine): PlanFault[] {
   return [
     ...numberFaults(units),
     ...unlike(units, ({ baud }) => say('fieldbus.baud', { baud })),
-    ...unlike(units, ({ parity, stopBits }) => frameWords(parity, stopBits)),
+    ...unlike(units, ({ parity, stopBits }) => frameText(parity, stopBits)),
     ...endFaults(units),
     ...loadFaults(units),
     ...lengthFaults(units),
@@ -135,7 +135,7 @@ export function serialFaults(line: SerialLine): PlanFault[] {
   ];
 }
 
-const frameWords = (parity: Parity, stopBits: number): Message =>
+const frameText = (parity: Parity, stopBits: number): Message =>
   say('fieldbus.and-stop', { parity, stopBits });
 
 function numberFaults(units: readonly LineUnit[]): PlanFault[] {
@@ -160,9 +160,9 @@ function numberFaults(units: readonly LineUnit[]): PlanFault[] {
 function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => Message): PlanFault[] {
   const count = (unit: LineUnit): number =>
     units.filter((other) => sameMessage(words(other), words(unit))).length;
-  const [most] = [...units].sort((a, b) => count(b) - count(a));
-  if (!most) return [];
-  const main = words(most);
+  const [max] = [...units].sort((a, b) => count(b) - count(a));
+  if (!max) return [];
+  const main = words(max);
   return units
     .filter((unit) => !sameMessage(words(unit), main))
     .map((unit) => ({
@@ -193,11 +193,11 @@ function endFaults(units: readonly LineUnit[]): PlanFault[] {
 
 function loadFaults(units: readonly LineUnit[]): PlanFault[] {
   const loads = units.reduce((sum, { unitLoad }) => sum + unitLoad, 0);
-  return loads > MOST_UNIT_LOADS
+  return loads > MAX_UNIT_LOADS
     ? [
         {
           tags: units.map(({ tag }) => tag),
-          sentence: say('fieldbus.receivers-unit-loads-together', { loads, mostUnitLoads: MOST_UNIT_LOADS }),
+          sentence: say('fieldbus.receivers-unit-loads-together', { loads, maxUnitLoads: MAX_UNIT_LOADS }),
         },
       ]
     : [];
@@ -221,13 +221,13 @@ function lengthFaults(units: readonly LineUnit[]): PlanFault[] {
 function restFaults(line: SerialLine): PlanFault[] {
   if (!line.units.some(({ terminated }) => terminated)) return [];
   const volts = [...voltsAtRest(line)];
-  const [tag, least] = volts.reduce((a, b) => (b[1] < a[1] ? b : a));
-  if (least >= LEAST_LINE_VOLTS) return [];
+  const [tag, min] = volts.reduce((a, b) => (b[1] < a[1] ? b : a));
+  if (min >= MIN_LINE_VOLTS) return [];
   return [
     {
       tags: [tag],
       sentence: line.bias
-        ? say('fieldbus.rest-v-stand-between', { least, tag, leastLineVolts: LEAST_LINE_VOLTS })
+        ? say('fieldbus.rest-v-stand-between', { min, tag, minLineVolts: MIN_LINE_VOLTS })
         : say('fieldbus.nothing-holds-line-rest'),
     },
   ];

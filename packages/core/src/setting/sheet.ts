@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
-import { valueWords } from '../catalog/index.ts';
+import { valueText } from '../catalog/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
 import { contextOf } from '../network/index.ts';
@@ -273,11 +273,9 @@ export function countSet(list: readonly Sheet[]): { done: number; required: numb
 }
 
 /** What stands at a line now, in words, in the unit in which it stands. */
-export const presentWords = ({ parameter, unit, presentUnit, present }: SheetLine): string =>
-  present ? valueWords(parameter, present.value, presentUnit ?? unit) : '';
+export const presentText = ({ parameter, unit, presentUnit, present }: SheetLine): string =>
+  present ? valueText(parameter, present.value, presentUnit ?? unit) : '';
 
 /** A value of a line in words, with its unit. */
-export const lineWords = (
-  { parameter, unit }: Pick<SheetLine, 'parameter' | 'unit'>,
-  value: string,
-): string => valueWords(parameter, value, unit);
+export const lineText = ({ parameter, unit }: Pick<SheetLine, 'parameter' | 'unit'>, value: string): string =>
+  valueText(parameter, value, unit);

@@ -3,7 +3,7 @@ import type { Text } from '../messages/index.ts';
 import type { Change } from '../job/index.ts';
 import { applyChange, JobIndex, NOBODY, presentValues, sameValue, wipesIt } from '../job/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { lineWords, presentWords, sheetOf } from './sheet.ts';
+import { lineText, presentText, sheetOf } from './sheet.ts';
 import type { SheetLine } from './sheet.ts';
 
 /** A required value that a change of the job moves. */
@@ -38,7 +38,7 @@ export function movedBy(job: JobContent, change: Change, itemIds?: readonly stri
 }
 
 const wordsOf = (line: SheetLine | undefined): Text =>
-  line?.required ? lineWords(line, line.required.value) : say('setting.nothing-required');
+  line?.required ? lineText(line, line.required.value) : say('setting.nothing-required');
 
 /** One thing to set, in the order in which it must be set. */
 export interface SetStep {
@@ -75,8 +75,8 @@ export function stepsTo(
     steps.push({
       key: parameter.key,
       label: parameter.label,
-      ...(present && !wiped.has(parameter.key) && { from: presentWords(line) }),
-      to: lineWords(line, target),
+      ...(present && !wiped.has(parameter.key) && { from: presentText(line) }),
+      to: lineText(line, target),
       value: target,
       ...(parameter.caution && { caution: parameter.caution }),
       wipes: wipes.filter((other) => targetOf(other) !== undefined).map((other) => other.parameter.label),
@@ -109,8 +109,8 @@ export function differencesBetween(
       {
         key,
         label,
-        ...(x !== undefined && { before: lineWords(line, x) }),
-        ...(y !== undefined && { after: lineWords(line, y) }),
+        ...(x !== undefined && { before: lineText(line, x) }),
+        ...(y !== undefined && { after: lineText(line, y) }),
       },
     ];
   });

@@ -1,13 +1,6 @@
 import { say, textOf } from '../messages/index.ts';
 import { PULSE_WIDTHS } from '../catalog/index.ts';
-import {
-  checkCoil,
-  checkCutOff,
-  checkPulses,
-  rollOver,
-  velocityIn,
-  velocityWords,
-} from '../scaling/index.ts';
+import { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityText } from '../scaling/index.ts';
 import { widestWidth } from '../setting/index.ts';
 import { parametersOf } from '../job/index.ts';
 import type { SingleChange, JobIndex } from '../job/index.ts';
@@ -43,16 +36,16 @@ export const PULSE_TOOL: Tool = {
     ...FULL,
     { key: 'litres', label: say('tools.volume-pulse'), kind: 'number', unit: 'l' },
     { key: 'width', label: say('tools.pulse-width'), kind: 'number', unit: 'ms' },
-    { key: 'most', label: say('tools.counter-takes-most'), kind: 'number', unit: 'Hz' },
-    { key: 'least', label: say('tools.shortest-pulse-sees'), kind: 'number', unit: 'ms' },
+    { key: 'max', label: say('tools.counter-takes-most'), kind: 'number', unit: 'Hz' },
+    { key: 'min', label: say('tools.shortest-pulse-sees'), kind: 'number', unit: 'ms' },
     { key: 'digits', label: say('tools.digits-totaliser'), kind: 'number', optional: true },
   ],
-  first: { unit: 'm³/h', full: '36', litres: '0.02', width: '1', most: '1000', least: '0.5', digits: '8' },
+  first: { unit: 'm³/h', full: '36', litres: '0.02', width: '1', max: '1000', min: '0.5', digits: '8' },
   work(values) {
     const read = new ToolReader(PULSE_TOOL, values);
     const full = convert(read.number('full'), read.choice('unit'), 'm³/h')!;
     const [litres, width] = [read.number('litres'), read.number('width')];
-    const counter = { maxHertz: read.number('most'), minPulse: read.number('least') };
+    const counter = { maxHertz: read.number('max'), minPulse: read.number('min') };
     const check = at('litres', () => checkPulses(full, litres, width, counter));
     const digits = read.maybe('digits');
     const roll = digits === undefined ? undefined : at('digits', () => rollOver(digits, litres, full));
@@ -124,7 +117,7 @@ export const CUTOFF_TOOL: Tool = {
     const check = at('percent', () =>
       checkCutOff(percent, read.number('full'), read.maybe('lowest'), read.list('rest')),
     );
-    const { flow, hides, mostPercent, leastPercent, clash } = check;
+    const { flow, hides, maxPercent, minPercent, clash } = check;
     return {
       title: say('tools.hides-what-below', { percent, flow, unit }),
       lines: [
@@ -133,16 +126,16 @@ export const CUTOFF_TOOL: Tool = {
           value: withUnit(flow, unit, 4),
           tone: hides ? 'bad' : undefined,
         },
-        ...(mostPercent === undefined
+        ...(maxPercent === undefined
           ? []
-          : [{ label: say('tools.most-see-lowest'), value: withUnit(mostPercent, '%', 3) }]),
-        ...(leastPercent === undefined
+          : [{ label: say('tools.most-see-lowest'), value: withUnit(maxPercent, '%', 3) }]),
+        ...(minPercent === undefined
           ? []
           : [
               {
                 label: say('tools.least-noise'),
-                value: withUnit(leastPercent, '%', 3),
-                tone: percent < leastPercent ? ('bad' as const) : ('good' as const),
+                value: withUnit(minPercent, '%', 3),
+                tone: percent < minPercent ? ('bad' as const) : ('good' as const),
               },
             ]),
       ],
@@ -156,7 +149,7 @@ export const CUTOFF_TOOL: Tool = {
               },
             ]
           : []),
-        ...(percent < 0.2 && leastPercent === undefined ? [{ text: say('tools.0-5-sound-start') }] : []),
+        ...(percent < 0.2 && minPercent === undefined ? [{ text: say('tools.0-5-sound-start') }] : []),
       ],
     };
   },
@@ -186,7 +179,7 @@ export const VELOCITY_TOOL: Tool = {
           value: `${withUnit(v, 'm/s', 3)}, ${withUnit(convert(v, 'm/s', 'ft/s')!, 'ft/s', 3)}`,
         },
       ],
-      words: [{ text: velocityWords(v), tone: v >= 0.3 && v <= 10 ? 'good' : 'bad' }],
+      words: [{ text: velocityText(v), tone: v >= 0.3 && v <= 10 ? 'good' : 'bad' }],
     };
   },
 };
@@ -210,7 +203,7 @@ export const COIL_TOOL: Tool = {
       title: check.pass ? say('tools.coil-sound') : say('tools.coil-sound-2'),
       lines: [
         { label: 'At 20 °C', value: withUnit(check.at20, 'Ω', 4), tone: check.pass ? 'good' : 'bad' },
-        { label: say('tools.band-size'), value: say('tools.to', { least: check.least, most: check.most }) },
+        { label: say('tools.band-size'), value: say('tools.to', { min: check.min, max: check.max }) },
       ],
       words: [
         { text: check.sentence, tone: check.pass ? 'good' : 'bad' },

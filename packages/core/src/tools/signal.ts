@@ -4,7 +4,7 @@ import { SIGNALS } from '../catalog/index.ts';
 import {
   straight,
   bandOf,
-  bandWords,
+  bandText,
   countsOf,
   findRawFormat,
   RAW_FORMATS,
@@ -38,7 +38,7 @@ function rangeOf(read: ToolReader) {
 
 const bandLine = (low: number, high: number, unit: string, value: number): ToolLine => {
   const band = bandOf(usualBands(low, high, unit), value);
-  return { label: say('tools.it-is'), value: bandWords(band, unit), tone: band === 'range' ? 'good' : 'bad' };
+  return { label: say('tools.it-is'), value: bandText(band, unit), tone: band === 'range' ? 'good' : 'bad' };
 };
 
 /** Gives a point the range that was worked with. */

@@ -3,9 +3,9 @@ import type { Message } from '../messages/index.ts';
 import { refuse, Scaling } from '../model/index.ts';
 import type { SensorClass } from '../model/index.ts';
 import {
-  COUPLE_TYPES,
-  couplesVoltage,
-  coupleTolerance,
+  THERMOCOUPLE_TYPES,
+  thermocoupleVoltage,
+  thermocoupleTolerance,
   ELEMENTS,
   hotEnd,
   ohmsOf,
@@ -17,7 +17,7 @@ import {
   thermometerElement,
   thermometerTolerance,
 } from '../scaling/index.ts';
-import type { CoupleType, ThermometerClass } from '../scaling/index.ts';
+import type { ThermocoupleType, ThermometerClass } from '../scaling/index.ts';
 import { convert, withUnit } from '../units/index.ts';
 import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
@@ -169,12 +169,12 @@ export const RTD_TOOL: Tool = {
     classChange(values.element === 'ntc' ? undefined : values.class)!(values, index, point),
 };
 
-export const COUPLE_TOOL: Tool = {
+export const THERMOCOUPLE_TOOL: Tool = {
   id: 'couple',
   name: say('tools.thermocouple'),
   hint: say('tools.c-mv-types-b'),
   fields: [
-    { key: 'type', label: say('tools.type'), kind: 'choice', choices: same(COUPLE_TYPES) },
+    { key: 'type', label: say('tools.type'), kind: 'choice', choices: same(THERMOCOUPLE_TYPES) },
     { key: 'class', label: say('tools.class'), kind: 'choice', choices: same(['1', '2', '3']) },
     ...knownAs(say('tools.the-voltage')),
     {
@@ -188,23 +188,23 @@ export const COUPLE_TOOL: Tool = {
   ],
   first: { type: 'K', class: '2', known: 'temperature', temperature: '200', millivolts: '7.34', cold: '20' },
   work(values) {
-    const read = new ToolReader(COUPLE_TOOL, values);
-    const type = read.choice('type') as CoupleType;
+    const read = new ToolReader(THERMOCOUPLE_TOOL, values);
+    const type = read.choice('type') as ThermocoupleType;
     const name = Number(read.choice('class')) as 1 | 2 | 3;
     const isSignal = read.choice('known') === 'signal';
     const cold = read.number('cold');
     const hot = isSignal
       ? at('millivolts', () => hotEnd(type, read.number('millivolts'), cold))
       : read.number('temperature');
-    const volts = at(isSignal ? 'cold' : 'temperature', () => couplesVoltage(type, hot, cold));
-    const tolerance = coupleTolerance(type, name, hot);
+    const volts = at(isSignal ? 'cold' : 'temperature', () => thermocoupleVoltage(type, hot, cold));
+    const tolerance = thermocoupleTolerance(type, name, hot);
     const perKelvin = seebeck(type, hot);
     return {
       title: `${withUnit(hot, '°C')} = ${withUnit(volts, 'mV')}`,
       lines: [
         { label: say('tools.hot-end'), value: `${withUnit(hot, '°C')}, ${fahrenheit(hot)}` },
         { label: say('tools.at-the-terminals'), value: withUnit(volts, 'mV') },
-        { label: say('tools.against-0-c'), value: withUnit(couplesVoltage(type, hot, 0), 'mV') },
+        { label: say('tools.against-0-c'), value: withUnit(thermocoupleVoltage(type, hot, 0), 'mV') },
         { label: say('tools.each-k'), value: withUnit(perKelvin * 1000, 'µV', 3) },
         ...(tolerance
           ? [
@@ -222,7 +222,7 @@ export const COUPLE_TOOL: Tool = {
           : []),
         {
           text: say('tools.read-without-compensation-too', {
-            couplesVoltage: couplesVoltage(type, cold, 0),
+            thermocoupleVoltage: thermocoupleVoltage(type, cold, 0),
             seebeck: seebeck(type, Math.max(cold, 0.1)),
           }),
         },

@@ -6,7 +6,7 @@ import { DISPLAYS_TOOL } from './displaysTool.ts';
 import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
 import { LOOP_TOOL } from './loop.ts';
 import { COUNTS_TOOL, SIGNAL_TOOL } from './signal.ts';
-import { COUPLE_TOOL, RTD_TOOL } from './temperature.ts';
+import { THERMOCOUPLE_TOOL, RTD_TOOL } from './temperature.ts';
 import type { Tool, ToolValues } from './tool.ts';
 import { UNITS_TOOL } from './unitsTool.ts';
 
@@ -15,7 +15,7 @@ export const TOOLS: readonly Tool[] = [
   SIGNAL_TOOL,
   COUNTS_TOOL,
   RTD_TOOL,
-  COUPLE_TOOL,
+  THERMOCOUPLE_TOOL,
   PULSE_TOOL,
   CUTOFF_TOOL,
   VELOCITY_TOOL,

@@ -9,7 +9,7 @@ import type { AsFound } from '../model/job.ts';
 import { COLOURS } from '../model/job.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { judge } from './judge.ts';
-import { ownWires, planDifferences, refWords } from '../job/asFound.ts';
+import { ownWires, planDifferences, refText } from '../job/asFound.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { loopView } from '../presentation/view/loopView.ts';
 
@@ -84,7 +84,7 @@ test('what differs is listed once, with what it is and how it goes back', () => 
         expect(textOf(back)).toContain(picked.number);
         if (asFound.missing) expect(textOf(sentence)).toMatch(/is missing/);
         for (const ref of [asFound.from, asFound.to])
-          if (ref) expect(textOf(sentence)).toContain(`${refWords(index, ref)} instead of`);
+          if (ref) expect(textOf(sentence)).toContain(`${refText(index, ref)} instead of`);
       }
     }),
     { numRuns: 250, seed: 20261125 },
@@ -104,11 +104,11 @@ test('a wire’s colour alone changes nothing in the circuit', () => {
 test('rails are called by their volts, and by their supply where there are several', () => {
   const job = made.get('interposing relay')!;
   const index = new JobIndex(job);
-  expect([refWords(index, 'g1:+'), refWords(index, 'mains:N'), refWords(index, 'm:I0')]).toEqual([
+  expect([refText(index, 'g1:+'), refText(index, 'mains:N'), refText(index, 'm:I0')]).toEqual([
     '+24\u00a0V',
     'N',
     'M channel 0',
   ]);
   const second = after(job, { kind: 'addSupply', supply: { ...job.supplies[0]!, id: 'g2', tag: 'G2' } });
-  expect(refWords(new JobIndex(second), 'g1:-')).toBe('G1 0\u00a0V');
+  expect(refText(new JobIndex(second), 'g1:-')).toBe('G1 0\u00a0V');
 });

@@ -5,5 +5,5 @@ export { wanted } from './reasons/duties.ts';
 export type { Reason, ReasonCode } from './reasons/reason.ts';
 export { verdictOf } from './verdict.ts';
 export type { Verdict } from './verdict.ts';
-export { excerpt } from './waysOut/excerpt.ts';
-export type { WayOut } from './waysOut/wayOut.ts';
+export { excerpt } from './remedies/excerpt.ts';
+export type { Remedy } from './remedies/remedy.ts';

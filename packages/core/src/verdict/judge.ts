@@ -28,10 +28,10 @@ export interface Judgement {
 /** Status and reasons alone, without looking for ways out. */
 export function judge(analysis: Analysis): Judgement {
   const note = analysis.context.type.description.safety ? SAFETY_NOTE : undefined;
-  return { ...verdictWords(analysis), ...(note && { note }) };
+  return { ...verdictText(analysis), ...(note && { note }) };
 }
 
-function verdictWords(analysis: Analysis): Judgement {
+function verdictText(analysis: Analysis): Judgement {
   const { context } = analysis;
   if (!isLanded(context))
     return {

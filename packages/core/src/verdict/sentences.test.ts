@@ -4,10 +4,10 @@ import type { TestPoint } from '../../test/jobs.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { loopView } from '../presentation/view/loopView.ts';
-import { stopWords } from '../presentation/view/stopWords.ts';
-import { railWords } from '../job/words.ts';
+import { stopText } from '../presentation/view/stopText.ts';
+import { railText } from '../job/words.ts';
 import { worksSentence } from './worksSentence.ts';
-import { deviceWords, inputVocabulary, placeWords, ruleFor } from '../network/partWords.ts';
+import { deviceText, inputVocabulary, placeText, ruleFor } from '../network/partText.ts';
 
 const BOTH8 = 'di8-both-8';
 const of = (rail: '+' | '-' | null, point: TestPoint = {}) =>
@@ -50,7 +50,7 @@ test.each<[TestPoint, '+' | '-', string]>([
 test('push-pull on plus works turned round, and says so', () => {
   const analysis = of('+', { output: 'pushpull' });
   expect(textOf(worksSentence(analysis))).toMatch(/Mind: the input is on while the sensor’s output is off\./);
-  expect([analysis.away.lamp, analysis.present.lamp]).toEqual(['on', 'off']);
+  expect([analysis.away.led, analysis.present.led]).toEqual(['on', 'off']);
 });
 
 test('both vocabularies stand beside each other, whatever the group', () => {
@@ -69,15 +69,15 @@ test('there is one rule a kind, and short words for the plates', () => {
   expect(textOf(ruleFor(of('+', { typeId: 'limit-switch', output: 'contact' }).context))).toMatch(
     /rail that the common is not on/,
   );
-  expect(deviceWords(of('-', { typeId: 'diffuse-3w', logic: 'dark' }).context)).toBe(
+  expect(deviceText(of('-', { typeId: 'diffuse-3w', logic: 'dark' }).context)).toBe(
     'diffuse · PNP · dark-on',
   );
-  expect(deviceWords(of('-', { typeId: 'limit-switch', output: 'contact' }).context)).toBe(
+  expect(deviceText(of('-', { typeId: 'limit-switch', output: 'contact' }).context)).toBe(
     'mechanical switch · NO',
   );
-  expect(textOf(placeWords(of('-').context))).toBe('M · ch 0');
-  expect(textOf(placeWords(of('-', { at: null }).context))).toBe('no channel');
-  expect([railWords('-', 24.1), railWords('+', 24.1)]).toEqual(['0\u00a0V', '+24\u00a0V']);
+  expect(textOf(placeText(of('-').context))).toBe('M · ch 0');
+  expect(textOf(placeText(of('-', { at: null }).context))).toBe('no channel');
+  expect([railText('-', 24.1), railText('+', 24.1)]).toEqual(['0\u00a0V', '+24\u00a0V']);
 });
 
 test('where current is stopped, the drawing has the reason in a few words', () => {
@@ -87,10 +87,10 @@ test('where current is stopped, the drawing has the reason in a few words', () =
     sentence: say('verdict.works'),
   });
   const { context } = of('-', { output: 'npn' });
-  expect(textOf(stopWords(reason('same-pull'), context))).toBe('both on 0\u00a0V');
-  expect(textOf(stopWords(reason('common-open'), context))).toBe('open');
-  expect(textOf(stopWords(reason('wrong-sense'), context))).toBe('blocks this way');
-  expect(stopWords(reason('over-current'), context)).toBeUndefined();
+  expect(textOf(stopText(reason('same-pull'), context))).toBe('both on 0\u00a0V');
+  expect(textOf(stopText(reason('common-open'), context))).toBe('open');
+  expect(textOf(stopText(reason('wrong-sense'), context))).toBe('blocks this way');
+  expect(stopText(reason('over-current'), context)).toBeUndefined();
   const analysis = of('-', { output: 'npn' });
   const view = loopView(analysis.context, analysis.present, [reason('same-pull')]);
   const stopped = (v: typeof view) => v.plates[1]!.rows[0]!.glyph!.stopped;
@@ -114,7 +114,7 @@ test('the drawing says which supply its rails are, and what stands on each wire'
   expect(view.plates[1]).toMatchObject({
     title: 'M · ch 0',
     figure: '%IX0.0 = 1',
-    lamp: { words: 'on', on: true },
+    led: { words: 'on', on: true },
   });
   expect(view.signal.amps).toMatch(/^6\.\d\u00a0mA$/);
 });

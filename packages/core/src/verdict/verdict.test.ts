@@ -104,7 +104,7 @@ describe('reasons', () => {
       { kind: 'moveWire' as const, wireId: 'px-1-b-BU', to: 'g1:+' },
     ].reduce((j, change) => applyChange(j, change, ACTOR), job);
     expect(codes(turned)).toEqual(['supply-reversed']);
-    expect(textOf(verdict(turned).waysOut[0]!.sentence)).toContain('Exchange the two supply wires');
+    expect(textOf(verdict(turned).remedies[0]!.sentence)).toContain('Exchange the two supply wires');
   });
 
   test('a supply above the limits of sensor and input is doubtful, not fine', () => {
@@ -151,9 +151,9 @@ describe('ways out', () => {
     ],
   ];
   test.each(wrong)('%s: each that is proposed works when it is done, and stops no neighbour', (_, job) => {
-    const { waysOut } = verdict(job);
-    expect(waysOut.length).toBeGreaterThan(0);
-    for (const { change } of waysOut) {
+    const { remedies } = verdict(job);
+    expect(remedies.length).toBeGreaterThan(0);
+    for (const { change } of remedies) {
       const next = applyChange(job, change, ACTOR);
       for (const { id } of job.points)
         if (id === 'px-1' || statusIn(job, id) === 'works') expect(statusIn(next, id)).toBe('works');
@@ -164,7 +164,7 @@ describe('ways out', () => {
     const job = jobWith(BOTH8, ['-'], { output: 'npn' }, { tag: 'PX-2', at: ['m', 1] });
     expect(
       verdict(job)
-        .waysOut.map(({ sentence }) => sentence)
+        .remedies.map(({ sentence }) => sentence)
         .map(textOf)
         .join(),
     ).not.toContain('Put common');
@@ -173,7 +173,7 @@ describe('ways out', () => {
   test('a contact is moved to the other rail', () => {
     const job = jobWith(BOTH8, ['-'], { typeId: 'dry-contact', output: 'contact' });
     const turned = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' }, ACTOR);
-    expect(verdict(turned).waysOut.map(({ sentence }) => sentence)).toContainEqual(
+    expect(verdict(turned).remedies.map(({ sentence }) => sentence)).toContainEqual(
       expect.objectContaining({
         code: 'remedy.move-wire',
         values: expect.objectContaining({ device: 'PX-1' }),

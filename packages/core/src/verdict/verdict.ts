@@ -1,17 +1,17 @@
 import { judge } from './judge.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Judgement } from './judge.ts';
-import { findWaysOut } from './waysOut/findWaysOut.ts';
-import type { WayOut } from './waysOut/wayOut.ts';
+import { findRemedies } from './remedies/findRemedies.ts';
+import type { Remedy } from './remedies/remedy.ts';
 
 export interface Verdict extends Judgement {
   /** Changes that were solved and found to work, best first. */
-  readonly waysOut: readonly WayOut[];
+  readonly remedies: readonly Remedy[];
 }
 
 /** The verdict on a point with ways out that have been solved too. */
 export function verdictOf(analysis: Analysis): Verdict {
   const base = judge(analysis);
-  const waysOut = base.status === 'works' || base.status === 'open' ? [] : findWaysOut(analysis.context);
-  return { ...base, waysOut };
+  const remedies = base.status === 'works' || base.status === 'open' ? [] : findRemedies(analysis.context);
+  return { ...base, remedies };
 }

@@ -4,9 +4,9 @@ import { SIGNALS } from '../catalog/index.ts';
 import { formatMilliamps, formatVolts } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { PointContext } from '../network/index.ts';
-import { elementId, commonWords } from '../network/index.ts';
+import { elementId, commonText } from '../network/index.ts';
 import { safetyTarget, loopBudget } from '../analysis/index.ts';
-import { railWords } from '../job/index.ts';
+import { railText } from '../job/index.ts';
 
 /** Why a point works, in terms of current and common. */
 export function worksSentence(analysis: Analysis): Message {
@@ -16,7 +16,7 @@ export function worksSentence(analysis: Analysis): Message {
   if (relayOf(context)) return relayWorks(analysis);
   if (drivenBy === 'value' && context.kind === 'none') return analogWorks(analysis);
   if (drivenBy === 'command') return loadWorks(analysis);
-  if (drivenBy === 'communication') return talkWorks(context);
+  if (drivenBy === 'communication') return communicationWorks(context);
   return switchWorks(analysis);
 }
 
@@ -24,19 +24,19 @@ function switchWorks({ context, present, away }: Analysis): Message {
   const { port, supply } = context;
   const rail = context.rail ?? port?.inside?.rail;
   const volts = port?.inside?.volts ?? supply.volts;
-  const common = commonWords(context);
-  const where = rail ? railWords(rail, volts) : say('verdict.no-rail');
+  const common = commonText(context);
+  const where = rail ? railText(rail, volts) : say('verdict.no-rail');
   const input = rail === '-' ? say('verdict.input-takes') : say('verdict.input-gives');
-  const on = present.lamp === 'on' ? present : away;
+  const on = present.led === 'on' ? present : away;
   const turned = !on.outputOn ? say('verdict.mind-inverted') : '';
-  const plus = railWords('+', volts);
+  const plus = railText('+', volts);
   switch (context.kind) {
     case 'contact':
     case 'none':
       return say('verdict.works.contact', {
         rail,
         plus,
-        rail2: railWords('-', volts),
+        rail2: railText('-', volts),
         common,
         where,
         input,
@@ -119,7 +119,7 @@ function loadWorks({ context, present }: Analysis): Message {
   });
 }
 
-function talkWorks({ device, module, port }: PointContext): Message {
+function communicationWorks({ device, module, port }: PointContext): Message {
   return say('verdict.works.communication', {
     device: device.tag,
     module: module?.tag ?? '',

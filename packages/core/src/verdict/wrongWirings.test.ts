@@ -52,7 +52,7 @@ const guardOnInput = (): JobContent =>
 
 const rtd = (wires: 2 | 3 | 4, set: string) => F.analogJob(`rtd-${wires}w`, { 'R0.wires': set }, 'rtd2');
 const volts = { 'A1.switch': 'V', 'A1.range': '0-10 V' };
-const serial = () => F.talkJob('serial-unit', 'serial-master', 0, { terminator: 'on' });
+const serial = () => F.fieldbusJob('serial-unit', 'serial-master', 0, { terminator: 'on' });
 
 type Row = readonly [what: string, job: () => JobContent, code: ReasonCode, status?: 'doubtful'];
 
@@ -180,29 +180,33 @@ const ROWS: readonly Row[] = [
   // Talking
   [
     'IO-Link supply exchanged',
-    () => exchanged(F.talkJob('io-link-a', 'iol-aaaa'), 'px-1-b:1', 'px-1-b:3'),
+    () => exchanged(F.fieldbusJob('io-link-a', 'iol-aaaa'), 'px-1-b:1', 'px-1-b:3'),
     'supply-reversed',
   ],
-  ['C/Q on pin 2', () => exchanged(F.talkJob('io-link-a', 'iol-aaaa'), 'px-1-b:4', 'px-1-b:2'), 'duty-unmet'],
+  [
+    'C/Q on pin 2',
+    () => exchanged(F.fieldbusJob('io-link-a', 'iol-aaaa'), 'px-1-b:4', 'px-1-b:2'),
+    'duty-unmet',
+  ],
   [
     'a class A device with pin 2 on a class B port',
-    () => withWires(F.talkJob('io-link-a', 'iol-aabb', 2), ['px-1-b:2', 't:3.2']),
+    () => withWires(F.fieldbusJob('io-link-a', 'iol-aabb', 2), ['px-1-b:2', 't:3.2']),
     'port-class',
   ],
-  ['class B without its power', () => gone(F.talkJob('io-link-b', 'iol-aabb', 2), 't:P+'), 'duty-unmet'],
+  ['class B without its power', () => gone(F.fieldbusJob('io-link-b', 'iol-aabb', 2), 't:P+'), 'duty-unmet'],
   ['the two lines exchanged', () => exchanged(serial(), 'px-1-b:D1', 'px-1-b:D0'), 'line-swapped'],
-  ['one terminator', () => F.talkJob('serial-unit', 'serial-master'), 'line-terminators', 'doubtful'],
+  ['one terminator', () => F.fieldbusJob('serial-unit', 'serial-master'), 'line-terminators', 'doubtful'],
   [
     'no bias',
     () => after(serial(), { kind: 'editModule', id: 't', patch: { settings: { bias: 'off' } } }),
     'line-bias',
     'doubtful',
   ],
-  ['no network cable', () => gone(F.talkJob('net-device', 'net-switch-5'), 'px-1-b:X1'), 'duty-unmet'],
+  ['no network cable', () => gone(F.fieldbusJob('net-device', 'net-switch-5'), 'px-1-b:X1'), 'duty-unmet'],
   [
     'too long a network cable',
     () =>
-      after(F.talkJob('net-device', 'net-switch-5'), {
+      after(F.fieldbusJob('net-device', 'net-switch-5'), {
         kind: 'editWire',
         wireId: 'px-1-b-X1',
         patch: { lengthM: 140 },
@@ -229,7 +233,7 @@ test.each(ROWS.map(([what, make, code, status]) => [what, make, code, status ?? 
     const verdict = verdictOf(analyse(new JobIndex(job), 'px-1'));
     expect(verdict.status).toBe(status);
     expect(verdict.reasons.map((reason) => reason.code)).toContain(code);
-    for (const { change } of verdict.waysOut) {
+    for (const { change } of verdict.remedies) {
       const next = applyChange(job, change, { by: 'TT', at: '2026-01-02T03:04:05.000Z' });
       expect(verdictOf(analyse(new JobIndex(next), 'px-1')).status).toBe('works');
     }
@@ -238,8 +242,8 @@ test.each(ROWS.map(([what, make, code, status]) => [what, make, code, status ?? 
 
 test('what a guard’s relay is set to is never proposed', () => {
   for (const job of [gone(F.guardJob(), 'reset:14'), F.guardJob({ selector: 'both' })]) {
-    const { waysOut } = verdictOf(analyse(new JobIndex(job), 'px-1'));
-    expect(waysOut.filter(({ change }) => change.kind === 'editModule')).toEqual([]);
+    const { remedies } = verdictOf(analyse(new JobIndex(job), 'px-1'));
+    expect(remedies.filter(({ change }) => change.kind === 'editModule')).toEqual([]);
   }
 });
 
@@ -253,8 +257,8 @@ test('a relay that feeds itself through its own NC contact chatters, and that is
 
 test('wires found elsewhere are put back as planned', () => {
   const job = exchanged(F.analogJob('transmitter-2w'), 'px-1-b:+', 'px-1-b:-');
-  const { waysOut } = verdictOf(analyse(new JobIndex(job), 'px-1'));
-  expect(textOf(waysOut[0]!.sentence)).toBe('Land all 2 wires of PX-1 as planned');
+  const { remedies } = verdictOf(analyse(new JobIndex(job), 'px-1'));
+  expect(textOf(remedies[0]!.sentence)).toBe('Land all 2 wires of PX-1 as planned');
 });
 
 test('a guard beside another on one safety relay is told of its own channel, not of the other’s', () => {
@@ -268,6 +272,6 @@ test('a guard beside another on one safety relay is told of its own channel, not
   // What the selector is set to is never proposed to be lowered.
   expect(textOf(reasons(loose, 'px-1'))).toMatch(/input 2 is not closed.*competent person/);
   for (const id of ['gs-2', 'px-1'])
-    for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).waysOut)
+    for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).remedies)
       expect(textOf(sentence)).not.toMatch(/selector/i);
 });

@@ -1,1 +1,3 @@
-export { AboutScreen as default } from '../../../src/job/AboutScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('AboutScreen');

@@ -1,1 +1,3 @@
-export { AllocateScreen as default } from '../../../src/allocate/AllocateScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('AllocateScreen');

@@ -1,1 +1,3 @@
-export { BusesScreen as default } from '../../../src/buses/BusesScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('BusesScreen');

@@ -1,1 +1,3 @@
-export { KindsScreen as default } from '../../../src/kinds/KindsScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('KindsScreen');

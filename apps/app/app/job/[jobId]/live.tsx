@@ -1,1 +1,3 @@
-export { LiveScreen as default } from '../../../src/live/LiveScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('LiveScreen');

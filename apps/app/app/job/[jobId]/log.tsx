@@ -1,1 +1,3 @@
-export { LogScreen as default } from '../../../src/log/LogScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('LogScreen');

@@ -1,1 +1,3 @@
-export { NewPointScreen as default } from '../../../src/point/NewPointScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('NewPointScreen');

@@ -1,1 +1,3 @@
-export { PanelScreen as default } from '../../../src/panel/PanelScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('PanelScreen');

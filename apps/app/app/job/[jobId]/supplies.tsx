@@ -1,1 +1,3 @@
-export { SuppliesScreen as default } from '../../../src/supplies/SuppliesScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('SuppliesScreen');

@@ -1,1 +1,3 @@
-export { WireListScreen as default } from '../../../src/wirelist/WireListScreen';
+import { page } from '../../../src/pages/page';
+
+export default page('WireListScreen');

@@ -26,7 +26,7 @@ export const thresholdsOf = (own: InputFigures): InputThresholds => ({
   offVolts: maxOf(own.offVolts),
   offAmps: maxOf(own.offAmps),
   offVoltsAtLowCurrent: maxOf(own.offVoltsAtLowCurrent),
-  mostVolts: maxOf(own.maxVolts),
+  maxVolts: maxOf(own.maxVolts),
 });
 
 /** Something that an optocoupler senses besides the ports of its module. */

@@ -110,9 +110,9 @@ export const OUTPUTS = [
           leakAmps: figured(leakage, now),
           // What limits it against a short circuit lies above what it is rated for.
           limitAmps: within(amps * 1.2, amps * 1.5, amps * 2),
-          leastSupplyVolts: minOf(minimum),
+          minSupplyVolts: minOf(minimum),
           ...(needs && {
-            needs: { ...needs, leastVolts: minOf(minimum), otherwise: own?.logic === 'dark' },
+            needs: { ...needs, minVolts: minOf(minimum), otherwise: own?.logic === 'dark' },
           }),
         },
       ];
@@ -133,7 +133,7 @@ export const OUTPUTS = [
         ohms: within(2, 5, 10),
         leakAmps: figured(leakage, now),
         limitAmps: within(maxOf(rated) * 1.5, maxOf(rated) * 2, maxOf(rated) * 3),
-        leastAmps: maxOf(holding),
+        minAmps: maxOf(holding),
       },
     ],
   ),

@@ -31,8 +31,8 @@ export const ParameterSchema: z.ZodType<Parameter> = z.strictObject({
   choices: Choices.optional(),
   unit: z.string().max(12).optional(),
   unitKey: Key.optional(),
-  least: z.number().optional(),
-  most: z.number().optional(),
+  min: z.number().optional(),
+  max: z.number().optional(),
   special: z
     .array(z.strictObject({ value: z.string().max(60), name: Label }))
     .max(40)
@@ -62,8 +62,8 @@ const Fact: z.ZodType<PlateFact> = z.strictObject({
   kind: z.enum(['number', 'text', 'choice']),
   choices: Choices.optional(),
   unit: z.string().max(12).optional(),
-  least: z.number().optional(),
-  most: z.number().optional(),
+  min: z.number().optional(),
+  max: z.number().optional(),
   example: z.string().max(60),
 });
 

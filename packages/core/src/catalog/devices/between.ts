@@ -3,7 +3,7 @@ import type { DeviceDescription } from '../description/deviceDescription.ts';
 import { atLeast, between, exact, tolerant } from '../description/figure.ts';
 
 const RESISTORS: readonly number[] = [120, 250, 470, 560, 1000, 1500, 2200, 3300, 4700, 10000, 22000];
-const ohmsWords = (ohms: number): string => (ohms < 1000 ? `${ohms} Ω` : `${ohms / 1000} kΩ`);
+const ohmsText = (ohms: number): string => (ohms < 1000 ? `${ohms} Ω` : `${ohms / 1000} kΩ`);
 
 /** A plain resistor: fitted as a bleeder, a pull-up or a burden. */
 const RESISTOR: DeviceDescription = {
@@ -19,7 +19,7 @@ const RESISTOR: DeviceDescription = {
       key: 'ohms',
       label: 'Resistance',
       place: 'version',
-      choices: RESISTORS.map((ohms) => ({ value: String(ohms), label: ohmsWords(ohms) })),
+      choices: RESISTORS.map((ohms) => ({ value: String(ohms), label: ohmsText(ohms) })),
     },
     {
       key: 'watts',

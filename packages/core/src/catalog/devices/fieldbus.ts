@@ -1,6 +1,6 @@
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
 import { atLeast, atMost, between, exact, span, tolerant } from '../description/figure.ts';
-import { IO_LINK, POWER_ETHERNET, POWER_SERIAL } from '../handling/talking.ts';
+import { IO_LINK, POWER_ETHERNET, POWER_SERIAL } from '../handling/fieldbus.ts';
 
 type Behaviour = DeviceDescription['behaviours'][number];
 

@@ -98,7 +98,7 @@ function rtd(wires: 2 | 3 | 4): DeviceDescription {
 }
 
 /** Colour of the plus lead of each type; the minus lead is white (IEC 60584-3); mV from 0 to 100 °C (IEC 60584-1). */
-const COUPLE_LEADS = [
+const THERMOCOUPLE_LEADS = [
   ['K', 'GN', 4.096],
   ['J', 'BK', 5.269],
   ['T', 'BN', 4.279],
@@ -109,7 +109,7 @@ const COUPLE_LEADS = [
   ['B', 'GY', 0.033],
 ] as const;
 
-const THERMOCOUPLES = COUPLE_LEADS.map(([letter, colour, millivolts]): DeviceDescription => ({
+const THERMOCOUPLES = THERMOCOUPLE_LEADS.map(([letter, colour, millivolts]): DeviceDescription => ({
   id: `thermocouple-${letter.toLowerCase()}`,
   name: `Thermocouple, type ${letter}`,
   title: `thermocouple ${letter}`,

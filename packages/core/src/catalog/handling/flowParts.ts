@@ -8,16 +8,16 @@ export const SIZE: PlateFact = {
   label: 'Pipe size',
   kind: 'number',
   unit: 'mm',
-  least: 1,
-  most: 3000,
+  min: 1,
+  max: 3000,
   example: '80 mm or 3 in',
 };
 export const FACTOR: PlateFact = {
   key: 'factor',
   label: 'Calibration factor',
   kind: 'number',
-  least: 0.01,
-  most: 1000,
+  min: 0.01,
+  max: 1000,
   example: '1.0214',
 };
 export const LOWEST: PlateFact = {
@@ -25,14 +25,14 @@ export const LOWEST: PlateFact = {
   label: 'Lowest flow that must be seen',
   kind: 'number',
   unit: 'm³/h',
-  least: 0,
+  min: 0,
   example: '0.4 m³/h',
 };
 
 export const arrow: FitCheck = {
   key: 'arrow',
   title: 'Arrow on the body along the flow',
-  reason: 'Turned round it counts backwards or shows nothing.',
+  reason: 'Reversed, it counts backwards or shows nothing.',
 };
 export const straightLengths = (before: number, after: number): FitCheck => ({
   key: 'straight',
@@ -62,8 +62,8 @@ export const size: Parameter = {
   kind: 'number',
   place: 'parameter',
   unit: 'mm',
-  least: 1,
-  most: 3000,
+  min: 1,
+  max: 3000,
   factory: '50',
   from: 'plate.size',
   kept: 'memory',
@@ -74,8 +74,8 @@ export const factor: Parameter = {
   label: 'Calibration factor',
   kind: 'number',
   place: 'parameter',
-  least: 0.01,
-  most: 1000,
+  min: 0.01,
+  max: 1000,
   factory: '1',
   from: 'plate.factor',
   kept: 'memory',

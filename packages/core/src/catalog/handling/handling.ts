@@ -17,8 +17,8 @@ export interface PlateFact {
   readonly choices?: Parameter['choices'];
   /** Unit in which a bare number counts. */
   readonly unit?: string;
-  readonly least?: number;
-  readonly most?: number;
+  readonly min?: number;
+  readonly max?: number;
   /** Such as it stands on the plate. */
   readonly example: string;
 }

@@ -1,6 +1,6 @@
 import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
-import { LINE_FRAME } from '../handling/talking.ts';
+import { LINE_FRAME } from '../handling/fieldbus.ts';
 import { portParameters } from './parameters.ts';
 import { iecInput, moduleSupply, SUPPLY_TERMINALS } from './parts.ts';
 

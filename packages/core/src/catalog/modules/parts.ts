@@ -55,7 +55,7 @@ export function iecInput(type: 1 | 2 | 3): Omit<Figures, 'model' | 'id' | 'onlyI
     offVolts: atMost('V', limits.offVolts, source),
     offAmps: atMost('A', limits.offAmps, source),
     offVoltsAtLowCurrent: atMost('V', limits.offVoltsAtLowCurrent, source),
-    maxVolts: atMost('V', limits.mostVolts, TYPICAL),
+    maxVolts: atMost('V', limits.maxVolts, TYPICAL),
   };
 }
 

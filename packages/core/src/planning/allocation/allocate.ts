@@ -26,7 +26,7 @@ export function* allocate(
     rails,
     modules: found.choice.moduleCount,
     commons: found.choice.commonCount,
-    leastModules: found.leastModules,
+    minModules: found.minModules,
     exact: found.exact,
   };
 }

@@ -110,7 +110,7 @@ test('200 random small cases are as good as an exhaustive search, and every plac
       if (found.kind !== 'allocated') return;
       expect([found.modules, found.commons]).toEqual(truth);
       expect(found.exact).toBe(true);
-      expect(found.leastModules).toBeLessThanOrEqual(found.modules);
+      expect(found.minModules).toBeLessThanOrEqual(found.modules);
       expect(found.placements.map(({ applicant: a }) => a.id).sort()).toEqual(
         p.applicants.map(({ id }) => id).sort(),
       );
@@ -147,7 +147,7 @@ test('a thousand devices stand on the fewest modules that could hold them', () =
     ),
   );
   const found = allocateNow({ applicants, groups, fits });
-  expect(found).toMatchObject({ kind: 'allocated', modules: 63, leastModules: 63, commons: 125 });
+  expect(found).toMatchObject({ kind: 'allocated', modules: 63, minModules: 63, commons: 125 });
 });
 
 test('spare channels stay free', () => {
@@ -200,7 +200,7 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }), helpfulChanges(start));
     if (found.kind !== 'impossible') throw new Error('It should be impossible.');
     expect(found.conflict.map(({ words }) => words).sort()).toEqual(['NPN', 'PNP']);
-    expect(found.waysOut.map(textOf)).toEqual([
+    expect(found.remedies.map(textOf)).toEqual([
       'Add another 8-channel DC input, sink or source, selectable, one common',
       expect.stringMatching(/^Put an interposing relay behind PX-\d: its contact fits either rail$/),
     ]);
@@ -214,7 +214,7 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned, spareShare: 0 }), helpfulChanges(start));
     expect(found).toMatchObject({
       kind: 'impossible',
-      waysOut: expect.arrayContaining([say('planning.let-move-where-pinned', { pins: ['PX-0', 'PX-1'] })]),
+      remedies: expect.arrayContaining([say('planning.let-move-where-pinned', { pins: ['PX-0', 'PX-1'] })]),
     });
     const one = allocateNow(problemOf(start, { pinned: new Set(['px-0']), spareShare: 0 }));
     expect(

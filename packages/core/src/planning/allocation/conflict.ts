@@ -13,7 +13,7 @@ export function solvable(problem: AllocationProblem): boolean {
 }
 
 /** So many orders of taking kinds away are tried. */
-const MOST_ORDERS = 24;
+const MAX_ORDERS = 24;
 
 /**
  * A smallest set of devices that cannot be placed together. Devices of one kind are alike, so kinds are thinned out
@@ -36,20 +36,20 @@ const kindOf = ({ key, pinned }: Applicant): string =>
 /** Takes devices of a kind away, as many as can go while it stays impossible: found by halving. */
 function thinned(problem: AllocationProblem, left: Applicant[], kind: readonly Applicant[]): Applicant[] {
   const others = left.filter((applicant) => !kind.includes(applicant));
-  let least = 0;
-  let most = kind.length;
-  while (least < most) {
-    const middle = Math.floor((least + most) / 2);
-    if (solvable({ ...problem, applicants: [...others, ...kind.slice(0, middle)] })) least = middle + 1;
-    else most = middle;
+  let min = 0;
+  let max = kind.length;
+  while (min < max) {
+    const middle = Math.floor((min + max) / 2);
+    if (solvable({ ...problem, applicants: [...others, ...kind.slice(0, middle)] })) min = middle + 1;
+    else max = middle;
   }
-  return [...others, ...kind.slice(0, least)];
+  return [...others, ...kind.slice(0, min)];
 }
 
 function* orders(n: number): Generator<number[]> {
   let given = 0;
   function* from(picked: number[]): Generator<number[]> {
-    if (given >= MOST_ORDERS) return;
+    if (given >= MAX_ORDERS) return;
     if (picked.length === n) {
       given++;
       yield picked;
@@ -73,7 +73,7 @@ export function explainConflict(
     kind: 'impossible',
     conflict,
     sentence: conflictSentence(problem, conflict),
-    waysOut: options.flatMap(({ sentence: words, apply }) => {
+    remedies: options.flatMap(({ sentence: words, apply }) => {
       const text = words(conflict);
       return text !== undefined && solvable(apply(problem, conflict)) ? [text] : [];
     }),

@@ -5,7 +5,7 @@ import { emptyJob } from '../../model/index.ts';
 import { statusIn } from '../../verdict/index.ts';
 import { applyChange, NOBODY, JobIndex } from '../../job/index.ts';
 import type { Change, SingleChange } from '../../job/index.ts';
-import { OUTPUT_WORDS } from '../../network/index.ts';
+import { OUTPUT_TEXT } from '../../network/index.ts';
 import type { HelpfulChange } from './allocate.ts';
 import type { Allocated, AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
 
@@ -63,7 +63,7 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
     return {
       id: point.id,
       tag: point.tag,
-      words: OUTPUT_WORDS[chosen?.kind ?? 'none'],
+      words: OUTPUT_TEXT[chosen?.kind ?? 'none'],
       key: deviceKind(device, output?.id),
       area: areaOf(point.name),
       ...(at && { current: { groupId: groupId!, channel: at.channel } }),

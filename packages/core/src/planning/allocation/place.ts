@@ -170,7 +170,7 @@ function channelled(
   });
 }
 
-const railWords = (rail: CommonRail): string => (rail === '-' ? '0 V' : 'plus');
+const railText = (rail: CommonRail): string => (rail === '-' ? '0 V' : 'plus');
 
 /** Why a device stands where it stands. */
 function why(
@@ -187,8 +187,8 @@ function why(
   const kin = mates.filter((mate) => mate.area === area && mate.tag !== tag).map((mate) => mate.tag);
   const stays = current?.groupId === group.id ? say('planning.stays-here') : '';
   const because = bound
-    ? say('planning.needs-on', { words, common, rail: railWords(rail) })
-    : say('planning.fits-either-rail-sits', { words, common, rail: railWords(rail) });
+    ? say('planning.needs-on', { words, common, rail: railText(rail) })
+    : say('planning.fits-either-rail-sits', { words, common, rail: railText(rail) });
   return area && kin.length
     ? say('planning.placed-beside', { tag, because, kin, stays })
     : say('planning.placed', { tag, because, stays });

@@ -57,7 +57,7 @@ export interface Allocated {
   readonly modules: number;
   readonly commons: number;
   /** Fewer modules than this cannot do, whatever is tried. */
-  readonly leastModules: number;
+  readonly minModules: number;
   /** Whether the count of modules, then of commons, is proven to be the least. */
   readonly exact: boolean;
 }
@@ -67,7 +67,7 @@ export interface Impossible {
   /** A smallest set of devices that cannot be placed together. */
   readonly conflict: readonly Applicant[];
   readonly sentence: Message;
-  readonly waysOut: readonly Message[];
+  readonly remedies: readonly Message[];
 }
 
 export type Allocation = Allocated | Impossible;

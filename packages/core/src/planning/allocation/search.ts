@@ -12,12 +12,12 @@ export interface Choice {
 
 export interface Found {
   readonly choice: Choice;
-  readonly leastModules: number;
+  readonly minModules: number;
   readonly exact: boolean;
 }
 
 /** So many arrangements are tried before the search is content with one that is not proven to be the least. */
-const MOST_TRIALS = 60_000;
+const MAX_TRIALS = 60_000;
 
 /**
  * Looks for the fewest modules, then the fewest commons. Module counts are tried from the lower bound upwards, and
@@ -26,10 +26,10 @@ const MOST_TRIALS = 60_000;
  */
 export function* search(problem: AllocationProblem, c: Counted): Generator<number, Found | undefined> {
   const total = c.counts.reduce((sum, count) => sum + count, 0);
-  const leastModules = lowerBound(c, total);
+  const minModules = lowerBound(c, total);
   const all = c.moduleClasses.reduce((sum, { moduleIds }) => sum + moduleIds.length, 0);
   const budget = { tried: 0 };
-  for (let count = leastModules; count <= all; count++) {
+  for (let count = minModules; count <= all; count++) {
     let best: Choice | undefined;
     for (const modules of usages(c, count)) {
       const available = availableGroups(c, modules);
@@ -37,7 +37,7 @@ export function* search(problem: AllocationProblem, c: Counted): Generator<numbe
       const found = yield* fewestCommons(problem, c, total, available, fewer, budget);
       if (found) best = { modules, ...found, moduleCount: count };
     }
-    if (best) return { choice: best, leastModules, exact: budget.tried <= MOST_TRIALS };
+    if (best) return { choice: best, minModules, exact: budget.tried <= MAX_TRIALS };
   }
   return undefined;
 }
@@ -74,8 +74,8 @@ function* usages(c: Counted, count: number): Generator<number[]> {
       return;
     }
     const { moduleClass, number } = classes[k]!;
-    const least = moduleClass.forced ? moduleClass.moduleIds.length : 0;
-    for (let n = Math.min(left, moduleClass.moduleIds.length); n >= least; n--) {
+    const min = moduleClass.forced ? moduleClass.moduleIds.length : 0;
+    for (let n = Math.min(left, moduleClass.moduleIds.length); n >= min; n--) {
       used[number] = n;
       yield* from(k + 1, left - n);
     }
@@ -102,23 +102,23 @@ function* fewestCommons(
   budget: { tried: number },
 ): Generator<number, Pick<Choice, 'onRail' | 'commonCount'> | undefined> {
   const room = available.reduce((sum, n, k) => sum + n * c.groupClasses[k]!.room, 0);
-  const most = Math.min(
+  const max = Math.min(
     fewer,
     available.reduce((sum, n) => sum + n, 0),
   );
   if (room < total) return undefined;
   // With every group free to sit on either rail at once the devices must fit, or no choice of rails helps.
   if (!fitsLoosely(problem, c, available)) return undefined;
-  for (let commons = leastCommons(c, available, total); commons <= most; commons++)
+  for (let commons = minCommons(c, available, total); commons <= max; commons++)
     for (const onRail of arrangements(c, available, commons, total)) {
       if (++budget.tried % 2000 === 0) yield budget.tried;
-      if (budget.tried > MOST_TRIALS) return spread(problem, c, available, fewer);
+      if (budget.tried > MAX_TRIALS) return spread(problem, c, available, fewer);
       if (demandsMet(problem, c, onRail)) return { onRail, commonCount: commons };
     }
   return undefined;
 }
 
-function leastCommons(c: Counted, available: readonly number[], total: number): number {
+function minCommons(c: Counted, available: readonly number[], total: number): number {
   const rooms: number[] = [];
   let forced = 0;
   let room = 0;
@@ -160,9 +160,9 @@ function* arrangements(
       return;
     }
     const { room, rails, forced } = c.groupClasses[k]!;
-    const most = Math.min(available[k]!, left);
-    const least = Math.max(forced ? available[k]! : 0, left - groupsAfter[k]!);
-    for (let used = most; used >= least; used--) {
+    const max = Math.min(available[k]!, left);
+    const min = Math.max(forced ? available[k]! : 0, left - groupsAfter[k]!);
+    for (let used = max; used >= min; used--) {
       if (wanted - used * room > roomAfter[k]!) break;
       const minus = rails.includes('-');
       const plus = rails.includes('+');

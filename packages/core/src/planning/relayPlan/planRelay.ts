@@ -6,7 +6,7 @@ import type { Device, JobContent, Supply } from '../../model/index.ts';
 import { splitRef, JobProblem } from '../../model/index.ts';
 import { analyse } from '../../analysis/index.ts';
 import { judge, excerpt } from '../../verdict/index.ts';
-import { refWords, applyChange, NOBODY, partsOf, JobIndex } from '../../job/index.ts';
+import { refText, applyChange, NOBODY, partsOf, JobIndex } from '../../job/index.ts';
 import type { Change, SingleChange, ChannelPlace } from '../../job/index.ts';
 import type { ReasonCode } from '../../verdict/index.ts';
 import { demandsOf, polesOf } from './poles.ts';
@@ -197,10 +197,10 @@ function terminalsOf(
   const put = (name: string, words: Text): void => {
     landed.set(name, [...(landed.get(name) ?? []), words]);
   };
-  put('A1', refWords(index, ends.a1));
-  put('A2', refWords(index, ends.a2));
+  put('A1', refText(index, ends.a1));
+  put('A2', refText(index, ends.a2));
   for (const { number, rail, no, nc } of poles) {
-    put(`${number}1`, refWords(index, rail));
+    put(`${number}1`, refText(index, rail));
     for (const { words } of no) put(`${number}4`, words);
     for (const { words } of nc) put(`${number}2`, words);
   }

@@ -7,7 +7,7 @@ import { analyse } from '../../analysis/analysis.ts';
 import { judge } from '../../verdict/judge.ts';
 import { applyChange } from '../../job/changes.ts';
 import { JobIndex } from '../../job/jobIndex.ts';
-import { findWaysOut } from '../../verdict/waysOut/findWaysOut.ts';
+import { findRemedies } from '../../verdict/remedies/findRemedies.ts';
 import { planRelay } from './planRelay.ts';
 import type { RelayDuty, RelayWish } from './wish.ts';
 
@@ -18,7 +18,7 @@ const fan = (bothLines = false): RelayDuty => ({
   on: 'present',
   bothLines,
 });
-const lamp = (tag: string, on: 'present' | 'away'): RelayDuty => ({
+const led = (tag: string, on: 'present' | 'away'): RelayDuty => ({
   kind: 'load',
   tag,
   typeId: 'lamp-230',
@@ -46,7 +46,7 @@ function planned(job: JobContent, asked: RelayWish) {
 test('line and neutral, both lamps and a contact to the controller take three poles, by their rails', () => {
   const { plan, verdict, on, analysis } = planned(
     pnp,
-    wish(fan(true), lamp('H1', 'present'), lamp('H2', 'away'), toInput),
+    wish(fan(true), led('H1', 'present'), led('H2', 'away'), toInput),
   );
   expect(plan.poles.map(({ rail, no, nc }) => [rail, no.length, nc.length])).toEqual([
     ['mains:L', 2, 1],
@@ -58,11 +58,11 @@ test('line and neutral, both lamps and a contact to the controller take three po
   expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
   expect([on('H1', 'away'), on('H2', 'away')]).toEqual([false, true]);
   expect([on('H1', 'present'), on('H2', 'present')]).toEqual([true, false]);
-  expect([analysis.away.inputs[0]!.lamp, analysis.present.inputs[0]!.lamp]).toEqual(['off', 'on']);
+  expect([analysis.away.inputs[0]!.led, analysis.present.inputs[0]!.led]).toEqual(['off', 'on']);
 });
 
 test('terminals come under both numberings with what lands on each', () => {
-  const { plan } = planned(pnp, wish(fan(), lamp('H2', 'away'), toInput));
+  const { plan } = planned(pnp, wish(fan(), led('H2', 'away'), toInput));
   const landed = Object.fromEntries(
     plan.terminals.map(({ name, printed, landed: l }) => [name, [printed, l.map(textOf).join()]]),
   );
@@ -114,7 +114,7 @@ test('a two-wire mains sensor gets a relay with a mains coil', () => {
   expect(plan.coilVolts).toBe('230 V AC');
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');
-  const ways = findWaysOut(analyse(new JobIndex(after), 'px-1').context);
+  const ways = findRemedies(analyse(new JobIndex(after), 'px-1').context);
   expect(textOf(ways[0]!.sentence)).toMatch(/resistor|Ω/);
 });
 
@@ -146,7 +146,7 @@ test('more poles than a relay has are refused with the number, and nothing is pr
     fan(true),
     toInput,
     { kind: 'input', moduleId: 'n', channel: 0, on: 'present' } as const,
-    lamp('H1', 'present'),
+    led('H1', 'present'),
   ];
   expect(planRelay(withPoint(withNpnGroup, { at: null }), 'px-1', wish(...duties)).poles).toHaveLength(4);
   const second = applyChange(

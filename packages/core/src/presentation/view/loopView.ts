@@ -7,7 +7,7 @@ import type { Element } from '../../circuit/index.ts';
 import type { Device } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
-import { elementId, signalLeads, signalNode, deviceWords, IDLE } from '../../network/index.ts';
+import { elementId, signalLeads, signalNode, deviceText, IDLE } from '../../network/index.ts';
 import type { OwnPort, PointContext } from '../../network/index.ts';
 import { safetyTarget } from '../../analysis/index.ts';
 import type { SafetyTarget, PointState } from '../../analysis/index.ts';
@@ -15,13 +15,13 @@ import type { Rail } from '../../job/index.ts';
 import type { Reason } from '../../verdict/index.ts';
 import { faceOf } from './face.ts';
 import { portFace } from './portFace.ts';
-import { stopWords } from './stopWords.ts';
+import { stopText } from './stopText.ts';
 import { PATH_AMPS } from './viewTypes.ts';
 import type {
   LoopView,
   ViewGlyph,
-  ViewLamp,
-  ViewPlate,
+  ViewLed,
+  ViewCard,
   ViewRail,
   ViewRow,
   ViewTerminal,
@@ -34,7 +34,7 @@ export function loopView(
   state: PointState,
   reasons: readonly Reason[] = [],
 ): LoopView {
-  const builder = new Builder(context, state, reasons[0] && stopWords(reasons[0], context));
+  const builder = new Builder(context, state, reasons[0] && stopText(reasons[0], context));
   const plates = [
     builder.device(context.device),
     ...context.scope.mateIds.flatMap((id) => builder.mate(id)),
@@ -48,7 +48,7 @@ export function loopView(
   return { rails, plates, wires, signal, summary: summaryOf(context, signal) };
 }
 
-const FLOW_WORDS = {
+const FLOW_TEXT = {
   out: say('drawing.current-flows-out-device'),
   in: say('drawing.current-flows-signal-wire'),
   none: say('drawing.current-signal-wire'),
@@ -59,9 +59,9 @@ function summaryOf(context: PointContext, { flows, volts, amps }: LoopView['sign
   const on = module && port ? say('drawing.on', { module: module.tag, portLabel: port.label }) : '';
   return say('drawing.loop-of', {
     device: device.tag,
-    device2: deviceWords(context),
+    device2: deviceText(context),
     on,
-    flowWord: FLOW_WORDS[flows],
+    flowWord: FLOW_TEXT[flows],
     volts,
     amps,
   });
@@ -93,7 +93,7 @@ class Builder {
     this.elements = new Map(state.netlist.elements.map((element) => [element.id, element]));
   }
 
-  device(device: Device): ViewPlate {
+  device(device: Device): ViewCard {
     const type = this.context.index.deviceType(device);
     const own = device.id === this.context.device.id;
     const circuit = type.circuit({
@@ -107,24 +107,24 @@ class Builder {
       id: device.id,
       kind: own ? 'device' : 'helper',
       title: device.tag,
-      words: own ? deviceWords(this.context) : type.name,
-      lamp: own ? this.deviceLamp(type) : this.helperLamp(device.id, type),
+      words: own ? deviceText(this.context) : type.name,
+      led: own ? this.deviceLed(type) : this.helperLed(device.id, type),
       rows,
     };
   }
 
   /** Another device of a chain; one that only shares a loose common is not drawn. */
-  mate(id: string): ViewPlate[] {
+  mate(id: string): ViewCard[] {
     const device = this.context.index.device(id);
     return this.context.output.drivenBy === 'guard' && device ? [this.device(device)] : [];
   }
 
-  private deviceLamp({ indicators = [], supply }: PartType & { supply?: object }): ViewLamp | undefined {
+  private deviceLed({ indicators = [], supply }: PartType & { supply?: object }): ViewLed | undefined {
     const { powered, outputOn } = this.state;
-    const lamp = indicators.find(({ kind }) => kind === 'lamp');
-    if (!lamp && !supply) return undefined;
-    const on = lamp ? this.isOn(elementId(this.context.device.id, lamp.id)) || outputOn : powered;
-    const lit = lamp?.id === 'output' ? outputOn : on;
+    const led = indicators.find(({ kind }) => kind === 'lamp');
+    if (!led && !supply) return undefined;
+    const on = led ? this.isOn(elementId(this.context.device.id, led.id)) || outputOn : powered;
+    const lit = led?.id === 'output' ? outputOn : on;
     return {
       words: powered ? (lit ? 'on' : 'off') : 'dead',
       on: powered && lit,
@@ -133,7 +133,7 @@ class Builder {
     };
   }
 
-  private helperLamp(id: string, { indicators = [] }: PartType): ViewLamp | undefined {
+  private helperLed(id: string, { indicators = [] }: PartType): ViewLed | undefined {
     const telling = indicators.find(({ kind }) => kind === 'coil' || kind === 'load');
     if (!telling || indicators.filter(({ kind }) => kind === 'load').length > 1) return undefined;
     const on = this.isOn(elementId(id, telling.id));
@@ -145,7 +145,7 @@ class Builder {
   }
 
   /** The safety relay, drawn whole below the guards that lead to it. */
-  safety(): ViewPlate[] {
+  safety(): ViewCard[] {
     const target = this.wholeTarget();
     if (!target) return [];
     const { module } = target;
@@ -157,7 +157,7 @@ class Builder {
         kind: 'module',
         title: module.tag,
         words: type.title,
-        lamp: { words: on ? 'released' : 'off', on, colour: 'input' },
+        led: { words: on ? 'released' : 'off', on, colour: 'input' },
         rows: (type.face ?? []).flatMap((row) => this.row(module.id, type, row, false)),
       },
     ];
@@ -170,12 +170,12 @@ class Builder {
   }
 
   /** Every port on which the point is landed, but those of a safety relay. */
-  ports(): ViewPlate[] {
+  ports(): ViewCard[] {
     const whole = this.wholeTarget()?.module.id;
     return this.context.ports.filter(({ module }) => module.id !== whole).map((own) => this.port(own));
   }
 
-  private port(own: OwnPort): ViewPlate {
+  private port(own: OwnPort): ViewCard {
     const { module, port, address } = own;
     const type = this.context.index.moduleType(module);
     const names = new Set([port.terminal, port.common, ...Object.values(port.roles)]);
@@ -201,7 +201,7 @@ class Builder {
         : measured
           ? `${address ? `${address}  ` : ''}${fixed(measured.value.nom, measured.unit === 'V' ? 2 : 1)}\u00a0${measured.unit}`
           : address,
-      lamp: inputs ? { words: inputs.lamp, on: inputs.lamp === 'on', colour: 'input' } : undefined,
+      led: inputs ? { words: inputs.led, on: inputs.led === 'on', colour: 'input' } : undefined,
       rows: face.flatMap((row) => this.row(module.id, type, row, true)),
     };
   }
@@ -314,7 +314,7 @@ class Builder {
     };
   }
 
-  wires(plates: readonly ViewPlate[]): ViewWire[] {
+  wires(plates: readonly ViewCard[]): ViewWire[] {
     const shown = new Set(
       plates.flatMap(({ rows }) =>
         rows.flatMap(({ a, b, middle }) => [a, b, middle].flatMap((t) => t?.ref ?? [])),

@@ -39,7 +39,7 @@ export interface ViewRow {
   readonly second?: ViewGlyph;
 }
 
-export interface ViewLamp {
+export interface ViewLed {
   readonly words: string;
   readonly on: boolean;
   readonly colour: 'sensor' | 'input';
@@ -47,7 +47,7 @@ export interface ViewLamp {
 }
 
 /** A device, helper or port: what is inside one edge in the drawing. */
-export interface ViewPlate {
+export interface ViewCard {
   readonly id: string;
   /** A port is drawn with its terminals at the top and its name at the foot. */
   readonly kind: 'device' | 'helper' | 'port' | 'module';
@@ -55,7 +55,7 @@ export interface ViewPlate {
   readonly words: string;
   /** A figure at its foot: address and bit, or what it reads. */
   readonly figure?: string;
-  readonly lamp?: ViewLamp;
+  readonly led?: ViewLed;
   readonly rows: readonly ViewRow[];
 }
 
@@ -81,7 +81,7 @@ export interface ViewRail {
 /** What the loop drawing shows of a solved state; its places are the layout's business. */
 export interface LoopView {
   readonly rails: readonly ViewRail[];
-  readonly plates: readonly ViewPlate[];
+  readonly plates: readonly ViewCard[];
   readonly wires: readonly ViewWire[];
   /** The signal wire at the device: its terminal, volts and milliamperes. */
   readonly signal: {

@@ -31,12 +31,12 @@ export function* executeAll(wish: CodeWish, code: PlcCode): Generator<number, Ex
   const inputs = inputsOf(code, 0);
   const at = code.fn.inputs.findIndex(({ name }) => name === 'Raw');
   let overflow: { first: number; last: number; count: number; reason: Overflow } | undefined;
-  let worst = { error: 0, at: wish.raw.least };
+  let worst = { error: 0, at: wish.raw.min };
   let worstOverflowed: Execution['worstOverflowed'];
   let cut = 0;
   let within = 0;
-  const { least, most, low, high } = wish.raw;
-  for (let counts = least; counts <= most; counts++) {
+  const { min, max, low, high } = wish.raw;
+  for (let counts = min; counts <= max; counts++) {
     inputs[at] = counts;
     const result = run(inputs);
     const exact = exactValue(wish, counts);
@@ -52,10 +52,10 @@ export function* executeAll(wish: CodeWish, code: PlcCode): Generator<number, Ex
       // What is off by more than half a step was cut, not rounded.
       if (error * code.factor > 0.5 + 1e-6) cut++;
     }
-    if ((counts - least) % 4096 === 0) yield counts - least;
+    if ((counts - min) % 4096 === 0) yield counts - min;
   }
   return {
-    runs: most - least + 1,
+    runs: max - min + 1,
     ...(overflow && { overflow }),
     worst,
     ...(worstOverflowed && { worstOverflowed }),

@@ -11,8 +11,8 @@ export interface CodeWish {
   readonly raw: {
     readonly low: number;
     readonly high: number;
-    readonly least: number;
-    readonly most: number;
+    readonly min: number;
+    readonly max: number;
   };
   readonly value: { readonly low: number; readonly high: number; readonly unit: string };
   readonly shape: 'linear' | 'root' | 'table';
@@ -36,8 +36,8 @@ export interface PlcCode {
 }
 
 /** Type that holds all of a converter's counts. */
-export const rawType = ({ least, most }: { least: number; most: number }): PlcType =>
-  least >= -32768 && most <= 32767 ? 'INT' : least >= 0 && most <= 65535 ? 'UINT' : 'DINT';
+export const rawType = ({ min, max }: { min: number; max: number }): PlcType =>
+  min >= -32768 && max <= 32767 ? 'INT' : min >= 0 && max <= 65535 ? 'UINT' : 'DINT';
 
 const constantsOf = ({ raw, value }: CodeWish, factor: number): Record<string, number> => ({
   RawLow: raw.low,
@@ -212,8 +212,8 @@ const lineInputs = (type: PlcType) =>
 function productType(wish: CodeWish, constants: Readonly<Record<string, number>>): 'DINT' | 'LINT' {
   const span = Math.abs(constants.ValueHigh! - constants.ValueLow!);
   const reach = Math.max(
-    Math.abs(wish.raw.most - constants.RawLow!),
-    Math.abs(wish.raw.least - constants.RawLow!),
+    Math.abs(wish.raw.max - constants.RawLow!),
+    Math.abs(wish.raw.min - constants.RawLow!),
   );
   return reach * span + (constants.RawHigh! - constants.RawLow!) / 2 < 2 ** 31 - 1 ? 'DINT' : 'LINT';
 }

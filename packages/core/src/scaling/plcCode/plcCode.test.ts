@@ -23,7 +23,7 @@ import { compileFunction } from './run.ts';
 
 const WISH: CodeWish = {
   tag: 'FT-220',
-  raw: { low: 0, high: 27648, least: -4864, most: 32511 },
+  raw: { low: 0, high: 27648, min: -4864, max: 32511 },
   value: { low: 0, high: 40, unit: 'm³/h' },
   shape: 'linear',
   cut: 0,
@@ -89,7 +89,7 @@ describe('Structured Text, read back by another reader', () => {
     const made = chained(content);
     const wish = codeWish('FT-1', made);
     const call = readBack(wish, 'LREAL');
-    for (let counts = wish.raw.least; counts <= wish.raw.most; counts++) {
+    for (let counts = wish.raw.min; counts <= wish.raw.max; counts++) {
       const core = engineeringOf(made.chain, counts);
       const apart = Math.abs(call(counts) - core);
       // A cut is met or missed by the last digit only at its very edge.
@@ -104,7 +104,7 @@ describe('Structured Text, read back by another reader', () => {
     const made = chained(content);
     const wish = codeWish('FT-1', made);
     const call = readBack(wish, 'REAL');
-    for (let counts = wish.raw.least; counts <= wish.raw.most; counts += 37) {
+    for (let counts = wish.raw.min; counts <= wish.raw.max; counts += 37) {
       const core = engineeringOf(made.chain, counts);
       if (Math.abs(call(counts) - core) > 1e-5 * Math.max(1, Math.abs(made.chain.controller.high)))
         throw new Error(`${counts}: ${call(counts)}, not ${core}`);
@@ -136,7 +136,7 @@ describe('Structured Text, read back by another reader', () => {
     const code = plcCode(wish, kind);
     const run = compileFunction(code.fn);
     const at = code.fn.inputs.map(({ name }) => code.constants[name] ?? 0);
-    for (let counts = wish.raw.least; counts <= wish.raw.most; counts += 7) {
+    for (let counts = wish.raw.min; counts <= wish.raw.max; counts += 7) {
       at[0] = counts;
       if (call(counts) !== run(at).value) throw new Error(`${counts}: ${call(counts)}, not ${run(at).value}`);
     }
@@ -149,14 +149,14 @@ describe('integers executed over every count', () => {
     expect(runs).toBe(37376);
     // 0 to 40.0 in tenths: the product is counts times 400. Below zero it passes −32768 from −82 down.
     expect(overflow).toMatchObject({ first: -4864, last: 32511, reason: { where: 'product', type: 'INT' } });
-    const upwards = executed({ ...WISH, raw: { ...WISH.raw, least: 0 } }, 'naive16');
+    const upwards = executed({ ...WISH, raw: { ...WISH.raw, min: 0 } }, 'naive16');
     expect(upwards.overflow).toMatchObject({ first: 82, reason: { exact: 82 * 400 } });
     expect(upwards.overflow!.count).toBe(32511 - 82 + 1);
   });
 
   test('the overflow stands where trying it by hand finds it, whatever the span', () => {
     for (const high of [5, 17.3, 100, 250]) {
-      const wish = { ...WISH, raw: { ...WISH.raw, least: 0 }, value: { low: 0, high, unit: 'x' } };
+      const wish = { ...WISH, raw: { ...WISH.raw, min: 0 }, value: { low: 0, high, unit: 'x' } };
       let override: number | undefined;
       for (let counts = 0; counts <= 32511 && override === undefined; counts++)
         if (counts * Math.round(high * 10) > 32767) override = counts;
@@ -176,7 +176,7 @@ describe('integers executed over every count', () => {
     ['tenths', {}],
     ['thousandths', { value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 }],
     ['a reversed range', { value: { low: 400, high: -20, unit: 'mm' } }],
-    ['16 bit counts', { raw: { low: 0, high: 65535, least: 0, most: 65535 } }],
+    ['16 bit counts', { raw: { low: 0, high: 65535, min: 0, max: 65535 } }],
     [
       'a table',
       {
@@ -238,9 +238,9 @@ describe('the text itself', () => {
       'P_',
     ]);
     expect([
-      rawType({ least: 0, most: 65535 }),
-      rawType({ least: -1, most: 40000 }),
-      rawType({ least: 0, most: 4095 }),
+      rawType({ min: 0, max: 65535 }),
+      rawType({ min: -1, max: 40000 }),
+      rawType({ min: 0, max: 4095 }),
     ]).toEqual(['UINT', 'DINT', 'INT']);
   });
 

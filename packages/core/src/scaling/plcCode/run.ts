@@ -12,7 +12,7 @@ import type {
 } from './program.ts';
 
 /** Least and largest value of the integer types. */
-const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [least: bigint, most: bigint]>>> = {
+const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [min: bigint, max: bigint]>>> = {
   INT: [-32768n, 32767n],
   UINT: [0n, 65535n],
   DINT: [-2147483648n, 2147483647n],
@@ -206,9 +206,9 @@ function integerOperation(operator: Operator, left: Compiled, right: Compiled, t
 
 /** A whole number as its type holds it: what does not fit wraps round, and the first time is remembered. */
 function fitted(value: bigint, type: PlcType, where: string, memory: Memory): bigint {
-  const [least, most] = INTEGER_RANGE[type]!;
-  if (value >= least && value <= most) return value;
+  const [min, max] = INTEGER_RANGE[type]!;
+  if (value >= min && value <= max) return value;
   memory.overflow ??= { where, type, exact: Number(value) };
   const width = type === 'INT' || type === 'UINT' ? 16 : type === 'LINT' ? 64 : 32;
-  return least < 0n ? BigInt.asIntN(width, value) : BigInt.asUintN(width, value);
+  return min < 0n ? BigInt.asIntN(width, value) : BigInt.asUintN(width, value);
 }

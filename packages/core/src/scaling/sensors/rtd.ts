@@ -11,8 +11,8 @@ export interface ThermometerElement {
 
 /** Metals by the ratio R(t)/R(0): its polynomial, or two of them, and the temperatures between which it holds, °C. */
 interface Metal {
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly ratio: readonly number[];
   /** Below 0 °C, where that is another. */
   readonly below?: readonly number[];
@@ -23,16 +23,16 @@ const [A, B, C] = [3.9083e-3, -5.775e-7, -4.183e-12];
 
 export const METALS: Readonly<Record<ThermometerElement['metal'], Metal>> = {
   Pt: {
-    least: -200,
-    most: 850,
+    min: -200,
+    max: 850,
     ratio: [1, A, B],
     // 1 + A t + B t² + C (t − 100) t³, multiplied out.
     below: [1, A, B, -100 * C, C],
     source: 'IEC 60751:2008',
   },
   Ni: {
-    least: -60,
-    most: 250,
+    min: -60,
+    max: 250,
     ratio: [1, 5.485e-3, 6.65e-6, 0, 2.805e-11, 0, -2.0e-17],
     source: 'DIN 43760:1987',
   },
@@ -60,9 +60,9 @@ const branch = ({ ratio, below }: Metal, t: number): readonly number[] => (t < 0
  * @throws JobProblem outside that.
  */
 export function ohmsOf({ metal, ohms, id }: ThermometerElement, t: number): number {
-  const { least, most, source } = METALS[metal];
-  if (!(t >= least - 1e-9 && t <= most + 1e-9))
-    refuse(say('scaling.defined-c-c-outside', { id, least, most, source, t }));
+  const { min, max, source } = METALS[metal];
+  if (!(t >= min - 1e-9 && t <= max + 1e-9))
+    refuse(say('scaling.defined-c-c-outside', { id, min, max, source, t }));
   return ohms * polynomial(branch(METALS[metal], t), t);
 }
 
@@ -75,7 +75,7 @@ export function temperatureOf(element: ThermometerElement, ohms: number): number
   const { metal, id } = element;
   const kind = METALS[metal];
   const ratio = ohms / element.ohms;
-  const [low, high] = [polynomial(branch(kind, kind.least), kind.least), polynomial(kind.ratio, kind.most)];
+  const [low, high] = [polynomial(branch(kind, kind.min), kind.min), polynomial(kind.ratio, kind.max)];
   if (!(ratio >= low - 1e-12 && ratio <= high + 1e-12))
     refuse(
       say('scaling.c-outside', {
@@ -83,14 +83,14 @@ export function temperatureOf(element: ThermometerElement, ohms: number): number
         low,
         ohms: element.ohms,
         high,
-        least: kind.least,
-        most: kind.most,
+        min: kind.min,
+        max: kind.max,
         ohms2: ohms,
       }),
     );
   if (metal === 'Pt' && ratio >= 1) return (-A + Math.sqrt(A * A - 4 * B * (1 - ratio))) / (2 * B);
   const from = branch(kind, ratio < 1 ? -1 : 1);
-  const [a, b] = ratio < 1 ? [kind.least, 0] : [0, kind.most];
+  const [a, b] = ratio < 1 ? [kind.min, 0] : [0, kind.max];
   const start = (ratio - 1) / from[1]!;
   return whereRising(
     ratio,
@@ -116,16 +116,16 @@ const THERMOMETER_CLASSES: Readonly<
       readonly fixed: number;
       readonly slope: number;
       readonly below?: number;
-      readonly least: number;
-      readonly most: number;
+      readonly min: number;
+      readonly max: number;
     }
   >
 > = {
-  AA: { fixed: 0.1, slope: 0.0017, least: -50, most: 250 },
-  A: { fixed: 0.15, slope: 0.002, least: -100, most: 450 },
-  B: { fixed: 0.3, slope: 0.005, least: -196, most: 600 },
-  C: { fixed: 0.6, slope: 0.01, least: -196, most: 600 },
-  Ni: { fixed: 0.4, slope: 0.007, below: 0.028, least: -60, most: 250 },
+  AA: { fixed: 0.1, slope: 0.0017, min: -50, max: 250 },
+  A: { fixed: 0.15, slope: 0.002, min: -100, max: 450 },
+  B: { fixed: 0.3, slope: 0.005, min: -196, max: 600 },
+  C: { fixed: 0.6, slope: 0.01, min: -196, max: 600 },
+  Ni: { fixed: 0.4, slope: 0.007, below: 0.028, min: -60, max: 250 },
 };
 
 export interface Tolerance {
@@ -137,6 +137,6 @@ export interface Tolerance {
 
 /** Tolerance of a class at a temperature, °C: IEC 60751:2008, table 3, and DIN 43760 for nickel. */
 export function thermometerTolerance(name: ThermometerClass, t: number): Tolerance {
-  const { fixed, slope, below, least, most } = THERMOMETER_CLASSES[name];
-  return { kelvin: fixed + (t < 0 ? (below ?? slope) : slope) * Math.abs(t), holds: t >= least && t <= most };
+  const { fixed, slope, below, min, max } = THERMOMETER_CLASSES[name];
+  return { kelvin: fixed + (t < 0 ? (below ?? slope) : slope) * Math.abs(t), holds: t >= min && t <= max };
 }

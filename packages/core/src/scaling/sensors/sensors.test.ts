@@ -11,16 +11,16 @@ import {
 } from './rtd.ts';
 import { betaOf, thermistorOhms, thermistorTemperature } from './thermistor.ts';
 import {
-  coupleMillivolts,
-  coupleRange,
-  coupleTemperature,
-  coupleTolerance,
-  couplesVoltage,
+  thermocoupleMillivolts,
+  thermocoupleRange,
+  thermocoupleTemperature,
+  thermocoupleTolerance,
+  thermocoupleVoltage,
   hotEnd,
   seebeck,
 } from './thermocouple.ts';
-import { COUPLE_TYPES } from './thermocoupleFunctions.ts';
-import type { CoupleType } from './thermocoupleFunctions.ts';
+import { THERMOCOUPLE_TYPES } from './thermocoupleFunctions.ts';
+import type { ThermocoupleType } from './thermocoupleFunctions.ts';
 
 /** IEC 60751:2008, table 1: Pt100, °C and Ω to 0.01 Ω. */
 const PT100: readonly (readonly [t: number, ohms: number])[] = [
@@ -62,7 +62,9 @@ const NI100: readonly (readonly [t: number, ohms: number])[] = [
 ];
 
 /** IEC 60584-1:2013, tables of the reference functions: °C and mV to 0.001 mV, cold junction at 0 °C. */
-const COUPLES: Readonly<Record<CoupleType, readonly (readonly [t: number, millivolts: number])[]>> = {
+const THERMOCOUPLES: Readonly<
+  Record<ThermocoupleType, readonly (readonly [t: number, millivolts: number])[]>
+> = {
   B: [
     [100, 0.033],
     [200, 0.178],
@@ -201,31 +203,31 @@ describe.each([
     const times = element.ohms / ohmsOfTable;
     for (const [t, ohms] of table) {
       expect(Math.abs(ohmsOf(element, t) - ohms * times)).toBeLessThanOrEqual(rounding * times + 1e-9);
-      if (t === METALS[metal].least || t === METALS[metal].most) continue;
+      if (t === METALS[metal].min || t === METALS[metal].max) continue;
       const kelvin = Math.abs(temperatureOf(element, ohms * times) - t);
       expect(kelvin).toBeLessThanOrEqual((1.01 * rounding * times) / ohmsPerKelvin(element, t));
     }
   });
 
   test.each(elements)('$id comes back to the same temperature from anywhere', (element) => {
-    const { least, most } = METALS[metal];
+    const { min, max } = METALS[metal];
     fc.assert(
-      fc.property(fc.double({ min: least, max: most, noNaN: true }), (t) => {
+      fc.property(fc.double({ min, max, noNaN: true }), (t) => {
         expect(Math.abs(temperatureOf(element, ohmsOf(element, t)) - t)).toBeLessThan(1e-6);
       }),
     );
   });
 });
 
-describe.each(COUPLE_TYPES)('thermocouple type %s', (type) => {
-  const { least, most, usableFrom } = coupleRange(type);
+describe.each(THERMOCOUPLE_TYPES)('thermocouple type %s', (type) => {
+  const { min, max, usableFrom } = thermocoupleRange(type);
 
   test('has the published voltages, both ways', () => {
-    expect(COUPLES[type].length).toBeGreaterThanOrEqual(10);
-    for (const [t, millivolts] of COUPLES[type]) {
-      expect(Math.abs(coupleMillivolts(type, t) - millivolts)).toBeLessThanOrEqual(0.000501);
-      if (t === least || t === most || millivolts > coupleMillivolts(type, most)) continue;
-      expect(Math.abs(coupleTemperature(type, millivolts) - t)).toBeLessThanOrEqual(
+    expect(THERMOCOUPLES[type].length).toBeGreaterThanOrEqual(10);
+    for (const [t, millivolts] of THERMOCOUPLES[type]) {
+      expect(Math.abs(thermocoupleMillivolts(type, t) - millivolts)).toBeLessThanOrEqual(0.000501);
+      if (t === min || t === max || millivolts > thermocoupleMillivolts(type, max)) continue;
+      expect(Math.abs(thermocoupleTemperature(type, millivolts) - t)).toBeLessThanOrEqual(
         0.00051 / seebeck(type, t - 0.3) + 1e-6,
       );
     }
@@ -233,8 +235,8 @@ describe.each(COUPLE_TYPES)('thermocouple type %s', (type) => {
 
   test('comes back to the same temperature from anywhere', () => {
     fc.assert(
-      fc.property(fc.double({ min: usableFrom, max: most, noNaN: true }), (t) => {
-        const back = coupleTemperature(type, coupleMillivolts(type, t));
+      fc.property(fc.double({ min: usableFrom, max, noNaN: true }), (t) => {
+        const back = thermocoupleTemperature(type, thermocoupleMillivolts(type, t));
         // Where the curve is nearly flat, the last digit of the voltage is more than 1 µK.
         expect(Math.abs(back - t)).toBeLessThan(1e-6 + 1e-13 / Math.max(seebeck(type, t), 1e-9));
       }),
@@ -242,23 +244,23 @@ describe.each(COUPLE_TYPES)('thermocouple type %s', (type) => {
   });
 
   test('its segments meet, its voltage rises, and its slope is that of its curve', () => {
-    for (let t = usableFrom + 1; t < most - 1; t += 1) {
-      expect(coupleMillivolts(type, t + 1)).toBeGreaterThan(coupleMillivolts(type, t));
-      const chord = (coupleMillivolts(type, t + 0.01) - coupleMillivolts(type, t - 0.01)) / 0.02;
+    for (let t = usableFrom + 1; t < max - 1; t += 1) {
+      expect(thermocoupleMillivolts(type, t + 1)).toBeGreaterThan(thermocoupleMillivolts(type, t));
+      const chord = (thermocoupleMillivolts(type, t + 0.01) - thermocoupleMillivolts(type, t - 0.01)) / 0.02;
       expect(Math.abs(chord - seebeck(type, t))).toBeLessThan(2e-4);
     }
   });
 
   test('a warm cold junction is added as voltage, not as degrees', () => {
-    const hot = (usableFrom + most) / 2;
+    const hot = (usableFrom + max) / 2;
     const cold = Math.max(23, usableFrom);
-    expect(hotEnd(type, couplesVoltage(type, hot, cold), cold)).toBeCloseTo(hot, 6);
+    expect(hotEnd(type, thermocoupleVoltage(type, hot, cold), cold)).toBeCloseTo(hot, 6);
   });
 
   test('refuses what its function does not hold', () => {
-    expect(() => coupleMillivolts(type, most + 1)).toThrow(JobProblem);
-    expect(() => coupleMillivolts(type, least - 1)).toThrow(JobProblem);
-    expect(() => coupleTemperature(type, 100)).toThrow(/outside/);
+    expect(() => thermocoupleMillivolts(type, max + 1)).toThrow(JobProblem);
+    expect(() => thermocoupleMillivolts(type, min - 1)).toThrow(JobProblem);
+    expect(() => thermocoupleTemperature(type, 100)).toThrow(/outside/);
   });
 });
 
@@ -294,11 +296,11 @@ describe('tolerances', () => {
     ['B', 2, 1000, 2.5],
     ['E', 2, 600, 4.5],
   ] as const)('type %s class %d at %d °C is ±%d K', (type, name, t, kelvin) => {
-    expect(coupleTolerance(type, name, t)!.kelvin).toBeCloseTo(kelvin, 10);
+    expect(thermocoupleTolerance(type, name, t)!.kelvin).toBeCloseTo(kelvin, 10);
   });
 
   test('a class that a type has not is none', () => {
-    expect(coupleTolerance('B', 1, 800)).toBeUndefined();
+    expect(thermocoupleTolerance('B', 1, 800)).toBeUndefined();
   });
 });
 

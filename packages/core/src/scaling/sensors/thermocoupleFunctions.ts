@@ -6,20 +6,20 @@ export interface Segment {
   readonly bell?: readonly [a: number, b: number, c: number];
 }
 
-export interface CoupleFunction {
+export interface ThermocoupleFunction {
   readonly segments: readonly Segment[];
-  readonly most: number;
+  readonly max: number;
   /** From where on its voltage rises enough to be turned round, °C. */
   readonly usableFrom: number;
 }
 
-export const COUPLE_TYPES = ['B', 'E', 'J', 'K', 'N', 'R', 'S', 'T'] as const;
-export type CoupleType = (typeof COUPLE_TYPES)[number];
+export const THERMOCOUPLE_TYPES = ['B', 'E', 'J', 'K', 'N', 'R', 'S', 'T'] as const;
+export type ThermocoupleType = (typeof THERMOCOUPLE_TYPES)[number];
 
 /** Reference functions on the ITS-90 with the cold junction at 0 °C: IEC 60584-1:2013, NIST Monograph 175. */
-export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
+export const THERMOCOUPLE_FUNCTIONS: Readonly<Record<ThermocoupleType, ThermocoupleFunction>> = {
   B: {
-    most: 1820,
+    max: 1820,
     usableFrom: 50,
     segments: [
       {
@@ -39,7 +39,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   E: {
-    most: 1000,
+    max: 1000,
     usableFrom: -270,
     segments: [
       {
@@ -60,7 +60,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   J: {
-    most: 1200,
+    max: 1200,
     usableFrom: -210,
     segments: [
       {
@@ -80,7 +80,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   K: {
-    most: 1372,
+    max: 1372,
     usableFrom: -270,
     segments: [
       {
@@ -101,7 +101,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   N: {
-    most: 1300,
+    max: 1300,
     usableFrom: -270,
     segments: [
       {
@@ -121,7 +121,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   R: {
-    most: 1768.1,
+    max: 1768.1,
     usableFrom: -50,
     segments: [
       {
@@ -148,7 +148,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   S: {
-    most: 1768.1,
+    max: 1768.1,
     usableFrom: -50,
     segments: [
       {
@@ -173,7 +173,7 @@ export const COUPLE_FUNCTIONS: Readonly<Record<CoupleType, CoupleFunction>> = {
     ],
   },
   T: {
-    most: 400,
+    max: 400,
     usableFrom: -270,
     segments: [
       {

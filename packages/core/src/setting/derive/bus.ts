@@ -80,7 +80,7 @@ export function shortestCycle(description: IoLinkDescription): number {
   const { input, output } = processBytes(description);
   const { master, device } = cycleBytes(input, output, 1);
   const message = 1000 * messageSeconds(description.bitrate, master, device);
-  return decodeCycleTime(encodeCycleTime(Math.max(description.leastCycleMicroseconds / 1000, message)));
+  return decodeCycleTime(encodeCycleTime(Math.max(description.minCycleMicroseconds / 1000, message)));
 }
 
 /** How a port of an IO-Link master is to be run, from what is landed on it. */

@@ -69,7 +69,7 @@ export function pulseFilter(context: DeriveContext, parameter: Parameter): Deriv
   const hertz = override === undefined ? plan.hertz : pulseHertz(fullFlow(context)!, Number(override));
   const fits = (parameter.choices ?? [])
     .map(({ value }) => Number(value))
-    .filter((most) => most >= hertz)
+    .filter((max) => max >= hertz)
     .sort((a, b) => a - b)[0];
   return fits === undefined
     ? { problem: say('setting.filter-lets-pulses-second', { hertz }) }

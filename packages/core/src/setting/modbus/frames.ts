@@ -10,7 +10,7 @@ export interface Frame {
 /** Bytes of the head of a TCP frame (Modbus Messaging on TCP/IP V1.0b, 3.1.3). */
 const HEAD = 7;
 /** Most bytes of request or answer. */
-const MOST_PDU = 253;
+const MAX_PDU = 253;
 
 export function tcpFrame({ unit, pdu, transaction = 0 }: Frame): Uint8Array {
   const length = pdu.length + 1;
@@ -24,7 +24,7 @@ export function tcpFrame({ unit, pdu, transaction = 0 }: Frame): Uint8Array {
 export function takeTcpFrame(arrived: Uint8Array): { frame: Frame; rest: Uint8Array } | 'broken' | undefined {
   if (arrived.length < HEAD) return undefined;
   const length = (arrived[4]! << 8) | arrived[5]!;
-  if (arrived[2] !== 0 || arrived[3] !== 0 || length < 2 || length > MOST_PDU + 1) return 'broken';
+  if (arrived[2] !== 0 || arrived[3] !== 0 || length < 2 || length > MAX_PDU + 1) return 'broken';
   const end = 6 + length;
   if (arrived.length < end) return undefined;
   return {

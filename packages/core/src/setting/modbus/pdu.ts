@@ -28,7 +28,7 @@ export const EXCEPTIONS: Readonly<Record<number, Message>> = {
 };
 
 /** Most registers and bits in one request. */
-const MOST = { readBits: 2000, readRegisters: 125, writeBits: 1968, writeRegisters: 123 } as const;
+const MAX = { readBits: 2000, readRegisters: 125, writeBits: 1968, writeRegisters: 123 } as const;
 
 /** What a unit holds; an address that it lacks is undefined, a refused write false. */
 export interface UnitMemory {
@@ -90,11 +90,11 @@ function answerOf(code: number, request: Uint8Array, memory: UnitMemory): number
 }
 
 /** Address and count of a request of a given length, within the most that is allowed. */
-function span(request: Uint8Array, most: number, length?: number): { first: number; count: number } {
+function span(request: Uint8Array, max: number, length?: number): { first: number; count: number } {
   if (request.length < 5 || (length !== undefined && request.length !== length)) throw new UnitException(3);
   const first = word(request, 1);
   const count = word(request, 3);
-  if (count < 1 || count > most) throw new UnitException(3);
+  if (count < 1 || count > max) throw new UnitException(3);
   if (first + count > 0x10000) throw new UnitException(2);
   return { first, count };
 }
@@ -102,7 +102,7 @@ function span(request: Uint8Array, most: number, length?: number): { first: numb
 const range = (first: number, count: number): number[] => Array.from({ length: count }, (_, i) => first + i);
 
 function bits(request: Uint8Array, read: (address: number) => boolean | undefined): number[] {
-  const { first, count } = span(request, MOST.readBits, 5);
+  const { first, count } = span(request, MAX.readBits, 5);
   const packed = new Array<number>(Math.ceil(count / 8)).fill(0);
   range(first, count).forEach((address, i) => {
     const value = read(address);
@@ -113,7 +113,7 @@ function bits(request: Uint8Array, read: (address: number) => boolean | undefine
 }
 
 function registers(request: Uint8Array, read: (address: number) => number | undefined): number[] {
-  const { first, count } = span(request, MOST.readRegisters, 5);
+  const { first, count } = span(request, MAX.readRegisters, 5);
   const values = range(first, count).map((address) => {
     const value = read(address);
     if (value === undefined) throw new UnitException(2);
@@ -140,7 +140,7 @@ function writeRegister(request: Uint8Array, memory: UnitMemory): number[] {
 }
 
 function writeCoils(request: Uint8Array, memory: UnitMemory): number[] {
-  const { first, count } = span(request, MOST.writeBits);
+  const { first, count } = span(request, MAX.writeBits);
   const bytes = Math.ceil(count / 8);
   if (request[5] !== bytes || request.length !== 6 + bytes) throw new UnitException(3);
   // All are there, or nothing is written.
@@ -154,7 +154,7 @@ function writeCoils(request: Uint8Array, memory: UnitMemory): number[] {
 }
 
 function writeRegisters(request: Uint8Array, memory: UnitMemory): number[] {
-  const { first, count } = span(request, MOST.writeRegisters);
+  const { first, count } = span(request, MAX.writeRegisters);
   if (request[5] !== 2 * count || request.length !== 6 + 2 * count) throw new UnitException(3);
   if (range(first, count).some((address) => memory.register('holding', address) === undefined))
     throw new UnitException(2);
@@ -170,11 +170,11 @@ function writeRegisters(request: Uint8Array, memory: UnitMemory): number[] {
 export function readRegistersRequest(kind: 'holding' | 'input', first: number, count: number): Uint8Array {
   if (!Number.isInteger(first) || first < 0 || first > 0xffff)
     throw new JobProblem([{ path: 'first', message: say('fieldbus.registers-numbered-0-65535') }]);
-  if (!Number.isInteger(count) || count < 1 || count > MOST.readRegisters)
+  if (!Number.isInteger(count) || count < 1 || count > MAX.readRegisters)
     throw new JobProblem([
       {
         path: 'count',
-        message: say('fieldbus.request-reads-1-registers', { readRegisters: MOST.readRegisters }),
+        message: say('fieldbus.request-reads-1-registers', { readRegisters: MAX.readRegisters }),
       },
     ]);
   const code = kind === 'holding' ? FUNCTIONS.readHoldingRegisters : FUNCTIONS.readInputRegisters;
@@ -183,11 +183,11 @@ export function readRegistersRequest(kind: 'holding' | 'input', first: number, c
 
 /** A request to write registers. @throws JobProblem for what no request can carry. */
 export function writeRegistersRequest(first: number, values: readonly number[]): Uint8Array {
-  if (values.length < 1 || values.length > MOST.writeRegisters)
+  if (values.length < 1 || values.length > MAX.writeRegisters)
     throw new JobProblem([
       {
         path: 'values',
-        message: say('fieldbus.request-writes-1-registers', { writeRegisters: MOST.writeRegisters }),
+        message: say('fieldbus.request-writes-1-registers', { writeRegisters: MAX.writeRegisters }),
       },
     ]);
   const wrong = values.find((value) => !Number.isInteger(value) || value < 0 || value > 0xffff);

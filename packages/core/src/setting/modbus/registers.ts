@@ -84,7 +84,7 @@ function read(view: DataView, type: RegisterType): number {
   }
 }
 
-const LIMITS: Partial<Record<RegisterType, readonly [least: number, most: number]>> = {
+const LIMITS: Partial<Record<RegisterType, readonly [min: number, max: number]>> = {
   uint16: [0, 0xffff],
   int16: [-0x8000, 0x7fff],
   uint32: [0, 0xffffffff],

@@ -59,7 +59,7 @@ function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
     nom: value.nom,
     unit,
   });
-  const clash = clashWords(context.output, worst.reading);
+  const clash = clashText(context.output, worst.reading);
   const sentence = clash ? say('text.sentences', { parts: [reads, clash] }) : reads;
   return [
     Math.abs(worst.off) > USELESS
@@ -69,7 +69,7 @@ function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
 }
 
 /** What of signal, switch and range parameter do not agree. */
-function clashWords(output: DeviceOutput, { own }: AnalogReading): Message | undefined {
+function clashText(output: DeviceOutput, { own }: AnalogReading): Message | undefined {
   const { signal } = output;
   const { port, settings } = own;
   if (!signal || !port.rangeKey || !port.switchKey) return undefined;
@@ -85,7 +85,7 @@ function loopReasons(analysis: Analysis): Reason[] {
   const top = SIGNALS[context.output.signal ?? '4-20 mA'].high / 1000;
   const id = `${context.device.id}/signal`;
   const amps = present.solution.amps(id);
-  const clash = present.measured.some((reading) => clashWords(context.output, reading) !== undefined);
+  const clash = present.measured.some((reading) => clashText(context.output, reading) !== undefined);
   if (shown.every(({ solution }) => solution.amps(id) < 0.001))
     return clash
       ? []

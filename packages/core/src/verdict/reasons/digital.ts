@@ -5,8 +5,8 @@ import { splitRef } from '../../model/index.ts';
 import type { Device } from '../../model/index.ts';
 import type { InputReading, PointState, Analysis } from '../../analysis/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { portCommonWords } from '../../network/index.ts';
-import { railWords } from '../../job/index.ts';
+import { portCommonText } from '../../network/index.ts';
+import { railText } from '../../job/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -44,12 +44,12 @@ export function digitalReasons(analysis: Analysis): Reason[] {
 function inputFollows(
   { away, present }: Followed,
   state: PointState,
-  { lamp, outputOn }: InputReading,
+  { led, outputOn }: InputReading,
 ): boolean {
-  if (away.lamp === 'undecided' || present.lamp === 'undecided') return false;
+  if (away.led === 'undecided' || present.led === 'undecided') return false;
   const tells = away.outputOn !== present.outputOn;
   const asPresent = tells ? outputOn === present.outputOn : state.present;
-  return away.lamp !== present.lamp && lamp === (asPresent ? present.lamp : away.lamp);
+  return away.led !== present.led && led === (asPresent ? present.led : away.led);
 }
 
 /** Whether the output that is landed here does what its target calls for; where a value moves it decides by itself. */
@@ -64,26 +64,26 @@ function asCalled(
 
 function notFollowing(followed: Followed): Reason[] {
   const { own, all, context } = followed;
-  const common = portCommonWords(own);
+  const common = portCommonText(own);
   if (!own.rail) return [loose(followed, common)];
   const strongest = all.find(({ reading }) => reading.outputOn);
-  if (all.every(({ reading }) => reading.lamp === 'on'))
+  if (all.every(({ reading }) => reading.led === 'on'))
     return [
       cannot(
         'always-on',
         say('reason.always-on', {
           numbers: numbers(all[0]!.reading),
-          leak: leakWords(context, all[0]!.reading),
+          leak: leakText(context, all[0]!.reading),
         }),
       ),
     ];
-  if (strongest && all.every(({ reading }) => reading.lamp === 'off')) {
+  if (strongest && all.every(({ reading }) => reading.led === 'off')) {
     const reason = neverOn(followed, strongest, common);
     return mixedGroup(followed, reason, common);
   }
-  if (context.kind === 'twowire' && !strongest && all.every(({ reading }) => reading.lamp === 'off'))
+  if (context.kind === 'twowire' && !strongest && all.every(({ reading }) => reading.led === 'off'))
     return [cannot('starved', say('reason.starved', { device: context.device.tag }))];
-  const open = all.find(({ reading }) => reading.lamp === 'undecided');
+  const open = all.find(({ reading }) => reading.led === 'undecided');
   if (open)
     return [
       cannot(
@@ -91,7 +91,7 @@ function notFollowing(followed: Followed): Reason[] {
         say('reason.undecided.at-nominal', {
           numbers: numbers(open.reading),
           outputOn: open.reading.outputOn,
-          leak: leakWords(context, open.reading),
+          leak: leakText(context, open.reading),
         }),
       ),
     ];
@@ -99,12 +99,12 @@ function notFollowing(followed: Followed): Reason[] {
 }
 
 /** Says that it is the sensor's own leakage, where it is. */
-function leakWords({ kind }: PointContext, { amps }: InputReading): Text {
+function leakText({ kind }: PointContext, { amps }: InputReading): Text {
   return kind === 'twowire' && amps.nom > 0.0002 ? say('reason.own-leakage') : '';
 }
 
 function loose({ context, all }: Followed, common: Message): Reason {
-  const fed = all.find(({ state, reading }) => state.othersPresent && reading.lamp !== 'off');
+  const fed = all.find(({ state, reading }) => state.othersPresent && reading.led !== 'off');
   if (fed) return cannot('back-feed', say('reason.back-feed', { common, point: context.point.tag }));
   return cannot('common-open', say('reason.common-open', { common }));
 }
@@ -136,14 +136,14 @@ function neverOn(
   if (pulledTo === rail && !state.solution.floating(node))
     return cannot(
       'same-pull',
-      say('reason.same-pull', { rail: railWords(rail, volts), device: device.tag, common }),
+      say('reason.same-pull', { rail: railText(rail, volts), device: device.tag, common }),
     );
   if (port.sense !== 'both' && reading.volts.nom < -port.thresholds.offVolts)
     return cannot(
       'wrong-sense',
       port.sense === 'sink'
-        ? say('reason.wrong-sense.takes-only', { common, rail: railWords(rail, volts) })
-        : say('reason.wrong-sense.gives-only', { common, rail: railWords(rail, volts) }),
+        ? say('reason.wrong-sense.takes-only', { common, rail: railText(rail, volts) })
+        : say('reason.wrong-sense.gives-only', { common, rail: railText(rail, volts) }),
     );
   if (context.kind === 'twowire' && !state.outputOn)
     return cannot('starved', say('reason.starved.held', { device: device.tag, amps: reading.amps.nom }));
@@ -152,7 +152,7 @@ function neverOn(
       'same-pull',
       say('reason.same-pull.switched', {
         device: device.tag,
-        rail: railWords(rail, volts),
+        rail: railText(rail, volts),
         common,
       }),
     );
@@ -174,7 +174,7 @@ function mixedGroup({ context, own }: Followed, reason: Reason, common: Message)
       'group-mixed',
       say('reason.group-mixed', {
         common,
-        rail: railWords(rail, own.supply?.volts ?? context.supply.volts),
+        rail: railText(rail, own.supply?.volts ?? context.supply.volts),
         others: others.map(({ tag }) => tag),
         point: context.point.tag,
       }),
@@ -195,22 +195,19 @@ function kindOf(index: PointContext['index'], device: Device, moduleId: string):
 }
 
 function undecided({ all }: Followed): Reason[] {
-  const edge = all.find(({ reading }) => reading.input === 'undecided' && reading.lamp !== 'undecided');
+  const edge = all.find(({ reading }) => reading.input === 'undecided' && reading.led !== 'undecided');
   if (!edge) return [];
-  const { volts: v, amps: a, lamp } = edge.reading;
+  const { volts: v, amps: a, led } = edge.reading;
   return [
-    doubtful(
-      'undecided',
-      say('reason.undecided', { min: v.min, max: v.max, min2: a.min, max2: a.max, lamp }),
-    ),
+    doubtful('undecided', say('reason.undecided', { min: v.min, max: v.max, min2: a.min, max2: a.max, led })),
   ];
 }
 
 function overVoltage({ own, all }: Followed): Reason[] {
-  const most = own.port.thresholds.mostVolts;
+  const max = own.port.thresholds.maxVolts;
   const volts = Math.max(...all.map(({ reading }) => Math.max(reading.volts.max, -reading.volts.min)));
-  if (volts <= most) return [];
-  const sentence = say('reason.over-voltage.limit', { volts, most });
+  if (volts <= max) return [];
+  const sentence = say('reason.over-voltage.limit', { volts, max });
   return [
     own.port.inside
       ? cannot('over-voltage', say('reason.over-voltage', { sentence }))

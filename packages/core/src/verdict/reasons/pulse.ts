@@ -34,7 +34,7 @@ export function pulseReasons(analysis: Analysis): Reason[] {
     reasons.push(cannot('pulse-speed', say('reason.pulse-speed.plain-input', { hertz })));
   const node = `${context.module!.id}:${port.terminal}`;
   const ohms = resistanceBetween(present.netlist, node, present.netlist.reference, 'inner');
-  const metres = context.scope.wires.reduce((most, { lengthM }) => Math.max(most, lengthM), 0);
+  const metres = context.scope.wires.reduce((max, { lengthM }) => Math.max(max, lengthM), 0);
   // From 10 % to 90 % a capacitor takes 2.2 time constants.
   const edge = 2.2 * ohms * CABLE_FARADS * metres;
   if (edge > EDGE_SHARE * (0.5 / hertz))
@@ -56,7 +56,7 @@ function fullHertz({ point, device, index }: Analysis['context']): number | unde
 function passiveLevel({ context, away, present }: Analysis): Reason | undefined {
   const { index, device, port, rail } = context;
   if (!context.output.passive || port?.kind !== 'digital' || rail !== '-') return undefined;
-  if (away.lamp === 'on' || present.lamp === 'on') return undefined;
+  if (away.led === 'on' || present.led === 'on') return undefined;
   const resistor = context.helpers.find((helper) => index.deviceType(helper).resistor);
   const volts = fixed(away.inputVolts?.nom ?? 0, 1);
   return cannot(

@@ -147,13 +147,13 @@ function contactRatings({ context, shown }: Analysis, device: Device, { contacts
 
 /** The start current of the loads that are on, A, as far as they make up the current of the contact. */
 function inrushThrough({ index, helpers }: PointContext, { solution }: PointState, amps: number): number {
-  let most = 0;
+  let max = 0;
   for (const helper of helpers) {
     const { load } = index.deviceType(helper);
     if (!load || !solution.active(elementId(helper.id, 'load'))) continue;
     const running = load.watts / load.volts;
     // Only loads that this contact can feed: theirs is no more than what it carries.
-    if (running <= amps * 1.2) most = Math.max(most, amps - running + running * load.inrush);
+    if (running <= amps * 1.2) max = Math.max(max, amps - running + running * load.inrush);
   }
-  return most;
+  return max;
 }

@@ -10,25 +10,22 @@ export function supplyReason({ context, away, present }: Analysis): Reason | und
   const { device, type } = context;
   const nodes = supplyNodes(context);
   if (!type.supply || !nodes || !away.supplyVolts) return undefined;
-  const { min: least, max: most } = type.supply;
+  const { min, max } = type.supply;
   const { nom } = away.supplyVolts;
   const [plus, minus] = [nodes.plus, nodes.minus].map((ref) => splitRef(ref).terminal);
   if (nom < -1)
     return cannot('supply-reversed', say('reason.supply-reversed', { device: device.tag, nom, plus, minus }));
-  if (nom < least || present.supplyVolts!.nom < least)
-    return cannot(
-      'no-supply',
-      say('reason.no-supply.device', { device: device.tag, nom, plus, minus, least }),
-    );
-  if (away.supplyVolts.min < least || away.supplyVolts.max > most)
+  if (nom < min || present.supplyVolts!.nom < min)
+    return cannot('no-supply', say('reason.no-supply.device', { device: device.tag, nom, plus, minus, min }));
+  if (away.supplyVolts.min < min || away.supplyVolts.max > max)
     return doubtful(
       'supply-outside',
       say('reason.supply-outside', {
         device: device.tag,
-        min: away.supplyVolts.min,
-        max: away.supplyVolts.max,
-        least,
-        most,
+        low: away.supplyVolts.min,
+        high: away.supplyVolts.max,
+        min,
+        max,
       }),
     );
   return undefined;

@@ -1,1 +1,3 @@
-export { PlanScreen as default } from '../../../../src/buses/PlanScreen';
+import { page } from '../../../../src/pages/page';
+
+export default page('PlanScreen');

@@ -1,1 +1,3 @@
-export { PortPlanScreen as default } from '../../../../src/buses/PortPlanScreen';
+import { page } from '../../../../src/pages/page';
+
+export default page('PortPlanScreen');

@@ -1,1 +1,3 @@
-export { EditPointScreen as default } from '../../../../../src/point/EditPointScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('EditPointScreen');

@@ -1,1 +1,3 @@
-export { FitScreen as default } from '../../../../../src/fit/FitScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('FitScreen');

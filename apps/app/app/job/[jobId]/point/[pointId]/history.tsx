@@ -1,1 +1,3 @@
-export { HistoryScreen as default } from '../../../../../src/set/HistoryScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('HistoryScreen');

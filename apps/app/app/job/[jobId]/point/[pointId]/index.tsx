@@ -1,1 +1,3 @@
-export { LandScreen as default } from '../../../../../src/land/LandScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('LandScreen');

@@ -1,1 +1,3 @@
-export { PointLogScreen as default } from '../../../../../src/log/PointLogScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('PointLogScreen');

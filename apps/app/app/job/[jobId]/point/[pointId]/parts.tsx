@@ -1,1 +1,3 @@
-export { PartsScreen as default } from '../../../../../src/parts/PartsScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('PartsScreen');

@@ -1,1 +1,3 @@
-export { ProveScreen as default } from '../../../../../src/prove/ProveScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('ProveScreen');

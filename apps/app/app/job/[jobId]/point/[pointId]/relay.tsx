@@ -1,1 +1,3 @@
-export { RelayScreen as default } from '../../../../../src/relay/RelayScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('RelayScreen');

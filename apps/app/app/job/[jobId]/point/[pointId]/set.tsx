@@ -1,1 +1,3 @@
-export { SetScreen as default } from '../../../../../src/set/SetScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('SetScreen');

@@ -1,1 +1,3 @@
-export { AsFoundScreen as default } from '../../../../../src/asfound/AsFoundScreen';
+import { page } from '../../../../../src/pages/page';
+
+export default page('AsFoundScreen');

@@ -1,1 +1,3 @@
-export { CalibrateScreen as default } from '../../../../../../src/scale/CalibrateScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('CalibrateScreen');

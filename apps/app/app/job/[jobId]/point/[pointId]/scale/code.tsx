@@ -1,1 +1,3 @@
-export { CodeScreen as default } from '../../../../../../src/scale/CodeScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('CodeScreen');

@@ -1,1 +1,3 @@
-export { DisplaysScreen as default } from '../../../../../../src/scale/DisplaysScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('DisplaysScreen');

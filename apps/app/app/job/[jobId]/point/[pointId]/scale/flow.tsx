@@ -1,1 +1,3 @@
-export { FlowScreen as default } from '../../../../../../src/scale/FlowScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('FlowScreen');

@@ -1,1 +1,3 @@
-export { ScaleScreen as default } from '../../../../../../src/scale/ScaleScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('ScaleScreen');

@@ -1,1 +1,3 @@
-export { SetupScreen as default } from '../../../../../../src/scale/SetupScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('SetupScreen');

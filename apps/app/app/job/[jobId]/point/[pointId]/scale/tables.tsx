@@ -1,1 +1,3 @@
-export { TablesScreen as default } from '../../../../../../src/scale/TablesScreen';
+import { page } from '../../../../../../src/pages/page';
+
+export default page('TablesScreen');

@@ -1,0 +1,24 @@
+import type { z } from 'zod';
+
+/**
+ * What this device remembers under a key. What does not fit its schema any more counts as never kept; a browser that
+ * keeps nothing still works for this visit.
+ */
+export function readStored<T>(key: string, schema: z.ZodType<T>): T | undefined {
+  try {
+    const text = localStorage.getItem(key);
+    const read = text === null ? undefined : schema.safeParse(JSON.parse(text));
+    return read?.success ? read.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Remembers a value on this device. */
+export function store(key: string, value: unknown): void {
+  try {
+    localStorage.setItem(key, JSON.stringify(value));
+  } catch {
+    // Kept for this visit only.
+  }
+}

@@ -1,0 +1,36 @@
+import { ownWires, planDifferences } from '@keypost/core/job';
+import type { OpenPoint } from '../point/usePoint';
+import { MoreRow } from '../ui/MoreRow';
+import { Card } from '../ui/Card';
+
+/** The ways to the point's further pages, each with what stands there now. */
+export function MoreCard({ point }: { point: OpenPoint }) {
+  const { context } = point.analysis;
+  const { index, helpers, output } = context;
+  const wires = ownWires(index, context.point);
+  const other = planDifferences(index, wires).length;
+  const rows = [
+    {
+      to: 'wires',
+      label: 'Wires as found',
+      hint: other ? `${other} other than planned` : `${wires.length}, all as planned`,
+      loud: other > 0,
+    },
+    {
+      to: 'parts',
+      label: 'Parts and switches',
+      hint: [context.device, ...helpers].map(({ tag }) => tag).join(', '),
+      loud: false,
+    },
+    ...(output.landsOn === 'switched' && output.drivenBy === 'target'
+      ? [{ to: 'relay', label: 'Plan a relay', hint: 'poles, contacts, terminals', loud: false }]
+      : []),
+  ];
+  return (
+    <Card title="More">
+      {rows.map(({ to, label, hint, loud }, i) => (
+        <MoreRow key={to} to={`${point.base}/${to}`} label={label} hint={hint} loud={loud} first={i === 0} />
+      ))}
+    </Card>
+  );
+}

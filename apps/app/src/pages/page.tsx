@@ -1,0 +1,28 @@
+import { lazy, Suspense } from 'react';
+import type * as Everything from './pages';
+import type { ComponentType, ReactElement } from 'react';
+import { Opening } from '../ui/Opening';
+import { workOutWithoutWorker } from '../workers/useProgress';
+
+type Pages = typeof Everything;
+
+let pages: Promise<Pages> | undefined;
+
+/** Fetches the pages that need the solver; called as soon as a job is open, before one of them is asked for. */
+export const fetchPages = (): Promise<Pages> => (pages ??= import('./pages'));
+
+workOutWithoutWorker(async (job) => (await fetchPages()).jobProgress(job));
+
+/** A page that is fetched when it is opened, and a word while it comes. */
+export function page<N extends keyof Pages>(name: N): Pages[N] {
+  const Page = lazy(async () => ({
+    default: (await fetchPages())[name] as unknown as ComponentType<object>,
+  }));
+  return function Opened(props: object): ReactElement {
+    return (
+      <Suspense fallback={<Opening />}>
+        <Page {...props} />
+      </Suspense>
+    );
+  } as unknown as Pages[N];
+}

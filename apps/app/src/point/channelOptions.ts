@@ -1,0 +1,31 @@
+import type { DeviceOutput, DeviceType } from '@keypost/core/catalog';
+import { portFits, railText } from '@keypost/core/job';
+import type { JobIndex } from '@keypost/core/job';
+import { textOf } from '@keypost/core/messages';
+import { commonText } from '@keypost/core/network';
+
+/** Free places that suit an output, and those of its own point, by group with what its common sits on. */
+export function channelOptions(
+  index: JobIndex,
+  { type, output }: { readonly type: DeviceType; readonly output: DeviceOutput | undefined },
+  pointId: string | undefined,
+): { value: string; label: string; group: string }[] {
+  return index.job.modules.flatMap((module) =>
+    index.portsOf(module.id).flatMap((port) => {
+      if (!portFits(type, output, port)) return [];
+      const place = { moduleId: module.id, channel: port.channel };
+      const holder = index.deviceAt(place);
+      const own = pointId !== undefined && index.pointAt(place)?.id === pointId;
+      const shared = port.kind === 'serial' || (holder && index.deviceType(holder).description.inline);
+      if (holder && !own && !shared) return [];
+      const rail = index.railOf(module.id, port.common)?.rail ?? port.inside?.rail;
+      const volts = port.inside?.volts ?? index.job.supplies[0]!.volts;
+      const sits = rail ? `on ${railText(rail, volts)}` : 'on no rail';
+      const group =
+        port.kind === 'digital'
+          ? `${module.tag}, ${textOf(commonText(port)).toLowerCase()} ${sits}`
+          : `${module.tag}`;
+      return [{ value: `${module.id}:${port.channel}`, label: `${module.tag} ${port.label}`, group }];
+    }),
+  );
+}

@@ -1,0 +1,70 @@
+import { refusalText } from '../data/refusalText';
+import { plain } from '@keypost/core/units';
+import type { CodeKind, CodeWish, Execution } from '@keypost/core/scaling';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { useTask } from '../workers/useTask';
+import { Working } from './Working';
+import { grouped } from './chainText';
+
+/** Executes the code over every count, and says where it overflows, cuts, and errs most. */
+export function ExecutionCard({ wish, kind }: { wish: CodeWish; kind: CodeKind }) {
+  const task = useTask('execute');
+  const all = wish.raw.max - wish.raw.min + 1;
+  return (
+    <Card title="Executed over every count">
+      <Row first className="gap-3">
+        {task.busy ? (
+          <Working count={task.count} all={all} onStop={task.cancel} />
+        ) : (
+          <Button
+            label={`Execute ${grouped(all)} counts`}
+            kind="main"
+            onPress={() => task.start({ wish, kind })}
+          />
+        )}
+        {task.error && <Notice>{refusalText(task.error)}</Notice>}
+        {task.answer && <Outcome found={task.answer} unit={wish.value.unit} />}
+      </Row>
+    </Card>
+  );
+}
+
+function Outcome({
+  found: { overflow, worst, worstOverflowed, cut, runs },
+  unit,
+}: {
+  found: Execution;
+  unit: string;
+}) {
+  const error = (e: number): string => `${plain(e, 3)}\u00a0${unit}`;
+  return (
+    <View className="gap-2" role="status" aria-label="What the code does">
+      {overflow ? (
+        <View className="gap-1 rounded-plate border-fine border-fail bg-failwash p-3">
+          <Text
+            as="strong"
+            className="text-fail"
+          >{`Overflows at ${grouped(overflow.count)} of ${grouped(runs)} counts`}</Text>
+          <Text as="body">
+            {`First at ${grouped(overflow.first)}: the ${overflow.reason.where} would be ${grouped(overflow.reason.exact)}, which ${overflow.reason.type} cannot hold. Last at ${grouped(overflow.last)}.`}
+          </Text>
+          {worstOverflowed && (
+            <Text as="body">{`There it is wrong by up to ${error(worstOverflowed.error)}, at ${grouped(worstOverflowed.at)}.`}</Text>
+          )}
+        </View>
+      ) : (
+        <Text as="strong" className="text-pass">{`No overflow at any of ${grouped(runs)} counts`}</Text>
+      )}
+      <Text as="body">{`Worst error without overflow: ${error(worst.error)}, at ${grouped(worst.at)}.`}</Text>
+      <Text as="body">
+        {cut > 0
+          ? `${plain(cut * 100, 3)} % of the results in the range are cut off instead of rounded.`
+          : 'Every result in the range is rounded to the nearest.'}
+      </Text>
+    </View>
+  );
+}

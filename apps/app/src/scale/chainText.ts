@@ -1,0 +1,79 @@
+import { digitsForSpan, dimensionOf, fixed, plain } from '@keypost/core/units';
+import type { LinkKey, PointChain } from '@keypost/core/scaling';
+
+const QUANTITY: Readonly<Record<string, string>> = {
+  flow: 'Flow',
+  pressure: 'Pressure',
+  temperature: 'Temperature',
+  metres: 'Distance',
+  mass: 'Load',
+  hertz: 'Speed',
+  concentration: 'Concentration',
+};
+
+/** How one link is named, and what stands beside its number. */
+export interface LinkText {
+  readonly label: string;
+  readonly unit: string;
+  readonly digits: number;
+  /** Range in which it is used. */
+  readonly range: string;
+}
+
+const rangeText = (low: number, high: number): string =>
+  `${plain(low, 4)} to ${plain(high, 4)}`.replaceAll('-', '−');
+
+/** The words of every link of a chain, by its key. */
+export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkText>> {
+  const { sensor, input, converter, controller, display, bands } = chain;
+  const { format } = converter;
+  const own = digitsForSpan(sensor.high - sensor.low);
+  const signal = digitsForSpan(sensor.signal.high - sensor.signal.low);
+  const seen = digitsForSpan(bands.overAt - bands.underAt);
+  return {
+    value: {
+      label: QUANTITY[dimensionOf(sensor.unit) ?? ''] ?? 'Value',
+      unit: sensor.unit,
+      digits: own,
+      range: rangeText(sensor.low, sensor.high),
+    },
+    signal: {
+      label: 'At the sensor',
+      unit: sensor.signal.unit,
+      digits: signal,
+      range: rangeText(sensor.signal.low, sensor.signal.high),
+    },
+    input: {
+      label: 'At the input',
+      unit: input.unit,
+      digits: seen,
+      range: rangeText(minShown(input.unit, bands.underAt), bands.overAt),
+    },
+    counts: { label: 'Counts', unit: '', digits: 0, range: countRange(format) },
+    engineering: {
+      label: 'Controller',
+      unit: controller.unit,
+      digits: own,
+      range: rangeText(controller.low, controller.high),
+    },
+    display: {
+      label: display.label,
+      unit: display.unit,
+      digits: display.decimals,
+      range: rangeText(display.low, display.high),
+    },
+  };
+}
+
+/** Signals that never go below zero are not shown there, wherever their limits lie. */
+export const minShown = (unit: string, low: number): number => (unit === 'mV' ? low : Math.max(0, low));
+
+const countRange = ({ kind, low, high }: PointChain['chain']['converter']['format']): string =>
+  kind === 'unit' ? `${high} a unit` : `${grouped(low)} to ${grouped(high)}`;
+
+/** Whole numbers in groups of three, with thin gaps that never break. */
+export const grouped = (value: number): string => fixed(value, 0).replace(/\B(?=(\d{3})+$)/g, '\u202f');
+
+/** A link's number as it is shown. */
+export const linkNumber = (key: LinkKey, value: number, digits: number): string =>
+  !Number.isFinite(value) ? 'beyond' : key === 'counts' ? grouped(value) : fixed(value, digits);

@@ -1,0 +1,72 @@
+import { textOf } from '@keypost/core/messages';
+import { findTool, resultText } from '@keypost/core/tools';
+import type { ToolValues } from '@keypost/core/tools';
+import type { SingleChange } from '@keypost/core/job';
+import { useState } from 'react';
+import { SaveNotice } from '../data/SaveNotice';
+import { useSave } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Card, Row } from '../ui/Card';
+import { Text } from '../ui/Text';
+import { sendChanges } from './SendToPoint';
+import { ShareButton } from './ShareButton';
+import { ToolFields } from './ToolFields';
+import { ToolOutcome } from './ToolOutcome';
+import { useTool } from './useTool';
+
+/** A tool with a point's own numbers; its result is kept at that point. */
+export function ToolCard({
+  point,
+  toolId,
+  given,
+  keep = 'Keep it at the point',
+  more,
+}: {
+  point: OpenPoint;
+  toolId: string;
+  given: ToolValues;
+  /** What is done with the result, on its button. */
+  keep?: string;
+  /** Changes besides those of the tool itself. */
+  more?: (values: ToolValues) => SingleChange[];
+}) {
+  const tool = findTool(toolId)!;
+  const use = useTool(tool, given);
+  const saver = useSave(point.view);
+  const known = useKnown();
+  const [kept, setKept] = useState(false);
+  const { result } = use;
+  const store = () => {
+    if (!result) return;
+    const changes = [
+      ...sendChanges(tool, use.values, result, point.index, point.analysis.context.point.id),
+      ...(more?.(use.values) ?? []),
+    ];
+    void saver.save({ kind: 'batch', changes }, { then: () => setKept(true) });
+  };
+  return (
+    <Card title={textOf(tool.name)}>
+      <Row first className="gap-4">
+        <ToolOutcome result={result} />
+        <ToolFields use={use} />
+        {!known && <WhoAmI />}
+        <SaveNotice saver={saver} />
+        <Button
+          label={keep}
+          kind="main"
+          disabled={!known || !result}
+          waiting={saver.saving}
+          onPress={store}
+        />
+        {kept && (
+          <Text as="small" role="status">
+            Kept at the point.
+          </Text>
+        )}
+        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, result)} />}
+      </Row>
+    </Card>
+  );
+}

@@ -1,0 +1,32 @@
+import { createContext, useContext } from 'react';
+import type { ReactNode } from 'react';
+import { useColorScheme, View } from 'react-native';
+import { vars } from 'nativewind';
+import { useSettings } from '../data/settings';
+import { TOKENS, variables } from './tokens';
+import type { Scheme, Tokens } from './tokens';
+
+const Theme = createContext<Scheme>('light');
+
+/** Puts the chosen look round its children. */
+export function ThemeProvider({ children }: { children: ReactNode }) {
+  const system = useColorScheme();
+  const { theme } = useSettings();
+  const scheme: Scheme = theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme;
+  return (
+    <Theme.Provider value={scheme}>
+      <View style={vars(variables(scheme))} className="flex-1 bg-bone">
+        {children}
+      </View>
+    </Theme.Provider>
+  );
+}
+
+/** Colours for what cannot be styled by class, such as drawings. */
+export function useTokens(): Tokens {
+  return TOKENS[useContext(Theme)];
+}
+
+export function useScheme(): Scheme {
+  return useContext(Theme);
+}

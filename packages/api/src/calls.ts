@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { PracticeState, ReadOutcome, WriteOutcome } from './partners.ts';
+import { ChangeResponse, JobEvent, JobSummary, JobView } from './schemas.ts';
+
+/** How each route is reached and what it answers: all that a client needs to call it. */
+export const CALLS = {
+  health: {
+    method: 'GET',
+    path: '/api/health',
+    response: z.object({ ok: z.literal(true), version: z.string() }),
+  },
+  listJobs: { method: 'GET', path: '/api/jobs', response: z.array(JobSummary) },
+  createJob: { method: 'POST', path: '/api/jobs', response: JobView },
+  importJob: { method: 'POST', path: '/api/jobs/import', response: JobView },
+  getJob: { method: 'GET', path: '/api/jobs/:jobId', response: JobView },
+  removeJob: { method: 'DELETE', path: '/api/jobs/:jobId', response: z.object({ removed: z.string() }) },
+  exportJob: { method: 'GET', path: '/api/jobs/:jobId/file', response: z.string() },
+  changeJob: { method: 'POST', path: '/api/jobs/:jobId/changes', response: ChangeResponse },
+  listEvents: { method: 'GET', path: '/api/jobs/:jobId/events', response: z.array(JobEvent) },
+  readItem: { method: 'POST', path: '/api/jobs/:jobId/items/:itemId/read', response: ReadOutcome },
+  writeParameter: { method: 'POST', path: '/api/jobs/:jobId/items/:itemId/write', response: WriteOutcome },
+  teach: { method: 'POST', path: '/api/jobs/:jobId/items/:itemId/teach', response: ReadOutcome },
+  inject: {
+    method: 'POST',
+    path: '/api/bench',
+    response: z.object({ injected: z.number(), source: z.string() }),
+  },
+  practice: { method: 'GET', path: '/api/practice', response: PracticeState },
+  practise: { method: 'POST', path: '/api/practice', response: PracticeState },
+} as const;
+
+/** Where server-sent events of a job's live values come from. */
+export const LIVE_ROUTE = '/api/jobs/:jobId/live';
+export const livePath = (jobId: string): string => LIVE_ROUTE.replace(':jobId', encodeURIComponent(jobId));

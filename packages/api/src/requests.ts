@@ -1,0 +1,34 @@
+import { TEACH_COMMANDS } from '@keypost/core/ioLink';
+import type { TeachCommand } from '@keypost/core/ioLink';
+import { Change } from '@keypost/core/job';
+import { codeOf } from '@keypost/core/messages';
+import { JobContent } from '@keypost/core/model';
+import { z } from 'zod';
+import { Collection } from './schemas.ts';
+
+export const ChangeRequest = z.object({
+  /** Made by the client, so that a change sent twice is stored once. */
+  changeId: z.uuid(),
+  by: z.string().trim().min(1, codeOf('model.initials')).max(40),
+  change: Change,
+  /** Rows that the change was made from, each with the revision that was seen. */
+  expects: z
+    .array(z.object({ collection: Collection, id: z.string(), revision: z.int() }))
+    .max(100)
+    .default([]),
+});
+
+export const NewJob = z.object({
+  name: JobContent.shape.name,
+  site: JobContent.shape.site,
+  by: ChangeRequest.shape.by,
+});
+
+const COMMANDS = Object.keys(TEACH_COMMANDS) as [TeachCommand, ...TeachCommand[]];
+
+export const TeachRequest = z.object({
+  channel: z.union([z.literal(1), z.literal(2)]),
+  command: z.enum(COMMANDS),
+});
+
+export type ChangeRequest = z.input<typeof ChangeRequest>;

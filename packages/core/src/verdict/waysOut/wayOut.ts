@@ -1,8 +1,0 @@
-import type { Message } from '../../messages/index.ts';
-import type { Change } from '../../job/index.ts';
-
-/** One way to make a point work: what to do, in a sentence, and the change that does it. */
-export interface WayOut {
-  readonly sentence: Message;
-  readonly change: Change;
-}
