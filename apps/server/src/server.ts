@@ -1,3 +1,4 @@
+import { boardResource } from './resources/board.ts';
 import type { PGlite } from '@electric-sql/pglite';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
@@ -45,6 +46,7 @@ export async function buildServer(
     register(scope, 'health', async () => ({ ok: true as const, version: VERSION }));
     jobResource(scope, db);
     changeResource(scope, db);
+    boardResource(scope, db);
     eventResource(scope, db);
     partnerResource(scope, db);
     practiceResource(scope, simulators);

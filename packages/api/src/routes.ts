@@ -60,6 +60,11 @@ export const ROUTES = {
     params: JobParams,
     body: ChangeRequest,
   },
+  board: {
+    ...CALLS.board,
+    summary: 'How far each point of a job is, as far as the server has worked it out',
+    params: JobParams,
+  },
   listEvents: {
     ...CALLS.listEvents,
     summary: 'What was done to a job or to one of its points, newest first',

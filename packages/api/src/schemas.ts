@@ -49,6 +49,23 @@ export const JobEvent = z.object({
   after: z.record(z.string(), z.unknown()).nullable(),
 });
 
+const Mark = z.enum(['open', 'underway', 'proven', 'failed', 'doubtful', 'cannot']);
+
+/** How far one point is: one mark for all its stages, and the line that says why or what next. */
+const BoardRow = z.object({
+  pointId: z.string(),
+  tag: z.string(),
+  name: z.string(),
+  overall: Mark,
+  stages: z
+    .array(z.object({ stage: z.enum(['fit', 'land', 'set', 'scale', 'prove']), mark: Mark }))
+    .readonly(),
+  line: z.union([z.string(), Said]),
+});
+
+/** The board of a job at a revision; no rows while they are not worked out for it. */
+export const BoardView = z.object({ revision: z.int(), rows: z.array(BoardRow).nullable() });
+
 /** Problem details of RFC 9457, with the fields concerned and, for a stale write, the row as it is now. */
 export const ProblemDetails = z.object({
   type: z.string(),
@@ -63,6 +80,8 @@ export const ProblemDetails = z.object({
 });
 
 export type JobSummary = z.infer<typeof JobSummary>;
+export type BoardRow = z.infer<typeof BoardRow>;
+export type BoardView = z.infer<typeof BoardView>;
 export type JobView = z.infer<typeof JobView>;
 export type ChangedRow = z.infer<typeof ChangedRow>;
 export type ChangeResponse = z.infer<typeof ChangeResponse>;

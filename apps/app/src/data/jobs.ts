@@ -1,4 +1,4 @@
-import type { ApiProblem, JobEvent, JobSummary, JobView } from '@keypost/api';
+import type { ApiProblem, BoardView, JobEvent, JobSummary, JobView } from '@keypost/api';
 import useSWR from 'swr';
 import { server } from './server';
 
@@ -15,6 +15,14 @@ export function useJobs() {
 
 export function useJob(jobId: string) {
   return useSWR<JobView, ApiProblem>(keys.job(jobId), () => server('getJob', { params: { jobId } }));
+}
+
+/** The board that the server has worked out for just this state of a job. */
+export function useKeptBoard(jobId: string, revision: number | undefined) {
+  const kept = useSWR<BoardView, ApiProblem>(revision === undefined ? null : ['board', jobId, revision], () =>
+    server('board', { params: { jobId } }),
+  );
+  return kept.data?.revision === revision ? (kept.data?.rows ?? undefined) : undefined;
 }
 
 export function useEvents(jobId: string, pointId?: string) {

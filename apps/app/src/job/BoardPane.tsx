@@ -1,9 +1,11 @@
 import { Plus } from '../ui/icons';
-import type { PointProgress } from '@keypost/core/proving';
+import type { BoardRow } from '@keypost/api';
+import { say } from '@keypost/core/messages';
+import type { JobContent } from '@keypost/core/model';
 import { useEffect, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useGradually } from '../ui/useGradually';
-import { useJob } from '../data/jobs';
+import { useJob, useKeptBoard } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { ButtonLink } from '../ui/ButtonLink';
 import { useTokens } from '../ui/theme';
@@ -27,7 +29,10 @@ export function BoardPane({
 }) {
   const job = useJob(jobId);
   const { ink } = useTokens();
-  const progress = useProgress(job.data?.content);
+  const workedOut = useProgress(job.data?.content);
+  const kept = useKeptBoard(jobId, job.data?.revision);
+  // What the server knows of this very state is shown at once; the worker's own answer takes its place.
+  const progress: readonly BoardRow[] | undefined = workedOut ?? kept;
   const shown = progress !== undefined;
   useEffect(() => void (shown && onShown?.()), [shown, onShown]);
   return (
@@ -42,17 +47,13 @@ export function BoardPane({
               </View>
               {progress && <Tally progress={progress} narrow={!full} />}
             </View>
-            <Loaded data={progress} error={undefined} retry={() => undefined} what="the circuits">
-              {(rows) =>
-                rows.length === 0 ? (
-                  <Text as="soft" className="px-4">
-                    No points yet. Add modules in Panel, then the first point.
-                  </Text>
-                ) : (
-                  <Rows rows={rows} jobId={jobId} chosen={chosen} wide={!full} />
-                )
-              }
-            </Loaded>
+            {content.points.length === 0 ? (
+              <Text as="soft" className="px-4">
+                No points yet. Add modules in Panel, then the first point.
+              </Text>
+            ) : (
+              <Rows rows={progress ?? pending(content)} jobId={jobId} chosen={chosen} wide={!full} />
+            )}
             <View className="px-4">
               <ButtonLink
                 label="Add a point"
@@ -67,13 +68,25 @@ export function BoardPane({
   );
 }
 
+/** The points alone, while nobody has worked out how far they are: none is said to be anything. */
+const pending = ({ points }: JobContent): (BoardRow & { pending: true })[] =>
+  points.map(({ id, tag, name }) => ({
+    pointId: id,
+    tag,
+    name,
+    overall: 'open',
+    stages: [],
+    line: say('proof.working-out'),
+    pending: true,
+  }));
+
 function Rows({
   rows,
   jobId,
   chosen,
   wide,
 }: {
-  rows: readonly PointProgress[];
+  rows: readonly (BoardRow & { readonly pending?: boolean })[];
   jobId: string;
   chosen: string | undefined;
   wide: boolean;

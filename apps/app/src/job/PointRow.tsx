@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import type { PointProgress } from '@keypost/core/proving';
+import type { BoardRow } from '@keypost/api';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { StatusIcon, MARK_TEXT } from '../ui/StatusIcon';
@@ -15,7 +15,7 @@ export const PointRow = memo(function PointRow({
   chosen,
   wide,
 }: {
-  row: PointProgress;
+  row: BoardRow & { readonly pending?: boolean };
   jobId: string;
   first: boolean;
   chosen: boolean;
@@ -24,12 +24,12 @@ export const PointRow = memo(function PointRow({
   const stopped = row.overall === 'cannot' || row.overall === 'failed';
   return (
     <GoTo
-      label={`${row.tag} ${row.name}, ${MARK_TEXT[row.overall]}: ${textOf(row.line)}`}
+      label={`${row.tag} ${row.name}, ${row.pending ? '' : `${MARK_TEXT[row.overall]}: `}${textOf(row.line)}`}
       here={chosen}
       to={`/job/${jobId}/point/${row.pointId}`}
       className={`min-h-[64px] flex-row items-center gap-3 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
     >
-      {wide && <StatusIcon kind={row.overall} size={24} />}
+      {wide && !row.pending && <StatusIcon kind={row.overall} size={24} />}
       <View className="min-w-0 flex-1">
         <Text as="head">
           {row.tag}

@@ -1,4 +1,5 @@
-import type { Status as StatusKind, PointProgress } from '@keypost/core/proving';
+import type { BoardRow } from '@keypost/api';
+import type { Status as StatusKind } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
@@ -14,12 +15,18 @@ const NAMES: Record<StatusKind, string> = {
 };
 
 /** Points that are stopped come first, those that are done last; equal ones keep the job's order. */
-export function inOrder(rows: readonly PointProgress[]): PointProgress[] {
+export function inOrder<Row extends Pick<BoardRow, 'overall'>>(rows: readonly Row[]): Row[] {
   return [...rows].sort((a, b) => ORDER.indexOf(a.overall) - ORDER.indexOf(b.overall));
 }
 
 /** How many points stand where. */
-export function Tally({ progress, narrow }: { progress: readonly PointProgress[]; narrow: boolean }) {
+export function Tally({
+  progress,
+  narrow,
+}: {
+  progress: readonly Pick<BoardRow, 'overall'>[];
+  narrow: boolean;
+}) {
   const counts = ORDER.map((kind) => ({
     kind,
     count: progress.filter(({ overall }) => overall === kind).length,

@@ -105,4 +105,5 @@ export const PROOF = {
   'proof.next-set': ({ next }: { next: string }) => `Next: set, ${next}`,
   'proof.next-scale': ({ problem }: { problem: string }) => `Next: scale. ${problem}`,
   'proof.next-scale-off': ({ off }: { off: string }) => `Next: scale, ${off}`,
+  'proof.working-out': 'Reading its circuit …',
 } as const;

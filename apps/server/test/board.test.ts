@@ -1,0 +1,36 @@
+import { jobProgress } from '@keypost/core/proving';
+import { writeJobFile } from '@keypost/core/job';
+import { BoardKeeper } from '../src/board.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
+import { startTestServer } from './server.ts';
+import type { TestServer } from './server.ts';
+
+const job = ternRock();
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+test('a board is kept for the state that it was worked out for, and for no other', async () => {
+  const stored = await server.call('importJob', { query: { by: 'TT' }, body: writeJobFile(job) });
+  const keeper = new BoardKeeper(server.db, 0);
+  const ask = (revision: number) => keeper.board(stored.id, revision);
+  expect(await ask(stored.revision)).toEqual({ revision: stored.revision, rows: null });
+  let kept = await ask(stored.revision);
+  for (let i = 0; i < 300 && kept.rows === null; i++) {
+    await new Promise((done) => setTimeout(done, 100));
+    kept = await ask(stored.revision);
+  }
+  const worked = jobProgress(job).map(({ verdict: _, ...row }) => row);
+  expect(kept.rows).toEqual(JSON.parse(JSON.stringify(worked)));
+  // After any change nothing of it is shown any more.
+  expect(await ask(stored.revision + 1)).toEqual({ revision: stored.revision + 1, rows: null });
+  keeper.close();
+});
+
+test('a job that is not there has no board', async () => {
+  await expect(server.call('board', { params: { jobId: 'gone' } })).rejects.toMatchObject({
+    details: { status: 404, message: { code: 'service.not-found' } },
+  });
+});
