@@ -1,7 +1,7 @@
 import { act, render, screen } from '@testing-library/react';
 import { ThemeProvider, useScheme, useTokens } from '../ui/theme';
 import { TOKENS, variables } from '../ui/tokens';
-import { changeSettings, useSettings } from './settings';
+import { changeSettings, KeptSettings, useSettings } from './settings';
 
 function Probe() {
   const { by, theme } = useSettings();
@@ -22,6 +22,12 @@ test('what is changed is seen at once, and kept on this device', () => {
   act(() => changeSettings({ theme: 'light' }));
   expect(screen.getByText(`MR light light ${TOKENS.light.ink}`)).toBeTruthy();
   expect(JSON.parse(localStorage.getItem('keypost.settings')!)).toEqual({ by: 'MR', theme: 'light' });
+});
+
+test('what was kept under the older name of the theme still counts', () => {
+  expect(KeptSettings.parse({ by: 'MR', look: 'dark' })).toEqual({ by: 'MR', theme: 'dark' });
+  expect(KeptSettings.parse({})).toEqual({ by: '', theme: 'system' });
+  expect(KeptSettings.safeParse({ theme: 'pink' }).success).toBe(false);
 });
 
 test('both looks have the same tokens, as channels for the style sheet', () => {

@@ -11,9 +11,14 @@ export interface Settings {
 
 const KEY = 'keypost.settings';
 const DEFAULTS: Settings = { by: '', theme: 'system' };
-const Kept = z.object({ by: z.string(), theme: z.enum(['system', 'light', 'dark']) }).partial();
+const Theme = z.enum(['system', 'light', 'dark']);
+/** `look` is what the theme was called once. */
+export const KeptSettings = z
+  .object({ by: z.string(), theme: Theme, look: Theme })
+  .partial()
+  .transform(({ by = DEFAULTS.by, look = DEFAULTS.theme, theme = look }): Settings => ({ by, theme }));
 const listeners = new Set<() => void>();
-let current: Settings = { ...DEFAULTS, ...(readStored(KEY, Kept) as Partial<Settings> | undefined) };
+let current: Settings = readStored(KEY, KeptSettings) ?? DEFAULTS;
 
 export function changeSettings(patch: Partial<Settings>): void {
   current = { ...current, ...patch };
