@@ -27,12 +27,11 @@ const parameters = (entry) =>
         .filter(Boolean)
         .join(', ');
 
-const areas = Map.groupBy
-  ? Map.groupBy(Object.keys(CATALOG), (code) => code.split('.')[0])
-  : Object.keys(CATALOG).reduce(
-      (all, code) => all.set(code.split('.')[0], [...(all.get(code.split('.')[0]) ?? []), code]),
-      new Map(),
-    );
+const areas = new Map();
+for (const code of Object.keys(CATALOG)) {
+  const [area] = code.split('.');
+  areas.set(area, [...(areas.get(area) ?? []), code]);
+}
 
 const page = [
   '# Codes',

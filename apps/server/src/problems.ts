@@ -1,3 +1,4 @@
+import { problemDetails } from '@keypost/api';
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
 import { say, textOf } from '@keypost/core/messages';
 import type { Message, Text } from '@keypost/core/messages';
@@ -80,20 +81,8 @@ const pathOf = (pointer: string): PropertyKey[] =>
     .filter(Boolean)
     .map((part) => (/^\d+$/.test(part) ? Number(part) : part));
 
-/** The code as a `type`, its parameters, and its sentence for those who have no catalog of messages. */
-function problem(status: number, message: Message): ProblemDetails {
-  return {
-    type: `/problems/${message.code}`,
-    title: TITLES[status] ?? 'Not possible',
-    status,
-    detail: textOf(message),
-    message,
-  };
-}
+const problem = (status: number, message: Message, problems: readonly Problem[] = []): ProblemDetails =>
+  problemDetails(status, TITLES[status] ?? 'Not possible', message, problems);
 
-function invalid(status: number, problems: readonly Problem[]): ProblemDetails {
-  return {
-    ...problem(status, problems[0]?.message ?? say('service.not-allowed')),
-    problems: problems.map(({ path, message }) => ({ path, message, detail: textOf(message) })),
-  };
-}
+const invalid = (status: number, problems: readonly Problem[]): ProblemDetails =>
+  problem(status, problems[0]?.message ?? say('service.not-allowed'), problems);

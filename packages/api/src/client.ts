@@ -1,8 +1,8 @@
-import { say, textOf } from '@keypost/core/messages';
-import type { Message } from '@keypost/core/messages';
+import { say } from '@keypost/core/messages';
 import type { z } from 'zod';
 import { ProblemDetails } from './schemas.ts';
 import { CALLS } from './calls.ts';
+import { problemDetails } from './problemDetails.ts';
 import type { ROUTES } from './routes.ts';
 import type { RouteName } from './routes.ts';
 
@@ -84,7 +84,7 @@ async function reach(send: Fetch, url: string, request: RequestInit): Promise<Re
   try {
     return await send(url, request);
   } catch {
-    throw new ApiProblem(ownProblem(0, 'No answer', say('service.away')));
+    throw new ApiProblem(problemDetails(0, 'No answer', say('service.away')));
   }
 }
 
@@ -92,15 +92,6 @@ function problemFrom(status: number, text: string): ProblemDetails {
   try {
     return ProblemDetails.parse(JSON.parse(text));
   } catch {
-    return ownProblem(status, 'Unexpected answer', say('service.unexpected', { status }));
+    return problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }));
   }
 }
-
-/** Details of what the server did not say itself. */
-const ownProblem = (status: number, title: string, message: Message): ProblemDetails => ({
-  type: `/problems/${message.code}`,
-  title,
-  status,
-  detail: textOf(message),
-  message,
-});

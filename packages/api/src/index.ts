@@ -5,3 +5,4 @@ export * from './routes.ts';
 export * from './client.ts';
 export * from './patch.ts';
 export * from './partners.ts';
+export * from './problemDetails.ts';

@@ -1,6 +1,5 @@
-import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { JobProblem } from '@keypost/core/model';
+import { JobProblem, problemText } from '@keypost/core/model';
 import { knownDescription, MAX_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
 import type { Description } from '@keypost/core/model';
 import { useState } from 'react';
@@ -71,10 +70,7 @@ function problemOf(text: string): string | undefined {
     return undefined;
   } catch (error) {
     if (!(error instanceof JobProblem)) throw error;
-    return error.problems
-      .slice(0, 5)
-      .map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': '))
-      .join('\n');
+    return error.problems.slice(0, 5).map(problemText).join('\n');
   }
 }
 

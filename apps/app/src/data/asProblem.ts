@@ -1,5 +1,6 @@
 import { ApiProblem } from '@keypost/api/client';
-import { say, textOf } from '@keypost/core/messages';
+import { problemDetails } from '@keypost/api/problemDetails';
+import { say } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 
 /** Any error as the problem that a screen can show. */
@@ -8,13 +9,6 @@ export function asProblem(error: unknown): ApiProblem {
   const problems = error instanceof JobProblem ? error.problems : [];
   const message =
     problems[0]?.message ??
-    say('service.other', { said: error instanceof Error ? error.message : String(error) });
-  return new ApiProblem({
-    type: `/problems/${message.code}`,
-    title: 'Not possible',
-    status: 422,
-    detail: textOf(message),
-    message,
-    problems: problems.map((one) => ({ ...one, detail: textOf(one.message) })),
-  });
+    say('schema.other', { said: error instanceof Error ? error.message : String(error) });
+  return new ApiProblem(problemDetails(422, 'Not possible', message, problems));
 }

@@ -1,3 +1,4 @@
+import { problemText } from '@keypost/core/model';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
@@ -153,8 +154,6 @@ function BringFile({ ink }: { ink: string }) {
 }
 
 function problemLines({ details }: ApiProblem): string {
-  const lines = (details.problems ?? [])
-    .slice(0, 5)
-    .map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': '));
+  const lines = (details.problems ?? []).slice(0, 5).map(problemText);
   return lines.length ? lines.join('\n') : textOf(details.message);
 }

@@ -1,8 +1,7 @@
-import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
 import { readKindFile } from '@keypost/core/job';
-import { JobProblem } from '@keypost/core/model';
+import { JobProblem, problemText } from '@keypost/core/model';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useJob } from '../data/jobs';
@@ -104,10 +103,7 @@ function StartCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) =
 
 /** What is wrong with a description, a line each. */
 const said = ({ problems }: JobProblem): string =>
-  [
-    'It was not taken, and nothing was changed.',
-    ...problems.slice(0, 6).map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')),
-  ].join('\n');
+  ['It was not taken, and nothing was changed.', ...problems.slice(0, 6).map(problemText)].join('\n');
 
 /** An id that nothing has yet, after that of the kind that it is like. */
 function freeId({ content }: JobView, like: string): string {

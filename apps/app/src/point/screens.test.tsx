@@ -37,7 +37,7 @@ const refusal = (status: number, more: object = {}): ApiProblem =>
     title: 'T',
     status,
     detail: 'So it is.',
-    message: say('service.other', { said: 'So it is.' }),
+    message: say('schema.other', { said: 'So it is.' }),
     ...more,
   });
 

@@ -43,7 +43,7 @@ export function useChain(point: OpenPoint): ChainMoment | string {
     }[key];
     const read = parseIn(text.replaceAll('\u202f', ''), unit);
     if (!read.ok) return textOf(read.problem);
-    if (key === 'counts' && !Number.isInteger(read.value)) return textOf(say('tools.counts-whole-numbers'));
+    if (key === 'counts' && !Number.isInteger(read.value)) return textOf(say('model.counts-whole-numbers'));
     try {
       moveChain(chain, key, read.value);
       setAt({ key, value: read.value });

@@ -1,6 +1,5 @@
-import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { JobProblem } from '@keypost/core/model';
+import { JobProblem, problemText } from '@keypost/core/model';
 import { readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core/setting';
 import type { Change } from '@keypost/core/job';
 import type { Sheet } from '@keypost/core/setting';
@@ -94,7 +93,7 @@ function read(text: string, sheets: readonly Sheet[]): Taken {
   } catch (error) {
     if (!(error instanceof JobProblem)) throw error;
     return {
-      lines: error.problems.map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')),
+      lines: error.problems.map(problemText),
     };
   }
 }

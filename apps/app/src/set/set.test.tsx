@@ -209,7 +209,7 @@ describe('a device that can be spoken to', () => {
         key === 'size'
           ? {
               kept: false,
-              problem: { kind: 'refused', message: say('service.other', { said: 'above limit' }) },
+              problem: { kind: 'refused', message: say('schema.other', { said: 'above limit' }) },
             }
           : { kept: true, readBack: value },
       );

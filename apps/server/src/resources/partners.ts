@@ -37,7 +37,7 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
     const { index, parameters } = await opened(db, params);
     const parameter = parameters.find(({ key }) => key === body.key);
     if (!parameter)
-      throw new JobProblem([{ path: 'key', message: say('service.part-parameter', { key: body.key }) }]);
+      throw new JobProblem([{ path: 'key', message: say('job.part-parameter', { key: body.key }) }]);
     const outcome = await writeOne(index, params.itemId, parameter, body.value);
     if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: outcome.readBack! });
     return outcome;

@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { JobProblem, refuse } from '../model/index.ts';
 import { layoutProblems } from './processData.ts';
 import type { Scale, SimpleType } from './processData.ts';
 import type {
@@ -21,10 +21,6 @@ import { unitText } from './unitCodes.ts';
 /** Namespaces of the description format that are read: versions 1.0.1 and 1.1. */
 const KNOWN = ['http://www.io-link.com/IODD/2009/11', 'http://www.io-link.com/IODD/2010/10'];
 
-const refuse = (path: string, message: Message): never => {
-  throw new JobProblem([{ path, message }]);
-};
-
 /** Variables that every device has, by their standard ids, with index and words (IO-Link Interface, annex B.2). */
 const STANDARD: Readonly<Record<string, { index: number; name: string; access: Access; bytes: number }>> = {
   V_VendorName: { index: 16, name: 'Vendor name', access: 'ro', bytes: 64 },
@@ -44,11 +40,9 @@ const STANDARD: Readonly<Record<string, { index: number; name: string; access: A
  */
 export function readDescription(text: string): IoLinkDescription {
   const root = readXml(text);
-  if (root.name !== 'IODevice')
-    refuse('', say('ioLink.file-begins-device-description', { rootName: root.name }));
+  if (root.name !== 'IODevice') refuse(say('ioLink.file-begins-device-description', { rootName: root.name }));
   const namespace = root.attributes.xmlns ?? '';
-  if (!KNOWN.includes(namespace))
-    refuse('', say('ioLink.file-version-known-known', { namespace, known: KNOWN }));
+  if (!KNOWN.includes(namespace)) refuse(say('ioLink.file-version-known-known', { namespace, known: KNOWN }));
   const reader = new Reader(root);
   const description = reader.read();
   const problems = reader.problems;
@@ -66,9 +60,9 @@ class Reader {
 
   constructor(root: XmlElement) {
     this.root = root;
-    this.body = at(root, 'ProfileBody') ?? refuse('ProfileBody', say('ioLink.file-lacks-profilebody'));
+    this.body = at(root, 'ProfileBody') ?? refuse(say('ioLink.file-lacks-profilebody'), 'ProfileBody');
     this.func =
-      at(this.body, 'DeviceFunction') ?? refuse('DeviceFunction', say('ioLink.file-lacks-devicefunction'));
+      at(this.body, 'DeviceFunction') ?? refuse(say('ioLink.file-lacks-devicefunction'), 'DeviceFunction');
     const language = at(root, 'ExternalTextCollection', 'PrimaryLanguage');
     this.texts = new Map(
       all(language, 'Text').map(({ attributes }) => [attributes.id ?? '', attributes.value ?? '']),
@@ -80,7 +74,7 @@ class Reader {
 
   read(): IoLinkDescription {
     const identity =
-      at(this.body, 'DeviceIdentity') ?? refuse('DeviceIdentity', say('ioLink.file-lacks-device-identity'));
+      at(this.body, 'DeviceIdentity') ?? refuse(say('ioLink.file-lacks-device-identity'), 'DeviceIdentity');
     const network = at(this.root, 'CommNetworkProfile');
     const physical = at(network, 'TransportLayers', 'PhysicalLayer');
     const bitrate = physical?.attributes.bitrate ?? 'COM2';

@@ -132,7 +132,7 @@ const SINGLE = [
     override: z
       .object({
         value: z.string().max(60),
-        reason: z.string().trim().min(1, codeOf('job.say-why-otherwise')).max(200),
+        reason: z.string().trim().min(1, codeOf('model.say-why-otherwise')).max(200),
       })
       .nullable(),
   }),

@@ -1,5 +1,4 @@
 import { say } from '../messages/index.ts';
-import type { Message } from '../messages/index.ts';
 import { chosenOutput, outputOfType, partTypesOf } from '../catalog/index.ts';
 import type {
   Device,
@@ -12,7 +11,7 @@ import type {
   Wire,
   Scaling,
 } from '../model/index.ts';
-import { splitRef, JobProblem } from '../model/index.ts';
+import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
@@ -83,7 +82,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   removePoint,
   addHelper: (job, { pointId, device, wires }) => {
     const point = job.points.find(({ id }) => id === pointId);
-    if (!point) return refuse('pointId', say('job.job-holds-point-may', { pointId }));
+    if (!point) return refuse(say('job.job-holds-point-may', { pointId }), 'pointId');
     return {
       ...job,
       devices: [...job.devices, device],
@@ -124,7 +123,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   removeWire: (job, { wireId }) => ({ ...job, wires: without(job.wires, wireId, 'wire') }),
   stamp: (job, { stamp }, actor) => ({ ...job, stamps: [...job.stamps, { ...stamp, ...actor }] }),
   undoStamp: (job, { id, reason }, actor) => {
-    if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse('', say('job.step-undone-already'));
+    if (job.stamps.find((stamp) => stamp.id === id)?.undone) refuse(say('job.step-undone-already'));
     return { ...job, stamps: edited(job.stamps, id, { undone: { ...actor, reason } }, 'stamp') };
   },
   setPlate: (job, { pointId, plate }) => ({
@@ -170,22 +169,18 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   }),
 };
 
-function refuse(path: string, message: Message): never {
-  throw new JobProblem([{ path, message }]);
-}
-
 function edited<T extends { id: string }>(
   rows: readonly T[],
   id: string,
   patch: Partial<T>,
   what: string,
 ): T[] {
-  if (!rows.some((row) => row.id === id)) refuse('id', say('job.job-holds-may-been', { what, id }));
+  if (!rows.some((row) => row.id === id)) refuse(say('job.job-holds-may-been', { what, id }), 'id');
   return rows.map((row) => (row.id === id ? { ...row, ...patch } : row));
 }
 
 function without<T extends { id: string }>(rows: readonly T[], id: string, what: string): T[] {
-  if (!rows.some((row) => row.id === id)) refuse('id', say('job.job-holds-may-been', { what, id }));
+  if (!rows.some((row) => row.id === id)) refuse(say('job.job-holds-may-been', { what, id }), 'id');
   return rows.filter((row) => row.id !== id);
 }
 
@@ -223,12 +218,12 @@ function withAsFound({ asFound: _, ...wire }: Wire, asFound: AsFound | undefined
 
 function pointOf(job: JobContent, pointId: string): Point {
   const point = job.points.find(({ id }) => id === pointId);
-  return point ?? refuse('pointId', say('job.job-holds-point-may', { pointId }));
+  return point ?? refuse(say('job.job-holds-point-may', { pointId }), 'pointId');
 }
 
 function deviceOfPoint(job: JobContent, point: Point): Device {
   const device = job.devices.find(({ id }) => id === point.deviceId);
-  return device ?? refuse('pointId', say('job.job-holds-device', { deviceId: point.deviceId }));
+  return device ?? refuse(say('job.job-holds-device', { deviceId: point.deviceId }), 'pointId');
 }
 
 /** Whether another point is about the same device. */
@@ -255,7 +250,7 @@ function wiresWithoutPoint(job: JobContent, point: Point): Wire[] {
 
 function addPoint(job: JobContent, { point, device, place }: Of<'addPoint'>): JobContent {
   if (!device && !job.devices.some(({ id }) => id === point.deviceId))
-    refuse('point.deviceId', say('job.job-holds-device', { deviceId: point.deviceId }));
+    refuse(say('job.job-holds-device', { deviceId: point.deviceId }), 'point.deviceId');
   const added = {
     ...job,
     points: [...job.points, point],
@@ -278,9 +273,9 @@ function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobCo
 function assign(job: JobContent, point: Point, place: ChannelPlace): JobContent {
   const module = job.modules.find(({ id }) => id === place.moduleId);
   const types = partTypesOf(job);
-  if (!module || !types.findModule(module)) return refuse('place', say('job.module-job-choose'));
+  if (!module || !types.findModule(module)) return refuse(say('job.module-job-choose'), 'place');
   if (!types.ports(module).some(({ channel }) => channel === place.channel))
-    refuse('place', say('job.has-no-channel', { module: module.tag, channel: place.channel }));
+    refuse(say('job.has-no-channel', { module: module.tag, channel: place.channel }), 'place');
   if (!types.findDevice(deviceOfPoint(job, point))) return job;
   const cleared = { ...job, wires: wiresWithoutPoint(job, point) };
   return { ...cleared, wires: [...cleared.wires, ...proposeWires(cleared, point, place)] };
@@ -379,7 +374,7 @@ function sameTerminals(job: JobContent, a: Device, b: Device): boolean {
 function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const point = pointOf(job, id);
   const kept = [...job.results, ...job.calibrations].filter(({ pointId }) => pointId === id).length;
-  if (kept) refuse('id', say('job.holds-stored-which-never', { point: point.tag, kept }));
+  if (kept) refuse(say('job.holds-stored-which-never', { point: point.tag, kept }), 'id');
   // A device stays while another point is about it.
   const gone = [...(isShared(job, point) ? [] : [point.deviceId]), ...(point.helperIds ?? [])];
   const left = isShared(job, point) ? { ...job, wires: wiresWithoutPoint(job, point) } : job;
@@ -394,8 +389,8 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
 
 function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
   const module = job.modules.find(({ id }) => id === moduleId);
-  if (!module) return refuse('moduleId', say('job.module-job'));
-  if (!isCommon(job, module, common)) refuse('common', say('job.has-no', { module: module.tag, common }));
+  if (!module) return refuse(say('job.module-job'), 'moduleId');
+  if (!isCommon(job, module, common)) refuse(say('job.has-no', { module: module.tag, common }), 'common');
   const ref = `${moduleId}:${common}`;
   const index = new JobIndex(job);
   const old = index

@@ -1,7 +1,6 @@
 import { say } from '../messages/index.ts';
-import type { Message } from '../messages/index.ts';
 import { z } from 'zod';
-import { JobContent, JobProblem, problemsOfIssues } from '../model/index.ts';
+import { JobContent, JobProblem, problemsOfIssues, refuse } from '../model/index.ts';
 import { checkIntegrity } from './integrity.ts';
 import { fromVersion1 } from './jobVersion1.ts';
 import { parseJson } from './parseJson.ts';
@@ -41,7 +40,7 @@ export interface ReadJob {
  */
 export function readJobFile(text: string): ReadJob {
   if (new TextEncoder().encode(text).length > MAX_FILE_BYTES)
-    refuse('', say('job.file-larger-mb-most', { maxFileBytes: MAX_FILE_BYTES }));
+    refuse(say('job.file-larger-mb-most', { maxFileBytes: MAX_FILE_BYTES }));
   return readJobDocument(parseJson(text));
 }
 
@@ -53,12 +52,12 @@ function readJobDocument(document: unknown): ReadJob {
     !('format' in document) ||
     document.format !== JOB_FORMAT
   )
-    refuse('format', say('job.key-post-job-format', { jobFormat: JOB_FORMAT }));
+    refuse(say('job.key-post-job-format', { jobFormat: JOB_FORMAT }), 'format');
   const version = 'version' in document ? document.version : undefined;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    refuse('version', say('job.file-does-say-version'));
+    refuse(say('job.file-does-say-version'), 'version');
   if (version > JOB_VERSION)
-    refuse('version', say('job.file-version-key-post', { version, jobVersion: JOB_VERSION }));
+    refuse(say('job.file-version-key-post', { version, jobVersion: JOB_VERSION }), 'version');
   const { titles, file } = version === 1 ? asVersion2(document) : { titles: undefined, file: document };
   const parsed = JobFile.safeParse(file);
   if (!parsed.success) throw new JobProblem(problemsOfIssues(parsed.error.issues));
@@ -76,8 +75,4 @@ function asVersion2(document: object): { file: unknown; titles?: ReadJob['titles
   if (typeof job !== 'object' || job === null) return { file: document };
   const { job: next, titles } = fromVersion1(job as Record<string, unknown>);
   return { file: { format: JOB_FORMAT, version: JOB_VERSION, job: next }, titles };
-}
-
-function refuse(path: string, message: Message): never {
-  throw new JobProblem([{ path, message }]);
 }

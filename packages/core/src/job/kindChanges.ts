@@ -1,17 +1,12 @@
 import { say } from '../messages/index.ts';
-import type { Message } from '../messages/index.ts';
 import { figuresIn, partTypesOf, problemsOfKind } from '../catalog/index.ts';
 import type { Figure } from '../catalog/index.ts';
 import type { Device, JobContent, Module } from '../model/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { JobProblem, refuse } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
-
-const refuse = (path: string, message: Message): never => {
-  throw new JobProblem([{ path, message }]);
-};
 
 /** A part with one figure of its own datasheet in place of the typical one, or without it again. */
 export function setFigure(
@@ -21,12 +16,12 @@ export function setFigure(
 ): JobContent {
   const device = job.devices.find(({ id }) => id === itemId);
   const module = job.modules.find(({ id }) => id === itemId);
-  if (!device && !module) refuse('itemId', say('job.job-holds-part-may', { itemId }));
+  if (!device && !module) refuse(say('job.job-holds-part-may', { itemId }), 'itemId');
   const types = partTypesOf(job);
   const bare = <T extends Device | Module>({ figures: _, ...row }: T): Omit<T, 'figures'> => row;
   const type = device ? types.findDevice(bare(device)) : module && types.findModule(bare(module));
   const typical = figuresIn(type?.description).find((found) => found.path === path)?.figure;
-  if (!typical) return refuse('path', say('job.part-figure', { path }));
+  if (!typical) return refuse(say('job.part-figure', { path }), 'path');
   const own = figure && { ...possible(inUnit(figure, typical.unit), typical), ...actor };
   const patched = <T extends Device | Module>(row: T): T => {
     if (row.id !== itemId) return row;
@@ -44,9 +39,9 @@ function possible(figure: NewFigure, typical: Figure): NewFigure {
   for (const name of ['min', 'nominal', 'max'] as const) {
     const value = figure[name];
     if (value === undefined || below) continue;
-    if (value < 0) refuse(`figure.${name}`, say('job.figure-0-more'));
+    if (value < 0) refuse(say('job.figure-0-more'), `figure.${name}`);
     if (value === 0 && typical.unit === 'Ω' && name !== 'min')
-      refuse(`figure.${name}`, say('job.resistance-more-0'));
+      refuse(say('job.resistance-more-0'), `figure.${name}`);
   }
   return figure;
 }
@@ -60,7 +55,7 @@ function inUnit(figure: NewFigure, unit: string): NewFigure {
     const converted = convert(value, figure.unit, unit);
     return (
       (converted === undefined ? undefined : Number(converted.toPrecision(12))) ??
-      refuse('unit', say('job.does-fit-here-figure', { unit: figure.unit, unit2: unit }))
+      refuse(say('job.does-fit-here-figure', { unit: figure.unit, unit2: unit }), 'unit')
     );
   };
   const [min, nominal, max] = [turned(figure.min), turned(figure.nominal), turned(figure.max)];
@@ -77,7 +72,7 @@ function inUnit(figure: NewFigure, unit: string): NewFigure {
 export function setOwnKind(job: JobContent, { collection, own }: Of<'setOwnKind'>): JobContent {
   const problems = problemsOfKind(collection, own.description);
   if (problems.length) throw new JobProblem([...problems]);
-  if (own.id !== own.description.id) refuse('id', say('job.row-description-need-same'));
+  if (own.id !== own.description.id) refuse(say('job.row-description-need-same'), 'id');
   const rows = job[collection];
   const next = rows.some(({ id }) => id === own.id)
     ? rows.map((row) => (row.id === own.id ? own : row))

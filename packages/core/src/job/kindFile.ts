@@ -1,8 +1,7 @@
 import { say } from '../messages/index.ts';
-import type { Message } from '../messages/index.ts';
 import { z } from 'zod';
 import { DeviceDescription, ModuleDescription, problemsOfKind } from '../catalog/index.ts';
-import { JobProblem, problemsOfIssues } from '../model/index.ts';
+import { JobProblem, problemsOfIssues, refuse } from '../model/index.ts';
 import type { OwnKind } from '../model/index.ts';
 import { parseJson } from './parseJson.ts';
 
@@ -44,22 +43,22 @@ export const writeKindFile = (collection: OwnCollection, description: unknown): 
  */
 export function readKindFile(text: string): { collection: OwnCollection; own: OwnKind } {
   if (new TextEncoder().encode(text).length > MAX_KIND_BYTES)
-    refuse('', say('job.file-larger-kb-most', { maxKindBytes: MAX_KIND_BYTES }));
+    refuse(say('job.file-larger-kb-most', { maxKindBytes: MAX_KIND_BYTES }));
   const document = parseJson(text) as { format?: unknown; version?: unknown } | null;
   const collection = (['ownDevices', 'ownModules'] as const).find(
     (name) => document?.format === FORMATS[name],
   );
   if (!document || !collection)
     return refuse(
-      'format',
       say('job.description-device-module-format', {
         ownDevices: FORMATS.ownDevices,
         ownModules: FORMATS.ownModules,
       }),
+      'format',
     );
   const { version } = document;
   if (typeof version === 'number' && version > KIND_VERSION)
-    refuse('version', say('job.file-version-key-post-reads', { version, kindVersion: KIND_VERSION }));
+    refuse(say('job.file-version-key-post-reads', { version, kindVersion: KIND_VERSION }), 'version');
   const read = collection === 'ownDevices' ? DeviceFile.safeParse(document) : ModuleFile.safeParse(document);
   if (!read.success) throw new JobProblem(problemsOfIssues(read.error.issues));
   const { description } = read.data;
@@ -69,8 +68,4 @@ export function readKindFile(text: string): { collection: OwnCollection; own: Ow
       problems.slice(0, 20).map(({ path, message }) => ({ path: `description.${path}`, message })),
     );
   return { collection, own: { id: description.id, description: { ...description } } };
-}
-
-function refuse(path: string, message: Message): never {
-  throw new JobProblem([{ path, message }]);
 }

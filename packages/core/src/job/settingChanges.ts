@@ -1,17 +1,12 @@
 import { say } from '../messages/index.ts';
-import type { Message } from '../messages/index.ts';
 import { partTypesOf, readValue, settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Module, Settings } from '../model/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { refuse } from '../model/index.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 import { parametersOf } from './itemParameters.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
-
-const refuse = (path: string, message: Message): never => {
-  throw new JobProblem([{ path, message }]);
-};
 
 const isThere = (job: JobContent, itemId: string): boolean =>
   [...job.devices, ...job.modules].some(({ id }) => id === itemId);
@@ -28,7 +23,7 @@ export function withLink(modules: Module[], id: string, link: string | null | un
 
 /** What a part's parameter is to be by hand. */
 export function require(job: JobContent, { itemId, key, override }: Of<'require'>): JobContent {
-  if (!isThere(job, itemId)) refuse('itemId', say('job.job-holds-part-may', { itemId }));
+  if (!isThere(job, itemId)) refuse(say('job.job-holds-part-may', { itemId }), 'itemId');
   if (override) override = { ...override, value: allowed(job, itemId, key, override.value, true) };
   const patched = <T extends Device | Module>(row: T): T => {
     if (row.id !== itemId) return row;
@@ -57,7 +52,7 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
   }));
   return added.reduce<JobContent>(
     (next, { itemId, values }) => {
-      if (!isThere(job, itemId)) return refuse('itemId', say('job.job-holds-part-may', { itemId }));
+      if (!isThere(job, itemId)) return refuse(say('job.job-holds-part-may', { itemId }), 'itemId');
       return {
         ...next,
         devices: next.devices.map((row) =>
@@ -78,9 +73,9 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
  */
 function allowed(job: JobContent, itemId: string, key: string, value: string, strict: boolean): string {
   const parameter = parametersOf(job, itemId).find((p) => p.key === key);
-  if (!parameter) return refuse(key, say('job.part-parameter', { key }));
+  if (!parameter) return refuse(say('job.part-parameter', { key }), key);
   const read = readValue(strict ? parameter : { ...parameter, min: undefined, max: undefined }, value);
-  return read.ok ? read.value : refuse(key, read.problem);
+  return read.ok ? read.value : refuse(read.problem, key);
 }
 
 function moved<T extends Device | Module>(row: T, type: PartType | undefined, values: Settings): T {

@@ -20,7 +20,6 @@ export const DRAWING = {
     volts: string;
     amps: string;
   }) => `Loop of ${device}, ${device2}${on}: ${flowWord}; ${volts}, ${amps}`,
-  'drawing.row': ({ row, level }: { row: string; level: string }) => `${row} row, ${level}`,
   'drawing.both-on': ({ rail }: { rail: string }) => `both on ${rail}`,
   'drawing.blocks-way': 'blocks this way',
 } as const;

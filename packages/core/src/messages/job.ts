@@ -16,7 +16,6 @@ export const JOB = {
   'job.use-wire-number': ({ colour, number }: { colour: string; number: string }) =>
     `Use a ${colour} wire for number ${number}`,
   'job.say-why-undone': 'Say why it is undone.',
-  'job.say-why-otherwise': 'Say why it is to be otherwise.',
   'job.job-holds-point-may': ({ pointId }: { pointId: string }) =>
     `The job holds no point “${pointId}”. It may have been removed.`,
   'job.step-undone-already': 'This step is undone already.',

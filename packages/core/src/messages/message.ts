@@ -17,3 +17,7 @@ export type Text = string | Message;
 /** Two messages that say the same of the same. */
 export const sameMessage = (a: Text | undefined, b: Text | undefined): boolean =>
   JSON.stringify(a) === JSON.stringify(b);
+
+/** Each message once, in order. */
+export const distinct = <T extends Text>(messages: readonly T[]): T[] =>
+  messages.filter((one, i) => messages.findIndex((other) => sameMessage(one, other)) === i);

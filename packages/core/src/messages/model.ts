@@ -64,7 +64,6 @@ export const MODEL = {
   'model.update-takes-more-0': 'An update takes more than 0 ms.',
   'model.filter-takes-0-ms': 'A filter takes 0 ms or more.',
   'model.name-reference': 'Name the reference.',
-  'model.table-needs-two-points': 'A table needs two points.',
   'model.most-points-fit-into': ({ maximum }: { maximum: number }) =>
     `At most ${maximum} points fit into a table.`,
   'model.say-why-does-count': 'Say why it does not count.',

@@ -44,7 +44,6 @@ export const PROOF = {
   'proof.what-input-starts-may':
     'What this input starts may move. Clear the machine first, and never bridge a guard to test.',
   'proof.supply-device': 'Supply at the device',
-  'proof.use': ({ stimulus }: { stimulus: string }) => `Use ${stimulus}.`,
   'proof.mend-land-before-you': ({ sentence }: { sentence: string }) =>
     `${sentence} Mend this in Land before you prove it.`,
   'proof.supply': 'Supply',

@@ -51,7 +51,6 @@ export const SERVICE = {
     `The unit refuses: ${exception} (exception ${code}).`,
   'service.what-server-read-device': 'Only what this server read from a device counts as read.',
   'service.this-job': 'This job',
-  'service.part-parameter': ({ key }: { key: string }) => `This part has no parameter “${key}”.`,
   'service.teaching-failed-old-values': 'Teaching failed; the old values stay.',
   'service.device-took-instead': ({ readBack, value }: { readBack: string; value: string }) =>
     `The device took ${readBack} instead of ${value}.`,
@@ -69,5 +68,4 @@ export const SERVICE = {
   'service.broke': 'The server could not do this. Nothing was stored; try again.',
   'service.away': 'The server does not answer. What you entered is kept here; try again when it is back.',
   'service.unexpected': ({ status }: { status: number }) => `The server answered with status ${status}.`,
-  'service.other': ({ said }: { said: string }) => said,
 } as const;

@@ -3,7 +3,6 @@ export const TEXT = {
   'text.list': ({ parts }: { parts: readonly string[] }) => parts.join(', '),
   'text.semicolons': ({ parts }: { parts: readonly string[] }) => parts.join('; '),
   'text.sentences': ({ parts }: { parts: readonly string[] }) => parts.filter(Boolean).join(' '),
-  'text.words': ({ parts }: { parts: readonly string[] }) => parts.filter(Boolean).join(' '),
   'text.colon': ({ name, text }: { name: string; text: string }) => `${name}: ${text}`,
   /** Its first sentence without its full stop, for a line of a list. */
   'text.brief': ({ text }: { text: string }) => text.split('. ')[0]!.replace(/\.$/, ''),

@@ -25,31 +25,24 @@ export const bracketed = (catalog: Wording = OWN): Wording =>
     ]),
   );
 
-/** The sentence in the words that ship, whatever is chosen: for what was stored as a sentence once. */
-export const ownTextOf = (text: Text): string => withWording(OWN, () => textOf(text));
-
-function withWording<T>(other: Wording, act: () => T): T {
-  const before = wording;
-  wording = other;
-  try {
-    return act();
-  } finally {
-    wording = before;
-  }
-}
-
 /** The sentence of a message; a name as it stands; nothing of nothing. A code that is not known is shown itself. */
 export function textOf<T extends Text | undefined>(text: T): T extends undefined ? undefined : string;
 export function textOf(text: Text | undefined): string | undefined {
-  if (text === undefined || typeof text === 'string') return text;
-  const sentence = wording[text.code] ?? text.code;
-  return typeof sentence === 'string' ? sentence : sentence(worded(text.values ?? {}));
+  return text === undefined ? undefined : worded(text, wording);
 }
 
-const worded = (values: NonNullable<Message['values']>): Readonly<Record<string, unknown>> =>
-  Object.fromEntries(Object.entries(values).map(([name, value]) => [name, plainValue(value)]));
+/** The sentence in the words that ship, whatever is chosen: for what was stored as a sentence once. */
+export const ownTextOf = (text: Text): string => worded(text, OWN);
 
-function plainValue(value: Value): unknown {
-  if (Array.isArray(value)) return value.map(plainValue);
-  return value !== null && typeof value === 'object' ? textOf(value as Message) : value;
+function worded(text: Text, by: Wording): string {
+  if (typeof text === 'string') return text;
+  const sentence = by[text.code] ?? text.code;
+  if (typeof sentence === 'string') return sentence;
+  const values = Object.entries(text.values ?? {});
+  return sentence(Object.fromEntries(values.map(([name, value]) => [name, plainValue(value, by)])));
+}
+
+function plainValue(value: Value, by: Wording): unknown {
+  if (Array.isArray(value)) return value.map((one: Value) => plainValue(one, by));
+  return value !== null && typeof value === 'object' ? worded(value as Message, by) : value;
 }

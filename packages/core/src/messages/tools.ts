@@ -6,8 +6,6 @@ export const TOOLS = {
   'tools.led-lamp': 'LED lamp',
   'tools.relay-contacts': 'Relay contacts',
   'tools.whether-contact-carries-makes': 'whether a contact carries, makes and keeps clean on a load',
-  'tools.relay': 'Relay',
-  'tools.load': 'Load',
   'tools.power': 'Power',
   'tools.w-load': 'W, of one load',
   'tools.voltage': 'Voltage',
@@ -43,7 +41,7 @@ export const TOOLS = {
   'tools.same-moment': 'At the same moment',
   'tools.first-shows': 'First shows',
   'tools.second-shows': 'Second shows',
-  'tools.singlechange-span': ({
+  'tools.change-span': ({
     low,
     high,
     low2,
@@ -55,8 +53,7 @@ export const TOOLS = {
     low2: number;
     high2: number;
     unit: string;
-  }) =>
-    `SingleChange its span from ${plain(low)} … ${plain(high)} to ${plain(low2)} … ${withUnit(high2, unit)}`,
+  }) => `Change its span from ${plain(low)} … ${plain(high)} to ${plain(low2)} … ${withUnit(high2, unit)}`,
   'tools.bottom': 'Bottom',
   'tools.top': 'Top',
   'tools.at': ({ first, unit }: { first: number; unit: string }) => `At ${withUnit(first, unit)}`,
@@ -118,7 +115,6 @@ export const TOOLS = {
   'tools.loop-budget': 'Loop budget',
   'tools.whether-two-wire-transmitter':
     'whether a two-wire transmitter gets its volts, and how long the cable may be',
-  'tools.supply': 'Supply',
   'tools.its-tolerance': 'Its tolerance, ±',
   'tools.transmitter-needs-least': 'Transmitter needs at least',
   'tools.top-current': 'Top current',
@@ -139,10 +135,6 @@ export const TOOLS = {
   'tools.resistance-loop': 'Resistance of the loop',
   'tools.digital-communication-needs-least': ({ digitalOhms }: { digitalOhms: number }) =>
     `Digital communication needs at least ${digitalOhms} Ω in the loop.`,
-  'tools.signal': 'Signal',
-  'tools.value-bottom': 'Value at bottom',
-  'tools.value-top': 'Value at top',
-  'tools.range-zero-scaled-two': 'A range of zero cannot be scaled: its two ends must differ.',
   'tools.it-is': 'It is',
   'tools.signal-value': 'Signal and value',
   'tools.ma-v-value-back': 'mA or V to a value, and back',
@@ -161,7 +153,6 @@ export const TOOLS = {
   'tools.in-the-counts': 'in the counts',
   'tools.known-are': 'Known are',
   'tools.the-counts': 'the counts',
-  'tools.counts-whole-numbers': 'Counts are whole numbers.',
   'tools.format-writes-never-comes': ({ min, max, number }: { min: number; max: number; number: number }) =>
     `This format writes ${min} to ${max}; ${number} never comes.`,
   'tools.hexadecimal': 'Hexadecimal',
@@ -179,7 +170,6 @@ export const TOOLS = {
   'tools.resistance': 'Resistance',
   'tools.both-leads-together-two': 'Both leads together, two wires',
   'tools.leave-empty-three-four': 'leave it empty for three or four wires',
-  'tools.resistance-0-more': 'A resistance is 0 Ω or more.',
   'tools.each-k': 'For each K',
   'tools.class-2': ({ name }: { name: string }) => `Class ${name}`,
   'tools.leads-add': 'Leads add',
@@ -203,7 +193,6 @@ export const TOOLS = {
     thermocoupleVoltage: number;
     seebeck: number;
   }) => `Read without compensation it would be ${withUnit(thermocoupleVoltage / seebeck, 'K', 3)} too low.`,
-  'tools.choose-list': ({ label }: { label: string }) => `${label}: choose one of the list.`,
   'tools.row-enter-both-numbers': ({ label, i }: { label: string; i: number }) =>
     `${label}, row ${i + 1}: enter both numbers.`,
   'tools.gauge': 'Gauge',

@@ -41,7 +41,7 @@ export {
   splitRef,
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
-export { JobProblem, problemsOfIssues, refuse, unlessRefused } from './problem.ts';
+export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
 export type { Problem } from './problem.ts';
 export {
   Bands,

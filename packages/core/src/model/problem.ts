@@ -7,11 +7,15 @@ export interface Problem {
   readonly message: Message;
 }
 
+/** A problem in a line: where it is, and what. */
+export const problemText = ({ path, message }: Problem): string =>
+  [path, textOf(message)].filter(Boolean).join(': ');
+
 /** Refused input. Carries every problem that was found. */
 export class JobProblem extends Error {
   readonly problems: readonly Problem[];
   constructor(problems: readonly Problem[]) {
-    super(problems.map(({ path, message }) => [path, textOf(message)].filter(Boolean).join(': ')).join('\n'));
+    super(problems.map(problemText).join('\n'));
     this.name = 'JobProblem';
     this.problems = problems;
   }

@@ -147,7 +147,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     unitOut: Unit,
     points: z
       .array(TablePoint)
-      .min(2, codeOf('model.table-needs-two-points'))
+      .min(2, codeOf('scaling.table-needs-two-points'))
       .max(MAX_TABLE_POINTS, codeOf('model.most-points-fit-into')),
     note: Note,
   }),

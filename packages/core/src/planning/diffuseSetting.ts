@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { refuse } from '../model/index.ts';
 
 /** What was found while the sensitivity of a diffuse sensor was turned up from nothing, on the adjuster's own scale. */
 export interface FoundSensitivity {
@@ -35,15 +35,12 @@ const MIN_SENSITIVITY_MARGIN = 0.1;
 export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting {
   const { scale, objectLost, stable } = found;
   const backgroundSeen = found.backgroundSeen ?? scale;
-  const refuse = (path: string, message: Message): never => {
-    throw new JobProblem([{ path, message }]);
-  };
-  if (!(scale > 0)) refuse('scale', say('planning.scale-adjuster-longer-0'));
+  if (!(scale > 0)) refuse(say('planning.scale-adjuster-longer-0'), 'scale');
   if (!(objectLost >= 0 && objectLost < scale))
-    refuse('objectLost', say('planning.object-lost-somewhere-0', { scale }));
+    refuse(say('planning.object-lost-somewhere-0', { scale }), 'objectLost');
   if (!(backgroundSeen > 0 && backgroundSeen <= scale))
-    refuse('backgroundSeen', say('planning.background-seen-somewhere-above', { scale }));
-  if (backgroundSeen <= objectLost) refuse('backgroundSeen', say('planning.background-seen-before-object'));
+    refuse(say('planning.background-seen-somewhere-above', { scale }), 'backgroundSeen');
+  if (backgroundSeen <= objectLost) refuse(say('planning.background-seen-before-object'), 'backgroundSeen');
   const setting = (objectLost + backgroundSeen) / 2;
   const margin = setting - objectLost;
   const min = MIN_SENSITIVITY_MARGIN * scale;

@@ -1,4 +1,4 @@
-import { sameMessage, say } from '../messages/index.ts';
+import { distinct, say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
 import { refText } from '../job/index.ts';
@@ -77,6 +77,5 @@ export function changedText(index: JobIndex, changed: readonly string[]): Messag
         return key;
     }
   });
-  const once = said.filter((one, i) => said.findIndex((other) => sameMessage(one, other)) === i);
-  return say('text.list', { parts: once });
+  return say('text.list', { parts: distinct(said) });
 }

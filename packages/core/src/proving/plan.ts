@@ -46,7 +46,7 @@ export function statesPlan(analysis: Analysis): ProofPlan {
         key: state.situation.key,
         title: state.situation.words,
         ...(i > 0 && {
-          how: say('proof.use', { stimulus: output.stimulus }),
+          how: say('step.use', { stimulus: output.stimulus }),
           caution: output.drivenBy === 'guard' ? GUARDED : MOVES,
         }),
         checks: checks.map(check),

@@ -118,7 +118,7 @@ const unitNow = ({ unit, presentUnit }: SheetLine): string => presentUnit ?? uni
 
 const withUnit = ({ line }: Found): Text =>
   line.present
-    ? say('text.words', { parts: [line.present.value, unitNow(line)] })
+    ? say('text.sentences', { parts: [line.present.value, unitNow(line)] })
     : say('setting.not-looked-at');
 
 /** Switch, parameter and signal of an analog input. */

@@ -1,4 +1,4 @@
-import { sameMessage, say } from '../messages/index.ts';
+import { distinct, say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 /** A participant of a network as planned; the office router and the laptop are participants too. */
 export interface Participant {
@@ -114,7 +114,7 @@ export function nameProblems(name: string | undefined): Message[] {
       problems.push(say('fieldbus.part-name-begins-ends', { name }));
     else if (/^port-\d{3}(-\d{5})?$/.test(label)) problems.push(say('fieldbus.name-form-ports', { name }));
   }
-  return problems.filter((one, i) => problems.findIndex((other) => sameMessage(one, other)) === i);
+  return distinct(problems);
 }
 
 function twice<T extends Participant>(

@@ -28,13 +28,13 @@ export const CONTACTS_TOOL: Tool = {
   fields: [
     {
       key: 'relay',
-      label: say('tools.relay'),
+      label: say('proof.relay-2'),
       kind: 'choice',
       choices: RATED.map(({ id, name }) => ({ value: id, label: name })),
     },
     {
       key: 'load',
-      label: say('tools.load'),
+      label: say('proof.load'),
       kind: 'choice',
       choices: Object.entries(KINDS).map(([value, label]) => ({ value, label })),
     },

@@ -34,7 +34,7 @@ export const DISPLAYS_TOOL: Tool = {
   work(values) {
     const { becomes, was, after, remains, fixedZero, unit } = reconciled(values);
     return {
-      title: say('tools.singlechange-span', {
+      title: say('tools.change-span', {
         low: was.low,
         high: was.high,
         low2: becomes.low,

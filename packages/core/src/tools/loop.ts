@@ -74,7 +74,7 @@ export const LOOP_TOOL: Tool = {
   name: say('tools.loop-budget'),
   hint: say('tools.whether-two-wire-transmitter'),
   fields: [
-    { key: 'volts', label: say('tools.supply'), kind: 'number', unit: 'V' },
+    { key: 'volts', label: say('proof.supply'), kind: 'number', unit: 'V' },
     { key: 'tolerance', label: say('tools.its-tolerance'), kind: 'number', unit: '%' },
     { key: 'needs', label: say('tools.transmitter-needs-least'), kind: 'number', unit: 'V' },
     { key: 'milliamps', label: say('tools.top-current'), kind: 'number', unit: 'mA' },

@@ -20,9 +20,9 @@ import type { Tool, ToolField, ToolLine } from './tool.ts';
 const same = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
 const RANGE: readonly ToolField[] = [
-  { key: 'signal', label: say('tools.signal'), kind: 'choice', choices: same(Object.keys(SIGNALS)) },
-  { key: 'low', label: say('tools.value-bottom'), kind: 'number' },
-  { key: 'high', label: say('tools.value-top'), kind: 'number' },
+  { key: 'signal', label: say('proof.signal'), kind: 'choice', choices: same(Object.keys(SIGNALS)) },
+  { key: 'low', label: say('scaling.value-bottom'), kind: 'number' },
+  { key: 'high', label: say('scaling.value-top'), kind: 'number' },
   { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true },
 ];
 
@@ -32,7 +32,7 @@ const FIRST = { signal: '4-20 mA', low: '0', high: '100', unit: '%' };
 function rangeOf(read: ToolReader) {
   const signal = SIGNALS[read.choice('signal') as SignalKind];
   const [low, high] = [read.number('low'), read.number('high')];
-  if (low === high) refuse(say('tools.range-zero-scaled-two'), 'high');
+  if (low === high) refuse(say('scaling.range-zero-scaled-two'), 'high');
   return { signal, low, high, unit: read.text('unit'), line: straight(signal.low, low, signal.high, high) };
 }
 
@@ -83,7 +83,7 @@ export const SIGNAL_TOOL: Tool = {
     return {
       title: `${withUnit(signalValue, signal.unit)} = ${withUnit(value, unit)}`,
       lines: [
-        { label: say('tools.signal'), value: withUnit(signalValue, signal.unit) },
+        { label: say('proof.signal'), value: withUnit(signalValue, signal.unit) },
         { label: say('tools.value'), value: withUnit(value, unit) },
         { label: say('tools.of-the-range'), value: withUnit(share, '%') },
         bandLine(signal.low, signal.high, signal.unit, signalValue),
@@ -135,7 +135,7 @@ export const COUNTS_TOOL: Tool = {
     const range = { low: signal.low, high: signal.high, zero: read.choice('zero') as 'removed' | 'included' };
     const known = read.choice('known');
     const number = read.number('number');
-    if (known === 'counts' && !Number.isInteger(number)) refuse(say('tools.counts-whole-numbers'), 'number');
+    if (known === 'counts' && !Number.isInteger(number)) refuse(say('model.counts-whole-numbers'), 'number');
     if (known === 'counts' && (number < format.min || number > format.max))
       refuse(say('tools.format-writes-never-comes', { min: format.min, max: format.max, number }), 'number');
     const wanted = known === 'signal' ? number : line.back(number);
@@ -147,7 +147,7 @@ export const COUNTS_TOOL: Tool = {
       lines: [
         { label: say('tools.counts'), value: String(counts) },
         { label: say('tools.hexadecimal'), value: hex(counts) },
-        { label: say('tools.signal'), value: withUnit(seen, signal.unit) },
+        { label: say('proof.signal'), value: withUnit(seen, signal.unit) },
         { label: say('tools.value'), value: withUnit(line.at(seen), unit) },
         {
           label: say('tools.one-count-is'),

@@ -131,7 +131,7 @@ export const RTD_TOOL: Tool = {
     const ohms = at(key, () => toOhms(celsius));
     const slope = element ? ohmsPerKelvin(element, celsius) : toOhms(celsius + 0.5) - toOhms(celsius - 0.5);
     const leads = read.maybe('leads') ?? 0;
-    if (leads < 0) refuse(say('tools.resistance-0-more'), 'leads');
+    if (leads < 0) refuse(say('scaling.resistance-0-more'), 'leads');
     const name = element && ((element.metal === 'Ni' ? 'Ni' : read.choice('class')) as ThermometerClass);
     const tolerance = name && thermometerTolerance(name, celsius);
     const lines: ToolLine[] = [

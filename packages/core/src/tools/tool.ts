@@ -96,7 +96,9 @@ export class ToolReader {
   choice(key: string): string {
     const { label, choices = [] } = this.#field(key);
     const value = this.text(key);
-    return choices.some((c) => c.value === value) ? value : refuse(say('tools.choose-list', { label }), key);
+    return choices.some((c) => c.value === value)
+      ? value
+      : refuse(say('setting.choose-list', { label }), key);
   }
 
   /** Numbers one after the other, parted by spaces, semicolons or new lines. */

@@ -135,7 +135,7 @@ describe('what they work out', () => {
 
   test('two displays and units', () => {
     expect(textOf(work('displays').title).replaceAll('\u00a0', ' ')).toBe(
-      'SingleChange its span from 0 … 12 to 0 … 11.43 m³/h',
+      'Change its span from 0 … 12 to 0 … 11.43 m³/h',
     );
     expect(refused('displays', { pairs: '1;' })).toMatchObject({
       path: 'pairs',

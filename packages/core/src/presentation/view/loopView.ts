@@ -385,6 +385,6 @@ function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'printe
   const stacking = terminal?.stacking;
   return {
     ...(terminal?.printed && { printed: terminal.printed }),
-    ...(stacking && { stack: say('drawing.row', { row: stacking.row, level: stacking.level }) }),
+    ...(stacking && { stack: say('planning.row', { row: stacking.row, level: stacking.level }) }),
   };
 }
