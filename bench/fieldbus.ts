@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { livePath } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import { applyHistory } from '@keypost/core/job';
@@ -29,7 +30,7 @@ async function partners(): Promise<{ links: string[]; line: string; close: () =>
   const apps: ReturnType<typeof ioLinkJson>[] = [];
   for (let m = 0; m < MASTERS; m++) {
     const devices = Array.from({ length: PORTS }, (_, i) => new SimulatedDevice(known, `B-${m}-${i}`));
-    const app = ioLinkJson(new SimulatedMaster(devices, () => devices[0]!));
+    const app = ioLinkJson(new SimulatedMaster(devices, () => nth(devices, 0)));
     await app.listen({ host: '127.0.0.1', port: 0 });
     apps.push(app);
   }
@@ -115,7 +116,7 @@ function busyJob(links: readonly string[], line: string): JobContent {
 
 /** Processor time that a process has had, s. */
 function processorSeconds(pid: number): number {
-  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ');
+  const fields = nth(readFileSync(`/proc/${pid}/stat`, 'utf8').split(') '), 1).split(' ');
   return (Number(fields[11]) + Number(fields[12])) / 100;
 }
 
@@ -125,14 +126,14 @@ async function listen(base: string, id: string): Promise<{ batches: number; port
   const response = await fetch(base + livePath(id), { signal: stop.signal });
   const counted = { batches: 0, ports: 0, units: 0 };
   const until = performance.now() + SECONDS * 1000;
-  const reader = response.body!.getReader();
+  const reader = sure(response.body).getReader();
   let text = '';
   while (performance.now() < until) {
     const { value, done } = await reader.read();
     if (done) break;
     text += new TextDecoder().decode(value);
     const events = text.split('\n\n');
-    text = events.pop()!;
+    text = sure(events.pop());
     for (const event of events) {
       if (!event.startsWith('data: ')) continue;
       const batch = JSON.parse(event.slice(6)) as LiveBatch;
@@ -164,9 +165,9 @@ export async function talking(): Promise<void> {
         await page.getByText('U30').waitFor({ timeout: 30000 });
         await page.waitForTimeout(2000);
         await page.evaluate(() => void ((window as unknown as { blocked: number[] }).blocked.length = 0));
-        const before = processorSeconds(server.pid!);
+        const before = processorSeconds(sure(server.pid));
         const counted = await listen(base, id);
-        const spent = processorSeconds(server.pid!) - before;
+        const spent = processorSeconds(sure(server.pid)) - before;
         const blocked = await page.evaluate(() => (window as unknown as { blocked: number[] }).blocked);
         console.log(
           `${MASTERS * PORTS} IO-Link ports and ${UNITS} serial units, live at once for ${SECONDS} s`,

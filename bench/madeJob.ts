@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { applyChange, proposeWires } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
 import { partTypesOf } from '@keypost/core/catalog';
@@ -23,14 +24,14 @@ export function madeJob(count: number): JobContent {
   const rails = ['-', '+', '-', null, '-', '+', '-', '+'] as const;
   for (let m = 0; m * size < count; m++) {
     const module = { id: `m${m}`, tag: `DI ${m}`, typeId: MODULE, firstByte: 2 * m };
-    const commons = [rails[(2 * m) % rails.length]!, rails[(2 * m + 1) % rails.length] ?? null];
+    const commons = [nth(rails, (2 * m) % rails.length), rails[(2 * m + 1) % rails.length] ?? null];
     job = applyChange(job, { kind: 'addModule', module, commons }, ACTOR);
   }
   const devices: Device[] = [];
   const points: Point[] = [];
   const wires = [...job.wires];
   for (let n = 0; n < count; n++) {
-    const [typeId, kind, logic] = KINDS[n % KINDS.length]!;
+    const [typeId, kind, logic] = nth(KINDS, n % KINDS.length);
     const device: Device = { id: `d${n}`, tag: `P-${n}`, typeId, outputs: { output: { kind, logic } } };
     const point: Point = { id: `p${n}`, tag: `P-${n}`, name: 'Made', deviceId: device.id, bit: 'direct' };
     devices.push(device);

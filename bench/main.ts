@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { analyse } from '@keypost/core/analysis';
 import { assemble, scopeOf } from '@keypost/core/network';
 import { checkJob } from '@keypost/core/proving';
@@ -13,7 +14,7 @@ import { rate } from './rate.ts';
 import { scaling } from './scaling.ts';
 import { talking } from './fieldbus.ts';
 
-const math = create(all!, {});
+const math = create(sure(all), {});
 
 function seconds(work: () => unknown): number {
   const start = performance.now();
@@ -22,7 +23,10 @@ function seconds(work: () => unknown): number {
 }
 
 const median = (values: number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+  nth(
+    [...values].sort((a, b) => a - b),
+    Math.floor(values.length / 2),
+  );
 
 /** A typical loop: one three-wire sensor on one input. One solution of ours is several Newton steps. */
 function solving(): void {
@@ -72,10 +76,10 @@ function checking(): void {
     'Checking a made job of mixed families: verdicts, ways out, states and readings of every point',
   );
   sizes.forEach((size, i) =>
-    console.log(`  ${String(size).padStart(4)} points                          ${took[i]!.toFixed(2)} s`),
+    console.log(`  ${String(size).padStart(4)} points                          ${nth(took, i).toFixed(2)} s`),
   );
   console.log(
-    `  growth from 100 to 1000 points        ${(took[2]! / took[0]!).toFixed(1)} times (linear: 10)`,
+    `  growth from 100 to 1000 points        ${(nth(took, 2) / nth(took, 0)).toFixed(1)} times (linear: 10)`,
   );
 }
 
@@ -83,7 +87,7 @@ function verdicts(): void {
   const index = new JobIndex(mixedJob(500));
   const ids = index.job.points.map(({ id }) => id);
   let n = 0;
-  const one = rate(() => analyse(index, ids[n++ % ids.length]!));
+  const one = rate(() => analyse(index, nth(ids, n++ % ids.length)));
   console.log(`Points analysed with worst-case bands   ${one.toFixed(0)} a second`);
 }
 

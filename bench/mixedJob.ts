@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import type { JobContent } from '@keypost/core/model';
 import { FAMILIES } from '../packages/core/test/families.ts';
 import { madeJob } from './madeJob.ts';
@@ -11,7 +12,7 @@ export function mixedJob(count: number): JobContent {
   const cells = Object.values(FAMILIES).map((make) => make());
   let firstByte = 2 * job.modules.length;
   for (let n = 0; job.points.length < count; n++) {
-    const cell = cells[n % cells.length]!;
+    const cell = nth(cells, n % cells.length);
     job = joined(job, cell, `c${n}`, firstByte, count - job.points.length);
     firstByte += 64;
   }

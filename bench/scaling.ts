@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { analyse } from '@keypost/core/analysis';
 import { applyHistory, JobIndex } from '@keypost/core/job';
 import {
@@ -62,7 +63,7 @@ function plainSweep(knots: readonly { value: number; plusMinus: number }[]): num
   for (let counts = 0; counts <= 65535; counts++) {
     const value = (counts / 65535) * 6;
     const at = Math.min(7, Math.floor((value / 6) * 8));
-    const [a, b] = [knots[at]!, knots[at + 1]!];
+    const [a, b] = [nth(knots, at), nth(knots, at + 1)];
     const error = a.plusMinus + ((value - a.value) / (b.value - a.value)) * (b.plusMinus - a.plusMinus);
     if (error > worst) worst = error;
     shown.add(Math.round(value * 100) / 100);

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
@@ -59,7 +60,7 @@ test('the loop’s budget tells the longest cable, and a longer one starves the 
   await expect(budget).toContainText(/to spare: the cable may be \d+ m long/);
   await expect(budget).toContainText('Z221');
   await expect(budget).toContainText(/needs 250 Ω/);
-  const longest = Number(/may be (\d+) m/.exec(await budget.innerText())![1]);
+  const longest = Number(sure(/may be (\d+) m/.exec(await budget.innerText()))[1]);
   await page.getByRole('link', { name: /Wires as found/ }).click();
   for (const end of [/^Wire \d+, .*PT-221 \+/, /^Wire \d+, .*PT-221 -/]) {
     await page.getByRole('button', { name: end }).click();
@@ -175,7 +176,7 @@ test('the wire list goes out as CSV and comes back with what was edited', async 
   await download.saveAs(file);
   const text = readFileSync(file, 'utf8');
   expect(text).toContain('\r\n');
-  const line = text.split('\r\n').find((row) => row.includes(',PX-112,BK,'))!;
+  const line = sure(text.split('\r\n').find((row) => row.includes(',PX-112,BK,')));
   const bring = async (changed: string) => {
     writeFileSync(file, changed);
     const [chooser] = await Promise.all([

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { expect, test } from '@playwright/test';
 import { BOARD, known } from './story';
 
@@ -10,10 +11,10 @@ test('a point stands between the board and its steps', async ({ page }) => {
   const loop = page.getByRole('group', { name: /Loop of PE-101/ });
   const steps = page.getByRole('group', { name: 'Steps' });
   const [left, middle, right] = await Promise.all(
-    [board, loop, steps].map(async (part) => (await part.boundingBox())!),
+    [board, loop, steps].map(async (part) => sure(await part.boundingBox())),
   );
-  expect(left!.x + left!.width).toBeLessThanOrEqual(middle!.x);
-  expect(middle!.x + middle!.width).toBeLessThanOrEqual(right!.x);
+  expect(sure(left).x + sure(left).width).toBeLessThanOrEqual(sure(middle).x);
+  expect(sure(middle).x + sure(middle).width).toBeLessThanOrEqual(sure(right).x);
   await page.getByRole('link', { name: /^LX-107/ }).click();
   await expect(page.getByRole('group', { name: /Loop of LX-107/ })).toBeVisible();
   await expect(board).toBeVisible();
@@ -24,11 +25,11 @@ test('the panel shows modules side by side, and a turned common stops its sensor
 }) => {
   await page.goto(`${BOARD}/panel`);
   const boxes = await Promise.all(
-    ['PLC', 'DI 1'].map(
-      async (tag) => (await page.getByRole('group', { name: tag, exact: true }).boundingBox())!,
+    ['PLC', 'DI 1'].map(async (tag) =>
+      sure(await page.getByRole('group', { name: tag, exact: true }).boundingBox()),
     ),
   );
-  expect(boxes[0]!.x + boxes[0]!.width).toBeLessThanOrEqual(boxes[1]!.x);
+  expect(nth(boxes, 0).x + nth(boxes, 0).width).toBeLessThanOrEqual(nth(boxes, 1).x);
   const row = page.getByRole('link', { name: /DI 3 channel 0, .*PE-106/ });
   await expect(row.getByRole('img')).toHaveAccessibleName('failed');
   const common = page.getByRole('radiogroup', { name: 'Common 1 of DI 3' });

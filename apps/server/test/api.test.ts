@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, patchJob } from '@keypost/api';
 import type { JobView } from '@keypost/api';
 import type { Change, SingleChange } from '@keypost/core/job';
@@ -65,7 +66,7 @@ describe('jobs', () => {
       'wires',
     ]);
     const view = await server.call('getJob', { params: { jobId: job.id } });
-    expect(new JobIndex(view.content).placeOf(view.content.points[0]!)).toEqual({
+    expect(new JobIndex(view.content).placeOf(nth(view.content.points, 0))).toEqual({
       moduleId: 'm',
       channel: 0,
     });
@@ -91,7 +92,7 @@ describe('jobs', () => {
       { kind: 'removePoint', id: 'px-2' },
       { kind: 'editJob', patch: { name: 'Renamed' } },
     ];
-    for (const what of changes) view = patchJob(view, await change(view.id, what))!;
+    for (const what of changes) view = sure(patchJob(view, await change(view.id, what)));
     expect(await server.call('getJob', { params: { jobId: view.id } })).toEqual(view);
   });
 
@@ -114,7 +115,7 @@ describe('refusals', () => {
     expect(twice.detail).toMatch(/taken by PX-1/);
     const empty = await refused(change(job.id, { kind: 'editPoint', id: 'px-1', patch: { tag: '' } }));
     expect(empty.status).toBe(400);
-    expect(empty.problems![0]).toEqual({
+    expect(sure(empty.problems)[0]).toEqual({
       path: 'change.patch.tag',
       message: { code: 'model.tag-empty-enter-such' },
       detail: 'A tag cannot be empty. Enter one such as PE-101.',
@@ -194,7 +195,7 @@ describe('two people at once', () => {
     ]);
     await change(job.id, edit('DI B'), { expects: [] });
     const view = await server.call('getJob', { params: { jobId: job.id } });
-    expect(view.content.modules[0]!.tag).toBe('DI B');
+    expect(nth(view.content.modules, 0).tag).toBe('DI B');
   });
 
   test('a change that comes twice is stored once', async () => {
@@ -229,8 +230,8 @@ describe('the log', () => {
     await change(job.id, { kind: 'editPoint', id: 'px-1', patch: { name: 'Other' } });
     const [last] = await server.call('listEvents', { params: { jobId: job.id }, query: {} });
     expect(last).toMatchObject({ by: 'TT', what: 'editPoint', collection: 'points', rowId: 'px-1' });
-    expect([last!.before!.name, last!.after!.name]).toEqual(['Point', 'Other']);
-    expect(Date.parse(last!.at)).toBeGreaterThan(Date.now() - 60000);
+    expect([sure(sure(last).before).name, sure(sure(last).after).name]).toEqual(['Point', 'Other']);
+    expect(Date.parse(sure(last).at)).toBeGreaterThan(Date.now() - 60000);
   });
 
   test('of a point holds its own rows only', async () => {

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { analyse, arcChainFaults, loopBudget } from '@keypost/core/analysis';
 import { checkIntegrity, JobIndex, planDifferences } from '@keypost/core/job';
@@ -75,15 +76,15 @@ test('its supplies bear their loads, the branch’s copper its breaker', () => {
   const budgets = supplyBudgets(job);
   expect(budgets.map(({ supply }) => supply.tag)).toEqual(['G1', 'Q1', 'F1']);
   for (const { margin } of budgets) expect(margin).toBeGreaterThan(0);
-  const branch = budgets.at(-1)!;
+  const branch = lastOf(budgets);
   expect(branch.feeder).toMatchObject({ from: 'G1', protects: true });
   // 70 m of 1.5 mm² copper, warm, at the branch’s load.
-  expect(branch.feeder!.drop).toBeCloseTo(((branch.amps * 0.0175 * 70) / 1.5) * 1.25, 3);
-  expect(textOf(budgets[0]!.draws[0]!.tag)).toBe('F1');
+  expect(sure(branch.feeder).drop).toBeCloseTo(((branch.amps * 0.0175 * 70) / 1.5) * 1.25, 3);
+  expect(textOf(nth(nth(budgets, 0).draws, 0).tag)).toBe('F1');
 });
 
 test('the pressure loop bears its barrier and the resistance for digital communication', () => {
-  const budget = loopBudget(analysisOf('PT-221'))!;
+  const budget = sure(loopBudget(analysisOf('PT-221')));
   expect(budget.margin).toBeGreaterThan(0);
   expect(budget.ohms).toBeGreaterThan(250);
   expect(budget.drops.map(({ label }) => label).map(textOf)).toContain('Z221');

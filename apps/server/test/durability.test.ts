@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { createClient } from '@keypost/api';
 import type { JobView } from '@keypost/api';
 import { randomUUID } from 'node:crypto';
@@ -70,7 +71,7 @@ test(`nothing acknowledged is lost when the server is killed, ${ROUNDS} times ov
     expect(acknowledged.size).toBeGreaterThanOrEqual(before + 3);
   }
   const server = await startProcess(data);
-  const view = await createClient(server.address)('getJob', { params: { jobId: jobId! } });
+  const view = await createClient(server.address)('getJob', { params: { jobId: sure(jobId) } });
   const stored = new Set(view.content.stamps.map(({ id }) => id));
   expect([...acknowledged].filter((id) => !stored.has(id))).toEqual([]);
   expect(await server.end('SIGINT')).toBe(0);

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { patchJob } from '@keypost/api';
 import { analyse } from '@keypost/core/analysis';
 import { applyChange, JobIndex, readJobFile, writeJobFile } from '@keypost/core/job';
@@ -27,7 +28,7 @@ const bring = (job: JobContent) =>
 test.each(Object.keys(FAMILIES))(
   '%s: in as a file, read from the database, out again, the same',
   async (name) => {
-    const job = sound(FAMILIES[name]!());
+    const job = sound(sure(FAMILIES[name])());
     const { id } = await bring(job);
     const { content } = await server.call('getJob', { params: { jobId: id } });
     expect(content).toEqual(job);
@@ -94,7 +95,7 @@ describe('changes of parts', () => {
         body: { changeId: randomUUID(), by: 'TT', change, expects: [] },
       });
       pure = applyChange(pure, change, { by: 'TT', at: '2026-01-01T00:00:00.000Z' });
-      view = patchJob(view, answer)!;
+      view = sure(patchJob(view, answer));
       const stored = await server.call('getJob', { params: { jobId: view.id } });
       expect([what, stored.content]).toEqual([what, pure]);
       expect([what, view.content]).toEqual([what, pure]);
@@ -105,7 +106,7 @@ describe('changes of parts', () => {
     const view = await bring(relayJob());
     await server.call('changeJob', {
       params: { jobId: view.id },
-      body: { changeId: randomUUID(), by: 'MR', change: changes[2]![1], expects: [] },
+      body: { changeId: randomUUID(), by: 'MR', change: nth(changes, 2)[1], expects: [] },
     });
     const events = await server.call('listEvents', { params: { jobId: view.id }, query: { limit: 10 } });
     expect(events[0]).toMatchObject({ by: 'MR', collection: 'devices' });

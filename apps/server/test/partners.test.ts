@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, livePath } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import { JobIndex } from '@keypost/core/job';
@@ -64,9 +65,9 @@ describe('reading and writing a device behind a master', () => {
     const all = await open();
     expect(all.length).toBeGreaterThan(4);
     const [first, second] = all;
-    expect(await write('lt-270-b', first!.key, first!.value)).toMatchObject({ kept: true });
+    expect(await write('lt-270-b', sure(first).key, sure(first).value)).toMatchObject({ kept: true });
     await practise(1, 'unplug');
-    const lost = await write('lt-270-b', second!.key, second!.value);
+    const lost = await write('lt-270-b', sure(second).key, sure(second).value);
     expect(lost).toMatchObject({ kept: false, problem: { kind: 'away' } });
     expect((await open()).map(({ key }) => key)).toEqual(all.slice(1).map(({ key }) => key));
     await practise(1, 'plug');
@@ -95,14 +96,14 @@ describe('reading and writing a device behind a master', () => {
   });
 
   test('teaching takes the present value over and reads it back', async () => {
-    simulators.master.port(1)!.device!.hold(0.5);
+    sure(sure(simulators.master.port(1)).device).hold(0.5);
     const { values } = await server.call('teach', {
       ...item('lt-270-b'),
       body: { by: 'TT', channel: 1, command: 'SP1 from the present value' },
     });
     // Half of 200 to 4000 mm.
     expect(values['v60.1']).toBe('2100');
-    simulators.master.port(1)!.device!.hold(undefined);
+    sure(sure(simulators.master.port(1)).device).hold(undefined);
   });
 
   test('the master’s own port configuration is read, written and read back', async () => {
@@ -136,9 +137,9 @@ test('a unit on the line and one on the network', async () => {
     body: { by: 'TT', keys: ['ct', 'vt', 'language'] },
   });
   expect(values).toEqual({ ct: '100', vt: '100' });
-  simulators.units[0]!.silent = true;
+  nth(simulators.units, 0).silent = true;
   expect(await write('jt-272-b', 'ct', '50')).toMatchObject({ kept: false, problem: { kind: 'away' } });
-  simulators.units[0]!.silent = false;
+  nth(simulators.units, 0).silent = false;
 });
 
 /** Batches of a job's live values until one is what is waited for. */
@@ -151,13 +152,13 @@ async function live(
   expect(response.headers.get('content-type')).toMatch(/^text\/event-stream/);
   await during?.();
   let text = '';
-  const reader = response.body!.getReader();
+  const reader = sure(response.body).getReader();
   for (;;) {
     const { value, done } = await reader.read();
     if (done) break;
     text += new TextDecoder().decode(value);
     const lines = text.split('\n\n');
-    text = lines.pop()!;
+    text = sure(lines.pop());
     for (const line of lines) {
       if (!line.startsWith('data: ')) continue;
       const batch = JSON.parse(line.slice(6)) as LiveBatch;
@@ -179,7 +180,7 @@ describe('live values', () => {
       bytes: expect.stringMatching(/^[0-9a-f]{6}$/),
     });
     const units = await live((batch) => batch.units.length > 0);
-    expect(units.units[0]!.registers.u1).toHaveLength(1);
+    expect(nth(units.units, 0).registers.u1).toHaveLength(1);
   }, 20000);
 
   test('a plug that is pulled is told', async () => {

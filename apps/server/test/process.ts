@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
@@ -43,7 +44,7 @@ export async function startProcess(data: string): Promise<Running> {
   const { child, output } = start(['--data', data, '--port', String(await freePort())]);
   const exit = new Promise<number | null>((resolve) => child.once('exit', (code) => resolve(code)));
   const address = await new Promise<string>((resolve, reject) => {
-    child.stdout!.on('data', () => {
+    sure(child.stdout).on('data', () => {
       const match = /http:\S+/.exec(output());
       if (match) resolve(match[0]);
     });

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { Scaling } from '@keypost/core/model';
 import { writeJobFile } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
@@ -60,7 +61,7 @@ test('a calibration is added beside those before, with who and when, and is in t
 test('a chain is chosen and taken back; what is not sound is refused with its field', async () => {
   const scaling = Scaling.parse({ converter: { formatId: 'b12' } });
   await change({ kind: 'setScaling', pointId: 'pt-225', scaling });
-  expect((await content()).points.find(({ id }) => id === 'pt-225')!.scaling).toEqual(scaling);
+  expect(sure((await content()).points.find(({ id }) => id === 'pt-225')).scaling).toEqual(scaling);
   await change({ kind: 'setScaling', pointId: 'pt-225', scaling: null });
   expect((await content()).points.find(({ id }) => id === 'pt-225')).not.toHaveProperty('scaling');
   const wrong = {

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { PGlite } from '@electric-sql/pglite';
 import { createClient } from '@keypost/api';
 import { createServer } from 'node:net';
@@ -55,9 +56,9 @@ export async function freePorts(count: number): Promise<number[]> {
 export async function simulatorsAnywhere(): Promise<Simulators> {
   const [ioLink, modbusTcp, modbusRtu, bench] = await freePorts(4);
   return startSimulators({
-    ioLink: ioLink!,
-    modbusTcp: modbusTcp!,
-    modbusRtu: modbusRtu!,
-    bench: bench!,
+    ioLink: sure(ioLink),
+    modbusTcp: sure(modbusTcp),
+    modbusRtu: sure(modbusRtu),
+    bench: sure(bench),
   });
 }

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { DEVICE_TYPES } from '@keypost/core/catalog';
 import { ioLinkMasters, portPlan, sheetsOf } from '@keypost/core/setting';
 import { JobIndex } from '@keypost/core/job';
@@ -205,9 +206,9 @@ describe('the same unit in RTU frames over TCP', () => {
 
   test('a unit that is switched off is silent', async () => {
     const line = client();
-    simulators.units[0]!.silent = true;
+    nth(simulators.units, 0).silent = true;
     await expect(line.readRegisters(11, 'holding', 101, 1)).rejects.toMatchObject({ kind: 'away' });
-    simulators.units[0]!.silent = false;
+    nth(simulators.units, 0).silent = false;
     expect(await line.readRegisters(11, 'holding', 101, 1)).toEqual([100]);
     line.close();
   });
@@ -282,7 +283,7 @@ describe('what ships', () => {
   });
 
   test('unused ports are disabled in the plan', () => {
-    const ports = portPlan(index, ioLinkMasters(index)[0]!.id);
+    const ports = portPlan(index, nth(ioLinkMasters(index), 0).id);
     const modes = ports.map(
       ({ sheet }) => sheet.lines.find(({ parameter }) => parameter.key.endsWith('mode'))?.required?.value,
     );

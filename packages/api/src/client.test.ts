@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, createClient } from './client.ts';
 import { patchJob } from './patch.ts';
 import { ROUTES } from './routes.ts';
@@ -33,7 +34,7 @@ describe('the client', () => {
       'application/json',
       'text/plain',
     ]);
-    expect(bodies[1]!.body).toBe('{"format":1}');
+    expect(nth(bodies, 1).body).toBe('{"format":1}');
   });
 
   test('no answer is a problem that can be tried again', async () => {
@@ -79,7 +80,7 @@ describe('the client', () => {
 });
 
 describe('patching a copy of a job', () => {
-  const supply = emptyJob('N', 'S').supplies[0]!;
+  const supply = nth(emptyJob('N', 'S').supplies, 0);
   const view: JobView = {
     id: 'j',
     revision: 4,
@@ -95,18 +96,21 @@ describe('patching a copy of a job', () => {
 
   test('adds, changes and removes rows, and leaves the old copy alone', () => {
     const second = { ...supply, id: 'g2', tag: 'G2' };
-    const added = patchJob(view, change([{ collection: 'supplies', id: 'g2', revision: 1, row: second }]))!;
+    const added = sure(
+      patchJob(view, change([{ collection: 'supplies', id: 'g2', revision: 1, row: second }])),
+    );
     expect(added.content.supplies.map(({ id }) => id)).toEqual(['g1', 'g2']);
-    const edited = patchJob(
-      added,
-      change([{ collection: 'supplies', id: 'g1', revision: 2, row: { ...supply, volts: 12 } }], 6),
-    )!;
-    expect(edited.content.supplies[0]!.volts).toBe(12);
+    const edited = sure(
+      patchJob(
+        added,
+        change([{ collection: 'supplies', id: 'g1', revision: 2, row: { ...supply, volts: 12 } }], 6),
+      ),
+    );
+    expect(nth(edited.content.supplies, 0).volts).toBe(12);
     expect(edited.revisions).toEqual({ 'supplies/g1': 2, 'supplies/g2': 1 });
-    const removed = patchJob(
-      edited,
-      change([{ collection: 'supplies', id: 'g2', revision: 1, row: null }], 7),
-    )!;
+    const removed = sure(
+      patchJob(edited, change([{ collection: 'supplies', id: 'g2', revision: 1, row: null }], 7)),
+    );
     expect(removed.content.supplies).toHaveLength(1);
     expect(removed.revisions).toEqual({ 'supplies/g1': 2 });
     expect(view.content.supplies).toHaveLength(1);
@@ -114,10 +118,12 @@ describe('patching a copy of a job', () => {
 
   test('takes the name along', () => {
     expect(
-      patchJob(view, {
-        ...change([]),
-        head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50 },
-      })!.content.name,
+      sure(
+        patchJob(view, {
+          ...change([]),
+          head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50 },
+        }),
+      ).content.name,
     ).toBe('Other');
   });
 

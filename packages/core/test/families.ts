@@ -1,3 +1,4 @@
+import { sure } from '../src/lists/index.ts';
 import type { JobContent } from '../src/model/collections.ts';
 import { after, bareJob, withHelper, withModule, withPoint, withWires } from './jobs.ts';
 
@@ -160,8 +161,12 @@ export function analogJob(
 /** A loop with digital communication behind a barrier, with a resistor of 250 Ω in its return or without. */
 export function barrierLoop(lengthM: number, extra: '250' | '470' | undefined = undefined): JobContent {
   let job = analogJob('transmitter-2w-digital');
-  const [plus, minus] = ['+', '-'].map((end) => job.wires.find(({ from }) => from === `px-1-b:${end}`)!);
-  job = after(job, { kind: 'removeWire', wireId: plus!.id }, { kind: 'removeWire', wireId: minus!.id });
+  const [plus, minus] = ['+', '-'].map((end) => sure(job.wires.find(({ from }) => from === `px-1-b:${end}`)));
+  job = after(
+    job,
+    { kind: 'removeWire', wireId: sure(plus).id },
+    { kind: 'removeWire', wireId: sure(minus).id },
+  );
   const field = (from: string, to: string) => ({
     kind: 'addWire' as const,
     wire: {
@@ -218,7 +223,7 @@ export function pulseJob(ohms?: string, watts = '2', hertz = 200, filter = '1000
     at: ['c', 0],
     range: { low: 0, high: hertz, unit: 'Hz' },
   });
-  const emitter = job.wires.find(({ from }) => from === 'px-1-b:P-')!;
+  const emitter = sure(job.wires.find(({ from }) => from === 'px-1-b:P-'));
   job = after(job, { kind: 'moveWire', wireId: emitter.id, to: 'g1:-' });
   return ohms === undefined
     ? job

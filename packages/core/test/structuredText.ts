@@ -1,3 +1,5 @@
+import { sure } from '../src/lists/index.ts';
+
 /**
  * A reader of Structured Text for tests, written apart from the printer and the runner: it knows the language, not
  * the trees that the code is made from. It evaluates as it reads: reals in single or double precision, integers with
@@ -15,7 +17,7 @@ function tokens(text: string): string[] {
   while (TOKEN.lastIndex < text.trimEnd().length) {
     const match = TOKEN.exec(text);
     if (!match) throw new Error(`No token of Structured Text at “${text.slice(0, 40)}”`);
-    if (!match[1]!.startsWith('(*')) list.push(match[1]!);
+    if (!sure(match[1]).startsWith('(*')) list.push(sure(match[1]));
   }
   return list;
 }
@@ -26,7 +28,9 @@ function as(kind: Kind, value: Value): Value {
   if (kind === 'REAL') return Math.fround(Number(value));
   if (kind === 'LREAL') return Number(value);
   const whole = typeof value === 'bigint' ? value : BigInt(Math.round(value));
-  return kind.startsWith('U') ? BigInt.asUintN(BITS[kind]!, whole) : BigInt.asIntN(BITS[kind]!, whole);
+  return kind.startsWith('U')
+    ? BigInt.asUintN(sure(BITS[kind]), whole)
+    : BigInt.asIntN(sure(BITS[kind]), whole);
 }
 
 interface Typed {
@@ -98,10 +102,10 @@ class Reader {
       return { kind: inner.kind, get: () => -inner.get() };
     }
     if (/^\d/.test(token)) return { kind: undefined, get: () => Number(token) };
-    if (this.peek() !== '(') return { kind: this.#kindOf(token), get: () => this.memory.get(token)! };
+    if (this.peek() !== '(') return { kind: this.#kindOf(token), get: () => sure(this.memory.get(token)) };
     const inner = this.#bracket();
     if (token === 'SQRT')
-      return { kind: inner.kind, get: () => as(inner.kind!, Math.sqrt(Number(inner.get()))) };
+      return { kind: inner.kind, get: () => as(sure(inner.kind), Math.sqrt(Number(inner.get()))) };
     const to = /^[A-Z]+_TO_([A-Z]+)$/.exec(token)?.[1] as Kind | undefined;
     if (!to) throw new Error(`No function ${token}`);
     return { kind: to, get: () => as(to, inner.get()) };
@@ -109,8 +113,8 @@ class Reader {
 
   #row(next: () => Typed, operators: readonly string[]): Typed {
     let left = next();
-    while (operators.includes(this.peek()!)) {
-      const operate = OPERATE[this.take()]!;
+    while (operators.includes(sure(this.peek()))) {
+      const operate = sure(OPERATE[this.take()]);
       const [a, b] = [left, next()];
       if (a.kind && b.kind && a.kind !== b.kind) throw new Error(`${a.kind} and ${b.kind} do not mix`);
       const kind = a.kind ?? b.kind;
@@ -126,15 +130,15 @@ class Reader {
 
   #condition(): () => boolean {
     const left = this.#sum();
-    const compare = COMPARE[this.take()]!;
+    const compare = sure(COMPARE[this.take()]);
     const right = this.#sum();
-    const kind = left.kind ?? right.kind!;
+    const kind = left.kind ?? sure(right.kind);
     return () => compare(as(kind, left.get()), as(kind, right.get()));
   }
 
   statements(...ends: string[]): () => void {
     const run: (() => void)[] = [];
-    while (!ends.includes(this.peek()!)) run.push(this.#statement());
+    while (!ends.includes(sure(this.peek()))) run.push(this.#statement());
     return () => run.forEach((one) => one());
   }
 
@@ -212,10 +216,12 @@ export function readCall(text: string): { name: string; given: Record<string, nu
   const match = /^(\w+) := (\w+)\((.*)\);\s*$/s.exec(text.trim());
   if (!match) throw new Error(`No call: ${text}`);
   const given = Object.fromEntries(
-    match[3]!.split(', ').map((part) => {
-      const [key, value] = part.split(' := ');
-      return [key!, Number(value)] as const;
-    }),
+    sure(match[3])
+      .split(', ')
+      .map((part) => {
+        const [key, value] = part.split(' := ');
+        return [sure(key), Number(value)] as const;
+      }),
   );
-  return { name: match[2]!, given };
+  return { name: sure(match[2]), given };
 }

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { refusalText } from '../data/refusalText';
 import type { JobView } from '@keypost/api';
 import { JobIndex } from '@keypost/core/job';
@@ -126,7 +127,7 @@ function Pins({
     return applicants.flatMap(({ id, tag }) => {
       const place = index.placeOf(index.point(id));
       return place
-        ? [{ id, tag, at: `${index.module(place.moduleId)!.tag} ${index.port(place).label}` }]
+        ? [{ id, tag, at: `${sure(index.module(place.moduleId)).tag} ${index.port(place).label}` }]
         : [];
     });
   }, [view]);

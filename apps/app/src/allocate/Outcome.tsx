@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { partsOf, railText } from '@keypost/core/job';
@@ -104,7 +105,7 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
     groups.set(placement.group.id, [...(groups.get(placement.group.id) ?? []), placement]);
   const volts = view.content.supplies.find(({ kind }) => kind === 'dc')?.volts ?? 24;
   return [...groups].map(([id, placements]) => {
-    const { group, rail } = placements[0]!;
+    const { group, rail } = nth(placements, 0);
     return (
       <Card
         key={id}

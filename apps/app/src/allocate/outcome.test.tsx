@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { allocateNow, allocationChange, helpfulChanges, problemOf } from '@keypost/core/planning';
 import type { Allocation } from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
@@ -62,7 +63,7 @@ test('accepted, the change is stored whole, and the panel opens', async () => {
   const { change, leave } = show(smallJob('-', 'pnp', [second, npn(1)]));
   fireEvent.click(screen.getByRole('button', { name: 'Accept the change' }));
   await waitFor(() => expect(leave).toHaveBeenCalled());
-  expect(sent()[0]!.change).toEqual(JSON.parse(JSON.stringify(change)));
+  expect(nth(sent(), 0).change).toEqual(JSON.parse(JSON.stringify(change)));
   expect(mockNavigate).toHaveBeenCalledWith('/job/j/panel');
 });
 

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { partTypesOf, RESISTOR_ID } from '@keypost/core/catalog';
 import { numbering } from '@keypost/core/job';
 import { useState } from 'react';
@@ -30,8 +31,8 @@ function ResistorForm({ point, onDone }: { point: OpenPoint; onDone: () => void 
   const saver = useSave(point.view);
   const known = useKnown();
   const options = terminalOptions(point.analysis.context);
-  const [a, setA] = useState(options[0]!.value);
-  const [b, setB] = useState(options[1]!.value);
+  const [a, setA] = useState(nth(options, 0).value);
+  const [b, setB] = useState(nth(options, 1).value);
   const [ohms, setOhms] = useState('2200');
   const [watts, setWatts] = useState('0.5');
   const [problem, setProblem] = useState<string>();

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { openPoint, smallJob } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
@@ -18,7 +19,7 @@ const press = (name: string) => fireEvent.click(screen.getByRole('button', { nam
 /** The row of the signal wire, open. */
 function row(more: Parameters<typeof smallJob>[2] = []) {
   const point = openPoint(smallJob('-', 'pnp', more));
-  const wire = point.view.content.wires.find(({ from }) => from === 'd:BK')!;
+  const wire = sure(point.view.content.wires.find(({ from }) => from === 'd:BK'));
   const done = jest.fn();
   render(<WireRow point={point} wire={wire} first open onToggle={done} />);
   return { wire, done };
@@ -37,7 +38,7 @@ test('what is other than planned alone is stored: another terminal, another colo
   type('Its colour', 'VT');
   press('Store as found');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toEqual({
+  expect(nth(sent(), 0).change).toEqual({
     kind: 'landWire',
     wireId: wire.id,
     asFound: { to: 'm:I3', colour: 'VT' },
@@ -51,7 +52,7 @@ test('a missing wire is just that, whatever stood in the other fields', async ()
   expect(screen.queryByLabelText('It ends on')).toBeNull();
   press('Store as found');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toMatchObject({ wireId: wire.id, asFound: { missing: true } });
+  expect(nth(sent(), 0).change).toMatchObject({ wireId: wire.id, asFound: { missing: true } });
 });
 
 test('put back to the plan in every field, nothing is other any more', async () => {
@@ -62,7 +63,7 @@ test('put back to the plan in every field, nothing is other any more', async () 
   type('It ends on', 'm:I0');
   press('Store as found');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toMatchObject({ kind: 'landWire', asFound: null });
+  expect(nth(sent(), 0).change).toMatchObject({ kind: 'landWire', asFound: null });
 });
 
 describe('the plan of a wire', () => {
@@ -75,12 +76,12 @@ describe('the plan of a wire', () => {
     type('Core', '3');
     press('Store the plan');
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.change).toMatchObject({
+    expect(nth(sent(), 0).change).toMatchObject({
       kind: 'editWire',
       wireId: wire.id,
       patch: { lengthM: 12.5, mm2: 0.518, cable: 'W12', core: '3' },
     });
-    expect(sent()[0]!.expects).toEqual([{ collection: 'wires', id: wire.id, revision: 1 }]);
+    expect(nth(sent(), 0).expects).toEqual([{ collection: 'wires', id: wire.id, revision: 1 }]);
   });
 
   test.each([
@@ -111,7 +112,7 @@ test('a resistor goes between two different terminals, with a tag of its own', a
   type('Power rating', '1');
   press('Put it in');
   await waitFor(() => expect(sent()).toHaveLength(1));
-  const { change } = sent()[0]!;
+  const { change } = nth(sent(), 0);
   expect(change).toMatchObject({
     kind: 'addHelper',
     device: { tag: 'R1', typeId: 'resistor', settings: { ohms: '4700', watts: '1' } },

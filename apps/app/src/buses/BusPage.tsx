@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core/job';
 import type { ReactNode } from 'react';
@@ -29,7 +30,9 @@ export function BusPage({
       head={<PageHead title={title} over={job.data?.content.name ?? ''} back={`/job/${jobId}${back}`} />}
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what={title.toLowerCase()}>
-        {(view) => <View className={`gap-4 ${wide ? 'max-w-[1400px]' : ''}`}>{children(view, index!)}</View>}
+        {(view) => (
+          <View className={`gap-4 ${wide ? 'max-w-[1400px]' : ''}`}>{children(view, sure(index))}</View>
+        )}
       </Loaded>
     </Screen>
   );

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { sheetOf, spokenSheet, stepsTo } from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
@@ -11,7 +12,7 @@ export function MasterTalk({ view, index, moduleId }: { view: JobView; index: Jo
     <OneDevice
       view={view}
       sheet={sheet}
-      way={index.module(moduleId)!.link!}
+      way={sure(sure(index.module(moduleId)).link)}
       open={stepsTo(sheet.lines).length}
     />
   );

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { lineText, portPlan } from '@keypost/core/setting';
@@ -48,7 +49,7 @@ export function PortPlanScreen() {
 function Ports({ view, index, moduleId }: { view: JobView; index: JobIndex; moduleId: string }) {
   const [numbering, setNumbering] = useState<Numbering>('byte');
   const wide = useWide();
-  const module = index.module(moduleId)!;
+  const module = sure(index.module(moduleId));
   const ports = useMemo(() => portPlan(index, moduleId), [index, moduleId]);
   return (
     <>
@@ -111,7 +112,7 @@ function PortCard({ view, port, numbering }: { view: JobView; port: PlannedPort;
           <>
             <Pair label="Data" value={`${bytes.input} in, ${bytes.output} out, 1 qualifier`} />
             <Pair label="Cycle" value={`${cycle} ms at ${known.description.bitrate}`} />
-            <Pair label="A message takes" value={`${message!.toFixed(1)} ms`} />
+            <Pair label="A message takes" value={`${sure(message).toFixed(1)} ms`} />
             <Addresses address={port.addresses[numbering]} />
           </>
         )}

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { applyChange, JobIndex } from '@keypost/core/job';
 import { emptyJob, BusPlan } from '@keypost/core/model';
 import type { EthernetPlan, JobContent, SerialPlan } from '@keypost/core/model';
@@ -73,7 +74,7 @@ test('a line says its rest, its time and both names; a unit number used twice is
   fireEvent.change(screen.getByLabelText('Unit number'), { target: { value: '3' } });
   fireEvent.click(screen.getByRole('button', { name: 'Store the unit' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  const { plan } = sent()[0]!.change as { plan: SerialPlan };
+  const { plan } = nth(sent(), 0).change as { plan: SerialPlan };
   expect(plan.units.at(-1)).toMatchObject({
     tag: 'PM 2',
     unit: 3,
@@ -91,7 +92,7 @@ test('a network says what is used twice, and in which order it is brought up', a
   render(<NetworkPlanView view={viewOf(withPlan(net))} plan={net} />);
   expect(screen.getByText('PLC and Laptop have the same address 10.0.0.1.')).toBeTruthy();
   const steps = within(screen.getByRole('list', { name: 'Order of bringing it up' }));
-  expect(steps.getAllByRole('listitem')[0]!.textContent).toMatch(/1 to mend/);
+  expect(nth(steps.getAllByRole('listitem'), 0).textContent).toMatch(/1 to mend/);
   fireEvent.click(screen.getByRole('button', { name: 'Edit Laptop' }));
   fireEvent.change(screen.getByLabelText('IP address'), { target: { value: '10.0.0' } });
   fireEvent.click(screen.getByRole('button', { name: 'Store it' }));
@@ -100,7 +101,7 @@ test('a network says what is used twice, and in which order it is brought up', a
   fireEvent.change(screen.getByLabelText('IP address'), { target: { value: '10.0.0.9' } });
   fireEvent.click(screen.getByRole('button', { name: 'Store it' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect((sent()[0]!.change as { plan: EthernetPlan }).plan.members[1]).toMatchObject({
+  expect((nth(sent(), 0).change as { plan: EthernetPlan }).plan.members[1]).toMatchObject({
     id: 'p',
     address: '10.0.0.9',
     role: 'laptop',

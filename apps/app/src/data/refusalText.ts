@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import type { Issue } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
@@ -11,4 +12,4 @@ export const schemaRefusal = (
   read:
     | { readonly success: true }
     | { readonly success: false; readonly error: { readonly issues: readonly Issue[] } },
-): string | undefined => (read.success ? undefined : textOf(messageOfIssue(read.error.issues[0]!)));
+): string | undefined => (read.success ? undefined : textOf(messageOfIssue(nth(read.error.issues, 0))));

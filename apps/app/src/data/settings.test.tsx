@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { act, render, screen } from '@testing-library/react';
 import { ThemeProvider, useScheme, useTokens } from '../ui/theme';
 import { TOKENS, variables } from '../ui/tokens';
@@ -21,7 +22,7 @@ test('what is changed is seen at once, and kept on this device', () => {
   expect(screen.getByText(`MR dark dark ${TOKENS.dark.ink}`)).toBeTruthy();
   act(() => changeSettings({ theme: 'light' }));
   expect(screen.getByText(`MR light light ${TOKENS.light.ink}`)).toBeTruthy();
-  expect(JSON.parse(localStorage.getItem('keypost.settings')!)).toEqual({ by: 'MR', theme: 'light' });
+  expect(JSON.parse(sure(localStorage.getItem('keypost.settings')))).toEqual({ by: 'MR', theme: 'light' });
 });
 
 test('what was kept under the older name of the theme still counts', () => {
@@ -42,7 +43,7 @@ function contrast(a: string, b: string): number {
       const c = parseInt(hex.slice(at, at + 2), 16) / 255;
       return c <= 0.03928 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
     });
-    return 0.2126 * r! + 0.7152 * g! + 0.0722 * bl!;
+    return 0.2126 * sure(r) + 0.7152 * sure(g) + 0.0722 * sure(bl);
   };
   const [dark, light] = [luminance(a), luminance(b)].sort((x, y) => x - y) as [number, number];
   return (light + 0.05) / (dark + 0.05);

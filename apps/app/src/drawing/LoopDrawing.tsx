@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { LoopView, ViewCard } from '@keypost/core/presentation';
 import { useMemo } from 'react';
@@ -124,7 +125,7 @@ function touchSpots(view: LoopView, { terminals, rails, bottom }: LoopLayout): T
   const seen = new Set<string>();
   return [
     ...rails.map(({ ref, x }) => {
-      const { rail, name } = view.rails.find((row) => row.ref === ref)!;
+      const { rail, name } = sure(view.rails.find((row) => row.ref === ref));
       const words = rail === '+' ? 'Plus rail' : rail === '-' ? '0 V rail' : `${rail} rail`;
       return { ref, x, y: bottom - 6, label: `${words} of ${name}` };
     }),
@@ -183,7 +184,7 @@ function TerminalName({
 function Rails({ view, layout: { rails, top, bottom } }: { view: LoopView; layout: LoopLayout }) {
   const { ink, soft } = useTokens();
   return rails.map(({ ref, x, side }, i) => {
-    const row = view.rails.find((r) => r.ref === ref)!;
+    const row = sure(view.rails.find((r) => r.ref === ref));
     const before = rails.slice(0, i).filter((rail) => rail.side === side).length;
     const edge = side === 'left' ? 4 + before * 86 : 362 - before * 86;
     const anchor = side === 'left' ? 'start' : 'end';
@@ -311,7 +312,7 @@ function Insides({ layout }: { layout: LoopLayout }) {
 
 /** Volts and milliamperes of the signal wire; away from it they say of which terminal they are. */
 function Values({ view: { signal }, layout: { values } }: { view: LoopView; layout: LoopLayout }) {
-  const name = signal.ref.split(':')[1]!;
+  const name = nth(signal.ref.split(':'), 1);
   const volts = signal.across
     ? `${signal.volts} across`
     : values.named

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import type { LoopView, ViewCard, ViewRow, ViewTerminal } from '@keypost/core/presentation';
 import type { Side } from './sheet';
 
@@ -106,7 +107,7 @@ function findStems({ plates, wires }: LoopView): Stems {
   const down = new Set<string>();
   plates.slice(0, -1).forEach((plate, i) => {
     const above = endsOf(plate.rows.at(-1));
-    const below = endsOf(plates[i + 1]!.rows[0]);
+    const below = endsOf(nth(plates, i + 1).rows[0]);
     const link = wires.find(
       ({ from, to }) =>
         (above.includes(from) && below.includes(to)) || (above.includes(to) && below.includes(from)),

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import type { Placed, Box, PlacedWire, Spot } from './sheet';
 
 type Label = PlacedWire['label'];
@@ -52,7 +53,7 @@ export function placeLabels(wires: readonly PlacedWire[], placed: Placed): Place
     chosen.set(wire, best);
     taken.push(...labelBoxes(best));
   }
-  return wires.map((wire) => ({ ...wire, label: chosen.get(wire)! }));
+  return wires.map((wire) => ({ ...wire, label: sure(chosen.get(wire)) }));
 }
 
 const covered = (boxes: readonly Box[], others: readonly Box[]): number =>
@@ -64,7 +65,7 @@ const linesOf = (wires: readonly PlacedWire[], own: PlacedWire): Box[] =>
     wire === own
       ? []
       : wire.points.slice(1).map((b, i) => {
-          const a = wire.points[i]!;
+          const a = nth(wire.points, i);
           return {
             x: Math.min(a.x, b.x) - 4,
             y: Math.min(a.y, b.y) - 4,
@@ -79,7 +80,7 @@ function placesOf({ points, label }: PlacedWire): Label[] {
   if (label.anchor === 'end') return [0, -18, 18, -30, 30].map((off) => ({ ...label, y: label.y + off }));
   const pieces = points
     .slice(1)
-    .map((b, i): [Spot, Spot] => [points[i]!, b])
+    .map((b, i): [Spot, Spot] => [nth(points, i), b])
     .filter(([a, b]) => length(a, b) >= (a.x === b.x ? SHORT.upright : SHORT.level))
     .sort(([a, b], [c, d]) => Number(d.x === c.x) - Number(b.x === a.x) || length(c, d) - length(a, b));
   return [

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '@keypost/core/lists';
 import { analyse } from '@keypost/core/analysis';
 import { applyChange, JobIndex } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
@@ -53,33 +54,34 @@ function flows({ wires }: Layout): { from: Spot; to: Spot }[] {
     .filter(({ wire }) => wire.amps !== 0)
     .map(({ wire, points }) => {
       const way = wire.amps > 0 ? points : [...points].reverse();
-      return { from: way[0]!, to: way.at(-1)! };
+      return { from: nth(way, 0), to: lastOf(way) };
     });
 }
 
 const railAt = ({ rails }: Layout, side: 'left' | 'right'): number =>
-  rails.find((rail) => rail.side === side)!.x;
+  sure(rails.find((rail) => rail.side === side)).x;
 
 test('a PNP sensor’s path enters at plus above and leaves to minus below', () => {
   const layout = layOut(viewOf('pnp', '-', 'inductive-3w'));
   const way = flows(layout);
-  const entry = way.find(({ from }) => from.x === railAt(layout, 'left'))!;
-  const exit = way.find(({ to }) => to.x === railAt(layout, 'right'))!;
+  const entry = sure(way.find(({ from }) => from.x === railAt(layout, 'left')));
+  const exit = sure(way.find(({ to }) => to.x === railAt(layout, 'right')));
   expect(entry.from.y).toBeLessThan(exit.to.y);
 });
 
 test('an NPN sensor’s path enters at the common below and climbs to minus above', () => {
   const layout = layOut(viewOf('npn', '+', 'inductive-3w'));
   const way = flows(layout);
-  const entry = way.find(({ from }) => from.x === railAt(layout, 'left'))!;
-  const exit = way.find(({ to }) => to.x === railAt(layout, 'right'))!;
+  const entry = sure(way.find(({ from }) => from.x === railAt(layout, 'left')));
+  const exit = sure(way.find(({ to }) => to.x === railAt(layout, 'right')));
   expect(entry.from.y).toBeGreaterThan(exit.to.y);
 });
 
 test('a contact stands at the rail that it is wired to', () => {
   const left = layOut(viewOf('contact', '-', 'dry-contact'));
   const right = layOut(viewOf('contact', '+', 'dry-contact'));
-  const side = (layout: typeof left) => layout.terminals.find(({ terminal }) => terminal.name === '1')!.x;
+  const side = (layout: typeof left) =>
+    sure(layout.terminals.find(({ terminal }) => terminal.name === '1')).x;
   expect(side(left)).toBeLessThan(side(right));
 });
 
@@ -100,7 +102,7 @@ test.each([
 });
 
 test.each(Object.keys(FAMILIES))('%s is drawn soundly in every state', (family) => {
-  const { context, shown, staged } = analyse(new JobIndex(FAMILIES[family]!()), 'px-1');
+  const { context, shown, staged } = analyse(new JobIndex(sure(FAMILIES[family])()), 'px-1');
   for (const state of [...shown, ...staged]) expectSound(layOut(loopView(context, state)));
 });
 
@@ -117,7 +119,9 @@ function expectSound(layout: Layout): void {
   for (const [i, a] of spots.entries())
     for (const b of spots.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(40);
   for (const line of lines)
-    line.slice(1).forEach((spot, i) => expect(spot.x === line[i]!.x || spot.y === line[i]!.y).toBe(true));
+    line
+      .slice(1)
+      .forEach((spot, i) => expect(spot.x === nth(line, i).x || spot.y === nth(line, i).y).toBe(true));
   expect(new Set(layout.plates.map(({ plate }) => plate.id)).size).toBe(layout.plates.length);
   const labels = layout.wires.map(({ label }) => labelBoxes(label));
   for (const [i, a] of labels.entries())

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { LoopView } from '@keypost/core/presentation';
 import { arrange, railSide } from './arrange';
 import type { ArrangedCard, ArrangedRow } from './arrange';
@@ -185,7 +186,7 @@ class Sheet {
   /** A row that goes from a side to the middle and out there; one with a terminal in its middle from both sides. */
   private bent({ row, up, down, turned }: ArrangedRow, spots: RowSpots, inside: Spot): void {
     const { left, right, top, foot, centre } = spots;
-    const stem = (up ? top : foot)!;
+    const stem = sure(up ? top : foot);
     if (row.middle) {
       const [near, far] = turned ? [row.second, row.glyph] : [row.glyph, row.second];
       this.half(left, near, centre, stem, (near?.amps ?? 0) * (turned ? -1 : 1));

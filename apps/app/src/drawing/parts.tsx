@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useScheme, useTokens } from '../ui/theme';
 import { PATH_AMPS } from '@keypost/core/presentation';
@@ -174,7 +175,7 @@ function arrowAt(way: readonly Spot[]): (Spot & { dx: number; dy: number }) | un
   let best: (Spot & { dx: number; dy: number }) | undefined;
   let length = 44;
   for (let i = 1; i < way.length; i++) {
-    const [a, b] = [way[i - 1]!, way[i]!];
+    const [a, b] = [nth(way, i - 1), nth(way, i)];
     const size = Math.abs(b.x - a.x) + Math.abs(b.y - a.y);
     if (size < length) continue;
     length = size;

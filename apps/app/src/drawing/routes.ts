@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import type { LoopView, ViewWire } from '@keypost/core/presentation';
 import type { Frame, Placed, PlacedTerminal, PlacedWire, Side, Spot } from './sheet';
 import { LANE_STEP } from './sheet';
@@ -141,7 +142,7 @@ class Router {
 
   private finish(wire: ViewWire, points: readonly Spot[], near: PlacedTerminal): PlacedWire {
     const straight = points.length === 2;
-    const [a, b] = straight ? [points[0]!, points[1]!] : longestUpright(points);
+    const [a, b] = straight ? [nth(points, 0), nth(points, 1)] : longestUpright(points);
     const key = `${near.terminal.ref}`;
     const again = this.labelled.has(key);
     this.labelled.add(key);
@@ -161,10 +162,10 @@ class Router {
 const isUpright = ({ at }: PlacedTerminal): boolean => at === 'above' || at === 'below';
 
 function longestUpright(points: readonly Spot[]): [Spot, Spot] {
-  let best: [Spot, Spot] = [points[0]!, points[1]!];
+  let best: [Spot, Spot] = [nth(points, 0), nth(points, 1)];
   let length = -1;
   for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1]!, points[i]!];
+    const [a, b] = [nth(points, i - 1), nth(points, i)];
     const size = a.x === b.x ? Math.abs(a.y - b.y) : 0;
     if (size > length) {
       length = size;

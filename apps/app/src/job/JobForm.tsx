@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
@@ -49,7 +50,7 @@ type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>
 export function JobForm({ view }: { view: JobView }) {
   const saver = useSave(view);
   const known = useKnown();
-  const supply = view.content.supplies[0]!;
+  const supply = nth(view.content.supplies, 0);
   /** Revision from which the form was filled; after a store, that of the job as it is. */
   const [seen, setSeen] = useState<ReturnType<typeof expecting> | undefined>(() =>
     expecting(view, 'supplies', supply.id),
@@ -176,7 +177,7 @@ function MovedByMains({ view, control }: { view: JobView; control: FormControl }
 }
 
 function textsOf({ content: { name, site, colours, mainsHertz, supplies } }: JobView) {
-  const { volts, tolerancePercent } = supplies[0]!;
+  const { volts, tolerancePercent } = nth(supplies, 0);
   const mains = mainsHertz === 60 ? ('60' as const) : ('50' as const);
   return { name, site, colours, mains, volts: String(volts), tolerancePercent: String(tolerancePercent) };
 }

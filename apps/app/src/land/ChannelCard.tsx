@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -18,7 +19,7 @@ export function ChannelCard({ point, saver }: { point: OpenPoint; saver: Saver }
   const options = channelOptions(point.index, context, context.point.id);
   const move = () => {
     const [moduleId, channel] = chosen.split(':');
-    const place = chosen === '' ? null : { moduleId: moduleId!, channel: Number(channel) };
+    const place = chosen === '' ? null : { moduleId: sure(moduleId), channel: Number(channel) };
     void saver.save({ kind: 'assign', pointId: context.point.id, place });
   };
   return (

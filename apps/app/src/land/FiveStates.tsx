@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { bandOf, bandText, chainOf } from '@keypost/core/scaling';
 import { fixed, formatVolts } from '@keypost/core/units';
@@ -56,7 +57,7 @@ function outsideText(analysis: Analysis, signal: number): string {
 
 function linesOf(analysis: Analysis): Line[] {
   const { context, shown } = analysis;
-  const first = shown[0]!;
+  const first = nth(shown, 0);
   const several = first.inputs.length > 1;
   return [
     ...(context.kind === 'none' ? [] : [['Output', (s: PointState) => onOff(s.outputOn)] as const]),
@@ -68,19 +69,20 @@ function linesOf(analysis: Analysis): Line[] {
     ),
     ...first.duties.map(({ duty }, i): Line => [
       duty.on === 'always' ? `${duty.label} supply` : duty.label,
-      (s) => `${onOff(s.duties[i]!.on)}${s.duties[i]!.on === wanted(s, s.duties[i]!) ? '' : ' !'}`,
+      (s) =>
+        `${onOff(nth(s.duties, i).on)}${nth(s.duties, i).on === wanted(s, nth(s.duties, i)) ? '' : ' !'}`,
     ]),
     ...first.inputs.flatMap(({ own }, i): Line[] => [
-      [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => s.inputs[i]!.led],
+      [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => nth(s.inputs, i).led],
       [
         `Bit${own.address ? ` ${own.address}` : ''}`,
-        (s) => (s.inputs[i]!.bit === undefined ? '?' : String(s.inputs[i]!.bit)),
+        (s) => (nth(s.inputs, i).bit === undefined ? '?' : String(nth(s.inputs, i).bit)),
       ],
     ]),
     ...first.measured.map(({ own, unit }, i): Line => [
       own.address ?? `${own.module.tag} ${own.port.label}`,
       (s) => {
-        const { nom } = s.measured[i]!.value;
+        const { nom } = nth(s.measured, i).value;
         const outside = i === 0 ? outsideText(analysis, nom) : '';
         return `${fixed(nom, unit === 'V' ? 2 : 1)}\u00a0${unit}${outside && ` ${outside}`}`;
       },

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
@@ -121,7 +122,7 @@ function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
 
 function RuleCard({ point: { analysis } }: { point: OpenPoint }) {
   const { context } = analysis;
-  const words = context.place && inputVocabulary(context.rail, senseOf(context)!);
+  const words = context.place && inputVocabulary(context.rail, sure(senseOf(context)));
   return (
     <Card title="The rule">
       <Row first>

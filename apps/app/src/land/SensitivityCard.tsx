@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
@@ -133,7 +134,7 @@ function work(scale: string, lost: string, seen: string, stable: boolean): Outco
     const found = sensitivitySetting({ ...entered, stable });
     return { found, values: { ...entered, stable: Number(stable), setting: found.setting } };
   } catch (error) {
-    if (error instanceof JobProblem) return { problem: textOf(error.problems[0]!.message) };
+    if (error instanceof JobProblem) return { problem: textOf(nth(error.problems, 0).message) };
     throw error;
   }
 }

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -117,7 +118,10 @@ describe('the sensitivity of a diffuse sensor', () => {
     expect(screen.getByRole('status').textContent).toContain('Set it to 5.5 of 10');
     fireEvent.click(screen.getByRole('button', { name: 'It is set so: note it' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.change).toMatchObject({ kind: 'stamp', stamp: { pointId: 'p', step: 'sensitivity' } });
+    expect(nth(sent(), 0).change).toMatchObject({
+      kind: 'stamp',
+      stamp: { pointId: 'p', step: 'sensitivity' },
+    });
   });
 
   test('that cannot tell them apart says so, and cannot be noted', () => {

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonText } from '@keypost/core/network';
@@ -82,7 +83,7 @@ function GroupCommon({
       name={textOf(commonText(group))}
       common={group.common}
       rail={rail?.rail}
-      volts={rail?.supply.volts ?? index.job.supplies[0]!.volts}
+      volts={rail?.supply.volts ?? nth(index.job.supplies, 0).volts}
       saver={saver}
       mixed={kinds.size > 1}
     />

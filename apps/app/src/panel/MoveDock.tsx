@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core/job';
 import type { VerdictStatus } from '@keypost/core/verdict';
@@ -25,7 +26,7 @@ export function MoveDock({ view, index, moving }: { view: JobView; index: JobInd
   const { pointId, place, status, change, end } = moving;
   useEscape(end);
   const point = pointId ? index.point(pointId) : undefined;
-  const at = place && `${index.module(place.moduleId)!.tag} ${index.port(place).label}`;
+  const at = place && `${sure(index.module(place.moduleId)).tag} ${index.port(place).label}`;
   const words = !point
     ? 'Touch the device that moves.'
     : !at

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { MODULE_TYPES } from '@keypost/core/catalog';
 import type { JobIndex } from '@keypost/core/job';
@@ -32,10 +33,10 @@ export function PanelScreen() {
   return (
     <Screen
       head={<PageHead title="Panel" over={job.data?.content.name ?? ''} />}
-      dock={moving.on && job.data && <MoveDock view={job.data} index={index!} moving={moving} />}
+      dock={moving.on && job.data && <MoveDock view={job.data} index={sure(index)} moving={moving} />}
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the panel">
-        {(view) => <Panel view={view} index={index!} moving={moving} />}
+        {(view) => <Panel view={view} index={sure(index)} moving={moving} />}
       </Loaded>
     </Screen>
   );

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { fixed, formatVolts } from '@keypost/core/units';
@@ -115,7 +116,7 @@ function OneSupply({
 }
 
 function FeederRow({ feeder, supply }: { feeder: NonNullable<SupplyBudget['feeder']>; supply: Supply }) {
-  const { protection, lengthM, mm2 } = supply.feed!;
+  const { protection, lengthM, mm2 } = sure(supply.feed);
   const part = protection === 'fuse' ? 'fuse' : 'breaker';
   return (
     <Row className="gap-1">

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { Feed, Supply } from '@keypost/core/model';
 import type { Supply as SupplyRow } from '@keypost/core/model';
@@ -68,12 +69,14 @@ export function SupplyForm({
     else await saver.save({ kind: 'addSupply', supply: { id: uuid(), ...row } }, { then: onDone });
   });
   const remove = () =>
-    void saver.save({ kind: 'removeSupply', id: supply!.id }, { expects: seen, then: onDone });
+    void saver.save({ kind: 'removeSupply', id: sure(supply).id }, { expects: seen, then: onDone });
   return (
     <Card title={supply ? `Edit ${supply.tag}` : NEW_WORDS[kind]}>
       <Row first className="gap-4">
         <SupplyFields control={control} view={view} kind={kind} own={supply?.id} saver={saver} />
-        {asked && <Removal view={view} supply={supply!} onRemove={remove} onKeep={() => setAsked(false)} />}
+        {asked && (
+          <Removal view={view} supply={sure(supply)} onRemove={remove} onKeep={() => setAsked(false)} />
+        )}
         <FormFoot
           view={view}
           saver={saver}
@@ -259,7 +262,7 @@ function firstValues({ content }: JobView, supply: SupplyRow | undefined, kind: 
   let n = 1;
   while (taken.has(`${letter}${n}`.toLowerCase())) n++;
   const row = { tag: `${letter}${n}`, otherAmps: 0, ...usual, ...supply };
-  const feed = { from: content.supplies[0]!.id, ...USUAL_FEED, ...supply?.feed };
+  const feed = { from: nth(content.supplies, 0).id, ...USUAL_FEED, ...supply?.feed };
   return {
     tag: row.tag,
     volts: String(row.volts),

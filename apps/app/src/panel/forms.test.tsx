@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { smallJob, viewOf } from '../../test/openPoint';
@@ -34,7 +35,7 @@ describe('a module', () => {
     fireEvent.click(common.getByRole('radio', { name: 'On plus' }));
     fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
     await waitFor(() => expect(done).toHaveBeenCalled());
-    expect(sent()[0]!.change).toMatchObject({
+    expect(nth(sent(), 0).change).toMatchObject({
       kind: 'addModule',
       commons: [null, '+'],
       module: { tag: 'DI 2', firstByte: 1, typeId: 'di8-both-4-4' },
@@ -65,11 +66,11 @@ describe('a module', () => {
 
   test('is edited from the revision that was seen', async () => {
     const view = viewOf(smallJob());
-    render(<ModuleForm view={view} module={view.content.modules[0]!} onDone={jest.fn()} />);
+    render(<ModuleForm view={view} module={nth(view.content.modules, 0)} onDone={jest.fn()} />);
     type('Tag', 'DI 7');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.expects).toEqual([{ collection: 'modules', id: 'm', revision: 1 }]);
+    expect(nth(sent(), 0).expects).toEqual([{ collection: 'modules', id: 'm', revision: 1 }]);
   });
 });
 
@@ -82,7 +83,7 @@ describe('the job', () => {
     type('Supply G1', '24,3');
     fireEvent.click(screen.getByRole('button', { name: 'Store' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect((sent()[0]!.change.changes as unknown[])[1]).toEqual({
+    expect((nth(sent(), 0).change.changes as unknown[])[1]).toEqual({
       kind: 'editSupply',
       id: 'g1',
       patch: { volts: 24.3, tolerancePercent: 3 },
@@ -116,7 +117,7 @@ describe('the parts of forms', () => {
     render(<Field label="Length" value="x" onChange={jest.fn()} problem="Not a length." unit="m" />);
     const input = screen.getByLabelText('Length');
     expect(input.getAttribute('aria-invalid')).toBe('true');
-    const text = document.getElementById(input.getAttribute('aria-describedby')!);
+    const text = document.getElementById(sure(input.getAttribute('aria-describedby')));
     expect(text?.textContent).toBe('Not a length.');
   });
 

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { JobIndex } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { act, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
@@ -112,7 +113,7 @@ test('on the panel: picked and placed by name, stored as one assignment', async 
   expect(screen.getByRole('status').textContent).toContain('PX-1 on DI 2 channel 5: it would work.');
   fireEvent.click(screen.getByRole('button', { name: 'Move it here' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual({ kind: 'assign', pointId: 'p', place: at('n', 5) });
+  expect(nth(sent(), 0).change).toEqual({ kind: 'assign', pointId: 'p', place: at('n', 5) });
 });
 
 test('the escape key leaves everything where it is', () => {
@@ -133,5 +134,5 @@ test('a common is turned by its rail, and says where it sits', async () => {
   expect(chosen.map((radio) => radio.getAttribute('aria-label'))).toEqual(['Common 1 of DI 2 on +24\u00a0V']);
   fireEvent.click(screen.getByRole('radio', { name: 'Common 1 of DI 2 on no rail' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual({ kind: 'setCommon', moduleId: 'n', common: 'COM1', rail: null });
+  expect(nth(sent(), 0).change).toEqual({ kind: 'setCommon', moduleId: 'n', common: 'COM1', rail: null });
 });

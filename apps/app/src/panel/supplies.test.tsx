@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { emptyJob } from '@keypost/core/model';
 import type { SupplyBudget } from '@keypost/core/planning';
@@ -19,7 +20,7 @@ beforeEach(() => {
 const type = (name: string, value: string) =>
   fireEvent.change(screen.getByLabelText(name), { target: { value } });
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-const G1 = emptyJob('T', '').supplies[0]!;
+const G1 = nth(emptyJob('T', '').supplies, 0);
 
 test('a branch takes volts and tolerance from what feeds it, and a gauge for its feeder', async () => {
   const done = jest.fn();
@@ -33,7 +34,7 @@ test('a branch takes volts and tolerance from what feeds it, and a gauge for its
   type('Other loads', '1,2');
   press('Add it');
   await waitFor(() => expect(done).toHaveBeenCalled());
-  expect(sent()[0]!.change).toMatchObject({
+  expect(nth(sent(), 0).change).toMatchObject({
     kind: 'addSupply',
     supply: {
       tag: 'F1',
@@ -51,7 +52,9 @@ test('a mains supply is added with its usual values', async () => {
   render(<SupplyForm view={viewOf(smallJob())} kind="ac" onDone={jest.fn()} />);
   press('Add it');
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toMatchObject({ supply: { tag: 'Q1', kind: 'ac', volts: 230, limitAmps: 16 } });
+  expect(nth(sent(), 0).change).toMatchObject({
+    supply: { tag: 'Q1', kind: 'ac', volts: 230, limitAmps: 16 },
+  });
 });
 
 test.each([
@@ -80,8 +83,8 @@ test('a supply is changed from the revision that was seen, and removed on purpos
   type('It gives', '10');
   press('Store');
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toMatchObject({ kind: 'editSupply', id: 'g1', patch: { limitAmps: 10 } });
-  expect(sent()[0]!.expects).toEqual([{ collection: 'supplies', id: 'g1', revision: 1 }]);
+  expect(nth(sent(), 0).change).toMatchObject({ kind: 'editSupply', id: 'g1', patch: { limitAmps: 10 } });
+  expect(nth(sent(), 0).expects).toEqual([{ collection: 'supplies', id: 'g1', revision: 1 }]);
   press('Remove');
   expect(screen.getByRole('alert').textContent).toMatch(/takes G1 and the 3 wires on it/);
   press('Remove G1');

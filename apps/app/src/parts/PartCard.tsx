@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { settingsOf } from '@keypost/core/catalog';
 import { refText } from '@keypost/core/job';
 import type { Device } from '@keypost/core/model';
@@ -52,7 +53,7 @@ export function PartCard({
             <SettingRow
               key={setting.key}
               setting={setting}
-              value={now[setting.key]!}
+              value={sure(now[setting.key])}
               onChange={(value) => put(setting.key, value)}
             />
           ))}

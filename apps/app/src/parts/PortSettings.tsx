@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { settingsOf } from '@keypost/core/catalog';
 import { SAFETY_NOTE } from '@keypost/core/analysis';
@@ -38,7 +39,7 @@ function ModuleSettings({
   saver: Saver;
 }) {
   const known = useKnown();
-  const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(key.split('.')[0]!);
+  const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(nth(key.split('.'), 0));
   const shown = (type.settings ?? []).filter(counts);
   if (!shown.length) return null;
   const now = settingsOf(type, module.settings);
@@ -59,7 +60,7 @@ function ModuleSettings({
             <SettingRow
               key={setting.key}
               setting={setting}
-              value={now[setting.key]!}
+              value={sure(now[setting.key])}
               onChange={(value) => put(setting.key, value)}
             />
           ))}

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { analogJob, relayJob } from '../../../../packages/core/test/families';
 import { openPoint, smallJob } from '../../test/openPoint';
@@ -18,7 +19,7 @@ beforeEach(() => {
 
 function Part({ point, id }: { point: OpenPoint; id: string }) {
   const saver = useSave(point.view);
-  return <PartCard point={point} device={point.index.device(id)!} saver={saver} removable />;
+  return <PartCard point={point} device={sure(point.index.device(id))} saver={saver} removable />;
 }
 
 function Ports({ point }: { point: OpenPoint }) {
@@ -43,7 +44,7 @@ test('its suppressor is changed where it stands, the other settings kept', async
   );
   fireEvent.click(choice.getByRole('radio', { name: 'Varistor' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual({
+  expect(nth(sent(), 0).change).toEqual({
     kind: 'editDevice',
     id: 'k1',
     patch: { settings: { suppressor: 'varistor' } },
@@ -59,23 +60,27 @@ test('a part is taken out only when that is confirmed', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Remove FAN' }));
   fireEvent.click(screen.getByRole('button', { name: 'Take FAN out' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual({ kind: 'removeHelper', id: 'fan' });
+  expect(nth(sent(), 0).change).toEqual({ kind: 'removeHelper', id: 'fan' });
 });
 
 test('of an analog module only the switches of the point’s own input are shown, and kept beside the others', async () => {
   const point = openPoint(analogJob('transmitter-3w-v', { 'A0.switch': 'V', 'A0.range': '0-10 V' }), 'px-1');
   render(<Ports point={point} />);
   const groups = screen.getAllByRole('radiogroup').map((group) => group.getAttribute('aria-label'));
-  expect(groups.some((name) => /switch/i.test(name!))).toBe(true);
-  const position = screen
-    .getAllByRole('radiogroup')
-    .find((group) => /on the unit/.test(group.getAttribute('aria-label')!))!;
-  const other = within(position)
-    .getAllByRole('radio')
-    .find((radio) => radio.getAttribute('aria-checked') === 'false')!;
+  expect(groups.some((name) => /switch/i.test(sure(name)))).toBe(true);
+  const position = sure(
+    screen
+      .getAllByRole('radiogroup')
+      .find((group) => /on the unit/.test(sure(group.getAttribute('aria-label')))),
+  );
+  const other = sure(
+    within(position)
+      .getAllByRole('radio')
+      .find((radio) => radio.getAttribute('aria-checked') === 'false'),
+  );
   fireEvent.click(other);
   await waitFor(() => expect(sent()).toHaveLength(1));
-  const { patch } = sent()[0]!.change as { patch: { settings: Record<string, string> } };
+  const { patch } = nth(sent(), 0).change as { patch: { settings: Record<string, string> } };
   expect(Object.keys(patch.settings).sort()).toEqual(['A0.range', 'A0.switch']);
   expect(patch.settings['A0.range']).toBe('0-10 V');
 });
@@ -91,7 +96,7 @@ test('a new part needs a tag, and gets a wire from each terminal that was chosen
   fireEvent.change(screen.getByLabelText('Terminal A2, coil'), { target: { value: 'g1:-' } });
   fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  const { change } = sent()[0]!;
+  const { change } = nth(sent(), 0);
   expect(change).toMatchObject({
     kind: 'addHelper',
     pointId: 'p',
@@ -109,5 +114,5 @@ test('a wire can go to every rail, the point’s own parts and every module, the
   const groups = [...new Set(options.map(({ group }) => group))];
   expect(groups.slice(0, 2)).toEqual(['Supply G1', 'Supply Q1']);
   expect(groups).toEqual(expect.arrayContaining(['PX-1', 'K1', 'FAN', 'M']));
-  expect(options.find(({ value }) => value === 'k1:14')!.label).toMatch(/socket 5/);
+  expect(sure(options.find(({ value }) => value === 'k1:14')).label).toMatch(/socket 5/);
 });

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { PartTypes } from '@keypost/core/catalog';
 import { JobProblem } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
@@ -40,7 +41,7 @@ export function EditPointScreen() {
       }
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
-        {(view) => <Found view={view} index={index!} pointId={pointId} />}
+        {(view) => <Found view={view} index={sure(index)} pointId={pointId} />}
       </Loaded>
     </Screen>
   );

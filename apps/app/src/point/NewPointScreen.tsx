@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { JobIndex, Change, SingleChange } from '@keypost/core/job';
 import { applyChange, NOBODY } from '@keypost/core/job';
@@ -39,7 +40,7 @@ export function NewPointScreen() {
       head={<PageHead title="New point" over={job.data?.content.name ?? ''} back={`/job/${jobId}`} />}
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
-        {(view) => <NewPoint view={view} index={index!} />}
+        {(view) => <NewPoint view={view} index={sure(index)} />}
       </Loaded>
     </Screen>
   );

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { Pencil } from '../ui/icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -48,7 +49,7 @@ export function PointFrame({
       )}
       <View className="min-h-0 min-w-0 flex-1">
         <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
-          {(view) => <PointBody key={id} id={id} view={view} index={index!} render={children} />}
+          {(view) => <PointBody key={id} id={id} view={view} index={sure(index)} render={children} />}
         </Loaded>
       </View>
     </View>

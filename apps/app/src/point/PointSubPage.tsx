@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { JobIndex } from '@keypost/core/job';
 import type { ReactNode } from 'react';
@@ -38,7 +39,7 @@ export function PointSubPage({
       }
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
-        {(view) => <Found view={view} index={index!} pointId={pointId} render={children} />}
+        {(view) => <Found view={view} index={sure(index)} pointId={pointId} render={children} />}
       </Loaded>
     </Screen>
   );

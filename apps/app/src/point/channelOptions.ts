@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import type { DeviceOutput, DeviceType } from '@keypost/core/catalog';
 import { portFits, railText } from '@keypost/core/job';
 import type { JobIndex } from '@keypost/core/job';
@@ -19,7 +20,7 @@ export function channelOptions(
       const shared = port.kind === 'serial' || (holder && index.deviceType(holder).description.inline);
       if (holder && !own && !shared) return [];
       const rail = index.railOf(module.id, port.common)?.rail ?? port.inside?.rail;
-      const volts = port.inside?.volts ?? index.job.supplies[0]!.volts;
+      const volts = port.inside?.volts ?? nth(index.job.supplies, 0).volts;
       const sits = rail ? `on ${railText(rail, volts)}` : 'on no rail';
       const group =
         port.kind === 'digital'

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
@@ -137,8 +138,8 @@ describe('the verdict', () => {
     expect(ways.getAllByRole('button')).toHaveLength(2);
     fireEvent.click(ways.getByText(/more way/));
     expect(ways.getAllByRole('button').length).toBe(point.verdict.remedies.length);
-    fireEvent.click(ways.getAllByRole('button')[0]!);
-    expect(saver.save).toHaveBeenCalledWith(point.verdict.remedies[0]!.change);
+    fireEvent.click(nth(ways.getAllByRole('button'), 0));
+    expect(saver.save).toHaveBeenCalledWith(nth(point.verdict.remedies, 0).change);
   });
 
   test('asks who works before anything is changed', () => {
@@ -173,7 +174,7 @@ describe('the steps', () => {
     const point = openPoint(smallJob('-', 'pnp', [stamp]));
     render(<NextStep point={point} steps={steps(point)} saver={saver} />);
     fireEvent.click(screen.getByRole('button', { name: 'Done' }));
-    const change = saver.save.mock.calls[0]![0] as { stamp: object };
+    const change = nth(saver.save.mock.calls, 0)[0] as { stamp: object };
     expect(change.stamp).toMatchObject({
       pointId: 'p',
       step: 'supply',
@@ -211,7 +212,7 @@ test('free channels stand in their groups with what the common sits on', () => {
   const point = openPoint();
   const options = channelOptions(point.index, point.analysis.context, undefined);
   expect(options.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5, 6, 7].map((n) => `m:${n}`));
-  expect(options[0]!.group).toMatch(/^DI 1, common 1 on 0\sV$/);
+  expect(nth(options, 0).group).toMatch(/^DI 1, common 1 on 0\sV$/);
   const saver = idle();
   render(<ChannelCard point={point} saver={saver} />);
   fireEvent.change(screen.getByLabelText('Channel of the signal wire'), { target: { value: 'm:3' } });

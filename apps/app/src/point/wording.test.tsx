@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { bracketed, say, useWording } from '@keypost/core/messages';
 import { applyChange } from '@keypost/core/job';
 import { landSteps, stampedSteps } from '@keypost/core/presentation';
@@ -121,13 +122,13 @@ const PAGES: readonly [string, () => ReactElement][] = [
     () => {
       const { view, index } = pressure();
       const [sheet] = sheetsOf(index, 'pt');
-      return <SheetCard view={view} sheet={sheet!} arranged="order" />;
+      return <SheetCard view={view} sheet={sure(sheet)} arranged="order" />;
     },
   ],
   [
     'the result of a tool',
     () => {
-      const tool = findTool('pulse')!;
+      const tool = sure(findTool('pulse'));
       return <ToolOutcome result={tool.work(tool.first)} />;
     },
   ],

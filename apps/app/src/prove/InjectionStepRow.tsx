@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { digitsOf, expectedText, judgeCheck } from '@keypost/core/proving';
 import { fixed } from '@keypost/core/units';
@@ -101,7 +102,7 @@ function CheckEntry({
 }) {
   const { expected, key, label } = check;
   const entry = entries[key];
-  const place = textOf(label).split(', ')[0]!;
+  const place = nth(textOf(label).split(', '), 0);
   return (
     <View className="gap-1.5">
       <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">

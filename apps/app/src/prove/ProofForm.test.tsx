@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { proofPlan } from '@keypost/core/proving';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { changeSettings } from '../data/settings';
@@ -62,6 +63,6 @@ test('when the server is away the entries stay, and a retry sends the same chang
       ([, init]) => JSON.parse(init.body as string) as { changeId: string; change: { results: unknown[] } },
     );
   expect(sent).toHaveLength(2);
-  expect(sent[0]!.changeId).toBe(sent[1]!.changeId);
-  expect(sent[1]!.change.results).toHaveLength(2);
+  expect(nth(sent, 0).changeId).toBe(nth(sent, 1).changeId);
+  expect(nth(sent, 1).change.results).toHaveLength(2);
 });

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { latestResults } from '@keypost/core/proving';
 import type { Change } from '@keypost/core/job';
@@ -49,7 +50,7 @@ test('opens at the first step that is not done, judges as it is typed, and store
   expect(screen.getByText(/^Pass: 1\.50/)).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Store 1 reading' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toMatchObject({
+  expect(nth(sent(), 0).change).toMatchObject({
     kind: 'record',
     results: [{ check: 'inject.up25.controller', measured: 1.5, unit: 'bar', instrument: { unit: 'mA' } }],
   });

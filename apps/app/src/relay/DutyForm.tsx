@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { DRY_CONTACT_ID, outputOfType, partTypesOf } from '@keypost/core/catalog';
 import { channelOptions } from '../point/channelOptions';
 import type { OpenPoint } from '../point/usePoint';
@@ -141,7 +142,7 @@ function TellFields({ point, duties, put }: Fields) {
   const contact = { type, output: outputOfType(type, undefined) };
   const inputs = channelOptions(point.index, contact, context.point.id).filter(({ value }) => {
     const [moduleId, channel] = value.split(':');
-    return point.index.port({ moduleId: moduleId!, channel: Number(channel) }).kind === 'digital';
+    return point.index.port({ moduleId: sure(moduleId), channel: Number(channel) }).kind === 'digital';
   });
   return (
     <>

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { refText } from '@keypost/core/job';
 import type { Contact, RelayPlan, Tried } from '@keypost/core/planning';
@@ -131,7 +132,7 @@ function Accept({
   const saver = useSave(point.view);
   const known = useKnown();
   if (!plan.change) return null;
-  const put = () => void saver.save(plan.change!, { then: () => router.navigate(point.base) });
+  const put = () => void saver.save(sure(plan.change), { then: () => router.navigate(point.base) });
   return (
     <View className="gap-3">
       {!known && <WhoAmI />}

@@ -1,3 +1,4 @@
+import { lastOf, nth } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { planRelay } from '@keypost/core/planning';
 import type { RelayWish } from '@keypost/core/planning';
@@ -48,7 +49,7 @@ test('accepted, the whole plan is stored as one change, and the point opens', as
   const plan = show(fan);
   fireEvent.click(screen.getByRole('button', { name: 'Put K1 into the job' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual(JSON.parse(JSON.stringify(plan.change)));
+  expect(nth(sent(), 0).change).toEqual(JSON.parse(JSON.stringify(plan.change)));
   await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/job/j/point/px-1'));
 });
 
@@ -74,7 +75,7 @@ describe('what the relay is to do', () => {
     seen.push(duties);
     return <DutyForm point={point()} duties={duties} onChange={setDuties} />;
   }
-  const last = () => seen.at(-1)!;
+  const last = () => lastOf(seen);
   const choose = (group: string, name: string) =>
     fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByRole('radio', { name }));
 

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { calibrationSides, calibrationsOf, injectionPoints, effective } from '@keypost/core/scaling';
 import { parseIn, plain } from '@keypost/core/units';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
@@ -113,14 +114,14 @@ function InjectCard({
           <View className="flex-row gap-3">
             <Cell
               label={`Injected at ${share} %`}
-              value={texts.injected[i]!}
+              value={nth(texts.injected, i)}
               placeholder={plain(inject, 5)}
               unit={injects.unit}
               onChange={(text) => change({ injected: put(texts.injected, i, text) })}
             />
             <Cell
               label={`Read at ${share} %`}
-              value={texts.read[i]!}
+              value={nth(texts.read, i)}
               placeholder="read"
               unit={gives.unit}
               onChange={(text) => change({ read: put(texts.read, i, text) })}

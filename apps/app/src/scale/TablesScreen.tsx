@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '@keypost/core/lists';
 import { besideEachOther, checkTable, tableOf, tablesOf } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import { unlessRefused } from '@keypost/core/model';
@@ -115,11 +116,11 @@ function ForceCard({
 function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit: string; unitIn: string }) {
   const { course, turnsAt, largestStep, sag } = checkTable(points);
   const { from, to } = largestStep;
-  const span = Math.abs(points.at(-1)!.out - points[0]!.out);
+  const span = Math.abs(lastOf(points).out - nth(points, 0).out);
   return (
     <View className="gap-1">
       {course === 'turns' ? (
-        <Text as="fail">{`It turns round at ${plain(turnsAt!.in)} ${unitIn}: one value stands for several signals. Check that point.`}</Text>
+        <Text as="fail">{`It turns round at ${plain(sure(turnsAt).in)} ${unitIn}: one value stands for several signals. Check that point.`}</Text>
       ) : (
         <Text as="body">{`${course === 'rising' ? 'Rising' : 'Falling'} all the way, ${points.length} points.`}</Text>
       )}
@@ -127,7 +128,7 @@ function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit
       {sag > 0.001 * span && (
         <Text as="small">{`Between points a smooth curve may lie up to ${plain(sag, 2)} ${unit} off the straight pieces.`}</Text>
       )}
-      <Text as="small">{`Below ${plain(points[0]!.in)} and above ${plain(points.at(-1)!.in)} ${unitIn} the last pieces go on: a guess.`}</Text>
+      <Text as="small">{`Below ${plain(nth(points, 0).in)} and above ${plain(lastOf(points).in)} ${unitIn} the last pieces go on: a guess.`}</Text>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { refusalText, schemaRefusal } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
 import { JobProblem, Reference } from '@keypost/core/model';
@@ -45,9 +46,9 @@ export function readRun(
 ): Run {
   const readings: RunBody['readings'] = [];
   for (const [i, { share, inject }] of points.entries()) {
-    if (texts.read[i]!.trim() === '') continue;
-    const read = parseIn(texts.read[i]!, gives.unit);
-    const typed = texts.injected[i]!.trim();
+    if (nth(texts.read, i).trim() === '') continue;
+    const read = parseIn(nth(texts.read, i), gives.unit);
+    const typed = nth(texts.injected, i).trim();
     const injected = typed === '' ? { ok: true as const, value: inject } : parseIn(typed, injects.unit);
     if (!read.ok) return { problem: `Read at ${share} %: ${textOf(read.problem)}` };
     if (!injected.ok) return { problem: `Injected at ${share} %: ${textOf(injected.problem)}` };

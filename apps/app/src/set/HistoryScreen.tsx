@@ -1,3 +1,4 @@
+import { lastOf, nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
@@ -36,8 +37,8 @@ const dayOf = (at: string): string => format(new Date(at), 'd MMM yyyy HH:mm');
 
 function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Sheet }) {
   const moments = momentsOf(index, sheet.itemId);
-  const [older, setOlder] = useState(moments.at(-1)!.at);
-  const [newer, setNewer] = useState(moments[0]!.at);
+  const [older, setOlder] = useState(lastOf(moments).at);
+  const [newer, setNewer] = useState(nth(moments, 0).at);
   const options = moments.map(({ at, by, count, side }) => ({
     value: at,
     label: `${dayOf(at)}  ${side === 'found' ? 'found' : 'left'} ${count} · ${by}`,

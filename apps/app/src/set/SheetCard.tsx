@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { LineState, Sheet, SheetLine } from '@keypost/core/setting';
 import { useState } from 'react';
@@ -26,7 +27,7 @@ export function SheetCard({ view, sheet, arranged }: { view: JobView; sheet: She
       <View key={key}>
         <LineRow
           line={line}
-          place={places.get(key)!}
+          place={sure(places.get(key))}
           first={first}
           open={open === key}
           onPress={() => setOpen(open === key ? undefined : key)}

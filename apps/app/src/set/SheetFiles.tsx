@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { JobProblem, problemText } from '@keypost/core/model';
 import { readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core/setting';
@@ -66,7 +67,7 @@ export function SheetFiles({
                 kind="main"
                 disabled={!known}
                 waiting={saver.saving}
-                onPress={() => void saver.save(taken.change!, { then: () => setTaken(undefined) })}
+                onPress={() => void saver.save(sure(taken.change), { then: () => setTaken(undefined) })}
               />
             )}
           </View>

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
@@ -48,7 +49,7 @@ const meter = (...more: Change[]): JobContent =>
     ...more,
   );
 
-const sheet = (job: JobContent) => sheetsOf(openPoint(job, 'ft').index, 'ft')[0]!;
+const sheet = (job: JobContent) => nth(sheetsOf(openPoint(job, 'ft').index, 'ft'), 0);
 const plate = (job: JobContent) =>
   render(<SheetCard view={openPoint(job, 'ft').view} sheet={sheet(job)} arranged="differences" />);
 
@@ -76,7 +77,7 @@ describe('a sheet', () => {
     fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
     fireEvent.click(screen.getByRole('button', { name: /Set to 80\smm/ }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.change).toMatchObject({
+    expect(nth(sent(), 0).change).toMatchObject({
       kind: 'enter',
       entries: [{ itemId: 'f', side: 'left', how: 'typed', values: { size: '80' } }],
     });
@@ -85,7 +86,7 @@ describe('a sheet', () => {
     fireEvent.change(screen.getByLabelText('What it shows'), { target: { value: '2 in' } });
     fireEvent.click(screen.getByRole('button', { name: 'Found so' }));
     await waitFor(() => expect(sent()).toHaveLength(2));
-    expect(sent()[1]!.change).toMatchObject({ entries: [{ side: 'found', values: { size: '50.8' } }] });
+    expect(nth(sent(), 1).change).toMatchObject({ entries: [{ side: 'found', values: { size: '50.8' } }] });
   });
 
   test('what is not allowed is refused, and stays typed', () => {
@@ -108,7 +109,7 @@ describe('a sheet', () => {
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'reducer fitted' } });
     fireEvent.click(screen.getByRole('button', { name: 'Require it' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(sent()[0]!.change).toMatchObject({
+    expect(nth(sent(), 0).change).toMatchObject({
       kind: 'require',
       key: 'size',
       override: { value: '65', reason: 'reducer fitted' },
@@ -125,7 +126,7 @@ test('the name-plate tells what a fact changes before it is stored', async () =>
   );
   fireEvent.click(screen.getByRole('button', { name: 'Store the facts' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  expect(sent()[0]!.change).toEqual({ kind: 'setPlate', pointId: 'ft', plate: { size: '3 in' } });
+  expect(nth(sent(), 0).change).toEqual({ kind: 'setPlate', pointId: 'ft', plate: { size: '3 in' } });
 });
 
 test('what must agree: the input that stands on volts is named', () => {

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import type { Href } from 'expo-router';
 import { textOf } from '@keypost/core/messages';
 import { analyse } from '@keypost/core/analysis';
@@ -96,7 +97,7 @@ function ToPoint({
   const point = points.find(({ id }) => id === chosen) ?? points[0];
   if (!point) return <Text as="soft">{job.data ? 'This job has no point yet.' : 'Reading the job…'}</Text>;
   const send = () => {
-    const index = new JobIndex(job.data!.content);
+    const index = new JobIndex(sure(job.data).content);
     // Where there is no chain to see it at, the point's log has it.
     const page = chainOf(analyse(index, point.id)) ? 'scale' : 'log';
     const to = `/job/${jobId}/point/${point.id}/${page}` as const;

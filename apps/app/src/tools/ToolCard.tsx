@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { findTool, resultText } from '@keypost/core/tools';
 import type { ToolValues } from '@keypost/core/tools';
@@ -32,7 +33,7 @@ export function ToolCard({
   /** Changes besides those of the tool itself. */
   more?: (values: ToolValues) => SingleChange[];
 }) {
-  const tool = findTool(toolId)!;
+  const tool = sure(findTool(toolId));
   const use = useTool(tool, given);
   const saver = useSave(point.view);
   const known = useKnown();

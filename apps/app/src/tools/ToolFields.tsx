@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { ToolField } from '@keypost/core/tools';
 import { View } from 'react-native';
@@ -93,7 +94,7 @@ function Pairs({
           {([first, second] as const).map((text, side) => (
             <View key={side} className="min-w-0 flex-1">
               <Field
-                label={i === 0 ? columns[side]! : `${columns[side]!}, row ${i + 1}`}
+                label={i === 0 ? nth(columns, side) : `${nth(columns, side)}, row ${i + 1}`}
                 bare={i > 0}
                 value={text.trim()}
                 onChange={(next) => edit(i, side as 0 | 1, next)}

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { findTool, TOOLS } from '@keypost/core/tools';
 import { JobIndex } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
@@ -20,7 +21,7 @@ jest.mock('expo-router', () => ({
 }));
 
 function Used({ id }: { id: string }) {
-  const use = useTool(findTool(id)!);
+  const use = useTool(sure(findTool(id)));
   return (
     <>
       <ToolOutcome result={use.result} />
@@ -110,12 +111,12 @@ describe('a result', () => {
   });
 
   test('goes to a point as a note, and as what fits it', () => {
-    const tool = findTool('signal')!;
+    const tool = sure(findTool('signal'));
     const values = { ...tool.first, high: '6', unit: 'bar' };
     const changes = sendChanges(tool, values, tool.work(values), new JobIndex(pressureJob()), 'pt');
     expect(changes.map(({ kind }) => kind)).toEqual(['editPoint', 'calibrate']);
     const note = changes[1] as Extract<Change, { kind: 'calibrate' }>;
-    expect(note.calibrations[0]!.body).toMatchObject({
+    expect(nth(note.calibrations, 0).body).toMatchObject({
       kind: 'note',
       tool: 'signal',
       title: 'Signal and value: 12 mA = 3 bar',
@@ -127,6 +128,6 @@ describe('a result', () => {
     expect(localStorage.getItem('keypost.tool.velocity')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Keep it at the point' }));
     await waitFor(() => expect(screen.getByText('Kept at the point.')).toBeTruthy());
-    expect(sent()[0]!.change).toMatchObject({ kind: 'batch', changes: [{ kind: 'calibrate' }] });
+    expect(nth(sent(), 0).change).toMatchObject({ kind: 'batch', changes: [{ kind: 'calibrate' }] });
   });
 });

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobIndex, partsOf, refText } from '@keypost/core/job';
@@ -135,7 +136,7 @@ function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () 
 
 function changeText({ content }: JobView, change: Change): string {
   if (change.kind !== 'editWire') return '';
-  const wire = content.wires.find(({ id }) => id === change.wireId)!;
+  const wire = sure(content.wires.find(({ id }) => id === change.wireId));
   const parts = Object.entries(change.patch).map(
     ([key, value]) => `${NAMES[key] ?? key} ${String(wire[key as 'colour'] ?? 'none')} to ${String(value)}`,
   );

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { terminalSheet, writeWireList } from '@keypost/core/planning';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
@@ -58,7 +59,7 @@ test('what was edited is shown first, and stored when it is taken', async () => 
   expect(sent()).toEqual([]);
   fireEvent.click(screen.getByRole('button', { name: 'Take the changes' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
-  const { changes } = sent()[0]!.change as { changes: unknown[] };
+  const { changes } = nth(sent(), 0).change as { changes: unknown[] };
   expect(changes).toEqual([
     { kind: 'editWire', wireId: 'd-BK', patch: { cable: 'W1', core: '2', mm2: 0.518 } },
   ]);

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '@keypost/core/lists';
 import { JobProblem, emptyJob } from '@keypost/core/model';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
@@ -40,7 +41,7 @@ describe('in a worker', () => {
   const started = () => {
     const hook = renderHook(() => useTask('allocate'));
     act(() => hook.result.current.start({ job, wish }));
-    return { hook, worker: StubWorker.made.at(-1)! };
+    return { hook, worker: lastOf(StubWorker.made) };
   };
 
   test('a task is handed over whole, tells how far it is, and gives its answer', () => {
@@ -67,20 +68,20 @@ describe('in a worker', () => {
     act(() => hook.result.current.start({ job, wish }));
     expect(StubWorker.made).toHaveLength(2);
     expect(worker.ended).toBe(true);
-    expect(StubWorker.made[1]!.ended).toBe(false);
+    expect(nth(StubWorker.made, 1).ended).toBe(false);
   });
 
   test('what was refused comes as the problem that it is, a failure as an error', () => {
     const { hook, worker } = started();
     worker.say({ kind: 'refused', problems: [{ path: 'duties', message: 'Too much.' }] });
     expect(hook.result.current.error).toBeInstanceOf(JobProblem);
-    expect(hook.result.current.error!.message).toContain('Too much.');
+    expect(sure(hook.result.current.error).message).toContain('Too much.');
     const second = started();
     second.worker.say({ kind: 'failed', message: 'out of memory' });
-    expect(second.hook.result.current.error!.message).toBe('out of memory');
+    expect(sure(second.hook.result.current.error).message).toBe('out of memory');
     const third = started();
     act(() => third.worker.onerror?.());
-    expect(third.hook.result.current.error!.message).toMatch(/Try it again/);
+    expect(sure(third.hook.result.current.error).message).toMatch(/Try it again/);
     expect(third.worker.ended).toBe(true);
   });
 
@@ -96,7 +97,7 @@ describe('without workers', () => {
     const hook = renderHook(() => useTask('budgets'));
     act(() => hook.result.current.start({ job: relayJob() }));
     await waitFor(() => expect(hook.result.current.answer).toBeDefined());
-    expect(hook.result.current.answer!.map(({ supply }) => supply.tag)).toEqual(['G1', 'Q1']);
+    expect(sure(hook.result.current.answer).map(({ supply }) => supply.tag)).toEqual(['G1', 'Q1']);
   });
 
   test('a refusal is an error here too', () => {
@@ -112,6 +113,6 @@ describe('without workers', () => {
         wish: { tag: 'K9', suppressor: 'diode', duties: [...duties] },
       }),
     );
-    expect(hook.result.current.error!.message).toMatch(/no such supply/);
+    expect(sure(hook.result.current.error).message).toMatch(/no such supply/);
   });
 });

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { openJobFile, checkJob } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
@@ -17,11 +18,11 @@ function main(args: string[]): number {
     return complain(unknown ? `There is no option ${unknown}. ${USAGE}` : USAGE);
   let job: JobContent;
   try {
-    if (statSync(files[0]!).size > MAX_FILE_BYTES)
+    if (statSync(nth(files, 0)).size > MAX_FILE_BYTES)
       return complain(
         `${files[0]} is larger than ${MAX_FILE_BYTES / 1024 / 1024} MB, the maximum for a job file.`,
       );
-    job = openJobFile(readFileSync(files[0]!, 'utf8'));
+    job = openJobFile(readFileSync(nth(files, 0), 'utf8'));
   } catch (error) {
     if (error instanceof JobProblem) return complain(`${files[0]}:\n${error.message}`);
     return complain(

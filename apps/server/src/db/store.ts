@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import type { Transaction } from '@electric-sql/pglite';
 import type { ChangedRow, JobEvent, JobSummary, JobView } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
@@ -199,7 +200,7 @@ async function insertRows(
 ): Promise<void> {
   for (let start = 0; start < rows.length; start += BATCH) {
     const batch = rows.slice(start, start + BATCH).map((row) => values(collection, row));
-    const { columns } = batch[0]!;
+    const { columns } = nth(batch, 0);
     await db.query(
       `insert into ${COLLECTIONS[collection].table} (job_id, ${columns.join(', ')})
        values ${marks(batch.length, columns.length + 1)}`,
@@ -295,7 +296,7 @@ export async function createJob(
     content,
     entry,
   );
-  return (await readJob(db, jobId))!;
+  return sure(await readJob(db, jobId));
 }
 
 /** Removes a job and its rows; one event with its last content stays. */

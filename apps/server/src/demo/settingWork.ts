@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { applyHistory, JobIndex } from '@keypost/core/job';
 import { fitSteps, sheetOf } from '@keypost/core/setting';
 import type { Actor, Change } from '@keypost/core/job';
@@ -120,7 +121,7 @@ export function setAtDevices(job: JobContent, actor: () => Actor): JobContent {
       sheetOf(index, itemId)
         .lines.filter(({ required }) => required)
         .slice(0, count)
-        .map(({ parameter, required }) => entry(itemId, 'left', { [parameter.key]: required!.value })),
+        .map(({ parameter, required }) => entry(itemId, 'left', { [parameter.key]: sure(required).value })),
   );
   return applyHistory(found, set);
 }

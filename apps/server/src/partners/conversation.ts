@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import { decodeParameter, encodeParameter } from '@keypost/core/ioLink';
@@ -88,7 +89,7 @@ function withMaster(link: string): Conversation {
   const client = new IoLinkClient(link);
   const split = ({ key }: Parameter): { port: number; name: string } => {
     const match = /^P(\d+)\.(\w+)$/.exec(key);
-    return match ? { port: Number(match[1]), name: match[2]! } : override();
+    return match ? { port: Number(match[1]), name: sure(match[2]) } : override();
   };
   return {
     read: async (parameter) => {

@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import {
@@ -50,7 +51,7 @@ export class ModbusClient {
   async writeRegisters(unit: number, first: number, values: readonly number[]): Promise<void> {
     const request = writeRegistersRequest(first, values);
     const answer = await this.ask(unit, request);
-    if (answer[0] === (request[0]! | 0x80))
+    if (answer[0] === (nth(request, 0) | 0x80))
       told(() => {
         throw new UnitException(answer[1] ?? 0);
       });

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { PGlite } from '@electric-sql/pglite';
 import { LIVE_ROUTE } from '@keypost/api';
@@ -16,7 +17,10 @@ export function liveResource(app: FastifyInstance, db: PGlite): void {
   const readRevision = (jobId: string) => async () => {
     const revision = await revisionOfJob(db, jobId);
     if (revision === undefined) return undefined;
-    return { revision, content: async () => contentOf((await db.transaction((tx) => readJob(tx, jobId)))!) };
+    return {
+      revision,
+      content: async () => contentOf(sure(await db.transaction((tx) => readJob(tx, jobId)))),
+    };
   };
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
   app.get(LIVE_ROUTE, { schema: { hide: true } }, async (request, reply) => {

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import type { PGlite } from '@electric-sql/pglite';
@@ -39,20 +40,20 @@ export function partnerResource(app: FastifyInstance, db: PGlite): void {
     if (!parameter)
       throw new JobProblem([{ path: 'key', message: say('job.part-parameter', { key: body.key }) }]);
     const outcome = await writeOne(index, params.itemId, parameter, body.value);
-    if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: outcome.readBack! });
+    if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: sure(outcome.readBack) });
     return outcome;
   });
 
   register(app, 'teach', async ({ params, body }) => {
     const { index, parameters } = await opened(db, params);
     const points = parameters.filter(
-      (p): p is BusParameter => 'index' in p && p.index === SWITCH_CHANNELS[body.channel - 1]!.points,
+      (p): p is BusParameter => 'index' in p && p.index === nth(SWITCH_CHANNELS, body.channel - 1).points,
     );
     const outcome = await converseWith(index, params.itemId, async (with_) => {
       await with_.check();
       await with_.write(
         commandParameter(TEACH_SELECT_INDEX),
-        String(SWITCH_CHANNELS[body.channel - 1]!.select),
+        String(nth(SWITCH_CHANNELS, body.channel - 1).select),
       );
       await with_.write(commandParameter(COMMAND_INDEX), String(TEACH_COMMANDS[body.command]));
       const result = Number(await with_.read(commandParameter(TEACH_RESULT_INDEX))) & 0x0f;

@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import net from 'node:net';
 
 /** What the source can give: its name in the language, the unit, its range in base units, and its own error. */
@@ -140,7 +141,7 @@ export function benchServer(source: BenchSource): net.Server {
     socket.on('error', () => socket.destroy());
     socket.on('data', (chunk: string) => {
       const lines = (arrived + chunk).split(/\r?\n/);
-      arrived = lines.pop()!;
+      arrived = sure(lines.pop());
       if (arrived.length > MAX_LINE) return void socket.destroy();
       for (const line of lines) {
         const answers = source.answer(line);

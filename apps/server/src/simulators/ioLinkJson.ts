@@ -1,3 +1,4 @@
+import { sure } from '@keypost/core/lists';
 import Fastify from 'fastify';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { z } from 'zod';
@@ -109,17 +110,13 @@ function portRoutes(app: FastifyInstance, master: SimulatedMaster): void {
   app.get('/masters/1/ports/:port/capabilities', ({ params }) => ({ portType: portOf(params).portType }));
   app.get('/masters/1/ports/:port/status', ({ params }) => {
     const port = portOf(params);
-    const online = statusOf(port) === 'DEVICE_ONLINE';
+    if (statusOf(port) !== 'DEVICE_ONLINE') return { statusInfo: statusOf(port) };
+    const { bitrate, minCycleMicroseconds } = sure(port.device).known.description;
     return {
       statusInfo: statusOf(port),
-      ...(online && {
-        iolinkRevision: '1.1',
-        transmissionRate: port.device!.known.description.bitrate,
-        masterCycleTime: {
-          value: port.configuration.cycleTime || port.device!.known.description.minCycleMicroseconds / 1000,
-          unit: 'ms',
-        },
-      }),
+      iolinkRevision: '1.1',
+      transmissionRate: bitrate,
+      masterCycleTime: { value: port.configuration.cycleTime || minCycleMicroseconds / 1000, unit: 'ms' },
     };
   });
   app.get('/masters/1/ports/:port/configuration', ({ params }) => {

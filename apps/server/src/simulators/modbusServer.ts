@@ -1,3 +1,4 @@
+import { nth } from '@keypost/core/lists';
 import {
   answerRequest,
   readRtuFrame,
@@ -49,7 +50,7 @@ function serveTcp(arrived: Uint8Array, socket: net.Socket, answer: Answer): Uint
     if (taken === 'broken') return undefined;
     if (!taken) return rest;
     const { unit, pdu, transaction } = taken.frame;
-    const given = answer(unit, pdu) ?? Uint8Array.of(pdu[0]! | 0x80, NO_ANSWER);
+    const given = answer(unit, pdu) ?? Uint8Array.of(nth(pdu, 0) | 0x80, NO_ANSWER);
     socket.write(tcpFrame({ unit, transaction, pdu: given }));
     rest = taken.rest;
   }

@@ -1,3 +1,4 @@
+import { nth, sure } from '@keypost/core/lists';
 import {
   bitsOf,
   COMMAND_INDEX,
@@ -90,7 +91,7 @@ export class SimulatedDevice {
   read(index: number, subindex: number): Uint8Array {
     const variable = this.variable(index);
     if (variable.access === 'wo') throw new IsduError(0x8023);
-    const whole = this.stored.get(index)!;
+    const whole = sure(this.stored.get(index));
     return subindex === 0 ? whole : this.item(variable, subindex, whole);
   }
 
@@ -105,7 +106,7 @@ export class SimulatedDevice {
     const item = this.itemOf(variable, subindex);
     const { type } = variable;
     if (type.kind !== 'record') throw new IsduError(0x8012);
-    const value = decodeRecord(type, whole).get(item.name)!;
+    const value = sure(decodeRecord(type, whole).get(item.name));
     return encodeRecord(alone(item), new Map([[item.name, value]]));
   }
 
@@ -116,7 +117,7 @@ export class SimulatedDevice {
     if (variable.access === 'ro') throw new IsduError(0x8023);
     const parameters = this.known.parameters.filter((p) => p.index === index);
     if (subindex === 0) {
-      this.checkLength(bytes, this.stored.get(index)!.length, variable.type.kind === 'string');
+      this.checkLength(bytes, sure(this.stored.get(index)).length, variable.type.kind === 'string');
       for (const parameter of parameters) checkRange(parameter, valueIn(variable, parameter, bytes));
       this.stored.set(index, bytes);
       return;
@@ -124,14 +125,11 @@ export class SimulatedDevice {
     const item = this.itemOf(variable, subindex);
     const layout = alone(item);
     this.checkLength(bytes, layout.bitLength / 8, false);
-    const value = decodeRecord(layout, bytes).get(item.name)!;
-    checkRange(
-      parameters.find((p) => p.subindex === subindex)!,
-      value,
-    );
+    const value = sure(decodeRecord(layout, bytes).get(item.name));
+    checkRange(sure(parameters.find((p) => p.subindex === subindex)), value);
     const { type } = variable;
     if (type.kind !== 'record') throw new IsduError(0x8012);
-    const values = decodeRecord(type, this.stored.get(index)!);
+    const values = decodeRecord(type, sure(this.stored.get(index)));
     values.set(item.name, value);
     this.stored.set(index, encodeRecord(type, values));
   }
@@ -207,18 +205,18 @@ export class SimulatedDevice {
     const signed = this.inputLayout?.items[0]?.type.kind === 'int';
     if (!points || !config) return this.share() > 0.7;
     const word = (bytes: Uint8Array, at: number): number => {
-      const raw = (bytes[at]! << 8) | bytes[at + 1]!;
+      const raw = (nth(bytes, at) << 8) | nth(bytes, at + 1);
       return signed && raw > 0x7fff ? raw - 0x10000 : raw;
     };
     const chosen: SwitchChannel = {
       sp1: word(points, 0),
       sp2: word(points, 2),
       turned: config[0] === 1,
-      mode: MODES[config[1]!] ?? '0',
-      hysteresis: (config[2]! << 8) | config[3]!,
+      mode: MODES[nth(config, 1)] ?? '0',
+      hysteresis: (nth(config, 2) << 8) | nth(config, 3),
     };
     try {
-      return switchedBy(chosen, [this.measured()])[0]!;
+      return nth(switchedBy(chosen, [this.measured()]), 0);
     } catch {
       return false;
     }
@@ -273,14 +271,16 @@ function valueAt({ allowed, type }: DescribedItem, share: number): number {
 
 function valueIn(variable: DescribedVariable, parameter: BusParameter, bytes: Uint8Array): ItemValue {
   if (variable.type.kind === 'record') {
-    const item = variable.type.items.find(({ subindex }) => subindex === parameter.subindex)!;
-    return decodeRecord(variable.type, bytes).get(item.name)!;
+    const item = sure(variable.type.items.find(({ subindex }) => subindex === parameter.subindex));
+    return sure(decodeRecord(variable.type, bytes).get(item.name));
   }
   if (variable.type.kind === 'string') return new TextDecoder().decode(bytes);
-  return decodeRecord(
-    { bitLength: 8 * bytes.length, items: [{ name: 'value', bitOffset: 0, type: variable.type }] },
-    bytes,
-  ).get('value')!;
+  return sure(
+    decodeRecord(
+      { bitLength: 8 * bytes.length, items: [{ name: 'value', bitOffset: 0, type: variable.type }] },
+      bytes,
+    ).get('value'),
+  );
 }
 
 /** @throws IsduError for a number outside what the description allows. */

@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.ts';
 import { contextOf } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { guardRun } from './guardRun.ts';
@@ -29,7 +30,7 @@ export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'band
   const context = contextOf(index, pointId);
   if (context.output.drivenBy === 'guard') {
     const { shown, staged } = guardRun(context, wanted);
-    return { context, shown, away: shown[0]!, present: shown[1]!, states: shown, staged };
+    return { context, shown, away: nth(shown, 0), present: nth(shown, 1), states: shown, staged };
   }
   const situations = situationsOf(context);
   const { shown, cold } = run(context, situations, wanted);
@@ -43,8 +44,8 @@ export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'band
   return {
     context,
     shown,
-    away: shown[0]!,
-    present: shown.at(-1)!,
+    away: nth(shown, 0),
+    present: lastOf(shown),
     states: [...shown, ...others],
     staged: [],
     cold,
@@ -57,7 +58,7 @@ function run(
   situations: readonly Situation[],
   wanted: Wanted,
 ): { shown: PointState[]; cold?: PointState } {
-  const first = solveState(context, situations[0]!, undefined, wanted);
+  const first = solveState(context, nth(situations, 0), undefined, wanted);
   const remembers = first.netlist.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
   if (!remembers)
     return {

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { ACTOR, bareJob, withModule, withPoint } from '../../test/jobs.ts';
@@ -30,7 +31,8 @@ test('for any number of units the switches give each its own address, and one on
       expect(addresses).toEqual(tags(n).map((_, i) => i + 1));
       expect(units.filter(({ last }) => last)).toHaveLength(1);
       // Each fibre that leaves a unit arrives at the next.
-      for (let i = 1; i < n; i++) expect(textOf(units[i]!.fibreFrom)).toBe(`OUT of ${units[i - 1]!.tag}`);
+      for (let i = 1; i < n; i++)
+        expect(textOf(nth(units, i).fibreFrom)).toBe(`OUT of ${nth(units, i - 1).tag}`);
     }),
   );
 });
@@ -42,11 +44,11 @@ test('no unit and more than the main unit takes are refused with the limit', () 
 
 test('the caution stands at the step that can hurt', () => {
   const steps = arcSteps(arcChain(tags(2)));
-  expect(textOf(steps[0]!.caution)).toMatch(/local rules/);
-  expect(textOf(steps.find(({ sentence }) => /coil sensors/.test(textOf(sentence)))!.caution)).toMatch(
+  expect(textOf(nth(steps, 0).caution)).toMatch(/local rules/);
+  expect(textOf(sure(steps.find(({ sentence }) => /coil sensors/.test(textOf(sentence)))).caution)).toMatch(
     /current transformer/,
   );
-  expect(textOf(steps.at(-1)!.sentence)).toMatch(/count 2 units/);
+  expect(textOf(lastOf(steps).sentence)).toMatch(/count 2 units/);
 });
 
 describe('a job with two units', () => {
@@ -59,7 +61,7 @@ describe('a job with two units', () => {
     const { status, sentence, remedies } = verdictOf(analyse(new JobIndex(job), 'ax-2'));
     expect(status).toBe('cannot');
     expect(textOf(sentence)).toMatch(/AX-2 has the address of AX-1, 1/);
-    const mended = applyChange(job, remedies[0]!.change, ACTOR);
+    const mended = applyChange(job, nth(remedies, 0).change, ACTOR);
     expect(arcChainFaults(new JobIndex(mended)).faults).toEqual([]);
     for (const id of ['ax-1', 'ax-2'])
       expect(verdictOf(analyse(new JobIndex(mended), id)).status).toBe('works');

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { settingsOf } from '../catalog/index.ts';
@@ -58,7 +59,7 @@ export function arcSteps(units: readonly ChainedUnit[]): ChainStep[] {
       caution: say('analysis.isolate-earth-prove-dead'),
     },
     {
-      sentence: say('analysis.set-address-switches-switch', { n, units: units.at(-1)!.tag }),
+      sentence: say('analysis.set-address-switches-switch', { n, units: lastOf(units).tag }),
     },
     {
       sentence: say('analysis.close-coil-sensors-round'),
@@ -144,14 +145,14 @@ export function arcChainFaults(index: JobIndex): { faults: ArcFault[]; change?: 
           sentence: say('analysis.has-the-address-of', { tag, twin: twin.tag, address }),
         },
       ];
-    if (address !== wanted[i]!.place && !units.some((u) => u.address === i + 1))
+    if (address !== nth(wanted, i).place && !units.some((u) => u.address === i + 1))
       return [{ tags: [tag], sentence: say('analysis.unit-address-stands', { i, tag, address }) }];
-    if (last !== wanted[i]!.last)
+    if (last !== nth(wanted, i).last)
       return [
         last
           ? {
-              tags: [tag, units.at(-1)!.tag],
-              sentence: say('analysis.set-last-unit-comes', { tag, units: units.at(-1)!.tag }),
+              tags: [tag, lastOf(units).tag],
+              sentence: say('analysis.set-last-unit-comes', { tag, units: lastOf(units).tag }),
             }
           : { tags: [tag], sentence: say('analysis.last-unit-switch-off', { tag }) },
       ];
@@ -159,9 +160,9 @@ export function arcChainFaults(index: JobIndex): { faults: ArcFault[]; change?: 
   });
   if (!faults.length) return { faults };
   const changes = units.flatMap(({ deviceId, address, last }, i): SingleChange[] => {
-    const { place, last: atEnd } = wanted[i]!;
+    const { place, last: atEnd } = nth(wanted, i);
     if (address === place && last === atEnd) return [];
-    const before = index.device(deviceId)!.settings;
+    const before = sure(index.device(deviceId)).settings;
     return [
       {
         kind: 'editDevice',

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { ACTOR, additionOf, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import type { Supply } from '../model/job.ts';
@@ -35,7 +36,7 @@ describe('a branch of a supply', () => {
     const job = after({ kind: 'addSupply', supply: branch({ otherAmps: others }) }, additionOf(), onBranch);
     const { solution } = analyse(new JobIndex(job), 'px-1').present;
     const own = Math.abs(solution.amps('px-1-b-BN'));
-    const internalOhms = start.supplies[0]!.internalOhms;
+    const internalOhms = nth(start.supplies, 0).internalOhms;
     const loadOhms = 24 / others;
     // One loop by hand: source, feeder and inner resistance; the other loads and the sensor’s own current.
     const volts = (24 - own * (FEEDER_OHMS + internalOhms)) / (1 + (FEEDER_OHMS + internalOhms) / loadOhms);
@@ -64,7 +65,7 @@ describe('a branch of a supply', () => {
     const { status, reasons } = verdictOf(analyse(new JobIndex(job), 'px-1'));
     expect(status).toBe('cannot');
     expect(reasons.map(({ code }) => code)).toContain('overload');
-    expect(textOf(reasons.find(({ code }) => code === 'overload')!.sentence)).toMatch(
+    expect(textOf(sure(reasons.find(({ code }) => code === 'overload')).sentence)).toMatch(
       /2\.0 A through.*2\.4 A of other/,
     );
   });
@@ -73,18 +74,24 @@ describe('a branch of a supply', () => {
     const job = after({ kind: 'addSupply', supply: branch({ otherAmps: 1 }) }, additionOf(), onBranch);
     const budgetOf = (id: string) => supplyBudgets(job).find(({ supply }) => supply.id === id);
     const [g1, f1] = [budgetOf('g1'), budgetOf('f1')];
-    expect(f1!.draws.map(({ tag }) => tag).map(textOf)).toEqual(['other loads', 'PX-1']);
-    expect(g1!.draws.find(({ tag }) => tag === 'F1')!.amps).toBeCloseTo(f1!.amps, 9);
-    expect(f1!.feeder).toMatchObject({ from: 'G1', bears: 8.6, protects: true });
-    expect(f1!.feeder!.drop).toBeCloseTo(f1!.amps * FEEDER_OHMS * 1.25, 6);
+    expect(
+      sure(f1)
+        .draws.map(({ tag }) => tag)
+        .map(textOf),
+    ).toEqual(['other loads', 'PX-1']);
+    expect(sure(sure(g1).draws.find(({ tag }) => tag === 'F1')).amps).toBeCloseTo(sure(f1).amps, 9);
+    expect(sure(f1).feeder).toMatchObject({ from: 'G1', bears: 8.6, protects: true });
+    expect(sure(sure(f1).feeder).drop).toBeCloseTo(sure(f1).amps * FEEDER_OHMS * 1.25, 6);
     const thick = applyChange(job, { kind: 'editSupply', id: 'f1', patch: { limitAmps: 10 } }, ACTOR);
-    expect(supplyBudgets(thick).find(({ supply }) => supply.id === 'f1')!.feeder!.protects).toBe(false);
+    expect(sure(sure(supplyBudgets(thick).find(({ supply }) => supply.id === 'f1')).feeder).protects).toBe(
+      false,
+    );
   });
 
   test('it follows the volts of what feeds it, and a ring or a missing feeder is refused', () => {
     const job = after({ kind: 'addSupply', supply: branch() });
     const changed = applyChange(job, { kind: 'editSupply', id: 'g1', patch: { volts: 48 } }, ACTOR);
-    expect(changed.supplies.find(({ id }) => id === 'f1')!.volts).toBe(48);
+    expect(sure(changed.supplies.find(({ id }) => id === 'f1')).volts).toBe(48);
     const ring = branch({ feed: { from: 'f1', protection: 'fuse', lengthM: 1, mm2: 1 } });
     expect(() => after({ kind: 'addSupply', supply: ring })).toThrow(/fed by another supply/);
     expect(() => applyChange(job, { kind: 'removeSupply', id: 'g1' }, ACTOR)).toThrow(/fed by another/);
@@ -92,7 +99,7 @@ describe('a branch of a supply', () => {
 
   test('a contact and a sensor of a group on a branch are proposed on that branch', () => {
     const job = after({ kind: 'addSupply', supply: branch() });
-    const common = job.wires.find(({ from }) => from === 'm:COM1')!;
+    const common = sure(job.wires.find(({ from }) => from === 'm:COM1'));
     const moved = applyChange(job, { kind: 'moveWire', wireId: common.id, to: 'f1:-' }, ACTOR);
     const wires = withPoint(moved).wires.filter(({ from }) => from.startsWith('px-1-b:'));
     expect(wires.map(({ to }) => to)).toEqual(expect.arrayContaining(['f1:+', 'f1:-']));
@@ -107,7 +114,7 @@ test('a mechanical switch on an input that wets it with a milliampere is doubtfu
   });
   const { status, reasons } = verdictOf(analyse(new JobIndex(job), 'px-1'));
   expect(status).toBe('doubtful');
-  expect(textOf(reasons[0]!.sentence)).toMatch(
+  expect(textOf(nth(reasons, 0).sentence)).toMatch(
     /carries only 2\.4\smA; it stays clean from 3\.0\smA at 12 V on/,
   );
 });

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import * as F from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
@@ -20,7 +21,7 @@ function near(value: number, byHand: number, digit = 0): void {
 
 test('a two-wire sensor leaks 1.5 mA into a type 1 input: 5.9 V, undecided', () => {
   const { away } = of(F.twoWireOn('float-2w-dc', 'di16-sink-16'));
-  near(away.inputVolts!.nom, 5.9);
+  near(sure(away.inputVolts).nom, 5.9);
   expect(away.led).toBe('undecided');
 });
 
@@ -41,23 +42,23 @@ test('the same with a bleeder of 4.7 kΩ: 3.4 V, surely off', () => {
     ],
   });
   const { away, present } = of(bled);
-  near(away.inputVolts!.nom, 3.44);
+  near(sure(away.inputVolts).nom, 3.44);
   expect([away.input, present.input]).toEqual(['off', 'on']);
 });
 
 test('1.4 mA of leakage keep a coil of 38 kΩ in with 53 V, and let it go with 22 kΩ beside it at 19.5 V', () => {
   const kept = of(F.acRelay('relay-1co-230ac'));
-  near(kept.away.coils.get('k1')!.nom, 53.2);
+  near(sure(kept.away.coils.get('k1')).nom, 53.2);
   expect(kept.away.solution.active('k1/coil')).toBe(true);
-  expect(kept.cold!.solution.active('k1/coil')).toBe(false);
+  expect(sure(kept.cold).solution.active('k1/coil')).toBe(false);
   const free = of(F.acRelay('relay-1co-230ac', '22000'));
-  near(free.away.coils.get('k1')!.nom, 19.5);
+  near(sure(free.away.coils.get('k1')).nom, 19.5);
   expect(free.away.solution.active('k1/coil')).toBe(false);
   near(free.present.solution.amps('r1/resistor') ** 2 * 22000, 2.28);
 });
 
 test('a loop with barrier, cable and 250 Ω leaves 13.4 V at 20 mA', () => {
-  const budget = loopBudget(of(F.barrierLoop(50)))!;
+  const budget = sure(loopBudget(of(F.barrierLoop(50))));
   near(budget.left.nom, 13.41);
   near(budget.ohms, 494.5, 1);
   expect(budget.drops.map(({ label }) => label).map(textOf)).toEqual([
@@ -70,39 +71,39 @@ test('a loop with barrier, cable and 250 Ω leaves 13.4 V at 20 mA', () => {
 });
 
 test('the longest cable of a loop is that at which nothing is left over', () => {
-  const budget = loopBudget(of(F.barrierLoop(50)))!;
-  const at = (metres: number) => loopBudget(of(F.barrierLoop(metres)))!.margin;
+  const budget = sure(loopBudget(of(F.barrierLoop(50))));
+  const at = (metres: number) => sure(loopBudget(of(F.barrierLoop(metres)))).margin;
   expect(at(Math.floor(budget.longestM * 0.98))).toBeGreaterThan(0);
   expect(at(Math.ceil(budget.longestM * 1.08))).toBeLessThan(0);
 });
 
 test('4-20 mA into a voltage input: 13.6 V stand there whatever is measured', () => {
   const { shown } = of(F.analogJob('transmitter-2w', { 'A0.switch': 'V' }));
-  for (const { measured } of shown) near(measured[0]!.value.nom, 13.6 / 0.25, 1.6);
+  for (const { measured } of shown) near(nth(measured, 0).value.nom, 13.6 / 0.25, 1.6);
 });
 
 test('0-10 V into a current input: the output gives its 10 mA and no more, 2.5 V', () => {
   const { present } = of(F.analogJob('transmitter-3w-v'));
-  near(present.measured[0]!.value.nom, 10);
-  near(present.measured[0]!.share!.nom, 0.375);
+  near(nth(present.measured, 0).value.nom, 10);
+  near(sure(nth(present.measured, 0).share).nom, 0.375);
 });
 
 test('ten metres of 0.34 mm² make a two-wire Pt100 read 1.03 Ω or 2.6 K too much', () => {
   const { away } = of(F.analogJob('rtd-2w', {}, 'rtd2'));
-  near(away.measured[0]!.value.nom, 101.03);
-  near((away.measured[0]!.value.nom - 100) / 0.390802, 2.63, 0.01);
+  near(nth(away.measured, 0).value.nom, 101.03);
+  near((nth(away.measured, 0).value.nom - 100) / 0.390802, 2.63, 0.01);
   for (const [type, wires] of [
     ['rtd-3w', '3'],
     ['rtd-4w', '4'],
   ] as const) {
     const job = F.analogJob(type, { 'R0.wires': wires }, 'rtd2');
-    expect(Math.abs(of(job).away.measured[0]!.value.nom - 100)).toBeLessThan(0.01);
+    expect(Math.abs(nth(of(job).away.measured, 0).value.nom - 100)).toBeLessThan(0.01);
   }
 });
 
 test('a pull-up of 2.2 kΩ lifts a type 3 input to 12.8 V and burns 0.24 W while pulled down', () => {
   const { away, present } = of(F.pulseJob('2200'));
-  near(away.inputVolts!.nom, 12.78);
+  near(sure(away.inputVolts).nom, 12.78);
   near(present.solution.amps('r1/resistor') ** 2 * 2200, 0.242, 0.002);
 });
 
@@ -113,7 +114,7 @@ test('a valve of 8 W asks 0.32 A of a low-side output for 0.3 A', () => {
 
 test('one open channel in a chain takes both outputs of the next sensor off', () => {
   const job = F.chainJob();
-  const wire = job.wires.find(({ from }) => from === 'px-2-b:GN')!;
+  const wire = sure(job.wires.find(({ from }) => from === 'px-2-b:GN'));
   const { present } = of(after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } }));
   const { solution } = present;
   expect(solution.active('px-1-b/in1')).toBe(false);

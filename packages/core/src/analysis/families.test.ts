@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { analyse } from './analysis.ts';
@@ -9,7 +10,7 @@ import { loopView } from '../presentation/view/loopView.ts';
 import { signalNode } from '../network/context.ts';
 
 describe.each(Object.keys(FAMILIES))('%s', (name) => {
-  const job = FAMILIES[name]!();
+  const job = sure(FAMILIES[name])();
   const analysis = analyse(new JobIndex(job), 'px-1');
 
   test('works as it is wired', () => {
@@ -35,7 +36,7 @@ describe.each(Object.keys(FAMILIES))('%s', (name) => {
 
   test('its steps begin with isolation and carry cautions', () => {
     const steps = landSteps(analysis);
-    expect(steps[0]!.key).toBe('isolate');
+    expect(nth(steps, 0).key).toBe('isolate');
     expect(steps.filter(({ caution }) => caution).length).toBeGreaterThanOrEqual(2);
     expect(new Set(steps.map(({ key }) => key)).size).toBe(steps.length);
     for (const { title } of steps) expect(textOf(title).length).toBeLessThanOrEqual(200);

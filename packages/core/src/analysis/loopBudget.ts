@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import { solveWithBands } from '../circuit/index.ts';
@@ -44,7 +45,7 @@ export function loopBudget(analysis: Analysis): LoopBudget | undefined {
     elements: present.netlist.elements.map((e) => (e.id === id ? willing(e) : e)),
   };
   const { solution, bands } = solveWithBands(full, [across]);
-  const left = bands[0]!;
+  const left = nth(bands, 0);
   const amps = solution.amps(id);
   const low = away.solution.amps(id);
   const high = present.solution.amps(id);

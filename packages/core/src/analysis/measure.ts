@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Quantity, Span } from '../circuit/index.ts';
@@ -42,9 +43,10 @@ const scaled = ({ nom, min, max }: Span, factor: number, offset = 0): Span => ({
  * so a switch or signal that does not agree reads what it truly would.
  */
 export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): Measured {
-  if (port.measures === 'resistance') return { unit: 'Ω', value: scaled(volts, 1 / port.excitationAmps!) };
+  if (port.measures === 'resistance')
+    return { unit: 'Ω', value: scaled(volts, 1 / sure(port.excitationAmps)) };
   if (port.measures === 'thermocouple') return { unit: 'mV', value: scaled(volts, 1000) };
-  const { unit, low, high } = SIGNALS[settings[port.rangeKey!] as SignalKind];
+  const { unit, low, high } = SIGNALS[settings[sure(port.rangeKey)] as SignalKind];
   const value = unit === 'mA' ? scaled(volts, 1000 / port.shuntOhms) : volts;
   return { unit, value, share: scaled(value, 1 / (high - low), -low / (high - low)) };
 }

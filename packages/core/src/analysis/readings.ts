@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { exactly, nodesOf, solveWithBands } from '../circuit/index.ts';
 import type { Netlist, Span } from '../circuit/index.ts';
 import type { PointState } from './states.ts';
@@ -43,5 +44,5 @@ export function readMeter(
   )
     .filter(([, node]) => state.solution.floating(node))
     .map(([lead]) => lead);
-  return { red, black, volts: bands[0]!, floating };
+  return { red, black, volts: nth(bands, 0), floating };
 }

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { bareJob, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import type { Logic } from '../model/job.ts';
@@ -108,21 +109,21 @@ describe('the drawing’s content', () => {
 
   test('a PNP sensor’s current comes from plus, an NPN sensor’s from the common', () => {
     const pnp = view(jobWith(BOTH8, ['-']), true);
-    expect(wire(pnp, 'px-1-b:BK')!.amps).toBeGreaterThan(0.004);
-    expect(Math.abs(wire(pnp, 'px-1-b:BN')!.amps)).toBeGreaterThan(0.004);
-    expect(wire(pnp, 'px-1-b:BU')!.amps).toBe(0);
-    expect(pnp.plates[0]!.rows[0]!.glyph).toMatchObject({ kind: 'slot', on: true });
+    expect(sure(wire(pnp, 'px-1-b:BK')).amps).toBeGreaterThan(0.004);
+    expect(Math.abs(sure(wire(pnp, 'px-1-b:BN')).amps)).toBeGreaterThan(0.004);
+    expect(sure(wire(pnp, 'px-1-b:BU')).amps).toBe(0);
+    expect(nth(nth(pnp.plates, 0).rows, 0).glyph).toMatchObject({ kind: 'slot', on: true });
     const npn = view(jobWith(BOTH8, ['+'], { output: 'npn' }), true);
-    expect(wire(npn, 'px-1-b:BK')!.amps).toBeLessThan(-0.004);
-    expect(wire(npn, 'px-1-b:BU')!.amps).toBeGreaterThan(0.004);
-    expect(npn.plates[0]!.rows[0]!.second).toMatchObject({ kind: 'slot', on: true });
+    expect(sure(wire(npn, 'px-1-b:BK')).amps).toBeLessThan(-0.004);
+    expect(sure(wire(npn, 'px-1-b:BU')).amps).toBeGreaterThan(0.004);
+    expect(nth(nth(npn.plates, 0).rows, 0).second).toMatchObject({ kind: 'slot', on: true });
   });
 
   test('no current, no path', () => {
     const idle = view(jobWith(BOTH8, ['-']), false);
     expect(idle.signal.flows).toBe('none');
     expect(idle.wires.every(({ amps }) => amps === 0)).toBe(true);
-    expect(idle.plates[1]!.figure).toBe('%IX0.0 = 0');
+    expect(nth(idle.plates, 1).figure).toBe('%IX0.0 = 0');
   });
 
   test('a device on no channel has one plate and an open signal', () => {

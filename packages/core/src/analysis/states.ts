@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import type { AnalogPort, DeviceOutput, DigitalPort } from '../catalog/index.ts';
 import { driving, judgeInput, judgeInputBand, solveNominal, solveWithBands } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
@@ -118,7 +119,7 @@ export function solveState(
     loose || wanted === 'nominal' ? solveNominal(netlist, quantities) : solveWithBands(netlist, quantities);
   const leads = signalLeads(context, netlist.reference);
   const zero = leads.across ? leads.black : netlist.reference;
-  const banded = sought.map((item, i) => ({ item, band: bands[i]! }));
+  const banded = sought.map((item, i) => ({ item, band: nth(bands, i) }));
   const inputs = ports.flatMap((port) => {
     const { outputOn } = sensorSide(context, { output: port.landed ?? context.output }, netlist, solution);
     return inputReading(context, port, banded, outputOn);
@@ -233,7 +234,7 @@ function inputReading(
   const { port } = own;
   if (port.kind !== 'digital') return [];
   const band = (what: Sought['what']): Span =>
-    banded.find(({ item }) => item.what === what && 'own' in item && item.own === own)!.band;
+    sure(banded.find(({ item }) => item.what === what && 'own' in item && item.own === own)).band;
   const volts = band('inputVolts');
   const turn = (span: Span): Span =>
     port.sense === 'both' && volts.nom < 0 ? driving(span, 'source') : driving(span, port.sense);

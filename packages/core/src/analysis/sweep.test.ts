@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import fc from 'fast-check';
 import { bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { DEVICE_TYPES, MODULE_TYPES } from '../catalog/catalog.ts';
@@ -80,7 +81,7 @@ const job = fc
       (j, { kind, output, logic, channel }, n) => {
         if (taken.has(channel)) return j;
         taken.add(channel);
-        const { type, output: own } = SENSORS[kind]!;
+        const { type, output: own } = nth(SENSORS, kind);
         return withPoint(j, {
           tag: `P-${n}`,
           typeId: type.id,
@@ -119,10 +120,10 @@ test('a point that works reads as it should at random values within all toleranc
           const c = compile(state.netlist);
           const solver = new Solver(c);
           const params = c.nominal.map(
-            (_, i) => c.min[i]! + (c.max[i]! - c.min[i]!) * (shares.next().value as number),
+            (_, i) => nth(c.min, i) + (nth(c.max, i) - nth(c.min, i)) * (shares.next().value as number),
           );
           solver.run(params);
-          const { moduleId, channel } = analysis.context.place!;
+          const { moduleId, channel } = sure(analysis.context.place);
           const amps = Math.abs(solver.branchAmps(`${moduleId}/I${channel}`, params));
           if (state.input === 'on') expect(amps).toBeGreaterThanOrEqual(0.002);
           else expect(amps).toBeLessThanOrEqual(0.0005);

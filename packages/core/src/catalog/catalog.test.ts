@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import type { Condition, Element } from '../circuit/netlist.ts';
 import { nodesOf } from '../circuit/netlist.ts';
 import { solve } from '../circuit/solve.ts';
@@ -183,7 +184,7 @@ describe.each(DEVICE_TYPES.map((type) => [type.id, type] as const))('device %s',
   });
 
   test('is at rest on no supply', () => {
-    for (const now of moments.slice(0, 12)) expectAtRest(type.circuit(now), type.terminals[0]!.name);
+    for (const now of moments.slice(0, 12)) expectAtRest(type.circuit(now), nth(type.terminals, 0).name);
   });
 
   test('shows and follows only elements that it has', () => {
@@ -216,7 +217,7 @@ describe.each(MODULE_TYPES.map((type) => [type.id, type] as const))('module %s',
     for (const now of moments) {
       const elements = type.circuit(now);
       expectSoundCircuit(type, elements);
-      expectAtRest(elements, type.terminals[0]!.name);
+      expectAtRest(elements, nth(type.terminals, 0).name);
     }
     expectSoundFace(type, new Set(moments.flatMap((now) => type.circuit(now).flatMap(namesOf))));
   });

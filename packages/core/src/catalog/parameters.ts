@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { parseIn, plain } from '../units/index.ts';
@@ -103,7 +104,7 @@ export const settingAsParameter = ({ key, label, choices, place, from, usual }: 
   kind: 'choice',
   place,
   choices,
-  factory: choices[0]!.value,
+  factory: nth(choices, 0).value,
   ...(from && { from }),
   ...(usual && { usual }),
 });

@@ -1,3 +1,5 @@
+import { nth } from '../lists/index.ts';
+import { entry } from './entries.ts';
 import type { Compiled } from './compile.ts';
 import { solveManyInPlace } from './lu.ts';
 import { accumulate, stampElement } from './newton.ts';
@@ -26,23 +28,26 @@ export function answers(
   const m = readers.length;
   accumulate(c, params, w, w.x, w.error, w.jacobian);
   const transposed = new Float64Array(n * n);
-  for (let i = 0; i < n; i++) for (let j = 0; j < n; j++) transposed[j * n + i] = w.jacobian[i * n + j]!;
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++) transposed[j * n + i] = entry(w.jacobian, i * n + j);
   const adjoint = slopesOverUnknowns(w, params, readers);
   if (!solveManyInPlace(transposed, adjoint, n, m)) return undefined;
   const result = readers.map(() => new Float64Array(c.toleranced.length));
   for (let t = 0; t < c.toleranced.length; t++) {
-    const parameter = c.toleranced[t]!;
-    const element = c.tolerancedElement[t]!;
-    const value = params[parameter]!;
-    params[parameter] = c.min[parameter]!;
+    const parameter = entry(c.toleranced, t);
+    const element = entry(c.tolerancedElement, t);
+    const value = entry(params, parameter);
+    params[parameter] = entry(c.min, parameter);
     const low = elementError(c, w, params, element).slice();
     const readLow = readers.map((read) => read(params));
-    params[parameter] = c.max[parameter]!;
+    params[parameter] = entry(c.max, parameter);
     const high = elementError(c, w, params, element);
-    for (let k = 0; k < m; k++) result[k]![t] = readers[k]!(params) - readLow[k]!;
+    for (let k = 0; k < m; k++) nth(result, k)[t] = nth(readers, k)(params) - nth(readLow, k);
     for (let i = 0; i < n; i++) {
-      const change = high[i]! - low[i]!;
-      if (change !== 0) for (let k = 0; k < m; k++) result[k]![t]! -= adjoint[i * m + k]! * change;
+      const change = nth(high, i) - nth(low, i);
+      if (change !== 0)
+        for (let k = 0; k < m; k++)
+          nth(result, k)[t] = entry(nth(result, k), t) - entry(adjoint, i * m + k) * change;
     }
     params[parameter] = value;
   }
@@ -54,11 +59,12 @@ function slopesOverUnknowns(w: Workspace, params: Float64Array, readers: readonl
   const m = readers.length;
   const slopes = new Float64Array(w.x.length * m);
   for (let i = 0; i < w.x.length; i++) {
-    const value = w.x[i]!;
+    const value = entry(w.x, i);
     w.x[i] = value + STEP;
-    for (let k = 0; k < m; k++) slopes[i * m + k] = readers[k]!(params);
+    for (let k = 0; k < m; k++) slopes[i * m + k] = nth(readers, k)(params);
     w.x[i] = value - STEP;
-    for (let k = 0; k < m; k++) slopes[i * m + k] = (slopes[i * m + k]! - readers[k]!(params)) / (2 * STEP);
+    for (let k = 0; k < m; k++)
+      slopes[i * m + k] = (entry(slopes, i * m + k) - nth(readers, k)(params)) / (2 * STEP);
     w.x[i] = value;
   }
   return slopes;

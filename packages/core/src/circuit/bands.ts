@@ -1,3 +1,5 @@
+import { nth } from '../lists/index.ts';
+import { entry } from './entries.ts';
 import type { Reader } from './answers.ts';
 import { compile } from './compile.ts';
 import type { Netlist } from './netlist.ts';
@@ -105,7 +107,7 @@ class CornerSearch {
       const answers = at.answers?.[i];
       if (!answers) break;
       at = this.cornerAt(answers, sense);
-      const value = at.values[i]! * sense;
+      const value = nth(at.values, i) * sense;
       if (value <= best + MIN_GAIN * Math.max(1, Math.abs(best))) break;
       best = value;
     }
@@ -117,9 +119,9 @@ class CornerSearch {
     const { compiled: c } = this.solver;
     let key = '';
     for (let t = 0; t < answers.length; t++) {
-      const parameter = c.toleranced[t]!;
-      const up = answers[t]! * sense >= 0;
-      this.params[parameter] = up ? c.max[parameter]! : c.min[parameter]!;
+      const parameter = entry(c.toleranced, t);
+      const up = entry(answers, t) * sense >= 0;
+      this.params[parameter] = up ? entry(c.max, parameter) : entry(c.min, parameter);
       key += up ? '1' : '0';
     }
     let corner = this.seen.get(key);

@@ -1,3 +1,5 @@
+import { entry } from './entries.ts';
+
 /**
  * Current-voltage curves of the non-linear parts. Each is smooth and never falls, so that Newton's iteration ends.
  * Every function writes current (A) to out[0] and slope (S) to out[1]; none allocates.
@@ -37,10 +39,10 @@ export function saturatedCurve(
 ): void {
   diodeCurve(volts, drop, ohms, out);
   const corner = limit / 40;
-  const free = out[0]!;
+  const free = entry(out, 0);
   const x = (free - limit) / corner;
   out[0] = free - corner * softplus(x) + RESIDUAL_CONDUCTANCE * volts;
-  out[1] = out[1]! * (1 - logistic(x)) + RESIDUAL_CONDUCTANCE;
+  out[1] = entry(out, 1) * (1 - logistic(x)) + RESIDUAL_CONDUCTANCE;
 }
 
 /** Leakage of a transistor that is off: `leak` (A) with 24 V across it, in proportion below. */
@@ -53,7 +55,7 @@ export function leakCurve(volts: number, leak: number, out: Float64Array): void 
 export function heldCurve(volts: number, drop: number, ohms: number, limit: number, out: Float64Array): void {
   const sign = volts < 0 ? -1 : 1;
   saturatedCurve(sign * volts, drop, ohms, limit, out);
-  out[0] = sign * out[0]!;
+  out[0] = sign * entry(out, 0);
 }
 
 /** Voltage at which the electronics of a two-wire sensor that is off take 0.7 of their current, V. */
@@ -89,13 +91,13 @@ export function optocouplerCurve(
   let slope = 1 / parallel;
   if (forward) {
     diodeCurve(volts, led, series, out);
-    amps += out[0]!;
-    slope += out[1]!;
+    amps += entry(out, 0);
+    slope += entry(out, 1);
   }
   if (backward) {
     diodeCurve(-volts, led, series, out);
-    amps -= out[0]!;
-    slope += out[1]!;
+    amps -= entry(out, 0);
+    slope += entry(out, 1);
   }
   out[0] = amps;
   out[1] = slope;

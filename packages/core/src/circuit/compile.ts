@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
 import { looseNodes } from './floating.ts';
@@ -65,7 +66,7 @@ export function compile(netlist: Netlist): Compiled {
     ids.add(element.id);
     nodesOf(element)
       .slice(0, 3)
-      .forEach((name, k) => (nodes[e * 3 + k] = nodeIndex.get(name)!));
+      .forEach((name, k) => (nodes[e * 3 + k] = sure(nodeIndex.get(name))));
     param[e] = spans.length;
     spans.push(...parametersOf(element));
     kind[e] = kindOf(element);
@@ -73,14 +74,14 @@ export function compile(netlist: Netlist): Compiled {
     if (element.kind === 'source') sourceRow[e] = nodeIndex.size - 1 + sourceCount++;
   });
   const numbers = (wanted: (kind: number) => boolean): number[] =>
-    [...kind.keys()].filter((e) => wanted(kind[e]!));
+    [...kind.keys()].filter((e) => wanted(nth(kind, e)));
   const owners = elements.flatMap((element, e) => parametersOf(element).map(() => e));
   const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
     netlist,
     nodeIndex,
     nodeCount: nodeIndex.size - 1,
-    loose: Int32Array.from(looseNodes(netlist), (name) => nodeIndex.get(name)!),
+    loose: Int32Array.from(looseNodes(netlist), (name) => sure(nodeIndex.get(name))),
     sourceCount,
     kind,
     flags,
@@ -93,7 +94,7 @@ export function compile(netlist: Netlist): Compiled {
     min: Float64Array.from(spans, (s) => s.min),
     max: Float64Array.from(spans, (s) => s.max),
     toleranced: Int32Array.from(toleranced),
-    tolerancedElement: Int32Array.from(toleranced, (i) => owners[i]!),
+    tolerancedElement: Int32Array.from(toleranced, (i) => nth(owners, i)),
   };
 }
 

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { all, create } from 'mathjs';
 import fc from 'fast-check';
 import { answers } from './answers.ts';
@@ -9,7 +10,7 @@ import type { Netlist } from './netlist.ts';
 import { solveFrom, workspaceFor } from './newton.ts';
 import { exactly, percent, within } from './span.ts';
 
-const math = create(all!, {});
+const math = create(sure(all), {});
 const volts = fc.double({ min: -30, max: 30, noNaN: true });
 type Curve = (volts: number, out: Float64Array) => void;
 
@@ -25,7 +26,7 @@ describe.each(CURVES)('the curve of a %s', (_, curve) => {
   const at = (v: number): [number, number] => {
     const out = new Float64Array(2);
     curve(v, out);
-    return [out[0]!, out[1]!];
+    return [nth(out, 0), nth(out, 1)];
   };
 
   test('never falls', () => {
@@ -78,7 +79,7 @@ test('the linear solver agrees with a general one on random matrices', () => {
       const matrix = rows.map((row, i) => row.map((value, j) => value + (i === j ? 40 : 0)));
       const b = Float64Array.from(right);
       expect(solveInPlace(Float64Array.from(matrix.flat()), b, n)).toBe(true);
-      const other = (math.lusolve(matrix, right) as number[][]).map((row) => row[0]!);
+      const other = (math.lusolve(matrix, right) as number[][]).map((row) => nth(row, 0));
       other.forEach((value, i) => expect(b[i]).toBeCloseTo(value, 9));
     }),
   );
@@ -127,16 +128,16 @@ test('the adjoint’s answers are those of solving at both ends of each toleranc
   };
   const c = compile(netlist);
   const w = workspaceFor(c);
-  const y = c.nodeIndex.get('Y')!;
+  const y = sure(c.nodeIndex.get('Y'));
   solveFrom(c, c.nominal, w);
-  const found = answers(c, w, Float64Array.from(c.nominal), [() => w.x[y]!])![0]!;
+  const found = nth(sure(answers(c, w, Float64Array.from(c.nominal), [() => nth(w.x, y)])), 0);
   c.toleranced.forEach((parameter, t) => {
     const ends = [c.min, c.max].map((side) => {
       const params = Float64Array.from(c.nominal);
-      params[parameter] = side[parameter]!;
+      params[parameter] = nth(side, parameter);
       solveFrom(c, params, w);
-      return w.x[y]!;
+      return nth(w.x, y);
     });
-    expect(found[t]! / (ends[1]! - ends[0]!)).toBeCloseTo(1, 3);
+    expect(nth(found, t) / (nth(ends, 1) - nth(ends, 0))).toBeCloseTo(1, 3);
   });
 });

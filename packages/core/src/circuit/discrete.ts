@@ -1,3 +1,5 @@
+import { nth } from '../lists/index.ts';
+import { entry } from './entries.ts';
 import type { Compiled } from './compile.ts';
 import { holds } from './netlist.ts';
 import type { Detector, Latch, Output, Switch, TwoWire } from './netlist.ts';
@@ -89,7 +91,7 @@ export class Discrete {
   private close(): boolean {
     let changed = false;
     for (let k = 0; k < this.contacts.length; k++) {
-      const [e, { closed }] = this.contacts[k]!;
+      const [e, { closed }] = nth(this.contacts, k);
       const next = holds(closed, this.isOn, this.wasOn) ? 1 : 0;
       if (next === this.w.highOn[e]) continue;
       this.w.highOn[e] = next;
@@ -110,8 +112,8 @@ export class Discrete {
   private supply(c: Compiled, present: Present): boolean {
     let changed = false;
     for (let k = 0; k < this.outputs.length; k++) {
-      const [e, output] = this.outputs[k]!;
-      const volts = present.volt(c.nodes[e * 3]!) - present.volt(c.nodes[e * 3 + 2]!);
+      const [e, output] = nth(this.outputs, k);
+      const volts = present.volt(entry(c.nodes, e * 3)) - present.volt(entry(c.nodes, e * 3 + 2));
       const powered = volts >= output.minSupplyVolts ? 1 : 0;
       const { needs } = output;
       const served = !needs || present.named(needs.plus) - present.named(needs.minus) >= needs.minVolts;
@@ -128,10 +130,10 @@ export class Discrete {
   private detect(c: Compiled, present: Present): boolean {
     let changed = false;
     for (let k = 0; k < this.detectors.length; k++) {
-      const [e, detector] = this.detectors[k]!;
-      const across = present.volt(c.nodes[e * 3]!) - present.volt(c.nodes[e * 3 + 1]!);
+      const [e, detector] = nth(this.detectors, k);
+      const across = present.volt(entry(c.nodes, e * 3)) - present.volt(entry(c.nodes, e * 3 + 1));
       const volts = detector.either ? Math.abs(across) : across;
-      const next = volts >= detector.onVolts ? 1 : volts <= detector.offVolts ? 0 : this.on[e]!;
+      const next = volts >= detector.onVolts ? 1 : volts <= detector.offVolts ? 0 : entry(this.on, e);
       if (next === this.on[e]) continue;
       this.on[e] = next;
       changed = true;
@@ -143,7 +145,7 @@ export class Discrete {
   private letGo(present: Present): boolean {
     let changed = false;
     for (let k = 0; k < this.twoWires.length; k++) {
-      const [e, { minAmps }] = this.twoWires[k]!;
+      const [e, { minAmps }] = nth(this.twoWires, k);
       if (this.w.highOn[e] !== 1 || Math.abs(present.amps(e)) >= minAmps) continue;
       this.w.highOn[e] = 0;
       changed = true;
@@ -154,7 +156,7 @@ export class Discrete {
   private remember(): boolean {
     let changed = false;
     for (let k = 0; k < this.latches.length; k++) {
-      const [e, { set, hold }] = this.latches[k]!;
+      const [e, { set, hold }] = nth(this.latches, k);
       const keeps = holds(hold, this.isOn, this.wasOn);
       const next = keeps && (this.on[e] === 1 || holds(set, this.isOn, this.wasOn)) ? 1 : 0;
       if (next === this.on[e]) continue;

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { nodesOf, onNodes } from './netlist.ts';
 import { exactly, percent } from './span.ts';
@@ -17,7 +18,7 @@ export const open =
   (netlist) =>
     replace(netlist, id, (element) => {
       const [a, b] = nodesOf(element);
-      return [{ kind: 'switch', id, a: a!, b: b!, closed: false, ohms: exactly(0.01) }];
+      return [{ kind: 'switch', id, a: sure(a), b: sure(b), closed: false, ohms: exactly(0.01) }];
     });
 
 /** The element's first two nodes are bridged by 10 mΩ. */
@@ -26,7 +27,7 @@ export const short =
   (netlist) =>
     replace(netlist, id, (element) => {
       const [a, b] = nodesOf(element);
-      return [element, { kind: 'resistor', id: `${id}/short`, a: a!, b: b!, ohms: exactly(0.01) }];
+      return [element, { kind: 'resistor', id: `${id}/short`, a: sure(a), b: sure(b), ohms: exactly(0.01) }];
     });
 
 const exchanged = (element: Element, from: string, to: string): Element =>

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
 
@@ -26,7 +27,7 @@ export function looseNodes(netlist: Netlist): Set<string> {
       element.kind === 'optocoupler' ||
       element.kind === 'twoWire' ||
       (element.kind === 'switch' && element.closed === true);
-    return conducting ? [[a!, b!]] : [];
+    return conducting ? [[sure(a), sure(b)]] : [];
   });
 }
 

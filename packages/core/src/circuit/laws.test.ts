@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import fc from 'fast-check';
 import { solveWithBands } from './bands.ts';
 import { compile } from './compile.ts';
@@ -89,12 +90,12 @@ const network = (max: number): fc.Arbitrary<Netlist> =>
 /** Branches of an element with the nodes that its current leaves and enters. */
 function branches(e: Element): { id: string; from: string; to: string }[] {
   const [a, b, c] = nodesOf(e);
-  if (e.kind === 'source') return [{ id: e.id, from: b!, to: a! }];
+  if (e.kind === 'source') return [{ id: e.id, from: sure(b), to: sure(a) }];
   if (e.kind === 'detector' || e.kind === 'latch') return [];
-  if (e.kind !== 'output') return [{ id: e.id, from: a!, to: b! }];
+  if (e.kind !== 'output') return [{ id: e.id, from: sure(a), to: sure(b) }];
   return [
-    { id: `${e.id}/high`, from: a!, to: b! },
-    { id: `${e.id}/low`, from: b!, to: c! },
+    { id: `${e.id}/high`, from: sure(a), to: sure(b) },
+    { id: `${e.id}/low`, from: sure(b), to: sure(c) },
   ];
 }
 
@@ -174,7 +175,7 @@ const ladder = fc
 /** A parameter row within the tolerances, from numbers between 0 and 1. */
 function draw(netlist: Netlist, numbers: Iterator<number>): Float64Array {
   const c = compile(netlist);
-  return c.nominal.map((_, i) => c.min[i]! + (c.max[i]! - c.min[i]!) * numbers.next().value);
+  return c.nominal.map((_, i) => nth(c.min, i) + (nth(c.max, i) - nth(c.min, i)) * numbers.next().value);
 }
 
 const share = fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true }));
@@ -184,13 +185,13 @@ test('the band holds the nominal value and every random draw', () => {
     fc.property(ladder, share, ({ netlist, last }, numbers) => {
       const [band] = solveWithBands(netlist, [{ kind: 'volts', a: last, b: 'M' }]).bands;
       const solver = new Solver(compile(netlist));
-      expect(band!.min).toBeLessThanOrEqual(band!.nom);
-      expect(band!.max).toBeGreaterThanOrEqual(band!.nom);
+      expect(sure(band).min).toBeLessThanOrEqual(sure(band).nom);
+      expect(sure(band).max).toBeGreaterThanOrEqual(sure(band).nom);
       for (let k = 0; k < 20; k++) {
         solver.run(draw(netlist, numbers as Iterator<number>));
         const volts = solver.nodeVolts(last);
-        expect(volts).toBeGreaterThanOrEqual(band!.min - 1e-9);
-        expect(volts).toBeLessThanOrEqual(band!.max + 1e-9);
+        expect(volts).toBeGreaterThanOrEqual(sure(band).min - 1e-9);
+        expect(volts).toBeLessThanOrEqual(sure(band).max + 1e-9);
       }
     }),
     { numRuns: 100 },
@@ -206,13 +207,13 @@ test('the band of a ladder is the band of all its corners', () => {
       let [min, max] = [Infinity, -Infinity];
       for (let corner = 0; corner < 2 ** c.toleranced.length; corner++) {
         const params = Float64Array.from(c.nominal);
-        c.toleranced.forEach((p, t) => (params[p] = corner & (1 << t) ? c.max[p]! : c.min[p]!));
+        c.toleranced.forEach((p, t) => (params[p] = corner & (1 << t) ? nth(c.max, p) : nth(c.min, p)));
         solver.run(params);
         min = Math.min(min, solver.nodeVolts(last));
         max = Math.max(max, solver.nodeVolts(last));
       }
-      expect(band!.min).toBeCloseTo(min, 9);
-      expect(band!.max).toBeCloseTo(max, 9);
+      expect(sure(band).min).toBeCloseTo(min, 9);
+      expect(sure(band).max).toBeCloseTo(max, 9);
     }),
     { numRuns: 40 },
   );
@@ -274,10 +275,10 @@ test('a loop with a sensor and an input keeps every draw within its band', () =>
         solver.run(params);
         const v = solver.nodeVolts('t') - solver.nodeVolts(common);
         const i = solver.branchAmps('i', params);
-        expect(v).toBeGreaterThanOrEqual(volts!.min - STANDS_VOLTS);
-        expect(v).toBeLessThanOrEqual(volts!.max + STANDS_VOLTS);
-        expect(i).toBeGreaterThanOrEqual(amps!.min - STANDS_AMPS);
-        expect(i).toBeLessThanOrEqual(amps!.max + STANDS_AMPS);
+        expect(v).toBeGreaterThanOrEqual(sure(volts).min - STANDS_VOLTS);
+        expect(v).toBeLessThanOrEqual(sure(volts).max + STANDS_VOLTS);
+        expect(i).toBeGreaterThanOrEqual(sure(amps).min - STANDS_AMPS);
+        expect(i).toBeLessThanOrEqual(sure(amps).max + STANDS_AMPS);
       }
     }),
     { numRuns: 100 },

@@ -1,3 +1,4 @@
+import { add, entry } from './entries.ts';
 import type { Compiled } from './compile.ts';
 import { FLAG, KIND } from './compile.ts';
 import {
@@ -187,34 +188,34 @@ export function stampElement(
   e: number,
   n: number,
 ): void {
-  const a = c.nodes[e * 3]!;
-  const b = c.nodes[e * 3 + 1]!;
-  const q = c.param[e]!;
+  const a = entry(c.nodes, e * 3);
+  const b = entry(c.nodes, e * 3 + 1);
+  const q = entry(c.param, e);
   const curve = w.curve;
   switch (c.kind[e]) {
     case RESISTOR: {
-      const conductance = 1 / p[q]!;
+      const conductance = 1 / entry(p, q);
       curve[0] = (volt(x, a) - volt(x, b)) * conductance;
       curve[1] = conductance;
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     }
     case DIODE:
-      diodeCurve(volt(x, a) - volt(x, b), p[q]!, p[q + 1]!, curve);
+      diodeCurve(volt(x, a) - volt(x, b), entry(p, q), entry(p, q + 1), curve);
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     case OPTOCOUPLER: {
-      const flags = c.flags[e]!;
+      const flags = entry(c.flags, e);
       const volts = volt(x, a) - volt(x, b);
       const forward = (flags & FORWARD) !== 0;
       const backward = (flags & BACKWARD) !== 0;
-      optocouplerCurve(volts, p[q]!, p[q + 1]!, p[q + 2]!, forward, backward, curve);
+      optocouplerCurve(volts, entry(p, q), entry(p, q + 1), entry(p, q + 2), forward, backward, curve);
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     }
     case OUTPUT: {
-      const minus = c.nodes[e * 3 + 2]!;
-      const flags = c.flags[e]!;
+      const minus = entry(c.nodes, e * 3 + 2);
+      const flags = entry(c.flags, e);
       if (flags & HIGH) {
         transistor(volt(x, a) - volt(x, b), p, q, w.highOn[e] === 1, curve);
         stampBranch(a, b, curve, error, jacobian, n);
@@ -232,7 +233,7 @@ export function stampElement(
       stampBranch(a, b, curve, error, jacobian, n);
       return;
     case SOURCE:
-      stampSource(a, b, c.sourceRow[e]!, p, q, x, error, jacobian, n);
+      stampSource(a, b, entry(c.sourceRow, e), p, q, x, error, jacobian, n);
   }
 }
 
@@ -244,31 +245,31 @@ export function transistor(
   on: boolean,
   curve: Float64Array,
 ): void {
-  if (on) saturatedCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
-  else leakCurve(volts, p[q + 2]!, curve);
+  if (on) saturatedCurve(volts, entry(p, q), entry(p, q + 1), entry(p, q + 3), curve);
+  else leakCurve(volts, entry(p, q + 2), curve);
 }
 
 /** A contact, two-wire sensor or transmitter at `volts` (V) across it, in its present state. */
 function discreteCurve(c: Compiled, p: Float64Array, w: Workspace, volts: number, e: number): void {
-  const q = c.param[e]!;
+  const q = entry(c.param, e);
   const { curve } = w;
   const on = w.highOn[e] === 1;
   if (c.kind[e] === TWO_WIRE) twoWire(volts, p, q, on, curve);
-  else if (c.kind[e] === TRANSMITTER) transmitterCurve(volts, p[q]!, p[q + 1]!, curve);
+  else if (c.kind[e] === TRANSMITTER) transmitterCurve(volts, entry(p, q), entry(p, q + 1), curve);
   else {
-    curve[1] = on ? 1 / p[q]! : 0;
+    curve[1] = on ? 1 / entry(p, q) : 0;
     curve[0] = volts * curve[1];
   }
 }
 
 /** A two-wire sensor at `volts` (V) across it. */
 export function twoWire(volts: number, p: Float64Array, q: number, on: boolean, curve: Float64Array): void {
-  if (on) heldCurve(volts, p[q]!, p[q + 1]!, p[q + 3]!, curve);
-  else restCurve(volts, p[q + 2]!, curve);
+  if (on) heldCurve(volts, entry(p, q), entry(p, q + 1), entry(p, q + 3), curve);
+  else restCurve(volts, entry(p, q + 2), curve);
 }
 
 function volt(x: Float64Array, node: number): number {
-  return node < 0 ? 0 : x[node]!;
+  return node < 0 ? 0 : entry(x, node);
 }
 
 function stampBranch(
@@ -279,16 +280,16 @@ function stampBranch(
   jacobian: Float64Array | null,
   n: number,
 ): void {
-  const amps = curve[0]!;
-  const slope = curve[1]!;
-  if (a >= 0) error[a]! += amps;
-  if (b >= 0) error[b]! -= amps;
+  const amps = entry(curve, 0);
+  const slope = entry(curve, 1);
+  if (a >= 0) add(error, a, amps);
+  if (b >= 0) add(error, b, -amps);
   if (!jacobian) return;
-  if (a >= 0) jacobian[a * n + a]! += slope;
-  if (b >= 0) jacobian[b * n + b]! += slope;
+  if (a >= 0) add(jacobian, a * n + a, slope);
+  if (b >= 0) add(jacobian, b * n + b, slope);
   if (a >= 0 && b >= 0) {
-    jacobian[a * n + b]! -= slope;
-    jacobian[b * n + a]! -= slope;
+    add(jacobian, a * n + b, -slope);
+    add(jacobian, b * n + a, -slope);
   }
 }
 
@@ -304,18 +305,18 @@ function stampSource(
   jacobian: Float64Array | null,
   n: number,
 ): void {
-  const amps = x[row]!;
-  if (plus >= 0) error[plus]! -= amps;
-  if (minus >= 0) error[minus]! += amps;
-  const voltSlack = p[q]! - p[q + 1]! * amps - (volt(x, plus) - volt(x, minus));
-  const ampSlack = p[q + 2]! - amps;
+  const amps = entry(x, row);
+  if (plus >= 0) add(error, plus, -amps);
+  if (minus >= 0) add(error, minus, amps);
+  const voltSlack = entry(p, q) - entry(p, q + 1) * amps - (volt(x, plus) - volt(x, minus));
+  const ampSlack = entry(p, q + 2) - amps;
   const limited = ampSlack < voltSlack;
   error[row] = limited ? ampSlack : voltSlack;
   if (!jacobian) return;
-  if (plus >= 0) jacobian[plus * n + row]! -= 1;
-  if (minus >= 0) jacobian[minus * n + row]! += 1;
-  jacobian[row * n + row] = limited ? -1 : -p[q + 1]!;
+  if (plus >= 0) add(jacobian, plus * n + row, -1);
+  if (minus >= 0) add(jacobian, minus * n + row, 1);
+  jacobian[row * n + row] = limited ? -1 : -entry(p, q + 1);
   if (limited) return;
-  if (plus >= 0) jacobian[row * n + plus]! -= 1;
-  if (minus >= 0) jacobian[row * n + minus]! += 1;
+  if (plus >= 0) add(jacobian, row * n + plus, -1);
+  if (minus >= 0) add(jacobian, row * n + minus, 1);
 }

@@ -1,3 +1,4 @@
+import { entry } from './entries.ts';
 import { compile, FLAG, KIND } from './compile.ts';
 import type { Compiled } from './compile.ts';
 import { Discrete } from './discrete.ts';
@@ -78,7 +79,7 @@ export class Solver {
   }
 
   private voltOf(index: number): number {
-    return index < 0 ? 0 : this.w.x[index]!;
+    return index < 0 ? 0 : entry(this.w.x, index);
   }
 
   /** Voltage of a node against the reference in the last run, V. */
@@ -97,7 +98,9 @@ export class Solver {
     const n = w.x.length;
     accumulate(c, params, w, w.x, w.error, w.jacobian);
     const matrix = Array.from({ length: n }, (_, i) => [...w.jacobian.subarray(i * n, (i + 1) * n)]);
-    const right = matrix.map((row, i) => row.reduce((sum, slope, j) => sum + slope * w.x[j]!, -w.error[i]!));
+    const right = matrix.map((row, i) =>
+      row.reduce((sum, slope, j) => sum + slope * entry(w.x, j), -entry(w.error, i)),
+    );
     return { matrix, right };
   }
 
@@ -170,7 +173,7 @@ class KeptSolution implements Solution {
   volts = (node: string): number => {
     const index = this.c.nodeIndex.get(node);
     if (index === undefined) throw new Error(`There is no node "${node}" in this circuit.`);
-    return index < 0 ? 0 : this.kept.x[index]!;
+    return index < 0 ? 0 : entry(this.kept.x, index);
   };
 
   amps = (id: string): number => branchAmps(this.c, this.indexOf, this.kept, this.params, id);
@@ -221,37 +224,45 @@ function branchAmps(
 /** Current through an element, A; of an output through its branch to minus where `low` says so. */
 function elementAmps(c: Compiled, kept: Kept, params: Float64Array, e: number, low: boolean): number {
   const { x, highOn, lowOn, curve } = kept;
-  const from = c.nodes[e * 3 + (low ? 1 : 0)]!;
-  const to = c.nodes[e * 3 + (low ? 2 : 1)]!;
-  const across = (from < 0 ? 0 : x[from]!) - (to < 0 ? 0 : x[to]!);
-  const q = c.param[e]!;
-  const flags = c.flags[e]!;
+  const from = entry(c.nodes, e * 3 + (low ? 1 : 0));
+  const to = entry(c.nodes, e * 3 + (low ? 2 : 1));
+  const across = (from < 0 ? 0 : entry(x, from)) - (to < 0 ? 0 : entry(x, to));
+  const q = entry(c.param, e);
+  const flags = entry(c.flags, e);
   switch (c.kind[e]) {
     case KIND.resistor:
-      return across / params[q]!;
+      return across / entry(params, q);
     case KIND.contact:
-      return highOn[e] === 1 ? across / params[q]! : 0;
+      return highOn[e] === 1 ? across / entry(params, q) : 0;
     case KIND.source:
-      return x[c.sourceRow[e]!]!;
+      return entry(x, entry(c.sourceRow, e));
     case KIND.diode:
-      diodeCurve(across, params[q]!, params[q + 1]!, curve);
-      return curve[0]!;
+      diodeCurve(across, entry(params, q), entry(params, q + 1), curve);
+      return entry(curve, 0);
     case KIND.optocoupler: {
       const forward = (flags & FLAG.forward) !== 0;
       const backward = (flags & FLAG.backward) !== 0;
-      optocouplerCurve(across, params[q]!, params[q + 1]!, params[q + 2]!, forward, backward, curve);
-      return curve[0]!;
+      optocouplerCurve(
+        across,
+        entry(params, q),
+        entry(params, q + 1),
+        entry(params, q + 2),
+        forward,
+        backward,
+        curve,
+      );
+      return entry(curve, 0);
     }
     case KIND.output:
       if (!(flags & (low ? FLAG.low : FLAG.high))) return 0;
       transistor(across, params, q, (low ? lowOn : highOn)[e] === 1, curve);
-      return curve[0]!;
+      return entry(curve, 0);
     case KIND.twoWire:
       twoWire(across, params, q, highOn[e] === 1, curve);
-      return curve[0]!;
+      return entry(curve, 0);
     case KIND.transmitter:
-      transmitterCurve(across, params[q]!, params[q + 1]!, curve);
-      return curve[0]!;
+      transmitterCurve(across, entry(params, q), entry(params, q + 1), curve);
+      return entry(curve, 0);
     default:
       return 0;
   }

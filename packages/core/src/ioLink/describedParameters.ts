@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { Parameter } from '../catalog/index.ts';
@@ -217,7 +218,7 @@ export function decodeParameter(parameter: BusParameter, bytes: Uint8Array): str
     type.kind === 'string' && bytes.length < layout.bitLength / 8
       ? Uint8Array.from({ length: layout.bitLength / 8 }, (_, i) => bytes[i] ?? 0)
       : bytes;
-  const value = decodeRecord(layout, filled).get('value')!;
+  const value = sure(decodeRecord(layout, filled).get('value'));
   if (typeof value === 'number' && scale && parameter.kind === 'number')
     return plain(scaled(value, scale), 9);
   if (typeof value === 'number' && type.kind === 'float32') return plain(value, 7);

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
@@ -20,7 +21,7 @@ import type { SwitchChannel } from './smartSensor.ts';
 
 const description = readDescription(DISTANCE_SENSOR);
 const parameters = describedParameters(description);
-const of = (key: string): BusParameter => parameters.find((p) => p.key === key)!;
+const of = (key: string): BusParameter => sure(parameters.find((p) => p.key === key));
 
 describe('parameters of a description', () => {
   test('stand in the order of its menus, in its own words, limits and units', () => {
@@ -94,18 +95,21 @@ describe('a live value', () => {
     ],
   };
   const level = (raw: number, state: Parameters<typeof liveItems>[2] = 'connected', valid = true) =>
-    liveItems(
-      record,
-      encodeRecord(
+    nth(
+      liveItems(
         record,
-        new Map<string, number | boolean>([
-          ['Level', raw],
-          ['Q1', true],
-        ]),
+        encodeRecord(
+          record,
+          new Map<string, number | boolean>([
+            ['Level', raw],
+            ['Q1', true],
+          ]),
+        ),
+        state,
+        valid,
       ),
-      state,
-      valid,
-    )[0]!;
+      0,
+    );
 
   test('has gradient, offset and unit', () => {
     expect(level(250)).toEqual({ name: 'Level', unit: 'mm', value: 30, text: '30' });
@@ -180,11 +184,12 @@ describe('addresses of ports', () => {
         fc.array(fc.record({ input: fc.nat(32), output: fc.nat(32) }), { minLength: 1, maxLength: 8 }),
         fc.nat(100),
         (list, from) => {
-          const byte = (text: string): number => Number(/\d+/.exec(text)![0]);
+          const byte = (text: string): number => Number(sure(/\d+/.exec(text))[0]);
           let next = from;
           for (const port of portAddresses(list, from, 'byte')) {
-            if (port!.firstIn) expect(byte(port!.firstIn)).toBe(next);
-            next = byte(port!.qualifier!) + 1;
+            const { firstIn, qualifier } = sure(port);
+            if (firstIn) expect(byte(firstIn)).toBe(next);
+            next = byte(sure(qualifier)) + 1;
           }
         },
       ),

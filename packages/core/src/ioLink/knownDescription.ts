@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { JobProblem } from '../model/index.ts';
 import type { IoLinkDescription } from './descriptionTypes.ts';
 import { describedParameters } from './describedParameters.ts';
@@ -19,7 +20,7 @@ export function knownDescription(text: string): KnownDescription {
   let entry = known.get(text);
   if (!entry) {
     entry = read(text);
-    if (known.size >= MAX_KNOWN) known.delete(known.keys().next().value!);
+    if (known.size >= MAX_KNOWN) known.delete(sure(known.keys().next().value));
     known.set(text, entry);
   }
   if (entry instanceof JobProblem) throw entry;

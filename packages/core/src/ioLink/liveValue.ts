@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { plain } from '../units/index.ts';
@@ -71,7 +72,7 @@ export function liveItems(
 ): LiveItem[] {
   const flag = portFlag(state, valid);
   const values = decodeRecord(layout, bytes);
-  return layout.items.map((item) => liveItem(item, values.get(item.name)!, flag));
+  return layout.items.map((item) => liveItem(item, sure(values.get(item.name)), flag));
 }
 
 function liveItem(item: DescribedItem, raw: ItemValue, flag: Text | undefined): LiveItem {

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -50,25 +51,25 @@ test('variables in the order of their index, with words, limits, access and fact
     allowed: { ranges: [{ min: 30, max: 2000 }] },
     factory: '500',
   });
-  const { type } = read.variables[3]!;
+  const { type } = nth(read.variables, 3);
   if (type.kind !== 'record') throw new Error('no record');
   expect(type.items.map(({ subindex, name, bitOffset }) => [subindex, name, bitOffset])).toEqual([
     [1, 'Logic', 8],
     [2, 'Hysteresis', 0],
   ]);
-  expect(type.items[0]!.allowed.values).toEqual([
+  expect(nth(type.items, 0).allowed.values).toEqual([
     { value: '0', name: 'normally open' },
     { value: '1', name: 'normally closed' },
   ]);
 });
 
 test('process data come apart by the description alone, with gradient, offset and unit', () => {
-  const { input } = read.processData[0]!;
-  const record = decodeRecord(input!, Uint8Array.of(0x7d, 0x11));
+  const { input } = nth(read.processData, 0);
+  const record = decodeRecord(sure(input), Uint8Array.of(0x7d, 0x11));
   expect(Object.fromEntries(record)).toEqual({ Distance: 0x7d1, 'Output 2': false, 'Output 1': true });
-  const { scale } = input!.items[0]!;
+  const { scale } = nth(sure(input).items, 0);
   expect(scale).toEqual({ gradient: 0.5, offset: 30, unit: 'mm' });
-  expect(scaled(0x7d1, scale!)).toBe(1030.5);
+  expect(scaled(0x7d1, sure(scale))).toBe(1030.5);
 });
 
 test('menus lead to variables, items and further menus, each with its scale', () => {
@@ -134,5 +135,5 @@ describe('what is refused, and says why', () => {
 
 test('a text that the file lacks stands by its id, so that nothing is nameless', () => {
   const { variables } = readDescription(without('<Text id="TI_SP1" value="Switching point 1"/>'));
-  expect(variables[2]!.name).toBe('TI_SP1');
+  expect(nth(variables, 2).name).toBe('TI_SP1');
 });

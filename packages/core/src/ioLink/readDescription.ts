@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
@@ -125,7 +126,7 @@ class Reader {
       if (!known) return [];
       return [
         {
-          id: attributes.id!,
+          id: sure(attributes.id),
           index: known.index,
           name: known.name,
           description: '',
@@ -188,19 +189,19 @@ class Reader {
       case 'BooleanT':
         return { kind: 'boolean' };
       case 'UIntegerT':
-        return { kind: 'uint', bits: this.whole(datatype!, 'bitLength') };
+        return { kind: 'uint', bits: this.whole(sure(datatype), 'bitLength') };
       case 'IntegerT':
-        return { kind: 'int', bits: this.whole(datatype!, 'bitLength') };
+        return { kind: 'int', bits: this.whole(sure(datatype), 'bitLength') };
       case 'Float32T':
         return { kind: 'float32' };
       case 'StringT':
       case 'OctetStringT':
         return {
           kind: kind === 'StringT' ? 'string' : 'octets',
-          bytes: this.whole(datatype!, 'fixedLength', 0) || this.whole(datatype!, 'length', 0) || 1,
+          bytes: this.whole(sure(datatype), 'fixedLength', 0) || this.whole(sure(datatype), 'length', 0) || 1,
         };
       case 'ArrayT':
-        return { kind: 'booleans', count: this.whole(datatype!, 'count') };
+        return { kind: 'booleans', count: this.whole(sure(datatype), 'count') };
       default:
         if (datatype) this.problem(path, say('ioLink.type-known-here', { kind: kind ?? '' }));
         return { kind: 'uint', bits: 8 };

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
@@ -15,7 +16,7 @@ const refusal = (job: JobContent, change: Change): string => {
   try {
     applyChange(job, change, ACTOR);
   } catch (error) {
-    if (error instanceof JobProblem) return textOf(error.problems[0]!.message);
+    if (error instanceof JobProblem) return textOf(nth(error.problems, 0).message);
     throw error;
   }
   return 'not refused';
@@ -90,7 +91,7 @@ describe('what is refused', () => {
   ])('%s, at the door', (_, change, code) => {
     const parsed = Change.safeParse(change);
     expect(parsed.success).toBe(false);
-    expect(parsed.error!.issues[0]!.message).toBe(code);
+    expect(nth(sure(parsed.error).issues, 0).message).toBe(code);
   });
 
   test('a point with stored results stays', () => {
@@ -128,7 +129,7 @@ describe('what is done', () => {
       { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 5 } },
       ACTOR,
     );
-    expect(new JobIndex(moved).placeOf(moved.points[0]!)).toEqual({ moduleId: 'm', channel: 5 });
+    expect(new JobIndex(moved).placeOf(nth(moved.points, 0))).toEqual({ moduleId: 'm', channel: 5 });
     const off = applyChange(moved, { kind: 'assign', pointId: 'px-1', place: null }, ACTOR);
     expect(off.wires).toHaveLength(1);
   });
@@ -213,12 +214,12 @@ describe('steps', () => {
   test('an undone stamp stays with its reason and opens the step', () => {
     const done = stampAll(jobWith(BOTH8, ['-']));
     const undone = applyChange(done, { kind: 'undoStamp', id: 's-tug', reason: 'came loose' }, ACTOR);
-    expect(undone.stamps.find(({ id }) => id === 's-tug')!.undone).toEqual({
+    expect(sure(undone.stamps.find(({ id }) => id === 's-tug')).undone).toEqual({
       ...ACTOR,
       reason: 'came loose',
     });
     expect(
-      stampedSteps(undone, 'px-1', steps(undone)).find(({ step }) => step.key === 'tug')!.stamp,
+      sure(stampedSteps(undone, 'px-1', steps(undone)).find(({ step }) => step.key === 'tug')).stamp,
     ).toBeUndefined();
     expect(refusal(undone, { kind: 'undoStamp', id: 's-tug', reason: 'again' })).toMatch(/undone already/);
   });

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { chosenOutput, outputOfType, partTypesOf } from '../catalog/index.ts';
 import type {
@@ -400,7 +401,7 @@ function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>)
     );
   if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
   if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail)] };
-  const supply = [old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item))!;
+  const supply = sure([old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item)));
   const moved = { from: ref, to: `${supply}:${rail}`, colour: railColour(job, rail) };
   return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
 }

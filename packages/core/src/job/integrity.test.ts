@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -21,8 +22,8 @@ describe('integrity', () => {
     const [p1, p2] = sound.points;
     const problems = found({
       points: [
-        { ...p1!, tag: 'G1' },
-        { ...p2!, deviceId: 'px-1-b' },
+        { ...sure(p1), tag: 'G1' },
+        { ...sure(p2), deviceId: 'px-1-b' },
       ],
     });
     expect(problems).toEqual([
@@ -33,18 +34,20 @@ describe('integrity', () => {
 
   test('ids are distinct over supplies, modules and devices, and within every other list', () => {
     const [d1, d2] = sound.devices;
-    expect(found({ devices: [d1!, { ...d2!, id: 'm' }] })[0]).toMatch(
+    expect(found({ devices: [sure(d1), { ...sure(d2), id: 'm' }] })[0]).toMatch(
       /^devices\[1\]\.id: The id “m” is used already by modules\[0\]\.id/,
     );
     const [w1, ...rest] = sound.wires;
-    expect(found({ wires: [w1!, ...rest.map((w, i) => (i === 0 ? { ...w, id: w1!.id } : w))] })[0]).toMatch(
-      /^wires\[1\]\.id/,
-    );
+    expect(
+      found({ wires: [sure(w1), ...rest.map((w, i) => (i === 0 ? { ...w, id: sure(w1).id } : w))] })[0],
+    ).toMatch(/^wires\[1\]\.id/);
   });
 
   test('a point without its device, a stamp without its point', () => {
     const [p1, p2] = sound.points;
-    expect(found({ points: [{ ...p1!, deviceId: 'gone' }, p2!] })[0]).toMatch(/names a device “gone”/);
+    expect(found({ points: [{ ...sure(p1), deviceId: 'gone' }, sure(p2)] })[0]).toMatch(
+      /names a device “gone”/,
+    );
     const stamp = {
       id: 's',
       pointId: 'gone',
@@ -60,7 +63,7 @@ describe('integrity', () => {
     const two = withModule(sound, 'n', 'di16-both-16', [null], 1);
     const third = { id: 'o', tag: 'O', typeId: 'di8-both-8', firstByte: 2 };
     const problems = checkIntegrity({ ...two, modules: [...two.modules, third] });
-    expect(textOf(problems[0]!.message)).toBe(
+    expect(textOf(nth(problems, 0).message)).toBe(
       'O would use input byte 2, which N uses already. Choose a free first byte.',
     );
   });
@@ -75,22 +78,22 @@ describe('looking up', () => {
   const index = new JobIndex(sound);
 
   test('a channel’s device, its neighbours, its common and the rail of that', () => {
-    expect(index.deviceAt({ moduleId: 'm', channel: 4 })!.tag).toBe('PX-2');
+    expect(sure(index.deviceAt({ moduleId: 'm', channel: 4 })).tag).toBe('PX-2');
     expect(index.deviceAt({ moduleId: 'm', channel: 3 })).toBeUndefined();
     expect(index.commonOf({ moduleId: 'm', channel: 4 })).toBe('COM2');
-    expect(index.railOf('m', 'COM2')!.rail).toBe('+');
+    expect(sure(index.railOf('m', 'COM2')).rail).toBe('+');
     expect(index.mates({ moduleId: 'm', channel: 1 }).map(({ tag }) => tag)).toEqual(['PX-1']);
-    expect(index.pointFor('px-2-b')!.tag).toBe('PX-2');
+    expect(sure(index.pointFor('px-2-b')).tag).toBe('PX-2');
   });
 
   test('what is not there is said', () => {
     expect(() => index.point('none')).toThrow(/no point "none"/);
-    expect(() => index.deviceOf({ ...sound.points[0]!, deviceId: 'none' })).toThrow(/no device "none"/);
+    expect(() => index.deviceOf({ ...nth(sound.points, 0), deviceId: 'none' })).toThrow(/no device "none"/);
     expect(index.railOf('m', 'COM9')).toBeUndefined();
   });
 
   test('a wire has two ends', () => {
-    const wire = sound.wires.find(({ id }) => id === 'px-1-b-BK')!;
+    const wire = sure(sound.wires.find(({ id }) => id === 'px-1-b-BK'));
     expect(otherEnd(wire, 'm:I0')).toBe('px-1-b:BK');
     expect(otherEnd(wire, 'px-1-b:BK')).toBe('m:I0');
   });
@@ -102,8 +105,8 @@ describe('proposing wires', () => {
     const named = {
       ...job,
       wires: [
-        { ...job.wires[0]!, number: '41' },
-        { ...job.wires[0]!, id: 'x', number: 'W7a' },
+        { ...nth(job.wires, 0), number: '41' },
+        { ...nth(job.wires, 0), id: 'x', number: 'W7a' },
       ],
     };
     const next = numbering(named);

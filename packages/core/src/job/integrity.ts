@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { outputOfType, partTypesOf, supplyTerminals } from '../catalog/index.ts';
@@ -70,9 +71,9 @@ function checkSupplies(job: JobContent): Problem[] {
     const line = feedersOf(job.supplies, supply);
     if (!line.length) return refuse('feed.from', say('job.must-fed-another-supply', { tag }));
     const [from] = line;
-    return from!.kind === kind && from!.volts === volts
+    return sure(from).kind === kind && sure(from).volts === volts
       ? []
-      : refuse('volts', say('job.branch-v', { tag, from: from!.tag, volts: from!.volts }));
+      : refuse('volts', say('job.branch-v', { tag, from: sure(from).tag, volts: sure(from).volts }));
   });
 }
 

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
@@ -21,6 +22,10 @@ function changed(
   change(file);
   return JSON.stringify(file);
 }
+
+/** One row of a collection of such a file. */
+const row = (file: { job: Record<string, unknown[]> }, collection: string, at: number): object =>
+  nth(sure(file.job[collection]), at) as object;
 
 const refusal = (content: string): string => {
   try {
@@ -53,30 +58,30 @@ test.each<[string, string, RegExp]>([
   ['no version', changed((f) => (f.version = 'one')), /does not say its version/],
   [
     'an unknown module type',
-    changed((f) => Object.assign(f.job.modules![0]!, { typeId: 'x' })),
+    changed((f) => Object.assign(row(f, 'modules', 0), { typeId: 'x' })),
     /job\.modules\[0\]\.typeId.*no kind of module/,
   ],
   [
     'an unknown device type',
-    changed((f) => Object.assign(f.job.devices![1]!, { typeId: 'x' })),
+    changed((f) => Object.assign(row(f, 'devices', 1), { typeId: 'x' })),
     /job\.devices\[1\]\.typeId/,
   ],
   [
     'a wire to a terminal that does not exist',
-    changed((f) => Object.assign(f.job.wires![1]!, { to: 'm:I77' })),
+    changed((f) => Object.assign(row(f, 'wires', 1), { to: 'm:I77' })),
     /job\.wires\[1\]\.to.*terminal I77/,
   ],
   [
     'a negative length',
-    changed((f) => Object.assign(f.job.wires![0]!, { lengthM: -3 })),
+    changed((f) => Object.assign(row(f, 'wires', 0), { lengthM: -3 })),
     /job\.wires\[0\]\.lengthM/,
   ],
   [
     'an empty tag',
-    changed((f) => Object.assign(f.job.points![0]!, { tag: '' })),
+    changed((f) => Object.assign(row(f, 'points', 0), { tag: '' })),
     /job\.points\[0\]\.tag.*cannot be empty/,
   ],
-  ['a tag twice', changed((f) => Object.assign(f.job.points![1]!, { tag: 'PX-1' })), /used already/],
+  ['a tag twice', changed((f) => Object.assign(row(f, 'points', 1), { tag: 'PX-1' })), /used already/],
   ['no supply', changed((f) => (f.job.supplies = [])), /needs a supply/],
   ['no name', changed((f) => delete f.job.name), /job\.name/],
 ])('%s is refused with its place', (_, content, message) => {

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput, DeviceType, ModuleType, PartTypes, Port } from '../catalog/index.ts';
 import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/index.ts';
@@ -111,7 +112,7 @@ export class JobIndex {
   /** The same wires as `wiresAt`, each with its plan. */
   foundAt = (ref: string): readonly Wire[] => {
     this.byId ??= new Map(this.job.wires.map((wire) => [wire.id, wire]));
-    return this.wiresAt(ref).map(({ id }) => this.byId!.get(id)!);
+    return this.wiresAt(ref).map(({ id }) => sure(sure(this.byId).get(id)));
   };
 
   wiresAt = (ref: string): readonly Wire[] => this.wires.get(ref) ?? [];

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { guardJob, relayJob } from '../../test/families.ts';
 import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
@@ -39,7 +40,9 @@ const mains: Supply = {
 describe('supplies', () => {
   test('are added, changed, and removed with the wires on them', () => {
     const job = after(jobWith(BOTH8, ['-'], { tag: 'PX-1' }), { kind: 'addSupply', supply: mains });
-    expect(after(job, { kind: 'editSupply', id: 'q', patch: { volts: 115 } }).supplies[1]!.volts).toBe(115);
+    expect(nth(after(job, { kind: 'editSupply', id: 'q', patch: { volts: 115 } }).supplies, 1).volts).toBe(
+      115,
+    );
     expect(after(job, { kind: 'removeSupply', id: 'q' }).supplies).toHaveLength(1);
     const without = after(job, { kind: 'removeSupply', id: 'g1' });
     expect(without.wires.some(({ to }) => to.startsWith('g1:'))).toBe(false);
@@ -69,7 +72,7 @@ describe('supplies', () => {
   ])('%j is refused where it is entered', (patch, message) => {
     const parsed = Change.safeParse({ kind: 'editSupply', id: 'g1', patch });
     expect(parsed.success).toBe(false);
-    expect(JSON.stringify(parsed.error!.issues)).toMatch(message);
+    expect(JSON.stringify(sure(parsed.error).issues)).toMatch(message);
   });
 });
 
@@ -77,10 +80,10 @@ describe('parts of a point', () => {
   const job = relayJob();
 
   test('belong to it, and go with their wires alone', () => {
-    const { helperIds } = job.points[0]!;
+    const { helperIds } = nth(job.points, 0);
     expect(helperIds).toEqual(['k1', 'fan', 'h1']);
     const without = after(job, { kind: 'removeHelper', id: 'fan' });
-    expect(without.points[0]!.helperIds).toEqual(['k1', 'h1']);
+    expect(nth(without.points, 0).helperIds).toEqual(['k1', 'h1']);
     expect(without.wires.some(({ from }) => from.startsWith('fan:'))).toBe(false);
     expect(without.wires).toHaveLength(job.wires.length - 2);
   });
@@ -129,7 +132,7 @@ describe('parts of a point', () => {
 
 describe('wires as found', () => {
   const job = relayJob();
-  const coil = job.wires.find(({ from }) => from === 'k1:A1')!;
+  const coil = sure(job.wires.find(({ from }) => from === 'k1:A1'));
 
   test('count where they were found; the plan stays', () => {
     const found = after(job, { kind: 'landWire', wireId: coil.id, asFound: { from: 'k1:12' } });
@@ -169,7 +172,7 @@ describe('settings of a module', () => {
   test('are stored with it, and refused where it has none such', () => {
     const job = guardJob();
     const set = after(job, { kind: 'editModule', id: 's', patch: { settings: { selector: 'either' } } });
-    expect(set.modules.find(({ id }) => id === 's')!.settings).toEqual({ selector: 'either' });
+    expect(sure(set.modules.find(({ id }) => id === 's')).settings).toEqual({ selector: 'either' });
     expect(refusal(job, { kind: 'editModule', id: 'm', patch: { settings: { selector: 'both' } } })).toMatch(
       /has no setting/,
     );
@@ -178,7 +181,7 @@ describe('settings of a module', () => {
 
 test('a job’s colours are one of the conventions, and new panel wires follow them', () => {
   const job = after(bareJob(), { kind: 'editJob', patch: { colours: 'north-america' } });
-  const common = withModule(job, 'm', BOTH8, ['-']).wires.find(({ from }) => from === 'm:COM1')!;
+  const common = sure(withModule(job, 'm', BOTH8, ['-']).wires.find(({ from }) => from === 'm:COM1'));
   expect(common.colour).toBe('WH');
   expect(Change.safeParse({ kind: 'editJob', patch: { colours: 'moon' } }).success).toBe(false);
 });
@@ -187,7 +190,7 @@ test('a range needs two different ends, and null takes it away', () => {
   const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
   const range = { low: 0, high: 6, unit: 'bar' };
   const ranged = after(job, { kind: 'editPoint', id: 'px-1', patch: { range } });
-  expect(ranged.points[0]!.range).toEqual(range);
+  expect(nth(ranged.points, 0).range).toEqual(range);
   expect(
     after(ranged, { kind: 'editPoint', id: 'px-1', patch: { range: null } }).points[0],
   ).not.toHaveProperty('range');
@@ -196,5 +199,5 @@ test('a range needs two different ends, and null takes it away', () => {
     id: 'px-1',
     patch: { range: { low: 1, high: 1, unit: '' } },
   });
-  expect(JSON.stringify(flat.error!.issues)).toMatch(/model\.range-needs-two-different/);
+  expect(JSON.stringify(sure(flat.error).issues)).toMatch(/model\.range-needs-two-different/);
 });

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { bareJob, withModule } from '../../test/jobs.ts';
 import { withMains } from '../../test/families.ts';
 import { DEVICE_TYPES, MODULE_TYPES } from '../catalog/catalog.ts';
@@ -79,10 +80,10 @@ describe.each(POINTS.map(({ type, output }) => [type.id, output.id, type, output
     });
 
     test('leads of a printed colour keep it', () => {
-      const { module, port } = places[0]!;
+      const { module, port } = nth(places, 0);
       const { job, point } = beside(type, output, module);
       for (const wire of proposeWires(job, point, { moduleId: 'm', channel: port.channel })) {
-        const lead = type.terminals.find(({ name }) => wire.from === `d:${name}`)!;
+        const lead = sure(type.terminals.find(({ name }) => wire.from === `d:${name}`));
         if (lead.colour) expect(wire.colour).toBe(lead.colour);
       }
     });

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
 import type { PartTerminal, Port, TerminalRole } from '../catalog/index.ts';
 import type {
@@ -169,7 +170,7 @@ export function commonWire(
   moduleId: string,
   common: string,
   rail: '+' | '-',
-  supply: Supply = supplyFor(job, 'dc') ?? job.supplies[0]!,
+  supply: Supply = supplyFor(job, 'dc') ?? nth(job.supplies, 0),
 ): Wire {
   return {
     id: wireId(moduleId, common),

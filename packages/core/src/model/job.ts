@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
@@ -88,7 +89,7 @@ export const OwnFigure = z
   )
   .refine(({ min, nominal, max }) => {
     const given = [min, nominal, max].filter((value) => value !== undefined);
-    return given.every((value, i) => i === 0 || value >= given[i - 1]!);
+    return given.every((value, i) => i === 0 || value >= nth(given, i - 1));
   }, codeOf('model.minimum-over-nominal-maximum'));
 
 /** Own figures by the path at which they stand in the part's description, such as `behaviours.output.drop`. */

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { messageOfIssue, textOf } from '../messages/index.ts';
 import type { Issue, Message } from '../messages/index.ts';
 /** One thing that is wrong: where it stands, what is wrong, and what is allowed, in a sentence. */
@@ -21,7 +22,7 @@ export class JobProblem extends Error {
   }
   /** The first of them, for where there is room for one. */
   get first(): Message {
-    return this.problems[0]!.message;
+    return nth(this.problems, 0).message;
   }
 }
 

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { outputsNow, settingsOf } from '../catalog/index.ts';
 import { exactly, onNodes, underId } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
@@ -39,7 +40,7 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
 
 function zeroOf(index: JobIndex): string {
   const { supplies } = index.job;
-  return minusOf(supplies.find(({ kind }) => kind === 'dc') ?? supplies[0]!);
+  return minusOf(supplies.find(({ kind }) => kind === 'dc') ?? nth(supplies, 0));
 }
 
 function suppliesOf(index: JobIndex, scope: Scope): Supply[] {
@@ -49,7 +50,7 @@ function suppliesOf(index: JobIndex, scope: Scope): Supply[] {
       const { item } = splitRef(end);
       if (index.supply(item)) ids.add(item);
     }
-  return [...ids].map((id) => index.supply(id)!);
+  return [...ids].map((id) => sure(index.supply(id)));
 }
 
 /** Ends of the ids of the joints to earth; they carry no current in a sound panel. */

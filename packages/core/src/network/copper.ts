@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.ts';
 import { within } from '../circuit/index.ts';
 import type { Wire } from '../model/index.ts';
 
@@ -30,7 +31,7 @@ const CAPACITY: readonly (readonly [mm2: number, amps: number])[] = [
 
 /** Continuous current that a conductor bears, A: that of the largest tabled cross-section not above its own. */
 export function copperAmps(mm2: number): number {
-  const [min, amps] = CAPACITY[0]!;
+  const [min, amps] = nth(CAPACITY, 0);
   if (mm2 < min) return (amps * mm2) / min;
-  return CAPACITY.filter(([tabled]) => tabled <= mm2 + 1e-9).at(-1)![1];
+  return lastOf(CAPACITY.filter(([tabled]) => tabled <= mm2 + 1e-9))[1];
 }

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
@@ -8,7 +9,7 @@ import type { OwnPort, PointContext } from './context.ts';
 /** `Common 1` from the name of its terminal, or the terminal's own name. */
 export function commonText({ common }: { readonly common?: string }): Message {
   const number = /^COM(\d+)$/.exec(common ?? '');
-  if (number) return say('landing.common', { number: number[1]! });
+  if (number) return say('landing.common', { number: sure(number[1]) });
   return common?.startsWith('~')
     ? say('landing.common-inside')
     : say('landing.common-2', { common: common ?? '' });

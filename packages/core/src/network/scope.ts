@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import { idsIn, nodesOf } from '../circuit/index.ts';
 import type { Condition, Element } from '../circuit/index.ts';
@@ -163,7 +164,7 @@ class ModuleCircuit {
     }
   }
 
-  element = (id: string): Element => this.elements.get(id)!;
+  element = (id: string): Element => sure(this.elements.get(id));
   at = (node: string): readonly Element[] => this.byNode.get(node) ?? [];
   hanging = (id: string): readonly Element[] => this.byCondition.get(id) ?? [];
   hangsOn = (element: Element): string[] => conditionsOf(element).flatMap(idsIn);

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { relayJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
@@ -23,7 +24,7 @@ test('the list is by terminal, says colour, core and place, and ends its lines a
 });
 
 test('what a spreadsheet would take for a formula is made safe, and comes back as it was', () => {
-  const wire = job.wires[0]!;
+  const wire = nth(job.wires, 0);
   const nasty = after(job, { kind: 'editWire', wireId: wire.id, patch: { cable: '=1+1', core: '"a",b' } });
   const text = writeWireList(nasty);
   expect(text).toContain("'=1+1");
@@ -34,12 +35,12 @@ test('what a spreadsheet would take for a formula is made safe, and comes back a
 
 test('what was edited comes back as one change', () => {
   const edited = writeWireList(job).replace(/,BK,0\.75,1,,/, ',RD,AWG 18,"2,5",E1008,');
-  const change = readWireList(job, edited)!;
+  const change = sure(readWireList(job, edited));
   const next = after(job, change);
   const changed = next.wires.filter((wire, i) => wire !== job.wires[i]);
   expect(changed).toHaveLength(1);
   expect(changed[0]).toMatchObject({ colour: 'RD', lengthM: 2.5, ferrule: 'E1008' });
-  expect(changed[0]!.mm2).toBeCloseTo(0.823, 3);
+  expect(nth(changed, 0).mm2).toBeCloseTo(0.823, 3);
 });
 
 test.each([
@@ -80,16 +81,20 @@ describe('the supply’s budget', () => {
 
   test('sums what every wire on plus carries at its worst', () => {
     // Sensor 24 V/2.4 kΩ = 10 mA and coil (24−1.1)/650 Ω = 35 mA, contact to the input 6.5 mA; 10 % on top.
-    expect(dc!.amps).toBeCloseTo(1.1 * (0.01 + 0.0352 + 0.0068), 3);
-    expect(dc!.draws.map(({ tag }) => tag).map(textOf)).toEqual(['PX-1', 'K1']);
-    expect(dc!.margin).toBeCloseTo(1 - dc!.amps / 5, 6);
-    expect(dc!.weakest).toMatchObject({ tag: 'PX-1', needs: 10 });
+    expect(sure(dc).amps).toBeCloseTo(1.1 * (0.01 + 0.0352 + 0.0068), 3);
+    expect(
+      sure(dc)
+        .draws.map(({ tag }) => tag)
+        .map(textOf),
+    ).toEqual(['PX-1', 'K1']);
+    expect(sure(dc).margin).toBeCloseTo(1 - sure(dc).amps / 5, 6);
+    expect(sure(dc).weakest).toMatchObject({ tag: 'PX-1', needs: 10 });
     // Fan 45 W at 230 V.
-    expect(ac!.amps).toBeCloseTo((1.1 * 45) / 230, 2);
+    expect(sure(ac).amps).toBeCloseTo((1.1 * 45) / 230, 2);
   });
 
   test('falls short where the supply is too small', () => {
     const small = after(job, { kind: 'editSupply', id: 'g1', patch: { limitAmps: 0.05 } });
-    expect(supplyBudgets(small)[0]!.margin).toBeLessThan(0);
+    expect(nth(supplyBudgets(small), 0).margin).toBeLessThan(0);
   });
 });

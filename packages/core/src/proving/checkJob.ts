@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
@@ -62,7 +63,7 @@ function describe(words: Text, state: PointState): CheckedPoint['states'][number
 }
 
 function inputText({ inputVolts, inputAmps, measured }: PointState): Text {
-  if (inputVolts) return `${formatVolts(inputVolts.nom)}, ${formatMilliamps(inputAmps!.nom)}`;
+  if (inputVolts) return `${formatVolts(inputVolts.nom)}, ${formatMilliamps(sure(inputAmps).nom)}`;
   const [reading] = measured;
   return reading ? `${fixed(reading.value.nom, 2)} ${reading.unit}` : say('proof.no-input');
 }

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
@@ -11,7 +12,7 @@ import { progressOf } from './progress.ts';
 const METER = { name: 'Meter', percent: 0.5, fixed: 0.02 };
 
 describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
-  const job = FAMILIES[name]!();
+  const job = sure(FAMILIES[name])();
   const analysis = analyse(new JobIndex(job), 'px-1');
   const { fingerprint, groups } = proofPlan(analysis);
   const checks = groups.flatMap((group) => group.checks);
@@ -56,12 +57,12 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     for (let i = 0; i < results.length; i += 50)
       next = after(next, { kind: 'record', results: results.slice(i, i + 50) });
     const { stages } = progressOf(next, analyse(new JobIndex(next), 'px-1'));
-    expect(stages.find(({ stage }) => stage === 'prove')!.mark).toBe('proven');
-    expect(progressOf(job, analysis).stages.find(({ stage }) => stage === 'prove')!.mark).toBe('open');
+    expect(sure(stages.find(({ stage }) => stage === 'prove')).mark).toBe('proven');
+    expect(sure(progressOf(job, analysis).stages.find(({ stage }) => stage === 'prove')).mark).toBe('open');
   });
 
   test('is told by the check command with every state and reading', () => {
-    const checked = checkJob(job).find(({ progress }) => progress.pointId === 'px-1')!;
+    const checked = sure(checkJob(job).find(({ progress }) => progress.pointId === 'px-1'));
     expect(checked.progress.verdict.status).toBe('works');
     expect(checked.states.length).toBe(analysis.shown.length + analysis.staged.length);
     expect(checked.readings).toHaveLength(checks.length);

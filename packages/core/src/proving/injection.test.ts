@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { proofFingerprint, checkKeys, ideal, proofPlan } from './plan.ts';
 import { scaleStep } from '../scaling/scaleStep.ts';
@@ -55,22 +56,22 @@ describe('the plan of an analog proof', () => {
   });
 
   test('limits at each place: burden, wires, converter and screen, worked by hand', () => {
-    const [controller, screen] = injectionChecks(analysis, made, plannedSteps(made)[2]!);
+    const [controller, screen] = injectionChecks(analysis, made, nth(plannedSteps(made), 2));
     // At 12 mA: burden 0.1 % of it, 0.012 mA; converter 0.1 % of 16 mA and half a count; 2.5 m³/h for each mA;
     // screen ±0.05. 0.03 + 0.0407 + 0.05 = 0.1207.
-    expect(controller!.expected).toMatchObject({ kind: 'value', nom: 20, unit: 'm³/h' });
-    expect((controller!.expected as { max: number }).max).toBeCloseTo(20.1207, 3);
-    expect(textOf(screen!.label)).toBe('Panel screen, 50 %, rising');
+    expect(sure(controller).expected).toMatchObject({ kind: 'value', nom: 20, unit: 'm³/h' });
+    expect((sure(controller).expected as { max: number }).max).toBeCloseTo(20.1207, 3);
+    expect(textOf(sure(screen).label)).toBe('Panel screen, 50 %, rising');
   });
 
   test('what was truly injected moves what is expected', () => {
-    const [controller] = injectionChecks(analysis, made, plannedSteps(made)[2]!, 12.08);
-    expect(ideal(controller!.expected)).toBeCloseTo(20.2, 9);
-    expect(textOf(controller!.detail)).toContain('12.080 mA');
+    const [controller] = injectionChecks(analysis, made, nth(plannedSteps(made), 2), 12.08);
+    expect(ideal(sure(controller).expected)).toBeCloseTo(20.2, 9);
+    expect(textOf(sure(controller).detail)).toContain('12.080 mA');
   });
 
   test('the source’s own uncertainty widens the limit by what it is worth', () => {
-    const { expected } = injectionChecks(analysis, made, plannedSteps(made)[2]!)[0]!;
+    const { expected } = nth(injectionChecks(analysis, made, nth(plannedSteps(made), 2)), 0);
     // 0.02 % of 12 mA and 2 µA are 4.4 µA: 0.011 m³/h.
     const { max } = expected as { max: number };
     expect(judgeCheck(expected, max + 0.0109, SOURCE).pass).toBe(true);
@@ -81,7 +82,7 @@ describe('the plan of an analog proof', () => {
   });
 
   test('a source is held against the tightest limit', () => {
-    const checks = injectionChecks(analysis, made, plannedSteps(made)[2]!);
+    const checks = injectionChecks(analysis, made, nth(plannedSteps(made), 2));
     // ±0.1207 m³/h against 0.011 that the source is worth.
     expect(sourceRatio(checks, SOURCE)).toBeCloseTo(10.97, 1);
     expect(sourceRatio([], SOURCE)).toBeUndefined();
@@ -90,24 +91,24 @@ describe('the plan of an analog proof', () => {
   test('beyond the range the controller must say so', () => {
     const [below, above] = plannedSteps(made)
       .slice(-2)
-      .map((planned) => injectionChecks(analysis, made, planned)[0]!);
-    expect(below!.expected).toMatchObject({
+      .map((planned) => nth(injectionChecks(analysis, made, planned), 0));
+    expect(sure(below).expected).toMatchObject({
       kind: 'yesno',
       yes: say('proof.shows', { band: say('scaling.wire-break') }),
     });
-    expect(above!.expected).toMatchObject({
+    expect(sure(above).expected).toMatchObject({
       kind: 'yesno',
       yes: expect.objectContaining({ code: 'proof.shows' }),
     });
-    expect(textOf(below!.detail)).toContain('after 2 s the last good value is held');
+    expect(textOf(sure(below).detail)).toContain('after 2 s the last good value is held');
   });
 
   test('a range that is wrong in the controller fails, since it does not widen the limits', () => {
     const wrong = opened(entered(flow(), 'left', { 'A0.high': '50' }, 'm'));
-    const [controller] = injectionChecks(wrong.analysis, wrong.made, plannedSteps(wrong.made)[4]!);
-    expect(controller!.expected).toMatchObject({ nom: 40 });
+    const [controller] = injectionChecks(wrong.analysis, wrong.made, nth(plannedSteps(wrong.made), 4));
+    expect(sure(controller).expected).toMatchObject({ nom: 40 });
     // The controller would make 50 of it.
-    expect(judgeCheck(controller!.expected, 50, SOURCE).pass).toBe(false);
+    expect(judgeCheck(sure(controller).expected, 50, SOURCE).pass).toBe(false);
   });
 
   test('a screen in another unit has limits of its own', () => {
@@ -118,9 +119,9 @@ describe('the plan of an analog proof', () => {
       scaling: Scaling.parse({ display }),
     });
     const { analysis: a, made: m } = opened(scaled);
-    const [, screen] = injectionChecks(a, m, plannedSteps(m)[2]!);
-    expect(screen!.expected).toMatchObject({ unit: 'l/min', digits: 0 });
-    expect(ideal(screen!.expected)).toBeCloseTo(333.33, 1);
+    const [, screen] = injectionChecks(a, m, nth(plannedSteps(m), 2));
+    expect(sure(screen).expected).toMatchObject({ unit: 'l/min', digits: 0 });
+    expect(ideal(sure(screen).expected)).toBeCloseTo(333.33, 1);
   });
 
   test('a point without a range, or without a value, injects nothing', () => {
@@ -133,8 +134,8 @@ describe('what the results say together', () => {
   const { analysis, made } = opened(flow());
   const span = 40;
   const row = (key: string, measured: number, at: number) => {
-    const planned = plannedSteps(made).find(({ step }) => step.key === key)!;
-    const check = injectionChecks(analysis, made, planned)[0]!;
+    const planned = sure(plannedSteps(made).find(({ step }) => step.key === key));
+    const check = nth(injectionChecks(analysis, made, planned), 0);
     return {
       ...resultOf(
         `${key}-${at}`,
@@ -162,10 +163,9 @@ describe('what the results say together', () => {
     // Latest up 20.06 and down 20.10: 0.04 of 40 is 0.1 %. Repeated up: 20.02 and 20.06, 0.1 %.
     expect(summary.hysteresisPercent).toBeCloseTo(0.1, 9);
     expect(summary.repeatabilityPercent).toBeCloseTo(0.1, 9);
-    expect(summary.points.find(({ way, share }) => way === 'up' && share === 50)!.errorPercent).toBeCloseTo(
-      0.15,
-      9,
-    );
+    expect(
+      sure(summary.points.find(({ way, share }) => way === 'up' && share === 50)).errorPercent,
+    ).toBeCloseTo(0.15, 9);
     expect(summary.points).toHaveLength(4);
   });
 
@@ -184,7 +184,7 @@ describe('what the results say together', () => {
           'r1',
           'ft-1',
           {
-            check: injectionChecks(analysis, made, plannedSteps(made)[2]!)[0]!,
+            check: nth(injectionChecks(analysis, made, nth(plannedSteps(made), 2)), 0),
             fingerprint: proofFingerprint(analysis),
           },
           22,

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { ACTOR, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -16,7 +17,7 @@ const METER = { name: 'M1', percent: 0.5, fixed: 0.02 };
 const EXACT = { name: 'M0', percent: 0, fixed: 0 };
 const plan = (job: JobContent) => proofPlan(analyse(new JobIndex(job), 'px-1'));
 const checks = (job: JobContent) => plan(job).groups.flatMap((group) => group.checks);
-const only = (job: JobContent) => jobProgress(job)[0]!;
+const only = (job: JobContent) => nth(jobProgress(job), 0);
 
 describe('the plan', () => {
   test('asks for the supply and for all indicators in both states', () => {
@@ -88,7 +89,7 @@ describe('progress', () => {
   const landed = (job: JobContent): JobContent =>
     [
       ...landSteps(analyse(new JobIndex(job), 'px-1')),
-      ...fitSteps(new JobIndex(job), job.points[0]!).map(({ step }) => step),
+      ...fitSteps(new JobIndex(job), nth(job.points, 0)).map(({ step }) => step),
     ].reduce(
       (j, { key, about }) =>
         applyChange(
@@ -147,14 +148,14 @@ test('a checked job gives verdict, states and readings of each point', () => {
   const [one, two] = checkJob(
     jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', output: 'npn', at: ['m', 1] }),
   );
-  expect(one!.progress.verdict.status).toBe('works');
-  expect(one!.address).toBe('%IX0.0');
-  expect(one!.states.map(({ led, bit }) => [led, bit])).toEqual([
+  expect(sure(one).progress.verdict.status).toBe('works');
+  expect(sure(one).address).toBe('%IX0.0');
+  expect(sure(one).states.map(({ led, bit }) => [led, bit])).toEqual([
     ['off', 0],
     ['on', 1],
   ]);
-  expect(one!.readings).toHaveLength(9);
-  expect(two!.progress.verdict.status).toBe('cannot');
-  expect(two!.remedies.length).toBeGreaterThan(0);
-  expect(two!.readings).toEqual([]);
+  expect(sure(one).readings).toHaveLength(9);
+  expect(sure(two).progress.verdict.status).toBe('cannot');
+  expect(sure(two).remedies.length).toBeGreaterThan(0);
+  expect(sure(two).readings).toEqual([]);
 });

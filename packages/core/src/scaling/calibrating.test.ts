@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { after, bareJob, withModule, withPoint } from '../../test/jobs.ts';
@@ -158,8 +159,8 @@ describe('a transmitter', () => {
       0.5, 0.4375, 0.25,
     ]);
     expect(outcome.pass).toBe(true);
-    expect(outcome.correction!.zero).toBeCloseTo(-0.08, 9);
-    expect(outcome.correction!.span).toBeCloseTo(0.04, 9);
+    expect(sure(outcome.correction).zero).toBeCloseTo(-0.08, 9);
+    expect(sure(outcome.correction).span).toBeCloseTo(0.04, 9);
     // The line through the ends gives 12.06 in the middle: 0.01 mA stay there, 0.0626 % of span.
     expect(outcome.middlePercent).toBeCloseTo(0.0627, 3);
     expect(outcome.bentPercent).toBeCloseTo(0.0625, 3);
@@ -180,10 +181,12 @@ describe('a transmitter', () => {
     ];
     const wrong = judgeCalibration({ ...given, burnout: { wanted: 'low', read: 21.6 } }, ends);
     expect(wrong).toMatchObject({ pass: false, burnout: { pass: false } });
-    expect(textOf(wrong.burnout!.sentence)).toContain('goes high');
+    expect(textOf(sure(wrong.burnout).sentence)).toContain('goes high');
     expect(judgeCalibration({ ...given, burnout: { wanted: 'low', read: 3.5 } }, ends).pass).toBe(true);
     expect(
-      textOf(judgeCalibration({ ...given, burnout: { wanted: 'high', read: 12 } }, ends).burnout!.sentence),
+      textOf(
+        sure(judgeCalibration({ ...given, burnout: { wanted: 'high', read: 12 } }, ends).burnout).sentence,
+      ),
     ).toContain('looks like a value');
   });
 
@@ -199,8 +202,8 @@ describe('a transmitter', () => {
           });
           const { bentPercent, correction } = judgeCalibration(given, readings);
           expect(bentPercent).toBeLessThan(1e-9);
-          expect(correction!.zero).toBeCloseTo(-zero, 9);
-          expect(correction!.span).toBeCloseTo(16 - gain * 16, 9);
+          expect(sure(correction).zero).toBeCloseTo(-zero, 9);
+          expect(sure(correction).span).toBeCloseTo(16 - gain * 16, 9);
         },
       ),
     );
@@ -331,8 +334,8 @@ describe('tables from workshop and field', () => {
       { in: 12, out: 251 },
     ]);
     expect(tables.since).toEqual({ by: 'TT', at: '2026-01-02T03:04:05.000Z' });
-    expect(tables.workshop!.points).toHaveLength(2);
-    const rows = besideEachOther(tables.workshop!.points, tables.points, (points, x) =>
+    expect(sure(tables.workshop).points).toHaveLength(2);
+    const rows = besideEachOther(sure(tables.workshop).points, tables.points, (points, x) =>
       tableOf(points).at(x),
     );
     expect(rows.map((row) => row.in)).toEqual([4, 4.1, 12, 20]);
@@ -373,7 +376,7 @@ describe('tables from workshop and field', () => {
       body: { ...workshop.body, points: Array.from({ length: n }, (_, i) => ({ in: i, out: i })) },
     });
     expect(
-      tablesOf(after(job, { kind: 'calibrate', calibrations: [of(64)] }), 'wt-1').workshop!.points,
+      sure(tablesOf(after(job, { kind: 'calibrate', calibrations: [of(64)] }), 'wt-1').workshop).points,
     ).toHaveLength(64);
   });
 });

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import type { JobContent, Calibration, CalibrationOf, TablePoint } from '../model/index.ts';
 import { sortedTable } from './curve.ts';
 
@@ -56,7 +57,9 @@ export function tablesOf(job: Pick<JobContent, 'calibrations'>, pointId: string)
   const inForce = (force?.body as CalibrationOf<'inForce'> | undefined)?.table ?? 'none';
   const chosen = inForce === 'field' ? field : inForce === 'workshop' ? (table?.points ?? []) : [];
   return {
-    ...(table && { workshop: { ...table, id: workshop!.id, by: workshop!.by, at: workshop!.at } }),
+    ...(table && {
+      workshop: { ...table, id: sure(workshop).id, by: sure(workshop).by, at: sure(workshop).at },
+    }),
     field,
     ...(units && { unitIn: units.unitIn, unitOut: units.unitOut }),
     inForce,

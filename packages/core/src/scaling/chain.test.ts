@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { after, bareJob, jobWith, withHelper, withModule, withPoint } from '../../test/jobs.ts';
@@ -108,8 +109,8 @@ describe('what does not agree shows in the chain', () => {
     expect(moveChain(made.chain, 'value', 10).rows.display.value).toBe(20);
     const budget = budgetAt(analysed(found), made, 10);
     expect(budget.largest).toMatchObject({ key: 'linearisation' });
-    expect(budget.largest!.plusMinus).toBeCloseTo(10, 6);
-    expect(textOf(budget.largest!.from)).toContain('0 to 20');
+    expect(sure(budget.largest).plusMinus).toBeCloseTo(10, 6);
+    expect(textOf(sure(budget.largest).from)).toContain('0 to 20');
   });
 
   test('a cut-off of 50 % holds the screen at zero', () => {
@@ -139,7 +140,7 @@ describe('what does not agree shows in the chain', () => {
     expect(added).toBeGreaterThan(0.5);
     // IEC 60751 at 50 °C: 0.3851 Ω/K.
     expect(rows.engineering.value - 50).toBeCloseTo(added / 0.385, 0);
-    expect(budgetAt(analysed(two, 'tt-1'), made, 50).largest!.key).toBe('leads');
+    expect(sure(budgetAt(analysed(two, 'tt-1'), made, 50).largest).key).toBe('leads');
     // −8 °C is under the range, leads and all; only beyond what a Pt100 can have is the wire at fault.
     expect(moveChain(made.chain, 'value', -8).band).toBe('under');
     expect(made.chain.bands).toMatchObject({
@@ -249,7 +250,7 @@ describe('the error budget', () => {
       worstPercent: 7,
       rootSumSquarePercent: 5,
     });
-    expect(budget.largest!.key).toBe('burden');
+    expect(sure(budget.largest).key).toBe('burden');
     expect(() => addUp([], 'bar', 0)).toThrow(/other than zero/);
     expect(() => addUp([cause('sensor', -1)], 'bar', 1)).toThrow(/0 or more/);
   });
@@ -257,7 +258,7 @@ describe('the error budget', () => {
   test('of a solved loop: transmitter 0.1 % of 20 mA, burden 0.1 %, converter, screen', () => {
     const job = scaled(flow(), { sensor: { percent: 0.25 }, converter: { percent: 0.2 } });
     const budget = budgetAt(analysed(job), chained(job), 20);
-    const of = (key: string): number => budget.contributions.find((c) => c.key === key)!.plusMinus;
+    const of = (key: string): number => sure(budget.contributions.find((c) => c.key === key)).plusMinus;
     // 40 m³/h over 16 mA are 2.5 m³/h for each mA.
     expect(of('sensor')).toBeCloseTo(0.1, 9);
     expect(of('transmitter')).toBeCloseTo(0.02 * 2.5, 3);
@@ -266,7 +267,7 @@ describe('the error budget', () => {
     expect(of('display')).toBeCloseTo(0.05, 9);
     expect(budget.worst).toBeCloseTo(0.311, 3);
     expect(budget.rootSumSquare).toBeCloseTo(0.15, 3);
-    expect(budget.largest!.key).toBe('sensor');
+    expect(sure(budget.largest).key).toBe('sensor');
   });
 
   test('holds what the chain really reads, over all of the range', () => {
@@ -295,7 +296,7 @@ describe('pulses', () => {
     );
   };
   const follows = (job: JobContent): JobContent => {
-    const wire = job.wires.find(({ from, to }) => [from, to].includes('ft-1-b:P-'))!;
+    const wire = sure(job.wires.find(({ from, to }) => [from, to].includes('ft-1-b:P-')));
     return after(job, {
       kind: 'moveWire',
       wireId: wire.id,

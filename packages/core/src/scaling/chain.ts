@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Bands, Display, RawFormat } from '../model/index.ts';
@@ -130,10 +131,10 @@ export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState
   const at = LINKS.indexOf(key);
   const back: Partial<Record<LinkKey, number>> = { [key]: value };
   if (at >= 5) back.engineering = ofDisplay(chain, value);
-  if (at >= 4) back.counts = countsFor(chain, back.engineering!);
-  if (at >= 3) back.input = inputOf(chain, back.counts!);
-  if (at >= 2) back.signal = chain.loop.back(back.input!);
-  if (at >= 1) back.value = chain.sensor.curve.back(back.signal!);
+  if (at >= 4) back.counts = countsFor(chain, sure(back.engineering));
+  if (at >= 3) back.input = inputOf(chain, sure(back.counts));
+  if (at >= 2) back.signal = chain.loop.back(sure(back.input));
+  if (at >= 1) back.value = chain.sensor.curve.back(sure(back.signal));
   return forwards(chain, back);
 }
 
@@ -144,7 +145,7 @@ function guessText({ converter, controller }: Chain, counts: number): Message | 
 
 /** Fills in what follows from what is given; what is given stands. */
 function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainState {
-  const value = given.value!;
+  const value = sure(given.value);
   const first = given.signal === undefined ? sensed(chain, value) : { signal: given.signal };
   const input = given.input ?? chain.loop.at(first.signal).nom;
   const counted = given.counts === undefined ? countedOf(chain, input) : { counts: given.counts };

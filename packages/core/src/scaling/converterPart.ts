@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
 import { elementOf } from '../network/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
@@ -31,7 +32,7 @@ const port = (own: OwnPort): AnalogPort => own.port as AnalogPort;
 export const unitOf = (own: OwnPort): string => {
   const { measures, rangeKey } = port(own);
   if (measures === 'resistance') return 'Ω';
-  return measures === 'thermocouple' ? 'mV' : SIGNALS[own.settings[rangeKey!] as SignalKind].unit;
+  return measures === 'thermocouple' ? 'mV' : SIGNALS[own.settings[sure(rangeKey)] as SignalKind].unit;
 };
 
 /** The converter's part of a chain. */
@@ -83,7 +84,7 @@ export function converted(
   const measures = port(own).measures;
   const temperature = (curve: Curve, input: Ends, faults: Ends): Converted => ({
     converter: {
-      format: chosen ?? findRawFormat('tenth')!,
+      format: chosen ?? sure(findRawFormat('tenth')),
       range: { low: channel?.low ?? range.low, high: channel?.high ?? range.high, zero },
       curve: then(curve, {
         at: (t) => convert(t, '°C', range.unit) ?? t,
@@ -111,9 +112,9 @@ export function converted(
   const isSender = measures === 'resistance';
   const ends: Ends = isSender
     ? { low: element?.lowOhms ?? 0, high: element?.highOhms ?? 1000 }
-    : SIGNALS[own.settings[port(own).rangeKey!] as SignalKind];
+    : SIGNALS[own.settings[sure(port(own).rangeKey)] as SignalKind];
   const limits: ConverterRange = { low: ends.low, high: ends.high, zero };
-  const format: RawFormat = chosen ?? findRawFormat('27648')!;
+  const format: RawFormat = chosen ?? sure(findRawFormat('27648'));
   return {
     converter: { format, range: limits, curve: straight(0, 0, 1, 1), unit: unitOf(own) },
     input: { low: ends.low, high: ends.high },

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
@@ -69,7 +70,7 @@ export const sortedTable = (points: readonly TablePoint[]): TablePoint[] =>
 function soundTable(points: readonly TablePoint[]): TablePoint[] {
   const sorted = sortedTable(points);
   if (sorted.length < 2) refuse(say('scaling.table-needs-two-points'));
-  const twice = sorted.find((point, i) => i > 0 && sorted[i - 1]!.in === point.in);
+  const twice = sorted.find((point, i) => i > 0 && nth(sorted, i - 1).in === point.in);
   if (twice) refuse(say('scaling.stands-table-twice-each', { inValue: twice.in }));
   return sorted;
 }
@@ -77,7 +78,9 @@ function soundTable(points: readonly TablePoint[]): TablePoint[] {
 /** @throws JobProblem as `tableOf`. */
 export function checkTable(points: readonly TablePoint[]): TableCheck {
   const sorted = soundTable(points);
-  const steps = sorted.slice(1).map((to, i) => ({ from: sorted[i]!, to, size: to.out - sorted[i]!.out }));
+  const steps = sorted
+    .slice(1)
+    .map((to, i) => ({ from: nth(sorted, i), to, size: to.out - nth(sorted, i).out }));
   const sign = Math.sign(steps.find(({ size }) => size !== 0)?.size ?? 0);
   const turn = steps.find(({ size }) => sign === 0 || Math.sign(size) !== sign);
   const largest = steps.reduce((a, b) => (Math.abs(b.size) > Math.abs(a.size) ? b : a));
@@ -91,7 +94,7 @@ export function checkTable(points: readonly TablePoint[]): TableCheck {
 
 function sagsOf(sorted: readonly TablePoint[]): number[] {
   return sorted.slice(1, -1).map((middle, i) => {
-    const [a, b] = [sorted[i]!, sorted[i + 2]!];
+    const [a, b] = [nth(sorted, i), nth(sorted, i + 2)];
     const [left, right] = [middle.in - a.in, b.in - middle.in];
     const curvature = (2 * ((b.out - middle.out) / right - (middle.out - a.out) / left)) / (left + right);
     return (Math.abs(curvature) * Math.max(left, right) ** 2) / 8;
@@ -109,15 +112,15 @@ export function tableOf(points: readonly TablePoint[]): Curve {
   const falling = course === 'falling';
   const piece = (before: (point: TablePoint) => boolean): Curve => {
     let i = 0;
-    while (i < sorted.length - 2 && before(sorted[i + 1]!)) i++;
-    const [a, b] = [sorted[i]!, sorted[i + 1]!];
+    while (i < sorted.length - 2 && before(nth(sorted, i + 1))) i++;
+    const [a, b] = [nth(sorted, i), nth(sorted, i + 1)];
     return straight(a.in, a.out, b.in, b.out);
   };
   return {
     at: (x) => piece((point) => point.in <= x).at(x),
     back: (y) =>
       course === 'turns'
-        ? refuse(say('scaling.table-turns-round-value', { inValue: turnsAt!.in }))
+        ? refuse(say('scaling.table-turns-round-value', { inValue: sure(turnsAt).in }))
         : piece((point) => (falling ? point.out >= y : point.out <= y)).back(y),
   };
 }

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import type { SheetLine } from '../setting/index.ts';
 import { sheetOf } from '../setting/index.ts';
 import { convert } from '../units/index.ts';
@@ -41,7 +42,7 @@ export function effectiveRange(
   const end = (key: 'low' | 'high'): { value: number; assumed: boolean } | undefined => {
     const found = effective(index, itemId, `${prefix}${key}`);
     const value = found && convert(Number(found.value), found.unit || unit, unit);
-    return value === undefined ? undefined : { value, assumed: found!.assumed };
+    return value === undefined ? undefined : { value, assumed: sure(found).assumed };
   };
   const high = end('high');
   if (!high) return undefined;

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { AnalogPort } from '../catalog/index.ts';
 import { exactly, solveWithBands } from '../circuit/index.ts';
@@ -29,8 +30,8 @@ export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
   if (knots.length < 2) refuse(say('scaling.loop-needs-two-solved'));
   const pieceAt = (signal: number): readonly [LoopKnot, LoopKnot] => {
     let i = 0;
-    while (i < knots.length - 2 && knots[i + 1]!.signal <= signal) i++;
-    return [knots[i]!, knots[i + 1]!];
+    while (i < knots.length - 2 && nth(knots, i + 1).signal <= signal) i++;
+    return [nth(knots, i), nth(knots, i + 1)];
   };
   return {
     knots,
@@ -66,7 +67,7 @@ function signalFor(knots: readonly LoopKnot[], input: number, unit: string): num
   const highest = Math.max(...knots.map(({ nom }) => nom));
   const slack = 1e-9 * Math.max(1, Math.abs(highest));
   for (let i = 0; i < knots.length - 1; i++) {
-    const [a, b] = [knots[i]!, knots[i + 1]!];
+    const [a, b] = [nth(knots, i), nth(knots, i + 1)];
     const [from, to] = [Math.min(a.nom, b.nom), Math.max(a.nom, b.nom)];
     if (to - from < slack || input < from - slack || input > to + slack) continue;
     return mix(a.signal, b.signal, Math.min(1, Math.max(0, (input - a.nom) / (b.nom - a.nom))));
@@ -104,7 +105,7 @@ export function solveLoop(
   levelOf: (signal: number) => number,
 ): LoopKnot[] {
   return signals.map((signal) => {
-    const { value } = stateAtLevel(analysis, levelOf(signal), 'bands').measured[0]!;
+    const { value } = nth(stateAtLevel(analysis, levelOf(signal), 'bands').measured, 0);
     return { signal, ...value };
   });
 }
@@ -137,7 +138,7 @@ function bandWith(netlist: Netlist, keeps: (element: Element) => boolean, own: O
   const { bands } = solveWithBands({ ...netlist, elements }, [
     measuredQuantity(own.module.id, port, own.settings),
   ]);
-  const { nom, min, max } = measuredOf(port, own.settings, bands[0]!).value;
+  const { nom, min, max } = measuredOf(port, own.settings, nth(bands, 0)).value;
   return Math.max(max - nom, nom - min);
 }
 

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Range } from '../model/index.ts';
@@ -49,12 +50,12 @@ function makeChain(analysis: Analysis): PointChain | NoChain {
   const tables = tablesOf(index.job, point.id);
   let made: PointChain | undefined;
   const problem = problemOfCurve(() => (made = build(analysis, own, scaling, tables)));
-  return made ?? { problem: problem! };
+  return made ?? { problem: sure(problem) };
 }
 
 function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: CalibrationTables): PointChain {
   const { context } = analysis;
-  const range = context.point.range!;
+  const range = sure(context.point.range);
   const sensed = sensedBy(context, range, scaling, tables);
   const loop = loopWhenAsked(() =>
     loopCurveOf(solveLoop(analysis, signalsOf(sensed), sensed.levelOf), unitOf(own)),

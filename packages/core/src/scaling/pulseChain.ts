@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { DigitalPort } from '../catalog/index.ts';
@@ -111,7 +112,7 @@ function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number)
   const { device, index, point } = context;
   const asRequired = (tag: string): Message => say('scaling.nobody-looked-volume-pulse', { tag });
   return [
-    say('scaling.pulses-counted-s-more', { gate, one, unit: point.range!.unit }),
+    say('scaling.pulses-counted-s-more', { gate, one, unit: sure(point.range).unit }),
     ...(effective(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
     ...(effective(index, own.module.id, `${own.port.name}.value`)?.assumed
       ? [asRequired(own.module.tag)]
@@ -120,7 +121,7 @@ function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number)
 }
 
 const hertzOf = (flow: number, { unit }: Range, litres: number): number =>
-  pulseHertz(convert(flow, unit, 'm³/h')!, litres);
+  pulseHertz(sure(convert(flow, unit, 'm³/h')), litres);
 
 const flowOf = (hertz: number, range: Range, litres: number): number => hertz / hertzOf(1, range, litres);
 

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
@@ -58,7 +59,7 @@ describe('raw formats', () => {
     ['pct100', MA, 20, 10000],
     ['pct4000h', MA, 12, 8192],
   ])('%s writes for %o the value %d as %d', (id, range, value, counts) => {
-    expect(countsOf(findRawFormat(id)!, range, value).counts).toBe(counts);
+    expect(countsOf(sure(findRawFormat(id)), range, value).counts).toBe(counts);
   });
 
   test('every format that ships is sound, named once, and tried above', () => {
@@ -94,11 +95,11 @@ describe('raw formats', () => {
   );
 
   test('a wider format tells more apart', () => {
-    expect(resolutionOf(findRawFormat('b10')!, VOLTS)).toBeCloseTo(10 / 1023, 12);
-    expect(resolutionOf(findRawFormat('12left')!, VOLTS)).toBeCloseTo((10 / 32752) * 8, 12);
-    expect(widthOf(findRawFormat('27648')!)).toEqual({ bits: 16, signed: true });
-    expect(widthOf(findRawFormat('65535')!)).toEqual({ bits: 16, signed: false });
-    expect(widthOf(findRawFormat('b24')!)).toEqual({ bits: 32, signed: false });
+    expect(resolutionOf(sure(findRawFormat('b10')), VOLTS)).toBeCloseTo(10 / 1023, 12);
+    expect(resolutionOf(sure(findRawFormat('12left')), VOLTS)).toBeCloseTo((10 / 32752) * 8, 12);
+    expect(widthOf(sure(findRawFormat('27648')))).toEqual({ bits: 16, signed: true });
+    expect(widthOf(sure(findRawFormat('65535')))).toEqual({ bits: 16, signed: false });
+    expect(widthOf(sure(findRawFormat('b24')))).toEqual({ bits: 32, signed: false });
   });
 
   test.each([

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { engineeringOf, shownOn } from './chain.ts';
 import type { Chain } from './chain.ts';
 
@@ -40,9 +41,9 @@ class Walker {
   at(value: number): number {
     const knots = this.#knots;
     if (knots.length === 0) return 0;
-    while (this.#i > 0 && knots[this.#i]!.value > value) this.#i--;
-    while (this.#i < knots.length - 2 && knots[this.#i + 1]!.value <= value) this.#i++;
-    const [a, b] = [knots[this.#i]!, knots[this.#i + 1]];
+    while (this.#i > 0 && nth(knots, this.#i).value > value) this.#i--;
+    while (this.#i < knots.length - 2 && nth(knots, this.#i + 1).value <= value) this.#i++;
+    const [a, b] = [nth(knots, this.#i), knots[this.#i + 1]];
     if (!b || value <= a.value) return a.plusMinus;
     if (value >= b.value) return b.plusMinus;
     return a.plusMinus + ((value - a.value) / (b.value - a.value)) * (b.plusMinus - a.plusMinus);

@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
@@ -125,7 +126,10 @@ export function judgeCalibration(
     worstPercent: Math.max(...judged.map(({ errorPercent }) => Math.abs(errorPercent))),
     bentPercent: (100 * Math.max(...bent)) / span,
     ...(line && {
-      correction: { zero: gives.low - atZero!, span: gives.high - gives.low - (atTop! - atZero!) },
+      correction: {
+        zero: gives.low - sure(atZero),
+        span: gives.high - gives.low - (sure(atTop) - sure(atZero)),
+      },
     }),
     ...(line && middle && { middlePercent: (100 * (line.back(middle.read) - middle.wanted)) / span }),
     ratio: ratioOf(reference, judged, injects, limitPercent),
@@ -137,7 +141,7 @@ export function judgeCalibration(
 /** The line read over wanted through the readings nearest to the ends, as a screwdriver or a menu moves it. */
 function fitted(judged: readonly JudgedReading[]): Curve | undefined {
   const sorted = [...judged].sort((a, b) => a.wanted - b.wanted);
-  const [low, high] = [sorted[0]!, sorted.at(-1)!];
+  const [low, high] = [nth(sorted, 0), lastOf(sorted)];
   if (low.wanted === high.wanted || low.read === high.read) return undefined;
   return straight(low.wanted, low.read, high.wanted, high.read);
 }

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 
@@ -47,7 +48,7 @@ export function reconcile(pairs: readonly DisplayPair[], was: DisplaySpan, step:
     refuse(say('scaling.each-pair-needs-two'));
   if (was.low === was.high) refuse(say('scaling.span-zero-changed-two'));
   if (!(step > 0)) refuse(say('scaling.step-what-set-above'));
-  const { factor, offset } = pairs.length === 1 ? throughZero(pairs[0]!, was) : minSquares(pairs);
+  const { factor, offset } = pairs.length === 1 ? throughZero(nth(pairs, 0), was) : minSquares(pairs);
   if (!(factor > 0)) refuse(say('scaling.when-first-display-rises'));
   // The second shows s = low + x (high − low) of the same x; it is to show (s − offset) / factor.
   const becomes = {

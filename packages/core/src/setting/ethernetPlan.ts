@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { distinct, say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 /** A participant of a network as planned; the office router and the laptop are participants too. */
@@ -61,7 +62,7 @@ export function ethernetFaults(participants: readonly Participant[]): PlanFault[
     ),
     ...twice(
       known.filter(({ name }) => name),
-      ({ name }) => name!.toLowerCase(),
+      ({ name }) => sure(name).toLowerCase(),
       (tags, { name }) => say('fieldbus.same-name', { tags, name }),
     ),
     ...apart(known),
@@ -128,7 +129,7 @@ function twice<T extends Participant>(
     .filter((group) => group.length > 1)
     .map((group) => {
       const tags = group.map(({ tag }) => tag);
-      return { tags, sentence: words(tags, group[0]!) };
+      return { tags, sentence: words(tags, nth(group, 0)) };
     });
 }
 

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
 import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
@@ -21,7 +22,7 @@ const states = (job: JobContent): Record<string, string> =>
     agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [textOf(subject), state]),
   );
 const sentence = (job: JobContent, subject: string): string =>
-  textOf(agreementsOf(new JobIndex(job), 'ft-1').find((a) => textOf(a.subject) === subject)!.sentence);
+  textOf(sure(agreementsOf(new JobIndex(job), 'ft-1').find((a) => textOf(a.subject) === subject)).sentence);
 
 describe('what must agree with what', () => {
   test('is unknown until both sides were looked at, then agrees or differs', () => {
@@ -76,7 +77,7 @@ describe('a sheet as a file', () => {
     const [head, ...rows] = writeSheetCsv(sheets).split('\r\n');
     expect(head).toMatch(/^Tag,Key,Parameter,Unit,As found,Required/);
     expect(rows.find((row) => row.includes(',size,'))).toMatch(/^FT-1,size,Pipe size,mm,50,80,name-plate/);
-    expect(rows).toHaveLength(sheets[0]!.lines.length);
+    expect(rows).toHaveLength(nth(sheets, 0).lines.length);
   });
 
   test.each([
@@ -132,7 +133,7 @@ test('history: moments, and what differs between two of them', () => {
 describe('name-plate', () => {
   test('a fact keeps how it was typed, and is converted beside it', () => {
     const job = meterJob('flow-magnetic', { size: '8 cm' });
-    const lines = plateLines(new JobIndex(job), job.points[0]!);
+    const lines = plateLines(new JobIndex(job), nth(job.points, 0));
     expect(lines.find(({ fact }) => fact.key === 'size')).toMatchObject({
       typed: '8 cm',
       converted: '80 mm',
@@ -146,7 +147,9 @@ describe('name-plate', () => {
     ['medium', 'honey', /choose one of the list/],
   ])('%s %s is refused', (key, typed, words) => {
     const job = meterJob();
-    const { fact } = plateLines(new JobIndex(job), job.points[0]!).find((line) => line.fact.key === key)!;
+    const { fact } = sure(
+      plateLines(new JobIndex(job), nth(job.points, 0)).find((line) => line.fact.key === key),
+    );
     expect(textOf(plateProblem(fact, typed))).toMatch(words);
   });
 });
@@ -173,8 +176,12 @@ describe('a port plan', () => {
   test('follows from the description of what is on it', () => {
     const job = withDevice(true);
     const [first, second] = portPlan(new JobIndex(job), 'i');
-    expect([first!.device, second!.bytes, second!.cycle]).toEqual([undefined, { input: 2, output: 0 }, 2.3]);
-    expect(second!.addresses.byte).toEqual({ firstIn: '%IB10', lastIn: '%IB11', qualifier: '%IB12' });
+    expect([sure(first).device, sure(second).bytes, sure(second).cycle]).toEqual([
+      undefined,
+      { input: 2, output: 0 },
+      2.3,
+    ]);
+    expect(sure(second).addresses.byte).toEqual({ firstIn: '%IB10', lastIn: '%IB11', qualifier: '%IB12' });
     expect([
       required(job, 'P1.mode'),
       required(job, 'P2.vendor'),
@@ -185,10 +192,10 @@ describe('a port plan', () => {
 
   test('says what is missing while there is none', () => {
     const [, port] = portPlan(new JobIndex(withDevice(false)), 'i');
-    expect(textOf(port!.problem)).toMatch(/no description file/);
-    expect(textOf(port!.sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem)).toMatch(
-      /no description file yet/,
-    );
+    expect(textOf(sure(port).problem)).toMatch(/no description file/);
+    expect(
+      textOf(sure(port).sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem),
+    ).toMatch(/no description file yet/);
   });
 });
 
@@ -281,5 +288,5 @@ test('a network plan: files, names, and the order of bringing it up', () => {
   ]);
   const keys = networkSteps(plan).map(({ key }) => key);
   expect(keys).toEqual(['plan', 'laptop', 'files', 'device-d', 'controller', 'test']);
-  expect(textOf(networkSteps(plan)[0]!.title)).toMatch(/3 to mend/);
+  expect(textOf(nth(networkSteps(plan), 0).title)).toMatch(/3 to mend/);
 });

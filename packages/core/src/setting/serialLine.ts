@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '../lists/index.ts';
 import { sameMessage, say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { PlanFault } from './ethernetPlan.ts';
@@ -79,8 +80,8 @@ export function pollSeconds({ units }: SerialLine): number {
   return units
     .filter(({ unit, registers }) => unit !== undefined && registers)
     .reduce((sum, unit) => {
-      const requests = Math.ceil(unit.registers! / MAX_REGISTERS);
-      const bytes = 13 * requests + 2 * unit.registers!;
+      const requests = Math.ceil(sure(unit.registers) / MAX_REGISTERS);
+      const bytes = 13 * requests + 2 * sure(unit.registers);
       return (
         sum + bytes * byteSeconds(unit) + requests * (2 * gapSeconds(unit) + (unit.answerSeconds ?? 0.005))
       );
@@ -173,7 +174,7 @@ function unlike(units: readonly LineUnit[], words: (unit: LineUnit) => Message):
 
 function endFaults(units: readonly LineUnit[]): PlanFault[] {
   if (units.length < 2) return [];
-  const ends = [units[0]!, units.at(-1)!];
+  const ends = [nth(units, 0), lastOf(units)];
   return [
     ...ends
       .filter(({ terminated }) => !terminated)

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { after, jobWith, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
@@ -149,7 +150,7 @@ describe('columns', () => {
     expect(lineIn(job, 'unit')).toMatchObject({ state: 'done' });
     expect(lineIn(job, 'factor')).toMatchObject({ state: 'unknown' });
     expect(lineIn(job, 'language')).toMatchObject({ state: 'free' });
-    expect(openLines(sheetIn(job))[0]!.parameter.key).toBe('size');
+    expect(nth(openLines(sheetIn(job)), 0).parameter.key).toBe('size');
     const set = entered(job, 'left', { size: '80' });
     expect(lineIn(set, 'size')).toMatchObject({
       state: 'done',
@@ -196,7 +197,7 @@ describe('columns', () => {
 
   test('a value on which a circuit hangs moves the switch in the job', () => {
     const job = entered(meterJob(), 'found', { 'A0.switch': 'V' }, 'm');
-    expect(job.modules[0]!.settings).toEqual({ 'A0.switch': 'V' });
+    expect(nth(job.modules, 0).settings).toEqual({ 'A0.switch': 'V' });
     expect(lineIn(job, 'A0.switch', 'm').state).toBe('differs');
   });
 });
@@ -242,7 +243,7 @@ test('the sheets of a point: its device, and of its module only its own input an
     ['FT-1', undefined],
     ['M', 'analog input 0'],
   ]);
-  expect(sheets[1]!.lines.map(({ parameter }) => parameter.key)).toEqual([
+  expect(nth(sheets, 1).lines.map(({ parameter }) => parameter.key)).toEqual([
     'A0.switch',
     'A0.range',
     'mains',

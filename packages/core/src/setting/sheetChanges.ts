@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { sameMessage, say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { Change } from '../job/index.ts';
@@ -103,7 +104,7 @@ export function differencesBetween(
   const [a, b] = [before, after].map((at) => presentValues(index, itemId, at).values);
   return sheetOf(index, itemId).lines.flatMap((line) => {
     const { key, label } = line.parameter;
-    const [x, y] = [a!.get(key)?.value, b!.get(key)?.value];
+    const [x, y] = [sure(a).get(key)?.value, sure(b).get(key)?.value];
     if (x === y || (x !== undefined && y !== undefined && sameValue(line.parameter, x, y))) return [];
     return [
       {

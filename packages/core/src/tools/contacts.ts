@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import { DEVICE_TYPES, RELAY_TYPES } from '../catalog/index.ts';
@@ -42,7 +43,7 @@ export const CONTACTS_TOOL: Tool = {
     { key: 'volts', label: say('tools.voltage'), kind: 'number', unit: 'V' },
     { key: 'count', label: say('tools.many-contact'), kind: 'number' },
   ],
-  first: { relay: RATED[0]!.id, load: 'motor', watts: '80', volts: '230', count: '1' },
+  first: { relay: nth(RATED, 0).id, load: 'motor', watts: '80', volts: '230', count: '1' },
   work(values) {
     const read = new ToolReader(CONTACTS_TOOL, values);
     const relay = read.choice('relay');
@@ -53,7 +54,7 @@ export const CONTACTS_TOOL: Tool = {
     if (!(Number.isInteger(count) && count >= 1)) refuse(say('tools.load-more-whole-number'), 'count');
     const amps = (count * watts) / volts;
     const inrush = amps * inrushOf(read.choice('load'));
-    const rating = contacts!;
+    const rating = sure(contacts);
     const reasons = judgeContact(say('tools.the-contact'), rating, amps, inrush);
     const over =
       volts > rating.maxVolts

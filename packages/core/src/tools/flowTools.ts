@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { PULSE_WIDTHS } from '../catalog/index.ts';
 import { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityText } from '../scaling/index.ts';
@@ -43,7 +44,7 @@ export const PULSE_TOOL: Tool = {
   first: { unit: 'm³/h', full: '36', litres: '0.02', width: '1', max: '1000', min: '0.5', digits: '8' },
   work(values) {
     const read = new ToolReader(PULSE_TOOL, values);
-    const full = convert(read.number('full'), read.choice('unit'), 'm³/h')!;
+    const full = sure(convert(read.number('full'), read.choice('unit'), 'm³/h'));
     const [litres, width] = [read.number('litres'), read.number('width')];
     const counter = { maxHertz: read.number('max'), minPulse: read.number('min') };
     const check = at('litres', () => checkPulses(full, litres, width, counter));
@@ -169,14 +170,14 @@ export const VELOCITY_TOOL: Tool = {
   first: { unit: 'm³/h', full: '36', size: '80' },
   work(values) {
     const read = new ToolReader(VELOCITY_TOOL, values);
-    const flow = convert(read.number('full'), read.choice('unit'), 'm³/h')!;
+    const flow = sure(convert(read.number('full'), read.choice('unit'), 'm³/h'));
     const v = at('size', () => velocityIn(flow, read.number('size')));
     return {
       title: withUnit(v, 'm/s', 3),
       lines: [
         {
           label: say('tools.velocity'),
-          value: `${withUnit(v, 'm/s', 3)}, ${withUnit(convert(v, 'm/s', 'ft/s')!, 'ft/s', 3)}`,
+          value: `${withUnit(v, 'm/s', 3)}, ${withUnit(sure(convert(v, 'm/s', 'ft/s')), 'ft/s', 3)}`,
         },
       ],
       words: [{ text: velocityText(v), tone: v >= 0.3 && v <= 10 ? 'good' : 'bad' }],

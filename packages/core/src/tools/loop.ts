@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { withUnit } from '../units/index.ts';
 import { say } from '../messages/index.ts';
 import { exactly, percent, solveWithBands, within } from '../circuit/index.ts';
@@ -111,7 +112,7 @@ export const LOOP_TOOL: Tool = {
     const { bands } = at('volts', () =>
       solveWithBands({ elements, reference: '0' }, [{ kind: 'volts', a: 'a', b: 'b' }]),
     );
-    const left = bands[0]!;
+    const left = nth(bands, 0);
     const needs = read.number('needs');
     const margin = left.min - needs;
     const length = read.number('length');

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { withUnit } from '../units/index.ts';
 import { say } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
@@ -131,7 +132,7 @@ export const COUNTS_TOOL: Tool = {
   work(values) {
     const read = new ToolReader(COUNTS_TOOL, values);
     const { signal, unit, line } = rangeOf(read);
-    const format = findRawFormat(read.choice('format'))!;
+    const format = sure(findRawFormat(read.choice('format')));
     const range = { low: signal.low, high: signal.high, zero: read.choice('zero') as 'removed' | 'included' };
     const known = read.choice('known');
     const number = read.number('number');
@@ -166,7 +167,7 @@ export const COUNTS_TOOL: Tool = {
       zero: values.zero as 'removed' | 'included',
     };
     return [
-      ...rangeChange!(values, index, point),
+      ...sure(rangeChange)(values, index, point),
       {
         kind: 'setScaling',
         pointId: point.id,

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { refuse, Scaling } from '../model/index.ts';
@@ -22,7 +23,7 @@ import { convert, withUnit } from '../units/index.ts';
 import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';
 
-const fahrenheit = (celsius: number): string => withUnit(convert(celsius, '°C', '°F')!, '°F');
+const fahrenheit = (celsius: number): string => withUnit(sure(convert(celsius, '°C', '°F')), '°F');
 const same = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
 const knownAs = (signal: Message): ToolField[] => [
@@ -124,9 +125,9 @@ export const RTD_TOOL: Tool = {
     const given = read.number(key);
     const ntc = chosen === 'ntc' ? { ohms25: read.number('ohms25'), beta: read.number('beta') } : undefined;
     const element = ntc ? undefined : thermometerElement(chosen);
-    const toOhms = (t: number): number => (ntc ? thermistorOhms(ntc, t) : ohmsOf(element!, t));
+    const toOhms = (t: number): number => (ntc ? thermistorOhms(ntc, t) : ohmsOf(sure(element), t));
     const toCelsius = (ohms: number): number =>
-      ntc ? thermistorTemperature(ntc, ohms) : temperatureOf(element!, ohms);
+      ntc ? thermistorTemperature(ntc, ohms) : temperatureOf(sure(element), ohms);
     const celsius = isSignal ? at(key, () => toCelsius(given)) : given;
     const ohms = at(key, () => toOhms(celsius));
     const slope = element ? ohmsPerKelvin(element, celsius) : toOhms(celsius + 0.5) - toOhms(celsius - 0.5);
@@ -166,7 +167,7 @@ export const RTD_TOOL: Tool = {
     };
   },
   send: (values, index, point) =>
-    classChange(values.element === 'ntc' ? undefined : values.class)!(values, index, point),
+    sure(classChange(values.element === 'ntc' ? undefined : values.class))(values, index, point),
 };
 
 export const THERMOCOUPLE_TOOL: Tool = {
@@ -229,5 +230,5 @@ export const THERMOCOUPLE_TOOL: Tool = {
       ],
     };
   },
-  send: (values, index, point) => classChange(values.class)!(values, index, point),
+  send: (values, index, point) => sure(classChange(values.class))(values, index, point),
 };

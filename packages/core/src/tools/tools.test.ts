@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { after, jobWith } from '../../test/jobs.ts';
 import { meterJob, pulseJob } from '../../test/settingJobs.ts';
@@ -9,15 +10,15 @@ import { askedFields, resultText } from './tool.ts';
 import { changesAt, findTool, TOOLS } from './toolDrawer.ts';
 import type { Tool, ToolValues } from './tool.ts';
 
-const tool = (id: string): Tool => findTool(id)!;
+const tool = (id: string): Tool => sure(findTool(id));
 const work = (id: string, values: ToolValues = {}) => tool(id).work({ ...tool(id).first, ...values });
 const line = (id: string, label: string, values: ToolValues = {}): string =>
-  textOf(work(id, values).lines.find((l) => textOf(l.label) === label)!.value).replaceAll('\u00a0', ' ');
+  textOf(sure(work(id, values).lines.find((l) => textOf(l.label) === label)).value).replaceAll('\u00a0', ' ');
 const refused = (id: string, values: ToolValues) => {
   try {
     work(id, values);
   } catch (error) {
-    if (error instanceof JobProblem) return error.problems[0]!;
+    if (error instanceof JobProblem) return nth(error.problems, 0);
     throw error;
   }
   throw new Error('It was taken.');
@@ -38,13 +39,18 @@ describe.each(TOOLS)('$id', ({ id, first, fields, ...rest }) => {
     for (const field of fields)
       if (!field.optional) expect([field.key, first[field.key]]).not.toContain(undefined);
     for (const { kind, choices, key } of fields)
-      if (kind === 'choice') expect(choices!.map(({ value }) => value).map(textOf)).toContain(first[key]);
+      if (kind === 'choice')
+        expect(
+          sure(choices)
+            .map(({ value }) => value)
+            .map(textOf),
+        ).toContain(first[key]);
   });
 
   test('refuses nonsense at the field concerned, in a sentence', () => {
     for (const { key, kind } of fields.filter((f) => f.kind === 'number')) {
-      const own = fields.find((f) => f.key === key)!;
-      const shown = own.onlyIf ? { [own.onlyIf.key]: own.onlyIf.is[0]! } : {};
+      const own = sure(fields.find((f) => f.key === key));
+      const shown = own.onlyIf ? { [own.onlyIf.key]: nth(own.onlyIf.is, 0) } : {};
       const problem = refused(id, { ...shown, [key]: 'wet' });
       expect([key, kind, problem.path]).toEqual([key, kind, key]);
       expect(textOf(problem.message)).toMatch(/“wet”/);
@@ -69,7 +75,7 @@ describe('what they work out', () => {
     expect(line('counts', 'Hexadecimal', { number: '-691' })).toBe('16#FD4D');
     expect(textOf(refused('counts', { number: '40000' }).message)).toContain('-4864 to 32511');
     expect(textOf(refused('counts', { number: '1.5' }).message)).toContain('whole');
-    expect(textOf(work('counts', { known: 'signal', number: '30' }).words[0]!.text)).toContain(
+    expect(textOf(nth(work('counts', { known: 'signal', number: '30' }).words, 0).text)).toContain(
       'stops at 32511',
     );
   });
@@ -95,7 +101,7 @@ describe('what they work out', () => {
     expect(line('pulse', 'Widest usual one')).toBe('1 ms');
     expect(textOf(work('pulse', { width: '2' }).title)).toContain('does not fit');
     expect(line('cutoff', 'Shows nothing below')).toBe('0.2 m³/h');
-    expect(textOf(work('cutoff', { percent: '50' }).words[0]!.text)).toContain('is hidden');
+    expect(textOf(nth(work('cutoff', { percent: '50' }).words, 0).text)).toContain('is hidden');
     expect(line('cutoff', 'At least, for the noise', { rest: '0.01 0.03; 0.01 0.03' })).toBe('0.137 %');
     expect(line('velocity', 'Velocity')).toBe('1.99 m/s, 6.53 ft/s');
     expect(textOf(work('coil', { ohms: '3' }).title)).toBe('The coil is not sound');
@@ -110,25 +116,27 @@ describe('what they work out', () => {
       logic: 'none',
       range: { low: 0, high: 1, unit: 'bar' },
     });
-    const budget = loopBudget(analyse(new JobIndex(job), 'ft-1'))!;
+    const budget = sure(loopBudget(analyse(new JobIndex(job), 'ft-1')));
     const wires = job.wires.filter(({ from, to }) => [from, to].some((end) => end.startsWith('ft-1-b:')));
-    const { lengthM, mm2 } = wires[0]!;
+    const { lengthM, mm2 } = nth(wires, 0);
     const title = (milliamps: string) =>
       work('loop', { needs: '10.71', milliamps, length: String(lengthM), mm2: String(mm2) }).title;
     expect(textOf(title(String(budget.amps * 1000))).replaceAll('\u00a0', ' ')).toContain(
       `${Number(budget.margin.toPrecision(2))}`.slice(0, 3),
     );
     expect(line('loop', 'Resistance of the loop', { length: '100', mm2: '0.5' })).toBe('257 Ω');
-    expect(textOf(work('loop', { digital: 'yes', burden: '100' }).words[0]!.text)).toContain('250 Ω');
+    expect(textOf(nth(work('loop', { digital: 'yes', burden: '100' }).words, 0).text)).toContain('250 Ω');
     expect(textOf(work('loop', { needs: '22' }).title)).toContain('too little');
     expect(refused('loop', { mm2: '0' })).toMatchObject({ path: 'mm2' });
   });
 
   test('contacts carry, weld, and stay clean', () => {
     expect(textOf(work('contacts').title)).toBe('This contact can do it');
-    expect(textOf(work('contacts', { watts: '2000', volts: '230' }).words[0]!.text)).toMatch(/weld|rated/);
+    expect(textOf(nth(work('contacts', { watts: '2000', volts: '230' }).words, 0).text)).toMatch(
+      /weld|rated/,
+    );
     expect(
-      textOf(work('contacts', { load: 'resistive', watts: '0.01', volts: '24' }).words[0]!.text),
+      textOf(nth(work('contacts', { load: 'resistive', watts: '0.01', volts: '24' }).words, 0).text),
     ).toContain('stays clean');
     expect(refused('contacts', { count: '0' })).toMatchObject({ path: 'count' });
   });
@@ -151,21 +159,23 @@ describe('what they work out', () => {
 
 describe('what is sent to a point', () => {
   const sentTo = (id: string, job: ReturnType<typeof meterJob>, values: ToolValues = {}) => {
-    const point = job.points.find(({ tag }) => tag === 'FT-1')!;
+    const point = sure(job.points.find(({ tag }) => tag === 'FT-1'));
     const changes = changesAt(tool(id), { ...tool(id).first, ...values }, new JobIndex(job), point);
     return after(job, ...changes);
   };
 
   test('range, format, class and span become the point’s own', () => {
     const job = meterJob();
-    expect(sentTo('signal', job, { high: '60', unit: 'm³/h' }).points[0]!.range).toEqual({
+    expect(nth(sentTo('signal', job, { high: '60', unit: 'm³/h' }).points, 0).range).toEqual({
       low: 0,
       high: 60,
       unit: 'm³/h',
     });
-    expect(sentTo('counts', job, { format: '4000' }).points[0]!.scaling!.converter.formatId).toBe('4000');
-    expect(sentTo('rtd', job, { class: 'A' }).points[0]!.scaling!.sensor.class).toBe('A');
-    expect(sentTo('displays', job).points[0]!.scaling!.display).toMatchObject({
+    expect(sure(nth(sentTo('counts', job, { format: '4000' }).points, 0).scaling).converter.formatId).toBe(
+      '4000',
+    );
+    expect(sure(nth(sentTo('rtd', job, { class: 'A' }).points, 0).scaling).sensor.class).toBe('A');
+    expect(sure(nth(sentTo('displays', job).points, 0).scaling).display).toMatchObject({
       low: 0,
       high: 11.43,
       label: 'Panel screen',
@@ -175,13 +185,13 @@ describe('what is sent to a point', () => {
   test('nothing of it fits a switching sensor', () => {
     const job = jobWith('di8-both-8', ['-']);
     const index = new JobIndex(job);
-    for (const one of TOOLS) expect(changesAt(one, one.first, index, job.points[0]!)).toEqual([]);
+    for (const one of TOOLS) expect(changesAt(one, one.first, index, nth(job.points, 0))).toEqual([]);
   });
 
   test('pulses and cut-off are required of the device where it has them, and nowhere else', () => {
-    const meter = sentTo('pulse', pulseJob()).devices[0]!;
+    const meter = nth(sentTo('pulse', pulseJob()).devices, 0);
     expect(meter.override).toMatchObject({ pulseValue: { value: '0.02' }, pulseWidth: { value: '1' } });
-    expect(sentTo('cutoff', meterJob()).devices[0]!.override).toMatchObject({ cutoff: { value: '0.5' } });
-    expect(sentTo('cutoff', meterJob('transmitter-2w', {})).devices[0]!.override).toBeUndefined();
+    expect(nth(sentTo('cutoff', meterJob()).devices, 0).override).toMatchObject({ cutoff: { value: '0.5' } });
+    expect(nth(sentTo('cutoff', meterJob('transmitter-2w', {})).devices, 0).override).toBeUndefined();
   });
 });

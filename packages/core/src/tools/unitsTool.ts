@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 import { convert, dimensionOf, parseIn, UNITS, awgToMm2, parseSection, withUnit } from '../units/index.ts';
@@ -67,7 +68,10 @@ export const UNITS_TOOL: Tool = {
       title: withUnit(read.value, unit, 6),
       lines: Object.keys(UNITS[dimension as Dimension])
         .filter((other) => !SPELT.has(other) && other !== unit)
-        .map((other) => ({ label: other, value: withUnit(convert(read.value, unit, other)!, other, 6) })),
+        .map((other) => ({
+          label: other,
+          value: withUnit(sure(convert(read.value, unit, other)), other, 6),
+        })),
       words: [],
     };
   },

@@ -1,3 +1,5 @@
+import { sure } from '../lists/index.ts';
+
 /** How a unit becomes the first of its dimension: times a factor, then plus an offset where its zero lies elsewhere. */
 type UnitStep = number | readonly [factor: number, offset: number];
 
@@ -79,7 +81,7 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
     units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
   if (step === undefined)
     return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
-  const number = Number(digits!.replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
+  const number = Number(sure(digits).replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
   const value = toFirst(Number(whole ?? 0) + number, step);
   if (!Number.isFinite(value))
     return { ok: false, problem: unread('quantity.too-large', { text: text.trim() }) };
@@ -115,7 +117,7 @@ export function parseIn(text: string, unit: string): Parsed {
   const dimension = dimensionOf(unit);
   if (dimension) {
     const read = parseQuantity(text, dimension, unit);
-    const step = stepOf(dimension, unit)!;
+    const step = sure(stepOf(dimension, unit));
     return read.ok ? { ok: true, value: fromFirst(read.value, step) } : read;
   }
   const bare = unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text;

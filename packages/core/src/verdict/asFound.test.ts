@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { partTypesOf, supplyTerminals } from '../catalog/partTypes.ts';
 import fc from 'fast-check';
@@ -29,7 +30,7 @@ const terminalsOf = (job: JobContent): string[] => [
 ];
 
 const families = Object.keys(FAMILIES);
-const made = new Map(families.map((name) => [name, FAMILIES[name]!()]));
+const made = new Map(families.map((name) => [name, sure(FAMILIES[name])()]));
 
 /** A family’s job with one of the point’s wires found somewhere or in some colour, or not found. */
 const found = fc
@@ -41,12 +42,12 @@ const found = fc
     colour: fc.constantFrom(...COLOURS),
   })
   .map(({ family, wire, terminal, end, colour }) => {
-    const job = made.get(family)!;
+    const job = sure(made.get(family));
     const index = new JobIndex(job);
     const own = ownWires(index, index.point('px-1'));
-    const picked = own[wire % own.length]!;
+    const picked = nth(own, wire % own.length);
     const refs = terminalsOf(job).filter((ref) => ref !== picked.from && ref !== picked.to);
-    const ref = refs[terminal % refs.length]!;
+    const ref = nth(refs, terminal % refs.length);
     const asFound: AsFound =
       end === 'missing' ? { missing: true } : end === 'colour' ? { colour } : { [end]: ref };
     return { family, job, picked, asFound };
@@ -102,13 +103,13 @@ test('a wire’s colour alone changes nothing in the circuit', () => {
 });
 
 test('rails are called by their volts, and by their supply where there are several', () => {
-  const job = made.get('interposing relay')!;
+  const job = sure(made.get('interposing relay'));
   const index = new JobIndex(job);
   expect([refText(index, 'g1:+'), refText(index, 'mains:N'), refText(index, 'm:I0')]).toEqual([
     '+24\u00a0V',
     'N',
     'M channel 0',
   ]);
-  const second = after(job, { kind: 'addSupply', supply: { ...job.supplies[0]!, id: 'g2', tag: 'G2' } });
+  const second = after(job, { kind: 'addSupply', supply: { ...nth(job.supplies, 0), id: 'g2', tag: 'G2' } });
   expect(refText(new JobIndex(second), 'g1:-')).toBe('G1 0\u00a0V');
 });

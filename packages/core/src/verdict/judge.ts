@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
@@ -41,8 +42,8 @@ function verdictText(analysis: Analysis): Judgement {
     };
   const reasons = diagnose(analysis);
   const stopping = reasons.filter((reason) => reason.weight === 'cannot');
-  if (stopping.length) return { status: 'cannot', sentence: stopping[0]!.sentence, reasons };
-  if (reasons.length) return { status: 'doubtful', sentence: reasons[0]!.sentence, reasons };
+  if (stopping.length) return { status: 'cannot', sentence: nth(stopping, 0).sentence, reasons };
+  if (reasons.length) return { status: 'doubtful', sentence: nth(reasons, 0).sentence, reasons };
   return { status: 'works', sentence: worksSentence(analysis), reasons };
 }
 

@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import { jobWith } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
@@ -93,7 +94,7 @@ test('where current is stopped, the drawing has the reason in a few words', () =
   expect(stopText(reason('over-current'), context)).toBeUndefined();
   const analysis = of('-', { output: 'npn' });
   const view = loopView(analysis.context, analysis.present, [reason('same-pull')]);
-  const stopped = (v: typeof view) => v.plates[1]!.rows[0]!.glyph!.stopped;
+  const stopped = (v: typeof view) => sure(nth(nth(v.plates, 1).rows, 0).glyph).stopped;
   expect(textOf(stopped(view))).toBe('both on 0\u00a0V');
   expect(stopped(loopView(analysis.context, analysis.present))).toBeUndefined();
 });

@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import { jobWith, withModule } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
@@ -62,7 +63,7 @@ describe('which sensor suits which common', () => {
 describe('reasons', () => {
   test('both pull the same way', () => {
     const v = verdict(jobWith(BOTH8, ['-'], { output: 'npn' }));
-    expect(v.reasons[0]!.code).toBe('same-pull');
+    expect(nth(v.reasons, 0).code).toBe('same-pull');
     expect(textOf(v.sentence)).toContain('both pull to 0\u00a0V');
   });
 
@@ -104,7 +105,7 @@ describe('reasons', () => {
       { kind: 'moveWire' as const, wireId: 'px-1-b-BU', to: 'g1:+' },
     ].reduce((j, change) => applyChange(j, change, ACTOR), job);
     expect(codes(turned)).toEqual(['supply-reversed']);
-    expect(textOf(verdict(turned).remedies[0]!.sentence)).toContain('Exchange the two supply wires');
+    expect(textOf(nth(verdict(turned).remedies, 0).sentence)).toContain('Exchange the two supply wires');
   });
 
   test('a supply above the limits of sensor and input is doubtful, not fine', () => {

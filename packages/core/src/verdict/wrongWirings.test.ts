@@ -1,3 +1,4 @@
+import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import * as F from '../../test/families.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
@@ -10,7 +11,7 @@ import type { ReasonCode } from './reasons/reason.ts';
 import { verdictOf } from './verdict.ts';
 
 const wireAt = (job: JobContent, ref: string) =>
-  job.wires.find(({ from, to }) => from === ref || to === ref)!;
+  sure(job.wires.find(({ from, to }) => from === ref || to === ref));
 
 /** The wire on a terminal planned to another one. */
 function moved(job: JobContent, ref: string, to: string): JobContent {
@@ -251,20 +252,20 @@ test('a relay that feeds itself through its own NC contact chatters, and that is
   const job = withWires(gone(F.relayJob(), 'k1:A1', 'k1:24'), ['px-1-b:BK', 'k1:21'], ['k1:22', 'k1:A1']);
   const apart = gone(job, 'k1:21');
   const { reasons } = verdictOf(analyse(new JobIndex(apart), 'px-1'));
-  expect(reasons[0]!.code).toBe('no-solution');
-  expect(textOf(reasons[0]!.sentence)).toMatch(/never settles/);
+  expect(nth(reasons, 0).code).toBe('no-solution');
+  expect(textOf(nth(reasons, 0).sentence)).toMatch(/never settles/);
 });
 
 test('wires found elsewhere are put back as planned', () => {
   const job = exchanged(F.analogJob('transmitter-2w'), 'px-1-b:+', 'px-1-b:-');
   const { remedies } = verdictOf(analyse(new JobIndex(job), 'px-1'));
-  expect(textOf(remedies[0]!.sentence)).toBe('Land all 2 wires of PX-1 as planned');
+  expect(textOf(nth(remedies, 0).sentence)).toBe('Land all 2 wires of PX-1 as planned');
 });
 
 test('a guard beside another on one safety relay is told of its own channel, not of the other’s', () => {
   let job = F.guardJob({ selector: 'both' });
   job = withPoint(job, { tag: 'GS-2', typeId: 'guard-transistor', output: 'pnp', logic: 'nc', at: ['s', 1] });
-  const wire = job.wires.find(({ from }) => from === 'gs-2-b:YE')!;
+  const wire = sure(job.wires.find(({ from }) => from === 'gs-2-b:YE'));
   const loose = after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } });
   const reasons = (of: JobContent, id: string) => judge(analyse(new JobIndex(of), id)).sentence;
   expect(textOf(reasons(job, 'gs-2'))).toMatch(/^Wired as meant/);

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import { within } from '../../circuit/index.ts';
@@ -25,7 +26,7 @@ export const Figure = z
   )
   .refine(({ min, nominal, max }) => {
     const given = [min, nominal, max].filter((value) => value !== undefined);
-    return given.every((value, i) => i === 0 || value >= given[i - 1]!);
+    return given.every((value, i) => i === 0 || value >= nth(given, i - 1));
   }, codeOf('model.minimum-over-nominal-maximum'));
 export type Figure = z.infer<typeof Figure>;
 

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { coil, DC, rating, SUPPRESSOR } from './relays.ts';
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
 import { exact, tolerant } from '../description/figure.ts';
@@ -26,7 +27,7 @@ const commanded = (terminals: string[], more: Partial<OutputDescription> = {}): 
   rule: 'load',
   element: 'load',
   carries: [],
-  across: [terminals[0]!, terminals[1]!],
+  across: [nth(terminals, 0), nth(terminals, 1)],
   expects: { present: ['load'] },
   words: { present: 'Output on', away: 'Output off' },
   stimulus: 'the output, switched by the program or forced',

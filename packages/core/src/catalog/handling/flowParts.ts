@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import type { Parameter } from '../parameters.ts';
 import type { FitCheck, PlateFact } from './handling.ts';
 import { PRESSURE_CAUTION } from './handling.ts';
@@ -86,7 +87,7 @@ export const mode = (words: Readonly<Record<string, string>>, wanted: string): P
   kind: 'choice',
   place: 'parameter',
   choices: choices(words),
-  factory: Object.keys(words)[0]!,
+  factory: nth(Object.keys(words), 0),
   wipes: 'all',
   usual: { value: wanted, why: 'what the point is for' },
 });

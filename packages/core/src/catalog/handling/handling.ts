@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import type { Parameter } from '../parameters.ts';
 
 /** Something to look at before a device is wired, and why it counts. */
@@ -41,5 +42,5 @@ export const mediumOf = (words: Readonly<Record<string, string>>): PlateFact => 
   label: 'Medium',
   kind: 'choice',
   choices: Object.entries(words).map(([value, label]) => ({ value, label })),
-  example: Object.values(words)[0]!,
+  example: nth(Object.values(words), 0),
 });

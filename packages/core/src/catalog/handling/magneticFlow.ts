@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import type { Handling } from './handling.ts';
 import { mediumOf, SERIAL } from './handling.ts';
 import {
@@ -128,7 +129,7 @@ export const PULSE_FLOW: Handling = {
     { ...size, kept: undefined, wipes: ['cutoff'] },
     { ...factor, kept: undefined },
     { ...unitOf(FLOW_UNITS, 'l/s'), wipes: ['high'] },
-    rangeOf('10', 0, 1e6)[1]!,
+    nth(rangeOf('10', 0, 1e6), 1),
     ...PULSES,
     DAMPING,
     CUTOFF,

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say, textOf } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { after, withModule, withPoint, bareJob } from '../../../test/jobs.ts';
@@ -45,20 +46,20 @@ function exhaustive({ applicants, groups, fits: ok }: AllocationProblem): [numbe
   const rails: (CommonRail | undefined)[] = groups.map(() => undefined);
   const placeAll = (n: number, room: number[]): boolean => {
     if (n === applicants.length) return true;
-    const { key, pinned } = applicants[n]!;
+    const { key, pinned } = nth(applicants, n);
     return groups.some((group, g) => {
       const rail = rails[g];
-      if (!rail || room[g]! === 0 || !ok(key, group.kind, rail)) return false;
+      if (!rail || nth(room, g) === 0 || !ok(key, group.kind, rail)) return false;
       if (pinned && pinned.groupId !== group.id) return false;
-      room[g]!--;
+      room[g] = nth(room, g) - 1;
       const done = placeAll(n + 1, room);
-      room[g]!++;
+      room[g] = nth(room, g) + 1;
       return done;
     });
   };
   const from = (g: number): void => {
     if (g < groups.length) {
-      for (const rail of [undefined, ...groups[g]!.rails]) {
+      for (const rail of [undefined, ...nth(groups, g).rails]) {
         rails[g] = rail;
         from(g + 1);
       }
@@ -93,7 +94,7 @@ const problem = fc
   })
   .map(({ keys, modules, pin }): AllocationProblem => {
     const groups = groupsOf(modules);
-    const at = pin ? { groupId: groups[0]!.id, channel: groups[0]!.channels[0]! } : undefined;
+    const at = pin ? { groupId: nth(groups, 0).id, channel: nth(nth(groups, 0).channels, 0) } : undefined;
     return { applicants: keys.map((key, n) => applicant(n, key, n === 0 ? at : undefined)), groups, fits };
   });
 
@@ -140,7 +141,7 @@ test('what is named in conflict cannot be placed, and any part of it can', () =>
 });
 
 test('a thousand devices stand on the fewest modules that could hold them', () => {
-  const applicants = Array.from({ length: 1000 }, (_, n) => applicant(n, 'PPPNFPNP'[n % 8]!));
+  const applicants = Array.from({ length: 1000 }, (_, n) => applicant(n, sure('PPPNFPNP'[n % 8])));
   const groups = groupsOf(
     Array.from({ length: 80 }, () =>
       [['B', 8] as const, ['B', 8] as const].map((g) => [...g] as [string, number]),
@@ -175,7 +176,7 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }));
     if (found.kind !== 'allocated') throw new Error('It should be possible.');
     expect([found.modules, found.commons]).toEqual([1, 2]);
-    const done = after(start, allocationChange(start, found)!);
+    const done = after(start, sure(allocationChange(start, found)));
     for (const { id } of start.points) expect(statusIn(done, id)).toBe('works');
     expect(found.placements.every(({ sentence, applicant: a }) => textOf(sentence).startsWith(a.tag))).toBe(
       true,
@@ -218,7 +219,7 @@ describe('of a job', () => {
     });
     const one = allocateNow(problemOf(start, { pinned: new Set(['px-0']), spareShare: 0 }));
     expect(
-      one.kind === 'allocated' && one.placements.find(({ applicant: a }) => a.id === 'px-0')!.channel,
+      one.kind === 'allocated' && sure(one.placements.find(({ applicant: a }) => a.id === 'px-0')).channel,
     ).toBe(0);
   });
 });
@@ -258,7 +259,7 @@ test('what can stay stays: a panel that is as small as can be is left as it is',
   if (outcome.kind !== 'allocated') throw new Error('impossible');
   const at = Object.fromEntries(outcome.placements.map(({ applicant: { id }, channel }) => [id, channel]));
   expect(at).toEqual({ a: 3, b: 6, c: 4, d: 0 });
-  expect(textOf(outcome.placements.find(({ applicant: { id } }) => id === 'b')!.sentence)).toMatch(
+  expect(textOf(sure(outcome.placements.find(({ applicant: { id } }) => id === 'b')).sentence)).toMatch(
     /stays here/,
   );
 });
@@ -272,5 +273,5 @@ test('what is wired to a drive or another controller is not moved to the inputs'
   const { applicants } = problemOf(job, { pinned: new Set(), spareShare: 0 });
   expect(applicants.map(({ tag }) => tag)).toEqual(['PX-1', 'PX-3']);
   const left = problemOf(job, { pinned: new Set(), left: new Set(['px-1']), spareShare: 0 });
-  expect(left.groups[0]!.channels).not.toContain(0);
+  expect(nth(left.groups, 0).channels).not.toContain(0);
 });

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import type { AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
 
 /** Groups that are alike: as many free channels to give, the same rails, the same kind. */
@@ -37,7 +38,7 @@ export function counted(problem: AllocationProblem): Counted {
   const numbers = new Map<string, number>();
   const classOf = new Map<string, number>();
   for (const group of problem.groups) {
-    const here = pinned.filter(({ pinned: at }) => at!.groupId === group.id);
+    const here = pinned.filter(({ pinned: at }) => sure(at).groupId === group.id);
     const rails = group.rails.filter((rail) => here.every(({ key }) => problem.fits(key, group.kind, rail)));
     const room = Math.max(0, group.channels.length - here.length - group.spare);
     const made: GroupClass = { kind: group.kind, room, rails, forced: here.length > 0 };
@@ -69,7 +70,7 @@ function moduleClasses(
   const bySignature = new Map<string, string[]>();
   for (const [moduleId, groups] of groupsOf) {
     const signature = groups
-      .map(({ id }) => classOf.get(id)!)
+      .map(({ id }) => sure(classOf.get(id)))
       .sort((a, b) => a - b)
       .join(' ');
     bySignature.set(signature, [...(bySignature.get(signature) ?? []), moduleId]);
@@ -81,13 +82,12 @@ function moduleClasses(
       moduleIds,
       groups: classes.map((classNumber) => ({
         classNumber,
-        ids: groupsOf
-          .get(moduleIds[0]!)!
+        ids: sure(groupsOf.get(nth(moduleIds, 0)))
           .filter(({ id }) => classOf.get(id) === classNumber)
           .map(({ id }) => id),
       })),
-      room: numbers.reduce((sum, number) => sum + groupClasses[number]!.room, 0),
-      forced: numbers.some((number) => groupClasses[number]!.forced),
+      room: numbers.reduce((sum, number) => sum + nth(groupClasses, number).room, 0),
+      forced: numbers.some((number) => nth(groupClasses, number).forced),
     };
   });
 }

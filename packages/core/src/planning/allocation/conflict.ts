@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { counted, gathered } from './classes.ts';
@@ -24,7 +25,7 @@ export function smallestConflict(problem: AllocationProblem): Applicant[] {
   let best: Applicant[] | undefined;
   for (const order of orders(kinds.length)) {
     let left = [...problem.applicants];
-    for (const k of order) left = thinned(problem, left, kinds[k]!);
+    for (const k of order) left = thinned(problem, left, nth(kinds, k));
     if (!best || left.length < best.length) best = left;
   }
   return best ?? [];

@@ -1,3 +1,5 @@
+import { lastOf, nth, sure } from '../../lists/index.ts';
+
 /** Devices of one key, how many, and which places take them. */
 export interface Demand {
   readonly count: number;
@@ -14,19 +16,21 @@ export function share(demands: readonly Demand[], room: readonly number[]): numb
   const given = demands.map(() => room.map(() => 0));
   const free = [...room];
   for (let d = 0; d < demands.length; d++) {
-    let open = demands[d]!.count;
+    let open = nth(demands, d).count;
     while (open > 0) {
       const path = augmenting(demands, given, free, d);
       if (!path) return undefined;
-      const last = path.at(-1)!;
-      let amount = Math.min(open, free[last.place]!);
+      const last = lastOf(path);
+      let amount = Math.min(open, nth(free, last.place));
       for (let k = 1; k < path.length; k++)
-        amount = Math.min(amount, given[path[k]!.demand]![path[k - 1]!.place]!);
+        amount = Math.min(amount, nth(nth(given, nth(path, k).demand), nth(path, k - 1).place));
       path.forEach(({ demand, place }, k) => {
-        given[demand]![place]! += amount;
-        if (k > 0) given[demand]![path[k - 1]!.place]! -= amount;
+        nth(given, demand)[place] = nth(nth(given, demand), place) + amount;
+        if (k > 0)
+          nth(given, demand)[nth(path, k - 1).place] =
+            nth(nth(given, demand), nth(path, k - 1).place) - amount;
       });
-      free[last.place]! -= amount;
+      free[last.place] = nth(free, last.place) - amount;
       open -= amount;
     }
   }
@@ -49,12 +53,12 @@ function augmenting(
   const queue: { demand: number; via?: number }[] = [{ demand: from }];
   const asked = new Set([from]);
   for (let at = queue.shift(); at; at = queue.shift())
-    for (const place of demands[at.demand]!.places) {
+    for (const place of nth(demands, at.demand).places) {
       if (cameBy.has(place)) continue;
       cameBy.set(place, { step: { demand: at.demand, place }, before: at.via });
-      if (free[place]! > 0) return trace(cameBy, place);
+      if (nth(free, place) > 0) return trace(cameBy, place);
       for (let other = 0; other < demands.length; other++)
-        if (!asked.has(other) && given[other]![place]! > 0) {
+        if (!asked.has(other) && nth(nth(given, other), place) > 0) {
           asked.add(other);
           queue.push({ demand: other, via: place });
         }
@@ -65,7 +69,7 @@ function augmenting(
 function trace(cameBy: ReadonlyMap<number, { step: Step; before?: number }>, end: number): Step[] {
   const path: Step[] = [];
   for (let place: number | undefined = end; place !== undefined;) {
-    const entry: { step: Step; before?: number } = cameBy.get(place)!;
+    const entry: { step: Step; before?: number } = sure(cameBy.get(place));
     path.unshift(entry.step);
     place = entry.before;
   }

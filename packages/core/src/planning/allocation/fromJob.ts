@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { chosenOutput, DRY_CONTACT_ID, partTypesOf } from '../../catalog/index.ts';
 import type { Device, JobContent, Module, Point } from '../../model/index.ts';
@@ -66,8 +67,8 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
       words: OUTPUT_TEXT[chosen?.kind ?? 'none'],
       key: deviceKind(device, output?.id),
       area: areaOf(point.name),
-      ...(at && { current: { groupId: groupId!, channel: at.channel } }),
-      ...(at && wish.pinned.has(point.id) && { pinned: { groupId: groupId!, channel: at.channel } }),
+      ...(at && { current: { groupId: sure(groupId), channel: at.channel } }),
+      ...(at && wish.pinned.has(point.id) && { pinned: { groupId: sure(groupId), channel: at.channel } }),
     };
   });
   return { applicants, groups, fits: solvedFits(job) };
@@ -97,7 +98,7 @@ type Own = Pick<JobContent, 'ownDevices' | 'ownModules'>;
 
 /** Points whose names begin alike belong to one area of the plant: `Drum filter, rotation` to `Drum filter`. */
 function areaOf(name: string): string {
-  return name.includes(',') ? name.split(',')[0]!.trim() : name.split(' ').slice(0, 1).join(' ');
+  return name.includes(',') ? nth(name.split(','), 0).trim() : name.split(' ').slice(0, 1).join(' ');
 }
 
 /** Solves each kind of device in each kind of group on each rail once. */

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import type { Choice } from './search.ts';
@@ -15,20 +16,20 @@ export function place(
   const used = problem.groups.filter(({ id }) => rails.has(id));
   const pinned = problem.applicants.filter(({ pinned: at }) => at);
   const room = new Map(
-    used.map((group) => [group.id, c.groupClasses[c.classOf.get(group.id)!]!.room] as const),
+    used.map((group) => [group.id, nth(c.groupClasses, sure(c.classOf.get(group.id))).room] as const),
   );
-  const left = new Map(c.keys.map((key, k) => [key, c.counts[k]!]));
+  const left = new Map(c.keys.map((key, k) => [key, nth(c.counts, k)]));
   const given = new Map<string, Applicant[]>(used.map(({ id }) => [id, []]));
   for (const applicant of inAreas(c.free, rails)) {
-    left.set(applicant.key, left.get(applicant.key)! - 1);
+    left.set(applicant.key, sure(left.get(applicant.key)) - 1);
     const group = candidates(problem, used, rails, room, given, applicant).find((candidate) => {
-      room.set(candidate.id, room.get(candidate.id)! - 1);
+      room.set(candidate.id, sure(room.get(candidate.id)) - 1);
       if (restFits(problem, c, used, rails, room, left)) return true;
-      room.set(candidate.id, room.get(candidate.id)! + 1);
+      room.set(candidate.id, sure(room.get(candidate.id)) + 1);
       return false;
     });
     if (!group) throw new Error(`No channel is left for ${applicant.tag}.`);
-    given.get(group.id)!.push(applicant);
+    sure(given.get(group.id)).push(applicant);
   }
   return { placements: channelled(problem, used, rails, given, pinned), rails };
 }
@@ -39,16 +40,16 @@ function railsOf(problem: AllocationProblem, c: Counted, choice: Choice): Map<st
   for (const { current } of problem.applicants)
     if (current) held.set(current.groupId, (held.get(current.groupId) ?? 0) + 1);
   const heldBy = (moduleId: string): number =>
-    c.groupsOf.get(moduleId)!.reduce((sum, { id }) => sum + (held.get(id) ?? 0), 0);
+    sure(c.groupsOf.get(moduleId)).reduce((sum, { id }) => sum + (held.get(id) ?? 0), 0);
   const modules = new Set(
     c.moduleClasses.flatMap(({ moduleIds }, m) =>
-      [...moduleIds].sort((a, b) => heldBy(b) - heldBy(a)).slice(0, choice.modules[m]!),
+      [...moduleIds].sort((a, b) => heldBy(b) - heldBy(a)).slice(0, nth(choice.modules, m)),
     ),
   );
   const left = choice.onRail.map((row) => ({ ...row }));
   const rails = new Map<string, CommonRail>();
   const give = (group: Group, rail: CommonRail | undefined): void => {
-    const row = left[c.classOf.get(group.id)!]!;
+    const row = nth(left, sure(c.classOf.get(group.id)));
     if (!rail || rails.has(group.id) || row[rail] <= 0) return;
     row[rail]--;
     rails.set(group.id, rail);
@@ -72,7 +73,7 @@ function inAreas(applicants: readonly Applicant[], rails: ReadonlyMap<string, Co
   return [...applicants].sort(
     (a, b) =>
       stays(a) - stays(b) ||
-      sizes.get(b.area)! - sizes.get(a.area)! ||
+      sure(sizes.get(b.area)) - sure(sizes.get(a.area)) ||
       compare(a.area, b.area) ||
       compare(a.key, b.key) ||
       compare(a.tag, b.tag),
@@ -91,18 +92,18 @@ function candidates(
   { key, area, current }: Applicant,
 ): Group[] {
   const modulesOfArea = new Set(
-    used.filter(({ id }) => given.get(id)!.some((a) => a.area === area)).map(({ moduleId }) => moduleId),
+    used.filter(({ id }) => sure(given.get(id)).some((a) => a.area === area)).map(({ moduleId }) => moduleId),
   );
   const rank = (group: Group): number =>
     group.id === current?.groupId
       ? -1
-      : given.get(group.id)!.some((a) => a.area === area)
+      : sure(given.get(group.id)).some((a) => a.area === area)
         ? 0
         : modulesOfArea.has(group.moduleId)
           ? 1
           : 2;
   return used
-    .filter(({ id, kind }) => room.get(id)! > 0 && problem.fits(key, kind, rails.get(id)!))
+    .filter(({ id, kind }) => sure(room.get(id)) > 0 && problem.fits(key, kind, sure(rails.get(id))))
     .sort((a, b) => rank(a) - rank(b));
 }
 
@@ -117,13 +118,13 @@ function restFits(
   // Groups that take the same devices are one place.
   const places = new Map<string, { kind: string; rail: CommonRail; room: number }>();
   for (const { id, kind } of used) {
-    const rail = rails.get(id)!;
+    const rail = sure(rails.get(id));
     const at = places.get(`${kind} ${rail}`) ?? { kind, rail, room: 0 };
-    places.set(`${kind} ${rail}`, { ...at, room: at.room + room.get(id)! });
+    places.set(`${kind} ${rail}`, { ...at, room: at.room + sure(room.get(id)) });
   }
   const list = [...places.values()];
   const demands = c.keys.map((key) => ({
-    count: left.get(key)!,
+    count: sure(left.get(key)),
     places: list.flatMap(({ kind, rail }, p) => (problem.fits(key, kind, rail) ? [p] : [])),
   }));
   return (
@@ -142,10 +143,10 @@ function channelled(
   pinned: readonly Applicant[],
 ): Placement[] {
   return used.flatMap((group) => {
-    const rail = rails.get(group.id)!;
-    const here = pinned.filter(({ pinned: at }) => at!.groupId === group.id);
-    const taken = new Set(here.map(({ pinned: at }) => at!.channel));
-    const own = given.get(group.id)!;
+    const rail = sure(rails.get(group.id));
+    const here = pinned.filter(({ pinned: at }) => sure(at).groupId === group.id);
+    const taken = new Set(here.map(({ pinned: at }) => sure(at).channel));
+    const own = sure(given.get(group.id));
     const kept = own.filter(
       ({ current }) =>
         current?.groupId === group.id &&
@@ -163,9 +164,9 @@ function channelled(
       sentence: why(problem, applicant, group, rail, all),
     });
     return [
-      ...here.map((applicant) => make(applicant, applicant.pinned!.channel)),
-      ...kept.map((applicant) => make(applicant, applicant.current!.channel)),
-      ...own.filter((a) => !kept.includes(a)).map((applicant, i) => make(applicant, free[i]!)),
+      ...here.map((applicant) => make(applicant, sure(applicant.pinned).channel)),
+      ...kept.map((applicant) => make(applicant, sure(applicant.current).channel)),
+      ...own.filter((a) => !kept.includes(a)).map((applicant, i) => make(applicant, nth(free, i))),
     ];
   });
 }

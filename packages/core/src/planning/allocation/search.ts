@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import type { Counted } from './classes.ts';
 import { share } from './flow.ts';
 import type { AllocationProblem, CommonRail } from './problem.ts';
@@ -73,7 +74,7 @@ function* usages(c: Counted, count: number): Generator<number[]> {
       if (left === 0) yield [...used];
       return;
     }
-    const { moduleClass, number } = classes[k]!;
+    const { moduleClass, number } = nth(classes, k);
     const min = moduleClass.forced ? moduleClass.moduleIds.length : 0;
     for (let n = Math.min(left, moduleClass.moduleIds.length); n >= min; n--) {
       used[number] = n;
@@ -88,7 +89,8 @@ function* usages(c: Counted, count: number): Generator<number[]> {
 function availableGroups(c: Counted, modules: readonly number[]): number[] {
   const available = c.groupClasses.map(() => 0);
   c.moduleClasses.forEach(({ groups }, m) => {
-    for (const { classNumber, ids } of groups) available[classNumber]! += ids.length * modules[m]!;
+    for (const { classNumber, ids } of groups)
+      available[classNumber] = nth(available, classNumber) + ids.length * nth(modules, m);
   });
   return available;
 }
@@ -101,7 +103,7 @@ function* fewestCommons(
   fewer: number,
   budget: { tried: number },
 ): Generator<number, Pick<Choice, 'onRail' | 'commonCount'> | undefined> {
-  const room = available.reduce((sum, n, k) => sum + n * c.groupClasses[k]!.room, 0);
+  const room = available.reduce((sum, n, k) => sum + n * nth(c.groupClasses, k).room, 0);
   const max = Math.min(
     fewer,
     available.reduce((sum, n) => sum + n, 0),
@@ -123,7 +125,7 @@ function minCommons(c: Counted, available: readonly number[], total: number): nu
   let forced = 0;
   let room = 0;
   available.forEach((n, k) => {
-    const groupClass = c.groupClasses[k]!;
+    const groupClass = nth(c.groupClasses, k);
     for (let i = 0; i < n; i++)
       if (groupClass.forced) {
         forced++;
@@ -151,19 +153,19 @@ function* arrangements(
   const roomAfter = available.map(() => 0);
   const groupsAfter = available.map(() => 0);
   for (let k = available.length - 2; k >= 0; k--) {
-    roomAfter[k] = roomAfter[k + 1]! + available[k + 1]! * c.groupClasses[k + 1]!.room;
-    groupsAfter[k] = groupsAfter[k + 1]! + available[k + 1]!;
+    roomAfter[k] = nth(roomAfter, k + 1) + nth(available, k + 1) * nth(c.groupClasses, k + 1).room;
+    groupsAfter[k] = nth(groupsAfter, k + 1) + nth(available, k + 1);
   }
   function* from(k: number, left: number, wanted: number): Generator<Record<CommonRail, number>[]> {
     if (k === available.length) {
       if (left === 0 && wanted <= 0) yield onRail.map((row) => ({ ...row }));
       return;
     }
-    const { room, rails, forced } = c.groupClasses[k]!;
-    const max = Math.min(available[k]!, left);
-    const min = Math.max(forced ? available[k]! : 0, left - groupsAfter[k]!);
+    const { room, rails, forced } = nth(c.groupClasses, k);
+    const max = Math.min(nth(available, k), left);
+    const min = Math.max(forced ? nth(available, k) : 0, left - nth(groupsAfter, k));
     for (let used = max; used >= min; used--) {
-      if (wanted - used * room > roomAfter[k]!) break;
+      if (wanted - used * room > nth(roomAfter, k)) break;
       const minus = rails.includes('-');
       const plus = rails.includes('+');
       if (used > 0 && !minus && !plus) continue;
@@ -185,13 +187,13 @@ function demandsMet(
 ): number[][] | undefined {
   const places = placesOf(c);
   const room = places.map(
-    ({ classNumber, rail }) => onRail[classNumber]![rail] * c.groupClasses[classNumber]!.room,
+    ({ classNumber, rail }) => nth(onRail, classNumber)[rail] * nth(c.groupClasses, classNumber).room,
   );
   return share(
     c.keys.map((key, k) => ({
-      count: c.counts[k]!,
+      count: nth(c.counts, k),
       places: places.flatMap(({ classNumber, rail }, p) =>
-        problem.fits(key, c.groupClasses[classNumber]!.kind, rail) ? [p] : [],
+        problem.fits(key, nth(c.groupClasses, classNumber).kind, rail) ? [p] : [],
       ),
     })),
     room,
@@ -203,8 +205,8 @@ const placesOf = (c: Counted): { classNumber: number; rail: CommonRail }[] =>
 
 function fitsLoosely(problem: AllocationProblem, c: Counted, available: readonly number[]): boolean {
   const both = c.groupClasses.map(({ rails }, k) => ({
-    '-': rails.includes('-') ? available[k]! : 0,
-    '+': rails.includes('+') ? available[k]! : 0,
+    '-': rails.includes('-') ? nth(available, k) : 0,
+    '+': rails.includes('+') ? nth(available, k) : 0,
   }));
   return demandsMet(problem, c, both) !== undefined;
 }
@@ -219,7 +221,9 @@ function spread(
   const all = available.reduce((sum, n) => sum + n, 0);
   if (all > fewer) return undefined;
   const onRail = c.groupClasses.map(({ rails }, k) =>
-    rails.includes('-') ? { '-': available[k]!, '+': 0 } : { '-': 0, '+': rails.length ? available[k]! : 0 },
+    rails.includes('-')
+      ? { '-': nth(available, k), '+': 0 }
+      : { '-': 0, '+': rails.length ? nth(available, k) : 0 },
   );
   const turnable = c.groupClasses.map(({ rails }) => rails.length === 2);
   for (;;) {
@@ -227,6 +231,6 @@ function spread(
       return { onRail, commonCount: onRail.reduce((sum, row) => sum + row['-'] + row['+'], 0) };
     const k = onRail.findIndex((row, n) => turnable[n] && row['-'] > 0);
     if (k < 0) return undefined;
-    onRail[k] = { '-': onRail[k]!['-'] - 1, '+': onRail[k]!['+'] + 1 };
+    onRail[k] = { '-': nth(onRail, k)['-'] - 1, '+': nth(onRail, k)['+'] + 1 };
   }
 }

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message, Text } from '../../messages/index.ts';
 import { outputsNow, partTypesOf, RELAY_TYPES } from '../../catalog/index.ts';
@@ -70,7 +71,7 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   const coilInPresent = outputsNow(type, device, { present: true, level: 1 }).get(own)?.called ?? true;
   const demands = demandsOf(index, wish.duties, coilInPresent, idFor);
   const poles = polesOf(demands.contacts);
-  const supply = index.supply(ends.supplyId)!;
+  const supply = sure(index.supply(ends.supplyId));
   const { volts, kind } = supply;
   const plan = {
     poles,
@@ -154,10 +155,10 @@ function relayOf(type: DeviceType, wish: RelayWish, idFor: (tag: string) => stri
 
 /** Why a relay need not be tried: nothing to say (empty) for a coil of another supply, a sentence for too few poles. */
 function unfitFor({ contacts, coil }: DeviceType, poles: number, { kind, volts }: Supply): Text | undefined {
-  if (coil!.kind !== 'any' && coil!.kind !== kind) return '';
-  if (Math.abs(coil!.volts - volts) > volts * 0.2) return '';
-  if (contacts!.poles < poles)
-    return say('planning.it-has-are-needed', { poles: contacts!.poles, poles2: poles });
+  if (sure(coil).kind !== 'any' && sure(coil).kind !== kind) return '';
+  if (Math.abs(sure(coil).volts - volts) > volts * 0.2) return '';
+  if (sure(contacts).poles < poles)
+    return say('planning.it-has-are-needed', { poles: sure(contacts).poles, poles2: poles });
   return undefined;
 }
 

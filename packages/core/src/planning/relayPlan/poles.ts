@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Text } from '../../messages/index.ts';
 import { STACK_LIGHT_ID } from '../../catalog/index.ts';
@@ -83,8 +84,8 @@ export function demandsOf(
       if (!load)
         throw new JobProblem([{ path: 'duties', message: say('planning.is-no-load', { duty: duty.tag }) }]);
       const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', duty.tag);
-      const plus = terminals.find(({ role }) => role === 'loadPlus')!.name;
-      const minus = terminals.find(({ role }) => role === 'loadMinus')!.name;
+      const plus = sure(terminals.find(({ role }) => role === 'loadPlus')).name;
+      const minus = sure(terminals.find(({ role }) => role === 'loadMinus')).name;
       contacts.push({ rail: line, throwTo, target: `${id}:${plus}`, words: duty.tag });
       if (duty.bothLines)
         contacts.push({ rail: back, throwTo, target: `${id}:${minus}`, words: `${duty.tag}, return` });
@@ -112,7 +113,7 @@ function inputContact(
     rail: contactRail(index.job, place) === '+' ? plusRail : minusRail,
     throwTo,
     target: `${moduleId}:${port.terminal}`,
-    words: `${index.module(moduleId)!.tag} ${port.label}`,
+    words: `${sure(index.module(moduleId)).tag} ${port.label}`,
   };
 }
 

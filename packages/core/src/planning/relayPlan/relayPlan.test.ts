@@ -1,3 +1,4 @@
+import { lastOf, nth, sure } from '../../lists/index.ts';
 import { textOf } from '../../messages/index.ts';
 import { inputs, withMains } from '../../../test/families.ts';
 import { ACTOR, withModule, withPoint } from '../../../test/jobs.ts';
@@ -37,7 +38,7 @@ function planned(job: JobContent, asked: RelayWish) {
   const after = applyChange(job, plan.change, ACTOR);
   const analysis = analyse(new JobIndex(after), 'px-1');
   const on = (tag: string, state: 'away' | 'present', element = 'load'): boolean => {
-    const id = after.devices.find((device) => device.tag === tag)!.id;
+    const id = sure(after.devices.find((device) => device.tag === tag)).id;
     return analysis[state].solution.active(`${id}/${element}`);
   };
   return { plan, after, analysis, on, verdict: judge(analysis) };
@@ -58,7 +59,7 @@ test('line and neutral, both lamps and a contact to the controller take three po
   expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
   expect([on('H1', 'away'), on('H2', 'away')]).toEqual([false, true]);
   expect([on('H1', 'present'), on('H2', 'present')]).toEqual([true, false]);
-  expect([analysis.away.inputs[0]!.led, analysis.present.inputs[0]!.led]).toEqual(['off', 'on']);
+  expect([nth(analysis.away.inputs, 0).led, nth(analysis.present.inputs, 0).led]).toEqual(['off', 'on']);
 });
 
 test('terminals come under both numberings with what lands on each', () => {
@@ -83,16 +84,16 @@ test('the smallest relay that bears the load is chosen, and the smaller ones say
   const pump: RelayDuty = { kind: 'load', tag: 'P1', typeId: 'pump-230', on: 'present', bothLines: false };
   const { plan, verdict } = planned(pnp, wish(pump));
   expect(plan.chosen).toBe('relay-1co-24dc');
-  expect(plan.tried[0]!.typeId).toBe('relay-slim-24dc');
+  expect(nth(plan.tried, 0).typeId).toBe('relay-slim-24dc');
   // 750 W at 230 V is 3.3 A, six times that at the start; a mains 10 % high and a motor 10 % low make it more.
-  expect(textOf(plan.tried[0]!.sentence)).toMatch(/would have to make (19|20|2\d) A at the start/);
+  expect(textOf(nth(plan.tried, 0).sentence)).toMatch(/would have to make (19|20|2\d) A at the start/);
   expect(verdict.status).toBe('works');
 });
 
 test('a normally closed sensor turns the contacts round', () => {
   const nc = withPoint(start, { at: null, logic: 'nc' });
   const { plan, on } = planned(nc, wish(fan()));
-  expect([plan.coilInPresent, plan.poles[0]!.nc.length]).toEqual([false, 1]);
+  expect([plan.coilInPresent, nth(plan.poles, 0).nc.length]).toEqual([false, 1]);
   expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
 });
 
@@ -115,7 +116,7 @@ test('a two-wire mains sensor gets a relay with a mains coil', () => {
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');
   const ways = findRemedies(analyse(new JobIndex(after), 'px-1').context);
-  expect(textOf(ways[0]!.sentence)).toMatch(/resistor|Ω/);
+  expect(textOf(nth(ways, 0).sentence)).toMatch(/resistor|Ω/);
 });
 
 test.each(['minus', 'plus'] as const)('tiers of a stack light with common %s light as asked', (common) => {
@@ -153,11 +154,11 @@ test('more poles than a relay has are refused with the number, and nothing is pr
     withNpnGroup,
     {
       kind: 'addSupply',
-      supply: { ...start.supplies[0]!, id: 'g2', tag: 'G2' },
+      supply: { ...nth(start.supplies, 0), id: 'g2', tag: 'G2' },
     },
     ACTOR,
   );
-  const common = second.wires.find(({ from }) => from === 'n:COM2')!;
+  const common = sure(second.wires.find(({ from }) => from === 'n:COM2'));
   const moved = applyChange(second, { kind: 'moveWire', wireId: common.id, to: 'g2:+' }, ACTOR);
   const plan = planRelay(
     withPoint(moved, { at: null }),
@@ -167,7 +168,7 @@ test('more poles than a relay has are refused with the number, and nothing is pr
   expect(plan.poles).toHaveLength(5);
   expect(plan.chosen).toBeUndefined();
   expect(plan.change).toBeUndefined();
-  expect(textOf(plan.tried.at(-1)!.sentence)).toMatch(/5 are needed/);
+  expect(textOf(lastOf(plan.tried).sentence)).toMatch(/5 are needed/);
 });
 
 test('a load without its supply, and a device that switches nothing, are refused', () => {

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import type { FaceGlyph, FaceRow } from '../../catalog/index.ts';
 import { nodesOf } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
@@ -57,7 +58,10 @@ function chainFrom(first: Element, drawn: readonly Element[], used: Set<Element>
     const [p, q] = nodesOf(next) as [string, string];
     end = p === end ? q : p;
   }
-  const telling = chain.map(glyphOf).sort((x, y) => RANK[x.kind] - RANK[y.kind])[0]!;
+  const telling = nth(
+    chain.map(glyphOf).sort((x, y) => RANK[x.kind] - RANK[y.kind]),
+    0,
+  );
   return { a, ...(!inside(end) && { b: end }), glyph: telling };
 }
 

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message, Text } from '../../messages/index.ts';
 import { plusOf } from '../../job/index.ts';
@@ -280,7 +281,7 @@ class Builder {
   private reading(id: string, from: string | undefined): { amps: number; on: boolean } {
     const { solution } = this.state;
     const branch = /^(.*)\/(high|low)$/.exec(id);
-    const element = this.elements.get(branch ? branch[1]! : id);
+    const element = this.elements.get(branch ? sure(branch[1]) : id);
     if (!element) return { amps: 0, on: false };
     if (branch) {
       const amps = solution.amps(id);

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { compileFunction } from './run.ts';
 import type { Overflow } from './run.ts';
 import { exactValue } from './generate.ts';
@@ -23,7 +24,7 @@ export interface Execution {
 
 /** The inputs of a function in its own order: the counts first, then its constants. */
 const inputsOf = ({ fn, constants }: PlcCode, counts: number): number[] =>
-  fn.inputs.map(({ name }) => (name === 'Raw' ? counts : constants[name]!));
+  fn.inputs.map(({ name }) => (name === 'Raw' ? counts : sure(constants[name])));
 
 /** Executes code over all counts, one by one. Yields how many are done. */
 export function* executeAll(wish: CodeWish, code: PlcCode): Generator<number, Execution> {

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
 import type { TablePoint } from '../../model/index.ts';
@@ -147,8 +148,8 @@ function pieces(
 ): Statement {
   const sorted = [...table].sort((a, b) => a.in - b.in);
   if (sorted.length < 2) refuse(say('scaling.table-needs-two-points'));
-  const list = sorted.slice(1).map((to, i) => ({ from: sorted[i]!, to }));
-  const last = list.pop()!;
+  const list = sorted.slice(1).map((to, i) => ({ from: nth(sorted, i), to }));
+  const last = sure(list.pop());
   if (!list.length) return done(last);
   return {
     kind: 'if',
@@ -210,12 +211,14 @@ const lineInputs = (type: PlcType) =>
 
 /** The narrowest type in which the product, with half the divisor, fits over all of the counts. */
 function productType(wish: CodeWish, constants: Readonly<Record<string, number>>): 'DINT' | 'LINT' {
-  const span = Math.abs(constants.ValueHigh! - constants.ValueLow!);
+  const span = Math.abs(sure(constants.ValueHigh) - sure(constants.ValueLow));
   const reach = Math.max(
-    Math.abs(wish.raw.max - constants.RawLow!),
-    Math.abs(wish.raw.min - constants.RawLow!),
+    Math.abs(wish.raw.max - sure(constants.RawLow)),
+    Math.abs(wish.raw.min - sure(constants.RawLow)),
   );
-  return reach * span + (constants.RawHigh! - constants.RawLow!) / 2 < 2 ** 31 - 1 ? 'DINT' : 'LINT';
+  return reach * span + (sure(constants.RawHigh) - sure(constants.RawLow)) / 2 < 2 ** 31 - 1
+    ? 'DINT'
+    : 'LINT';
 }
 
 /**

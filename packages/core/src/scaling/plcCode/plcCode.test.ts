@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { allSet, meterJob } from '../../../test/settingJobs.ts';
@@ -151,7 +152,7 @@ describe('integers executed over every count', () => {
     expect(overflow).toMatchObject({ first: -4864, last: 32511, reason: { where: 'product', type: 'INT' } });
     const upwards = executed({ ...WISH, raw: { ...WISH.raw, min: 0 } }, 'naive16');
     expect(upwards.overflow).toMatchObject({ first: 82, reason: { exact: 82 * 400 } });
-    expect(upwards.overflow!.count).toBe(32511 - 82 + 1);
+    expect(sure(upwards.overflow).count).toBe(32511 - 82 + 1);
   });
 
   test('the overflow stands where trying it by hand finds it, whatever the span', () => {
@@ -282,12 +283,12 @@ describe('the text itself', () => {
     expect(project.instances).toHaveProperty('configurations');
     expect(project.types.pous.pou).toHaveLength(2);
     project.types.pous.pou.forEach((pou, i) => {
-      const fn = functions[i]!;
+      const fn = nth(functions, i);
       expect(pou).toMatchObject({ name: fn.name, pouType: 'function' });
       expect(pou.interface.returnType).toHaveProperty(fn.returns);
-      expect(pou.interface.inputVars!.variable.map(({ name, type }) => [name, Object.keys(type)[0]])).toEqual(
-        fn.inputs.map(({ name, type }) => [name, type]),
-      );
+      expect(
+        sure(pou.interface.inputVars).variable.map(({ name, type }) => [name, Object.keys(type)[0]]),
+      ).toEqual(fn.inputs.map(({ name, type }) => [name, type]));
       // The body, put back between its declarations, is read and works.
       const head = [...fn.inputs].map(({ name, type }) => `${name} : ${type};`).join('\n');
       const inner = fn.locals.map(({ name, type }) => `${name} : ${type};`).join('\n');

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
 import { typeOf, typesOf } from './print.ts';
@@ -55,13 +56,13 @@ export function compileFunction(fn: PlcFunction): (inputs: readonly number[]) =>
   const slots = new Map(names.map((name, i) => [name, i]));
   const slot = (name: string): number => slots.get(name) ?? refuse(say('scaling.not-declared', { name }));
   const statements = fn.body.map((statement) => compileStatement(statement, types, slot));
-  const zero = names.map((name) => (REALS.has(types.get(name)!) ? 0 : 0n));
+  const zero = names.map((name) => (REALS.has(sure(types.get(name))) ? 0 : 0n));
   const inputs = fn.inputs.map(({ name, type }) => ({ at: slot(name), type }));
   const result = slot(fn.name);
   return (given) => {
     const memory: Memory = { values: [...zero], overflow: undefined };
     inputs.forEach(({ at, type }, i) => {
-      memory.values[at] = REALS.has(type) ? rounded(given[i]!, type) : BigInt(Math.trunc(given[i]!));
+      memory.values[at] = REALS.has(type) ? rounded(nth(given, i), type) : BigInt(Math.trunc(nth(given, i)));
     });
     for (const run of statements) run(memory);
     return { value: Number(memory.values[result]), ...(memory.overflow && { overflow: memory.overflow }) };
@@ -75,7 +76,7 @@ function compileStatement(
 ): (memory: Memory) => void {
   if (statement.kind === 'assign') {
     const at = slot(statement.to);
-    const type = types.get(statement.to)!;
+    const type = sure(types.get(statement.to));
     const value = compileExpression(statement.value, types, slot, type);
     return (memory) => {
       memory.values[at] = value(memory);
@@ -126,7 +127,7 @@ function compileExpression(
     }
     case 'name': {
       const at = slot(expression.name);
-      return ({ values }) => values[at]!;
+      return ({ values }) => nth(values, at);
     }
     case 'root': {
       const of = compileExpression(expression.of, types, slot, wanted);
@@ -206,7 +207,7 @@ function integerOperation(operator: Operator, left: Compiled, right: Compiled, t
 
 /** A whole number as its type holds it: what does not fit wraps round, and the first time is remembered. */
 function fitted(value: bigint, type: PlcType, where: string, memory: Memory): bigint {
-  const [min, max] = INTEGER_RANGE[type]!;
+  const [min, max] = sure(INTEGER_RANGE[type]);
   if (value >= min && value <= max) return value;
   memory.overflow ??= { where, type, exact: Number(value) };
   const width = type === 'INT' || type === 'UINT' ? 16 : type === 'LINT' ? 64 : 32;

@@ -1,14 +1,16 @@
+import { nth } from '../../lists/index.ts';
+
 /** Value of a polynomial with the given coefficients, constant first, by Horner's scheme. */
 export function polynomial(coefficients: readonly number[], x: number): number {
   let sum = 0;
-  for (let i = coefficients.length - 1; i >= 0; i--) sum = sum * x + coefficients[i]!;
+  for (let i = coefficients.length - 1; i >= 0; i--) sum = sum * x + nth(coefficients, i);
   return sum;
 }
 
 /** Its slope there. */
 export function slopeOf(coefficients: readonly number[], x: number): number {
   let sum = 0;
-  for (let i = coefficients.length - 1; i > 0; i--) sum = sum * x + i * coefficients[i]!;
+  for (let i = coefficients.length - 1; i > 0; i--) sum = sum * x + i * nth(coefficients, i);
   return sum;
 }
 

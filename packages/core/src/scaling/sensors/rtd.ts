@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
 import { refuse } from '../../model/index.ts';
@@ -49,7 +50,7 @@ export function thermometerElement(id: string): ThermometerElement {
   const match = /^(Pt|Ni)\s?(\d+(?:\.\d+)?)$/i.exec(id.trim());
   const ohms = Number(match?.[2]);
   if (!match || !(ohms >= 1 && ohms <= 1e5)) return refuse(say('scaling.element-write-pt-ni', { id }));
-  return { id, metal: /^pt$/i.test(match[1]!) ? 'Pt' : 'Ni', ohms };
+  return { id, metal: /^pt$/i.test(sure(match[1])) ? 'Pt' : 'Ni', ohms };
 }
 
 const branch = ({ ratio, below }: Metal, t: number): readonly number[] => (t < 0 && below ? below : ratio);
@@ -91,7 +92,7 @@ export function temperatureOf(element: ThermometerElement, ohms: number): number
   if (metal === 'Pt' && ratio >= 1) return (-A + Math.sqrt(A * A - 4 * B * (1 - ratio))) / (2 * B);
   const from = branch(kind, ratio < 1 ? -1 : 1);
   const [a, b] = ratio < 1 ? [kind.min, 0] : [0, kind.max];
-  const start = (ratio - 1) / from[1]!;
+  const start = (ratio - 1) / nth(from, 1);
   return whereRising(
     ratio,
     a,

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../../model/problem.ts';
 import {
@@ -296,7 +297,7 @@ describe('tolerances', () => {
     ['B', 2, 1000, 2.5],
     ['E', 2, 600, 4.5],
   ] as const)('type %s class %d at %d °C is ±%d K', (type, name, t, kelvin) => {
-    expect(thermocoupleTolerance(type, name, t)!.kelvin).toBeCloseTo(kelvin, 10);
+    expect(sure(thermocoupleTolerance(type, name, t)).kelvin).toBeCloseTo(kelvin, 10);
   });
 
   test('a class that a type has not is none', () => {

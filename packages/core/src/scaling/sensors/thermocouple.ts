@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
 import { refuse } from '../../model/index.ts';
@@ -6,7 +7,7 @@ import type { ThermocoupleType, Segment } from './thermocoupleFunctions.ts';
 
 function segmentAt(type: ThermocoupleType, t: number): Segment {
   const { segments } = THERMOCOUPLE_FUNCTIONS[type];
-  let found = segments[0]!;
+  let found = nth(segments, 0);
   for (const segment of segments) if (t >= segment.from) found = segment;
   return found;
 }
@@ -23,7 +24,7 @@ const raw = (type: ThermocoupleType, t: number): number => {
 export const thermocoupleRange = (
   type: ThermocoupleType,
 ): { min: number; max: number; usableFrom: number } => ({
-  min: THERMOCOUPLE_FUNCTIONS[type].segments[0]!.from,
+  min: nth(THERMOCOUPLE_FUNCTIONS[type].segments, 0).from,
   max: THERMOCOUPLE_FUNCTIONS[type].max,
   usableFrom: THERMOCOUPLE_FUNCTIONS[type].usableFrom,
 });

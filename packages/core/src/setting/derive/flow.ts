@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message, Text } from '../../messages/index.ts';
 import { PULSE_WIDTHS } from '../../catalog/index.ts';
@@ -54,7 +55,7 @@ export function pulseWidth(context: DeriveContext): Derivation {
   const plan = planned(context);
   if (!plan || 'problem' in plan) return plan;
   const litres = Number(context.requiredOf('pulseValue') ?? plan.litres);
-  const hertz = pulseHertz(fullFlow(context)!, litres);
+  const hertz = pulseHertz(sure(fullFlow(context)), litres);
   const width = widestWidth(hertz, PULSE_WIDTHS);
   return width === undefined
     ? { problem: say('setting.pulses-second-leave-width', { hertz }) }
@@ -66,7 +67,7 @@ export function pulseFilter(context: DeriveContext, parameter: Parameter): Deriv
   const plan = planned(context);
   if (!plan || 'problem' in plan) return plan;
   const override = context.device?.override?.pulseValue?.value;
-  const hertz = override === undefined ? plan.hertz : pulseHertz(fullFlow(context)!, Number(override));
+  const hertz = override === undefined ? plan.hertz : pulseHertz(sure(fullFlow(context)), Number(override));
   const fits = (parameter.choices ?? [])
     .map(({ value }) => Number(value))
     .filter((max) => max >= hertz)
@@ -83,9 +84,9 @@ const USUAL_CUTOFF = 0.5;
 export function lowFlowCutoff(context: DeriveContext): Derivation {
   const full = fullFlow(context);
   if (full === undefined) return context.point && { problem: say('setting.point-range-unit-flow') };
-  const { unit } = context.point!.range!;
+  const { unit } = sure(sure(context.point).range);
   const inUnit = (share: number): string =>
-    `${plain(convert((full * share) / 100, 'm³/h', unit)!, 3)} ${unit}`;
+    `${plain(sure(convert((full * share) / 100, 'm³/h', unit)), 3)} ${unit}`;
   const typed = context.point?.plate?.lowest;
   const lowest = typed ? parseIn(typed, 'm³/h') : undefined;
   const share = lowest?.ok ? (100 * lowest.value) / full : undefined;

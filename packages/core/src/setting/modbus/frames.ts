@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { checkedFrame, withCrc } from './crc.ts';
 
 /** A request or answer with whom it is for, and, over TCP, the number that joins the two. */
@@ -23,14 +24,14 @@ export function tcpFrame({ unit, pdu, transaction = 0 }: Frame): Uint8Array {
  */
 export function takeTcpFrame(arrived: Uint8Array): { frame: Frame; rest: Uint8Array } | 'broken' | undefined {
   if (arrived.length < HEAD) return undefined;
-  const length = (arrived[4]! << 8) | arrived[5]!;
+  const length = (nth(arrived, 4) << 8) | nth(arrived, 5);
   if (arrived[2] !== 0 || arrived[3] !== 0 || length < 2 || length > MAX_PDU + 1) return 'broken';
   const end = 6 + length;
   if (arrived.length < end) return undefined;
   return {
     frame: {
-      transaction: (arrived[0]! << 8) | arrived[1]!,
-      unit: arrived[6]!,
+      transaction: (nth(arrived, 0) << 8) | nth(arrived, 1),
+      unit: nth(arrived, 6),
       pdu: arrived.slice(HEAD, end),
     },
     rest: arrived.slice(end),
@@ -42,5 +43,5 @@ export const rtuFrame = ({ unit, pdu }: Frame): Uint8Array => withCrc(Uint8Array
 /** The request or answer in an RTU frame, or nothing where its check sum does not fit. */
 export function readRtuFrame(bytes: Uint8Array): Frame | undefined {
   const body = checkedFrame(bytes);
-  return body && { unit: body[0]!, pdu: body.slice(1) };
+  return body && { unit: nth(body, 0), pdu: body.slice(1) };
 }

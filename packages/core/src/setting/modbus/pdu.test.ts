@@ -1,3 +1,4 @@
+import { lastOf } from '../../lists/index.ts';
 import { textOf } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { readRtuFrame, rtuFrame, takeTcpFrame, tcpFrame } from './frames.ts';
@@ -138,7 +139,7 @@ describe('frames', () => {
       fc.property(frame, ({ unit: to, pdu }) => {
         const sent = rtuFrame({ unit: to, pdu });
         expect(readRtuFrame(sent)).toEqual({ unit: to, pdu });
-        sent[sent.length - 1]! ^= 1;
+        sent[sent.length - 1] = lastOf(sent) ^ 1;
         expect(readRtuFrame(sent)).toBeUndefined();
       }),
     );

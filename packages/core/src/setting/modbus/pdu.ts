@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { say, textOf } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { JobProblem } from '../../model/index.ts';
@@ -52,7 +53,7 @@ export class UnitException extends Error {
   }
 }
 
-const word = (bytes: Uint8Array, at: number): number => (bytes[at]! << 8) | bytes[at + 1]!;
+const word = (bytes: Uint8Array, at: number): number => (nth(bytes, at) << 8) | nth(bytes, at + 1);
 const split = (value: number): [number, number] => [(value >> 8) & 0xff, value & 0xff];
 
 /** A unit's answer to a request, exceptions among them; both without address and check sum. */
@@ -107,7 +108,7 @@ function bits(request: Uint8Array, read: (address: number) => boolean | undefine
   range(first, count).forEach((address, i) => {
     const value = read(address);
     if (value === undefined) throw new UnitException(2);
-    if (value) packed[i >> 3]! |= 1 << (i & 7);
+    if (value) packed[i >> 3] = nth(packed, i >> 3) | (1 << (i & 7));
   });
   return [packed.length, ...packed];
 }
@@ -147,7 +148,7 @@ function writeCoils(request: Uint8Array, memory: UnitMemory): number[] {
   if (range(first, count).some((address) => memory.bit('coil', address) === undefined))
     throw new UnitException(2);
   range(first, count).forEach((address, i) => {
-    if (!memory.writeBit(address, ((request[6 + (i >> 3)]! >> (i & 7)) & 1) === 1))
+    if (!memory.writeBit(address, ((nth(request, 6 + (i >> 3)) >> (i & 7)) & 1) === 1))
       throw new UnitException(4);
   });
   return [...request.subarray(1, 5)];
@@ -207,7 +208,7 @@ export function writeRegistersRequest(first: number, values: readonly number[]):
  * @throws UnitException with the unit's own exception; JobProblem for an answer that fits no such request.
  */
 export function readRegistersAnswer(request: Uint8Array, answer: Uint8Array): number[] {
-  if (answer[0] === (request[0]! | 0x80)) throw new UnitException(answer[1] ?? 0);
+  if (answer[0] === (nth(request, 0) | 0x80)) throw new UnitException(answer[1] ?? 0);
   const count = word(request, 3);
   if (answer[0] !== request[0] || answer[1] !== 2 * count || answer.length !== 2 + 2 * count)
     throw new JobProblem([{ path: '', message: say('fieldbus.answer-does-belong-what') }]);

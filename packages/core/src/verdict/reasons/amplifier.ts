@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { elementId } from '../../network/index.ts';
@@ -20,8 +21,8 @@ export function amplifierReasons({ context, shown }: Analysis): Reason[] {
         'no-supply',
         say('reason.no-supply.amplifier', {
           amplifier: amplifier.tag,
-          volts: state!.solution.volts(`${amplifier.id}:${says.plus}`),
-          volts2: state!.solution.volts(`${amplifier.id}:${says.minus}`),
+          volts: sure(state).solution.volts(`${amplifier.id}:${says.plus}`),
+          volts2: sure(state).solution.volts(`${amplifier.id}:${says.minus}`),
           plus: says.plus,
           minus: says.minus,
         }),

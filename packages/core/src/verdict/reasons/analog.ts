@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { SIGNALS } from '../../catalog/index.ts';
@@ -20,8 +21,8 @@ export function analogReasons(analysis: Analysis): Reason[] {
   const loop = loopReasons(analysis);
   if (loop.some(({ weight }) => weight === 'cannot')) return loop;
   const reasons = (shown[0]?.measured ?? []).flatMap((_, i) => {
-    const rows = shown.map((state) => ({ state, reading: state.measured[i]! }));
-    if (elementOf(context) && rows[0]!.reading.unit === 'Ω') return resistanceReasons(analysis, rows);
+    const rows = shown.map((state) => ({ state, reading: nth(state.measured, i) }));
+    if (elementOf(context) && nth(rows, 0).reading.unit === 'Ω') return resistanceReasons(analysis, rows);
     return signalReasons(context, rows);
   });
   return [...loop, ...reasons];
@@ -119,10 +120,10 @@ function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[
   const element = elementOf(context);
   if (!element) return [];
   const [first] = rows;
-  const { own } = first!.reading;
+  const { own } = sure(first).reading;
   const sense = ['s+', 's-'].map((end) => `${own.module.id}:${own.port.name}${end}`);
   const wires = own.settings[own.port.wiresKey ?? ''] ?? '2';
-  const needed = wires === '4' ? sense : wires === '3' ? [sense[1]!] : [];
+  const needed = wires === '4' ? sense : wires === '3' ? [nth(sense, 1)] : [];
   const loose = needed.find((node) => context.index.wiresAt(node).length === 0);
   if (loose)
     return [
@@ -153,7 +154,7 @@ function resistanceReasons({ context }: Analysis, rows: readonly Row[]): Reason[
     ];
   if (element.kind !== 'rtd')
     return share > DOUBTFUL ? [doubtful('lead-error', say('reason.lead-error', { words }))] : [];
-  const kelvin = Math.abs(worst) / element.perUnit!;
+  const kelvin = Math.abs(worst) / sure(element.perUnit);
   // Class B of IEC 60751 at 0 °C.
   return kelvin > 0.3 ? [doubtful('lead-error', say('reason.lead-error.kelvin', { words, kelvin }))] : [];
 }

@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message, Text } from '../../messages/index.ts';
 import { chosenOutput } from '../../catalog/index.ts';
@@ -30,8 +31,8 @@ export function digitalReasons(analysis: Analysis): Reason[] {
       context,
       own: first.own,
       away: first,
-      present: present.inputs[i]!,
-      all: states.map((state) => ({ state, reading: state.inputs[i]! })),
+      present: nth(present.inputs, i),
+      all: states.map((state) => ({ state, reading: nth(state.inputs, i) })),
     };
     const follows = followed.all.every(
       ({ state, reading }) => asCalled(followed, state, reading) && inputFollows(followed, state, reading),
@@ -72,8 +73,8 @@ function notFollowing(followed: Followed): Reason[] {
       cannot(
         'always-on',
         say('reason.always-on', {
-          numbers: numbers(all[0]!.reading),
-          leak: leakText(context, all[0]!.reading),
+          numbers: numbers(nth(all, 0).reading),
+          leak: leakText(context, nth(all, 0).reading),
         }),
       ),
     ];
@@ -95,7 +96,7 @@ function notFollowing(followed: Followed): Reason[] {
         }),
       ),
     ];
-  return [cannot('not-following', say('reason.not-following', { numbers: numbers(all.at(-1)!.reading) }))];
+  return [cannot('not-following', say('reason.not-following', { numbers: numbers(lastOf(all).reading) }))];
 }
 
 /** Says that it is the sensor's own leakage, where it is. */

@@ -1,3 +1,4 @@
+import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { formatVolts } from '../../units/index.ts';
 import type { Analysis, DutyReading, PointState } from '../../analysis/index.ts';
@@ -7,7 +8,7 @@ import type { Reason } from './reason.ts';
 /** Loads and listening devices that are not on when they are to be, or not off. */
 export function dutyReasons({ context, shown }: Analysis): Reason[] {
   return (shown[0]?.duties ?? []).flatMap((_, i) => {
-    const rows = shown.map((state) => ({ state, reading: state.duties[i]! }));
+    const rows = shown.map((state) => ({ state, reading: nth(state.duties, i) }));
     const wrong = rows.find(({ state, reading }) => reading.on !== wanted(state, reading));
     if (wrong) return [unmet(wrong.state, wrong.reading)];
     const edge = rows.find(({ reading }) => unsure(reading));

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { nodesOf } from '../../circuit/index.ts';
 import type { Element, Solution } from '../../circuit/index.ts';
@@ -22,7 +23,7 @@ export function reachOf(elements: readonly Element[]): (node: string) => Readonl
   const joined = elements.filter(({ id, kind }) => kind !== 'detector' && !EARTHING.test(id));
   for (const element of joined) {
     const [first, ...rest] = nodesOf(element);
-    for (const node of rest) if (root(first!) !== root(node)) parent.set(root(first!), root(node));
+    for (const node of rest) if (root(sure(first)) !== root(node)) parent.set(root(sure(first)), root(node));
   }
   const kinds = new Map<string, Set<'dc' | 'ac'>>();
   for (const element of joined) {
@@ -38,7 +39,7 @@ export function reachOf(elements: readonly Element[]): (node: string) => Readonl
 /** Mains and control supply that meet in one circuit, and supplies that are short-circuited. */
 export function mainsReasons({ context, states }: Analysis): Reason[] {
   const { index, point } = context;
-  const { elements } = states[0]!.netlist;
+  const { elements } = nth(states, 0).netlist;
   const reach = reachOf(elements);
   const supplies = index.job.supplies.filter(({ id }) => elements.some((element) => element.id === id));
   const mixed = supplies.some((supply) => reach(plusOf(supply)).size > 1);

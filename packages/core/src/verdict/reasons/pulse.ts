@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { resistanceBetween } from '../../circuit/index.ts';
 import { pulseHertz, convert, fixed } from '../../units/index.ts';
@@ -32,7 +33,7 @@ export function pulseReasons(analysis: Analysis): Reason[] {
     );
   if (!port.counter && hertz > 20)
     reasons.push(cannot('pulse-speed', say('reason.pulse-speed.plain-input', { hertz })));
-  const node = `${context.module!.id}:${port.terminal}`;
+  const node = `${sure(context.module).id}:${port.terminal}`;
   const ohms = resistanceBetween(present.netlist, node, present.netlist.reference, 'inner');
   const metres = context.scope.wires.reduce((max, { lengthM }) => Math.max(max, lengthM), 0);
   // From 10 % to 90 % a capacitor takes 2.2 time constants.

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { settingsOf } from '../../catalog/index.ts';
 import type { DeviceType } from '../../catalog/index.ts';
@@ -55,7 +56,7 @@ function coilState({ context, shown, cold }: Analysis, device: Device, { coil }:
         say('reason.kept-in', {
           device: device.tag,
           device2: context.device.tag,
-          coils: kept.coils.get(device.id)!.nom,
+          coils: sure(kept.coils.get(device.id)).nom,
           dropOut: coil.dropOut,
           rated,
         }),
@@ -67,7 +68,7 @@ function coilState({ context, shown, cold }: Analysis, device: Device, { coil }:
     return [
       cannot(
         'coil-volts',
-        say('reason.coil-volts', { device: device.tag, coils: weak.coils.get(device.id)!.nom, lowest }),
+        say('reason.coil-volts', { device: device.tag, coils: sure(weak.coils.get(device.id)).nom, lowest }),
       ),
     ];
   return coilEdges(shown, device, coil);

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Analysis, SafetyTarget, PointState } from '../../analysis/index.ts';
@@ -58,7 +59,7 @@ function notReleased(analysis: Analysis, { module, port, settings }: SafetyTarge
     return [cannot('no-supply', say('reason.no-supply.safety-relay', { module: module.tag }))];
   const dead = port.detectors.findIndex((id) => !on(id));
   if (dead >= 0) {
-    const mate = context.scope.mateIds.map((id) => context.index.device(id)!.tag);
+    const mate = context.scope.mateIds.map((id) => sure(context.index.device(id)).tag);
     return [
       cannot(
         'safety-channel',
@@ -108,7 +109,7 @@ function aloneReasons(
 function crossReasons(analysis: Analysis, { module, port }: SafetyTarget): Reason[] {
   const unseen = [1, 2].filter((n) => {
     const state = stateOf(analysis, `test${n}`);
-    return state?.solution.active(elementId(module.id, port.detectors[n - 1]!));
+    return state?.solution.active(elementId(module.id, nth(port.detectors, n - 1)));
   });
   if (!unseen.length) return [];
   return [doubtful('safety-cross', say('reason.safety-cross', { unseen }))];

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
@@ -15,7 +16,7 @@ export function supplyReason({ context, away, present }: Analysis): Reason | und
   const [plus, minus] = [nodes.plus, nodes.minus].map((ref) => splitRef(ref).terminal);
   if (nom < -1)
     return cannot('supply-reversed', say('reason.supply-reversed', { device: device.tag, nom, plus, minus }));
-  if (nom < min || present.supplyVolts!.nom < min)
+  if (nom < min || sure(present.supplyVolts).nom < min)
     return cannot('no-supply', say('reason.no-supply.device', { device: device.tag, nom, plus, minus, min }));
   if (away.supplyVolts.min < min || away.supplyVolts.max > max)
     return doubtful(

@@ -1,3 +1,4 @@
+import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { terminalWithRole } from '../../catalog/index.ts';
 import type { OutputKind } from '../../model/index.ts';
@@ -60,7 +61,7 @@ export function turnCommon(context: PointContext): Remedy[] {
   return rails.map((to) => ({
     sentence: say('remedy.move-common', {
       common: commonText(context),
-      module: context.module!.tag,
+      module: sure(context.module).tag,
       rail: railText(to, supply.volts),
     }),
     change: { kind: 'setCommon', moduleId: place.moduleId, common, rail: to },

@@ -1,3 +1,4 @@
+import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { settingsOf } from '../../catalog/index.ts';
@@ -14,7 +15,7 @@ export function otherSettings(context: PointContext): Remedy[] {
     ports.map(({ module }) => module.id).filter((id) => !index.typeOf(id).description.safety),
   );
   const names = new Set(ports.map(({ port }) => port.name));
-  const ofPort = (key: string): boolean => !key.includes('.') || names.has(key.split('.')[0]!);
+  const ofPort = (key: string): boolean => !key.includes('.') || names.has(nth(key.split('.'), 0));
   return [
     ...[...modules].flatMap((id) => {
       const module = index.module(id);
@@ -69,7 +70,7 @@ function choices(
     single
       .filter((b) => a.key < b.key && a.key.split('.')[0] === b.key.split('.')[0])
       .map((b) => ({
-        settings: { ...a.settings, [b.key]: b.settings[b.key]! },
+        settings: { ...a.settings, [b.key]: sure(b.settings[b.key]) },
         words: say('remedy.both', { a: a.words, b: b.words }),
       })),
   );

@@ -1,0 +1,2 @@
+export { lastOf, nth } from './nth.ts';
+export { sure } from './sure.ts';
