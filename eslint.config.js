@@ -16,7 +16,15 @@ const PARTS = [
   { files: ['apps/server/**'], no: ['@keypost/app', 'react', 'react-*', 'expo*', '**/apps/app/**'] },
   {
     files: ['apps/app/**'],
-    no: ['@keypost/server', 'fastify', '@electric-sql/*', 'node:*', '**/apps/server/**'],
+    no: [
+      '@keypost/server',
+      'fastify',
+      '@electric-sql/*',
+      'node:*',
+      '**/apps/server/**',
+      'date-fns',
+      'date-fns/*',
+    ],
   },
 ];
 
@@ -72,6 +80,11 @@ export default tseslint.config(
       ),
     },
   })),
+  {
+    // Dates are worded in one place.
+    files: ['apps/app/src/ui/dates.ts'],
+    rules: { 'no-restricted-imports': 'off' },
+  },
   {
     files: ['packages/core/src/**'],
     ignores: ['**/*.test.ts'],

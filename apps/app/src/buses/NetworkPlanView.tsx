@@ -11,7 +11,7 @@ import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { FaultList } from './FaultList';
-import { MemberForm } from './MemberForm';
+import { NetworkMemberForm } from './NetworkMemberForm';
 import { RegisterMap } from './RegisterMap';
 
 /** A network: who has which address, what would not work, and the order in which it is brought up. */
@@ -35,7 +35,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           {plan.members.map((member) =>
             editing === member.id ? (
-              <MemberForm key={member.id} view={view} plan={plan} member={member} onDone={done} />
+              <NetworkMemberForm key={member.id} view={view} plan={plan} member={member} onDone={done} />
             ) : (
               <Member
                 key={member.id}
@@ -48,7 +48,7 @@ export function NetworkPlanView({ view, plan }: { view: JobView; plan: EthernetP
             ),
           )}
           {editing === 'new' ? (
-            <MemberForm view={view} plan={plan} onDone={done} />
+            <NetworkMemberForm view={view} plan={plan} onDone={done} />
           ) : (
             <Button label="Add a participant" onPress={() => setEditing('new')} />
           )}

@@ -1,15 +1,20 @@
 import type { JobView } from '@keypost/api';
 import { partTypesOf } from '@keypost/core/catalog';
 import type { BusPlan } from '@keypost/core/model';
-import { useState } from 'react';
+import { SerialPlan } from '@keypost/core/model';
+import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { RadioGroup } from '../ui/RadioGroup';
-import { Field } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
+import { schemaResolver } from '../ui/schemaResolver';
+
+const Form = z.object({ kind: z.enum(['serial', 'ethernet']), tag: SerialPlan.shape.tag });
 
 type Kind = BusPlan['kind'];
 
@@ -17,28 +22,38 @@ type Kind = BusPlan['kind'];
 export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void }) {
   const saver = useSave(view);
   const known = useKnown();
-  const [kind, setKind] = useState<Kind>('serial');
-  const [tag, setTag] = useState('');
+  const { control, handleSubmit } = useForm<z.infer<typeof Form>>({
+    resolver: schemaResolver(Form),
+    defaultValues: { kind: 'serial', tag: '' },
+  });
   return (
     <View className="gap-4">
-      <RadioGroup
-        label="What is planned"
-        value={kind}
-        onChange={setKind}
-        options={[
-          { value: 'serial', label: 'Serial line' },
-          { value: 'ethernet', label: 'Network' },
-        ]}
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field }) => (
+          <RadioGroup
+            label="What is planned"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'serial', label: 'Serial line' },
+              { value: 'ethernet', label: 'Network' },
+            ]}
+          />
+        )}
       />
-      <Field label="Its name" value={tag} onChange={setTag} maxLength={24} hint="such as LINE 2" />
+      <FormField control={control} name="tag" label="Its name" maxLength={24} hint="such as LINE 2" />
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <FormActions
         label="Make the plan"
-        disabled={!known || tag.trim() === ''}
+        disabled={!known}
         waiting={saver.saving}
         onStore={() =>
-          void saver.save({ kind: 'setPlan', plan: made(view, kind, tag.trim()) }, { then: onDone })
+          void handleSubmit(({ kind, tag }) =>
+            saver.save({ kind: 'setPlan', plan: made(view, kind, tag) }, { then: onDone }),
+          )()
         }
         onCancel={onDone}
       />

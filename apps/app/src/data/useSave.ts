@@ -10,6 +10,7 @@ import { asProblem } from './asProblem';
 import { keys } from './jobs';
 import { server } from './server';
 import { useSettings } from './settings';
+import { now } from './now';
 
 type Expects = NonNullable<ChangeRequest['expects']>;
 
@@ -71,7 +72,7 @@ export function useSave(view: JobView | undefined): Saver {
 
 async function store(view: JobView, { changeId, change, expects }: Attempt, by: string): Promise<void> {
   const key = keys.job(view.id);
-  const content = applyChange(view.content, change, { by, at: new Date().toISOString() });
+  const content = applyChange(view.content, change, { by, at: now() });
   await mutate<JobView>(
     key,
     async () => {

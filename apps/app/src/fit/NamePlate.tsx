@@ -4,6 +4,8 @@ import type { Change } from '@keypost/core/job';
 import type { Card as PlateFacts } from '@keypost/core/model';
 import type { PlateLine } from '@keypost/core/setting';
 import { useMemo, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { MovedValues } from '../job/MovedValues';
 import { SaveNotice } from '../data/SaveNotice';
@@ -61,15 +63,17 @@ function PlateForm({
   const { view, analysis } = point;
   const saver = useSave(view);
   const known = useKnown();
-  const [texts, setTexts] = useState<PlateFacts>(() =>
-    Object.fromEntries(lines.map(({ fact, typed = '' }) => [fact.key, typed])),
-  );
-  const problems = lines.map(({ fact }) => textOf(plateProblem(fact, texts[fact.key] ?? '')));
+  const { control, handleSubmit } = useForm<{ texts: string[] }>({
+    mode: 'onChange',
+    defaultValues: { texts: lines.map(({ typed = '' }) => typed) },
+  });
+  const texts = useWatch({ control, name: 'texts' });
   const change = useMemo<Change>(() => {
-    const filled = Object.entries(texts).filter(([, text]) => text.trim() !== '');
-    return { kind: 'setPlate', pointId: analysis.context.point.id, plate: Object.fromEntries(filled) };
-  }, [texts, analysis]);
-  const sound = problems.every((problem) => problem === undefined);
+    const filled = lines.flatMap(({ fact }, i) => (texts[i]?.trim() ? [[fact.key, texts[i]]] : []));
+    const plate: PlateFacts = Object.fromEntries(filled);
+    return { kind: 'setPlate', pointId: analysis.context.point.id, plate };
+  }, [lines, texts, analysis]);
+  const sound = lines.every(({ fact }, i) => plateProblem(fact, texts[i] ?? '') === undefined);
   const moved = useMemo(
     () => (sound ? movedBy(view.content, change, [analysis.context.device.id]) : []),
     [view, change, sound, analysis],
@@ -81,20 +85,14 @@ function PlateForm({
           As it stands there, in any unit: 80 mm, 8 cm, 3 in. What the menu asks is converted.
         </Text>
         {lines.map(({ fact }, i) => (
-          <FactField
-            key={fact.key}
-            fact={fact}
-            value={texts[fact.key] ?? ''}
-            problem={problems[i]}
-            onChange={(text) => setTexts({ ...texts, [fact.key]: text })}
-          />
+          <FactField key={fact.key} fact={fact} control={control} name={`texts.${i}`} />
         ))}
         <MovedValues moved={moved} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <FormActions
           label="Store the facts"
-          onStore={() => void saver.save(change, { then: onDone })}
+          onStore={() => void handleSubmit(() => saver.save(change, { then: onDone }))()}
           onCancel={onDone}
           disabled={!known || !sound}
           waiting={saver.saving}
@@ -105,32 +103,40 @@ function PlateForm({
 }
 
 function FactField({
-  fact: { label, kind, choices, example },
-  value,
-  problem,
-  onChange,
+  fact,
+  control,
+  name,
 }: {
   fact: PlateLine['fact'];
-  value: string;
-  problem: string | undefined;
-  onChange: (text: string) => void;
+  control: Control<{ texts: string[] }>;
+  name: `texts.${number}`;
 }) {
-  return kind === 'choice' ? (
-    <Select
-      label={label}
-      value={value}
-      options={[{ value: '', label: 'not known yet' }, ...(choices ?? [])]}
-      onChange={onChange}
-    />
-  ) : (
-    <Field
-      label={label}
-      value={value}
-      onChange={onChange}
-      problem={problem}
-      hint={`such as ${example}`}
-      mono={kind === 'number'}
-      maxLength={60}
+  const { label, kind, choices, example } = fact;
+  return (
+    <Controller
+      control={control}
+      name={name}
+      rules={{ validate: (text) => textOf(plateProblem(fact, text)) ?? true }}
+      render={({ field, fieldState }) =>
+        kind === 'choice' ? (
+          <Select
+            label={label}
+            value={field.value}
+            options={[{ value: '', label: 'not known yet' }, ...(choices ?? [])]}
+            onChange={field.onChange}
+          />
+        ) : (
+          <Field
+            label={label}
+            value={field.value}
+            onChange={field.onChange}
+            problem={fieldState.error?.message}
+            hint={`such as ${example}`}
+            mono={kind === 'number'}
+            maxLength={60}
+          />
+        )
+      }
     />
   );
 }

@@ -9,7 +9,9 @@ import {
 import type { OwnCollection } from '@keypost/core/job';
 import type { Problem } from '@keypost/core/model';
 import { problemsOfIssues } from '@keypost/core/model';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import type { FieldErrors, Resolver, ResolverResult } from 'react-hook-form';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import { Field } from '../ui/Field';
@@ -28,18 +30,26 @@ export interface Draft {
   readonly isNew: boolean;
 }
 
+interface Values {
+  description: DeviceDescription | ModuleDescription;
+}
+
 /** One kind in one form; what is not sound about it is told while it is changed. */
 export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft; onDone: () => void }) {
   const saver = useSave(view);
-  const [description, setDescription] = useState(draft.description as DeviceDescription | ModuleDescription);
-  const [asked, setAsked] = useState(false);
   const { collection } = draft;
-  const problems = useMemo(() => problemsOf(collection, description), [collection, description]);
+  const { control, setValue, handleSubmit, formState } = useForm<Values>({
+    defaultValues: { description: draft.description as unknown as Values['description'] },
+    resolver: soundness(collection),
+  });
+  const description = useWatch({ control, name: 'description' });
+  const problems = formState.errors.description as { problems: readonly Problem[] } | undefined;
+  const setDescription = (next: Values['description']) =>
+    setValue('description', next, { shouldValidate: formState.isSubmitted });
   const [seen] = useState(() => (draft.isNew ? [] : expecting(view, collection, description.id)));
   const change = (patch: Partial<DeviceDescription & ModuleDescription>) =>
     setDescription({ ...description, ...patch });
   const store = () => {
-    if (problems.length) return setAsked(true);
     // What is not said is left out, as in a file.
     const plain = JSON.parse(JSON.stringify(description)) as Record<string, unknown>;
     const own = { id: description.id, description: plain };
@@ -47,24 +57,7 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
   };
   return (
     <>
-      <Card title="What it is">
-        <Row first className="gap-4">
-          <Field
-            label="Name"
-            value={description.name}
-            onChange={(name) => change({ name })}
-            maxLength={100}
-            hint="What it is, without maker and part number"
-          />
-          <Field
-            label="In two words"
-            value={description.title}
-            onChange={(title) => change({ title })}
-            maxLength={40}
-            hint="As on its plate in the drawing"
-          />
-        </Row>
-      </Card>
+      <NameCard description={description} onChange={change} />
       <TerminalsCard description={description} onChange={setDescription} />
       {'outputs' in description ? (
         <OutputsCard description={description} onChange={setDescription} />
@@ -75,11 +68,56 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
       <ParametersCard description={description} onChange={setDescription} />
       <Card>
         <Row first className="gap-3">
-          {asked && <Problems problems={problems} />}
-          <FormFoot view={view} saver={saver} label="Store the kind" onStore={store} onDone={onDone} />
+          {formState.isSubmitted && <Problems problems={problems?.problems ?? []} />}
+          <FormFoot
+            view={view}
+            saver={saver}
+            label="Store the kind"
+            onStore={() => void handleSubmit(store)()}
+            onDone={onDone}
+          />
         </Row>
       </Card>
     </>
+  );
+}
+
+/** What is wrong with a kind refuses its form as a whole. */
+const soundness =
+  (collection: OwnCollection): Resolver<Values> =>
+  ({ description }): ResolverResult<Values> => {
+    const problems = problemsOf(collection, description);
+    if (problems.length === 0) return { values: { description }, errors: {} };
+    const errors = { description: { type: 'unsound', problems } } as unknown as FieldErrors<Values>;
+    return { values: {}, errors };
+  };
+
+function NameCard({
+  description,
+  onChange,
+}: {
+  description: Values['description'];
+  onChange: (patch: { name?: string; title?: string }) => void;
+}) {
+  return (
+    <Card title="What it is">
+      <Row first className="gap-4">
+        <Field
+          label="Name"
+          value={description.name}
+          onChange={(name) => onChange({ name })}
+          maxLength={100}
+          hint="What it is, without maker and part number"
+        />
+        <Field
+          label="In two words"
+          value={description.title}
+          onChange={(title) => onChange({ title })}
+          maxLength={40}
+          hint="As on its plate in the drawing"
+        />
+      </Row>
+    </Card>
   );
 }
 

@@ -1,10 +1,14 @@
 import type { DeviceDescription, ModuleDescription, Parameter } from '@keypost/core/catalog';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
+import { z } from 'zod';
 import { Button } from '../ui/Button';
-import { Field } from '../ui/Field';
 import { FormActions } from '../ui/FormActions';
+import { FormField } from '../ui/FormField';
 import { Plus } from '../ui/icons';
+import { numeric } from '../ui/numeric';
+import { schemaResolver } from '../ui/schemaResolver';
 import { useTokens } from '../ui/theme';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
@@ -61,7 +65,28 @@ export function ParametersCard<T extends DeviceDescription | ModuleDescription>(
 const limitsOf = ({ min, max, unit = '' }: Parameter): string =>
   min === undefined || max === undefined ? unit : `${min} to ${max} ${unit}`.trim();
 
-const number = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
+/** What a parameter is called within its kind: its name in small letters, digits and dashes. */
+const keyOf = (label: string): string =>
+  label
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 40);
+
+const formFor = (taken: readonly string[]) =>
+  z
+    .object({
+      label: z.string().refine((label) => keyOf(label) && !taken.includes(keyOf(label)), {
+        message: 'Give it a name that no other has.',
+      }),
+      unit: z.string().trim(),
+      min: numeric(z.number()),
+      max: numeric(z.number()),
+    })
+    .refine(({ min, max }) => min < max, {
+      path: ['max'],
+      message: 'Its limits are two numbers, the lower one first.',
+    });
 
 /** A number of a menu: what it is called, its unit and its limits. */
 function ParameterForm({
@@ -73,46 +98,35 @@ function ParameterForm({
   onParameter: (parameter: Parameter) => void;
   onCancel: () => void;
 }) {
-  const [label, setLabel] = useState('');
-  const [unit, setUnit] = useState('');
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const store = () => {
-    const [min, max] = [number(from), number(to)];
-    const key = label
-      .trim()
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .slice(0, 40);
-    if (!key || taken.includes(key)) return setProblem('Give it a name that no other has.');
-    if (!(min < max)) return setProblem('Its limits are two numbers, the lower one first.');
-    return onParameter({
-      key,
+  const { control, handleSubmit } = useForm({
+    resolver: schemaResolver(formFor(taken)),
+    defaultValues: { label: '', unit: '', min: '', max: '' },
+  });
+  const store = handleSubmit(({ label, unit, ...limits }) =>
+    onParameter({
+      key: keyOf(label),
       label: label.trim(),
       kind: 'number',
       place: 'parameter',
-      min,
-      max,
-      ...(unit.trim() && { unit: unit.trim() }),
-    });
-  };
+      ...limits,
+      ...(unit && { unit }),
+    }),
+  );
   return (
     <View className="gap-4">
-      <Field label="Called in its menu" value={label} onChange={setLabel} maxLength={60} />
+      <FormField control={control} name="label" label="Called in its menu" maxLength={60} />
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Field label="From" value={from} onChange={setFrom} mono inputMode="decimal" />
+          <FormField control={control} name="min" label="From" mono inputMode="decimal" />
         </View>
         <View className="flex-1">
-          <Field label="to" value={to} onChange={setTo} mono inputMode="decimal" />
+          <FormField control={control} name="max" label="to" mono inputMode="decimal" />
         </View>
         <View className="w-[92px]">
-          <Field label="Unit" value={unit} onChange={setUnit} maxLength={12} />
+          <FormField control={control} name="unit" label="Unit" maxLength={12} />
         </View>
       </View>
-      {problem && <Text as="fail">{problem}</Text>}
-      <FormActions label="Add it" waiting={false} onStore={store} onCancel={onCancel} />
+      <FormActions label="Add it" waiting={false} onStore={() => void store()} onCancel={onCancel} />
     </View>
   );
 }

@@ -1,10 +1,10 @@
+import { readNumber } from '@keypost/core/units';
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
 import { sensitivitySetting } from '@keypost/core/planning';
 import type { SensitivitySetting } from '@keypost/core/planning';
-import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -17,6 +17,7 @@ import { Field } from '../ui/Field';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { dayAndTime } from '../ui/dates';
 
 /** Name of the step under which a setting is noted. */
 const STEP = 'sensitivity';
@@ -117,19 +118,17 @@ function LastNote({ point: { view, analysis } }: { point: OpenPoint }) {
   const { id } = analysis.context.point;
   const last = view.content.stamps.findLast((stamp) => stamp.pointId === id && stamp.step === STEP);
   if (!last) return null;
-  const when = format(new Date(last.at), 'd MMM HH:mm');
+  const when = dayAndTime(last.at);
   return <Text as="small">{`Noted ${when} by ${last.by}: ${textOf(stampName(view.content, last))}`}</Text>;
 }
-
-const number = (text: string): number => Number(text.trim().replace(',', '.'));
 
 function work(scale: string, lost: string, seen: string, stable: boolean): Outcome {
   if (lost.trim() === '') return undefined;
   try {
     const entered = {
-      scale: number(scale),
-      objectLost: number(lost),
-      ...(seen.trim() !== '' && { backgroundSeen: number(seen) }),
+      scale: readNumber(scale),
+      objectLost: readNumber(lost),
+      ...(seen.trim() !== '' && { backgroundSeen: readNumber(seen) }),
     };
     const found = sensitivitySetting({ ...entered, stable });
     return { found, values: { ...entered, stable: Number(stable), setting: found.setting } };

@@ -1,11 +1,11 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import type { JobContent } from '@keypost/core/model';
-import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { eventText, whoAndWhen } from './eventText';
+import { dateToTheSecond } from '../ui/dates';
 
 /** What was done, newest first. */
 export function EventList({
@@ -41,5 +41,5 @@ export function EventList({
 
 function stampLine(event: JobEvent): string {
   const { by, at } = whoAndWhen(event);
-  return `${format(new Date(at), 'd MMM yyyy HH:mm:ss')} · ${by}`;
+  return `${dateToTheSecond(at)} · ${by}`;
 }

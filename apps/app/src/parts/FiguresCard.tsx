@@ -1,7 +1,6 @@
 import { figureText, namedFigures } from '@keypost/core/catalog';
 import type { NamedFigure, PartType } from '@keypost/core/catalog';
 import type { Device, Module, OwnFigure } from '@keypost/core/model';
-import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FormFoot } from '../data/FormFoot';
@@ -15,6 +14,7 @@ import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { FigureForm } from './FigureForm';
 import type { EnteredFigure } from './FigureForm';
+import { dateAndTime } from '../ui/dates';
 
 type Part = Device | Module;
 
@@ -67,7 +67,7 @@ function typicalOf(
 
 /** What the part's own datasheet says, who read it and when. */
 function Own({ figure }: { figure: OwnFigure }) {
-  const when = format(new Date(figure.at), 'd MMM yyyy HH:mm');
+  const when = dateAndTime(figure.at);
   return (
     <View>
       <Text as="number">{figureText({ ...figure, source: figure.from })}</Text>

@@ -3,7 +3,6 @@ import { formatVoltBand, formatVolts } from '@keypost/core/units';
 import { readMeter } from '@keypost/core/analysis';
 import { changedText } from '@keypost/core/presentation';
 import type { StampedStep } from '@keypost/core/presentation';
-import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -18,6 +17,7 @@ import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
+import { dayAndTime } from '../ui/dates';
 
 /** Steps of a stage, each with its stamp; a stamp can be undone with a reason. */
 export function StampSteps({
@@ -90,7 +90,7 @@ function StepRow({
           <Text as="fail">{`Changed since this was done: ${textOf(changedText(point.index, changed))}. Do it again.`}</Text>
         )}
         {step.caution && !stamp && <Caution>{textOf(step.caution)}</Caution>}
-        {stamp && <Text as="small">{`${format(new Date(stamp.at), 'd MMM HH:mm')} · ${stamp.by}`}</Text>}
+        {stamp && <Text as="small">{`${dayAndTime(stamp.at)} · ${stamp.by}`}</Text>}
       </View>
       {stamp && (
         <Pressable

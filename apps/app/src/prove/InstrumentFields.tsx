@@ -1,3 +1,4 @@
+import { readNumber } from '@keypost/core/units';
 import { schemaRefusal } from '../data/refusalText';
 import { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
@@ -30,8 +31,8 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
   const [texts, setTexts] = useState<Texts>(() => remembered(kind, unit));
   const parsed = Instrument.safeParse({
     name: texts.name,
-    percent: number(texts.percent),
-    fixed: number(texts.fixed),
+    percent: readNumber(texts.percent),
+    fixed: readNumber(texts.fixed),
     ...(unit !== 'V' && { unit }),
   });
   const change = (patch: Partial<Texts>) => {
@@ -45,10 +46,6 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
     problem,
     fields: { texts, onChange: change, kind, unit },
   };
-}
-
-function number(text: string): number {
-  return text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'));
 }
 
 /** Which instrument measured, and how well it measures. */

@@ -1,12 +1,12 @@
 import { textOf } from '@keypost/core/messages';
 import { checkName, resultValues } from '@keypost/core/proving';
 import type { Result } from '@keypost/core/model';
-import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { dayAndTime } from '../ui/dates';
 
 /** Every stored result of a point, newest first. None is ever overwritten. */
 export function Results({ point }: { point: OpenPoint }) {
@@ -33,7 +33,7 @@ function ResultRow({ result, first }: { result: Result; first: boolean }) {
       <StatusIcon kind={result.pass ? 'proven' : 'failed'} size={20} />
       <View className="min-w-0 flex-1">
         <Text as="body">{textOf(checkName(result.check))}</Text>
-        <Text as="small">{`${format(new Date(result.at), 'd MMM HH:mm')} · ${result.by} · expected ${textOf(expected)}`}</Text>
+        <Text as="small">{`${dayAndTime(result.at)} · ${result.by} · expected ${textOf(expected)}`}</Text>
       </View>
       <Text as="number" className={result.pass ? '' : 'text-fail'}>
         {textOf(measured)}

@@ -2,7 +2,6 @@ import { nth } from '@keypost/core/lists';
 import { calibrationSides, calibrationsOf, injectionPoints, effective } from '@keypost/core/scaling';
 import { parseIn, plain } from '@keypost/core/units';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
-import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -21,6 +20,7 @@ import { ChainSubPage } from './ChainSubPage';
 import { CalibrationVerdict } from './CalibrationVerdict';
 import { FIRST_TEXTS, NOTHING_READ, readRun, SHARES } from './calibrationRun';
 import type { RunTexts } from './calibrationRun';
+import { dayAndTime } from '../ui/dates';
 
 /** Transmitter calibration: what to inject, what came, the correction, as found and as left. */
 export function CalibrateScreen() {
@@ -212,7 +212,7 @@ function Runs({ point }: { point: OpenPoint }) {
           <StatusIcon kind={body.pass ? 'proven' : 'failed'} size={20} />
           <View className="min-w-0 flex-1">
             <Text as="body">{body.side === 'found' ? 'As found' : 'As left'}</Text>
-            <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.reference.name} · limit ${body.limitPercent} %`}</Text>
+            <Text as="small">{`${dayAndTime(at)} · ${by} · ${body.reference.name} · limit ${body.limitPercent} %`}</Text>
           </View>
           <Text
             as="number"

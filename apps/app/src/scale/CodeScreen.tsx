@@ -18,6 +18,7 @@ import { Text } from '../ui/Text';
 import { ExecutionCard } from './ExecutionCard';
 import { SweepCard } from './SweepCard';
 import { ChainSubPage } from './ChainSubPage';
+import { now } from '../data/now';
 
 const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
   { value: 'REAL', label: 'REAL', hint: 'single precision' },
@@ -73,7 +74,7 @@ function TextCard({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: 
     }
   }, [wish, kind]);
   if (typeof made === 'string') return <Notice>{made}</Notice>;
-  const xml = (): string => plcOpenXml(name, [made.fn], new Date().toISOString());
+  const xml = (): string => plcOpenXml(name, [made.fn], now());
   return (
     <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">

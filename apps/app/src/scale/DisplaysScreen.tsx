@@ -2,13 +2,13 @@ import { reconciled } from '@keypost/core/tools';
 import type { SingleChange } from '@keypost/core/job';
 import type { Display } from '@keypost/core/model';
 import type { ToolValues } from '@keypost/core/tools';
-import { format } from 'date-fns/format';
 import { v4 as uuid } from 'uuid';
 import type { OpenPoint } from '../point/usePoint';
 import { ToolCard } from '../tools/ToolCard';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
+import { dayAndTime } from '../ui/dates';
 
 /** Two displays: which span of the screen makes it agree with the sensor's own display. */
 export function DisplaysScreen() {
@@ -64,7 +64,7 @@ function Done({ point }: { point: OpenPoint }) {
           body.kind === 'displays' && (
             <Row key={key} first={i === 0}>
               <Text as="body">{`${body.was.low} … ${body.was.high} → ${body.becomes.low} … ${body.becomes.high} ${body.unit}`}</Text>
-              <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by} · ${body.pairs.length} ${body.pairs.length === 1 ? 'pair' : 'pairs'}`}</Text>
+              <Text as="small">{`${dayAndTime(at)} · ${by} · ${body.pairs.length} ${body.pairs.length === 1 ? 'pair' : 'pairs'}`}</Text>
             </Row>
           ),
       )}

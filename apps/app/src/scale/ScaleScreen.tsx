@@ -8,7 +8,6 @@ import {
   scalingText,
 } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
-import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
@@ -24,6 +23,7 @@ import { ChainChart } from './ChainChart';
 import { SignalChainCard } from './SignalChainCard';
 import { useChain } from './useChain';
 import type { ChainMoment } from './useChain';
+import { dayAndTime } from '../ui/dates';
 
 /** Scale: the chain from the value to the screen, and everything that belongs to it. */
 export function ScaleScreen() {
@@ -177,7 +177,7 @@ function NotesCard({ point, moment: { made } }: { point: OpenPoint; moment: Chai
             <Row key={id}>
               <View className="gap-0.5">
                 <Text as="strong">{body.title}</Text>
-                <Text as="small">{`${format(new Date(at), 'd MMM HH:mm')} · ${by}`}</Text>
+                <Text as="small">{`${dayAndTime(at)} · ${by}`}</Text>
               </View>
             </Row>
           ),

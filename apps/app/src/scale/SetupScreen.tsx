@@ -1,9 +1,12 @@
+import { readNumber } from '@keypost/core/units';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import type { PointChain } from '@keypost/core/scaling';
 import type { RawFormat } from '@keypost/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import type { FieldErrors } from 'react-hook-form';
 import { View } from 'react-native';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
@@ -104,8 +107,7 @@ const DISPLAY_TEXTS = [
   'displayCutoff',
 ] as const;
 
-const number = (typed: string): number | undefined =>
-  typed.trim() === '' ? undefined : Number(typed.trim().replace(',', '.').replace('−', '-'));
+const number = (typed: string): number | undefined => (typed.trim() === '' ? undefined : readNumber(typed));
 
 const ownFormat = (texts: SetupTexts): RawFormat => ({
   id: 'own',
@@ -123,7 +125,7 @@ const ownFormat = (texts: SetupTexts): RawFormat => ({
 function read(
   texts: SetupTexts,
   follows: { readonly bands: boolean; readonly display: boolean },
-): { scaling: Scaling } | { problems: Partial<Record<keyof SetupTexts, string>> } {
+): { scaling: Scaling } | { errors: FieldErrors<SetupTexts> } {
   const own = texts.formatId === 'own' ? ownFormat(texts) : undefined;
   const parsed = Scaling.safeParse({
     sensor: {
@@ -168,13 +170,14 @@ function read(
         },
   });
   if (parsed.success) return { scaling: parsed.data };
-  const problems: Partial<Record<keyof SetupTexts, string>> = {};
+  const errors: { -readonly [Name in keyof FieldErrors<SetupTexts>]: FieldErrors<SetupTexts>[Name] } = {};
   for (const issue of parsed.error.issues) {
     const { path, code } = issue;
     const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
-    problems[field] ??= code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
+    const message = code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
+    errors[field] ??= { type: code ?? 'refused', message };
   }
-  return { problems };
+  return { errors };
 }
 
 function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
@@ -182,24 +185,32 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   const saver = useSave(point.view);
   const { point: row } = point.analysis.context;
   const [seen] = useState(() => expecting(point.view, 'points', row.id));
-  const [texts, setTexts] = useState(() => firstTexts(made));
-  const [asked, setAsked] = useState(false);
-  const [first] = useState(texts);
-  const same = (names: readonly (keyof SetupTexts)[]): boolean =>
-    names.every((name) => texts[name] === first[name]);
-  // What nobody chose goes on following the range.
-  const outcome = read(texts, {
-    bands: made.scaling.bands === undefined && same(BAND_TEXTS),
-    display: made.scaling.display === undefined && same(DISPLAY_TEXTS),
+  const [first] = useState(() => firstTexts(made));
+  const { control, setValue, handleSubmit, formState } = useForm<SetupTexts, unknown, { scaling: Scaling }>({
+    defaultValues: first,
+    resolver: (texts) => {
+      const same = (names: readonly (keyof SetupTexts)[]): boolean =>
+        names.every((name) => texts[name] === first[name]);
+      // What nobody chose goes on following the range.
+      const outcome = read(texts, {
+        bands: made.scaling.bands === undefined && same(BAND_TEXTS),
+        display: made.scaling.display === undefined && same(DISPLAY_TEXTS),
+      });
+      return 'scaling' in outcome ? { values: outcome, errors: {} } : { values: {}, errors: outcome.errors };
+    },
   });
-  const problems = asked && 'problems' in outcome ? outcome.problems : {};
+  const texts = useWatch({ control }) as SetupTexts;
+  const { errors } = formState;
   const leave = () => router.navigate(`${point.base}/scale`);
   const store = (scaling: Scaling | null) =>
     void saver.save({ kind: 'setScaling', pointId: row.id, scaling }, { expects: seen, then: leave });
   const fields = {
     texts,
-    problems,
-    change: (patch: Partial<SetupTexts>) => setTexts({ ...texts, ...patch }),
+    problems: Object.fromEntries(Object.entries(errors).map(([name, error]) => [name, error?.message])),
+    change: (patch: Partial<SetupTexts>) => {
+      for (const [name, value] of Object.entries(patch))
+        setValue(name as keyof SetupTexts, value, { shouldValidate: formState.isSubmitted });
+    },
   };
   return (
     <View className="gap-4">
@@ -211,15 +222,12 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
       <ControllerFields {...fields} />
       <BandFields {...fields} unit={made.chain.input.unit} />
       <DisplayFields {...fields} />
-      {asked && 'problems' in outcome && <Text as="fail">Some fields above are not right yet.</Text>}
+      {Object.keys(errors).length > 0 && <Text as="fail">Some fields above are not right yet.</Text>}
       <FormFoot
         view={point.view}
         saver={saver}
         label="Store"
-        onStore={() => {
-          setAsked(true);
-          if ('scaling' in outcome) store(outcome.scaling);
-        }}
+        onStore={() => void handleSubmit(({ scaling }) => store(scaling))()}
         onDone={leave}
       >
         {row.scaling && <Button label="Let it follow" onPress={() => store(null)} />}

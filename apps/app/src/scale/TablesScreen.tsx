@@ -4,7 +4,6 @@ import { plain } from '@keypost/core/units';
 import { unlessRefused } from '@keypost/core/model';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
 import type { CalibrationTables, FieldPoint } from '@keypost/core/scaling';
-import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -22,6 +21,7 @@ import { useChain } from './useChain';
 import { FieldPointForm } from './FieldPointForm';
 import { TablesChart } from './TablesChart';
 import { WorkshopForm } from './WorkshopForm';
+import { dateAndTime, dayAndTime } from '../ui/dates';
 
 /** Calibration tables: the workshop's and the field's side by side, and which one is in force since when. */
 export function TablesScreen() {
@@ -101,9 +101,7 @@ function ForceCard({
                   : undefined,
           }))}
         />
-        {since && (
-          <Text as="small">{`Since ${format(new Date(since.at), 'd MMM yyyy HH:mm')}, ${since.by}`}</Text>
-        )}
+        {since && <Text as="small">{`Since ${dateAndTime(since.at)}, ${since.by}`}</Text>}
         {points.length >= 2 && (
           <Checked points={points} unit={tables.unitOut ?? ''} unitIn={tables.unitIn ?? ''} />
         )}
@@ -232,7 +230,7 @@ function TakeBack({ own, onVoid }: { own: FieldPoint; onVoid: (reason: string) =
   const [reason, setReason] = useState('');
   return (
     <View className="gap-3 bg-wash px-4 py-3">
-      <Text as="small">{`${format(new Date(own.at), 'd MMM HH:mm')} · ${own.by}${own.note ? ` · ${own.note}` : ''}`}</Text>
+      <Text as="small">{`${dayAndTime(own.at)} · ${own.by}${own.note ? ` · ${own.note}` : ''}`}</Text>
       <Field label="Why does it not count?" value={reason} onChange={setReason} maxLength={200} />
       <Button
         label="Take it back"

@@ -2,7 +2,6 @@ import { lastOf, nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { differencesBetween, leftBefore, momentsOf, sheetsOf, stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
-import { format } from 'date-fns/format';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { PointSubPage } from '../point/PointSubPage';
@@ -13,6 +12,7 @@ import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { SheetFiles } from './SheetFiles';
+import { dateAndTime } from '../ui/dates';
 
 /** What was found and left when; what differs between two dates; the steps that put a sheet back. */
 export function HistoryScreen() {
@@ -33,7 +33,7 @@ function History({ point }: { point: OpenPoint }) {
   );
 }
 
-const dayOf = (at: string): string => format(new Date(at), 'd MMM yyyy HH:mm');
+const dayOf = (at: string): string => dateAndTime(at);
 
 function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Sheet }) {
   const moments = momentsOf(index, sheet.itemId);

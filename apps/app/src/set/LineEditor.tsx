@@ -3,7 +3,6 @@ import type { JobView } from '@keypost/api';
 import { allowedText, readValue } from '@keypost/core/catalog';
 import { lineText } from '@keypost/core/setting';
 import type { SheetLine } from '@keypost/core/setting';
-import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -16,6 +15,7 @@ import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
+import { dayAndTime } from '../ui/dates';
 
 /** What is done at one parameter: what was seen there, what was set, and what is required otherwise, with a reason. */
 export function LineEditor({
@@ -111,7 +111,7 @@ function Seen({ line }: { line: SheetLine }) {
         ([words, seen]) =>
           seen && (
             <Text as="small" key={words}>
-              {`${words} ${lineText(line, seen.value)}${seen.how === 'read' ? ', read from the device' : ''}${seen.at ? ` · ${format(new Date(seen.at), 'd MMM HH:mm')} · ${seen.by}` : ''}`}
+              {`${words} ${lineText(line, seen.value)}${seen.how === 'read' ? ', read from the device' : ''}${seen.at ? ` · ${dayAndTime(seen.at)} · ${seen.by}` : ''}`}
             </Text>
           ),
       )}

@@ -1,3 +1,4 @@
+import { readNumber } from '@keypost/core/units';
 import { z } from 'zod';
 
 /** A number typed as text, with point or comma, then held to its own limits. */
@@ -5,8 +6,7 @@ export function numeric(schema: z.ZodType<number, number>) {
   return z
     .string()
     .transform((text, context) => {
-      const trimmed = text.trim().replace(',', '.').replace('−', '-');
-      const value = trimmed === '' ? Number.NaN : Number(trimmed);
+      const value = readNumber(text);
       if (Number.isFinite(value)) return value;
       context.addIssue({
         code: 'custom',

@@ -28,7 +28,7 @@ const Form = z.object({
 type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
 
 /** One participant of a network, or a new one. */
-export function MemberForm({
+export function NetworkMemberForm({
   view,
   plan,
   member,
