@@ -19,7 +19,11 @@ export default {
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|uuid)/)',
       ],
-      moduleNameMapper: { '\\.css$': '<rootDir>/src/ui/no-style.ts' },
+      moduleNameMapper: {
+        '\\.css$': '<rootDir>/src/ui/no-style.ts',
+        // The same code as modules that can be required.
+        '^(d3-scale|d3-shape)$': 'victory-vendor/$1',
+      },
     },
   ],
 };

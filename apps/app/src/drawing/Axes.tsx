@@ -1,13 +1,15 @@
 import { plain } from '@keypost/core/units';
+import { scaleLinear } from 'd3-scale';
+import type { ScaleLinear } from 'd3-scale';
+import { curveLinearClosed, line } from 'd3-shape';
 import type { ReactNode } from 'react';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';
 import { useTokens } from '../ui/theme';
-import { ticks } from './ticks';
 
 /** Where numbers lie on the sheet of a chart. */
 export interface Frame {
-  readonly x: (value: number) => number;
-  readonly y: (value: number) => number;
+  readonly x: ScaleLinear<number, number>;
+  readonly y: ScaleLinear<number, number>;
   readonly left: number;
   readonly right: number;
   readonly top: number;
@@ -30,8 +32,8 @@ function frameOf(across: Extent, up: Extent, height: number): Frame {
   const bottom = height - BOTTOM;
   const right = WIDE - RIGHT;
   return {
-    x: (value) => LEFT + ((value - across.low) / (across.high - across.low)) * (right - LEFT),
-    y: (value) => bottom - ((value - up.low) / (up.high - up.low)) * (bottom - TOP),
+    x: scaleLinear([across.low, across.high], [LEFT, right]),
+    y: scaleLinear([up.low, up.high], [bottom, TOP]),
     left: LEFT,
     right,
     top: TOP,
@@ -67,20 +69,30 @@ export function Axes({
       aria-label={label}
     >
       {behind?.(frame)}
-      <Grid frame={frame} across={across} up={up} height={height} />
+      <Grid frame={frame} unit={across.unit} upUnit={up.unit} height={height} />
       {children(frame)}
     </Svg>
   );
 }
 
 /** Lines and figures of both axes. */
-function Grid({ frame, across, up, height }: { frame: Frame; across: Extent; up: Extent; height: number }) {
+function Grid({
+  frame,
+  unit,
+  upUnit,
+  height,
+}: {
+  frame: Frame;
+  unit: string;
+  upUnit: string;
+  height: number;
+}) {
   const t = useTokens();
   const { right, bottom } = frame;
   const figures = { fill: t.soft, fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13 } as const;
   return (
     <>
-      {ticks(up.low, up.high, 4).map((value) => (
+      {frame.y.ticks(4).map((value) => (
         <G key={value}>
           <Line
             x1={LEFT}
@@ -96,7 +108,7 @@ function Grid({ frame, across, up, height }: { frame: Frame; across: Extent; up:
         </G>
       ))}
       <Line x1={LEFT} x2={right} y1={bottom} y2={bottom} stroke={t.ink} strokeWidth={2} />
-      {ticks(across.low, across.high, 5).map((value) => (
+      {frame.x.ticks(5).map((value) => (
         <G key={value}>
           <Line
             x1={frame.x(value)}
@@ -112,10 +124,10 @@ function Grid({ frame, across, up, height }: { frame: Frame; across: Extent; up:
         </G>
       ))}
       <Text x={8} y={15} {...figures}>
-        {up.unit}
+        {upUnit}
       </Text>
       <Text x={right} y={height - 5} textAnchor="end" {...figures}>
-        {across.unit}
+        {unit}
       </Text>
     </>
   );
@@ -159,9 +171,19 @@ export function Strip({
   );
 }
 
+type Places = readonly (readonly [x: number, y: number])[];
+
+const lineIn = (frame: Frame) =>
+  line<Places[number]>(
+    ([x]) => frame.x(x),
+    ([, y]) => frame.y(y),
+  );
+
+const whole = (places: Places): Places => places.filter(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
+
 /** A row of places as a path. */
-export const pathOf = (frame: Frame, points: readonly (readonly [x: number, y: number])[]): string =>
-  points
-    .filter(([x, y]) => Number.isFinite(x) && Number.isFinite(y))
-    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${frame.x(x).toFixed(1)} ${frame.y(y).toFixed(1)}`)
-    .join(' ');
+export const pathOf = (frame: Frame, places: Places): string => lineIn(frame)(whole(places)) ?? '';
+
+/** What lies between two rows of places, as a closed path. */
+export const bandOf = (frame: Frame, upper: Places, lower: Places): string =>
+  lineIn(frame).curve(curveLinearClosed)(whole([...upper, ...[...lower].reverse()])) ?? '';

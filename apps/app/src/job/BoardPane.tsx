@@ -4,10 +4,10 @@ import { say } from '@keypost/core/messages';
 import type { JobContent } from '@keypost/core/model';
 import { useEffect, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
-import { useGradually } from '../ui/useGradually';
 import { useJob, useKeptBoard } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { ButtonLink } from '../ui/ButtonLink';
+import { LongList } from '../ui/LongList';
 import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';
 import { useProgress } from '../workers/useProgress';
@@ -92,19 +92,16 @@ function Rows({
   wide: boolean;
 }) {
   const sorted = useMemo(() => inOrder(rows), [rows]);
-  const drawn = useGradually(sorted.length);
   return (
-    <View role="list" aria-label="Points" className="border-y-[1.5px] border-edge bg-plate">
-      {sorted.slice(0, drawn).map((row, i) => (
-        <PointRow
-          key={row.pointId}
-          row={row}
-          jobId={jobId}
-          first={i === 0}
-          chosen={row.pointId === chosen}
-          wide={wide}
-        />
-      ))}
-    </View>
+    <LongList
+      label="Points"
+      items={sorted}
+      keyOf={({ pointId }) => pointId}
+      height={84}
+      className="border-y-[1.5px] border-edge bg-plate"
+      row={(row, first) => (
+        <PointRow row={row} jobId={jobId} first={first} chosen={row.pointId === chosen} wide={wide} />
+      )}
+    />
   );
 }

@@ -3,6 +3,7 @@ import type { JobEvent } from '@keypost/api';
 import type { JobContent } from '@keypost/core/model';
 import { View } from 'react-native';
 import { Card, Row } from '../ui/Card';
+import { LongList } from '../ui/LongList';
 import { Text } from '../ui/Text';
 import { eventText, whoAndWhen } from './eventText';
 import { dateToTheSecond } from '../ui/dates';
@@ -25,16 +26,20 @@ export function EventList({
           <Text as="soft">Nothing was done yet.</Text>
         </Row>
       )}
-      <View role="list" aria-label={title}>
-        {events.map((event, i) => (
-          <Row key={event.id} first={i === 0} className="py-2">
+      <LongList
+        label={title}
+        items={events}
+        keyOf={({ id }) => String(id)}
+        height={62}
+        row={(event, first) => (
+          <Row first={first} className="py-2">
             <View role="listitem">
               <Text as="body">{textOf(eventText(event, job))}</Text>
               <Text as="small">{stampLine(event)}</Text>
             </View>
           </Row>
-        ))}
-      </View>
+        )}
+      />
     </Card>
   );
 }

@@ -8,7 +8,7 @@ import { View } from 'react-native';
 import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';
 import { useTokens } from '../ui/theme';
-import { Axes, pathOf, Strip } from '../drawing/Axes';
+import { Axes, bandOf, pathOf, Strip } from '../drawing/Axes';
 import type { Extent, Frame } from '../drawing/Axes';
 import { minShown } from './chainText';
 import type { ChainMoment } from './useChain';
@@ -98,7 +98,7 @@ function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; acro
 
 function Curves({ frame, drawn }: { frame: Frame; drawn: Drawn }) {
   const t = useTokens();
-  const band = `${pathOf(frame, drawn.upper)} ${pathOf(frame, [...drawn.lower].reverse()).replace('M', 'L')} Z`;
+  const band = bandOf(frame, drawn.upper, drawn.lower);
   return (
     <>
       <Defs>

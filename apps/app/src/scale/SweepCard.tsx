@@ -11,7 +11,7 @@ import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
-import { Axes, pathOf } from '../drawing/Axes';
+import { Axes, bandOf, pathOf } from '../drawing/Axes';
 import { grouped } from './chainText';
 import { Working } from './Working';
 
@@ -68,11 +68,7 @@ function Swept({
       >
         {(frame) => (
           <>
-            <Path
-              d={`${pathOf(frame, edge(1))} ${pathOf(frame, edge(-1).reverse()).replace('M', 'L')} Z`}
-              fill={t.accent}
-              opacity={0.25}
-            />
+            <Path d={bandOf(frame, edge(1), edge(-1))} fill={t.accent} opacity={0.25} />
             <Path
               d={pathOf(
                 frame,

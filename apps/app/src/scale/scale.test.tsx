@@ -16,7 +16,6 @@ import { SignalChainCard } from './SignalChainCard';
 import { grouped, linkNumber, linkText } from './chainText';
 import { ExecutionCard } from './ExecutionCard';
 import { SweepCard } from './SweepCard';
-import { ticks } from '../drawing/ticks';
 import { useChain } from './useChain';
 import { readRows } from './WorkshopForm';
 
@@ -112,13 +111,6 @@ describe('numbers', () => {
     expect(linkNumber('counts', Infinity, 0)).toBe('beyond');
     expect(linkText(made(point())).counts.range).toBe('0 to 27\u202f648');
     expect(linkText(made(point())).value).toMatchObject({ label: 'Pressure', range: '0 to 6' });
-  });
-
-  test('ticks are round and within', () => {
-    expect(ticks(0, 6, 4)).toEqual([0, 2, 4, 6]);
-    expect(ticks(3.2, 21.4, 5)).toEqual([5, 10, 15, 20]);
-    expect(ticks(-0.7, 0.7, 4)).toEqual([-0.5, 0, 0.5]);
-    expect(ticks(5, 5, 4)).toEqual([5]);
   });
 });
 

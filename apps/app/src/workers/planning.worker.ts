@@ -1,25 +1,31 @@
 import { JobProblem } from '@keypost/core/model';
+import { expose } from 'comlink';
 import { perform } from './tasks';
-import type { TaskName, Tasks } from './tasks';
-import type { Word } from './useTask';
+import type { Outcome, TaskName, Tasks } from './tasks';
 
-/** Does one task away from the page and tells how far it is. */
-self.onmessage = ({ data }: MessageEvent<{ name: TaskName; given: Tasks[TaskName]['given'] }>) => {
-  const say = (word: Word<TaskName>): void => self.postMessage(word);
+/** Does one task away from the page and tells how far it is, ten times a second. */
+function run<N extends TaskName>(
+  name: N,
+  given: Tasks[N]['given'],
+  tell: (count: number) => void,
+): Outcome<N> {
   try {
-    const run = perform(data.name, data.given);
+    const steps = perform(name, given);
     let told = performance.now();
-    for (let step = run.next(); ; step = run.next()) {
-      if (step.done) return say({ kind: 'answer', answer: step.value });
+    for (let step = steps.next(); ; step = steps.next()) {
+      if (step.done) return { kind: 'answer', answer: step.value };
       if (performance.now() - told < 100) continue;
       told = performance.now();
-      say({ kind: 'progress', count: step.value });
+      tell(step.value);
     }
   } catch (error) {
-    say(
-      error instanceof JobProblem
-        ? { kind: 'refused', problems: [...error.problems] }
-        : { kind: 'failed', message: String(error) },
-    );
+    return error instanceof JobProblem
+      ? { kind: 'refused', problems: [...error.problems] }
+      : { kind: 'failed', message: String(error) };
   }
-};
+}
+
+const planner = { run };
+export type Planner = typeof planner;
+
+expose(planner);

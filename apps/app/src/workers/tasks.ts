@@ -14,7 +14,7 @@ import { JobProblem } from '@keypost/core/model';
 import type { Allocation, AllocationWish, RelayPlan, RelayWish, SupplyBudget } from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
 import type { CodeKind, CodeWish, Execution, Sweep } from '@keypost/core/scaling';
-import type { JobContent } from '@keypost/core/model';
+import type { JobContent, Problem } from '@keypost/core/model';
 
 /** Long work on a whole job, by name: what it is given and what it gives back. */
 export interface Tasks {
@@ -31,6 +31,12 @@ export interface Tasks {
 }
 
 export type TaskName = keyof Tasks;
+
+/** What came of a task. */
+export type Outcome<N extends TaskName> =
+  | { readonly kind: 'answer'; readonly answer: Tasks[N]['answer'] }
+  | { readonly kind: 'refused'; readonly problems: Problem[] }
+  | { readonly kind: 'failed'; readonly message: string };
 
 /** Does a task; yields how far it is, in its own count, and returns its answer. */
 export function* perform<N extends TaskName>(

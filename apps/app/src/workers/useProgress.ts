@@ -1,11 +1,12 @@
 import type { JobContent } from '@keypost/core/model';
 import type { PointProgress } from '@keypost/core/proving';
+import { proxy, wrap } from 'comlink';
 import { startTransition, useEffect, useState } from 'react';
+import type { Checker } from './progress.worker';
 
 type Progress = readonly PointProgress[];
 
 let worker: Worker | undefined;
-let tickets = 0;
 const known = new WeakMap<JobContent, Promise<Progress>>();
 
 /** Works out a job's progress once, in a worker; on the page itself where there are no workers. */
@@ -27,23 +28,13 @@ export const workOutWithoutWorker = (way: typeof onThePage): void => {
 function ask(job: JobContent): Promise<Progress> {
   worker ??= new Worker(new URL('./progress.worker.ts', window.location.href));
   const shop = worker;
-  const ticket = ++tickets;
   return new Promise((resolve) => {
     const progress: PointProgress[] = [];
-    const done = (answer: Progress) => {
-      shop.removeEventListener('message', listen);
-      shop.removeEventListener('error', fail);
-      resolve(answer);
-    };
-    const listen = ({ data }: MessageEvent<{ ticket: number; batch: Progress; last: boolean }>) => {
-      if (data.ticket !== ticket) return;
-      progress.push(...data.batch);
-      if (data.last) done(progress);
-    };
-    const fail = () => void onThePage(job).then(done);
-    shop.addEventListener('message', listen);
-    shop.addEventListener('error', fail);
-    shop.postMessage({ ticket, job });
+    shop.addEventListener('error', () => void onThePage(job).then(resolve), { once: true });
+    const take = (batch: Progress) => void progress.push(...batch);
+    void wrap<Checker>(shop)
+      .check(job, proxy(take))
+      .then(() => resolve(progress));
   });
 }
 

@@ -4,24 +4,32 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
 import { useTask } from './useTask';
 
+jest.mock('comlink', () => ({
+  proxy: (tell: unknown) => tell,
+  wrap: (worker: StubWorker) => worker,
+}));
+
 /** A worker that says what the test has it say. */
 class StubWorker {
   static made: StubWorker[] = [];
-  onmessage?: (event: { data: unknown }) => void;
   onerror?: () => void;
   given: unknown;
   ended = false;
+  tell: (count: number) => void = () => {};
+  private finish: (outcome: unknown) => void = () => {};
   constructor() {
     StubWorker.made.push(this);
   }
-  postMessage(given: unknown): void {
-    this.given = given;
+  run(name: string, given: unknown, tell: (count: number) => void): Promise<unknown> {
+    this.given = { name, given };
+    this.tell = (count) => act(() => tell(count));
+    return new Promise((resolve) => (this.finish = resolve));
   }
   terminate(): void {
     this.ended = true;
   }
-  say(data: unknown): void {
-    act(() => this.onmessage?.({ data }));
+  answer(outcome: unknown): Promise<void> {
+    return act(async () => this.finish(outcome));
   }
 }
 
@@ -44,20 +52,22 @@ describe('in a worker', () => {
     return { hook, worker: lastOf(StubWorker.made) };
   };
 
-  test('a task is handed over whole, tells how far it is, and gives its answer', () => {
+  test('a task is handed over whole, tells how far it is, and gives its answer', async () => {
     const { hook, worker } = started();
     expect(worker.given).toEqual({ name: 'allocate', given: { job, wish } });
     expect(hook.result.current).toMatchObject({ busy: true, count: 0 });
-    worker.say({ kind: 'progress', count: 4000 });
+    worker.tell(4000);
     expect(hook.result.current.count).toBe(4000);
-    worker.say({ kind: 'answer', answer: { allocation: 'this one' } });
+    await worker.answer({ kind: 'answer', answer: { allocation: 'this one' } });
     expect(hook.result.current).toMatchObject({ busy: false, answer: { allocation: 'this one' } });
     expect(worker.ended).toBe(true);
   });
 
-  test('cancelled, it ends at once and leaves nothing', () => {
+  test('cancelled, it ends at once and leaves nothing, whatever comes late', async () => {
     const { hook, worker } = started();
     act(() => hook.result.current.cancel());
+    worker.tell(5000);
+    await worker.answer({ kind: 'answer', answer: { allocation: 'too late' } });
     expect(worker.ended).toBe(true);
     expect(hook.result.current).toMatchObject({ busy: false, count: 0 });
     expect(hook.result.current.answer).toBeUndefined();
@@ -71,13 +81,13 @@ describe('in a worker', () => {
     expect(nth(StubWorker.made, 1).ended).toBe(false);
   });
 
-  test('what was refused comes as the problem that it is, a failure as an error', () => {
+  test('what was refused comes as the problem that it is, a failure as an error', async () => {
     const { hook, worker } = started();
-    worker.say({ kind: 'refused', problems: [{ path: 'duties', message: 'Too much.' }] });
+    await worker.answer({ kind: 'refused', problems: [{ path: 'duties', message: 'Too much.' }] });
     expect(hook.result.current.error).toBeInstanceOf(JobProblem);
     expect(sure(hook.result.current.error).message).toContain('Too much.');
     const second = started();
-    second.worker.say({ kind: 'failed', message: 'out of memory' });
+    await second.worker.answer({ kind: 'failed', message: 'out of memory' });
     expect(sure(second.hook.result.current.error).message).toBe('out of memory');
     const third = started();
     act(() => third.worker.onerror?.());

@@ -1,15 +1,10 @@
 import { JobProblem } from '@keypost/core/model';
-import type { Problem } from '@keypost/core/model';
+import { proxy, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Planner } from './planning.worker';
 import { perform } from './tasks';
-import type { TaskName, Tasks } from './tasks';
-
-/** What a worker says on its way. */
-export type Word<N extends TaskName> =
-  | { readonly kind: 'progress'; readonly count: number }
-  | { readonly kind: 'answer'; readonly answer: Tasks[N]['answer'] }
-  | { readonly kind: 'refused'; readonly problems: Problem[] }
-  | { readonly kind: 'failed'; readonly message: string };
+import type { Outcome, TaskName, Tasks } from './tasks';
 
 /** A task that somebody started: where it is, or what came of it. */
 export interface Running<N extends TaskName> {
@@ -46,16 +41,20 @@ export function useTask<N extends TaskName>(name: N): Running<N> {
       if (typeof Worker === 'undefined') return setState(onThePage(name, given));
       const own = new Worker(new URL('./planning.worker.ts', window.location.href));
       worker.current = own;
-      own.onmessage = ({ data }: MessageEvent<Word<N>>) => {
-        if (data.kind === 'progress') return setState((before) => ({ ...before, count: data.count }));
-        stop();
-        setState(outcome(data));
-      };
+      const goesOn = () => worker.current === own;
       own.onerror = () => {
         stop();
         setState({ ...IDLE, error: new Error('The work stopped. Try it again.') });
       };
-      own.postMessage({ name, given });
+      const tell = (count: number) => {
+        if (goesOn()) setState((before) => ({ ...before, count }));
+      };
+      const planner: Remote<Planner> = wrap<Planner>(own);
+      void (planner.run(name, given, proxy(tell)) as Promise<Outcome<N>>).then((word) => {
+        if (!goesOn()) return;
+        stop();
+        setState(outcome(word));
+      });
     },
     [name, stop],
   );
@@ -66,7 +65,7 @@ export function useTask<N extends TaskName>(name: N): Running<N> {
   return { ...state, start, cancel };
 }
 
-function outcome<N extends TaskName>(word: Exclude<Word<N>, { kind: 'progress' }>): State<N> {
+function outcome<N extends TaskName>(word: Outcome<N>): State<N> {
   switch (word.kind) {
     case 'answer':
       return { ...IDLE, answer: word.answer };

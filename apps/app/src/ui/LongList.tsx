@@ -1,0 +1,33 @@
+import { Fragment, lazy, Suspense } from 'react';
+import type { ComponentType } from 'react';
+import { View } from 'react-native';
+import type { Rows } from './NearRows';
+import { useGradually } from './useGradually';
+
+/** So many rows are simply drawn; of more, only those that are near what one sees. */
+const DRAWN_WHOLE = 120;
+
+const Near = lazy(async () => ({
+  default: (await import('./NearRows')).NearRows as ComponentType<Rows<unknown>>,
+}));
+
+/** A list of any length within a page that scrolls. */
+export function LongList<T>(rows: Rows<T>) {
+  if (rows.items.length <= DRAWN_WHOLE) return <AllRows {...rows} />;
+  return (
+    <Suspense fallback={<AllRows {...rows} items={rows.items.slice(0, DRAWN_WHOLE)} />}>
+      <Near {...(rows as unknown as Rows<unknown>)} />
+    </Suspense>
+  );
+}
+
+function AllRows<T>({ label, items, keyOf, row, className }: Rows<T>) {
+  const drawn = useGradually(items.length);
+  return (
+    <View role="list" aria-label={label} className={className}>
+      {items.slice(0, drawn).map((item, i) => (
+        <Fragment key={keyOf(item)}>{row(item, i === 0)}</Fragment>
+      ))}
+    </View>
+  );
+}
