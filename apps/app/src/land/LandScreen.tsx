@@ -1,4 +1,3 @@
-import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
@@ -122,7 +121,8 @@ function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
 
 function RuleCard({ point: { analysis } }: { point: OpenPoint }) {
   const { context } = analysis;
-  const words = context.place && inputVocabulary(context.rail, sure(senseOf(context)));
+  const sense = senseOf(context);
+  const words = context.place && sense && inputVocabulary(context.rail, sense);
   return (
     <Card title="The rule">
       <Row first>

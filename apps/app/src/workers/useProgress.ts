@@ -1,12 +1,18 @@
 import type { JobContent } from '@keypost/core/model';
 import type { PointProgress } from '@keypost/core/proving';
-import { proxy, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { startTransition, useEffect, useState } from 'react';
 import type { Checker } from './progress.worker';
 
 type Progress = readonly PointProgress[];
 
-let worker: Worker | undefined;
+interface Shop {
+  readonly worker: Worker;
+  /** Kept as long as the worker: one that is let go of closes the worker's ear. */
+  readonly checker: Remote<Checker>;
+}
+
+let shop: Promise<Shop> | undefined;
 const known = new WeakMap<JobContent, Promise<Progress>>();
 
 /** Works out a job's progress once, in a worker; on the page itself where there are no workers. */
@@ -25,17 +31,31 @@ export const workOutWithoutWorker = (way: typeof onThePage): void => {
   onThePage = way;
 };
 
-function ask(job: JobContent): Promise<Progress> {
-  worker ??= new Worker(new URL('./progress.worker.ts', window.location.href));
-  const shop = worker;
-  return new Promise((resolve) => {
-    const progress: PointProgress[] = [];
-    shop.addEventListener('error', () => void onThePage(job).then(resolve), { once: true });
-    const take = (batch: Progress) => void progress.push(...batch);
-    void wrap<Checker>(shop)
-      .check(job, proxy(take))
-      .then(() => resolve(progress));
-  });
+async function openShop(): Promise<Shop> {
+  const { wrap } = await import('comlink');
+  const worker = new Worker(new URL('./progress.worker.ts', window.location.href));
+  return { worker, checker: wrap<Checker>(worker) };
+}
+
+async function ask(job: JobContent): Promise<Progress> {
+  const { proxy } = await import('comlink');
+  const { worker, checker } = await (shop ??= openShop());
+  const failed = new Promise<never>((_, reject) =>
+    worker.addEventListener('error', () => reject(new Error('The worker stopped.')), { once: true }),
+  );
+  const progress: PointProgress[] = [];
+  try {
+    await Promise.race([
+      checker.check(
+        job,
+        proxy((batch: Progress) => void progress.push(...batch)),
+      ),
+      failed,
+    ]);
+    return progress;
+  } catch {
+    return onThePage(job);
+  }
 }
 
 /** How far each point of a job is. Keeps the last answer until the next is there. */

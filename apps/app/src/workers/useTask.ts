@@ -28,9 +28,9 @@ const IDLE = { busy: false, count: 0 } as const;
 /** Runs a task in a worker of its own, which ends with its answer or when it is cancelled. */
 export function useTask<N extends TaskName>(name: N): Running<N> {
   const [state, setState] = useState<State<N>>(IDLE);
-  const worker = useRef<Worker>(undefined);
+  const worker = useRef<{ readonly own: Worker; readonly planner: Remote<Planner> }>(undefined);
   const stop = useCallback(() => {
-    worker.current?.terminate();
+    worker.current?.own.terminate();
     worker.current = undefined;
   }, []);
   useEffect(() => stop, [stop]);
@@ -40,8 +40,9 @@ export function useTask<N extends TaskName>(name: N): Running<N> {
       setState((before) => ({ ...before, busy: true, count: 0, error: undefined }));
       if (typeof Worker === 'undefined') return setState(onThePage(name, given));
       const own = new Worker(new URL('./planning.worker.ts', window.location.href));
-      worker.current = own;
-      const goesOn = () => worker.current === own;
+      const planner: Remote<Planner> = wrap<Planner>(own);
+      worker.current = { own, planner };
+      const goesOn = () => worker.current?.own === own;
       own.onerror = () => {
         stop();
         setState({ ...IDLE, error: new Error('The work stopped. Try it again.') });
@@ -49,7 +50,6 @@ export function useTask<N extends TaskName>(name: N): Running<N> {
       const tell = (count: number) => {
         if (goesOn()) setState((before) => ({ ...before, count }));
       };
-      const planner: Remote<Planner> = wrap<Planner>(own);
       void (planner.run(name, given, proxy(tell)) as Promise<Outcome<N>>).then((word) => {
         if (!goesOn()) return;
         stop();
