@@ -4,14 +4,18 @@ const { withNativeWind } = require('nativewind/metro');
 
 const config = getDefaultConfig(__dirname);
 
-/**
- * The validation library brings its messages in forty languages along; ours are its English ones, and the others would
- * be a third of every bundle.
- */
+/** What stands in the app for parts of the validation library that it does not use. */
+const IN_ZOD = [
+  // Its messages in forty languages; ours are its English ones, and the others would be a third of every bundle.
+  [/locales[\\/]index\.js$/, 'zodEnglish.js'],
+  [/[\\/]compile\.js$|[\\/]from-json-schema\.js$/, 'zodUnused.js'],
+];
+
 config.resolver.resolveRequest = (context, name, platform) => {
   const inZod = /[\\/]zod[\\/]v4[\\/]/.test(context.originModulePath);
-  return inZod && /locales[\\/]index\.js$/.test(name)
-    ? { type: 'sourceFile', filePath: path.resolve(__dirname, 'zodEnglish.js') }
+  const instead = inZod && IN_ZOD.find(([unused]) => unused.test(name));
+  return instead
+    ? { type: 'sourceFile', filePath: path.resolve(__dirname, instead[1]) }
     : context.resolveRequest(context, name, platform);
 };
 

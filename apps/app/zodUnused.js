@@ -1,0 +1,11 @@
+/**
+ * Stands for parts of the validation library that the app does not use; see metro.config.js: schemas made into code, and
+ * schemas read from JSON Schema.
+ */
+export const INVALID = Symbol.for('zod.compile.invalid');
+export class ZodCompileAsyncError extends Error {}
+export class ZodCompileUnsupportedError extends Error {}
+function unused() {
+  throw new Error('This part of the validation library is left out of the app.');
+}
+export { unused as compile, unused as compileFn, unused as withParser, unused as fromJSONSchema };
