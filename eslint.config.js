@@ -69,7 +69,9 @@ export default tseslint.config(
   },
   {
     files: ['scripts/**', 'eslint.config.js', 'jest.config.js'],
-    languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } },
+    languageOptions: {
+      globals: { Buffer: 'readonly', console: 'readonly', process: 'readonly', URL: 'readonly' },
+    },
   },
   ...PARTS.map(({ files, no }) => ({
     files,

@@ -22,6 +22,17 @@ export function run(command, args, env = {}) {
   return status ?? 1;
 }
 
+/** Runs a command beside others. @returns its exit code and all that it said. */
+export function hear(command, args) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+  const said = [];
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
+  return new Promise((resolve, reject) => {
+    child.on('error', reject);
+    child.on('close', (code) => resolve({ code: code ?? 1, said: Buffer.concat(said).toString() }));
+  });
+}
+
 /** Runs a long-lived command and hands signals on; ends with its exit code. */
 export function runOn(command, args, env = {}) {
   const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });

@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { chromium } from './chromium.mjs';
-import { build, Friendly, install, ROOT, run } from './steps.mjs';
+import { build, Friendly, hear, install, ROOT, run } from './steps.mjs';
 
 /** What the layers are looked at in. */
 const SOURCES = ['packages', 'apps/app/src', 'apps/app/app', 'apps/server/src', 'e2e', 'bench'];
@@ -17,12 +17,31 @@ function read(file) {
   }
 }
 
-/** One check that passes or fails as a whole. */
-function whole(name, command, args) {
-  console.log(`\n${name}`);
-  const passed = run(command, args) === 0;
-  console.log(passed ? 'passed' : 'FAILED');
-  return { passed: passed ? 1 : 0, failed: passed ? 0 : 1 };
+/** Checks that each pass or fail as a whole, the longest first. */
+const CHECKS = [
+  ['Lint', 'eslint', ['.', '--max-warnings', '0']],
+  ['Types of core, server and tests', 'tsc', ['-p', 'tsconfig.json']],
+  ['Types of the interface', 'tsc', ['-p', 'apps/app/tsconfig.json']],
+  ['Circles and layers', 'depcruise', ['--config', '.dependency-cruiser.cjs', ...SOURCES]],
+  ['Format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['Unused exports, files and packages', 'knip', []],
+];
+
+async function whole([name, command, args]) {
+  const { code, said } = await hear('npx', [command, ...args]);
+  console.log(`\n${name}\n${code === 0 ? 'passed' : `${said.trim()}\nFAILED`}`);
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+}
+
+/** Does the checks, two at a time. */
+async function checks() {
+  const waiting = [...CHECKS];
+  const done = [];
+  const lane = async () => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) done.push(await whole(check));
+  };
+  await Promise.all([lane(), lane()]);
+  return done;
 }
 
 function unit() {
@@ -56,15 +75,7 @@ export async function test() {
   install();
   rmSync(RESULTS, { recursive: true, force: true });
   mkdirSync(RESULTS, { recursive: true });
-  const parts = [
-    whole('Types of core, server and tests', 'npx', ['tsc', '-p', 'tsconfig.json']),
-    whole('Types of the interface', 'npx', ['tsc', '-p', 'apps/app/tsconfig.json']),
-    whole('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
-    whole('Circles and layers', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', ...SOURCES]),
-    whole('Unused exports, files and packages', 'npx', ['knip']),
-    whole('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
-    unit(),
-  ];
+  const parts = [...(await checks()), unit()];
   try {
     const executable = chromium();
     build();
