@@ -11,6 +11,7 @@ import { firstLoad } from './firstLoad.ts';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
 import { rate } from './rate.ts';
+import { safety } from './safety.ts';
 import { scaling } from './scaling.ts';
 import { talking } from './fieldbus.ts';
 
@@ -92,6 +93,7 @@ function verdicts(): void {
 }
 
 solving();
+safety();
 verdicts();
 checking();
 scaling();

@@ -24,6 +24,7 @@ import { Meter } from './Meter';
 import { MoreCard } from './MoreCard';
 import { SensitivityCard } from './SensitivityCard';
 import { StateToggle } from './StateToggle';
+import { StopsCard } from './StopsCard';
 import { VerdictText } from '../point/VerdictText';
 
 export function LandScreen() {
@@ -56,6 +57,7 @@ function Land({ point }: { point: OpenPoint }) {
         <>
           <StampSteps point={point} steps={steps} title="Steps" label="Steps of landing" saver={saver} />
           <LoopBudgetCard analysis={analysis} />
+          <StopsCard point={point} saver={saver} />
           <ArcChainCard point={point} />
           <SensitivityCard point={point} saver={saver} />
           <MoreCard point={point} />

@@ -1,57 +1,12 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
-import type { SafetyPort } from '../catalog/index.ts';
-import { settingsOf } from '../catalog/index.ts';
-import type { Module, Settings } from '../model/index.ts';
-import { elementId } from '../network/index.ts';
+import { nth } from '../lists/index.ts';
+import { plusOf } from '../job/index.ts';
 import type { PointContext } from '../network/index.ts';
+import { safetyTarget } from './safetyTarget.ts';
 import type { Situation } from './situations.ts';
 import { solveState } from './states.ts';
 import type { PointState, Wanted } from './states.ts';
-
-/** The safety inputs to which a guard's two channels lead, be it directly or through others of a chain. */
-export interface SafetyTarget {
-  readonly module: Module;
-  readonly port: SafetyPort;
-  readonly settings: Settings;
-  /** Element that is on while the safe side is released. */
-  readonly released: string;
-}
-
-export function safetyTarget({ index, scope, place }: PointContext): SafetyTarget | undefined {
-  const own = (moduleId: string, { channel }: SafetyPort): boolean =>
-    place?.moduleId === moduleId && place.channel === channel;
-  const ports = [...scope.parts].flatMap(([moduleId, taken]) =>
-    index
-      .portsOf(moduleId)
-      .filter((port) => port.kind === 'safety')
-      .map((port) => ({ moduleId, taken, port, own: own(moduleId, port) })),
-  );
-  // The device's own input comes first; other guards may hang on the same safety relay.
-  for (const { moduleId, taken, port, own: mine } of ports.sort((a, b) => Number(b.own) - Number(a.own))) {
-    const module = index.module(moduleId);
-    if (!module) continue;
-    if (!mine && !leads(scope.refs, moduleId, port, taken)) continue;
-    const type = index.moduleType(module);
-    return {
-      module,
-      port,
-      settings: settingsOf(type, module.settings),
-      released: elementId(moduleId, port.released),
-    };
-  }
-  return undefined;
-}
-
-function leads(
-  refs: ReadonlySet<string>,
-  moduleId: string,
-  { roles, detectors }: SafetyPort,
-  taken: ReadonlySet<string>,
-): boolean {
-  const wired = [roles.channel1Return, roles.channel2Return].some((name) => refs.has(`${moduleId}:${name}`));
-  return wired && detectors.some((id) => taken.has(id));
-}
 
 /** All states of a guard: open, closed, reset, and what must not escape it. */
 export interface GuardRun {
@@ -84,10 +39,10 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
     [device.id, `test${n}`],
     ...[...scope.parts.keys()].map((id) => [id, `test${n}`] as const),
   ];
-  const go = (key: string, words: Text, present: boolean, names: Names, from?: PointState): PointState =>
+  const go: Go = (key, words, present, names, from, joined = []) =>
     solveState(
       context,
-      { key, words, present, others: true, level: present ? 1 : 0, forced: forcing(names) },
+      { key, words, present, others: true, level: present ? 1 : 0, forced: forcing(names), joined },
       from?.solution.held,
       key === 'present' ? wanted : 'nominal',
     );
@@ -102,32 +57,72 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   );
   const tests = [1, 2].map((n) => go(`test${n}`, say('analysis.test-pulse', { n }), true, pulse(n), running));
   const again = go('again', say('analysis.again-reset', { present }), true, [], opened);
-  const welded: Names = contactors.map(({ id, welds }) => [id, welds] as const);
-  const stuck = contactors.length
-    ? [
-        weldedRun(
-          go,
-          present,
-          pressing(button),
-          welded,
-          go('welded-open', say('analysis.contactor-welded'), false, welded, running),
-        ),
-      ]
-    : [];
-  return { shown: [opened, running], staged: [closed, pressed, ...alone, ...tests, again, ...stuck] };
+  const stuck = contactors.flatMap(({ id, welds }, i) =>
+    weldedRun(go, i, [[id, welds]], pressing(button), running, present),
+  );
+  return {
+    shown: [opened, running],
+    staged: [
+      closed,
+      pressed,
+      ...alone,
+      ...tests,
+      again,
+      ...stuck,
+      ...faultsOpened(context, go, away, running),
+    ],
+  };
+}
+
+type Go = (
+  key: string,
+  words: Text,
+  present: boolean,
+  names: Names,
+  from?: PointState,
+  joined?: Situation['joined'],
+) => PointState;
+
+/** The guard open while one of its channels has a fault: stuck closed, short to plus, or joined with the other. */
+function faultsOpened(context: PointContext, go: Go, away: Text, running: PointState): PointState[] {
+  const target = safetyTarget(context);
+  if (!target) return [];
+  const { channel1Return = '', channel2Return = '' } = target.port.roles;
+  const ends = [channel1Return, channel2Return].map((terminal) => `${target.module.id}:${terminal}`);
+  const plus = plusOf(context.supply);
+  return [
+    ...ends.flatMap((end, i) => [
+      go(
+        `stuck${i + 1}`,
+        say('analysis.channel-stuck', { away, n: i + 1 }),
+        false,
+        [[context.device.id, `stuck${i + 1}`]],
+        running,
+      ),
+      go(`plus${i + 1}`, say('analysis.channel-on-plus', { away, n: i + 1 }), false, [], running, [
+        [end, plus],
+      ]),
+    ]),
+    go('joined', say('analysis.channels-joined', { away }), false, [], running, [
+      [nth(ends, 0), nth(ends, 1)],
+    ]),
+  ];
 }
 
 const pressing = (part: { readonly id: string; readonly button?: string } | undefined): Names =>
   part?.button === undefined ? [] : [[part.id, part.button]];
 
+/** One contactor welded while the guard opens and closes again; the safety function must not start then. */
 function weldedRun(
-  go: (key: string, words: Text, present: boolean, names: Names, from?: PointState) => PointState,
-  present: Text,
-  button: Names,
+  go: Go,
+  i: number,
   welded: Names,
-  opened: PointState,
-): PointState {
+  button: Names,
+  running: PointState,
+  present: Text,
+): PointState[] {
+  const opened = go(`welded-open${i}`, say('analysis.contactor-welded'), false, welded, running);
   const press: Names = [...welded, ...button];
-  const pressed = go('welded-reset', say('analysis.contactor-welded-reset'), true, press, opened);
-  return go('welded', say('analysis.contactor-welded-after-reset', { present }), true, welded, pressed);
+  const pressed = go(`welded-reset${i}`, say('analysis.contactor-welded-reset'), true, press, opened);
+  return [go(`welded${i}`, say('analysis.contactor-welded-after-reset', { present }), true, welded, pressed)];
 }

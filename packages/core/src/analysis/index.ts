@@ -1,8 +1,10 @@
 export { analyse } from './analysis.ts';
 export type { Analysis } from './analysis.ts';
 export { ARC_ERRORS, arcChain, arcChainFaults, arcSteps, arcUnitsOf } from './arcChain.ts';
-export { safetyTarget } from './guardRun.ts';
-export type { SafetyTarget } from './guardRun.ts';
+export { safetyTarget } from './safetyTarget.ts';
+export type { SafetyTarget } from './safetyTarget.ts';
+export { energyPast, feedsOf, safeElements, stoppedInputs } from './stopping.ts';
+export type { StoppedInput } from './stopping.ts';
 export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';
 export { measuredOf, measuredQuantity } from './measure.ts';
 export { readMeter } from './readings.ts';

@@ -13,6 +13,8 @@ export interface Situation {
   readonly level: number;
   /** Names by item. */
   readonly forced: ReadonlyMap<string, ReadonlySet<string>>;
+  /** Terminals that a fault joins. */
+  readonly joined?: readonly (readonly [a: string, b: string])[];
 }
 
 const NOTHING: Situation['forced'] = new Map();

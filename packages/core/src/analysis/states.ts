@@ -109,6 +109,7 @@ export function solveState(
     present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
     levels: new Map([[device.id, situation.level]]),
     forced: situation.forced,
+    joined: situation.joined,
     held,
   });
   const sought = [...portsSought(context), ...othersSought(context, netlist)];

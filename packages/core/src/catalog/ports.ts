@@ -66,6 +66,8 @@ export interface SafetyPort extends PortBase {
   readonly detectors: readonly [string, string];
   readonly both: string;
   readonly released: string;
+  /** Safe contacts that it closes; nothing where the part itself is what stops. */
+  readonly gives?: readonly string[];
 }
 
 export type Port = DigitalPort | AnalogPort | OutputPort | FieldbusPort | SafetyPort;

@@ -69,7 +69,7 @@ const SINGLE = [
   z.object({
     kind: z.literal('editPoint'),
     id: Id,
-    patch: Point.pick({ tag: true, name: true, bit: true })
+    patch: Point.pick({ tag: true, name: true, bit: true, stops: true })
       .extend({ typeId: Device.shape.typeId, outputId: z.string().min(1).max(40) })
       .partial()
       .extend({

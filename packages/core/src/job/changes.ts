@@ -95,7 +95,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   removeHelper: (job, { id }) => ({
     ...withoutItem(job, id),
     devices: without(job.devices, id, 'device'),
-    points: job.points.map((point) =>
+    points: withoutItem(job, id).points.map((point) =>
       point.helperIds?.includes(id)
         ? { ...point, helperIds: point.helperIds.filter((helper) => helper !== id) }
         : point,

@@ -4,7 +4,7 @@ export { Change, NOBODY, partsOf } from './changeSchema.ts';
 export type { Actor, SingleChange } from './changeSchema.ts';
 export { applyChange, applyHistory } from './changes.ts';
 export { feedersOf, minusOf, plusOf } from './feeders.ts';
-export { checkIntegrity } from './integrity.ts';
+export { canBeStopped, checkIntegrity } from './integrity.ts';
 export { descriptionOf, parametersOf } from './itemParameters.ts';
 export { MAX_FILE_BYTES, jobFileSchema, readJobFile, writeJobFile } from './jobFile.ts';
 export { JobIndex, otherEnd } from './jobIndex.ts';

@@ -198,7 +198,29 @@ function checkOwners(job: JobContent): Problem[] {
       else claim(id, tag, path);
     }),
   );
+  job.points.forEach(({ tag, stops = [] }, i) =>
+    stops.forEach((id, k) => {
+      if (!canBeStopped(job, id))
+        problems.push({
+          path: `points[${i}].stops[${k}]`,
+          message: say('job.cannot-be-stopped', { tag, id }),
+        });
+    }),
+  );
   return problems;
+}
+
+/** Whether a part takes energy that a safety function has to take away. */
+export function canBeStopped(job: JobContent, id: string): boolean {
+  const types = partTypesOf(job);
+  const device = job.devices.find((one) => one.id === id);
+  if (device) return types.findDevice(device)?.description.moves !== undefined;
+  const module = job.modules.find((one) => one.id === id);
+  return (
+    module !== undefined &&
+    (types.findModule(module)?.description.ports.some((port) => port.kind === 'safety' && !port.gives) ??
+      false)
+  );
 }
 
 /** What is about a point that the job does not hold. */

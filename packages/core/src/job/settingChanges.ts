@@ -85,10 +85,13 @@ function moved<T extends Device | Module>(row: T, type: PartType | undefined, va
   return turned.length ? { ...row, settings: { ...row.settings, ...Object.fromEntries(turned) } } : row;
 }
 
-/** A job without what hangs on a part that leaves it: its entries, its place in a plan. */
+/** A job without what hangs on a part that leaves it: its entries, its place in a plan, and that a point stops it. */
 export const withoutItem = (job: JobContent, itemId: string): JobContent => ({
   ...job,
   entries: job.entries.filter((entry) => entry.itemId !== itemId),
+  points: job.points.map((point) =>
+    point.stops?.includes(itemId) ? { ...point, stops: point.stops.filter((id) => id !== itemId) } : point,
+  ),
   plans: job.plans.map((plan) =>
     plan.kind === 'serial'
       ? { ...plan, units: plan.units.map((unit) => withoutLinkTo(unit, itemId)) }

@@ -45,6 +45,10 @@ export const ANALYSIS = {
   'analysis.channel-alone-open': ({ n }: { n: number }) => `Channel ${n} alone open`,
   'analysis.test-pulse': ({ n }: { n: number }) => `Test pulse ${n}`,
   'analysis.again-reset': ({ present }: { present: string }) => `${present} again, no reset`,
+  'analysis.channel-stuck': ({ away, n }: { away: string; n: number }) => `${away}, channel ${n} stuck`,
+  'analysis.channel-on-plus': ({ away, n }: { away: string; n: number }) =>
+    `${away}, channel ${n} shorted to plus`,
+  'analysis.channels-joined': ({ away }: { away: string }) => `${away}, channels joined`,
   'analysis.contactor-welded': 'Contactor welded',
   'analysis.contactor-welded-reset': 'Contactor welded, reset',
   'analysis.contactor-welded-after-reset': ({ present }: { present: string }) =>

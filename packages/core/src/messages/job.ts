@@ -1,5 +1,7 @@
 /** Sentences by code. */
 export const JOB = {
+  'job.cannot-be-stopped': ({ tag, id }: { tag: string; id: string }) =>
+    `${tag} stops “${id}”, which the job does not hold or which nothing has to stop: name a contactor, a valve, a motor or a drive with safe stop.`,
   'job.to': ({ ref, ref2 }: { ref: string; ref2: string }) => `${ref} to ${ref2}`,
   'job.wire-missing': ({ number, ends }: { number: string; ends: string }) =>
     `Wire ${number}, ${ends}, is missing.`,

@@ -1,5 +1,17 @@
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 
+interface Way {
+  readonly input: string;
+  readonly through: string;
+  readonly numbers: readonly string[];
+}
+
+const wiresText = (numbers: readonly string[]): string =>
+  numbers.length > 1 ? `wires ${numbers.join(', ')} lead` : `wire ${numbers.join()} leads`;
+
+const fedPast = ({ input, through, numbers }: Way): string =>
+  `${input} gets energy past the safe contacts, through ${through}${numbers.length ? ` (wire ${numbers.join(', ')})` : ''}.`;
+
 /** Why a point does not work, or may not: what hangs on it, relays, safety, lines, limits. */
 export const REASON_OUTSIDE = {
   'reason.short-circuit': ({ amplifier, device }: { amplifier: string; device: string }) =>
@@ -212,8 +224,25 @@ export const REASON_OUTSIDE = {
     `With channel ${n} of ${device} alone open, ${module} stays released: that channel is bridged, joined to the other, or not used.`,
   'reason.safety-cross': ({ unseen }: { unseen: readonly number[] }) =>
     `The test pulse of channel ${unseen.join(' and ')} does not arrive: a joint between the channels, or from one to plus, would not be seen. Feed each channel from its own test output.`,
-  'reason.safety-feedback.unseen':
-    'A welded contactor would not be seen: its mirror contact is not in the feedback loop.',
+  'reason.safety-feedback.unseen': ({ unseen }: { unseen: readonly string[] }) =>
+    `If ${unseen.join(' or ')} welded, nobody would see it and the next start would be allowed: ${unseen.length > 1 ? 'their mirror contacts are' : 'its mirror contact is'} not in the feedback loop.`,
+  'reason.safety-output.terminal': ({ tag, terminal }: { tag: string; terminal: string }) =>
+    `${tag} ${terminal}`,
+  'reason.safety-output.wire': ({ input, numbers }: { input: string; numbers: readonly string[] }) =>
+    `${input} gets energy past the safe contacts: ${wiresText(numbers)} there without any contact in between. It stays on when the safety function is demanded.`,
+  'reason.safety-output.shows': (way: Way) =>
+    `${fedPast(way)} That contact only shows a state, and may fail closed without anybody seeing it.`,
+  'reason.safety-output.program': (way: Way) =>
+    `${fedPast(way)} The program switches there, not the safety function.`,
+  'reason.safety-output.channel': (way: Way) =>
+    `${fedPast(way)} That is only one channel, and nothing watches it: it belongs on the safety relay, and the safe contacts feed ${way.input}.`,
+  'reason.safety-output.other': (way: Way) => `${fedPast(way)} The safety function does not open that.`,
+  'reason.safety-output.live': ({ input, state }: { input: string; state: string }) =>
+    `${input} has energy in the state “${state}”, in which it must be off. What it drives would move.`,
+  'reason.safety-output.dead': ({ input }: { input: string }) =>
+    `${input} gets no energy though everything is closed and reset: no safe contact leads from the supply through it and back.`,
+  'reason.safety-shared': ({ contact, inputs }: { contact: string; inputs: readonly string[] }) =>
+    `${contact} alone feeds ${inputs.join(' and ')}: if that contact welds or is bridged, none of them drops out. Give each a contact of its own.`,
   'reason.safety-bypass': ({ onSafeName, device }: { onSafeName: string; device: string }) =>
     `The auxiliary contact ${onSafeName} of ${device} is landed on a safety terminal. It is no safety path: only the two channels are.`,
 } as const;

@@ -4,6 +4,8 @@ import { lowerFirst, fixed, formatVolts } from '../units/index.ts';
 export const VERDICT = {
   'verdict.open': ({ point }: { point: string }) =>
     `${point} is not on a channel yet. Choose one to see whether it works there.`,
+  'verdict.stops-nothing': ({ device }: { device: string }) =>
+    `${device} is not complete: nothing is wired that it stops. Land the contactors, valves or safe-stop inputs on the safe contacts, or name what it stops.`,
   'verdict.no-rail': 'no rail',
   'verdict.input-takes': 'the input takes the current in',
   'verdict.input-gives': 'the input gives the current',

@@ -128,6 +128,7 @@ export const COLLECTIONS = {
       outputId: { label: 'output' },
       bit: { label: 'program bit' },
       helperIds: { label: 'parts', json: true },
+      stops: { label: 'what it stops', json: true },
       range: { label: 'range', json: true },
       plate: { label: 'name-plate', json: true, folded: true },
       scaling: { label: 'signal chain', json: true, folded: true },

@@ -154,6 +154,8 @@ export const Point = z.object({
   bit: z.enum(['direct', 'inverted']),
   /** Other devices that belong to it: relay, loads, barrier, resistor. */
   helperIds: z.array(Id).max(40).optional(),
+  /** Contactors, valves and drives that a safety function stops, besides those that its own wires lead to. */
+  stops: z.array(Id).max(20).optional(),
   range: Range.optional(),
   plate: Card.optional(),
   scaling: Scaling.optional(),

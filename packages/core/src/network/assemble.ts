@@ -32,6 +32,13 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
       b: wire.to,
       ohms: wireOhms(wire),
     })),
+    ...(world.joined ?? []).map(([a, b], i): Element => ({
+      kind: 'resistor',
+      id: elementId('fault', String(i)),
+      a,
+      b,
+      ohms: exactly(0.01),
+    })),
     ...[...scope.deviceIds].flatMap((id) => deviceElements(index, id, world)),
     ...[...scope.parts].flatMap(([id, taken]) => moduleElements(index, id, taken, world)),
   ];

@@ -84,7 +84,12 @@ export function aboutPoint({ index, point, ports, scope }: PointContext): Finger
     scope.wires.flatMap(({ from, to }) => [from, to]).map((ref) => splitRef(ref).item),
   );
   return {
-    [`point:${point.id}`]: hashOf({ outputId: point.outputId, bit: point.bit, range: point.range }),
+    [`point:${point.id}`]: hashOf({
+      outputId: point.outputId,
+      bit: point.bit,
+      range: point.range,
+      stops: point.stops,
+    }),
     ...Object.assign(
       {},
       ...scope.wires.map(({ id, from, to, lengthM, mm2 }) => ({

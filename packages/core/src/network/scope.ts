@@ -31,6 +31,7 @@ export function scopeOf(index: JobIndex, point: Point): Scope {
   const walk = new Walk(index);
   walk.enterDevice(deviceId);
   for (const helper of point.helperIds ?? []) walk.enterDevice(helper);
+  for (const id of point.stops ?? []) walk.enterStopped(id);
   const place = index.placeOf(point);
   if (place) walk.enterPort(place.moduleId, index.port(place).terminal);
   walk.run();
@@ -63,6 +64,16 @@ class Walk {
     if (!device || this.devices.has(id)) return;
     this.devices.add(id);
     for (const terminal of this.index.deviceType(device).terminals) this.reach(`${id}:${terminal.name}`);
+  }
+
+  /** What a safety function is to stop takes part even where nothing joins the two. */
+  enterStopped(id: string): void {
+    if (this.index.device(id)) return this.enterDevice(id);
+    if (!this.index.module(id)) return;
+    for (const port of this.index.portsOf(id))
+      if (port.kind === 'safety')
+        for (const terminal of [port.roles.channel1Return, port.roles.channel2Return])
+          if (terminal !== undefined) this.enterPort(id, terminal);
   }
 
   /** The port on which the device is planned takes part even where its wire is missing, or on a rail by mistake. */

@@ -17,6 +17,8 @@ export interface World {
   readonly levels?: ReadonlyMap<string, number>;
   /** What is switched by hand or by the program, pressed or broken: names by item. */
   readonly forced?: ReadonlyMap<string, ReadonlySet<string>>;
+  /** Terminals that a fault joins. */
+  readonly joined?: readonly (readonly [a: string, b: string])[];
   /** Detectors and latches that were on before. */
   readonly held?: ReadonlySet<string>;
 }

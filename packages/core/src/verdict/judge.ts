@@ -2,12 +2,13 @@ import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { analyse, SAFETY_NOTE } from '../analysis/index.ts';
+import { analyse, safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { diagnose } from './reasons/diagnose.ts';
 import type { Reason } from './reasons/reason.ts';
+import { stopsSomething } from './reasons/stops.ts';
 import { worksSentence } from './worksSentence.ts';
 
 /**
@@ -43,14 +44,22 @@ function verdictText(analysis: Analysis): Judgement {
   const reasons = diagnose(analysis);
   const stopping = reasons.filter((reason) => reason.weight === 'cannot');
   if (stopping.length) return { status: 'cannot', sentence: nth(stopping, 0).sentence, reasons };
+  if (context.output.drivenBy === 'guard' && !stopsSomething(analysis))
+    return {
+      status: 'open',
+      sentence: say('verdict.stops-nothing', { device: context.device.tag }),
+      reasons,
+    };
   if (reasons.length) return { status: 'doubtful', sentence: nth(reasons, 0).sentence, reasons };
   return { status: 'works', sentence: worksSentence(analysis), reasons };
 }
 
-/** A point is landed once it is on a port, or its signal goes to a helper that is wired. */
-function isLanded({ ports, helpers, index }: PointContext): boolean {
+/** A point is landed once it is on a port, leads there through others, or its signal goes to a helper that is wired. */
+function isLanded(context: PointContext): boolean {
+  const { ports, helpers, index, output } = context;
   return (
     ports.length > 0 ||
+    (output.drivenBy === 'guard' && safetyTarget(context) !== undefined) ||
     helpers.some((helper) =>
       index.deviceType(helper).terminals.some(({ name }) => index.wiresAt(`${helper.id}:${name}`).length),
     )

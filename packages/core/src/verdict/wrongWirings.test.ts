@@ -1,6 +1,7 @@
 import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
 import * as F from '../../test/families.ts';
+import { guardOnInput, moved, wireAt } from '../../test/safetyJobs.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -9,15 +10,6 @@ import { applyChange } from '../job/changes.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import type { ReasonCode } from './reasons/reason.ts';
 import { verdictOf } from './verdict.ts';
-
-const wireAt = (job: JobContent, ref: string) =>
-  sure(job.wires.find(({ from, to }) => from === ref || to === ref));
-
-/** The wire on a terminal planned to another one. */
-function moved(job: JobContent, ref: string, to: string): JobContent {
-  const wire = wireAt(job, ref);
-  return after(job, { kind: 'moveWire', wireId: wire.id, [wire.from === ref ? 'to' : 'from']: to });
-}
 
 /** The wire on a terminal found missing. */
 const gone = (job: JobContent, ...refs: string[]): JobContent =>
@@ -36,20 +28,6 @@ function exchanged(job: JobContent, a: string, b: string): JobContent {
     { kind: 'landWire', wireId: two.id, asFound: { to: one.to } },
   );
 }
-
-const guardOnInput = (): JobContent =>
-  withWires(
-    withPoint(withModule(bareJob(), 'm', 'di8-both-8', ['-']), {
-      typeId: 'guard-2c',
-      output: 'contact',
-      logic: 'nc',
-      at: null,
-    }),
-    ['px-1-b:11', 'g1:+'],
-    ['px-1-b:12', 'm:I0'],
-    ['px-1-b:21', 'g1:+'],
-    ['px-1-b:22', 'm:I1'],
-  );
 
 const rtd = (wires: 2 | 3 | 4, set: string) => F.analogJob(`rtd-${wires}w`, { 'R0.wires': set }, 'rtd2');
 const volts = { 'A1.switch': 'V', 'A1.range': '0-10 V' };

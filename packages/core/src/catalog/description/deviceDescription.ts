@@ -148,6 +148,8 @@ export const DeviceDescription = z.strictObject({
   sensitivity: z.boolean().optional(),
   /** It stands between others and does as they do; its wires may share a terminal. */
   inline: z.boolean().optional(),
+  /** The detector that sees the energy by which it moves or heats something: a safety function takes that away. */
+  moves: Name.optional(),
   /** A button that somebody presses: the name to force. */
   button: Name.optional(),
   /** A contactor: the name to force where its contacts weld. */

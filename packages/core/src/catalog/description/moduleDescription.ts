@@ -74,6 +74,8 @@ export const PortDescription = z.discriminatedUnion('kind', [
     detectors: z.tuple([Name, Name]),
     both: Name,
     released: Name,
+    /** Safe contacts that it closes; nothing where the part itself is what stops. */
+    gives: z.array(Name).min(1).max(8).optional(),
   }),
 ]);
 export type PortDescription = z.infer<typeof PortDescription>;

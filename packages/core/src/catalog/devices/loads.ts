@@ -40,6 +40,8 @@ interface Load {
   readonly watts: number;
   readonly current: 'dc' | 'ac' | 'any';
   readonly inrush: number;
+  /** Its energy moves or heats something. */
+  readonly moves?: true;
 }
 
 const figures = ({ volts, watts, inrush }: Load) => ({
@@ -55,6 +57,7 @@ function load(id: string, name: string, title: string, rated: Load): DeviceDescr
     title,
     group: 'Loads',
     part: true,
+    ...(rated.moves && { moves: 'load' }),
     terminals: [
       { name: '1', role: 'loadPlus' },
       { name: '2', role: 'loadMinus' },
@@ -96,6 +99,7 @@ const CONTACTOR: DeviceDescription = {
   group: 'Loads',
   part: true,
   welds: 'welded',
+  moves: 'load',
   terminals: [
     { name: 'A1', role: 'loadPlus', words: 'coil' },
     { name: 'A2', role: 'loadMinus', words: 'coil' },
@@ -209,6 +213,7 @@ export const LOADS: readonly DeviceDescription[] = [
     watts: 45,
     current: 'ac',
     inrush: 6,
+    moves: true,
   }),
   load('pump-230', 'Pump, 230 V AC, 750 W', 'pump', {
     kind: 'motor',
@@ -216,6 +221,7 @@ export const LOADS: readonly DeviceDescription[] = [
     watts: 750,
     current: 'ac',
     inrush: 6,
+    moves: true,
   }),
   load('heater-230', 'Heater, 230 V AC, 1.5 kW', 'heater', {
     kind: 'resistive',
@@ -223,6 +229,7 @@ export const LOADS: readonly DeviceDescription[] = [
     watts: 1500,
     current: 'ac',
     inrush: 1,
+    moves: true,
   }),
   load('valve-24', 'Solenoid valve, 24 V DC, 8 W', 'valve', {
     kind: 'coil',
@@ -230,6 +237,7 @@ export const LOADS: readonly DeviceDescription[] = [
     watts: 8,
     current: 'dc',
     inrush: 1,
+    moves: true,
   }),
   load('horn-24', 'Horn, 24 V DC, 3 W', 'horn', {
     kind: 'resistive',

@@ -64,6 +64,7 @@ const safetyPort = (n: 1 | 2): PortDescription => ({
   detectors: [`in${n}a`, `in${n}b`],
   both: `in${n}`,
   released: 'released',
+  gives: ['safe1', 'safe2'],
 });
 
 export const SAFETY_RELAY: ModuleDescription = {

@@ -36,6 +36,8 @@ export type ReasonCode =
   | 'sense-open'
   | 'safety-bypass'
   | 'safety-channel'
+  | 'safety-output'
+  | 'safety-shared'
   | 'safety-cross'
   | 'safety-reset'
   | 'safety-feedback'

@@ -7,6 +7,7 @@ import type { PointContext } from '../../network/index.ts';
 import { safetyTarget } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
+import { fedReasons, liveReasons, pastReasons } from './stops.ts';
 
 /** Why a guard's two channels do not stop what they are to stop, or a fault would not be seen. */
 export function guardReasons(analysis: Analysis): Reason[] {
@@ -16,6 +17,8 @@ export function guardReasons(analysis: Analysis): Reason[] {
   if (!target) return [bypass(context)];
   const aux = auxReasons(context);
   if (aux.length) return aux;
+  const past = pastReasons(analysis);
+  if (past.length) return past;
   const released = (key: string): boolean | undefined =>
     stateOf(analysis, key)?.solution.active(target.released);
   if (released('away'))
@@ -26,10 +29,12 @@ export function guardReasons(analysis: Analysis): Reason[] {
       ),
     ];
   if (!released('present')) return notReleased(analysis, target);
+  const alone = aloneReasons(context, target, released);
   return [
-    ...aloneReasons(context, target, released),
+    ...(alone.length ? alone : liveReasons(analysis)),
     ...crossReasons(analysis, target),
-    ...feedbackReasons(released),
+    ...feedbackReasons(analysis, target),
+    ...fedReasons(analysis),
   ];
 }
 
@@ -115,8 +120,15 @@ function crossReasons(analysis: Analysis, { module, port }: SafetyTarget): Reaso
   return [doubtful('safety-cross', say('reason.safety-cross', { unseen }))];
 }
 
-function feedbackReasons(released: (key: string) => boolean | undefined): Reason[] {
-  return released('welded') ? [doubtful('safety-feedback', say('reason.safety-feedback.unseen'))] : [];
+/** Contactors that can weld without the safety function refusing to start again. */
+function feedbackReasons({ context, staged }: Analysis, { released }: SafetyTarget): Reason[] {
+  const welding = [...context.scope.deviceIds].flatMap((id) => {
+    const device = context.index.device(id);
+    return device && context.index.deviceType(device).description.welds !== undefined ? [device.tag] : [];
+  });
+  const welded = staged.filter(({ situation }) => /^welded\d+$/.test(situation.key));
+  const unseen = welding.filter((_, i) => welded[i]?.solution.active(released));
+  return unseen.length ? [doubtful('safety-feedback', say('reason.safety-feedback.unseen', { unseen }))] : [];
 }
 
 function auxReasons({ device, index, type }: PointContext): Reason[] {

@@ -1,0 +1,82 @@
+import { canBeStopped } from '@keypost/core/job';
+import { textOf } from '@keypost/core/messages';
+import { stoppedThings } from '@keypost/core/verdict';
+import type { StoppedThing } from '@keypost/core/verdict';
+import { View } from 'react-native';
+import type { Saver } from '../data/useSave';
+import { expecting } from '../data/useSave';
+import { useKnown, WhoAmI } from '../data/WhoAmI';
+import type { OpenPoint } from '../point/usePoint';
+import { Card, Row } from '../ui/Card';
+import { OptionTile } from '../ui/OptionTile';
+import { StatusIcon } from '../ui/StatusIcon';
+import { Text } from '../ui/Text';
+
+/** What a safety function takes the energy from, over which contact, and what else of the job it is to stop. */
+export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const { analysis, view } = point;
+  const { point: row, output } = analysis.context;
+  const known = useKnown();
+  if (output.drivenBy !== 'guard') return null;
+  const things = stoppedThings(analysis);
+  const { stops = [] } = row;
+  const wired = new Set(things.map(({ itemId }) => itemId));
+  const others = [...view.content.devices, ...view.content.modules].filter(
+    ({ id }) => canBeStopped(view.content, id) && (stops.includes(id) || !wired.has(id)),
+  );
+  const toggle = (id: string) =>
+    void saver.save(
+      {
+        kind: 'editPoint',
+        id: row.id,
+        patch: { stops: stops.includes(id) ? stops.filter((other) => other !== id) : [...stops, id] },
+      },
+      { expects: expecting(view, 'points', row.id) },
+    );
+  return (
+    <Card title="What it stops">
+      {things.length === 0 && (
+        <Row first>
+          <Text as="fail">Nothing yet. A guard that stops nothing protects nobody.</Text>
+        </Row>
+      )}
+      {things.map((thing, i) => (
+        <Stopped key={`${thing.itemId}${textOf(thing.name)}`} thing={thing} first={i === 0} />
+      ))}
+      {others.length > 0 && (
+        <Row className="gap-2">
+          <Text as="strong">It is to stop these too</Text>
+          <View className="flex-row flex-wrap gap-2" role="group" aria-label="It is to stop these too">
+            {others.map(({ id, tag }) => (
+              <OptionTile
+                key={id}
+                role="checkbox"
+                label={tag}
+                isOn={stops.includes(id)}
+                onPress={() => known && toggle(id)}
+              />
+            ))}
+          </View>
+          {!known && <WhoAmI />}
+        </Row>
+      )}
+    </Card>
+  );
+}
+
+function Stopped({ thing: { name, isWired, fedBy }, first }: { thing: StoppedThing; first: boolean }) {
+  const text = !isWired
+    ? 'not wired'
+    : fedBy.length
+      ? `fed by ${fedBy.map(textOf).join(' and ')}`
+      : 'fed by no safe contact alone';
+  return (
+    <Row first={first} className="flex-row items-center gap-3 py-3">
+      {!(isWired && fedBy.length) && <StatusIcon kind="cannot" size={22} />}
+      <View className="min-w-0 flex-1">
+        <Text as="strong">{textOf(name)}</Text>
+        <Text as="small">{text}</Text>
+      </View>
+    </Row>
+  );
+}
