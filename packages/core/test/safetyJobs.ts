@@ -103,3 +103,6 @@ export const guardOnInput = (): JobContent =>
   );
 
 export { chainJob, driveStopJob, guardJob };
+
+/** A reset button that is always closed. */
+export const bridgedReset = (): JobContent => withWires(twoContactors(), ['reset:13', 'reset:14']);

@@ -199,7 +199,7 @@ export const WRONG: readonly Wrong[] = [
   ],
   // Reset and selector
   ['no reset wire', () => without(twoContactors(), 'reset:14'), 'safety-reset'],
-  ['a bridged reset button', () => withWires(twoContactors(), ['reset:13', 'reset:14']), 'safety-reset'],
+  ['a bridged reset button', () => S.bridgedReset(), 'safety-reset'],
   ['the selector at both inputs', () => twoContactors({ selector: 'both' }), 'safety-channel'],
   // Safe-stop inputs
   [

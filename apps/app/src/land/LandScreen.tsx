@@ -55,9 +55,9 @@ function Land({ point }: { point: OpenPoint }) {
       }
       aside={
         <>
+          <StopsCard point={point} saver={saver} />
           <StampSteps point={point} steps={steps} title="Steps" label="Steps of landing" saver={saver} />
           <LoopBudgetCard analysis={analysis} />
-          <StopsCard point={point} saver={saver} />
           <ArcChainCard point={point} />
           <SensitivityCard point={point} saver={saver} />
           <MoreCard point={point} />

@@ -2,6 +2,7 @@ import { canBeStopped } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { stoppedThings } from '@keypost/core/verdict';
 import type { StoppedThing } from '@keypost/core/verdict';
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
 import { expecting } from '../data/useSave';
@@ -17,6 +18,7 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
   const { analysis, view } = point;
   const { point: row, output } = analysis.context;
   const known = useKnown();
+  const [asked, setAsked] = useState(false);
   if (output.drivenBy !== 'guard') return null;
   const things = stoppedThings(analysis);
   const { stops = [] } = row;
@@ -53,11 +55,11 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
                 role="checkbox"
                 label={tag}
                 isOn={stops.includes(id)}
-                onPress={() => known && toggle(id)}
+                onPress={() => (known ? toggle(id) : setAsked(true))}
               />
             ))}
           </View>
-          {!known && <WhoAmI />}
+          {asked && !known && <WhoAmI />}
         </Row>
       )}
     </Card>

@@ -1,4 +1,6 @@
 import type { Setting } from '@keypost/core/catalog';
+import { View } from 'react-native';
+import { Caution } from '../ui/Notice';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Select } from '../ui/Select';
 
@@ -18,12 +20,21 @@ export function SettingRow({
   value: string;
   onChange: (value: string) => void;
 }) {
-  const { label, place, choices } = setting;
+  const { label, place, choices, caution } = setting;
   const words = PLACES[place] ? `${label} (${PLACES[place]})` : label;
   const options = choices.map((choice) => ({ value: choice.value, label: choice.label }));
-  return choices.length > 4 ? (
-    <Select label={words} value={value} options={options} onChange={onChange} />
-  ) : (
-    <RadioGroup label={words} value={value} options={options} onChange={onChange} />
+  const control =
+    choices.length > 4 ? (
+      <Select label={words} value={value} options={options} onChange={onChange} />
+    ) : (
+      <RadioGroup label={words} value={value} options={options} onChange={onChange} />
+    );
+  if (!caution) return control;
+  const risky = choices.find((choice) => choice.value === caution.value)?.label ?? caution.value;
+  return (
+    <View className="gap-2">
+      {control}
+      <Caution>{`${risky}: ${caution.text}`}</Caution>
+    </View>
   );
 }

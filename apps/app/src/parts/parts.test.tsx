@@ -1,6 +1,6 @@
 import { nth, sure } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { analogJob, relayJob } from '../../../../packages/core/test/families';
+import { analogJob, guardJob, relayJob } from '../../../../packages/core/test/families';
 import { openPoint, smallJob } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
@@ -115,4 +115,11 @@ test('a wire can go to every rail, the point’s own parts and every module, the
   expect(groups.slice(0, 2)).toEqual(['Supply G1', 'Supply Q1']);
   expect(groups).toEqual(expect.arrayContaining(['PX-1', 'K1', 'FAN', 'M']));
   expect(sure(options.find(({ value }) => value === 'k1:14')).label).toMatch(/socket 5/);
+});
+
+test('what a choice can do to somebody stands beside it before it is chosen', () => {
+  render(<Ports point={openPoint(guardJob(), 'px-1')} />);
+  const reset = screen.getByRole('radiogroup', { name: /^Reset/ });
+  const caution = screen.getByRole('note', { name: /^Caution: Automatic: The machine can start by itself/ });
+  expect(reset.parentElement?.contains(caution)).toBe(true);
 });

@@ -59,6 +59,8 @@ export interface Setting {
   /** From what its right choice follows; what is usual where nothing says so. */
   readonly from?: Rule;
   readonly usual?: { readonly value: string; readonly why: string };
+  /** What one of its choices can do to somebody; it stands beside the control. */
+  readonly caution?: { readonly value: string; readonly text: string };
 }
 
 /** Something that a device is set to: in its menu, by a switch, or over a bus. */

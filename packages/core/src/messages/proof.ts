@@ -41,6 +41,7 @@ export const PROOF = {
     `${plain(min, 5)} to ${plain(max, 5)} ${unit}`,
   'proof.never-bridge-safety-device': ({ safetyNote }: { safetyNote: string }) =>
     `${safetyNote} Never bridge a safety device to test.`,
+  'proof.what-it-drives-may': 'What this output drives may move, start or open. Clear the machine first.',
   'proof.what-input-starts-may':
     'What this input starts may move. Clear the machine first, and never bridge a guard to test.',
   'proof.supply-device': 'Supply at the device',

@@ -257,6 +257,18 @@ export const REASON = {
     `${module} has no supply at A1 and A2.`,
   'reason.safety-reset.not-starting': ({ module }: { module: string }) =>
     `${module} does not start although both channels are closed.`,
+  'reason.safety-reset.held': ({ module }: { module: string }) =>
+    `${module} does not start: its reset input RI has energy all the time, so no reset can be let go of. The button is bridged, or stuck.`,
+  'reason.safety-channel.not-selected': ({
+    device,
+    module,
+    portLabel,
+  }: {
+    device: string;
+    module: string;
+    portLabel: string;
+  }) =>
+    `${device} is on ${portLabel} of ${module}, and its selector counts input 1 only. A competent person says how the selector stands.`,
   'reason.safety-reset.no-button': ({ module }: { module: string }) =>
     `${module} waits for its reset, and no button reaches its reset input RI.`,
   'reason.supply-reversed': ({

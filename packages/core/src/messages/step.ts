@@ -13,7 +13,12 @@ export const STEP = {
     `${present}: both channels of ${relay} show closed`,
   'step.both-show-open': ({ away }: { away: string }) => `${away}: both show open.`,
   'step.safe-side-drops-out': ({ away }: { away: string }) =>
-    `${away}: the safe side drops out at once, and stays out when the guard closes again`,
+    `${away}: the safe side drops out at once, and stays out until reset`,
+  'step.safe-side-drops-out-returns': ({ away, present }: { away: string; present: string }) =>
+    `${away}: the safe side drops out at once, and comes back by itself with “${present}”`,
+  'step.joint-for-the-test':
+    'The joint is there for the moment of the test only, with a second person at the stop. Take it off, and see that it is off.',
+  'step.reset-on-press': ({ relay }: { relay: string }) => `Press reset: ${relay} releases`,
   'step.open-channel-1-alone': ({ device, relay }: { device: string; relay: string }) =>
     `Open channel 1 of ${device} alone: ${relay} drops out`,
   'step.open-channel-2-alone': ({ device, relay }: { device: string; relay: string }) =>
@@ -31,9 +36,8 @@ export const STEP = {
     `${present}: ${relay} releases by itself`,
   'step.where-person-stand-behind': ({ moves }: { moves: string }) =>
     `${moves} Where a person can stand behind the guard, reset must be manual and monitored.`,
-  'step.letting-go-pressing': ' on letting go, not on pressing',
-  'step.press-let-go-reset': ({ relay, how }: { relay: string; how: string }) =>
-    `Press and let go of reset: ${relay} releases${how}`,
+  'step.press-let-go-reset': ({ relay }: { relay: string }) =>
+    `Press and let go of reset: ${relay} releases on letting go, not on pressing`,
   'step.either-input': 'either input',
   'step.both-inputs': 'both inputs',
   'step.isolate-lock-off-prove': 'Isolate, lock off, prove dead',
@@ -72,6 +76,8 @@ export const STEP = {
     'Follow the site’s lock-off rules; mains only for people licensed or authorised under the local code.',
   'step.machines-start-themselves-when':
     'Machines can start by themselves when power returns. Keep people clear.',
+  'step.what-it-drives-may':
+    'What the output drives may move, start or open. Clear the machine before it is switched or forced.',
   'step.what-input-starts-may':
     'What the input starts may move. Clear the machine before the target goes in.',
   'step.test-tester-before-after': 'Test the tester before and after.',

@@ -24,7 +24,8 @@ import type { LandStep } from './landStep.ts';
 
 const ISOLATE = say('step.follow-site-lock-off');
 const RESTART = say('step.machines-start-themselves-when');
-const FORCED = say('step.what-input-starts-may');
+const FOLLOWS = say('step.what-input-starts-may');
+const FORCED = say('step.what-it-drives-may');
 
 const SUPPLY_ROLES: readonly TerminalRole[] = [
   'plus',
@@ -224,7 +225,7 @@ function commonStep(context: PointContext): LandStep[] {
 
 function followStep(context: PointContext): LandStep {
   const { output } = context;
-  const caution = joined(FORCED, ...cautionsOf(context, 'follow'));
+  const caution = joined(output.drivenBy === 'command' ? FORCED : FOLLOWS, ...cautionsOf(context, 'follow'));
   const about = aboutPoint(context);
   switch (output.drivenBy) {
     case 'value':

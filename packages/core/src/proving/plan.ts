@@ -15,6 +15,7 @@ import type { Fingerprint } from '../model/index.ts';
 
 const GUARDED = say('proof.never-bridge-safety-device', { safetyNote: SAFETY_NOTE });
 const MOVES = say('proof.what-input-starts-may');
+const DRIVES = say('proof.what-it-drives-may');
 
 /**
  * Makes the test of a point from its solved circuit: the supply, then for each state what its lamps, its signal
@@ -47,13 +48,16 @@ export function statesPlan(analysis: Analysis): ProofPlan {
         title: state.situation.words,
         ...(i > 0 && {
           how: say('step.use', { stimulus: output.stimulus }),
-          caution: output.drivenBy === 'guard' ? GUARDED : MOVES,
+          caution: cautionOf(output),
         }),
         checks: checks.map(check),
       })),
     ],
   };
 }
+
+const cautionOf = ({ drivenBy }: DeviceOutput): Message =>
+  drivenBy === 'guard' ? GUARDED : drivenBy === 'command' ? DRIVES : MOVES;
 
 /** The keys of all checks of a point, without working out what each must show; none while there is nothing to prove. */
 export function checkKeys(analysis: Analysis): string[] {

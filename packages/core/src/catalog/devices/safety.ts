@@ -215,6 +215,10 @@ const ARC_UNIT: DeviceDescription = {
       usual: { value: 'safe', why: 'fail-safe: it falls off on trip and on loss of supply' },
       label: 'Contact at rest',
       place: 'switch',
+      caution: {
+        value: 'trip',
+        text: 'Without supply nothing trips, and nobody is told. Only where the supply itself is watched.',
+      },
       choices: [
         { value: 'safe', label: 'Falls off on trip and on loss of supply' },
         { value: 'trip', label: 'Pulls in on trip' },

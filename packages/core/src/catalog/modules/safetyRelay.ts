@@ -103,6 +103,10 @@ export const SAFETY_RELAY: ModuleDescription = {
         value: 'monitored',
         why: 'manual and monitored wherever a person can stand behind the guard; the risk assessment decides',
       },
+      caution: {
+        value: 'automatic',
+        text: 'The machine can start by itself as soon as the guard closes. Only where nobody can stand behind it, and only as the risk assessment of a competent person says.',
+      },
       choices: [
         { value: 'monitored', label: 'Manual, monitored: on release of the button' },
         { value: 'manual', label: 'Manual: on press' },

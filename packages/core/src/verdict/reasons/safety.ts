@@ -19,6 +19,8 @@ export function guardReasons(analysis: Analysis): Reason[] {
   if (aux.length) return aux;
   const past = pastReasons(analysis);
   if (past.length) return past;
+  const unselected = selectorReason(context, target);
+  if (unselected) return [unselected];
   const released = (key: string): boolean | undefined =>
     stateOf(analysis, key)?.solution.active(target.released);
   if (released('away'))
@@ -86,11 +88,29 @@ function notReleased(analysis: Analysis, { module, port, settings }: SafetyTarge
   return [
     cannot(
       'safety-reset',
-      settings.reset === 'automatic'
-        ? say('reason.safety-reset.not-starting', { module: module.tag })
-        : say('reason.safety-reset.no-button', { module: module.tag }),
+      on('reset')
+        ? say('reason.safety-reset.held', { module: module.tag })
+        : settings.reset === 'automatic'
+          ? say('reason.safety-reset.not-starting', { module: module.tag })
+          : say('reason.safety-reset.no-button', { module: module.tag }),
     ),
   ];
+}
+
+/** A guard on the second input while the relay counts the first only. */
+function selectorReason(
+  { device }: PointContext,
+  { module, port, settings }: SafetyTarget,
+): Reason | undefined {
+  if (settings.selector !== '1' || port.channel === 0) return undefined;
+  return cannot(
+    'safety-channel',
+    say('reason.safety-channel.not-selected', {
+      device: device.tag,
+      module: module.tag,
+      portLabel: port.label,
+    }),
+  );
 }
 
 function aloneReasons(
