@@ -25,7 +25,7 @@ export interface DemoPoint {
 
 type Ends = readonly (readonly [own: string, to: string, colour?: Wire['colour'], lengthM?: number])[];
 
-let numbered = 200;
+let numbered = 601;
 
 function wires(itemId: string, ends: Ends): Wire[] {
   return ends.map(([own, to, colour = 'BK', lengthM = 1]) => ({
