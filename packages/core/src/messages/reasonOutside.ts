@@ -10,7 +10,7 @@ const wiresText = (numbers: readonly string[]): string =>
   numbers.length > 1 ? `wires ${numbers.join(', ')} lead` : `wire ${numbers.join()} leads`;
 
 const fedPast = ({ input, through, numbers }: Way): string =>
-  `${input} gets energy past the safe contacts, through ${through}${numbers.length ? ` (wire ${numbers.join(', ')})` : ''}.`;
+  `${input} gets energy past the safe contacts, through ${through}${numbers.length ? ` and ${numbers.length > 1 ? 'wires' : 'wire'} ${numbers.join(', ')}` : ''}.`;
 
 /** Why a point does not work, or may not: what hangs on it, relays, safety, lines, limits. */
 export const REASON_OUTSIDE = {
@@ -231,7 +231,7 @@ export const REASON_OUTSIDE = {
   'reason.safety-output.wire': ({ input, numbers }: { input: string; numbers: readonly string[] }) =>
     `${input} gets energy past the safe contacts: ${wiresText(numbers)} there without any contact in between. It stays on when the safety function is demanded.`,
   'reason.safety-output.shows': (way: Way) =>
-    `${fedPast(way)} That contact only shows a state, and may fail closed without anybody seeing it.`,
+    `${fedPast(way)} That only shows a state: it may stay on without anybody seeing it.`,
   'reason.safety-output.program': (way: Way) =>
     `${fedPast(way)} The program switches there, not the safety function.`,
   'reason.safety-output.channel': (way: Way) =>

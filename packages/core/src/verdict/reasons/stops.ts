@@ -106,8 +106,10 @@ const nameOf = ({ tag, terminal }: StoppedInput): Text =>
 /** What energy passes on its way to an input, why that does not count, and over which wires. */
 function pastText(context: PointContext, input: StoppedInput, way: readonly Element[]): Message {
   const wires = new Map(context.scope.wires.map((wire) => [wire.id, wire.number]));
-  const numbers = way.flatMap(({ id }) => wires.get(id) ?? []);
-  const part = way.findLast(({ id }) => !wires.has(id));
+  const last = way.findLastIndex(({ id }) => !wires.has(id));
+  const part = way[last];
+  // The wires between that part and the input: one of them is where it does not belong.
+  const numbers = way.slice(last + 1).flatMap(({ id }) => wires.get(id) ?? []);
   const name = nameOf(input);
   if (!part) return say('reason.safety-output.wire', { input: name, numbers });
   const through = throughOf(context, part);
@@ -128,19 +130,22 @@ function throughOf({ index, output, device }: PointContext, element: Element): T
     const isChannel = part.id === device.id && (output.carries ?? []).includes(local);
     if (isChannel) return { code: 'reason.safety-output.channel', name: part.tag };
     if (own && own.drivenBy !== 'guard' && index.deviceType(part).description.safety)
-      return { code: 'reason.safety-output.shows', name: say('text.of', { what: own.label, of: part.tag }) };
+      return { code: 'reason.safety-output.shows', name: contactOf(part.tag, element) };
     return { code: 'reason.safety-output.other', name: contactOf(part.tag, element) };
   }
   const module = index.module(item);
   if (!module) return { code: 'reason.safety-output.other', name: item };
-  if (index.moduleType(module).description.safety)
+  if (index.moduleType(module).description.safety && element.kind === 'switch')
     return { code: 'reason.safety-output.shows', name: contactOf(module.tag, element) };
+  if (index.moduleType(module).description.safety)
+    return { code: 'reason.safety-output.other', name: contactOf(module.tag, element) };
   return { code: 'reason.safety-output.program', name: contactOf(module.tag, element) };
 }
 
 /** A contact or output by the terminals between which it stands. */
 const contactOf = (tag: string, element: Element): Message => {
-  const terminals = [...new Set(nodesOf(element).map((node) => splitRef(node).terminal))];
+  const nodes = element.kind === 'output' ? [element.out] : nodesOf(element);
+  const terminals = [...new Set(nodes.map((node) => splitRef(node).terminal))];
   return say('text.of', { what: terminals.filter((name) => !name.startsWith('~')).join('-'), of: tag });
 };
 
