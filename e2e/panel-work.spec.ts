@@ -250,3 +250,21 @@ test('the drawing goes out as a file that stands alone', async ({ page }) => {
   await expect(page.locator('svg text').first()).toBeVisible();
   expect(await page.locator('svg').innerHTML()).toContain('PE-105');
 });
+
+test('a wire from plus to minus is told on the board, on the panel and at each point', async ({
+  page,
+  request,
+}) => {
+  const id = await badlyShared(request);
+  const wire = { id: 'slip', number: '99', from: 'g1:+', to: 'g1:-', colour: 'BK', lengthM: 1, mm2: 0.75 };
+  const answer = await request.post(`/api/jobs/${id}/changes`, {
+    data: { changeId: crypto.randomUUID(), by: 'TT', change: { kind: 'addWire', wire }, expects: [] },
+  });
+  expect(answer.ok()).toBe(true);
+  await page.goto(`/job/${id}`);
+  const told = page.getByRole('region', { name: 'The panel as a whole' });
+  await expect(told).toContainText(/Short circuit in the panel: wire 99 joins \+24.V to 0.V/);
+  await expect(page.getByRole('link', { name: /PX-1 Tray, cannot work: Short circuit/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Panel' }).click();
+  await expect(told).toContainText('wire 99');
+});

@@ -1,3 +1,4 @@
+import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { useJobId } from '../job/useJobId';
@@ -9,19 +10,25 @@ import { BoardPane } from '../job/BoardPane';
 import { inOrder } from '../job/Tally';
 
 const LandPoint = page('LandPoint');
+const PanelFindings = page('PanelFindings', null);
 
 /** The board; where there is room, the first point that needs somebody stands open beside it. */
 export function BoardScreen() {
   const jobId = useJobId();
   const wide = useWide();
   const job = useJob(jobId);
+  const [shown, setShown] = useState(false);
+  // What opens from here is fetched once the board can be used.
+  const go = useCallback(() => {
+    setShown(true);
+    void fetchPages();
+  }, []);
   const progress = useProgress(wide ? job.data?.content : undefined);
   const first = progress && inOrder(progress)[0];
   if (wide && first) return <LandPoint pointId={first.pointId} />;
   return (
     <View className="min-h-0 flex-1">
-      {/* What opens from here is fetched once the board can be used. */}
-      <BoardPane jobId={jobId} full onShown={fetchPages} />
+      <BoardPane jobId={jobId} full onShown={go} notice={shown && <PanelFindings jobId={jobId} />} />
     </View>
   );
 }

@@ -3,6 +3,7 @@ import type { BoardRow } from '@keypost/api';
 import { say } from '@keypost/core/messages';
 import type { JobContent } from '@keypost/core/model';
 import { useEffect, useMemo } from 'react';
+import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useJob, useKeptBoard } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -19,11 +20,14 @@ export function BoardPane({
   jobId,
   chosen,
   full = false,
+  notice,
   onShown,
 }: {
   jobId: string;
   chosen?: string;
   full?: boolean;
+  /** What is wrong with the panel as a whole. */
+  notice?: ReactNode;
   /** Called once its points are there. */
   onShown?: () => unknown;
 }) {
@@ -46,6 +50,7 @@ export function BoardPane({
                 <Text as="title">{content.name}</Text>
               </View>
               {progress && <Tally progress={progress} narrow={!full} />}
+              {notice}
             </View>
             {content.points.length === 0 ? (
               <Text as="soft" className="px-4">

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import type * as Everything from './pages';
-import type { ComponentType, ReactElement } from 'react';
+import type { ComponentType, ReactElement, ReactNode } from 'react';
 import { Opening } from '../ui/Opening';
 import { workOutWithoutWorker } from '../workers/useProgress';
 
@@ -14,13 +14,13 @@ export const fetchPages = (): Promise<Pages> => (pages ??= import('./pages'));
 workOutWithoutWorker(async (job) => (await fetchPages()).jobProgress(job));
 
 /** A page that is fetched when it is opened, and a word while it comes. */
-export function page<N extends keyof Pages>(name: N): Pages[N] {
+export function page<N extends keyof Pages>(name: N, fallback: ReactNode = <Opening />): Pages[N] {
   const Page = lazy(async () => ({
     default: (await fetchPages())[name] as unknown as ComponentType<object>,
   }));
   return function Opened(props: object): ReactElement {
     return (
-      <Suspense fallback={<Opening />}>
+      <Suspense fallback={fallback}>
         <Page {...props} />
       </Suspense>
     );

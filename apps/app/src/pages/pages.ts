@@ -16,6 +16,7 @@ export { LandScreen } from '../land/LandScreen';
 export { LiveScreen } from '../buses/LiveScreen';
 export { LogScreen } from '../log/LogScreen';
 export { NewPointScreen } from '../point/NewPointScreen';
+export { PanelFindings } from '../job/PanelFindings';
 export { PanelScreen } from '../panel/PanelScreen';
 export { PartsScreen } from '../parts/PartsScreen';
 export { PlanScreen } from '../buses/PlanScreen';

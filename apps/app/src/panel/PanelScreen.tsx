@@ -8,6 +8,7 @@ import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
+import { PanelFindings } from '../job/PanelFindings';
 import { useJobId } from '../job/useJobId';
 import { MoreRow } from '../ui/MoreRow';
 import { Button } from '../ui/Button';
@@ -51,6 +52,7 @@ function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving
   const { modules, points } = view.content;
   return (
     <View className={wide ? 'max-w-[1400px] gap-4' : 'gap-4'}>
+      <PanelFindings jobId={view.id} />
       <View className={wide ? 'flex-row items-start gap-4' : 'gap-4'}>
         <View className={wide ? 'flex-1' : ''}>
           <SupplyCard view={view} />

@@ -3,6 +3,7 @@ import { Pencil } from '../ui/icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { BoardPane } from '../job/BoardPane';
+import { PanelFindings } from '../job/PanelFindings';
 import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
@@ -44,7 +45,7 @@ export function PointFrame({
     <View className="min-h-0 flex-1 flex-row">
       {wide && (
         <View className="w-[320px] border-r-[1.5px] border-edge">
-          <BoardPane jobId={jobId} chosen={id} />
+          <BoardPane jobId={jobId} chosen={id} notice={<PanelFindings jobId={jobId} />} />
         </View>
       )}
       <View className="min-h-0 min-w-0 flex-1">

@@ -1,5 +1,18 @@
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 
+interface Joint {
+  readonly from: string;
+  readonly to: string;
+  readonly numbers: readonly string[];
+}
+
+const wiresJoin = (numbers: readonly string[]): string =>
+  numbers.length > 1 ? `wires ${numbers.join(', ')} join` : `wire ${numbers.join()} joins`;
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+const ampsText = (amps: number): string => `${amps < 10 ? fixed(amps, 1) : fixed(amps, 0)}\u00a0A`;
+
 interface Way {
   readonly input: string;
   readonly through: string;
@@ -95,6 +108,18 @@ export const REASON_OUTSIDE = {
     protection: string;
   }) =>
     `${tag} is overloaded: its ${protection === 'fuse' ? 'fuse' : 'breaker'} lets ${amps} A through, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
+  'reason.short-circuit.state': ({ tag, state, amps }: { tag: string; state: string; amps: number }) =>
+    `${tag} is short-circuited in the state “${state}”: it gives its ${ampsText(amps)}, and a fuse blows or wires burn.`,
+  'reason.short-circuit.mains': ({ tag, state, amps }: { tag: string; state: string; amps: number }) =>
+    `${tag} is short-circuited in the state “${state}”: up to ${ampsText(amps)} flow until its protection trips. Wires can burn, and the contact that closes it can weld.`,
+  'reason.rails.short': ({ from, to, numbers, amps }: Joint & { amps: number }) =>
+    `Short circuit in the panel: ${wiresJoin(numbers)} ${from} to ${to}. Up to ${ampsText(amps)} flow, and a fuse blows or wires burn.`,
+  'reason.rails.mains-short': ({ from, to, numbers, amps }: Joint & { amps: number }) =>
+    `Short circuit in the panel: ${wiresJoin(numbers)} ${from} to ${to}. Up to ${ampsText(amps)} flow until the protection trips: fire and arc.`,
+  'reason.rails.bypass': ({ from, to, numbers, branch }: Joint & { branch: string }) =>
+    `${capital(wiresJoin(numbers))} ${from} to ${to}: past the protection of ${branch}, which protects nothing any more.`,
+  'reason.rails.parallel': ({ from, to, numbers }: Joint) =>
+    `${capital(wiresJoin(numbers))} ${from} to ${to}: two supplies feed one rail. What one protects, the other feeds.`,
   'reason.short-circuit.supply': ({ tag, amps }: { tag: string; amps: string }) =>
     `${tag} is short-circuited: it would give its ${amps} A and break down or trip.`,
   'reason.output-overload': ({

@@ -5,7 +5,7 @@ import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
 import { dutyReasons } from './duties.ts';
 import { ratedReason, wettingReason } from './limits.ts';
-import { mainsReasons } from './mains.ts';
+import { mainsReasons, shortReasons } from './mains.ts';
 import { outputReasons, resistorReasons } from './outputs.ts';
 import { pulseReasons } from './pulse.ts';
 import { cannot } from './reason.ts';
@@ -19,6 +19,9 @@ import { fieldbusReasons } from './fieldbus.ts';
 /** Reads off the solved states why a landed point does not work. Empty when it does. */
 export function diagnose(analysis: Analysis): Reason[] {
   const { states, staged } = analysis;
+  // What can burn is said before anything else, whatever follows from it.
+  const short = shortReasons(analysis);
+  if (short.length) return short;
   if ([...states, ...staged].some(({ solution }) => solution.outcome !== 'solved'))
     return [cannot('no-solution', say('reason.no-solution'))];
   const mains = mainsReasons(analysis);
