@@ -2,6 +2,10 @@ import { lowerFirst, formatOhms } from '../units/index.ts';
 
 /** Sentences by code. */
 export const REMEDY = {
+  'remedy.take-wire-out': ({ number, from, to }: { number: string; from: string; to: string }) =>
+    `Isolate, then take wire ${number} out, from ${from} to ${to}`,
+  'remedy.wire-as-planned': ({ number, from, to }: { number: string; from: string; to: string }) =>
+    `Isolate, then land wire ${number} as planned, from ${from} to ${to}`,
   'remedy.land-as-planned': ({ single, point }: { single: number; point: string }) =>
     `Land all ${single} wires of ${point} as planned`,
   'remedy.coil': ({ relay }: { relay: string }) => `the coil of ${relay}`,

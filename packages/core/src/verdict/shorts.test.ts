@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.ts';
+import { lastOf, nth } from '../lists/index.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -7,6 +7,7 @@ import { after, jobWith, withWires } from '../../test/jobs.ts';
 import { moved, without } from '../../test/safetyJobs.ts';
 import { judge } from './judge.ts';
 import { panelFindings } from './panelFindings.ts';
+import { verdictOf } from './verdict.ts';
 
 const first = (job: JobContent, id = 'px-1') => nth(judge(analyse(new JobIndex(job), id)).reasons, 0);
 const findings = (job: JobContent) =>
@@ -84,6 +85,33 @@ describe('what joins rails is judged for the panel as a whole', () => {
       expect(code).toBe('short-circuit');
       expect(sentence.values).toMatchObject({ amps: nth(job.supplies, 0).limitAmps });
     }
+  });
+});
+
+describe('the way out of a short', () => {
+  const ways = (job: JobContent) =>
+    verdictOf(analyse(new JobIndex(job), 'px-1')).remedies.map(({ change }) => change);
+
+  test('is to take the wire out; nothing that leaves it is proposed', () => {
+    const job = withWires(plain(), ['g1:+', 'g1:-']);
+    const { id } = lastOf(job.wires);
+    expect(ways(job)).toEqual([{ kind: 'removeWire', wireId: id }]);
+  });
+
+  test('is either wire of a joint over a terminal', () => {
+    const job = withWires(plain(), ['g1:+', 'm:I7'], ['m:I7', 'g1:-']);
+    expect(ways(job)).toEqual(job.wires.slice(-2).map(({ id }) => ({ kind: 'removeWire', wireId: id })));
+  });
+
+  test('is the plan where the wire was found elsewhere', () => {
+    const job = withWires(plain(), ['g1:+', 'm:I7']);
+    const { id } = lastOf(job.wires);
+    const slipped = after(job, { kind: 'landWire', wireId: id, asFound: { to: 'g1:-' } });
+    expect(ways(slipped)).toEqual([{ kind: 'landWire', wireId: id, asFound: null }]);
+  });
+
+  test('two shorts have no way out by one wire', () => {
+    expect(ways(withWires(plain(), ['g1:+', 'g1:-'], ['g1:+', 'g1:PE']))).toEqual([]);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { JobContent, Wire } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
+import { railJoints } from '../../network/index.ts';
 
 /**
  * The part of a job that a change of some devices and modules can act on, so that trying it does not depend on the
@@ -24,7 +25,15 @@ export function excerpt(
     modules: [...moduleIds].flatMap((id) => index.module(id) ?? []),
     devices: [...ids].flatMap((id) => index.device(id) ?? []),
     points: [...points],
-    wires: wiresOf(index, ids, moduleIds),
+    // What joins rails anywhere in the panel stops every point on them.
+    wires: [
+      ...new Set([
+        ...wiresOf(index, ids, moduleIds),
+        ...railJoints(index).flatMap(({ wires }) =>
+          wires.flatMap(({ id }) => index.job.wires.filter((wire) => wire.id === id)),
+        ),
+      ]),
+    ],
     stamps: [],
     results: [],
     calibrations: [],

@@ -11,6 +11,7 @@ import { landWires, moveChannel, moveContact, otherSensor, turnCommon, turnSuppl
 import { excerpt } from './excerpt.ts';
 import { asPlanned } from './asPlanned.ts';
 import { otherSettings } from './settings.ts';
+import { openShorts } from './shorts.ts';
 import type { Remedy } from './remedy.ts';
 
 const MAX_REMEDIES = 4;
@@ -21,6 +22,7 @@ const MAX_REMEDIES = 4;
  */
 export function findRemedies(context: PointContext): Remedy[] {
   const candidates: (Remedy | readonly Remedy[])[] = [
+    ...openShorts(context),
     ...asPlanned(context),
     ...chainSwitches(context),
     ...landWires(context),
