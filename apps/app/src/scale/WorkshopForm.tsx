@@ -20,6 +20,8 @@ export function readRows(text: string): { points: TablePoint[] } | { problem: st
       .map((cell) => cell.trim())
       .filter(Boolean)
       .map((cell) => parseIn(cell, ''));
+    const twoWays = [x, y].find((cell) => cell?.ok === false && cell.problem.code === 'quantity.thousands');
+    if (twoWays?.ok === false) return { problem: `Line ${i + 1}: ${textOf(twoWays.problem)}` };
     if (!x?.ok || !y?.ok || rest.length > 0)
       return { problem: `Line ${i + 1}: “${row.trim()}” is not two numbers. Write them as 12.00; 245.` };
     points.push({ in: x.value, out: y.value });

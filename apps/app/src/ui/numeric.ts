@@ -1,4 +1,5 @@
-import { readNumber } from '@keypost/core/units';
+import { say, textOf } from '@keypost/core/messages';
+import { readingsOf, readNumber } from '@keypost/core/units';
 import { z } from 'zod';
 
 /** A number typed as text, with point or comma, then held to its own limits. */
@@ -10,9 +11,16 @@ export function numeric(schema: z.ZodType<number, number>) {
       if (Number.isFinite(value)) return value;
       context.addIssue({
         code: 'custom',
-        message: text.trim() === '' ? 'Enter a number.' : `“${text.trim()}” is not a number.`,
+        message: refusal(text),
       });
       return z.NEVER;
     })
     .pipe(schema);
+}
+
+function refusal(text: string): string {
+  const [small, large] = readingsOf(text) ?? [];
+  if (small !== undefined && large !== undefined)
+    return textOf(say('quantity.thousands', { text: text.trim(), small, large }));
+  return text.trim() === '' ? 'Enter a number.' : `“${text.trim()}” is not a number.`;
 }

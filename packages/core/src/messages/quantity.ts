@@ -5,6 +5,8 @@ export const QUANTITY = {
     `“${text}” is not a number. Enter one such as ${unit ? `24.1 ${unit}` : '24.1'}.`,
   'quantity.two-numbers': ({ text }: { text: string }) =>
     `“${text}” holds two numbers. Enter one, with point or comma.`,
+  'quantity.thousands': ({ text, small, large }: { text: string; small: string; large: string }) =>
+    `“${text}” can be ${small} or ${large}. Write ${small}, or ${large}.`,
   'quantity.divided-by-zero': 'A fraction cannot divide by 0.',
   'quantity.unit': ({ unit, units }: { unit: string; units: readonly string[] }) =>
     `“${unit}” does not fit here. Use ${units.join(', ')}.`,

@@ -14,6 +14,6 @@ export {
   plain,
   withUnit,
 } from './quantity.ts';
-export { readNumber } from './number.ts';
+export { readingsOf, readNumber } from './number.ts';
 export type { Dimension } from './quantity.ts';
 export { awgToMm2, parseSection } from './section.ts';

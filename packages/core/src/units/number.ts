@@ -1,11 +1,22 @@
 const NUMBER = /^[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?$/i;
 
+/** A comma before exactly three digits, which half the world reads as a thousand. */
+const THOUSAND = /^[+-]?[1-9]\d{0,2},\d{3}$/;
+
+/** Both readings of a number whose comma may part thousands: `12,500` is 12.5 or 12500; nothing where there is one. */
+export function readingsOf(text: string): readonly [small: string, large: string] | undefined {
+  const trimmed = text.trim().replace('−', '-');
+  if (!THOUSAND.test(trimmed)) return undefined;
+  return [String(Number(trimmed.replace(',', '.'))), trimmed.replace(',', '')];
+}
+
 /**
  * Reads a number without a unit as it is typed: point or comma, either minus, spaces around it.
- * @returns NaN where there is none, or one too large to be kept.
+ * @returns NaN where there is none, one too large to be kept, or one that can be read in two ways.
  */
 export function readNumber(text: string): number {
   const trimmed = text.trim().replace('−', '-');
-  const value = NUMBER.test(trimmed) ? Number(trimmed.replace(',', '.')) : Number.NaN;
+  if (!NUMBER.test(trimmed) || THOUSAND.test(trimmed)) return Number.NaN;
+  const value = Number(trimmed.replace(',', '.'));
   return Number.isFinite(value) ? value : Number.NaN;
 }

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { fixed, formatMilliamps, formatVoltBand, formatVolts, parseQuantity } from './quantity.ts';
+import {
+  convert,
+  fixed,
+  formatMilliamps,
+  formatVoltBand,
+  formatVolts,
+  parseIn,
+  parseQuantity,
+  UNITS,
+} from './quantity.ts';
 
 const value = (text: string, ...rest: ['volts' | 'amps' | 'metres' | 'ohms', string]): number => {
   const parsed = parseQuantity(text, ...rest);
@@ -21,6 +30,14 @@ test.each<[string, 'volts' | 'amps' | 'metres' | 'ohms', string, number]>([
   ['1 1/2 in', 'metres', 'm', 0.0381],
   ['4.7 kΩ', 'ohms', 'Ω', 4700],
   ['.5', 'volts', 'V', 0.5],
+  ['2.500', 'volts', 'V', 2.5],
+  ['0,125', 'volts', 'V', 0.125],
+  ['470 mΩ', 'ohms', 'Ω', 0.47],
+  ['1 MΩ', 'ohms', 'Ω', 1e6],
+  ['2 KOHM', 'ohms', 'Ω', 2000],
+  ['½ in', 'metres', 'm', 0.0127],
+  ['1½"', 'metres', 'm', 0.0381],
+  ['3"', 'metres', 'm', 0.0762],
 ])('%s reads as %s in %s: %d', (text, dimension, unit, expected) => {
   expect(value(text, dimension, unit)).toBeCloseTo(expected, 10);
 });
@@ -33,6 +50,9 @@ test.each([
   ['1 2', 'quantity.two-numbers'],
   ['1e999', 'quantity.too-large'],
   ['NaN', 'quantity.no-number'],
+  ['12,500', 'quantity.thousands'],
+  ['−2,500 V', 'quantity.thousands'],
+  ['1 MV', 'quantity.unit'],
 ])('“%s” is refused', (text, code) => {
   expect(problem(text)).toBe(code);
 });
@@ -52,4 +72,39 @@ test('what is written is read back', () => {
       expect(value(fixed(volts, 3), 'volts', 'V')).toBeCloseTo(volts, 2);
     }),
   );
+});
+
+test('what a comma leaves open is asked, with both readings', () => {
+  const parsed = parseQuantity('12,500 mV', 'volts', 'V');
+  expect(parsed).toEqual({
+    ok: false,
+    problem: {
+      code: 'quantity.thousands',
+      values: { text: '12,500 mV', small: '12.5', large: '12500' },
+    },
+  });
+});
+
+// NIST SP 811, appendix B.9: conventional values.
+test.each([
+  [1, 'atm', 'bar', 1.01325],
+  [1, 'kg/cm²', 'bar', 0.980665],
+  [1, 'mm H2O', 'Pa', 9.80665],
+  [1, 'in H2O', 'Pa', 249.08891],
+  [1, 'in Hg', 'kPa', 3.386389],
+  [1, 'lbf', 'N', 4.4482216],
+  [1, 'klbf', 'kN', 4.4482216],
+  [1, 'cfm', 'm³/h', 1.69901],
+  [150, 'gpm', 'm³/h', 34.0687],
+])('%d %s is %s %d', (from, unit, to, expected) => {
+  expect(convert(from, unit, to)).toBeCloseTo(expected, 4);
+});
+
+test('no unit is taken for another by its letters: of two spellings that differ in case only, each is its own', () => {
+  for (const units of Object.values(UNITS))
+    for (const unit of Object.keys(units)) {
+      const parsed = parseIn(`1 ${unit}`, unit);
+      expect(parsed).toMatchObject({ ok: true });
+      if (parsed.ok) expect(parsed.value).toBeCloseTo(1, 9);
+    }
 });

@@ -1,11 +1,14 @@
 import { sure } from '../lists/index.ts';
+import { readingsOf } from './number.ts';
 
 /** How a unit becomes the first of its dimension: times a factor, then plus an offset where its zero lies elsewhere. */
 type UnitStep = number | readonly [factor: number, offset: number];
 
 const FOOT = 0.3048;
 const GALLON = 231 * 0.0254 ** 3;
-const POUND_FORCE = 0.45359237 * 9.80665;
+/** m/s²; conventional columns of water and mercury weigh with it (ISO 80000-4, NIST SP 811, appendix B). */
+const STANDARD_GRAVITY = 9.80665;
+const POUND_FORCE = 0.45359237 * STANDARD_GRAVITY;
 const PSI = POUND_FORCE / 0.0254 ** 2 / 1e5;
 
 /**
@@ -15,7 +18,7 @@ const PSI = POUND_FORCE / 0.0254 ** 2 / 1e5;
 export const UNITS = {
   volts: { V: 1, mV: 1e-3, kV: 1e3 },
   amps: { A: 1, mA: 1e-3, µA: 1e-6, uA: 1e-6 },
-  ohms: { Ω: 1, ohm: 1, kΩ: 1e3, kohm: 1e3, MΩ: 1e6, Mohm: 1e6 },
+  ohms: { Ω: 1, ohm: 1, mΩ: 1e-3, mohm: 1e-3, kΩ: 1e3, kohm: 1e3, MΩ: 1e6, Mohm: 1e6 },
   metres: { m: 1, mm: 1e-3, cm: 1e-2, km: 1e3, in: 0.0254, ft: FOOT },
   squareMillimetres: { 'mm²': 1, mm2: 1 },
   percent: { '%': 1 },
@@ -31,10 +34,26 @@ export const UNITS = {
     'm³/min': 60,
     'gal/min': GALLON * 60,
     gpm: GALLON * 60,
+    cfm: FOOT ** 3 * 60,
+    'ft³/min': FOOT ** 3 * 60,
   },
   speed: { 'm/s': 1, 'cm/s': 0.01, 'ft/s': FOOT },
   volume: { l: 1, ml: 1e-3, 'm³': 1000, m3: 1000, gal: GALLON * 1000 },
-  pressure: { bar: 1, mbar: 1e-3, Pa: 1e-5, kPa: 0.01, MPa: 10, psi: PSI },
+  pressure: {
+    bar: 1,
+    mbar: 1e-3,
+    Pa: 1e-5,
+    kPa: 0.01,
+    MPa: 10,
+    psi: PSI,
+    atm: 1.01325,
+    'kg/cm²': STANDARD_GRAVITY / 10,
+    'kg/cm2': STANDARD_GRAVITY / 10,
+    'mm H2O': STANDARD_GRAVITY * 1e-5,
+    'in H2O': STANDARD_GRAVITY * 25.4e-5,
+    'in Hg': 13.5951 * STANDARD_GRAVITY * 25.4e-5,
+  },
+  force: { N: 1, kN: 1e3, kgf: STANDARD_GRAVITY, lbf: POUND_FORCE, klbf: POUND_FORCE * 1e3 },
   temperature: { '°C': 1, C: 1, K: [1, -273.15], '°F': [5 / 9, -160 / 9], F: [5 / 9, -160 / 9] },
   density: { 'kg/m³': 1, 'kg/m3': 1, 'g/cm³': 1000, 'kg/l': 1000, 'lb/ft³': 0.45359237 / FOOT ** 3 },
   mass: { kg: 1, g: 1e-3, t: 1000, lb: 0.45359237 },
@@ -60,6 +79,23 @@ const PATTERN = new RegExp(
 
 const unread = (code: Unread['code'], values: Unread['values']): Unread => ({ code, values });
 
+const FRACTIONS: Readonly<Record<string, string>> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+};
+
+/** The same as it is typed on any keyboard: one minus, one micro, fractions in digits, inches by their letters. */
+const plainSpelling = (text: string): string =>
+  text
+    .replace('−', '-')
+    .replace('μ', 'µ')
+    .replace(/\s*([½¼¾⅛⅜])/, (_, sign: string) => ` ${FRACTIONS[sign] ?? sign}`)
+    .replace(/\s*(?:"|″|'')\s*$/, ' in')
+    .trim();
+
 /**
  * Reads a number as a technician types it: `24.1`, `24,1 V`, `6.6 mA`, `3/4 in`, `1 1/2 in`.
  * @param defaultUnit what a bare number counts in.
@@ -68,7 +104,7 @@ const unread = (code: Unread['code'], values: Unread['values']): Unread => ({ co
 export function parseQuantity(text: string, dimension: Dimension, defaultUnit: string): Parsed {
   const units: Readonly<Record<string, UnitStep>> = UNITS[dimension];
   if (text.trim() === '') return { ok: false, problem: unread('quantity.missing', { unit: defaultUnit }) };
-  const match = PATTERN.exec(text.replace('−', '-').replace('μ', 'µ'));
+  const match = PATTERN.exec(plainSpelling(text));
   if (!match)
     return { ok: false, problem: unread('quantity.no-number', { text: text.trim(), unit: defaultUnit }) };
   const [, whole, digits, divisor, unitText] = match;
@@ -76,9 +112,13 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
     return { ok: false, problem: unread('quantity.two-numbers', { text: text.trim() }) };
   if (divisor !== undefined && Number(divisor) === 0)
     return { ok: false, problem: unread('quantity.divided-by-zero', {}) };
+  const readings = readingsOf(sure(digits));
+  if (readings) {
+    const [small, large] = readings;
+    return { ok: false, problem: unread('quantity.thousands', { text: text.trim(), small, large }) };
+  }
   const unit = unitText ?? defaultUnit;
-  const step =
-    units[unit] ?? units[Object.keys(units).find((u) => u.toLowerCase() === unit.toLowerCase()) ?? ''];
+  const step = units[unit] ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
   if (step === undefined)
     return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
   const number = Number(sure(digits).replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
@@ -87,6 +127,10 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
     return { ok: false, problem: unread('quantity.too-large', { text: text.trim() }) };
   return { ok: true, value };
 }
+
+/** Whether a unit is another one in small or capital letters; milli and mega are told apart by theirs alone. */
+const isSpelt = (known: string, unit: string): boolean =>
+  known.toLowerCase() === unit.toLowerCase() && (!/^m/i.test(known) || known.charAt(0) === unit.charAt(0));
 
 const toFirst = (value: number, step: UnitStep): number =>
   typeof step === 'number' ? value * step : value * step[0] + step[1];

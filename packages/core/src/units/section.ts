@@ -4,14 +4,18 @@ export function awgToMm2(gauge: number): number {
   return (Math.PI / 4) * diameter * diameter;
 }
 
+/** 1/0 is number 0, 2/0 number −1, and so on. */
+const gaugeNumber = (text: string): number =>
+  text.endsWith('/0') ? 1 - Number(text.charAt(0)) : Number(text);
+
 /**
- * Reads a cross-section as it is printed on a cable: `0.75`, `0,75 mm²`, `AWG 20`, `20 AWG`, `1/0 AWG` is not taken.
+ * Reads a cross-section as it is printed on a cable: `0.75`, `0,75 mm²`, `AWG 20`, `20 AWG`, `2/0 AWG`, `AWG 4/0`.
  * @returns mm², of a gauge to three digits, or nothing when it is neither.
  */
 export function parseSection(text: string): number | undefined {
   const words = text.trim().replace(',', '.');
-  const gauge = /^(?:AWG\s*(\d{1,2})|(\d{1,2})\s*AWG)$/i.exec(words);
-  if (gauge) return Number(awgToMm2(Number(gauge[1] ?? gauge[2])).toPrecision(3));
+  const gauge = /^(?:AWG\s*(\d{1,2}|[1-4]\/0)|(\d{1,2}|[1-4]\/0)\s*AWG)$/i.exec(words);
+  if (gauge) return Number(awgToMm2(gaugeNumber(gauge[1] ?? gauge[2] ?? '')).toPrecision(3));
   const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|qmm)?$/i.exec(words);
   return metric ? Number(metric[1]) : undefined;
 }
