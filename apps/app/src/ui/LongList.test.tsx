@@ -52,6 +52,6 @@ test('of a list of 2,000 rows those near what one sees are drawn, and others whe
 });
 
 test('a list of a usual length is drawn whole', async () => {
-  render(<Page items={names(12)} />);
-  await waitFor(() => expect(drawn()).toEqual(names(12)), { timeout: 20_000 });
+  render(<Page items={names(20)} />);
+  await waitFor(() => expect(drawn()).toEqual(names(20)), { timeout: 20_000 });
 }, 30_000);

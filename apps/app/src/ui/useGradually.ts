@@ -1,11 +1,13 @@
 import { startTransition, useEffect, useState } from 'react';
 
+/** What a screen shows at once. */
+const FIRST = 12;
 /** So many rows are added at a time: few enough that the page answers between them. */
-const STEP = 5;
+const STEP = 25;
 
-/** How much of a long list is drawn: the first rows at once, then a few more at a time until all are there. */
+/** How much of a long list is drawn: a screenful at once, then more at a time until all are there. */
 export function useGradually(all: number): number {
-  const [drawn, setDrawn] = useState(STEP);
+  const [drawn, setDrawn] = useState(FIRST);
   useEffect(() => {
     if (drawn >= all) return;
     const next = setTimeout(() => startTransition(() => setDrawn(drawn + STEP)), 0);
