@@ -265,6 +265,6 @@ test('a wire from plus to minus is told on the board, on the panel and at each p
   const told = page.getByRole('region', { name: 'The panel as a whole' });
   await expect(told).toContainText(/Short circuit in the panel: wire 99 joins \+24.V to 0.V/);
   await expect(page.getByRole('link', { name: /PX-1 Tray, cannot work: Short circuit/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Panel' }).click();
+  await page.getByRole('link', { name: 'Panel', exact: true }).click();
   await expect(told).toContainText('wire 99');
 });

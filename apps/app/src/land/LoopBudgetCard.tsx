@@ -12,6 +12,14 @@ import { Text } from '../ui/Text';
 export function LoopBudgetCard({ analysis }: { analysis: Analysis }) {
   const budget = useMemo(() => loopBudget(analysis), [analysis]);
   if (!budget) return null;
+  if (budget.isOpen)
+    return (
+      <Card title="Loop budget">
+        <Row first>
+          <Text as="fail">The loop is open: no current can flow, so there is nothing to share out.</Text>
+        </Row>
+      </Card>
+    );
   const { supplyVolts, amps, drops, left, needs, margin, ohms, longestM } = budget;
   const enough = margin >= 0;
   const line = (label: string, value: string, strong = false) => (

@@ -46,6 +46,15 @@ describe('the loop’s budget', () => {
     expect(screen.getByText(/V too few at the top current/)).toBeTruthy();
   });
 
+  test('of an open loop tells that, and no volts that are not there', () => {
+    const loop = barrierLoop(100, '250');
+    const job = { ...loop, wires: loop.wires.filter(({ from, to }) => ![from, to].includes('px-1-b:-')) };
+    render(<LoopBudgetCard analysis={openPoint(job, 'px-1').analysis} />);
+    const text = screen.getByRole('group', { name: 'Loop budget' }).textContent;
+    expect(text).toContain('The loop is open');
+    expect(text).not.toMatch(/\d V/);
+  });
+
   test('is not there for a sensor that switches', () => {
     const { container } = render(<LoopBudgetCard analysis={openPoint().analysis} />);
     expect(container.textContent).toBe('');

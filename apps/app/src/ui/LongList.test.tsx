@@ -37,7 +37,8 @@ afterEach(() => jest.restoreAllMocks());
 
 test('of a list of 2,000 rows those near what one sees are drawn, and others where one scrolls to', async () => {
   render(<Page items={names(2000)} />);
-  await waitFor(() => expect(screen.getByRole('list').style.paddingBottom).not.toBe(''));
+  // What draws them is fetched first.
+  await waitFor(() => expect(screen.getByRole('list').style.paddingBottom).not.toBe(''), { timeout: 20_000 });
   const first = drawn();
   expect(first[0]).toBe('P-1');
   expect(first.length).toBeGreaterThanOrEqual(10);
@@ -49,7 +50,7 @@ test('of a list of 2,000 rows those near what one sees are drawn, and others whe
   expect(later).toContain('P-1005');
   expect(later).not.toContain('P-1');
   expect(later.length).toBeLessThan(80);
-});
+}, 30_000);
 
 test('a list of a usual length is drawn whole', async () => {
   render(<Page items={names(20)} />);

@@ -10,8 +10,13 @@ import { elementId, wireOhms } from '../network/index.ts';
 /** Least resistance in a loop that carries digital communication over its current, Ω. */
 export const DIGITAL_OHMS = 250;
 
+/** A loop that carries less than this is open, A; a transmitter takes at least 3.6 mA (NAMUR NE 43). */
+const OPEN_AMPS = 0.001;
+
 /** How the volts of a two-wire transmitter's loop are shared at its top current. */
 export interface LoopBudget {
+  /** No current can flow round it, however willing the transmitter: there is nothing to share. */
+  readonly isOpen: boolean;
   readonly supplyVolts: number;
   /** Current at which it is reckoned, A. */
   readonly amps: number;
@@ -53,6 +58,7 @@ export function loopBudget(analysis: Analysis): LoopBudget | undefined {
   const needs = transmitter.liftVolts.max;
   const margin = left.min - needs;
   return {
+    isOpen: amps < OPEN_AMPS,
     supplyVolts: context.supply.volts,
     amps,
     drops: dropsOf(analysis, full.elements, (element) => Math.abs(dropOf(element, solution.volts))),

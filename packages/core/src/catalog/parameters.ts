@@ -60,7 +60,12 @@ export interface Setting {
   readonly from?: Rule;
   readonly usual?: { readonly value: string; readonly why: string };
   /** What one of its choices can do to somebody; it stands beside the control. */
-  readonly caution?: { readonly value: string; readonly text: string };
+  readonly caution?: {
+    readonly value: string;
+    readonly text: string;
+    /** So chosen, the part does not do what it is there for in every case: a point with it is doubtful. */
+    readonly doubtful?: boolean;
+  };
 }
 
 /** Something that a device is set to: in its menu, by a switch, or over a bus. */

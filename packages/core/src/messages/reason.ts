@@ -19,6 +19,18 @@ export const REASON = {
   }) => `${amplifier} has no supply: ${formatVolts(volts - volts2)} from ${plus} to ${minus}.`,
   'reason.loop-open': ({ amplifier, device }: { amplifier: string; device: string }) =>
     `${amplifier} reports a break: no current flows through ${device}. Its loop is open, or its two wires are exchanged.`,
+  'reason.signal-reading.beyond': ({
+    level,
+    module,
+    portLabel,
+    device,
+  }: {
+    level: number;
+    module: string;
+    portLabel: string;
+    device: string;
+  }) =>
+    `At ${fixed(level * 100, 0)} % of the value what arrives at ${module} ${portLabel} lies outside its range altogether: it is not the signal of ${device}. Look for an open return, exchanged leads, or a signal of another kind.`,
   'reason.signal-reading.value': ({
     level,
     module,

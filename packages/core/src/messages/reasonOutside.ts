@@ -11,7 +11,7 @@ const wiresJoin = (numbers: readonly string[]): string =>
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-const ampsText = (amps: number): string => `${amps < 10 ? fixed(amps, 1) : fixed(amps, 0)}\u00a0A`;
+const ampsText = (amps: number): string => `${fixed(amps, amps < 1 ? 2 : amps < 10 ? 1 : 0)}\u00a0A`;
 
 interface Way {
   readonly input: string;
@@ -112,6 +112,10 @@ export const REASON_OUTSIDE = {
     `${tag} is short-circuited in the state “${state}”: it gives its ${ampsText(amps)}, and a fuse blows or wires burn.`,
   'reason.short-circuit.mains': ({ tag, state, amps }: { tag: string; state: string; amps: number }) =>
     `${tag} is short-circuited in the state “${state}”: up to ${ampsText(amps)} flow until its protection trips. Wires can burn, and the contact that closes it can weld.`,
+  'reason.short-circuit.output': ({ which, state, amps }: { which: string; state: string; amps: number }) =>
+    `${which} is short-circuited in the state “${state}”: it drives ${ampsText(amps)} straight onto the other rail. Where its output is not protected, it burns out.`,
+  'reason.short-circuit.two-wire': ({ which, state, amps }: { which: string; state: string; amps: number }) =>
+    `${which} stands straight across its supply in the state “${state}”: ${ampsText(amps)} flow with no load in series. It burns out.`,
   'reason.rails.short': ({ from, to, numbers, amps }: Joint & { amps: number }) =>
     `Short circuit in the panel: ${wiresJoin(numbers)} ${from} to ${to}. Up to ${ampsText(amps)} flow, and a fuse blows or wires burn.`,
   'reason.rails.mains-short': ({ from, to, numbers, amps }: Joint & { amps: number }) =>
@@ -266,6 +270,8 @@ export const REASON_OUTSIDE = {
     `${input} has energy in the state “${state}”, in which it must be off. What it drives would move.`,
   'reason.safety-output.dead': ({ input }: { input: string }) =>
     `${input} gets no energy though everything is closed and reset: no safe contact leads from the supply through it and back.`,
+  'reason.setting-risk': ({ device, label, text }: { device: string; label: string; text: string }) =>
+    `${device}, ${label.charAt(0).toLowerCase()}${label.slice(1)}: ${text}`,
   'reason.safety-shared': ({ contact, inputs }: { contact: string; inputs: readonly string[] }) =>
     `${contact} alone feeds ${inputs.join(' and ')}: if that contact welds or is bridged, none of them drops out. Give each a contact of its own.`,
   'reason.safety-bypass': ({ onSafeName, device }: { onSafeName: string; device: string }) =>

@@ -6,7 +6,6 @@ export { stoppedThings } from './reasons/stops.ts';
 export type { StoppedThing } from './reasons/stops.ts';
 export type { Reason, ReasonCode } from './reasons/reason.ts';
 export { panelFindings } from './panelFindings.ts';
-export type { PanelFinding } from './panelFindings.ts';
 export { verdictOf } from './verdict.ts';
 export type { Verdict } from './verdict.ts';
 export { excerpt } from './remedies/excerpt.ts';

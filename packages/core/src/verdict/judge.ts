@@ -8,6 +8,7 @@ import type { PointContext } from '../network/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { diagnose } from './reasons/diagnose.ts';
 import type { Reason } from './reasons/reason.ts';
+import { outputShort, shortReasons } from './reasons/shorts.ts';
 import { stopsSomething } from './reasons/stops.ts';
 import { worksSentence } from './worksSentence.ts';
 
@@ -35,6 +36,10 @@ export function judge(analysis: Analysis): Judgement {
 
 function verdictText(analysis: Analysis): Judgement {
   const { context } = analysis;
+  // What can burn is said before anything else, whatever follows from it, and though the point is on no channel.
+  const shorts = [...shortReasons(analysis), ...(isLanded(context) ? [] : outputShort(analysis))];
+  const [short] = shorts;
+  if (short) return { status: 'cannot', sentence: short.sentence, reasons: shorts };
   if (!isLanded(context))
     return {
       status: 'open',

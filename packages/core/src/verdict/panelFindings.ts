@@ -6,7 +6,7 @@ import { railJoints } from '../network/index.ts';
 import type { RailJoint } from '../network/index.ts';
 
 /** Something that is wrong with the panel as a whole, whatever its points do. */
-export interface PanelFinding {
+interface PanelFinding {
   readonly weight: 'cannot' | 'doubtful';
   readonly sentence: Message;
 }

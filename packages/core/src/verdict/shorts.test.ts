@@ -142,9 +142,27 @@ describe('a short that a state brings about', () => {
     expect(first(job).sentence.code).toBe('reason.short-circuit.state');
   });
 
-  test('a two-wire sensor straight across its supply', () => {
-    const job = moved(twoWireOn('inductive-2w-dc', 'di8-both-8'), 'px-1-b:BK', 'g1:-');
-    expect(judge(analyse(new JobIndex(job), 'px-1')).status).not.toBe('works');
+  test.each([
+    [
+      'a two-wire sensor straight across its supply',
+      () => moved(twoWireOn('inductive-2w-dc', 'di8-both-8'), 'px-1-b:BK', 'g1:-'),
+      'two-wire',
+    ],
+    ['a PNP output on 0 V, on no channel', () => moved(plain(), 'px-1-b:BK', 'g1:-'), 'output'],
+    ['a PNP output with its input on 0 V', () => withWires(plain(), ['m:I0', 'g1:-']), 'output'],
+    [
+      'an NPN output on plus',
+      () => moved(jobWith('di8-both-8', ['+'], { output: 'npn' }), 'px-1-b:BK', 'g1:+'),
+      'output',
+    ],
+  ])('%s', (_, job, kind) => {
+    const { code, sentence } = first(job());
+    expect(code).toBe('short-circuit');
+    expect(sentence.code).toBe(`reason.short-circuit.${kind}`);
+  });
+
+  test('a common on both rails is a short of the panel', () => {
+    expect(findings(withWires(plain(), ['m:COM1', 'g1:+']))).toEqual([['cannot', 'reason.rails.short']]);
   });
 
   test.each([

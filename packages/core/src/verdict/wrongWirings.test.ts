@@ -165,7 +165,7 @@ const ROWS: readonly Row[] = [
   [
     'C/Q on pin 2',
     () => exchanged(F.fieldbusJob('io-link-a', 'iol-aaaa'), 'px-1-b:4', 'px-1-b:2'),
-    'duty-unmet',
+    'short-circuit',
   ],
   [
     'a class A device with pin 2 on a class B port',
@@ -253,4 +253,39 @@ test('a guard beside another on one safety relay is told of its own channel, not
   for (const id of ['gs-2', 'px-1'])
     for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).remedies)
       expect(textOf(sentence)).not.toMatch(/selector/i);
+});
+
+test('no reading is told that cannot be one: what lies beyond its range is said to be no signal', () => {
+  const numbers = (job: JobContent): number[] =>
+    judge(analyse(new JobIndex(job), 'px-1')).reasons.flatMap(({ sentence }) =>
+      [...textOf(sentence).matchAll(/(-?\d+(?:\.\d+)?) %/g)].map(([, share]) => Number(share)),
+    );
+  for (const [, job] of ROWS)
+    for (const share of numbers(job())) {
+      expect(share).toBeGreaterThanOrEqual(-5);
+      expect(share).toBeLessThanOrEqual(120);
+    }
+});
+
+test('a switch on the wrong signal is the first cause, before what it makes of the value', () => {
+  const { sentence } = nth(
+    judge(analyse(new JobIndex(F.analogJob('transmitter-2w', { 'A0.switch': 'V' })), 'px-1')).reasons,
+    0,
+  );
+  const [first] = (sentence.values as { parts?: { code: string }[] } | undefined)?.parts ?? [];
+  expect(first?.code).toBe('reason.signal-switch');
+});
+
+test('an arc unit that is silent without supply does not pass', () => {
+  const arc = (failSafe: string): JobContent =>
+    withPoint(F.inputs(), {
+      typeId: 'arc-unit',
+      output: 'contact',
+      logic: 'no',
+      settings: { failSafe, address: '1', last: 'on' },
+    });
+  const codes = (job: JobContent) =>
+    judge(analyse(new JobIndex(job), 'px-1')).reasons.map(({ code }) => code);
+  expect(codes(arc('trip'))).toContain('setting-risk');
+  expect(codes(arc('safe'))).not.toContain('setting-risk');
 });

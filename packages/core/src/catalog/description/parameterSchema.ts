@@ -21,7 +21,13 @@ export const SettingSchema: z.ZodType<Setting> = z.strictObject({
   place: z.enum(['switch', 'parameter', 'version']),
   from: RuleName.optional(),
   usual: Usual.optional(),
-  caution: z.strictObject({ value: z.string().max(60), text: z.string().min(1).max(240) }).optional(),
+  caution: z
+    .strictObject({
+      value: z.string().max(60),
+      text: z.string().min(1).max(240),
+      doubtful: z.boolean().optional(),
+    })
+    .optional(),
 });
 
 export const ParameterSchema: z.ZodType<Parameter> = z.strictObject({

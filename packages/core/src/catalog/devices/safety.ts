@@ -218,6 +218,7 @@ const ARC_UNIT: DeviceDescription = {
       caution: {
         value: 'trip',
         text: 'Without supply nothing trips, and nobody is told. Only where the supply itself is watched.',
+        doubtful: true,
       },
       choices: [
         { value: 'safe', label: 'Falls off on trip and on loss of supply' },

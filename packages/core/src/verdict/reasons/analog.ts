@@ -50,23 +50,38 @@ function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
   });
   const worst = offs.reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
   if (Math.abs(worst.off) <= DOUBTFUL) return [];
-  const { own, value, unit } = worst.reading;
-  const share = `${fixed((worst.share ?? 0) * 100, 1)} %`;
-  const reads = say('reason.signal-reading.value', {
-    level: worst.state.situation.level,
-    module: own.module.tag,
-    portLabel: own.port.label,
-    share,
-    nom: value.nom,
-    unit,
-  });
   const clash = clashText(context.output, worst.reading);
-  const sentence = clash ? say('text.sentences', { parts: [reads, clash] }) : reads;
+  const reads = readsText(context, worst);
+  // What was set otherwise is the cause; what follows from it comes after, and only where it can be a reading at all.
+  const sentence = clash
+    ? say('text.sentences', { parts: [clash, isPlausible(worst.share) ? reads : ''] })
+    : reads;
   return [
     Math.abs(worst.off) > USELESS
       ? cannot(clash ? 'signal-switch' : 'signal-reading', sentence)
       : doubtful(clash ? 'signal-switch' : 'signal-reading', sentence),
   ];
+}
+
+/** Shares of a range beyond which a number is no reading of it any more. */
+const isPlausible = (share: number | undefined): boolean =>
+  share !== undefined && share >= -0.05 && share <= 1.2;
+
+/** What an input makes of the value; beside its range it gets no number, since nothing of that kind is measured. */
+function readsText(
+  { device }: PointContext,
+  { state, reading, share }: Row & { readonly share: number | undefined },
+): Message {
+  const { own, value, unit } = reading;
+  const at = { level: state.situation.level, module: own.module.tag, portLabel: own.port.label };
+  return isPlausible(share)
+    ? say('reason.signal-reading.value', {
+        ...at,
+        share: `${fixed((share ?? 0) * 100, 1)} %`,
+        nom: value.nom,
+        unit,
+      })
+    : say('reason.signal-reading.beyond', { ...at, device: device.tag });
 }
 
 /** What of signal, switch and range parameter do not agree. */

@@ -1,27 +1,26 @@
 import { say } from '../../messages/index.ts';
+import { settingsOf } from '../../catalog/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { arcChainFaults } from '../../analysis/index.ts';
 import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
 import { dutyReasons } from './duties.ts';
 import { ratedReason, wettingReason } from './limits.ts';
-import { mainsReasons, shortReasons } from './mains.ts';
+import { mainsReasons } from './mains.ts';
 import { outputReasons, resistorReasons } from './outputs.ts';
 import { pulseReasons } from './pulse.ts';
-import { cannot } from './reason.ts';
+import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 import { relayReasons } from './relays.ts';
 import { guardReasons } from './safety.ts';
 import { amplifierReasons } from './amplifier.ts';
+import { outputShort } from './shorts.ts';
 import { supplyReason } from './supply.ts';
 import { fieldbusReasons } from './fieldbus.ts';
 
 /** Reads off the solved states why a landed point does not work. Empty when it does. */
 export function diagnose(analysis: Analysis): Reason[] {
   const { states, staged } = analysis;
-  // What can burn is said before anything else, whatever follows from it.
-  const short = shortReasons(analysis);
-  if (short.length) return short;
   if ([...states, ...staged].some(({ solution }) => solution.outcome !== 'solved'))
     return [cannot('no-solution', say('reason.no-solution'))];
   const mains = mainsReasons(analysis);
@@ -33,6 +32,8 @@ export function diagnose(analysis: Analysis): Reason[] {
     const found = roots(analysis);
     if (found.some(({ weight }) => weight === 'cannot')) return [...(supply ? [supply] : []), ...found];
   }
+  const short = outputShort(analysis);
+  if (short.length) return short;
   return [
     ...(supply ? [supply] : []),
     ...guardReasons(analysis),
@@ -47,7 +48,23 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...ratedReason(analysis),
     ...wettingReason(analysis),
     ...chainReasons(analysis),
+    ...settingReasons(analysis),
   ];
+}
+
+/** A part that is set so that it does not do in every case what it is there for. */
+function settingReasons({ context: { type, device } }: Analysis): Reason[] {
+  const chosen = settingsOf(type, device.settings);
+  return (type.settings ?? []).flatMap(({ key, label, caution }) =>
+    caution?.doubtful && chosen[key] === caution.value
+      ? [
+          doubtful(
+            'setting-risk',
+            say('reason.setting-risk', { device: device.tag, label, text: caution.text }),
+          ),
+        ]
+      : [],
+  );
 }
 
 /** Switches of an arc-protection chain that do not fit its units. */

@@ -52,6 +52,7 @@ export type ReasonCode =
   | 'output-overload'
   | 'overload'
   | 'chain'
+  | 'setting-risk'
   | 'inside-fault';
 
 export interface Reason {
