@@ -9,7 +9,7 @@ interface Blocked {
 
 /**
  * The longest time for which the page cannot answer while a worker checks a job of 500 points, against the time that
- * the check takes: from handing the job to the worker to all marks on the Board.
+ * the check takes: from handing the job to the worker to its answer.
  */
 export async function blocking(): Promise<void> {
   await onPage(
@@ -18,12 +18,17 @@ export async function blocking(): Promise<void> {
     async ({ page, base, id }) => {
       await page.addInitScript(() => {
         const blocked: Blocked[] = [];
-        Object.assign(window, { blocked, posted: 0 });
+        const times = { posted: 0, answered: 0 };
+        Object.assign(window, { blocked, times });
         const { Worker } = window;
         window.Worker = class extends Worker {
+          constructor(url: string | URL) {
+            super(url);
+            this.addEventListener('message', () => (times.answered ||= performance.now()));
+          }
           override postMessage(...given: [unknown]): void {
             super.postMessage(...given);
-            Object.assign(window, { posted: performance.now() });
+            times.posted ||= performance.now();
           }
         };
         new PerformanceObserver((list) => {
@@ -33,12 +38,17 @@ export async function blocking(): Promise<void> {
       });
       await page.goto(`${base}/job/${id}`);
       await page.getByRole('list', { name: 'Points' }).getByRole('link').first().waitFor();
-      const after = await page.evaluate(() => performance.now());
+      const read = () =>
+        page.evaluate(() => {
+          const { blocked: all, times } = window as unknown as {
+            blocked: Blocked[];
+            times: { posted: number; answered: number };
+          };
+          return { blocked: all, ...times };
+        });
+      while ((await read()).answered === 0) await page.waitForTimeout(250);
       await page.waitForTimeout(2000);
-      const { blocked, posted } = await page.evaluate(() => {
-        const { blocked: all, posted: at } = window as unknown as { blocked: Blocked[]; posted: number };
-        return { blocked: all, posted: at };
-      });
+      const { blocked, posted, answered: after } = await read();
       const during = blocked.filter(({ start }) => start > posted);
       const longest = (rows: readonly Blocked[]): string => {
         const max = Math.max(0, ...rows.map(({ duration }) => duration));
