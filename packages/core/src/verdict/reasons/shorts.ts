@@ -1,10 +1,10 @@
-import { exactly, solve } from '../../circuit/index.ts';
-import type { Element, Solution } from '../../circuit/index.ts';
+import { exactly, nodesOf, solve } from '../../circuit/index.ts';
+import type { Element, Netlist, Solution } from '../../circuit/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Supply } from '../../model/index.ts';
-import { railJoints } from '../../network/index.ts';
+import { EARTHING, railJoints } from '../../network/index.ts';
 import { jointText } from '../panelFindings.ts';
 import { ownAmps } from './mains.ts';
 import { cannot } from './reason.ts';
@@ -22,9 +22,10 @@ export function shortReasons(analysis: Analysis): Reason[] {
     ({ kind, supply, other }) => kind === 'short' && (own.has(supply.id) || own.has(other.id)),
   );
   if (joint) return [cannot('short-circuit', jointText(index, joint))];
+  const canMeet = polesCanMeet(analysis.present.netlist);
   for (const state of [...states, ...staged, ...(cold ? [cold] : [])])
     for (const supply of index.job.supplies) {
-      const amps = shortAmps(supply, state);
+      const amps = shortAmps(supply, state, canMeet);
       if (amps !== undefined)
         return [
           cannot(
@@ -84,11 +85,11 @@ function drivenOnto(element: Element, solution: Solution): number | undefined {
 }
 
 /** What a short in a state lets flow from a supply, A; nothing where there is none. */
-function shortAmps(supply: Supply, { netlist, solution }: PointState): number | undefined {
+function shortAmps(supply: Supply, { netlist, solution }: PointState, canMeet: boolean): number | undefined {
   const { id, kind, volts, internalOhms, limitAmps } = supply;
   if (!netlist.elements.some((element) => element.id === id)) return undefined;
   const isLimited = solution.amps(id) > limitAmps * 0.98;
-  if (!isLimited && !netlist.elements.some(hangsOnAnother)) return undefined;
+  if (!isLimited && !canMeet) return undefined;
   const hard = solve({
     ...netlist,
     elements: netlist.elements.map((element) =>
@@ -112,5 +113,25 @@ const HARD_AMPS = 1e5;
 /** A short asks for so many times what a supply can give. */
 const SHORT_TIMES = 2;
 
-const hangsOnAnother = (element: Element): boolean =>
-  element.kind === 'switch' && typeof element.closed !== 'boolean';
+/** Resistance up to which a part counts as a joint, Ω: wires and shunts, no load. */
+const JOINT_OHMS = 5;
+
+/** Whether two poles can be joined by wires and contacts alone, were all of them closed. */
+function polesCanMeet({ elements }: Netlist): boolean {
+  const parent = new Map<string, string>();
+  const root = (name: string): string => {
+    let at = name;
+    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
+    return at;
+  };
+  for (const element of elements) {
+    const joins =
+      element.kind === 'switch' ||
+      (element.kind === 'resistor' && element.ohms.nom <= JOINT_OHMS && !EARTHING.test(element.id));
+    const [a, b] = joins ? nodesOf(element) : [];
+    if (a !== undefined && b !== undefined && root(a) !== root(b)) parent.set(root(a), root(b));
+  }
+  const sources = elements.filter((element) => element.kind === 'source');
+  const minus = new Set(sources.map((source) => root(source.minus)));
+  return sources.some(({ plus }) => minus.has(root(plus)));
+}
