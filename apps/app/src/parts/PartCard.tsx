@@ -1,7 +1,5 @@
-import { sure } from '@keypost/core/lists';
-import { settingsOf } from '@keypost/core/catalog';
 import { refText } from '@keypost/core/job';
-import type { Device } from '@keypost/core/model';
+import type { Device, Settings } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -11,7 +9,7 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { SettingRow } from './SettingRow';
+import { SettingRows } from './SettingRow';
 
 /** A part: what it is, its switches, and what is on each of its terminals. */
 export function PartCard({
@@ -28,13 +26,8 @@ export function PartCard({
   const known = useKnown();
   const [asked, setAsked] = useState(false);
   const type = point.index.deviceType(device);
-  const now = settingsOf(type, device.settings);
-  const put = (key: string, value: string) =>
-    void saver.save({
-      kind: 'editDevice',
-      id: device.id,
-      patch: { settings: { ...device.settings, [key]: value } },
-    });
+  const put = (settings: Settings) =>
+    void saver.save({ kind: 'editDevice', id: device.id, patch: { settings } });
   return (
     <Card
       title={device.tag}
@@ -48,15 +41,7 @@ export function PartCard({
         <Text as="small">{type.name}</Text>
         {asked && <Removal device={device} saver={saver} onKeep={() => setAsked(false)} />}
         {!known && (type.settings?.length || asked) ? <WhoAmI /> : null}
-        {known &&
-          type.settings?.map((setting) => (
-            <SettingRow
-              key={setting.key}
-              setting={setting}
-              value={sure(now[setting.key])}
-              onChange={(value) => put(setting.key, value)}
-            />
-          ))}
+        {known && <SettingRows type={type} chosen={device.settings} onChange={put} />}
       </Row>
       <Terminals point={point} device={device} />
     </Card>

@@ -1,8 +1,7 @@
-import { nth, sure } from '@keypost/core/lists';
+import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
-import { settingsOf } from '@keypost/core/catalog';
 import { SAFETY_NOTE } from '@keypost/core/analysis';
-import type { Module } from '@keypost/core/model';
+import type { Module, Settings } from '@keypost/core/model';
 import type { ModuleType, Setting } from '@keypost/core/catalog';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -10,7 +9,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { SettingRow } from './SettingRow';
+import { SettingRows } from './SettingRow';
 
 /** Switches and parameters of the modules that a point stands on: those of its own inputs and those of the whole. */
 export function PortSettings({ point, saver }: { point: OpenPoint; saver: Saver }) {
@@ -42,28 +41,15 @@ function ModuleSettings({
   const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(nth(key.split('.'), 0));
   const shown = (type.settings ?? []).filter(counts);
   if (!shown.length) return null;
-  const now = settingsOf(type, module.settings);
-  const put = (key: string, value: string) =>
-    void saver.save({
-      kind: 'editModule',
-      id: module.id,
-      patch: { settings: { ...module.settings, [key]: value } },
-    });
+  const put = (settings: Settings) =>
+    void saver.save({ kind: 'editModule', id: module.id, patch: { settings } });
   return (
     <Card title={`Set on ${module.tag}`}>
       <Row first className="gap-4">
         <Text as="small">{type.name}</Text>
         {type.description.safety && <Caution>{textOf(SAFETY_NOTE)}</Caution>}
         {!known && <WhoAmI />}
-        {known &&
-          shown.map((setting) => (
-            <SettingRow
-              key={setting.key}
-              setting={setting}
-              value={sure(now[setting.key])}
-              onChange={(value) => put(setting.key, value)}
-            />
-          ))}
+        {known && <SettingRows type={type} settings={shown} chosen={module.settings} onChange={put} />}
       </Row>
     </Card>
   );

@@ -1,4 +1,7 @@
-import type { Setting } from '@keypost/core/catalog';
+import { settingsOf } from '@keypost/core/catalog';
+import type { PartType, Setting } from '@keypost/core/catalog';
+import { sure } from '@keypost/core/lists';
+import type { Settings } from '@keypost/core/model';
 import { View } from 'react-native';
 import { Caution } from '../ui/Notice';
 import { RadioGroup } from '../ui/RadioGroup';
@@ -10,8 +13,33 @@ const PLACES: Readonly<Record<Setting['place'], string>> = {
   version: '',
 };
 
+/** Switches and parameters of a part as they are chosen now. */
+export function SettingRows({
+  type,
+  settings = type.settings ?? [],
+  chosen,
+  onChange,
+}: {
+  type: PartType;
+  /** Those that are shown; all where nothing is said. */
+  settings?: readonly Setting[];
+  chosen: Settings | undefined;
+  /** Called with all that is chosen then. */
+  onChange: (chosen: Settings) => void;
+}) {
+  const now = settingsOf(type, chosen);
+  return settings.map((setting) => (
+    <SettingRow
+      key={setting.key}
+      setting={setting}
+      value={sure(now[setting.key])}
+      onChange={(value) => onChange({ ...chosen, [setting.key]: value })}
+    />
+  ));
+}
+
 /** One switch or parameter: few choices all in sight, many in a list. */
-export function SettingRow({
+function SettingRow({
   setting,
   value,
   onChange,

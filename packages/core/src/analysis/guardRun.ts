@@ -57,7 +57,7 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   );
   const tests = [1, 2].map((n) => go(`test${n}`, say('analysis.test-pulse', { n }), true, pulse(n), running));
   const again = go('again', say('analysis.again-reset', { present }), true, [], opened);
-  const stuck = contactors.flatMap(({ id, welds }, i) =>
+  const stuck = contactors.map(({ id, welds }, i) =>
     weldedRun(go, i, [[id, welds]], pressing(button), running, present),
   );
   return {
@@ -120,9 +120,9 @@ function weldedRun(
   button: Names,
   running: PointState,
   present: Text,
-): PointState[] {
+): PointState {
   const opened = go(`welded-open${i}`, say('analysis.contactor-welded'), false, welded, running);
   const press: Names = [...welded, ...button];
   const pressed = go(`welded-reset${i}`, say('analysis.contactor-welded-reset'), true, press, opened);
-  return [go(`welded${i}`, say('analysis.contactor-welded-after-reset', { present }), true, welded, pressed)];
+  return go(`welded${i}`, say('analysis.contactor-welded-after-reset', { present }), true, welded, pressed);
 }

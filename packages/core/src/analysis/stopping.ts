@@ -1,3 +1,4 @@
+import { pathsTo, sure } from '../lists/index.ts';
 import type { Port } from '../catalog/index.ts';
 import { nodesOf } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
@@ -162,19 +163,10 @@ function reachOf(
   poles: ReadonlyMap<string, Pole>,
 ): ReadonlyMap<Pole, readonly Element[]> {
   const found = new Map<Pole, readonly Element[]>();
-  const seen = new Set([start]);
-  const queue: { node: string; path: readonly Element[] }[] = [{ node: start, path: [] }];
-  for (let next = queue.shift(); next; next = queue.shift()) {
-    const pole = poles.get(next.node);
-    if (pole !== undefined) {
-      if (!found.has(pole)) found.set(pole, next.path);
-      continue;
-    }
-    for (const { to, element } of ways.get(next.node) ?? [])
-      if (!seen.has(to)) {
-        seen.add(to);
-        queue.push({ node: to, path: [...next.path, element] });
-      }
+  const stepsAt = (node: string) => (ways.get(node) ?? []).map(({ to, element }) => [to, element] as const);
+  for (const [node, path] of pathsTo(start, stepsAt, (at) => poles.has(at))) {
+    const pole = sure(poles.get(node));
+    if (!found.has(pole)) found.set(pole, path);
   }
   return found;
 }

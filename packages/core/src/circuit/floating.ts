@@ -1,4 +1,4 @@
-import { sure } from '../lists/index.ts';
+import { Groups, sure } from '../lists/index.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
 
@@ -33,19 +33,14 @@ export function looseNodes(netlist: Netlist): Set<string> {
 
 /** Nodes that stay apart from the reference when the pairs of each element are joined. */
 function unreached(netlist: Netlist, pairs: (element: Element) => [string, string][]): Set<string> {
-  const parent = new Map<string, string>();
-  const root = (name: string): string => {
-    let at = name;
-    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
-    return at;
-  };
+  const groups = new Groups();
   const all = new Set<string>([netlist.reference]);
   for (const element of netlist.elements) {
     for (const node of nodesOf(element)) all.add(node);
-    for (const [a, b] of pairs(element)) if (root(a) !== root(b)) parent.set(root(a), root(b));
+    for (const [a, b] of pairs(element)) groups.join(a, b);
   }
-  const firm = root(netlist.reference);
-  return new Set([...all].filter((node) => root(node) !== firm));
+  const firm = groups.of(netlist.reference);
+  return new Set([...all].filter((node) => groups.of(node) !== firm));
 }
 
 function ties(

@@ -1,2 +1,4 @@
+export { Groups } from './groups.ts';
 export { lastOf, nth } from './nth.ts';
+export { pathsTo } from './pathsTo.ts';
 export { sure } from './sure.ts';

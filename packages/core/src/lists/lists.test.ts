@@ -1,4 +1,4 @@
-import { lastOf, nth, sure } from './index.ts';
+import { Groups, lastOf, nth, pathsTo, sure } from './index.ts';
 
 test('an item that is not there is refused at the place that took it for granted', () => {
   expect(nth([5, 6, 7], 2)).toBe(7);
@@ -12,4 +12,36 @@ test('zero, false and the empty text are values; nothing is not', () => {
   expect([0, false, ''].map((value) => sure(value))).toEqual([0, false, '']);
   expect(() => sure([1].find((item) => item > 1))).toThrow('missing');
   expect(() => sure(null)).toThrow('missing');
+});
+
+test('names are in one group once a chain of joins leads from one to the other', () => {
+  const groups = new Groups();
+  groups.join('a', 'b');
+  groups.join('c', 'd');
+  expect(groups.of('a')).toBe(groups.of('b'));
+  expect(groups.of('a')).not.toBe(groups.of('c'));
+  groups.join('b', 'd');
+  expect(groups.of('a')).toBe(groups.of('c'));
+  expect(groups.of('alone')).toBe('alone');
+});
+
+test('the ends of a network are found by shortest ways, and none is gone through', () => {
+  const lines: Record<string, [string, number][]> = {
+    a: [
+      ['b', 1],
+      ['c', 2],
+    ],
+    b: [['end', 3]],
+    c: [['end', 4]],
+    end: [['beyond', 5]],
+  };
+  const paths = (start: string) =>
+    pathsTo(
+      start,
+      (node) => lines[node] ?? [],
+      (node) => node === 'end' || node === 'beyond',
+    );
+  expect([...paths('a')]).toEqual([['end', [1, 3]]]);
+  expect([...paths('end')]).toEqual([['end', []]]);
+  expect([...paths('nowhere')]).toEqual([]);
 });

@@ -24,7 +24,7 @@ export {
   ruleFor,
   senseOf,
 } from './partText.ts';
-export { railJoints } from './railJoints.ts';
+export { railJoints, shortsOf } from './railJoints.ts';
 export type { RailJoint } from './railJoints.ts';
 export { scopeOf } from './scope.ts';
 export { IDLE } from './world.ts';

@@ -1,6 +1,9 @@
+import { pathsTo } from '../lists/index.ts';
 import { feedersOf, minusOf, otherEnd, plusOf } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
+import { splitRef } from '../model/index.ts';
 import type { Supply, Wire } from '../model/index.ts';
+import type { PointContext } from './context.ts';
 import { wireOhms } from './copper.ts';
 
 /**
@@ -37,7 +40,7 @@ function findJoints(index: JobIndex): RailJoint[] {
   );
   const hot = new Set(supplies.map(plusOf));
   return supplies.flatMap((supply) =>
-    [...reachedFrom(index, plusOf(supply), poles)].flatMap(([to, wires]): RailJoint[] => {
+    [...overWires(index, plusOf(supply), poles)].flatMap(([to, wires]): RailJoint[] => {
       const other = poles.get(to);
       const from = plusOf(supply);
       // Two lines that meet are told once.
@@ -75,25 +78,21 @@ function ampsOf({ kind, volts, internalOhms, limitAmps }: Supply, wires: readonl
 }
 
 /** The other poles that are reached over wires alone, each with the wires on the way. */
-function reachedFrom(
+const overWires = (
   index: JobIndex,
   start: string,
   poles: ReadonlyMap<string, Supply>,
-): ReadonlyMap<string, readonly Wire[]> {
-  const found = new Map<string, readonly Wire[]>();
-  const seen = new Set([start]);
-  const queue: { ref: string; wires: readonly Wire[] }[] = [{ ref: start, wires: [] }];
-  for (let next = queue.shift(); next; next = queue.shift()) {
-    if (next.ref !== start && poles.has(next.ref)) {
-      found.set(next.ref, next.wires);
-      continue;
-    }
-    for (const wire of index.wiresAt(next.ref)) {
-      const ref = otherEnd(wire, next.ref);
-      if (seen.has(ref)) continue;
-      seen.add(ref);
-      queue.push({ ref, wires: [...next.wires, wire] });
-    }
-  }
-  return found;
+): ReadonlyMap<string, readonly Wire[]> =>
+  pathsTo(
+    start,
+    (ref) => index.wiresAt(ref).map((wire) => [otherEnd(wire, ref), wire]),
+    (ref) => ref !== start && poles.has(ref),
+  );
+
+/** The shorts of the panel on the supplies that a point hangs on. */
+export function shortsOf({ index, scope }: PointContext): RailJoint[] {
+  const own = new Set(scope.wires.flatMap(({ from, to }) => [splitRef(from).item, splitRef(to).item]));
+  return railJoints(index).filter(
+    ({ kind, supply, other }) => kind === 'short' && (own.has(supply.id) || own.has(other.id)),
+  );
 }

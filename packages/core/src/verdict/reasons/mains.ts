@@ -1,4 +1,4 @@
-import { nth, sure } from '../../lists/index.ts';
+import { Groups, nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { nodesOf } from '../../circuit/index.ts';
 import type { Element, Solution } from '../../circuit/index.ts';
@@ -14,26 +14,21 @@ import type { Reason } from './reason.ts';
  * Which kinds of supply can reach each node through the parts between: open contacts count, earthing does not.
  */
 export function reachOf(elements: readonly Element[]): (node: string) => ReadonlySet<'dc' | 'ac'> {
-  const parent = new Map<string, string>();
-  const root = (name: string): string => {
-    let at = name;
-    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
-    return at;
-  };
+  const groups = new Groups();
   const joined = elements.filter(({ id, kind }) => kind !== 'detector' && !EARTHING.test(id));
   for (const element of joined) {
     const [first, ...rest] = nodesOf(element);
-    for (const node of rest) if (root(sure(first)) !== root(node)) parent.set(root(sure(first)), root(node));
+    for (const node of rest) groups.join(sure(first), node);
   }
   const kinds = new Map<string, Set<'dc' | 'ac'>>();
   for (const element of joined) {
     if (element.kind !== 'source') continue;
     const of = /:L$/.test(element.plus) ? 'ac' : /:\+$/.test(element.plus) ? 'dc' : undefined;
     if (!of) continue;
-    const found = kinds.get(root(element.plus)) ?? new Set();
-    kinds.set(root(element.plus), found.add(of));
+    const found = kinds.get(groups.of(element.plus)) ?? new Set();
+    kinds.set(groups.of(element.plus), found.add(of));
   }
-  return (node) => kinds.get(root(node)) ?? new Set();
+  return (node) => kinds.get(groups.of(node)) ?? new Set();
 }
 
 /** Mains and control supply that meet in one circuit, and supplies at their limit. */
@@ -50,6 +45,9 @@ export function mainsReasons({ context, states }: Analysis): Reason[] {
 /** What the point itself takes from a supply, A. */
 export const ownAmps = ({ id, otherAmps }: Supply, solution: Solution): number =>
   solution.amps(id) - (otherAmps ? solution.amps(`${id}/others`) : 0);
+
+/** Share of its limit from which a source counts as at it. */
+export const AT_LIMIT = 0.98;
 
 /** A supply at its limit in some state: by what hangs on it besides, or by a short circuit. */
 function overload(supply: Supply, states: Analysis['states']): Reason[] {
@@ -68,6 +66,6 @@ function overload(supply: Supply, states: Analysis['states']): Reason[] {
         }),
       ),
     ];
-  if (!states.some(({ solution }) => solution.amps(id) > limitAmps * 0.98)) return [];
+  if (!states.some(({ solution }) => solution.amps(id) > limitAmps * AT_LIMIT)) return [];
   return [cannot('short-circuit', say('reason.short-circuit.supply', { tag, amps }))];
 }

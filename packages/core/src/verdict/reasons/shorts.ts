@@ -1,12 +1,13 @@
+import { Groups } from '../../lists/index.ts';
 import { exactly, nodesOf, solve } from '../../circuit/index.ts';
 import type { Element, Netlist, Solution } from '../../circuit/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Supply } from '../../model/index.ts';
-import { EARTHING, railJoints } from '../../network/index.ts';
+import { EARTHING, shortsOf } from '../../network/index.ts';
 import { jointText } from '../panelFindings.ts';
-import { ownAmps } from './mains.ts';
+import { AT_LIMIT, ownAmps } from './mains.ts';
 import { cannot } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -16,28 +17,25 @@ import type { Reason } from './reason.ts';
  */
 export function shortReasons(analysis: Analysis): Reason[] {
   const { context, states, staged, cold } = analysis;
-  const { index, scope } = context;
-  const own = new Set(scope.wires.flatMap(({ from, to }) => [from, to]).map((ref) => splitRef(ref).item));
-  const joint = railJoints(index).find(
-    ({ kind, supply, other }) => kind === 'short' && (own.has(supply.id) || own.has(other.id)),
-  );
+  const { index } = context;
+  const [joint] = shortsOf(context);
   if (joint) return [cannot('short-circuit', jointText(index, joint))];
   const canMeet = polesCanMeet(analysis.present.netlist);
-  for (const state of [...states, ...staged, ...(cold ? [cold] : [])])
-    for (const supply of index.job.supplies) {
-      const amps = shortAmps(supply, state, canMeet);
-      if (amps !== undefined)
-        return [
-          cannot(
-            'short-circuit',
-            say(supply.kind === 'ac' ? 'reason.short-circuit.mains' : 'reason.short-circuit.state', {
-              tag: supply.tag,
-              state: state.situation.words,
-              amps,
-            }),
-          ),
-        ];
-    }
+  for (const state of [...states, ...staged, ...(cold ? [cold] : [])]) {
+    const [short] = shortsIn(index.job.supplies, state, canMeet);
+    if (!short) continue;
+    const { supply, amps } = short;
+    return [
+      cannot(
+        'short-circuit',
+        say(supply.kind === 'ac' ? 'reason.short-circuit.mains' : 'reason.short-circuit.state', {
+          tag: supply.tag,
+          state: state.situation.words,
+          amps,
+        }),
+      ),
+    ];
+  }
   return [];
 }
 
@@ -73,23 +71,28 @@ export function outputShort({ context, states, staged }: Analysis): Reason[] {
 function drivenOnto(element: Element, solution: Solution): number | undefined {
   if (element.kind === 'twoWire') {
     const amps = Math.abs(solution.amps(element.id));
-    return amps >= element.limitAmps.nom * 0.98 ? amps : undefined;
+    return amps >= element.limitAmps.nom * AT_LIMIT ? amps : undefined;
   }
   if (element.kind !== 'output') return undefined;
   const { id, plus, out, minus, limitAmps } = element;
   const volts = solution.volts(out);
   const [high, low] = [solution.amps(`${id}/high`), solution.amps(`${id}/low`)].map(Math.abs);
   const isShort = (amps = 0, pole: string): boolean =>
-    amps >= limitAmps.nom * 0.98 && Math.abs(volts - solution.volts(pole)) < RAIL_VOLTS;
+    amps >= limitAmps.nom * AT_LIMIT && Math.abs(volts - solution.volts(pole)) < RAIL_VOLTS;
   return isShort(high, minus) ? high : isShort(low, plus) ? low : undefined;
 }
 
-/** What a short in a state lets flow from a supply, A; nothing where there is none. */
-function shortAmps(supply: Supply, { netlist, solution }: PointState, canMeet: boolean): number | undefined {
-  const { id, kind, volts, internalOhms, limitAmps } = supply;
-  if (!netlist.elements.some((element) => element.id === id)) return undefined;
-  const isLimited = solution.amps(id) > limitAmps * 0.98;
-  if (!isLimited && !canMeet) return undefined;
+/** Supplies that are shorted in a state, each with what flows, A. */
+function shortsIn(
+  supplies: readonly Supply[],
+  { netlist, solution }: PointState,
+  canMeet: boolean,
+): { readonly supply: Supply; readonly amps: number }[] {
+  const taking = supplies.filter(({ id }) => netlist.elements.some((element) => element.id === id));
+  const suspects = canMeet
+    ? taking
+    : taking.filter(({ id, limitAmps }) => solution.amps(id) > limitAmps * AT_LIMIT);
+  if (suspects.length === 0) return [];
   const hard = solve({
     ...netlist,
     elements: netlist.elements.map((element) =>
@@ -98,10 +101,18 @@ function shortAmps(supply: Supply, { netlist, solution }: PointState, canMeet: b
         : element,
     ),
   });
-  const amps = ownAmps(supply, hard);
-  if (hard.outcome !== 'solved' || amps <= limitAmps * 0.98) return undefined;
+  if (hard.outcome !== 'solved') return [];
+  return suspects.flatMap((supply) => {
+    const amps = shortAmps(supply, ownAmps(supply, hard));
+    return amps === undefined ? [] : [{ supply, amps }];
+  });
+}
+
+/** What a supply gives, A, of what is asked of it; nothing where that is no short. */
+function shortAmps({ kind, volts, internalOhms, limitAmps }: Supply, asked: number): number | undefined {
+  if (asked <= limitAmps * AT_LIMIT) return undefined;
   // Loads alone that ask for more than there is are an overload.
-  const flows = volts / (internalOhms + volts / amps);
+  const flows = volts / (internalOhms + volts / asked);
   if (flows < limitAmps * SHORT_TIMES) return undefined;
   return kind === 'dc' ? Math.min(flows, limitAmps) : flows;
 }
@@ -118,20 +129,15 @@ const JOINT_OHMS = 5;
 
 /** Whether two poles can be joined by wires and contacts alone, were all of them closed. */
 function polesCanMeet({ elements }: Netlist): boolean {
-  const parent = new Map<string, string>();
-  const root = (name: string): string => {
-    let at = name;
-    for (let up = parent.get(at); up !== undefined; up = parent.get(at)) at = up;
-    return at;
-  };
+  const groups = new Groups();
   for (const element of elements) {
     const joins =
       element.kind === 'switch' ||
       (element.kind === 'resistor' && element.ohms.nom <= JOINT_OHMS && !EARTHING.test(element.id));
     const [a, b] = joins ? nodesOf(element) : [];
-    if (a !== undefined && b !== undefined && root(a) !== root(b)) parent.set(root(a), root(b));
+    if (a !== undefined && b !== undefined) groups.join(a, b);
   }
   const sources = elements.filter((element) => element.kind === 'source');
-  const minus = new Set(sources.map((source) => root(source.minus)));
-  return sources.some(({ plus }) => minus.has(root(plus)));
+  const minus = new Set(sources.map((source) => groups.of(source.minus)));
+  return sources.some(({ plus }) => minus.has(groups.of(plus)));
 }

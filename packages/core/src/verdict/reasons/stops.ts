@@ -125,21 +125,24 @@ function throughOf({ index, output, device }: PointContext, element: Element): T
   const [item = '', local = ''] = element.id.split('/');
   const part = index.device(item);
   if (part) {
-    const { outputs } = index.deviceType(part);
+    const { outputs, description } = index.deviceType(part);
+    if (part.id === device.id && output.carries.includes(local))
+      return { code: 'reason.safety-output.channel', name: part.tag };
     const own = outputs.find((one) => one.element === local);
-    const isChannel = part.id === device.id && (output.carries ?? []).includes(local);
-    if (isChannel) return { code: 'reason.safety-output.channel', name: part.tag };
-    if (own && own.drivenBy !== 'guard' && index.deviceType(part).description.safety)
-      return { code: 'reason.safety-output.shows', name: contactOf(part.tag, element) };
-    return { code: 'reason.safety-output.other', name: contactOf(part.tag, element) };
+    const shows = own !== undefined && own.drivenBy !== 'guard' && description.safety;
+    return {
+      code: shows ? 'reason.safety-output.shows' : 'reason.safety-output.other',
+      name: contactOf(part.tag, element),
+    };
   }
   const module = index.module(item);
   if (!module) return { code: 'reason.safety-output.other', name: item };
-  if (index.moduleType(module).description.safety && element.kind === 'switch')
-    return { code: 'reason.safety-output.shows', name: contactOf(module.tag, element) };
-  if (index.moduleType(module).description.safety)
-    return { code: 'reason.safety-output.other', name: contactOf(module.tag, element) };
-  return { code: 'reason.safety-output.program', name: contactOf(module.tag, element) };
+  const code = !index.moduleType(module).description.safety
+    ? 'reason.safety-output.program'
+    : element.kind === 'switch'
+      ? 'reason.safety-output.shows'
+      : 'reason.safety-output.other';
+  return { code, name: contactOf(module.tag, element) };
 }
 
 /** A contact or output by the terminals between which it stands. */

@@ -25,15 +25,7 @@ export function excerpt(
     modules: [...moduleIds].flatMap((id) => index.module(id) ?? []),
     devices: [...ids].flatMap((id) => index.device(id) ?? []),
     points: [...points],
-    // What joins rails anywhere in the panel stops every point on them.
-    wires: [
-      ...new Set([
-        ...wiresOf(index, ids, moduleIds),
-        ...railJoints(index).flatMap(({ wires }) =>
-          wires.flatMap(({ id }) => index.job.wires.filter((wire) => wire.id === id)),
-        ),
-      ]),
-    ],
+    wires: [...new Set([...wiresOf(index, ids, moduleIds), ...joining(index)])],
     stamps: [],
     results: [],
     calibrations: [],
@@ -41,6 +33,12 @@ export function excerpt(
     entries: job.entries.filter(({ itemId }) => ids.has(itemId) || moduleIds.has(itemId)),
     plans: [],
   };
+}
+
+/** What joins rails anywhere in the panel: it stops every point on them. */
+function joining(index: JobIndex): Wire[] {
+  const ids = new Set(railJoints(index).flatMap(({ wires }) => wires.map(({ id }) => id)));
+  return ids.size > 0 ? index.job.wires.filter(({ id }) => ids.has(id)) : [];
 }
 
 /** The terminals of a device or module. */
