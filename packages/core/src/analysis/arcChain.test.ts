@@ -1,5 +1,5 @@
 import { lastOf, nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { ACTOR, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { analyse } from './analysis.ts';
@@ -14,10 +14,10 @@ test('three units: addresses 1, 2, 3 in binary, the last switch on the third, th
   const units = arcChain(tags(3));
   expect(units.map(({ address }) => address.map(Number).join(''))).toEqual(['10000', '01000', '11000']);
   expect(units.map(({ last }) => last)).toEqual([false, false, true]);
-  expect(units.map(({ fibreFrom, fibreTo }) => [textOf(fibreFrom), textOf(fibreTo)])).toEqual([
-    ['OUT of the main unit', 'IN of AX-2'],
-    ['OUT of AX-1', 'IN of AX-3'],
-    ['OUT of AX-2', 'IN of the main unit'],
+  expect(units.map(({ fibreFrom, fibreTo }) => [said(fibreFrom), said(fibreTo)])).toEqual([
+    ['analysis.out-main-unit', 'analysis.in-of tag=AX-2'],
+    ['analysis.out-of tag=AX-1', 'analysis.in-of tag=AX-3'],
+    ['analysis.out-of tag=AX-2', 'analysis.main-unit'],
   ]);
 });
 
@@ -32,23 +32,23 @@ test('for any number of units the switches give each its own address, and one on
       expect(units.filter(({ last }) => last)).toHaveLength(1);
       // Each fibre that leaves a unit arrives at the next.
       for (let i = 1; i < n; i++)
-        expect(textOf(nth(units, i).fibreFrom)).toBe(`OUT of ${nth(units, i - 1).tag}`);
+        expect(said(nth(units, i).fibreFrom)).toBe(`analysis.out-of tag=${nth(units, i - 1).tag}`);
     }),
   );
 });
 
 test('no unit and more than the main unit takes are refused with the limit', () => {
-  expect(() => arcChain([])).toThrow(/1 to 30 units; these are 0/);
-  expect(() => arcChain(tags(31))).toThrow(/1 to 30 units; these are 31/);
+  expect(refusalOf(() => arcChain([]))).toMatch('units: analysis.chain-1-units-these maxArcUnits=30 tags=');
+  expect(refusalOf(() => arcChain(tags(31)))).toMatch('analysis.chain-1-units-these');
 });
 
 test('the caution stands at the step that can hurt', () => {
   const steps = arcSteps(arcChain(tags(2)));
-  expect(textOf(nth(steps, 0).caution)).toMatch(/local rules/);
-  expect(textOf(sure(steps.find(({ sentence }) => /coil sensors/.test(textOf(sentence)))).caution)).toMatch(
-    /current transformer/,
-  );
-  expect(textOf(lastOf(steps).sentence)).toMatch(/count 2 units/);
+  expect(said(nth(steps, 0).caution)).toMatch('analysis.isolate-earth-prove-dead');
+  expect(
+    said(sure(steps.find(({ sentence }) => sentence.code === 'analysis.close-coil-sensors-round')).caution),
+  ).toMatch('analysis.never-open-secondary-current');
+  expect(said(lastOf(steps).sentence)).toMatch('analysis.switch-main-unit-must n=2');
 });
 
 describe('a job with two units', () => {
@@ -60,7 +60,9 @@ describe('a job with two units', () => {
   test('with factory switches has the same address twice, and the way out sets both', () => {
     const { status, sentence, remedies } = verdictOf(analyse(new JobIndex(job), 'ax-2'));
     expect(status).toBe('cannot');
-    expect(textOf(sentence)).toMatch(/AX-2 has the address of AX-1, 1/);
+    expect(said(sentence)).toMatch(
+      'reason.chain sentence=(analysis.has-the-address-of tag=AX-2 twin=AX-1 address=1)',
+    );
     const mended = applyChange(job, nth(remedies, 0).change, ACTOR);
     expect(arcChainFaults(new JobIndex(mended)).faults).toEqual([]);
     for (const id of ['ax-1', 'ax-2'])
@@ -75,8 +77,8 @@ describe('a job with two units', () => {
     );
     expect(
       arcChainFaults(new JobIndex(gap))
-        .faults.map(({ sentence }) => textOf(sentence))
+        .faults.map(({ sentence }) => said(sentence))
         .join(' '),
-    ).toMatch(/No unit has the address 2; AX-2 is set to 4/);
+    ).toMatch('analysis.unit-address-stands i=1 tag=AX-2 address=4');
   });
 });

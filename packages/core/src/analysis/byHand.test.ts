@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import * as F from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -61,10 +61,10 @@ test('a loop with barrier, cable and 250 Ω leaves 13.4 V at 20 mA', () => {
   const budget = sure(loopBudget(of(F.barrierLoop(50))));
   near(budget.left.nom, 13.41);
   near(budget.ohms, 494.5, 1);
-  expect(budget.drops.map(({ label }) => label).map(textOf)).toEqual([
+  expect(budget.drops.map(({ label }) => label).map(said)).toEqual([
     'Z1',
     'A analog input 0',
-    'cable and wires',
+    'analysis.cable-wires',
   ]);
   const sum = budget.drops.reduce((total, { volts }) => total + volts, 0);
   near(sum + budget.left.nom, 24, 0.02);

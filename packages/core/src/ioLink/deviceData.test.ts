@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -58,8 +58,12 @@ describe('parameters of a description', () => {
 
   test('a file is read once, and refused as often as it is asked for', () => {
     expect(knownDescription(DISTANCE_SENSOR)).toBe(knownDescription(DISTANCE_SENSOR));
-    expect(() => knownDescription('<a/>')).toThrow(/IODevice/);
-    expect(() => knownDescription('<a/>')).toThrow(/IODevice/);
+    expect(refusalOf(() => knownDescription('<a/>'))).toMatch(
+      'ioLink.file-begins-device-description rootName=a',
+    );
+    expect(refusalOf(() => knownDescription('<a/>'))).toMatch(
+      'ioLink.file-begins-device-description rootName=a',
+    );
   });
 });
 
@@ -116,15 +120,15 @@ describe('a live value', () => {
   });
 
   test.each([
-    ['too far, by the profile', 32760, /too far/],
-    ['too near, by the profile', -32760, /too near/],
-    ['no signal, by the profile', 32764, /no signal/],
-    ['by its own words', -30000, /sensor broken/],
-    ['above its range', 1001, /above its range/],
-    ['below its range', -101, /below its range/],
+    ['too far, by the profile', 32760, 'ioLink.too-far'],
+    ['too near, by the profile', -32760, 'ioLink.too-near'],
+    ['no signal, by the profile', 32764, 'ioLink.no-signal'],
+    ['by its own words', -30000, 'sensor broken'],
+    ['ioLink.above-range', 1001, 'ioLink.above-range'],
+    ['ioLink.below-range', -101, 'ioLink.below-range'],
   ])('%s it has a flag and no value', (_, raw, words) => {
     const item = level(raw);
-    expect(textOf(item.flag)).toMatch(words);
+    expect(said(item.flag)).toMatch(words);
     expect(item.value).toBeUndefined();
   });
 
@@ -219,11 +223,15 @@ describe('a switching channel of the smart-sensor profile', () => {
   });
 
   test('what cannot be together is refused', () => {
-    expect(textOf(channelProblems(channel({ mode: '2', sp2: 50 }))[0])).toMatch(/needs two different/);
-    expect(textOf(channelProblems(channel({ mode: '2', hysteresis: 40 }))[0])).toMatch(/would never let go/);
+    expect(said(channelProblems(channel({ mode: '2', sp2: 50 }))[0])).toMatch(
+      'ioLink.sp1-sp2-both-needs sp1=50 switchMode=window',
+    );
+    expect(said(channelProblems(channel({ mode: '2', hysteresis: 40 }))[0])).toMatch(
+      'ioLink.hysteresis-wider-window-never hysteresis=40 sp1=50 sp2=20',
+    );
     expect(() => switchedBy(channel({ hysteresis: -1 }), [1])).toThrow(JobProblem);
-    expect(textOf(teachText(0x07))).toMatch(/failed/);
-    expect(textOf(teachText(0x11))).toBe('SP1 taken');
+    expect(said(teachText(0x07))).toMatch('ioLink.failed-old-values-stay');
+    expect(said(teachText(0x11))).toBe('SP1 taken');
   });
 
   test('within its hysteresis it never chatters', () => {

@@ -1,4 +1,4 @@
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { bitsOf, decodeRecord, encodeRecord, layoutProblems, scaled, unscaled } from './processData.ts';
 import type { ItemValue, RecordItem, RecordLayout, SimpleType } from './processData.ts';
@@ -47,28 +47,40 @@ describe('by hand', () => {
     const scale = { gradient: 0.1, offset: -40, unit: '°C' };
     expect(scaled(653, scale)).toBeCloseTo(25.3, 9);
     expect(unscaled(25.3, scale)).toBe(653);
-    expect(() => unscaled(1, { ...scale, gradient: 0 })).toThrow(/cannot be 0/);
+    expect(refusalOf(() => unscaled(1, { ...scale, gradient: 0 }))).toMatch('ioLink.gradient-0');
   });
 });
 
 describe('what is refused', () => {
   test('too few and too many bytes, with what is right', () => {
-    expect(() => decodeRecord(DISTANCE, bytes('7d'))).toThrow(/1 bytes; a record of 16 bits has 2/);
-    expect(() => decodeRecord(DISTANCE, bytes('7d 11 00'))).toThrow(/3 bytes/);
+    expect(refusalOf(() => decodeRecord(DISTANCE, bytes('7d')))).toMatch(
+      'ioLink.these-bytes-record-bits bytes=1 bitLength=16 bytesFor=2',
+    );
+    expect(refusalOf(() => decodeRecord(DISTANCE, bytes('7d 11 00')))).toMatch(
+      'ioLink.these-bytes-record-bits bytes=3 bitLength=16 bytesFor=2',
+    );
   });
 
-  test.each<[SimpleType, ItemValue, RegExp]>([
-    [{ kind: 'uint', bits: 12 }, 4096, /whole number from 0 to 4095/],
-    [{ kind: 'uint', bits: 12 }, -1, /from 0 to 4095/],
-    [{ kind: 'int', bits: 8 }, 128, /from -128 to 127/],
-    [{ kind: 'int', bits: 8 }, 1.5, /whole number/],
-    [{ kind: 'boolean' }, 1, /true or false/],
-    [{ kind: 'float32' }, 'warm', /it is a number/],
-    [{ kind: 'string', bytes: 2 }, 'abc', /at most 2 bytes/],
-    [{ kind: 'booleans', count: 3 }, [true], /3 times true or false/],
+  test.each<[SimpleType, ItemValue, string]>([
+    [{ kind: 'uint', bits: 12 }, 4096, 'ioLink.cannot-be'],
+    [{ kind: 'uint', bits: 12 }, -1, 'ioLink.cannot-be'],
+    [{ kind: 'int', bits: 8 }, 128, 'ioLink.cannot-be'],
+    [{ kind: 'int', bits: 8 }, 1.5, 'ioLink.cannot-be'],
+    [{ kind: 'boolean' }, 1, 'ioLink.cannot-be'],
+    [{ kind: 'float32' }, 'warm', 'ioLink.cannot-be name=v string=warm allowed=(ioLink.it-is-a-number)'],
+    [
+      { kind: 'string', bytes: 2 },
+      'abc',
+      'ioLink.cannot-be name=v string=abc allowed=(ioLink.most-bytes-fit bytes=2)',
+    ],
+    [
+      { kind: 'booleans', count: 3 },
+      [true],
+      'ioLink.cannot-be name=v string=true allowed=(ioLink.times-true-false count=3)',
+    ],
   ])('%j of %j', (type, value, words) => {
     const layout = { bitLength: 64, items: [{ name: 'v', bitOffset: 0, type }] };
-    expect(() => encodeRecord(layout, new Map([['v', value]]))).toThrow(words);
+    expect(refusalOf(() => encodeRecord(layout, new Map([['v', value]])))).toMatch(words);
   });
 
   test('layouts that cannot be, each fault in a sentence', () => {
@@ -86,13 +98,15 @@ describe('what is refused', () => {
         item('d', 0, { kind: 'uint', bits: 65 }),
       ],
     });
-    expect(faults.map(textOf)).toEqual([
-      'b lies over a.',
-      'c lies at bits 12 to 19, beyond the record’s 16.',
-      'd has 65 bits; 2 to 64 are allowed.',
+    expect(faults.map(said)).toEqual([
+      'ioLink.lies-over name=b taken=a',
+      'ioLink.lies-bits-beyond-record name=c bitOffset=12 bits=8 bitLength=16',
+      'ioLink.bits-allowed name=d bits=65 min=2 max=64',
     ]);
-    expect(layoutProblems(DISTANCE).map(textOf)).toEqual([]);
-    expect(textOf(layoutProblems({ bitLength: 300, items: [] })[0])).toMatch(/0 to 256 bits/);
+    expect(layoutProblems(DISTANCE).map(said)).toEqual([]);
+    expect(said(layoutProblems({ bitLength: 300, items: [] })[0])).toMatch(
+      'ioLink.record-0-256-bits bitLength=300',
+    );
   });
 });
 
@@ -145,7 +159,7 @@ const laid = fc
 test('whatever is put together comes apart the same, and the layout is sound', () => {
   fc.assert(
     fc.property(laid, ({ layout, values }) => {
-      expect(layoutProblems(layout).map(textOf)).toEqual([]);
+      expect(layoutProblems(layout).map(said)).toEqual([]);
       expect(decodeRecord(layout, encodeRecord(layout, values))).toEqual(values);
     }),
     { numRuns: 500, seed: 11 },

@@ -1,3 +1,4 @@
+import { refusalOf } from '../../test/said.ts';
 import fc from 'fast-check';
 import {
   COM_BITS_PER_SECOND,
@@ -55,7 +56,7 @@ test('what is coded is never shorter than what was wanted, and the next step sho
 });
 
 test('a reserved base, and times that no byte stands for, are refused', () => {
-  expect(() => decodeCycleTime(0xc0)).toThrow(/reserved/);
-  expect(() => encodeCycleTime(133)).toThrow(/0 to 132.8 ms/);
-  expect(() => encodeCycleTime(-1)).toThrow(/0 to 132.8 ms/);
+  expect(refusalOf(() => decodeCycleTime(0xc0))).toMatch('ioLink.highest-time-base-cycle');
+  expect(refusalOf(() => encodeCycleTime(133))).toMatch('ioLink.cycle-time-0-132');
+  expect(refusalOf(() => encodeCycleTime(-1))).toMatch('ioLink.cycle-time-0-132');
 });

@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -16,7 +16,7 @@ const refusal = (job: JobContent, change: Change): string => {
   try {
     applyChange(job, change, ACTOR);
   } catch (error) {
-    if (error instanceof JobProblem) return textOf(nth(error.problems, 0).message);
+    if (error instanceof JobProblem) return said(nth(error.problems, 0).message);
     throw error;
   }
   return 'not refused';
@@ -24,49 +24,81 @@ const refusal = (job: JobContent, change: Change): string => {
 
 /** A second point whose device's output is chosen so. */
 function withChosen(p: TestPoint, chosen: { kind: OutputKind; logic: Logic }): Change {
-  const addition = additionOf({ tag: 'PX-2', at: null, ...p });
+  const addition = additionOf({ tag: 'PX-3', at: null, ...p });
   const device = addition.device && { ...addition.device, outputs: { output: chosen } };
   return { ...addition, device };
 }
 
 describe('what is refused', () => {
-  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
-  const cases: [string, Change, RegExp][] = [
-    ['a tag used twice, in other letters', additionOf({ tag: 'px-1', at: ['m', 1] }), /used already/],
-    ['a channel used twice', additionOf({ tag: 'PX-2', at: ['m', 0] }), /taken by PX-1/],
-    ['a channel that is not there', additionOf({ tag: 'PX-2', at: ['m', 8] }), /no channel 8/],
-    ['a module that is not there', additionOf({ tag: 'PX-2', at: ['x', 0] }), /not in the job/],
-    ['an unknown device type', additionOf({ tag: 'PX-2', typeId: 'magic', at: null }), /no kind of device/],
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', at: ['m', 5] });
+  const cases: [string, Change, string][] = [
+    [
+      'a tag used twice, in other letters',
+      { kind: 'editPoint', id: 'px-2', patch: { tag: 'px-1' } },
+      'job.tag-used-already-choose tag=px-1',
+    ],
+    [
+      'a channel used twice',
+      additionOf({ tag: 'PX-3', at: ['m', 0] }),
+      'job.taken-needs-free-channel label=M channel 0 names=PX-1 names2=PX-3',
+    ],
+    [
+      'a channel that is not there',
+      additionOf({ tag: 'PX-3', at: ['m', 8] }),
+      'job.has-no-channel module=M channel=8',
+    ],
+    ['a module that is not there', additionOf({ tag: 'PX-3', at: ['x', 0] }), 'job.module-job-choose'],
+    [
+      'an unknown device type',
+      additionOf({ tag: 'PX-3', typeId: 'magic', at: null }),
+      'job.kind-device typeId=magic',
+    ],
     [
       'an output that the type has not',
       withChosen({ typeId: 'dry-contact' }, { kind: 'pnp', logic: 'no' }),
-      /no pnp output/,
+      'job.output-allowed-2 typeName=Dry contact kind=pnp kinds=contact',
     ],
-    ['a logic that the type has not', withChosen({}, { kind: 'pnp', logic: 'dark' }), /cannot be/],
+    [
+      'a logic that the type has not',
+      withChosen({}, { kind: 'pnp', logic: 'dark' }),
+      'job.cannot-be-allowed-2 typeName=Inductive proximity sensor, three-wire logic=dark logics=no+nc',
+    ],
     [
       'an unknown module type',
       { kind: 'addModule', module: { id: 'n', tag: 'N', typeId: 'x', firstByte: 9 }, commons: [] },
-      /no kind of module/,
+      'job.kind-module typeId=x',
     ],
     [
       'overlapping addresses',
       { kind: 'addModule', module: { id: 'n', tag: 'N', typeId: BOTH8, firstByte: 0 }, commons: [] },
-      /input byte 0/,
+      'job.use-byte-which-uses module=N area=I byte=0 first=M',
     ],
-    ['a wire to nowhere', { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'm:I99' }, /has only/],
+    [
+      'a wire to nowhere',
+      { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'm:I99' },
+      'job.wire-ends-terminal number=4 terminal=I99 owner=M terminals=I0+I1+I2+I3+I4+I5+I6+I7+COM1',
+    ],
     [
       'a wire to an item that is not there',
       { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'zz:1' },
-      /does not hold/,
+      'job.wire-ends-which-job number=4 item=zz',
     ],
-    ['a wire onto itself', { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'px-1-b:BK' }, /same terminal/],
+    [
+      'a wire onto itself',
+      { kind: 'moveWire', wireId: 'px-1-b-BK', to: 'px-1-b:BK' },
+      'job.wire-begins-ends-same number=4',
+    ],
     [
       'a common that is not there',
       { kind: 'setCommon', moduleId: 'm', common: 'COM2', rail: '+' },
-      /no COM2/,
+      'job.has-no module=M common=COM2',
     ],
-    ['a stamp that is not there', { kind: 'undoStamp', id: 'x', reason: 'why' }, /no stamp/],
-    ['an edit of what is gone', { kind: 'removeModule', id: 'gone' }, /may have been removed/],
+    [
+      'a stamp that is not there',
+      { kind: 'undoStamp', id: 'x', reason: 'why' },
+      'job.job-holds-may-been what=stamp id=x',
+    ],
+    ['an edit of what is gone', { kind: 'removeModule', id: 'gone' }, 'job.job-holds-may-been'],
   ];
   test.each(cases)('%s', (_, change, message) => {
     const before = JSON.stringify(job);
@@ -107,7 +139,9 @@ describe('what is refused', () => {
     };
     const proven = applyChange(job, { kind: 'record', results: [result] }, ACTOR);
     expect(proven.results[0]).toMatchObject({ ...result, ...ACTOR });
-    expect(refusal(proven, { kind: 'removePoint', id: 'px-1' })).toMatch(/never removed/);
+    expect(refusal(proven, { kind: 'removePoint', id: 'px-1' })).toMatch(
+      'job.holds-stored-which-never point=PX-1 kept=1',
+    );
   });
 });
 
@@ -157,7 +191,9 @@ describe('what is done', () => {
     const job = jobWith(BOTH8, [null]);
     const good: Change = { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '-' };
     const bad: Change = { kind: 'removeWire', wireId: 'none' };
-    expect(refusal(job, { kind: 'batch', changes: [good, bad] })).toMatch(/no wire/);
+    expect(refusal(job, { kind: 'batch', changes: [good, bad] })).toMatch(
+      'job.job-holds-may-been what=wire id=none',
+    );
     expect(new JobIndex(job).railOf('m', 'COM1')).toBeUndefined();
   });
 
@@ -221,7 +257,9 @@ describe('steps', () => {
     expect(
       sure(stampedSteps(undone, 'px-1', steps(undone)).find(({ step }) => step.key === 'tug')).stamp,
     ).toBeUndefined();
-    expect(refusal(undone, { kind: 'undoStamp', id: 's-tug', reason: 'again' })).toMatch(/undone already/);
+    expect(refusal(undone, { kind: 'undoStamp', id: 's-tug', reason: 'again' })).toMatch(
+      'job.step-undone-already',
+    );
   });
 
   test('a point on no channel has none', () => {

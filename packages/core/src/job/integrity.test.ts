@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -13,7 +13,7 @@ const sound = jobWith(
   { tag: 'PX-2', output: 'npn', at: ['m', 4] },
 );
 const found = (change: Partial<JobContent>) =>
-  checkIntegrity({ ...sound, ...change }).map(({ path, message }) => `${textOf(path)}: ${textOf(message)}`);
+  checkIntegrity({ ...sound, ...change }).map(({ path, message }) => `${said(path)}: ${said(message)}`);
 
 describe('integrity', () => {
   test('a sound job has nothing to say', () => expect(checkIntegrity(sound)).toEqual([]));
@@ -27,26 +27,26 @@ describe('integrity', () => {
       ],
     });
     expect(problems).toEqual([
-      expect.stringMatching(/^points\[0\]\.tag: The tag G1 is used already by the supply G1/),
-      expect.stringMatching(/^points\[1\]\.deviceId: PX-2 and G1 claim the same device/),
+      'points[0].tag: job.tag-used-already-choose tag=G1 first=(job.the-supply s=G1)',
+      'points[1].deviceId: job.claim-same-device tag=PX-2 other=G1',
     ]);
   });
 
   test('ids are distinct over supplies, modules and devices, and within every other list', () => {
     const [d1, d2] = sound.devices;
     expect(found({ devices: [sure(d1), { ...sure(d2), id: 'm' }] })[0]).toMatch(
-      /^devices\[1\]\.id: The id “m” is used already by modules\[0\]\.id/,
+      'devices[1].id: job.id-used-already-each id=m first=modules[0].id',
     );
     const [w1, ...rest] = sound.wires;
     expect(
       found({ wires: [sure(w1), ...rest.map((w, i) => (i === 0 ? { ...w, id: sure(w1).id } : w))] })[0],
-    ).toMatch(/^wires\[1\]\.id/);
+    ).toMatch('wires[1].id');
   });
 
   test('a point without its device, a stamp without its point', () => {
     const [p1, p2] = sound.points;
     expect(found({ points: [{ ...sure(p1), deviceId: 'gone' }, sure(p2)] })[0]).toMatch(
-      /names a device “gone”/,
+      'job.names-device-job-does tag=PX-1 id=gone',
     );
     const stamp = {
       id: 's',
@@ -56,21 +56,21 @@ describe('integrity', () => {
       by: 'MR',
       at: '2026-01-01T00:00:00Z',
     };
-    expect(found({ stamps: [stamp] })[0]).toMatch(/^stamps\[0\]\.pointId: The job holds no point “gone”/);
+    expect(found({ stamps: [stamp] })[0]).toMatch('stamps[0].pointId: job.job-holds-point pointId=gone');
   });
 
   test('addresses of modules do not overlap, whatever their sizes', () => {
     const two = withModule(sound, 'n', 'di16-both-16', [null], 1);
     const third = { id: 'o', tag: 'O', typeId: 'di8-both-8', firstByte: 2 };
     const problems = checkIntegrity({ ...two, modules: [...two.modules, third] });
-    expect(textOf(nth(problems, 0).message)).toBe(
-      'O would use input byte 2, which N uses already. Choose a free first byte.',
-    );
+    expect(said(nth(problems, 0).message)).toBe('job.use-byte-which-uses module=O area=I byte=2 first=N');
   });
 
   test('two devices on one channel, and two wires of one', () => {
     const onto = sound.wires.map((wire) => (wire.id === 'px-2-b-BK' ? { ...wire, to: 'm:I0' } : wire));
-    expect(found({ wires: onto })[0]).toMatch(/M channel 0 is taken by PX-1\. PX-2 needs a free channel/);
+    expect(found({ wires: onto })[0]).toMatch(
+      'job.taken-needs-free-channel label=M channel 0 names=PX-1 names2=PX-2',
+    );
   });
 });
 

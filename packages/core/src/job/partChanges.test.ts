@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { guardJob, relayJob } from '../../test/families.ts';
 import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -20,7 +20,7 @@ function refusal(job: JobContent, change: Change): string {
     if (error instanceof JobProblem)
       return error.problems
         .map(({ message }) => message)
-        .map(textOf)
+        .map(said)
         .join(' ');
     throw error;
   }
@@ -50,13 +50,21 @@ describe('supplies', () => {
   });
 
   test.each([
-    ['the last one', { kind: 'removeSupply', id: 'g1' } as const, /A job needs a supply/],
-    ['a tag that is taken', { kind: 'addSupply', supply: { ...mains, tag: 'G1' } } as const, /used already/],
-    ['mains volts as DC', { kind: 'addSupply', supply: { ...mains, kind: 'dc' } } as const, /60 V at most/],
+    ['the last one', { kind: 'removeSupply', id: 'g1' } as const, 'job.job-needs-supply-add'],
+    [
+      'a tag that is taken',
+      { kind: 'addSupply', supply: { ...mains, tag: 'G1' } } as const,
+      'job.tag-used-already-choose tag=G1 first=(job.the-supply s=G1)',
+    ],
+    [
+      'mains volts as DC',
+      { kind: 'addSupply', supply: { ...mains, kind: 'dc' } } as const,
+      'job.dc-control-supply-60 tag=Q1',
+    ],
     [
       'one that is gone',
       { kind: 'editSupply', id: 'zz', patch: { volts: 24 } } as const,
-      /may have been removed/,
+      'job.job-holds-may-been what=supply id=zz',
     ],
   ])('%s is refused', (_, change, message) => {
     expect(refusal(bareJob(), change)).toMatch(message);
@@ -112,8 +120,12 @@ describe('parts of a point', () => {
   });
 
   test.each([
-    ['a setting that the type has not', { magic: 'on' }, /has no setting “magic”/],
-    ['a choice that it does not offer', { suppressor: 'hope' }, /cannot be “hope”. Allowed: none, diode/],
+    [
+      'a setting that the type has not',
+      { magic: 'on' },
+      'job.has-no-setting typeName=Plug-in relay, two poles, coil 24 V DC key=magic',
+    ],
+    ['a choice that it does not offer', { suppressor: 'hope' }, 'job.cannot-be-allowed'],
   ])('%s is refused', (_, settings, message) => {
     expect(refusal(job, { kind: 'editDevice', id: 'k1', patch: { settings } })).toMatch(message);
   });
@@ -121,11 +133,11 @@ describe('parts of a point', () => {
   test('cannot be added to a point that is not there, nor twice', () => {
     const device = { id: 'k9', tag: 'K9', typeId: 'relay-1co-24dc', output: 'none', logic: 'none' } as const;
     expect(refusal(job, { kind: 'addHelper', pointId: 'zz', device, wires: [] })).toMatch(
-      /holds no point “zz”/,
+      'job.job-holds-point-may pointId=zz',
     );
     const twice = { ...device, id: 'k1' };
     expect(refusal(job, { kind: 'addHelper', pointId: 'px-1', device: twice, wires: [] })).toMatch(
-      /used already/,
+      'job.id-used-already-each',
     );
   });
 });
@@ -152,9 +164,9 @@ describe('wires as found', () => {
   test('on a terminal that is not there are refused', () => {
     const to = (asFound: object): string =>
       refusal(job, { kind: 'landWire', wireId: coil.id, asFound } as Change);
-    expect(to({ to: 'k1:99' })).toMatch(/has only/);
-    expect(to({ to: 'zz:1' })).toMatch(/does not hold/);
-    expect(to({ from: coil.to })).toMatch(/same terminal/);
+    expect(to({ to: 'k1:99' })).toMatch('job.wire-ends-terminal');
+    expect(to({ to: 'zz:1' })).toMatch('job.wire-ends-which-job number=k10 item=zz');
+    expect(to({ from: coil.to })).toMatch('job.wire-begins-ends-same number=k10');
   });
 
   test('go back to the plan when what they were found on is removed', () => {
@@ -174,7 +186,7 @@ describe('settings of a module', () => {
     const set = after(job, { kind: 'editModule', id: 's', patch: { settings: { selector: 'either' } } });
     expect(sure(set.modules.find(({ id }) => id === 's')).settings).toEqual({ selector: 'either' });
     expect(refusal(job, { kind: 'editModule', id: 'm', patch: { settings: { selector: 'both' } } })).toMatch(
-      /has no setting/,
+      'job.has-no-setting',
     );
   });
 });

@@ -1,4 +1,4 @@
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { sensitivitySetting } from './diffuseSetting.ts';
 
@@ -10,8 +10,8 @@ test('halfway between lost and seen, with both margins', () => {
     stable: true,
   });
   expect([setting, toObject, toBackground, verdict]).toEqual([5.5, 2.5, 2.5, 'good']);
-  expect(textOf(sentence)).toBe(
-    'Set it to 5.5 of 10: 2.5 from losing the object, 2.5 from seeing the background.',
+  expect(said(sentence)).toBe(
+    'planning.set-losing-object-seeing setting=5.5 scale=10 margin=2.5 backgroundSeen=8 tight=false tight2=(planning.too-tight-dirt-another why=(planning.stability-lamp-both-states) narrow=false stable=true)',
   );
 });
 
@@ -20,24 +20,24 @@ test('a background that is never seen counts as seen at full scale', () => {
 });
 
 test.each([
-  ['little between them', 4, 5.8, true, /less than 1\.0 is left to either side\./],
-  ['a stability LED that is off', 2, 8, false, /the stability LED is not on/],
-  ['both', 4, 5, false, /less than 1\.0 is left to either side, and the stability LED/],
+  ['little between them', 4, 5.8, true, 'planning.set-losing-object-seeing'],
+  ['a stability LED that is off', 2, 8, false, 'planning.set-losing-object-seeing'],
+  ['both', 4, 5, false, 'planning.set-losing-object-seeing'],
 ])('%s is too tight, and says what to do', (_, objectLost, backgroundSeen, stable, words) => {
   const { verdict, sentence } = sensitivitySetting({ scale: 10, objectLost, backgroundSeen, stable });
   expect(verdict).toBe('tight');
-  expect(textOf(sentence)).toMatch(words);
-  expect(textOf(sentence)).toMatch(/background suppression/);
+  expect(said(sentence)).toMatch(words);
+  expect(said(sentence)).toMatch('planning.set-losing-object-seeing');
 });
 
 test.each([
-  [{ scale: 0, objectLost: 0 }, /longer than 0/],
-  [{ scale: 10, objectLost: -1 }, /from 0 to below 10/],
-  [{ scale: 10, objectLost: 10 }, /from 0 to below 10/],
-  [{ scale: 10, objectLost: 2, backgroundSeen: 11 }, /up to 10/],
-  [{ scale: 10, objectLost: 6, backgroundSeen: 5 }, /seen before the object/],
+  [{ scale: 0, objectLost: 0 }, 'planning.scale-adjuster-longer-0'],
+  [{ scale: 10, objectLost: -1 }, 'planning.object-lost-somewhere-0 scale=10'],
+  [{ scale: 10, objectLost: 10 }, 'planning.object-lost-somewhere-0 scale=10'],
+  [{ scale: 10, objectLost: 2, backgroundSeen: 11 }, 'planning.background-seen-somewhere-above scale=10'],
+  [{ scale: 10, objectLost: 6, backgroundSeen: 5 }, 'planning.background-seen-before-object'],
 ])('%j cannot be', (found, words) => {
-  expect(() => sensitivitySetting({ stable: true, ...found })).toThrow(words);
+  expect(refusalOf(() => sensitivitySetting({ stable: true, ...found }))).toMatch(words);
 });
 
 test('the setting is always between the two, its margins alike, and their sum what lies between', () => {

@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { guardJob, relayJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { terminalSheet } from './terminalSheet.ts';
@@ -29,5 +29,5 @@ test('a wire stands where it was found, and a missing one nowhere', () => {
 
 test('stacked terminals say their row and level', () => {
   const rows = partOf(guardJob(), 'S').terminals.map(({ words }) => words);
-  expect(rows.some((words) => /(top|bottom) row, (front|back)/.test(textOf(words)))).toBe(true);
+  expect(rows.map(said)).toContain('text.list parts=supply plus+(planning.row row=top level=front)');
 });

@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import { relayJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -44,16 +44,22 @@ test('what was edited comes back as one change', () => {
 });
 
 test.each([
-  ['wire,from\r\n1,x\r\n', /lacks the column from_terminal, to, to_terminal/],
-  [writeWireList(job).replace(/\r\n([^\r]*),BK,/, '\r\n$1,MAUVE,'), /line 2, colour: “MAUVE” is no colour/],
+  ['wire,from\r\n1,x\r\n', 'planning.list-lacks-column-begins'],
+  [
+    writeWireList(job).replace(/\r\n([^\r]*),BK,/, '\r\n$1,MAUVE,'),
+    'line 2, colour: planning.colour-use colour=MAUVE colours=BN+BU+BK+WH+GY+RD+OG+YE+GN+VT+PK+TQ+GNYE',
+  ],
   [
     writeWireList(job).replace(/,0\.75,1,/, ',thick,-3,'),
-    /“thick” is no cross-section[\s\S]*“-3” is no length/,
+    'line 2, length_m: planning.length-use-more-0 length=-3',
   ],
-  [`${writeWireList(job)}999,X,1,,Y,2,,,,BK,1,1,,\r\n`, /The job has no wire 999 from X 1 to Y 2/],
+  [
+    `${writeWireList(job)}999,X,1,,Y,2,,,,BK,1,1,,\r\n`,
+    'planning.job-wire wire=999 from=X from_terminal=1 to=Y to_terminal=2',
+  ],
 ])('a list with mistakes is refused whole, each with its line', (text, message) => {
   expect(() => readWireList(job, text)).toThrow(JobProblem);
-  expect(() => readWireList(job, text)).toThrow(message);
+  expect(refusalOf(() => readWireList(job, text))).toMatch(message);
 });
 
 // ASTM B258, table of nominal cross-sections.
@@ -85,7 +91,7 @@ describe('the supply’s budget', () => {
     expect(
       sure(dc)
         .draws.map(({ tag }) => tag)
-        .map(textOf),
+        .map(said),
     ).toEqual(['PX-1', 'K1']);
     expect(sure(dc).margin).toBeCloseTo(1 - sure(dc).amps / 5, 6);
     expect(sure(dc).weakest).toMatchObject({ tag: 'PX-1', needs: 10 });

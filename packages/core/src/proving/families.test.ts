@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -21,8 +21,8 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     expect(checks.length).toBeGreaterThan(1);
     expect(new Set(checks.map(({ key }) => key)).size).toBe(checks.length);
     for (const check of checks) {
-      expect(textOf(check.label)).not.toBe('');
-      expect(textOf(expectedText(check.expected)).length).toBeGreaterThan(0);
+      expect(said(check.label)).not.toBe('');
+      expect(said(expectedText(check.expected)).length).toBeGreaterThan(0);
       if (check.expected.kind !== 'yesno') {
         expect(check.expected.min).toBeLessThanOrEqual(check.expected.nom);
         expect(check.expected.max).toBeGreaterThanOrEqual(check.expected.nom);
@@ -66,6 +66,6 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     expect(checked.progress.verdict.status).toBe('works');
     expect(checked.states.length).toBe(analysis.shown.length + analysis.staged.length);
     expect(checked.readings).toHaveLength(checks.length);
-    expect(checked.remedies.map(textOf)).toEqual([]);
+    expect(checked.remedies.map(said)).toEqual([]);
   });
 });

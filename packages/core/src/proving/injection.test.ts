@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
-import { say, textOf } from '../messages/index.ts';
+import { say } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { proofFingerprint, checkKeys, ideal, proofPlan } from './plan.ts';
 import { scaleStep } from '../scaling/scaleStep.ts';
 import { after } from '../../test/jobs.ts';
@@ -61,13 +62,13 @@ describe('the plan of an analog proof', () => {
     // screen ±0.05. 0.03 + 0.0407 + 0.05 = 0.1207.
     expect(sure(controller).expected).toMatchObject({ kind: 'value', nom: 20, unit: 'm³/h' });
     expect((sure(controller).expected as { max: number }).max).toBeCloseTo(20.1207, 3);
-    expect(textOf(sure(screen).label)).toBe('Panel screen, 50 %, rising');
+    expect(said(sure(screen).label)).toBe('text.list parts=Panel screen+(proof.rising share=50)');
   });
 
   test('what was truly injected moves what is expected', () => {
     const [controller] = injectionChecks(analysis, made, nth(plannedSteps(made), 2), 12.08);
     expect(ideal(sure(controller).expected)).toBeCloseTo(20.2, 9);
-    expect(textOf(sure(controller).detail)).toContain('12.080 mA');
+    expect(said(sure(controller).detail)).toContain('proof.injected injected=12.08 digitsOf=3 unit=mA');
   });
 
   test('the source’s own uncertainty widens the limit by what it is worth', () => {
@@ -78,7 +79,7 @@ describe('the plan of an analog proof', () => {
     const bad = judgeCheck(expected, max + 0.02, SOURCE);
     expect(bad.pass).toBe(false);
     expect(bad.difference).toBeCloseTo(0.009, 4);
-    expect(textOf(bad.sentence)).toMatch(/above the limits 19\.88 to 20\.12 m³\/h/);
+    expect(said(bad.sentence)).toMatch('proof.the-limits');
   });
 
   test('a source is held against the tightest limit', () => {
@@ -100,7 +101,9 @@ describe('the plan of an analog proof', () => {
       kind: 'yesno',
       yes: expect.objectContaining({ code: 'proof.shows' }),
     });
-    expect(textOf(sure(below).detail)).toContain('after 2 s the last good value is held');
+    expect(said(sure(below).detail)).toContain(
+      'text.semicolons parts=(proof.injected injected=3.252 digitsOf=3 unit=mA)+(scaling.last-good-value-held after=(scaling.after-s delay=2))',
+    );
   });
 
   test('a range that is wrong in the controller fails, since it does not widen the limits', () => {
@@ -194,7 +197,9 @@ describe('what the results say together', () => {
     });
     const progress = progressOf(job, analyse(new JobIndex(job), 'ft-1'));
     expect(progress.overall).toBe('failed');
-    expect(textOf(progress.line)).toContain('22\u00a0m³/h');
+    expect(said(progress.line)).toContain(
+      'proof.expected checkName=(text.list parts=(proof.controller)+(proof.rising share=50)) measured=22 m³/h expected=(proof.to min=19.8793 max=20.1207 unit=m³/h)',
+    );
   });
 });
 
@@ -206,8 +211,8 @@ describe('the stage Scale', () => {
     expect(stageOf(job).stages).toContainEqual({ stage: 'scale', mark: 'open' });
     const { analysis: a, made: m } = opened(job);
     const { step } = scaleStep(a, m);
-    expect(textOf(step.title)).toBe(
-      'Controller: 0 to 27648 counts over 4 to 20 mA are 0 to 40 m³/h in a straight line',
+    expect(said(step.title)).toBe(
+      'scaling.controller-holds scaling=(scaling.are-to from=(scaling.counts-over low=0 high=27648 low2=4 high2=20 unit=mA) low=0 high=40 unit=m³/h shapeWord=(scaling.straight-line) times=)',
     );
     const taken = after(job, {
       kind: 'stamp',

@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
-import { say, textOf } from '../messages/index.ts';
+import { say } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { ACTOR, jobWith } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { analyse } from '../analysis/analysis.ts';
@@ -39,15 +40,15 @@ describe('the plan', () => {
         expectedText(expected),
       ]),
     );
-    expect(textOf(words['away.inputLamp'])).toBe('on');
-    expect(textOf(words['away.bit'])).toBe('0');
-    expect(textOf(words['present.inputLamp'])).toBe('off');
-    expect(textOf(words['present.volts'])).toMatch(/^−?0\.\d to [12]\.\d/);
+    expect(said(words['away.inputLamp'])).toBe('proof.on');
+    expect(said(words['away.bit'])).toBe('0');
+    expect(said(words['present.inputLamp'])).toBe('proof.off');
+    expect(said(words['present.volts'])).toMatch('−0.1 to 1.3 V');
   });
 
   test('is refused for a circuit that cannot work, so that wrong wiring cannot pass', () => {
     const wrong = jobWith(BOTH8, ['+']);
-    expect(textOf(plan(wrong).blocked)).toMatch(/Mend this in Land/);
+    expect(said(plan(wrong).blocked)).toMatch('proof.mend-land-before-you');
     expect(checkKeys(analyse(new JobIndex(wrong), 'px-1'))).toEqual([]);
   });
 });
@@ -123,14 +124,14 @@ describe('progress', () => {
       { stage: 'land', mark: 'proven' },
       { stage: 'prove', mark: 'open' },
     ]);
-    expect(textOf(only(half).line)).toMatch(/9 of 9 checks to do/);
+    expect(said(only(half).line)).toMatch('proof.next-prove-checks-do');
     expect(only(record(half, 'a')).overall).toBe('proven');
   });
 
   test('a failed reading stops the point until a later one passes; both stay', () => {
     const failed = record(landed(jobWith(BOTH8, ['-'])), 'a', 'present.volts');
     expect(only(failed).overall).toBe('failed');
-    expect(textOf(only(failed).line)).toMatch(/Signal with target 14\.2\u00a0V; expected 2\d\.\d to 2\d\.\d/);
+    expect(said(only(failed).line)).toMatch('proof.expected');
     const again = record(failed, 'b');
     expect(only(again).overall).toBe('proven');
     expect(again.results.filter(({ check }) => check === 'present.volts')).toHaveLength(2);
@@ -140,7 +141,9 @@ describe('progress', () => {
     const job = landed(jobWith(BOTH8, ['-']));
     const turned = applyChange(job, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' }, ACTOR);
     expect(only(turned).overall).toBe('cannot');
-    expect(textOf(only(turned).line)).toMatch(/cannot see the sensor/);
+    expect(said(only(turned).line)).toMatch(
+      'text.brief text=(reason.same-pull rail=+24 V device=PX-1 common=(landing.common number=1))',
+    );
   });
 });
 

@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { after, bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { besideEachOther, tablesOf } from './calibrationTable.ts';
@@ -92,7 +92,7 @@ describe('two displays', () => {
   });
 
   test.each([
-    [[], { low: 0, high: 1 }, 0.1, /at the same moment/],
+    [[], { low: 0, high: 1 }, 0.1, 'scaling.enter-what-both-displays'],
     [
       [
         { first: 1, second: 2 },
@@ -100,7 +100,7 @@ describe('two displays', () => {
       ],
       { low: 0, high: 1 },
       0.1,
-      /different values/,
+      'scaling.all-pairs-show-same',
     ],
     [
       [
@@ -109,14 +109,14 @@ describe('two displays', () => {
       ],
       { low: 0, high: 1 },
       0.1,
-      /must rise too/,
+      'scaling.when-first-display-rises',
     ],
-    [[{ first: 0, second: 0.2 }], { low: 0, high: 1 }, 0.1, /says nothing of its top/],
-    [[{ first: 1, second: 2 }], { low: 3, high: 3 }, 0.1, /span of zero/],
-    [[{ first: 1, second: 2 }], { low: 0, high: 3 }, 0, /above 0/],
-    [[{ first: Number.NaN, second: 2 }], { low: 0, high: 3 }, 1, /two numbers/],
+    [[{ first: 0, second: 0.2 }], { low: 0, high: 1 }, 0.1, 'scaling.single-pair-bottom-span low=0'],
+    [[{ first: 1, second: 2 }], { low: 3, high: 3 }, 0.1, 'scaling.span-zero-changed-two'],
+    [[{ first: 1, second: 2 }], { low: 0, high: 3 }, 0, 'scaling.step-what-set-above'],
+    [[{ first: Number.NaN, second: 2 }], { low: 0, high: 3 }, 1, 'scaling.each-pair-needs-two'],
   ])('%j in %j by %d is refused', (pairs, span, step, says) => {
-    expect(() => reconcile(pairs, span, step)).toThrow(says);
+    expect(refusalOf(() => reconcile(pairs, span, step))).toMatch(says);
   });
 });
 
@@ -181,13 +181,17 @@ describe('a transmitter', () => {
     ];
     const wrong = judgeCalibration({ ...given, burnout: { wanted: 'low', read: 21.6 } }, ends);
     expect(wrong).toMatchObject({ pass: false, burnout: { pass: false } });
-    expect(textOf(sure(wrong.burnout).sentence)).toContain('goes high');
+    expect(said(sure(wrong.burnout).sentence)).toContain(
+      'scaling.sensor-opened-ma-wanted words=(scaling.goes goes=high) read=21.6 wanted=low limit=(scaling.ma-less low=3.6)',
+    );
     expect(judgeCalibration({ ...given, burnout: { wanted: 'low', read: 3.5 } }, ends).pass).toBe(true);
     expect(
-      textOf(
+      said(
         sure(judgeCalibration({ ...given, burnout: { wanted: 'high', read: 12 } }, ends).burnout).sentence,
       ),
-    ).toContain('looks like a value');
+    ).toContain(
+      'scaling.sensor-opened-ma-wanted words=(scaling.stays-where-looks-like) read=12 wanted=high limit=(scaling.ma-more high=21)',
+    );
   });
 
   test('a straight error is told apart from a bent one', () => {
@@ -214,11 +218,15 @@ describe('a transmitter', () => {
     expect(
       judgeCalibration({ ...given, reference: coarse }, [{ share: 100, injected: 6, read: 20 }]).ratio,
     ).toBeCloseTo(0.5, 9);
-    expect(() => injectionPoints({ ...injects, high: 0 }, gives, 0.5, [0])).toThrow(/range of zero/);
-    expect(() =>
-      judgeCalibration({ ...given, gives: { ...gives, high: 4 } }, [{ share: 0, injected: 0, read: 4 }]),
-    ).toThrow(/range of zero/);
-    expect(() => judgeCalibration(given, [])).toThrow(/one reading/);
+    expect(refusalOf(() => injectionPoints({ ...injects, high: 0 }, gives, 0.5, [0]))).toMatch(
+      'scaling.range-zero-calibrated-two',
+    );
+    expect(
+      refusalOf(() =>
+        judgeCalibration({ ...given, gives: { ...gives, high: 4 } }, [{ share: 0, injected: 0, read: 4 }]),
+      ),
+    ).toMatch('scaling.range-zero-calibrated-two');
+    expect(refusalOf(() => judgeCalibration(given, []))).toMatch('scaling.enter-least-reading');
   });
 });
 
@@ -226,14 +234,14 @@ describe('flow', () => {
   test('velocity: 36 m³/h in 80 mm are 1.99 m/s', () => {
     // 0.01 m³/s over π/4 · 0.08² = 0.0050265 m².
     expect(velocityIn(36, 80)).toBeCloseTo(1.98944, 4);
-    expect(textOf(velocityText(1.99))).toContain('Good');
-    expect([0.1, 0.4, 5, 12].map(velocityText).map((words) => textOf(words).split(':')[0])).toEqual([
-      'Very slow',
-      'Slow',
-      'Fast',
-      'Above 10 m/s most meters stop',
+    expect(said(velocityText(1.99))).toContain('scaling.good-0-5-3');
+    expect([0.1, 0.4, 5, 12].map(velocityText).map(said)).toEqual([
+      'scaling.very-slow-little-signal',
+      'scaling.slow-low-end-what',
+      'scaling.fast-more-pressure-lost',
+      'scaling.above-10-m-s',
     ]);
-    expect(() => velocityIn(1, 0)).toThrow(/above 0 mm/);
+    expect(refusalOf(() => velocityIn(1, 0))).toMatch('scaling.pipe-inner-diameter-above');
   });
 
   test('pulses: 36 m³/h of 0.02 l are 500 a second; 1 ms is the widest', () => {
@@ -247,25 +255,27 @@ describe('flow', () => {
     });
     const wide = checkPulses(36, 0.02, 2, counter);
     expect(wide).toMatchObject({ fits: false, counted: false });
-    expect(wide.sentences.map(textOf).join(' ')).toContain('run into each other');
-    expect(checkPulses(36, 0.005, 0.2, counter).sentences.map(textOf).join(' ')).toMatch(
-      /1000 a second at most.*shorter than 0.5 ms/,
+    expect(wide.sentences.map(said).join(' ')).toContain('scaling.pulses-run-into-each');
+    expect(checkPulses(36, 0.005, 0.2, counter).sentences.map(said).join(' ')).toMatch(
+      'scaling.pulses-second-full-flow',
     );
-    expect(() => checkPulses(36, 0, 1, counter)).toThrow(/volume of a pulse is above 0/);
+    expect(refusalOf(() => checkPulses(36, 0, 1, counter))).toMatch(
+      'scaling.above-0 what=(scaling.volume-pulse)',
+    );
   });
 
   test('a totaliser of 6 digits in litres at 40 m³/h is full after 25 hours', () => {
     expect(rollOver(6, 1, 40)).toEqual({ litres: 1e6, hours: 25 });
     expect(totalised(999_990, 15, 6)).toBe(25);
     expect(totalised(15, 999, 6)).toBe(984);
-    expect(() => rollOver(0, 1, 1)).toThrow(/1 to 15 digits/);
-    expect(() => totalised(1_000_000, 0, 6)).toThrow(/6 digits/);
+    expect(refusalOf(() => rollOver(0, 1, 1))).toMatch('scaling.totaliser-1-15-digits');
+    expect(refusalOf(() => totalised(1_000_000, 0, 6))).toMatch('scaling.reading-most-digits digits=6');
   });
 
   test('a cut-off of 0.5 % of 40 m³/h hides what is below 0.2', () => {
     expect(checkCutOff(0.5, 40, 0.4)).toMatchObject({ flow: 0.2, hides: false, maxPercent: 0.8 });
     expect(checkCutOff(50, 40, 0.4)).toMatchObject({ flow: 20, hides: true });
-    expect(() => checkCutOff(101, 40)).toThrow(/0 to 100 %/);
+    expect(refusalOf(() => checkCutOff(101, 40))).toMatch('scaling.cut-off-0-100');
   });
 
   test('the noise at rest says the least cut-off', () => {
@@ -279,10 +289,14 @@ describe('flow', () => {
   test('a coil of 58 Ω at 45 °C is 52.8 Ω at 20 °C: sound for 80 mm', () => {
     expect(checkCoil(58, 80, 45).at20).toBeCloseTo(58 / 1.09825, 6);
     expect(checkCoil(58, 80, 45).pass).toBe(true);
-    expect(textOf(checkCoil(3, 80, 20).sentence)).toContain('windings touch');
-    expect(textOf(checkCoil(5000, 80, 20).sentence)).toContain('broken');
-    expect(() => checkCoil(-1, 80, 20)).toThrow(/0 Ω or more/);
-    expect(() => checkCoil(50, 0, 20)).toThrow(/1 to 3000 mm/);
+    expect(said(checkCoil(3, 80, 20).sentence)).toContain(
+      'scaling.below-windings-touch-water text=3 Ω at 20 °C min=45',
+    );
+    expect(said(checkCoil(5000, 80, 20).sentence)).toContain(
+      'scaling.above-winding-lead-broken text=5000 Ω at 20 °C max=75',
+    );
+    expect(refusalOf(() => checkCoil(-1, 80, 20))).toMatch('scaling.resistance-0-more');
+    expect(refusalOf(() => checkCoil(50, 0, 20))).toMatch('scaling.meter-1-3000-mm');
   });
 });
 
@@ -353,20 +367,24 @@ describe('tables from workshop and field', () => {
         ],
       },
     };
-    expect(() => after(job, { kind: 'calibrate', calibrations: [twice] })).toThrow(
-      /stands in the table twice/,
+    expect(refusalOf(() => after(job, { kind: 'calibrate', calibrations: [twice] }))).toMatch(
+      'job.stands-table-twice-each inValue=4 unitIn=mA',
     );
-    expect(() =>
-      after(job, {
-        kind: 'calibrate',
-        calibrations: [{ id: 'v', pointId: 'wt-1', body: { kind: 'void', of: 'x', reason: 'y' } }],
-      }),
-    ).toThrow(/no calibration/);
-    expect(() =>
-      after(job, { kind: 'calibrate', calibrations: [{ ...workshop, pointId: 'nowhere' }] }),
-    ).toThrow(/no point/);
+    expect(
+      refusalOf(() =>
+        after(job, {
+          kind: 'calibrate',
+          calibrations: [{ id: 'v', pointId: 'wt-1', body: { kind: 'void', of: 'x', reason: 'y' } }],
+        }),
+      ),
+    ).toMatch('job.point-holds-calibration of=x');
+    expect(
+      refusalOf(() => after(job, { kind: 'calibrate', calibrations: [{ ...workshop, pointId: 'nowhere' }] })),
+    ).toMatch('job.job-holds-point pointId=nowhere');
     const kept = after(job, { kind: 'calibrate', calibrations: [workshop] });
-    expect(() => after(kept, { kind: 'removePoint', id: 'wt-1' })).toThrow(/never removed/);
+    expect(refusalOf(() => after(kept, { kind: 'removePoint', id: 'wt-1' }))).toMatch(
+      'job.holds-stored-which-never point=WT-1 kept=1',
+    );
   });
 
   // 64 points are taken, 65 not.

@@ -1,5 +1,6 @@
 import { sure } from '../lists/index.ts';
-import { say, textOf } from '../messages/index.ts';
+import { say } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { after, bareJob, jobWith, withHelper, withModule, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, meterJob, pulseJob } from '../../test/settingJobs.ts';
@@ -19,7 +20,7 @@ const analysed = (job: JobContent, pointId = 'ft-1') => analyse(new JobIndex(job
 
 function chained(job: JobContent, pointId = 'ft-1'): PointChain {
   const made = chainOf(analysed(job, pointId));
-  if (!made || 'problem' in made) throw new Error(textOf(made?.problem ?? 'nothing is measured'));
+  if (!made || 'problem' in made) throw new Error(said(made?.problem ?? 'nothing is measured'));
   return made;
 }
 
@@ -73,7 +74,7 @@ describe('a chain of 0 to 40 m³/h over 4 to 20 mA', () => {
   test('stops where the transmitter stops, and says so', () => {
     const { rows, band } = moveChain(chain, 'value', 60);
     expect(rows.signal.value).toBe(20.5);
-    expect(textOf(rows.signal.note)).toContain('no higher');
+    expect(said(rows.signal.note)).toContain('scaling.sensor-goes-higher');
     expect(band).toBe('range');
     expect(moveChain(chain, 'signal', 20.6).band).toBe('over');
     expect(moveChain(chain, 'signal', 21).rows.display.band).toBe('highFault');
@@ -82,7 +83,9 @@ describe('a chain of 0 to 40 m³/h over 4 to 20 mA', () => {
 
   test('refuses what the loop never gives', () => {
     expect(() => moveChain(chain, 'input', 90)).toThrow(JobProblem);
-    expect(() => moveChain(chain, 'input', 90)).toThrow(/never sees 90 mA/);
+    expect(refusalOf(() => moveChain(chain, 'input', 90))).toMatch(
+      'scaling.wired-input-never-sees text=90 mA text2=0.005024 mA text3=22.4 mA',
+    );
   });
 });
 
@@ -110,7 +113,9 @@ describe('what does not agree shows in the chain', () => {
     const budget = budgetAt(analysed(found), made, 10);
     expect(budget.largest).toMatchObject({ key: 'linearisation' });
     expect(sure(budget.largest).plusMinus).toBeCloseTo(10, 6);
-    expect(textOf(sure(budget.largest).from)).toContain('0 to 20');
+    expect(said(sure(budget.largest).from)).toContain(
+      'scaling.has-to-to sensorLabel=FT-1 low=0 high=20 controllerLabel=M low2=0 high2=40 unit=m³/h',
+    );
   });
 
   test('a cut-off of 50 % holds the screen at zero', () => {
@@ -202,7 +207,9 @@ describe('other shapes', () => {
     expect(moveChain(chain, 'value', 960).rows.signal.value).toBeCloseTo(12, 9);
     expect(moveChain(chain, 'value', 960).rows.engineering.value).toBeCloseTo(960, 0);
     expect(moveChain(chain, 'value', 960).rows.engineering.note).toBeUndefined();
-    expect(textOf(moveChain(chain, 'signal', 20.4).rows.engineering.note)).toContain('a guess');
+    expect(said(moveChain(chain, 'signal', 20.4).rows.engineering.note)).toContain(
+      'scaling.beyond-ends-table-guess',
+    );
     const straightOnly = after(with4, {
       kind: 'setScaling',
       pointId: 'wt-1',
@@ -216,7 +223,7 @@ describe('other shapes', () => {
     const made = chained(scaled(flow(), { converter: { updateMs: 100, filterMs: 500 } }));
     // 100 ms + 4.605 · 500 ms.
     expect(settledAfter(made.scaling)).toBeCloseTo(2402.6, 1);
-    expect(made.notes.map(textOf).join(' ')).toContain('within 1 % after 2.4 s');
+    expect(made.notes.map(said).join(' ')).toContain('scaling.step-value-read-within settled=2402.59');
     expect(settledAfter(chained(flow()).scaling)).toBeUndefined();
   });
 
@@ -251,8 +258,10 @@ describe('the error budget', () => {
       rootSumSquarePercent: 5,
     });
     expect(sure(budget.largest).key).toBe('burden');
-    expect(() => addUp([], 'bar', 0)).toThrow(/other than zero/);
-    expect(() => addUp([cause('sensor', -1)], 'bar', 1)).toThrow(/0 or more/);
+    expect(refusalOf(() => addUp([], 'bar', 0))).toMatch('scaling.error-span-needs-span');
+    expect(refusalOf(() => addUp([cause('sensor', -1)], 'bar', 1))).toMatch(
+      'scaling.error-0-more wrongLabel=sensor',
+    );
   });
 
   test('of a solved loop: transmitter 0.1 % of 20 mA, burden 0.1 %, converter, screen', () => {

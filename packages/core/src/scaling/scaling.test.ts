@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
@@ -120,7 +120,7 @@ describe('curves', () => {
     expect(straight(4, 0, 20, 40).at(12)).toBe(20);
     expect(straight(4, 40, 20, 0).at(8)).toBe(30);
     expect(straight(4, 40, 20, 0).back(30)).toBe(8);
-    expect(() => straight(4, 0, 4, 40)).toThrow(/must differ/);
+    expect(refusalOf(() => straight(4, 0, 4, 40))).toMatch('scaling.range-zero-scaled-two');
     expect(() => straight(4, 5, 20, 5).back(5)).toThrow(JobProblem);
   });
 
@@ -160,7 +160,9 @@ describe('curves', () => {
     expect(checkTable([0, 1, 2, 3].map((x) => ({ in: x, out: x * x }))).sag).toBeCloseTo(0.25, 12);
     const turns = checkTable([...TABLE, { in: 22, out: 400 }]);
     expect(turns).toMatchObject({ course: 'turns', turnsAt: { in: 20, out: 500 } });
-    expect(() => tableOf([...TABLE, { in: 22, out: 400 }]).back(450)).toThrow(/several signals/);
+    expect(refusalOf(() => tableOf([...TABLE, { in: 22, out: 400 }]).back(450))).toMatch(
+      'scaling.table-turns-round-value inValue=20',
+    );
     expect(
       tableOf([
         { in: 0, out: 10 },
@@ -168,8 +170,10 @@ describe('curves', () => {
         { in: 10, out: 0 },
       ]).back(2),
     ).toBe(7.5);
-    expect(() => tableOf([...TABLE, { in: 8, out: 1 }])).toThrow(/twice/);
-    expect(() => tableOf([{ in: 8, out: 1 }])).toThrow(/two points/);
+    expect(refusalOf(() => tableOf([...TABLE, { in: 8, out: 1 }]))).toMatch(
+      'scaling.stands-table-twice-each inValue=8',
+    );
+    expect(refusalOf(() => tableOf([{ in: 8, out: 1 }]))).toMatch('scaling.table-needs-two-points');
   });
 
   test('rising tables come back to the same signal from anywhere', () => {
@@ -213,12 +217,12 @@ describe('bands', () => {
   });
 
   test('what a fault is called hangs on what is measured', () => {
-    expect(textOf(bandText('lowFault', 'mA'))).toBe('wire break');
-    expect(textOf(bandText('highFault', 'mA'))).toBe('short');
+    expect(said(bandText('lowFault', 'mA'))).toBe('scaling.wire-break');
+    expect(said(bandText('highFault', 'mA'))).toBe('scaling.short');
     // An open thermometer has more ohms than any temperature.
-    expect(textOf(bandText('highFault', 'Ω'))).toBe('wire break');
-    expect(textOf(bandText('lowFault', 'Ω'))).toBe('short');
-    expect(textOf(bandText('under', 'Ω'))).toBe('under-range');
+    expect(said(bandText('highFault', 'Ω'))).toBe('scaling.wire-break');
+    expect(said(bandText('lowFault', 'Ω'))).toBe('scaling.short');
+    expect(said(bandText('under', 'Ω'))).toBe('scaling.under-range');
   });
 
   const samples = [0, 1, 2, 3, 4, 5].map((at) => ({
@@ -233,8 +237,8 @@ describe('bands', () => {
     expect(valuesOf('hold')).toEqual([0, 0, 0, 0, 0, 50]);
     expect(valuesOf('substitute', 99)).toEqual([0, 0, 0, 99, 99, 50]);
     expect(valuesOf('fail')).toEqual([0, 0, 0, undefined, undefined, 50]);
-    expect(textOf(reactionText({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
-      'after 2 s 7 is put in its place',
+    expect(said(reactionText({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
+      'scaling.put-place after=(scaling.after-s delay=2) substitute=7',
     );
   });
 
@@ -253,6 +257,6 @@ test('a loop that gives the same whatever comes cannot be told back', () => {
     [4, 12, 20].map((signal) => ({ signal, nom: 54, min: 53, max: 55 })),
     'mA',
   );
-  expect(() => flat.back(54)).toThrow(/whatever the sensor gives/);
+  expect(refusalOf(() => flat.back(54))).toMatch('scaling.input-sees-whatever-sensor text=54 mA');
   expect(() => loopCurveOf([])).toThrow(JobProblem);
 });

@@ -1,4 +1,4 @@
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { ethernetFaults, ipv4Text, nameProblems, parseIpv4, prefixOf } from './ethernetPlan.ts';
 import type { Participant } from './ethernetPlan.ts';
@@ -14,7 +14,7 @@ const PANEL = [one('PLC', 1), one('DRV', 11), one('PANEL', 20), one('LAPTOP', 99
 const faults = (...more: Participant[]): string[] =>
   ethernetFaults([...PANEL, ...more])
     .map(({ sentence }) => sentence)
-    .map(textOf);
+    .map(said);
 
 test('a plan in order has nothing against it', () => {
   expect(
@@ -22,56 +22,80 @@ test('a plan in order has nothing against it', () => {
   ).toEqual([]);
 });
 
-test.each<[string, Participant, RegExp]>([
+test.each<[string, Participant, string]>([
   [
     'an address used twice, the laptop’s too',
     one('NEW', 99),
-    /^LAPTOP and NEW have the same address 192\.168\.10\.99\.$/,
+    'fieldbus.same-address tags=LAPTOP+NEW address=192.168.10.99',
   ],
   [
     'another network',
     one('NEW', 5, { address: '192.168.0.5' }),
-    /NEW lies in 192\.168\.0\.0\/24, the others in 192\.168\.10\.0\/24/,
+    'fieldbus.lies-others-they-do row=NEW keyOf=192.168.0.0/24 main=192.168.10.0/24',
   ],
-  ['another mask', one('NEW', 5, { mask: '255.255.0.0' }), /do not see each other/],
-  ['the network itself', one('NEW', 0), /is the network itself/],
-  ['the address of all', one('NEW', 255), /broadcast address/],
-  ['a reserved address', one('NEW', 5, { address: '127.0.0.1' }), /reserved/],
-  ['no address', one('NEW', 5, { address: '192.168.10' }), /is no address\. Four numbers/],
-  ['a number too large', one('NEW', 5, { address: '192.168.10.256' }), /is no address/],
-  ['a leading nought', one('NEW', 5, { address: '192.168.10.010' }), /is no address/],
-  ['a mask with a hole', one('NEW', 5, { mask: '255.0.255.0' }), /is no mask/],
+  ['another mask', one('NEW', 5, { mask: '255.255.0.0' }), 'fieldbus.lies-others-they-do'],
+  ['the network itself', one('NEW', 0), 'fieldbus.network-itself-participant tag=NEW address=192.168.10.0'],
+  [
+    'the address of all',
+    one('NEW', 255),
+    'fieldbus.speaks-all-network-nobody tag=NEW address=192.168.10.255',
+  ],
+  [
+    'a reserved address',
+    one('NEW', 5, { address: '127.0.0.1' }),
+    'fieldbus.reserved-rfc-6890-given tag=NEW address=127.0.0.1',
+  ],
+  ['no address', one('NEW', 5, { address: '192.168.10' }), 'fieldbus.address-four-numbers-0'],
+  ['a number too large', one('NEW', 5, { address: '192.168.10.256' }), 'fieldbus.address-four-numbers-0'],
+  ['a leading nought', one('NEW', 5, { address: '192.168.10.010' }), 'fieldbus.address-four-numbers-0'],
+  [
+    'a mask with a hole',
+    one('NEW', 5, { mask: '255.0.255.0' }),
+    'fieldbus.mask-such-255-255 tag=NEW mask=255.0.255.0',
+  ],
   [
     'a gateway elsewhere',
     one('NEW', 5, { gateway: '192.168.0.1' }),
-    /outside its own network 192\.168\.10\.0\/24/,
+    'fieldbus.gateway-lies-outside-own tag=NEW gateway=192.168.0.1 ipv4=192.168.10.0 prefix=24',
   ],
-  ['itself as gateway', one('NEW', 5, { gateway: '192.168.10.5' }), /gateway is itself/],
-  ['a gateway that is none', one('NEW', 5, { gateway: 'router' }), /“router” is no address/],
-  ['capital letters', one('NEW', 5, { name: 'Pump-1' }), /capital letters; use pump-1/],
-  ['a name like an address', one('NEW', 5, { name: '10.0.0.1' }), /reads like an address/],
+  ['itself as gateway', one('NEW', 5, { gateway: '192.168.10.5' }), 'fieldbus.gateway-itself tag=NEW'],
+  [
+    'a gateway that is none',
+    one('NEW', 5, { gateway: 'router' }),
+    'fieldbus.gateway-address tag=NEW gateway=router',
+  ],
+  [
+    'capital letters',
+    one('NEW', 5, { name: 'Pump-1' }),
+    'text.colon name=NEW text=(fieldbus.name-capital-letters-use name=Pump-1)',
+  ],
+  [
+    'a name like an address',
+    one('NEW', 5, { name: '10.0.0.1' }),
+    'text.colon name=NEW text=(fieldbus.name-reads-like-address name=10.0.0.1)',
+  ],
 ])('%s is named with the device concerned', (_, participant, words) => {
   expect(faults(participant).join(' ')).toMatch(words);
 });
 
 test('a name used twice is one, in whatever letters', () => {
   expect(faults(one('A', 31, { name: 'pump' }), one('B', 32, { name: 'pump' }))).toEqual([
-    'A and B have the same name pump.',
+    'fieldbus.same-name tags=A+B name=pump',
   ]);
 });
 
 test.each([
   ['pump-1.hall', []],
   ['a'.repeat(63), []],
-  ['a'.repeat(64), [/64 signs; 63 are allowed/]],
-  ['-pump', [/begins or ends with a dash/]],
-  ['pump_1', [/other than letters, digits and dashes/]],
-  ['pump..1', [/empty part/]],
-  ['port-001', [/form that ports have/]],
+  ['a'.repeat(64), ['fieldbus.part-name-signs-63 label=64']],
+  ['-pump', ['fieldbus.part-name-begins-ends name=-pump']],
+  ['pump_1', ['fieldbus.name-signs-other-letters name=pump_1']],
+  ['pump..1', ['fieldbus.name-empty-part-between name=pump..1']],
+  ['port-001', ['fieldbus.name-form-ports name=port-001']],
 ])('the name %s', (name, words) => {
   const found = nameProblems(name);
   expect(found).toHaveLength(words.length);
-  words.forEach((pattern, i) => expect(textOf(found[i])).toMatch(pattern));
+  words.forEach((pattern, i) => expect(said(found[i])).toMatch(pattern));
 });
 
 test('every address is read and written the same; every prefix has its mask', () => {
@@ -93,8 +117,8 @@ test('two are told apart exactly when their networks differ', () => {
   fc.assert(
     fc.property(host, host, ([a, b], [c, d]) => {
       const pair = [one('A', b, { address: `10.0.${a}.${b}` }), one('B', d, { address: `10.0.${c}.${d}` })];
-      const apart = ethernetFaults(pair).some(({ sentence }) =>
-        /do not see each other/.test(textOf(sentence)),
+      const apart = ethernetFaults(pair).some(
+        ({ sentence }) => sentence.code === 'fieldbus.lies-others-they-do',
       );
       expect(apart).toBe(a !== c);
     }),

@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
-import { say, textOf } from '../messages/index.ts';
+import { say } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
 import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
 import { BusPlan } from '../model/busPlan.ts';
@@ -19,51 +20,51 @@ import { sheetOf } from './sheet.ts';
 
 const states = (job: JobContent): Record<string, string> =>
   Object.fromEntries(
-    agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [textOf(subject), state]),
+    agreementsOf(new JobIndex(job), 'ft-1').map(({ subject, state }) => [said(subject), state]),
   );
 const sentence = (job: JobContent, subject: string): string =>
-  textOf(sure(agreementsOf(new JobIndex(job), 'ft-1').find((a) => textOf(a.subject) === subject)).sentence);
+  said(sure(agreementsOf(new JobIndex(job), 'ft-1').find((a) => said(a.subject) === subject)).sentence);
 
 describe('what must agree with what', () => {
   test('is unknown until both sides were looked at, then agrees or differs', () => {
     const job = meterJob();
-    expect(states(job)['Top of the range']).toBe('unknown');
+    expect(states(job)['setting.top-range']).toBe('unknown');
     const meter = entered(job, 'found', { unit: 'l/s', high: '11.11111' });
     const both = entered(meter, 'found', { 'A0.unit': 'm³/h', 'A0.high': '40' }, 'm');
-    expect(states(both)['Top of the range']).toBe('agree');
+    expect(states(both)['setting.top-range']).toBe('agree');
     const wrong = entered(both, 'found', { 'A0.high': '100' }, 'm');
-    expect(states(wrong)['Top of the range']).toBe('differ');
-    expect(sentence(wrong, 'Top of the range')).toMatch(
-      /M ends its range at 100 m³\/h; the point’s is 40 m³\/h/,
-    );
+    expect(states(wrong)['setting.top-range']).toBe('differ');
+    expect(sentence(wrong, 'setting.top-range')).toMatch('setting.point-every-value-between');
   });
 
   test('signal, switch and parameter of the input', () => {
     const job = entered(meterJob(), 'found', { 'A0.switch': 'V', 'A0.range': '4-20 mA' }, 'm');
-    expect(sentence(job, 'Signal, switch and parameter')).toMatch(/gives 4-20 mA, but M is set to V/);
-    expect(states(entered(job, 'left', { 'A0.switch': 'mA' }, 'm'))['Signal, switch and parameter']).toBe(
+    expect(sentence(job, 'setting.signal-switch-parameter')).toMatch('setting.gives-land-shows-what');
+    expect(states(entered(job, 'left', { 'A0.switch': 'mA' }, 'm'))['setting.signal-switch-parameter']).toBe(
       'agree',
     );
   });
 
   test('a current output that is wired must be on, one that is not must be off', () => {
     const off = entered(meterJob(), 'found', { current: 'off' });
-    expect(sentence(off, 'Current output and its wire')).toMatch(
-      /S\+ is wired, but the current output is set to off/,
+    expect(sentence(off, 'setting.current-output-wire')).toMatch(
+      'setting.wired-current-output-stands terminalName=S+ shown=off',
     );
     const bare = after(entered(meterJob(), 'found', { current: '4-20 mA' }), {
       kind: 'assign',
       pointId: 'ft-1',
       place: null,
     });
-    expect(sentence(bare, 'Current output and its wire')).toMatch(/is not wired/);
+    expect(sentence(bare, 'setting.current-output-wire')).toMatch(
+      'setting.current-output-wired-many terminalName=S+',
+    );
   });
 
   test('memory module', () => {
-    expect(states(entered(meterJob(), 'found', { memory: 'missing' }))['Memory module and settings']).toBe(
-      'differ',
-    );
-    expect(states(entered(meterJob(), 'found', { memory: 'fitted' }))['Memory module and settings']).toBe(
+    expect(
+      states(entered(meterJob(), 'found', { memory: 'missing' }))['setting.memory-module-settings'],
+    ).toBe('differ');
+    expect(states(entered(meterJob(), 'found', { memory: 'fitted' }))['setting.memory-module-settings']).toBe(
       'agree',
     );
   });
@@ -98,15 +99,19 @@ describe('a sheet as a file', () => {
     [
       'a parameter that is not there',
       'Tag,Key,As left\r\nFT-1,speed,3',
-      /line 2: FT-1 has no parameter “speed”/,
+      'line 2: setting.has-no-parameter tag=FT-1 key=speed',
     ],
-    ['another tag', 'Tag,Key,As left\r\nXX-9,size,3', /no sheet of “XX-9”/],
-    ['a value out of range', 'Tag,Key,As left\r\nFT-1,size,-3', /line 2: Pipe size: 1 to 3000\smm/],
-    ['no key', 'Tag,As left\r\nFT-1,3', /lacks the column Key/],
-    ['broken JSON', '{"format":', /not JSON/],
-    ['another JSON', '{"format":"x"}', /keypost-sheet/],
+    ['another tag', 'Tag,Key,As left\r\nXX-9,size,3', 'setting.sheet-here tag=XX-9'],
+    [
+      'a value out of range',
+      'Tag,Key,As left\r\nFT-1,size,-3',
+      'line 2: setting.outside label=Pipe size limits=(setting.from-to min=1 max=3000 unit=mm) value=-3',
+    ],
+    ['no key', 'Tag,As left\r\nFT-1,3', 'setting.file-lacks-column-first missing=Key'],
+    ['broken JSON', '{"format":', 'setting.json-breaks-off-holds'],
+    ['another JSON', '{"format":"x"}', 'setting.sheet-format-must-version sheetFormat=keypost-sheet'],
   ])('%s is refused with its place', (_, text, words) => {
-    expect(() => readSheetFile(text, sheets)).toThrow(words);
+    expect(refusalOf(() => readSheetFile(text, sheets))).toMatch(words);
   });
 });
 
@@ -140,17 +145,17 @@ describe('name-plate', () => {
     });
   });
   test.each([
-    ['size', '-3', /1 mm or more/],
-    ['size', '4 m', /3000 mm or less/],
-    ['size', '3 kg', /does not fit/],
-    ['factor', 'x', /not a number/],
-    ['medium', 'honey', /choose one of the list/],
+    ['size', '-3', 'setting.or-more-this-is label=Pipe size words=1 mm words2=-3 mm'],
+    ['size', '4 m', 'setting.or-less-this-is label=Pipe size words=3000 mm words2=4000 mm'],
+    ['size', '3 kg', 'text.colon name=Pipe size text=(quantity.unit unit=kg units=m+mm+cm+km+in+ft)'],
+    ['factor', 'x', 'text.colon name=Calibration factor text=(quantity.no-number text=x unit=)'],
+    ['medium', 'honey', 'setting.choose-list label=Medium'],
   ])('%s %s is refused', (key, typed, words) => {
     const job = meterJob();
     const { fact } = sure(
       plateLines(new JobIndex(job), nth(job.points, 0)).find((line) => line.fact.key === key),
     );
-    expect(textOf(plateProblem(fact, typed))).toMatch(words);
+    expect(said(plateProblem(fact, typed))).toMatch(words);
   });
 });
 
@@ -192,10 +197,10 @@ describe('a port plan', () => {
 
   test('says what is missing while there is none', () => {
     const [, port] = portPlan(new JobIndex(withDevice(false)), 'i');
-    expect(textOf(sure(port).problem)).toMatch(/no description file/);
+    expect(said(sure(port).problem)).toMatch('setting.description-file-data-read device=PX-1');
     expect(
-      textOf(sure(port).sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem),
-    ).toMatch(/no description file yet/);
+      said(sure(port).sheet.lines.find(({ parameter }) => parameter.key === 'P2.vendor')?.problem),
+    ).toMatch('setting.description-file-yet device=PX-1');
   });
 });
 
@@ -247,11 +252,11 @@ test('a serial plan: as it is set rather than as it is planned, and both schools
   const faults = (j: JobContent): string[] =>
     serialFaults(lineOf(planAsSet(new JobIndex(j), serial)))
       .map(({ sentence: words }) => words)
-      .map(textOf);
+      .map(said);
   expect(faults(job)).toEqual([]);
   const set = entered(job, 'found', { baud: '9600', frame: '8N2', terminator: 'off' }, 'px-1-b');
-  expect(faults(set).join(' ')).toMatch(/9600 baud.*no parity and 2 stop bits.*B is at an end of the line/);
-  expect(textOf(namingSentence(serial))).toMatch(/D1 at A, A at B/);
+  expect(faults(set).join(' ')).toMatch('fieldbus.set-others');
+  expect(said(namingSentence(serial))).toMatch('fieldbus.line-positive-rest-called');
   expect(
     sheetOf(new JobIndex(job), 'px-1-b').lines.find(({ parameter }) => parameter.key === 'frame')?.required,
   ).toMatchObject({ value: '8E1', from: say('setting.plan-of', { plan: 'L' }) });
@@ -280,13 +285,13 @@ test('a network plan: files, names, and the order of bringing it up', () => {
   expect(
     networkFaults(plan)
       .map(({ sentence: words }) => words)
-      .map(textOf),
+      .map(said),
   ).toEqual([
-    expect.stringMatching(/DRV and LAP have the same address/),
-    expect.stringMatching(/description file is not installed/),
-    expect.stringMatching(/has the name pump; the project looks for drv/),
+    'fieldbus.same-address tags=DRV+LAP address=10.0.0.5',
+    'fieldbus.description-file-installed-controller tag=DRV',
+    'fieldbus.name-project-looks tag=DRV nameOnDevice=pump name=drv',
   ]);
   const keys = networkSteps(plan).map(({ key }) => key);
   expect(keys).toEqual(['plan', 'laptop', 'files', 'device-d', 'controller', 'test']);
-  expect(textOf(nth(networkSteps(plan), 0).title)).toMatch(/3 to mend/);
+  expect(said(nth(networkSteps(plan), 0).title)).toMatch('fieldbus.clear-what-plan-says faults=3');
 });

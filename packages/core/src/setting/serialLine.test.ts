@@ -1,5 +1,5 @@
 import { nth, sure } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import fc from 'fast-check';
 import {
   byteSeconds,
@@ -33,25 +33,41 @@ const line = (more: Partial<SerialLine> = {}, ...units: LineUnit[]): SerialLine 
 const faults = (l: SerialLine): string[] =>
   serialFaults(l)
     .map(({ sentence }) => sentence)
-    .map(textOf);
+    .map(said);
 
 test('a line in order has nothing against it', () => {
   expect(faults(line({}, unit('PM1'), unit('PM2')))).toEqual([]);
 });
 
 describe('what is wrong is named with whom it concerns', () => {
-  test.each<[string, LineUnit, RegExp]>([
-    ['a number used twice', unit('PM9B', { unit: 9 }), /PM9B and PM9 have the same unit number 9/],
-    ['a number out of range', unit('PM1', { unit: 248 }), /unit number 248; 1 to 247/],
-    ['another baud', unit('PM1', { baud: 9600 }), /PM1 is set to 9600 baud, the others to 19200 baud/],
+  test.each<[string, LineUnit, string]>([
     [
-      'another frame',
-      unit('PM1', { parity: 'none', stopBits: 2 }),
-      /PM1 is set to no parity and 2 stop bits/,
+      'a number used twice',
+      unit('PM9B', { unit: 9 }),
+      'fieldbus.same-unit-number before=PM9B tag=PM9 unit=9',
     ],
-    ['a terminator in the middle', unit('PM1', { terminated: true }), /PM1 is not at an end/],
-    ['too many receivers', unit('PM1', { unitLoad: 31 }), /33 unit loads together; 32/],
-    ['too long a line', unit('PM1', { fromLastM: 1300 }), /1320 m long; at 19200 baud 1200 m/],
+    ['a number out of range', unit('PM1', { unit: 248 }), 'fieldbus.unit-number-1-247 tag=PM1 unit=248'],
+    [
+      'another baud',
+      unit('PM1', { baud: 9600 }),
+      'fieldbus.set-others unit=PM1 words=(fieldbus.baud baud=9600) main=(fieldbus.baud baud=19200)',
+    ],
+    ['another frame', unit('PM1', { parity: 'none', stopBits: 2 }), 'fieldbus.set-others'],
+    [
+      'a terminator in the middle',
+      unit('PM1', { terminated: true }),
+      'fieldbus.end-line-switch-terminator-off tag=PM1',
+    ],
+    [
+      'too many receivers',
+      unit('PM1', { unitLoad: 31 }),
+      'fieldbus.receivers-unit-loads-together loads=33 maxUnitLoads=32',
+    ],
+    [
+      'too long a line',
+      unit('PM1', { fromLastM: 1300 }),
+      'fieldbus.line-m-long-baud metres=1320 baud=19200 longest=1200',
+    ],
   ])('%s', (_, wrong, words) => {
     expect(faults(line({}, wrong)).join(' ')).toMatch(words);
   });
@@ -59,13 +75,13 @@ describe('what is wrong is named with whom it concerns', () => {
   test('an end without its terminator', () => {
     const { units, ...rest } = line({}, unit('PM1'));
     const open = { ...rest, units: units.map((u) => (u.tag === 'PM9' ? { ...u, terminated: false } : u)) };
-    expect(faults(open)).toEqual(['PM9 is at an end of the line: switch its terminator on.']);
+    expect(faults(open)).toEqual(['fieldbus.end-line-switch-terminator tag=PM9']);
   });
 
   test('terminators without bias, and a bias that is too weak', () => {
-    expect(faults(line({ bias: undefined })).join()).toMatch(/Nothing holds the line at rest/);
+    expect(faults(line({ bias: undefined })).join()).toMatch('fieldbus.nothing-holds-line-rest');
     expect(faults(line({ bias: { at: 'MASTER', ohms: 2200, volts: 5 } })).join()).toMatch(
-      /At rest only 0\.0\d V/,
+      'fieldbus.rest-v-stand-between min=0.0658215 tag=PM9 minLineVolts=0.2',
     );
   });
 });

@@ -1,9 +1,9 @@
 import { nth } from '../lists/index.ts';
-import { say, textOf } from '../messages/index.ts';
+import { say } from '../messages/index.ts';
+import { refusalOf, said } from '../../test/said.ts';
 import { after, jobWith, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/collections.ts';
-import { JobProblem } from '../model/problem.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { countSet, openLines, sheetsOf } from './sheet.ts';
 import { movedBy, stepsTo } from './sheetChanges.ts';
@@ -26,7 +26,7 @@ describe('what follows from the job', () => {
   test('a fact that is not copied yet is asked for, not guessed', () => {
     const { required: none, problem } = lineIn(meterJob('flow-magnetic', {}), 'size');
     expect(none).toBeUndefined();
-    expect(textOf(problem)).toMatch(/Pipe size is not copied from the name-plate yet/);
+    expect(said(problem)).toMatch('setting.copied-name-plate-yet factLabel=Pipe size');
   });
 
   test.each([
@@ -134,12 +134,12 @@ describe('what a change moves is told before it is stored', () => {
     const kinds = movedBy(job, { kind: 'editPoint', id: 'ft-1', patch: { typeId: 'transmitter-4w-v' } }, [
       'm',
     ]);
-    expect(kinds.map(({ label, after: to }) => [textOf(label), textOf(to)])).toEqual([
+    expect(kinds.map(({ label, after: to }) => [said(label), said(to)])).toEqual([
       ['Switch of analog input 0', 'V'],
       ['Range of analog input 0', '0-10 V'],
     ]);
     const mains = movedBy(job, { kind: 'editJob', patch: { mainsHertz: 60 } });
-    expect(mains.map(({ tag, after: to }) => `${tag} ${textOf(to)}`)).toEqual(['FT-1 60 Hz', 'M 60 Hz']);
+    expect(mains.map(({ tag, after: to }) => `${tag} ${said(to)}`)).toEqual(['FT-1 60 Hz', 'M 60 Hz']);
   });
 });
 
@@ -191,7 +191,7 @@ describe('columns', () => {
 
   test('without its memory module nothing of it is kept, and that is said', () => {
     const job = entered(meterJob(), 'found', { memory: 'missing' });
-    expect(textOf(lineIn(job, 'size').warning)).toMatch(/Not kept/);
+    expect(said(lineIn(job, 'size').warning)).toMatch('setting.kept-without-memory-module');
     expect(lineIn(job, 'lock').warning).toBeUndefined();
   });
 
@@ -203,29 +203,25 @@ describe('columns', () => {
 });
 
 describe('what cannot be is refused where it is entered', () => {
-  const refused = (change: () => unknown): string => {
-    try {
-      change();
-    } catch (error) {
-      if (error instanceof JobProblem) return error.message;
-    }
-    return 'taken';
-  };
   test.each([
-    ['a negative size', { size: '-80' }, /1 to 3000\smm is allowed/],
-    ['a choice that is none', { unit: 'furlong' }, /choose m³\/h/],
-    ['words for a number', { damping: 'much' }, /not a number/],
-    ['an unknown key', { speed: '3' }, /no parameter “speed”/],
+    ['a negative size', { size: '-80' }, 'setting.outside'],
+    [
+      'a choice that is none',
+      { unit: 'furlong' },
+      'setting.choose label=Unit choices=m³/h+l/min+l/h+l/s+gal/min',
+    ],
+    ['words for a number', { damping: 'much' }, 'text.colon'],
+    ['an unknown key', { speed: '3' }, 'job.part-parameter key=speed'],
   ])('%s', (_, values, words) => {
-    expect(refused(() => entered(meterJob(), 'left', values as Record<string, string>))).toMatch(words);
+    expect(refusalOf(() => entered(meterJob(), 'left', values as Record<string, string>))).toMatch(words);
   });
   test('what was found may be out of range, but not of another kind', () => {
-    expect(refused(() => entered(meterJob(), 'found', { size: '4000' }))).toBe('taken');
-    expect(refused(() => entered(meterJob(), 'found', { size: 'big' }))).toMatch(/not a number/);
+    expect(refusalOf(() => entered(meterJob(), 'found', { size: '4000' }))).toBe('not refused');
+    expect(refusalOf(() => entered(meterJob(), 'found', { size: 'big' }))).toMatch('text.colon');
   });
   test('a value by hand needs a reason', () => {
     expect(
-      refused(() =>
+      refusalOf(() =>
         after(meterJob(), {
           kind: 'require',
           itemId: 'ft-1-b',
@@ -233,7 +229,7 @@ describe('what cannot be is refused where it is entered', () => {
           override: { value: '5000', reason: 'because' },
         }),
       ),
-    ).toMatch(/1 to 3000\smm/);
+    ).toMatch('setting.outside');
   });
 });
 

@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { after, jobWith } from '../../test/jobs.ts';
 import { meterJob, pulseJob } from '../../test/settingJobs.ts';
 import { JobProblem } from '../model/problem.ts';
@@ -13,7 +14,7 @@ import type { Tool, ToolValues } from './tool.ts';
 const tool = (id: string): Tool => sure(findTool(id));
 const work = (id: string, values: ToolValues = {}) => tool(id).work({ ...tool(id).first, ...values });
 const line = (id: string, label: string, values: ToolValues = {}): string =>
-  textOf(sure(work(id, values).lines.find((l) => textOf(l.label) === label)).value).replaceAll('\u00a0', ' ');
+  said(sure(work(id, values).lines.find((l) => said(l.label) === label)).value);
 const refused = (id: string, values: ToolValues) => {
   try {
     work(id, values);
@@ -27,7 +28,7 @@ const refused = (id: string, values: ToolValues) => {
 describe.each(TOOLS)('$id', ({ id, first, fields, ...rest }) => {
   test('works with what it opens with, and says so in text', () => {
     const result = rest.work(first);
-    expect(textOf(result.title)).not.toBe('');
+    expect(said(result.title)).not.toBe('');
     const text = resultText(rest, result);
     expect(text.split('\n')[0]).toContain(textOf(rest.name));
     expect(text).not.toMatch(/NaN|undefined|Infinity/);
@@ -43,7 +44,7 @@ describe.each(TOOLS)('$id', ({ id, first, fields, ...rest }) => {
         expect(
           sure(choices)
             .map(({ value }) => value)
-            .map(textOf),
+            .map(said),
         ).toContain(first[key]);
   });
 
@@ -53,58 +54,74 @@ describe.each(TOOLS)('$id', ({ id, first, fields, ...rest }) => {
       const shown = own.onlyIf ? { [own.onlyIf.key]: nth(own.onlyIf.is, 0) } : {};
       const problem = refused(id, { ...shown, [key]: 'wet' });
       expect([key, kind, problem.path]).toEqual([key, kind, key]);
-      expect(textOf(problem.message)).toMatch(/“wet”/);
+      expect(said(problem.message)).toMatch('text.colon');
     }
   });
 });
 
 describe('what they work out', () => {
   test('signal and value, all three ways', () => {
-    expect(textOf(work('signal').title).replaceAll('\u00a0', ' ')).toBe('12 mA = 50 %');
-    expect(line('signal', 'Signal', { known: 'value', number: '25' })).toBe('8 mA');
+    expect(said(work('signal').title)).toBe('12 mA = 50 %');
+    expect(line('signal', 'proof.signal', { known: 'value', number: '25' })).toBe('8 mA');
     expect(
-      line('signal', 'Value', { signal: '0-10 V', known: 'share', number: '30', high: '6', unit: 'bar' }),
+      line('signal', 'tools.value', {
+        signal: '0-10 V',
+        known: 'share',
+        number: '30',
+        high: '6',
+        unit: 'bar',
+      }),
     ).toBe('1.8 bar');
-    expect(line('signal', 'It is', { number: '3.5' })).toBe('wire break');
+    expect(line('signal', 'tools.it-is', { number: '3.5' })).toBe('scaling.wire-break');
     expect(refused('signal', { low: '5', high: '5' })).toMatchObject({ path: 'high' });
   });
 
   test('counts, with what never comes refused', () => {
-    expect(line('counts', 'Signal')).toBe('12 mA');
-    expect(line('counts', 'Counts', { known: 'value', number: '25', format: '4000' })).toBe('1000');
-    expect(line('counts', 'Hexadecimal', { number: '-691' })).toBe('16#FD4D');
-    expect(textOf(refused('counts', { number: '40000' }).message)).toContain('-4864 to 32511');
-    expect(textOf(refused('counts', { number: '1.5' }).message)).toContain('whole');
-    expect(textOf(nth(work('counts', { known: 'signal', number: '30' }).words, 0).text)).toContain(
-      'stops at 32511',
+    expect(line('counts', 'proof.signal')).toBe('12 mA');
+    expect(line('counts', 'tools.counts', { known: 'value', number: '25', format: '4000' })).toBe('1000');
+    expect(line('counts', 'tools.hexadecimal', { number: '-691' })).toBe('16#FD4D');
+    expect(said(refused('counts', { number: '40000' }).message)).toContain(
+      'tools.format-writes-never-comes min=-4864 max=32511 number=40000',
+    );
+    expect(said(refused('counts', { number: '1.5' }).message)).toContain('whole');
+    expect(said(nth(work('counts', { known: 'signal', number: '30' }).words, 0).text)).toContain(
+      'tools.converter-stops-what-should counts=32511',
     );
   });
 
   test('thermometers: IEC 60751 at 50 °C, leads of 1 Ω, Fahrenheit as typed', () => {
-    expect(line('rtd', 'Resistance')).toBe('119.397 Ω');
-    expect(line('rtd', 'Leads add', { leads: '1' })).toBe('2.6 K');
-    expect(line('rtd', 'Temperature', { temperature: '212 °F' })).toBe('100 °C, 212 °F');
-    expect(line('rtd', 'Temperature', { known: 'signal', ohms: '138.51' })).toMatch(/^100\.01 °C/);
-    expect(line('rtd', 'Resistance', { element: 'ntc', temperature: '25' })).toBe('10000 Ω');
+    expect(line('rtd', 'tools.resistance')).toBe('119.397 Ω');
+    expect(line('rtd', 'tools.leads-add', { leads: '1' })).toBe('2.6 K');
+    expect(line('rtd', 'tools.temperature', { temperature: '212 °F' })).toBe('100 °C, 212 °F');
+    expect(line('rtd', 'tools.temperature', { known: 'signal', ohms: '138.51' })).toMatch(
+      '100.01 °C, 212.02 °F',
+    );
+    expect(line('rtd', 'tools.resistance', { element: 'ntc', temperature: '25' })).toBe('10000 Ω');
     expect(refused('rtd', { temperature: '900' })).toMatchObject({ path: 'temperature' });
     expect(refused('rtd', { leads: '-1' })).toMatchObject({ path: 'leads' });
   });
 
   test('thermocouples: K at 200 °C over 20 °C is 8.138 − 0.798 mV', () => {
-    expect(line('couple', 'At the terminals')).toBe('7.3404 mV');
-    expect(line('couple', 'Hot end', { known: 'signal', millivolts: '7.3404' })).toMatch(/^200(\.00\d)? °C/);
+    expect(line('couple', 'tools.at-the-terminals')).toBe('7.3404 mV');
+    expect(line('couple', 'tools.hot-end', { known: 'signal', millivolts: '7.3404' })).toMatch(
+      /^200(\.00\d)? °C/,
+    );
     expect(refused('couple', { known: 'signal', millivolts: '90' })).toMatchObject({ path: 'millivolts' });
   });
 
   test('pulses, cut-off, velocity, coil', () => {
-    expect(line('pulse', 'At full flow')).toBe('500 Hz');
-    expect(line('pulse', 'Widest usual one')).toBe('1 ms');
-    expect(textOf(work('pulse', { width: '2' }).title)).toContain('does not fit');
-    expect(line('cutoff', 'Shows nothing below')).toBe('0.2 m³/h');
-    expect(textOf(nth(work('cutoff', { percent: '50' }).words, 0).text)).toContain('is hidden');
-    expect(line('cutoff', 'At least, for the noise', { rest: '0.01 0.03; 0.01 0.03' })).toBe('0.137 %');
-    expect(line('velocity', 'Velocity')).toBe('1.99 m/s, 6.53 ft/s');
-    expect(textOf(work('coil', { ohms: '3' }).title)).toBe('The coil is not sound');
+    expect(line('pulse', 'tools.full-flow-3')).toBe('500 Hz');
+    expect(line('pulse', 'tools.widest-usual')).toBe('1 ms');
+    expect(said(work('pulse', { width: '2' }).title)).toContain(
+      'tools.full-flow-2 hertz=500 counted=false fits=false',
+    );
+    expect(line('cutoff', 'tools.shows-nothing-below')).toBe('0.2 m³/h');
+    expect(said(nth(work('cutoff', { percent: '50' }).words, 0).text)).toContain(
+      'tools.lowest-flow-must-seen-hidden',
+    );
+    expect(line('cutoff', 'tools.least-noise', { rest: '0.01 0.03; 0.01 0.03' })).toBe('0.137 %');
+    expect(line('velocity', 'tools.velocity')).toBe('1.99 m/s, 6.53 ft/s');
+    expect(said(work('coil', { ohms: '3' }).title)).toBe('tools.coil-sound-2');
   });
 
   test('the loop budget is that of a solved job', () => {
@@ -121,37 +138,37 @@ describe('what they work out', () => {
     const { lengthM, mm2 } = nth(wires, 0);
     const title = (milliamps: string) =>
       work('loop', { needs: '10.71', milliamps, length: String(lengthM), mm2: String(mm2) }).title;
-    expect(textOf(title(String(budget.amps * 1000))).replaceAll('\u00a0', ' ')).toContain(
+    expect(said(title(String(budget.amps * 1000)))).toContain(
       `${Number(budget.margin.toPrecision(2))}`.slice(0, 3),
     );
-    expect(line('loop', 'Resistance of the loop', { length: '100', mm2: '0.5' })).toBe('257 Ω');
-    expect(textOf(nth(work('loop', { digital: 'yes', burden: '100' }).words, 0).text)).toContain('250 Ω');
-    expect(textOf(work('loop', { needs: '22' }).title)).toContain('too little');
+    expect(line('loop', 'tools.resistance-loop', { length: '100', mm2: '0.5' })).toBe('257 Ω');
+    expect(said(nth(work('loop', { digital: 'yes', burden: '100' }).words, 0).text)).toContain(
+      'tools.digital-communication-needs-least digitalOhms=250',
+    );
+    expect(said(work('loop', { needs: '22' }).title)).toContain('tools.too-little margin=-4.15375');
     expect(refused('loop', { mm2: '0' })).toMatchObject({ path: 'mm2' });
   });
 
   test('contacts carry, weld, and stay clean', () => {
-    expect(textOf(work('contacts').title)).toBe('This contact can do it');
-    expect(textOf(nth(work('contacts', { watts: '2000', volts: '230' }).words, 0).text)).toMatch(
-      /weld|rated/,
+    expect(said(work('contacts').title)).toBe('tools.contact-do-2');
+    expect(said(nth(work('contacts', { watts: '2000', volts: '230' }).words, 0).text)).toMatch(
+      'reason.contact-rating name=(tools.the-contact) amps=8.69565 amps2=6',
     );
     expect(
-      textOf(nth(work('contacts', { load: 'resistive', watts: '0.01', volts: '24' }).words, 0).text),
-    ).toContain('stays clean');
+      said(nth(work('contacts', { load: 'resistive', watts: '0.01', volts: '24' }).words, 0).text),
+    ).toContain('reason.contact-wetting name=(tools.the-contact) amps=0.000416667 minAmps=0.01');
     expect(refused('contacts', { count: '0' })).toMatchObject({ path: 'count' });
   });
 
   test('two displays and units', () => {
-    expect(textOf(work('displays').title).replaceAll('\u00a0', ' ')).toBe(
-      'Change its span from 0 … 12 to 0 … 11.43 m³/h',
-    );
+    expect(said(work('displays').title)).toBe('tools.change-span low=0 high=12 low2=0 high2=11.43 unit=m³/h');
     expect(refused('displays', { pairs: '1;' })).toMatchObject({
       path: 'pairs',
       message: expect.objectContaining({ code: 'tools.row-enter-both-numbers' }),
     });
     expect(line('units', 'mm')).toBe('19.05 mm');
     expect(line('units', 'bar', { text: '150 psi' })).toBe('10.3421 bar');
-    expect(line('units', 'Cross-section', { text: 'AWG 20' })).toBe('0.518 mm²');
+    expect(line('units', 'tools.cross-section', { text: 'AWG 20' })).toBe('0.518 mm²');
     expect(line('units', 'm³/h', { text: '80 gal/min' })).toBe('18.17 m³/h');
     expect(refused('units', { text: '12 parsecs' })).toMatchObject({ path: 'text' });
   });

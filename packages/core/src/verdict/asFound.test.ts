@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { partTypesOf, supplyTerminals } from '../catalog/partTypes.ts';
 import fc from 'fast-check';
 import { FAMILIES } from '../../test/families.ts';
@@ -61,10 +62,10 @@ test('whatever is found of one wire, the circuit is solved, told and drawn, and 
       const analysis = analyse(index, 'px-1', 'nominal');
       const { status, sentence } = judge(analysis);
       expect(['works', 'doubtful', 'cannot', 'open']).toContain(status);
-      expect(textOf(sentence).length).toBeGreaterThan(10);
+      expect(said(sentence).length).toBeGreaterThan(10);
       for (const state of [...analysis.shown, ...analysis.staged]) {
         expect(Number.isFinite(state.signalVolts)).toBe(true);
-        expect(textOf(loopView(analysis.context, state).summary)).not.toBe('');
+        expect(said(loopView(analysis.context, state).summary)).not.toBe('');
       }
       expect(after(other, { kind: 'landWire', wireId: picked.id, asFound: null })).toEqual(job);
     }),
@@ -81,9 +82,9 @@ test('what differs is listed once, with what it is and how it goes back', () => 
       const same = 'colour' in asFound && asFound.colour === picked.colour;
       expect(differences.map(({ wire }) => wire.id)).toEqual(same ? [] : [picked.id]);
       for (const { sentence, back } of differences) {
-        expect(textOf(sentence)).toContain(picked.number);
-        expect(textOf(back)).toContain(picked.number);
-        if (asFound.missing) expect(textOf(sentence)).toMatch(/is missing/);
+        expect(said(sentence)).toContain(picked.number);
+        expect(said(back)).toContain(picked.number);
+        if (asFound.missing) expect(said(sentence)).toMatch('job.wire-missing');
         for (const ref of [asFound.from, asFound.to])
           if (ref) expect(textOf(sentence)).toContain(`${refText(index, ref)} instead of`);
       }

@@ -1,5 +1,5 @@
 import { nth } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import { jobWith, withModule } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -64,7 +64,9 @@ describe('reasons', () => {
   test('both pull the same way', () => {
     const v = verdict(jobWith(BOTH8, ['-'], { output: 'npn' }));
     expect(nth(v.reasons, 0).code).toBe('same-pull');
-    expect(textOf(v.sentence)).toContain('both pull to 0\u00a0V');
+    expect(said(v.sentence)).toContain(
+      'reason.same-pull rail=0 V device=PX-1 common=(landing.common number=1)',
+    );
   });
 
   test('a common on no rail', () => {
@@ -75,7 +77,9 @@ describe('reasons', () => {
     const job = jobWith(BOTH8, ['-'], { output: 'npn' }, { tag: 'PX-2', at: ['m', 1] });
     const v = verdict(job);
     expect(v.reasons.map(({ code }) => code)).toEqual(['group-mixed', 'same-pull']);
-    expect(textOf(v.sentence)).toContain('suits PX-2 but not PX-1');
+    expect(said(v.sentence)).toContain(
+      'reason.group-mixed common=(landing.common number=1) rail=0 V others=PX-2 point=PX-1',
+    );
     expect(verdict(job, 'px-2').status).toBe('works');
   });
 
@@ -105,7 +109,7 @@ describe('reasons', () => {
       { kind: 'moveWire' as const, wireId: 'px-1-b-BU', to: 'g1:+' },
     ].reduce((j, change) => applyChange(j, change, ACTOR), job);
     expect(codes(turned)).toEqual(['supply-reversed']);
-    expect(textOf(nth(verdict(turned).remedies, 0).sentence)).toContain('Exchange the two supply wires');
+    expect(said(nth(verdict(turned).remedies, 0).sentence)).toContain('remedy.exchange-supply');
   });
 
   test('a supply above the limits of sensor and input is doubtful, not fine', () => {
@@ -166,7 +170,7 @@ describe('ways out', () => {
     expect(
       verdict(job)
         .remedies.map(({ sentence }) => sentence)
-        .map(textOf)
+        .map(said)
         .join(),
     ).not.toContain('Put common');
   });

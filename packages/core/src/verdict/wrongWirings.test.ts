@@ -1,5 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
+import { said } from '../../test/said.ts';
 import * as F from '../../test/families.ts';
 import { guardOnInput, moved, wireAt } from '../../test/safetyJobs.ts';
 import { after, bareJob, withModule, withPoint, withWires } from '../../test/jobs.ts';
@@ -231,13 +232,13 @@ test('a relay that feeds itself through its own NC contact chatters, and that is
   const apart = gone(job, 'k1:21');
   const { reasons } = verdictOf(analyse(new JobIndex(apart), 'px-1'));
   expect(nth(reasons, 0).code).toBe('no-solution');
-  expect(textOf(nth(reasons, 0).sentence)).toMatch(/never settles/);
+  expect(said(nth(reasons, 0).sentence)).toMatch('reason.no-solution');
 });
 
 test('wires found elsewhere are put back as planned', () => {
   const job = exchanged(F.analogJob('transmitter-2w'), 'px-1-b:+', 'px-1-b:-');
   const { remedies } = verdictOf(analyse(new JobIndex(job), 'px-1'));
-  expect(textOf(nth(remedies, 0).sentence)).toBe('Land all 2 wires of PX-1 as planned');
+  expect(said(nth(remedies, 0).sentence)).toBe('remedy.land-as-planned single=2 point=PX-1');
 });
 
 test('a guard beside another on one safety relay is told of its own channel, not of the other’s', () => {
@@ -246,10 +247,12 @@ test('a guard beside another on one safety relay is told of its own channel, not
   const wire = sure(job.wires.find(({ from }) => from === 'gs-2-b:YE'));
   const loose = after(job, { kind: 'landWire', wireId: wire.id, asFound: { missing: true } });
   const reasons = (of: JobContent, id: string) => judge(analyse(new JobIndex(of), id)).sentence;
-  expect(textOf(reasons(job, 'gs-2'))).toMatch(/^Wired as meant/);
-  expect(textOf(reasons(loose, 'gs-2'))).toMatch(/^Channel 2 of GS-2 does not reach S input 2/);
+  expect(said(reasons(job, 'gs-2'))).toMatch('verdict.wired-as-meant device=GS-2 module=S');
+  expect(said(reasons(loose, 'gs-2'))).toMatch(
+    'reason.safety-channel.not-reaching dead=1 device=GS-2 module=S portLabel=input 2 mate=KM+RESET+PX-1',
+  );
   // What the selector is set to is never proposed to be lowered.
-  expect(textOf(reasons(loose, 'px-1'))).toMatch(/input 2 is not closed.*competent person/);
+  expect(said(reasons(loose, 'px-1'))).toMatch('reason.safety-channel.selector module=S dark=2');
   for (const id of ['gs-2', 'px-1'])
     for (const { sentence } of verdictOf(analyse(new JobIndex(loose), id)).remedies)
       expect(textOf(sentence)).not.toMatch(/selector/i);

@@ -1,5 +1,7 @@
 import { nth, sure } from '../../lists/index.ts';
-import { say, textOf } from '../../messages/index.ts';
+import { say } from '../../messages/index.ts';
+import { textOf } from '../../messages/index.ts';
+import { said } from '../../../test/said.ts';
 import fc from 'fast-check';
 import { after, withModule, withPoint, bareJob } from '../../../test/jobs.ts';
 import type { JobContent } from '../../model/collections.ts';
@@ -201,9 +203,9 @@ describe('of a job', () => {
     const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }), helpfulChanges(start));
     if (found.kind !== 'impossible') throw new Error('It should be impossible.');
     expect(found.conflict.map(({ words }) => words).sort()).toEqual(['NPN', 'PNP']);
-    expect(found.remedies.map(textOf)).toEqual([
-      'Add another 8-channel DC input, sink or source, selectable, one common',
-      expect.stringMatching(/^Put an interposing relay behind PX-\d: its contact fits either rail$/),
+    expect(found.remedies.map(said)).toEqual([
+      'planning.add-another moduleName=8-channel DC input, sink or source, selectable, one common',
+      expect.stringMatching('planning.put-interposing-relay-behind conflict=PX-1'),
     ]);
   });
 
@@ -259,8 +261,8 @@ test('what can stay stays: a panel that is as small as can be is left as it is',
   if (outcome.kind !== 'allocated') throw new Error('impossible');
   const at = Object.fromEntries(outcome.placements.map(({ applicant: { id }, channel }) => [id, channel]));
   expect(at).toEqual({ a: 3, b: 6, c: 4, d: 0 });
-  expect(textOf(sure(outcome.placements.find(({ applicant: { id } }) => id === 'b')).sentence)).toMatch(
-    /stays here/,
+  expect(said(sure(outcome.placements.find(({ applicant: { id } }) => id === 'b')).sentence)).toMatch(
+    'planning.placed',
   );
 });
 

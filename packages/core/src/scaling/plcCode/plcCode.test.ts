@@ -1,3 +1,4 @@
+import { refusalOf } from '../../../test/said.ts';
 import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
@@ -246,9 +247,13 @@ describe('the text itself', () => {
   });
 
   test('what cannot be scaled is refused', () => {
-    expect(() => plcCode({ ...WISH, value: { low: 5, high: 5, unit: '' } }, 'REAL')).toThrow(/must differ/);
+    expect(refusalOf(() => plcCode({ ...WISH, value: { low: 5, high: 5, unit: '' } }, 'REAL'))).toMatch(
+      'scaling.range-zero-scaled-two',
+    );
     expect(() => plcCode({ ...WISH, raw: { ...WISH.raw, high: 0 } }, 'REAL')).toThrow(JobProblem);
-    expect(() => plcCode({ ...WISH, shape: 'root' }, 'naive32')).toThrow(/Use REAL/);
+    expect(refusalOf(() => plcCode({ ...WISH, shape: 'root' }, 'naive32'))).toMatch(
+      'scaling.square-root-worked-out',
+    );
   });
 
   test('PLCopen XML is well-formed and holds every function whole', () => {

@@ -1,3 +1,4 @@
+import { refusalOf } from '../../../test/said.ts';
 import { sure } from '../../lists/index.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../../model/problem.ts';
@@ -261,7 +262,9 @@ describe.each(THERMOCOUPLE_TYPES)('thermocouple type %s', (type) => {
   test('refuses what its function does not hold', () => {
     expect(() => thermocoupleMillivolts(type, max + 1)).toThrow(JobProblem);
     expect(() => thermocoupleMillivolts(type, min - 1)).toThrow(JobProblem);
-    expect(() => thermocoupleTemperature(type, 100)).toThrow(/outside/);
+    expect(refusalOf(() => thermocoupleTemperature(type, 100))).toMatch(
+      `scaling.type-gives-mv-c type=${type} `,
+    );
   });
 });
 
@@ -315,8 +318,12 @@ describe('elements and thermistors', () => {
 
   test('refuses what no element has', () => {
     const pt = thermometerElement('Pt100');
-    expect(() => ohmsOf(pt, -250)).toThrow(/-200 to 850 °C/);
-    expect(() => temperatureOf(pt, 5)).toThrow(/18\.52 to 390\.48 Ω/);
+    expect(refusalOf(() => ohmsOf(pt, -250))).toMatch(
+      'scaling.defined-c-c-outside id=Pt100 min=-200 max=850 source=IEC 60751:2008 t=-250',
+    );
+    expect(refusalOf(() => temperatureOf(pt, 5))).toMatch(
+      'scaling.c-outside id=Pt100 low=0.185201 ohms=100 high=3.90481 min=-200 max=850 ohms2=5',
+    );
     expect(() => temperatureOf(pt, Number.NaN)).toThrow(JobProblem);
   });
 
@@ -331,7 +338,7 @@ describe('elements and thermistors', () => {
         expect(thermistorTemperature(ntc, thermistorOhms(ntc, t))).toBeCloseTo(t, 6);
       }),
     );
-    expect(() => thermistorTemperature(ntc, -1)).toThrow(/above 0 Ω/);
-    expect(() => betaOf(20, 100, 20, 90)).toThrow(/different temperatures/);
+    expect(refusalOf(() => thermistorTemperature(ntc, -1))).toMatch('scaling.resistance-above-0');
+    expect(refusalOf(() => betaOf(20, 100, 20, 90))).toMatch('scaling.b-value-needs-two');
   });
 });

@@ -1,3 +1,4 @@
+import { refusalOf } from '../../../test/said.ts';
 import { nth, sure } from '../../lists/index.ts';
 import fc from 'fast-check';
 import { checkedFrame, crc16, withCrc } from './crc.ts';
@@ -96,8 +97,12 @@ describe('registers', () => {
   });
 
   test('too few registers, and what is none, are refused', () => {
-    expect(() => decodeRegisters([1], { type: 'float32', ...plain })).toThrow(/1 registers; float32 takes 2/);
-    expect(() => decodeRegisters([65536], { type: 'uint16', ...plain })).toThrow(/0 to 65535, not 65536/);
+    expect(refusalOf(() => decodeRegisters([1], { type: 'float32', ...plain }))).toMatch(
+      'fieldbus.these-registers-takes registers=1 type=float32 registersOf=2',
+    );
+    expect(refusalOf(() => decodeRegisters([65536], { type: 'uint16', ...plain }))).toMatch(
+      'fieldbus.register-holds-0-65535-2 register=65536',
+    );
   });
 });
 

@@ -1,5 +1,6 @@
 import { lastOf } from '../../lists/index.ts';
 import { textOf } from '../../messages/index.ts';
+import { refusalOf } from '../../../test/said.ts';
 import fc from 'fast-check';
 import { readRtuFrame, rtuFrame, takeTcpFrame, tcpFrame } from './frames.ts';
 import {
@@ -86,16 +87,18 @@ describe('a client and a unit', () => {
     const failed = (): number[] => readRegistersAnswer(request, answerRequest(request, unit()));
     expect(failed).toThrow(UnitException);
     expect(failed).toThrow(textOf(EXCEPTIONS[2]));
-    expect(() => readRegistersAnswer(request, bytes('03 04 00 01 00 02'))).toThrow(/does not belong/);
+    expect(refusalOf(() => readRegistersAnswer(request, bytes('03 04 00 01 00 02')))).toMatch(
+      'fieldbus.answer-does-belong-what',
+    );
   });
 
   test.each([
-    [() => readRegistersRequest('holding', -1, 1), /0 to 65535/],
-    [() => readRegistersRequest('input', 0, 126), /1 to 125/],
-    [() => writeRegistersRequest(0, []), /1 to 123/],
-    [() => writeRegistersRequest(0, [70000]), /not 70000/],
+    [() => readRegistersRequest('holding', -1, 1), 'fieldbus.registers-numbered-0-65535'],
+    [() => readRegistersRequest('input', 0, 126), 'fieldbus.request-reads-1-registers readRegisters=125'],
+    [() => writeRegistersRequest(0, []), 'fieldbus.request-writes-1-registers writeRegisters=123'],
+    [() => writeRegistersRequest(0, [70000]), 'fieldbus.register-holds-0-65535 wrong=70000'],
   ])('%s cannot be asked', (ask, words) => {
-    expect(ask).toThrow(words);
+    expect(refusalOf(ask)).toMatch(words);
   });
 });
 
