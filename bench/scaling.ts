@@ -15,7 +15,7 @@ import {
 } from '@keypost/core/scaling';
 import { emptyJob, Scaling } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
-import type { CodeWish, PointChain } from '@keypost/core/scaling';
+import type { CodeRequest, PointChain } from '@keypost/core/scaling';
 import { rate } from './rate.ts';
 
 const BUILDER = { by: 'BN', at: '2026-01-01T00:00:00.000Z' };
@@ -95,7 +95,7 @@ export function scaling(): void {
   console.log(`  plain loop of the same formula        ${plain.toFixed(1)} a second`);
   console.log(`  ratio (1 is the plain loop)           ${(plain / sweeps).toFixed(1)} times its time`);
   inversions();
-  const wish: CodeWish = {
+  const request: CodeRequest = {
     tag: 'PT-1',
     raw: { low: 0, high: 65535, min: 0, max: 65535 },
     value: { low: 0, high: 6, unit: 'bar' },
@@ -104,8 +104,8 @@ export function scaling(): void {
     table: [],
     decimals: 3,
   };
-  const code = plcCode(wish, 'safe');
-  const executions = rate(() => drain(executeAll(wish, code)));
+  const code = plcCode(request, 'safe');
+  const executions = rate(() => drain(executeAll(request, code)));
   console.log(`Integer code executed over 65536 counts  ${executions.toFixed(1)} times a second`);
 }
 

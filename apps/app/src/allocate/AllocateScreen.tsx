@@ -3,7 +3,7 @@ import { refusalText } from '../data/refusalText';
 import type { JobView } from '@keypost/api';
 import { JobIndex } from '@keypost/core/job';
 import { problemOf } from '@keypost/core/planning';
-import type { AllocationWish } from '@keypost/core/planning';
+import type { AllocationRequest } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
 import { ActivityIndicator, Pressable, View } from 'react-native';
 import { useJob } from '../data/jobs';
@@ -47,9 +47,9 @@ function Allocate({ view }: { view: JobView }) {
   const { start, cancel, busy, count, answer, error } = useTask('allocate');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const work = (without: ReadonlySet<string>) => {
-    const wish: AllocationWish = { pinned, left: without, spareShare: Number(spare) / 100 };
+    const request: AllocationRequest = { pinned, left: without, spareShare: Number(spare) / 100 };
     setLeft(without);
-    start({ job: view.content, wish });
+    start({ job: view.content, request });
   };
   const leaveOut = (ids: readonly string[]) => work(new Set([...left, ...ids]));
   return (

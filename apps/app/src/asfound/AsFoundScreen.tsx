@@ -32,10 +32,10 @@ function AsFound({ point }: { point: OpenPoint }) {
             <Text as="soft">Nothing: the panel is as the plan says. Touch a wire that is not.</Text>
           </Row>
         ) : (
-          differences.map(({ wire, sentence, back }, i) => (
+          differences.map(({ wire, sentence, remedy }, i) => (
             <Row key={wire.id} first={i === 0} className="gap-2">
               <Text as="strong">{textOf(sentence)}</Text>
-              <Text as="small">{`${textOf(back)}.`}</Text>
+              <Text as="small">{`${textOf(remedy)}.`}</Text>
               <View className="flex-row">
                 <Button
                   label={`Wire ${wire.number} is as planned now`}

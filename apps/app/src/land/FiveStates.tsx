@@ -67,10 +67,9 @@ function linesOf(analysis: Analysis): Line[] {
         ? [[`${tag} coil`, (s) => `${s.solution.active(`${id}/coil`) ? 'in' : 'out'}`]]
         : [],
     ),
-    ...first.duties.map(({ duty }, i): Line => [
-      duty.on === 'always' ? `${duty.label} supply` : duty.label,
-      (s) =>
-        `${onOff(nth(s.duties, i).on)}${nth(s.duties, i).on === wanted(s, nth(s.duties, i)) ? '' : ' !'}`,
+    ...first.loads.map(({ expected }, i): Line => [
+      expected.on === 'always' ? `${expected.label} supply` : expected.label,
+      (s) => `${onOff(nth(s.loads, i).on)}${nth(s.loads, i).on === wanted(s, nth(s.loads, i)) ? '' : ' !'}`,
     ]),
     ...first.inputs.flatMap(({ own }, i): Line[] => [
       [several ? `${own.module.tag} ${own.port.label} LED` : 'Input LED', (s) => nth(s.inputs, i).led],

@@ -1,14 +1,14 @@
 import { refusalText } from '../data/refusalText';
 import { LAMP_IDS } from '@keypost/core/catalog';
-import type { RelayDuty, RelayWish } from '@keypost/core/planning';
+import type { RelayTask, RelayRequest } from '@keypost/core/planning';
 import { useEffect, useMemo, useState } from 'react';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
-import { DutyForm, FIRST_DUTIES } from './DutyForm';
-import type { Duties } from './DutyForm';
+import { TaskForm, FIRST_DUTIES } from './TaskForm';
+import type { Tasks } from './TaskForm';
 import { PlanPlates } from './PlanPlates';
 
 /** Plans the relay behind a sensor from what is to be switched. */
@@ -20,33 +20,33 @@ export function RelayScreen() {
 const PAUSE = 250;
 
 function RelayPlanner({ point }: { point: OpenPoint }) {
-  const [duties, setDuties] = useState<Duties>(() => ({ ...FIRST_DUTIES, tag: nextTag(point) }));
-  const wish = useMemo(() => wishOf(duties), [duties]);
+  const [tasks, setDuties] = useState<Tasks>(() => ({ ...FIRST_DUTIES, tag: nextTag(point) }));
+  const request = useMemo(() => requestOf(tasks), [tasks]);
   const { start, cancel, answer, error, busy } = useTask('relay');
   const { content } = point.view;
   const { id } = point.analysis.context.point;
   useEffect(() => {
-    if (!wish.duties.length) return cancel();
-    const timer = setTimeout(() => start({ job: content, pointId: id, wish }), PAUSE);
+    if (!request.tasks.length) return cancel();
+    const timer = setTimeout(() => start({ job: content, pointId: id, request }), PAUSE);
     return () => clearTimeout(timer);
-  }, [content, id, wish, start, cancel]);
+  }, [content, id, request, start, cancel]);
   return (
     <>
-      <DutyForm point={point} duties={duties} onChange={setDuties} />
-      {!wish.duties.length && (
+      <TaskForm point={point} tasks={tasks} onChange={setDuties} />
+      {!request.tasks.length && (
         <Text as="soft">Say what the relay is to switch, and the plan stands here.</Text>
       )}
       {error && <Notice>{refusalText(error)}</Notice>}
-      {answer && wish.duties.length > 0 && !error && (
-        <PlanPlates point={point} plan={answer} tag={duties.tag} stale={busy} />
+      {answer && request.tasks.length > 0 && !error && (
+        <PlanPlates point={point} plan={answer} tag={tasks.tag} stale={busy} />
       )}
       {busy && !answer && <Text as="soft">Solving the circuit of each relay …</Text>}
     </>
   );
 }
 
-function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties): RelayWish {
-  const led = (volts: Duties['lampOn'], own: string, on: 'present' | 'away'): RelayDuty[] =>
+function requestOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Tasks): RelayRequest {
+  const led = (volts: Tasks['lampOn'], own: string, on: 'present' | 'away'): RelayTask[] =>
     volts === 'none'
       ? []
       : [
@@ -62,7 +62,7 @@ function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties
   return {
     tag,
     suppressor,
-    duties: [
+    tasks: [
       ...(load.typeId
         ? [
             {
@@ -79,7 +79,7 @@ function wishOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Duties
       ...(moduleId ? [{ kind: 'input', moduleId, channel: Number(channel), on: 'present' } as const] : []),
       ...(stack.common === 'none'
         ? []
-        : stack.tiers.flatMap((on, i): RelayDuty[] =>
+        : stack.tiers.flatMap((on, i): RelayTask[] =>
             on === 'unused'
               ? []
               : [{ kind: 'tier', tag: 'SL1', tier: i + 1, on, common: stack.common as 'minus' }],

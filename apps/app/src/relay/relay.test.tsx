@@ -1,15 +1,15 @@
 import { lastOf, nth } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { planRelay } from '@keypost/core/planning';
-import type { RelayWish } from '@keypost/core/planning';
+import type { RelayRequest } from '@keypost/core/planning';
 import { useState } from 'react';
 import { inputs, withMains } from '../../../../packages/core/test/families';
 import { withPoint } from '../../../../packages/core/test/jobs';
 import { openPoint } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
-import { DutyForm, FIRST_DUTIES } from './DutyForm';
-import type { Duties } from './DutyForm';
+import { TaskForm, FIRST_DUTIES } from './TaskForm';
+import type { Tasks } from './TaskForm';
 import { PlanPlates } from './PlanPlates';
 
 const mockNavigate = jest.fn();
@@ -25,9 +25,9 @@ beforeEach(() => {
 const point = () => openPoint(withPoint(withMains(inputs()), { at: null }), 'px-1');
 const fan = { kind: 'load', tag: 'FAN', typeId: 'fan-230', on: 'present', bothLines: true } as const;
 
-function show(...duties: RelayWish['duties']) {
+function show(...tasks: RelayRequest['tasks']) {
   const open = point();
-  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', duties, suppressor: 'diode' });
+  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', tasks, suppressor: 'diode' });
   render(<PlanPlates point={open} plan={plan} tag="K1" stale={false} />);
   return plan;
 }
@@ -55,7 +55,7 @@ test('accepted, the whole plan is stored as one change, and the point opens', as
 
 test('where no relay does all of it, nothing can be accepted', () => {
   const open = point();
-  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', duties: [fan], suppressor: 'diode' });
+  const plan = planRelay(open.view.content, 'px-1', { tag: 'K1', tasks: [fan], suppressor: 'diode' });
   render(
     <PlanPlates
       point={open}
@@ -69,11 +69,11 @@ test('where no relay does all of it, nothing can be accepted', () => {
 });
 
 describe('what the relay is to do', () => {
-  const seen: Duties[] = [];
+  const seen: Tasks[] = [];
   function Form() {
-    const [duties, setDuties] = useState<Duties>({ ...FIRST_DUTIES, tag: 'K1' });
-    seen.push(duties);
-    return <DutyForm point={point()} duties={duties} onChange={setDuties} />;
+    const [tasks, setDuties] = useState<Tasks>({ ...FIRST_DUTIES, tag: 'K1' });
+    seen.push(tasks);
+    return <TaskForm point={point()} tasks={tasks} onChange={setDuties} />;
   }
   const last = () => lastOf(seen);
   const choose = (group: string, name: string) =>

@@ -1,8 +1,8 @@
 import { refusalText } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
-import { blockParameters, codeText, codeWish, plcCode, plcOpenXml } from '@keypost/core/scaling';
+import { blockParameters, codeText, codeRequest, plcCode, plcOpenXml } from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
-import type { CodeKind, CodeWish, PointChain } from '@keypost/core/scaling';
+import type { CodeKind, CodeRequest, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { fileName, saveFile } from '../data/saveFile';
@@ -40,15 +40,15 @@ export function CodeScreen() {
 function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
   const [kind, setKind] = useState<CodeKind>('REAL');
   const { tag } = point.analysis.context.point;
-  const wish = useMemo(() => codeWish(tag, made), [made, tag]);
+  const request = useMemo(() => codeRequest(tag, made), [made, tag]);
   return (
     <>
       <RadioGroup label="Kind" value={kind} onChange={setKind} options={KINDS} />
-      <TextCard wish={wish} kind={kind} name={point.view.content.name} />
-      <ExecutionCard key={kind} wish={wish} kind={kind} />
+      <TextCard request={request} kind={kind} name={point.view.content.name} />
+      <ExecutionCard key={kind} request={request} kind={kind} />
       <SweepCard point={point} />
       <Card title="Parameters of a scaling block">
-        {blockParameters(wish).map(({ name, value }, i) => (
+        {blockParameters(request).map(({ name, value }, i) => (
           <Row
             key={textOf(name)}
             first={i === 0}
@@ -63,16 +63,16 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
   );
 }
 
-function TextCard({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: string }) {
+function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKind; name: string }) {
   const { ink } = useTokens();
   const made = useMemo(() => {
     try {
-      return { text: codeText(wish, kind), fn: plcCode(wish, kind).fn };
+      return { text: codeText(request, kind), fn: plcCode(request, kind).fn };
     } catch (error) {
       if (error instanceof JobProblem) return refusalText(error);
       throw error;
     }
-  }, [wish, kind]);
+  }, [request, kind]);
   if (typeof made === 'string') return <Notice>{made}</Notice>;
   const xml = (): string => plcOpenXml(name, [made.fn], now());
   return (
@@ -84,16 +84,16 @@ function TextCard({ wish, kind, name }: { wish: CodeWish; kind: CodeKind; name: 
           </Text>
         </ScrollView>
         <View className="flex-row flex-wrap gap-3">
-          <ShareButton title={`Scaling of ${wish.tag}`} text={made.text} label="Share" />
+          <ShareButton title={`Scaling of ${request.tag}`} text={made.text} label="Share" />
           <Button
             label="Text file"
             icon={<Download size={20} color={ink} />}
-            onPress={() => saveFile(fileName(`${wish.tag} ${kind}`, 'st'), 'text/plain', made.text)}
+            onPress={() => saveFile(fileName(`${request.tag} ${kind}`, 'st'), 'text/plain', made.text)}
           />
           <Button
             label="PLCopen XML"
             icon={<Download size={20} color={ink} />}
-            onPress={() => saveFile(fileName(`${wish.tag} ${kind}`, 'xml'), 'application/xml', xml())}
+            onPress={() => saveFile(fileName(`${request.tag} ${kind}`, 'xml'), 'application/xml', xml())}
           />
         </View>
       </Row>

@@ -1,6 +1,6 @@
 import { refusalText } from '../data/refusalText';
 import { plain } from '@keypost/core/units';
-import type { CodeKind, CodeWish, Execution } from '@keypost/core/scaling';
+import type { CodeKind, CodeRequest, Execution } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -11,9 +11,9 @@ import { Working } from './Working';
 import { grouped } from './chainText';
 
 /** Executes the code over every count, and says where it overflows, cuts, and errs most. */
-export function ExecutionCard({ wish, kind }: { wish: CodeWish; kind: CodeKind }) {
+export function ExecutionCard({ request, kind }: { request: CodeRequest; kind: CodeKind }) {
   const task = useTask('execute');
-  const all = wish.raw.max - wish.raw.min + 1;
+  const all = request.raw.max - request.raw.min + 1;
   return (
     <Card title="Executed over every count">
       <Row first className="gap-3">
@@ -23,11 +23,11 @@ export function ExecutionCard({ wish, kind }: { wish: CodeWish; kind: CodeKind }
           <Button
             label={`Execute ${grouped(all)} counts`}
             kind="main"
-            onPress={() => task.start({ wish, kind })}
+            onPress={() => task.start({ request, kind })}
           />
         )}
         {task.error && <Notice>{refusalText(task.error)}</Notice>}
-        {task.answer && <Outcome found={task.answer} unit={wish.value.unit} />}
+        {task.answer && <Outcome found={task.answer} unit={request.value.unit} />}
       </Row>
     </Card>
   );

@@ -1,4 +1,4 @@
-import { chainOf, codeWish } from '@keypost/core/scaling';
+import { chainOf, codeRequest } from '@keypost/core/scaling';
 import { Scaling } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
 import type { PointChain } from '@keypost/core/scaling';
@@ -180,7 +180,7 @@ describe('what runs over every count', () => {
     const open = point();
     render(
       <ExecutionCard
-        wish={{ ...codeWish('PT-1', made(open)), raw: { low: 0, high: 27648, min: 0, max: 32511 } }}
+        request={{ ...codeRequest('PT-1', made(open)), raw: { low: 0, high: 27648, min: 0, max: 32511 } }}
         kind="naive16"
       />,
     );

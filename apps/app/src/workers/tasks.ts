@@ -11,23 +11,29 @@ import { analyse } from '@keypost/core/analysis';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { JobIndex } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
-import type { Allocation, AllocationWish, RelayPlan, RelayWish, SupplyBudget } from '@keypost/core/planning';
+import type {
+  Allocation,
+  AllocationRequest,
+  RelayPlan,
+  RelayRequest,
+  SupplyBudget,
+} from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
-import type { CodeKind, CodeWish, Execution, Sweep } from '@keypost/core/scaling';
+import type { CodeKind, CodeRequest, Execution, Sweep } from '@keypost/core/scaling';
 import type { JobContent, Problem } from '@keypost/core/model';
 
 /** Long work on a whole job, by name: what it is given and what it gives back. */
 export interface Tasks {
   budgets: { given: { job: JobContent }; answer: SupplyBudget[] };
-  relay: { given: { job: JobContent; pointId: string; wish: RelayWish }; answer: RelayPlan };
+  relay: { given: { job: JobContent; pointId: string; request: RelayRequest }; answer: RelayPlan };
   allocate: {
-    given: { job: JobContent; wish: AllocationWish };
+    given: { job: JobContent; request: AllocationRequest };
     answer: { allocation: Allocation; change?: Change };
   };
   /** A point's chain, count by count, with its error band. */
   sweep: { given: { job: JobContent; pointId: string }; answer: Sweep };
   /** Code for the controller, executed over every count. */
-  execute: { given: { wish: CodeWish; kind: CodeKind }; answer: Execution };
+  execute: { given: { request: CodeRequest; kind: CodeKind }; answer: Execution };
 }
 
 export type TaskName = keyof Tasks;
@@ -52,12 +58,12 @@ const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, 
     yield 0;
     return supplyBudgets(job);
   },
-  *relay({ job, pointId, wish }) {
+  *relay({ job, pointId, request }) {
     yield 0;
-    return planRelay(job, pointId, wish);
+    return planRelay(job, pointId, request);
   },
-  *allocate({ job, wish }) {
-    const allocation = yield* allocate(problemOf(job, wish), helpfulChanges(job));
+  *allocate({ job, request }) {
+    const allocation = yield* allocate(problemOf(job, request), helpfulChanges(job));
     return {
       allocation,
       ...(allocation.kind === 'allocated' && { change: allocationChange(job, allocation) }),
@@ -75,7 +81,7 @@ const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, 
     }));
     return yield* sweepChain(made.chain, knots);
   },
-  *execute({ wish, kind }) {
-    return yield* executeAll(wish, plcCode(wish, kind));
+  *execute({ request, kind }) {
+    return yield* executeAll(request, plcCode(request, kind));
   },
 };

@@ -34,7 +34,7 @@ class StubWorker {
 }
 
 const job = emptyJob('T', '');
-const wish = { pinned: new Set<string>(), spareShare: 0 };
+const request = { pinned: new Set<string>(), spareShare: 0 };
 
 afterEach(() => {
   StubWorker.made = [];
@@ -48,13 +48,13 @@ describe('in a worker', () => {
 
   const started = () => {
     const hook = renderHook(() => useTask('allocate'));
-    act(() => hook.result.current.start({ job, wish }));
+    act(() => hook.result.current.start({ job, request }));
     return { hook, worker: lastOf(StubWorker.made) };
   };
 
   test('a task is handed over whole, tells how far it is, and gives its answer', async () => {
     const { hook, worker } = started();
-    expect(worker.given).toEqual({ name: 'allocate', given: { job, wish } });
+    expect(worker.given).toEqual({ name: 'allocate', given: { job, request } });
     expect(hook.result.current).toMatchObject({ busy: true, count: 0 });
     worker.tell(4000);
     expect(hook.result.current.count).toBe(4000);
@@ -75,7 +75,7 @@ describe('in a worker', () => {
 
   test('started anew, the one before is ended', () => {
     const { hook, worker } = started();
-    act(() => hook.result.current.start({ job, wish }));
+    act(() => hook.result.current.start({ job, request }));
     expect(StubWorker.made).toHaveLength(2);
     expect(worker.ended).toBe(true);
     expect(nth(StubWorker.made, 1).ended).toBe(false);
@@ -83,7 +83,7 @@ describe('in a worker', () => {
 
   test('what was refused comes as the problem that it is, a failure as an error', async () => {
     const { hook, worker } = started();
-    await worker.answer({ kind: 'refused', problems: [{ path: 'duties', message: 'Too much.' }] });
+    await worker.answer({ kind: 'refused', problems: [{ path: 'tasks', message: 'Too much.' }] });
     expect(hook.result.current.error).toBeInstanceOf(JobProblem);
     expect(sure(hook.result.current.error).message).toContain('Too much.');
     const second = started();
@@ -112,15 +112,13 @@ describe('without workers', () => {
 
   test('a refusal is an error here too', () => {
     const hook = renderHook(() => useTask('relay'));
-    const duties = [
-      { kind: 'load', tag: 'FAN', typeId: 'fan-230', on: 'present', bothLines: false },
-    ] as const;
+    const tasks = [{ kind: 'load', tag: 'FAN', typeId: 'fan-230', on: 'present', bothLines: false }] as const;
     const withoutMains = { ...relayJob(), supplies: job.supplies };
     act(() =>
       hook.result.current.start({
         job: { ...withoutMains, wires: withoutMains.wires.filter(({ to }) => !to.startsWith('mains')) },
         pointId: 'px-1',
-        wish: { tag: 'K9', suppressor: 'diode', duties: [...duties] },
+        request: { tag: 'K9', suppressor: 'diode', tasks: [...tasks] },
       }),
     );
     expect(sure(hook.result.current.error).message).toMatch(/no such supply/);

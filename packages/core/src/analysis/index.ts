@@ -11,4 +11,4 @@ export { readMeter } from './readings.ts';
 export type { Reading } from './readings.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';
 export { solveState } from './states.ts';
-export type { AnalogReading, DutyReading, InputReading, PointState } from './states.ts';
+export type { AnalogReading, LoadReading, InputReading, PointState } from './states.ts';

@@ -32,8 +32,8 @@ export interface AnalogReading extends Measured {
 }
 
 /** A load or listening device in one state of the point. */
-export interface DutyReading {
-  readonly duty: ExpectedState;
+export interface LoadReading {
+  readonly expected: ExpectedState;
   readonly on: boolean;
   /** Across the element that counts, V, as its detector sees it. */
   readonly volts: Span;
@@ -68,7 +68,7 @@ export interface PointState {
   readonly led?: InputState;
   readonly bit?: 0 | 1;
   readonly measured: readonly AnalogReading[];
-  readonly duties: readonly DutyReading[];
+  readonly loads: readonly LoadReading[];
   /** Volts at every relay coil among the helpers, by device. */
   readonly coils: ReadonlyMap<string, Span>;
 }
@@ -81,8 +81,8 @@ type Sought =
       readonly quantity: Quantity;
     }
   | {
-      readonly what: 'duty';
-      readonly duty: ExpectedState;
+      readonly what: 'load';
+      readonly expected: ExpectedState;
       readonly onVolts: number;
       readonly offVolts: number;
       readonly either: boolean;
@@ -147,8 +147,8 @@ export function solveState(
     measured: banded.flatMap(({ item, band }) =>
       item.what === 'measured' ? [analogReading(item.own, band)] : [],
     ),
-    duties: banded.flatMap(({ item, band }) =>
-      item.what === 'duty' ? [{ ...item, on: solution.active(item.duty.id), volts: band }] : [],
+    loads: banded.flatMap(({ item, band }) =>
+      item.what === 'load' ? [{ ...item, on: solution.active(item.expected.id), volts: band }] : [],
     ),
     coils: new Map(
       banded.flatMap(({ item, band }) => (item.what === 'coil' ? [[item.deviceId, band] as const] : [])),
@@ -187,13 +187,13 @@ function othersSought(context: PointContext, netlist: Netlist): Sought[] {
     return found && { found, quantity: { kind: 'volts', a: found.a, b: found.b } as const };
   };
   return [
-    ...expectedStatesOf(context).flatMap((duty): Sought[] => {
-      const at = across(duty.id);
+    ...expectedStatesOf(context).flatMap((expected): Sought[] => {
+      const at = across(expected.id);
       return at
         ? [
             {
-              what: 'duty',
-              duty,
+              what: 'load',
+              expected,
               quantity: at.quantity,
               onVolts: at.found.onVolts,
               offVolts: at.found.offVolts,

@@ -11,7 +11,7 @@ export interface PlanDifference {
   /** What is other than planned, in a sentence. */
   readonly sentence: Message;
   /** How it is put right, in a sentence. */
-  readonly back: Message;
+  readonly remedy: Message;
 }
 
 /** What a terminal is called: `DI 2 channel 3`, `PE-101 BK`, `+24 V`, `G2 +24 V` where there are several. */
@@ -45,7 +45,7 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
         {
           wire,
           sentence: say('job.wire-missing', { number, ends }),
-          back: say('job.land-wire', { number, ends }),
+          remedy: say('job.land-wire', { number, ends }),
         },
       ];
     const parts = [
@@ -69,7 +69,7 @@ export function planDifferences(index: JobIndex, wires: readonly Wire[]): PlanDi
       {
         wire,
         sentence: say('job.wire', { number, parts }),
-        back:
+        remedy:
           asFound.from || asFound.to
             ? say('job.move-wire-back', { number, ends })
             : say('job.use-wire-number', { colour: wire.colour, number }),

@@ -78,8 +78,8 @@ export const PLANNING = {
     'Mains on this relay: isolate, lock off and prove dead before you work, under the local rules.',
   'planning.mains-24-v-relay':
     'Mains and 24 V on one relay: only if its data sheet gives reinforced insulation between the poles concerned. If it does not, use two relays.',
-  'planning.tier': ({ duty, tier }: { duty: string; tier: number }) => `${duty} tier ${tier}`,
-  'planning.is-no-load': ({ duty }: { duty: string }) => `${duty} is no load.`,
+  'planning.tier': ({ load, tier }: { load: string; tier: number }) => `${load} tier ${tier}`,
+  'planning.is-no-load': ({ load }: { load: string }) => `${load} is no load.`,
   'planning.choose-digital-input-job': 'Choose a digital input of the job for the contact.',
   'planning.the-contact': 'the contact',
   'planning.runs-job-such-supply': ({ tag, kind }: { tag: string; kind: string }) =>

@@ -183,52 +183,52 @@ export const REASON = {
   'reason.at-terminal': ({ volts, amps }: { volts: number; amps: number }) =>
     `${formatVolts(volts)} and ${formatMilliamps(amps)} at its terminal`,
   'reason.duty-unmet.no-supply': ({
-    dutyLabel,
+    loadLabel,
     volts,
     onVolts,
   }: {
-    dutyLabel: string;
+    loadLabel: string;
     volts: number;
     onVolts: number;
-  }) => `${dutyLabel} has no supply: ${formatVolts(volts)} where it needs ${formatVolts(onVolts)}.`,
+  }) => `${loadLabel} has no supply: ${formatVolts(volts)} where it needs ${formatVolts(onVolts)}.`,
   'reason.duty-unmet.line': ({
     when,
-    dutyLabel,
+    loadLabel,
     voltsOf,
     wanted,
     voltsOf2,
     voltsOf3,
   }: {
     when: string;
-    dutyLabel: string;
+    loadLabel: string;
     voltsOf: string;
     wanted: boolean;
     voltsOf2: string;
     voltsOf3: string;
   }) =>
-    `${when}: ${dutyLabel} does not hear it. ${voltsOf} reach it where it wants ${wanted ? `at least ${voltsOf2}` : `no more than ${voltsOf3}`}.`,
+    `${when}: ${loadLabel} does not hear it. ${voltsOf} reach it where it wants ${wanted ? `at least ${voltsOf2}` : `no more than ${voltsOf3}`}.`,
   'reason.duty-unmet.stays-off': ({
     when,
-    dutyLabel,
+    loadLabel,
     title,
     volts,
   }: {
     when: string;
-    dutyLabel: string;
+    loadLabel: string;
     title: string;
     volts: number;
-  }) => `${when}: ${dutyLabel} (${title}) stays off, ${formatVolts(volts)} across it.`,
+  }) => `${when}: ${loadLabel} (${title}) stays off, ${formatVolts(volts)} across it.`,
   'reason.duty-unmet.stays-on': ({
     when,
-    dutyLabel,
+    loadLabel,
     title,
     volts,
   }: {
     when: string;
-    dutyLabel: string;
+    loadLabel: string;
     title: string;
     volts: number;
-  }) => `${when}: ${dutyLabel} (${title}) is on where it is to be off, ${formatVolts(volts)} across it.`,
+  }) => `${when}: ${loadLabel} (${title}) is on where it is to be off, ${formatVolts(volts)} across it.`,
   'reason.pulse-resistor.too-large': ({
     resistor,
     volts,

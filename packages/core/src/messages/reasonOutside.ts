@@ -45,17 +45,17 @@ export const REASON_OUTSIDE = {
     `${name} carries only ${formatMilliamps(amps)}; its contact stays clean from ${formatMilliamps(minAmps)} on.`,
   'reason.chain': ({ sentence }: { sentence: string }) => `The chain would not start: ${sentence}`,
   'reason.duty-edge': ({
-    dutyLabel,
+    loadLabel,
     on,
     min,
     max,
   }: {
-    dutyLabel: string;
+    loadLabel: string;
     on: boolean;
     min: number;
     max: number;
   }) =>
-    `At the edge of the tolerances ${dutyLabel} may not be ${on ? 'on' : 'off'}: ${formatVolts(min)} to ${formatVolts(max)} across it.`,
+    `At the edge of the tolerances ${loadLabel} may not be ${on ? 'on' : 'off'}: ${formatVolts(min)} to ${formatVolts(max)} across it.`,
   'reason.cable-length': ({
     device,
     lengthM,

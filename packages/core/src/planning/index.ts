@@ -1,13 +1,13 @@
 export { allocate, allocateNow } from './allocation/allocate.ts';
 export { allocationChange, helpfulChanges, problemOf } from './allocation/fromJob.ts';
-export type { AllocationWish } from './allocation/fromJob.ts';
+export type { AllocationRequest } from './allocation/fromJob.ts';
 export type { Allocated, Allocation, Impossible, Placement } from './allocation/problem.ts';
 export { sensitivitySetting } from './diffuseSetting.ts';
 export type { SensitivitySetting } from './diffuseSetting.ts';
 export { planRelay } from './relayPlan/planRelay.ts';
 export type { RelayPlan, Tried } from './relayPlan/planRelay.ts';
 export type { Contact } from './relayPlan/poles.ts';
-export { RelayDuty, RelayWish } from './relayPlan/wish.ts';
+export { RelayTask, RelayRequest } from './relayPlan/relayRequest.ts';
 export { supplyBudgets } from './supplyBudget.ts';
 export type { SupplyBudget } from './supplyBudget.ts';
 export { terminalSheet } from './terminalSheet.ts';

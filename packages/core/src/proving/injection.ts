@@ -4,7 +4,7 @@ import type { Result } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import { digitsForSpan } from '../units/index.ts';
 import { bandOf, bandText, budgetAt, chainOf, isMeasured, reactionText } from '../scaling/index.ts';
-import type { Chain, Contribution, PointChain } from '../scaling/index.ts';
+import type { SignalChain, Contribution, PointChain } from '../scaling/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Check, CheckGroup } from './check.ts';
 
@@ -134,7 +134,7 @@ export function injectionChecks(
       },
     ];
   }
-  const value = chain.sensor.curve.back(injected);
+  const value = chain.sensor.curve.inverse(injected);
   const allowed = budgetAt(analysis, made, value)
     .contributions.filter(({ key }) => !NOT_ALLOWED.includes(key))
     .reduce((sum, { plusMinus }) => sum + plusMinus, 0);
@@ -153,14 +153,14 @@ export function injectionChecks(
 export const digitsOf = (unit: string): number => (unit === 'mA' || unit === 'V' || unit === 'mV' ? 3 : 2);
 
 /** Value for each unit of the signal, at a value. */
-function perSignal({ sensor }: Chain, value: number): number {
+function perSignal({ sensor }: SignalChain, value: number): number {
   const h = 1e-4 * Math.abs(sensor.high - sensor.low);
   const rise = (sensor.curve.at(value + h) - sensor.curve.at(value - h)) / (2 * h);
   return rise === 0 ? 0 : Math.abs(1 / rise);
 }
 
 function expectedAt(
-  { sensor, display, controller }: Chain,
+  { sensor, display, controller }: SignalChain,
   place: Place,
   value: number,
   allowed: number,

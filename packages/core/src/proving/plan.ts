@@ -158,8 +158,8 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
           ]
         : [],
     ),
-    ...state.duties.map(({ duty, on }) =>
-      yesno(state, `duty-${duty.id.replace('/', '-')}`, duty.label, say('proof.you-see'), on),
+    ...state.loads.map(({ expected, on }) =>
+      yesno(state, `duty-${expected.id.replace('/', '-')}`, expected.label, say('proof.you-see'), on),
     ),
     ...state.inputs.flatMap((reading, i) => inputChecks(state, reading, i)),
     ...state.measured.map(({ own, unit, value }) => {

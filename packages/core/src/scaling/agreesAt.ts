@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 import { problemOfCurve } from './curve.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
@@ -33,7 +33,7 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
   for (const { level, input } of looked) {
     // A level that the sensor's function does not hold says nothing.
     problemOfCurve(() => {
-      const value = chain.sensor.curve.back(sensed.signalOf(level));
+      const value = chain.sensor.curve.inverse(sensed.signalOf(level));
       const shown = shownOn(chain, engineeringOf(chain, countedOf(chain, input).counts));
       const off =
         Math.abs(ofDisplay(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);
@@ -53,7 +53,7 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
 /** A screen whose cut-off is above this share hides flow that somebody wants to see, %. */
 const USUAL_CUTOFF = 5;
 
-function hidden({ display, sensor }: Chain): Disagreement | undefined {
+function hidden({ display, sensor }: SignalChain): Disagreement | undefined {
   const { cutoffPercent, label, unit, decimals } = display;
   if (cutoffPercent <= USUAL_CUTOFF) return undefined;
   const limit = cutoffOf(display);

@@ -5,7 +5,7 @@ import { refuse } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
 import { countedOf, engineeringOf } from './chain.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 import { checkTable } from './curve.ts';
 import { loopShares } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
@@ -147,7 +147,7 @@ function pulseBudget(analysis: Analysis, made: PointChain, value: number): Error
 }
 
 /** Value in the program for each unit that the input sees more. */
-function slopeAt({ converter, controller }: Chain, input: number): number {
+function slopeAt({ converter, controller }: SignalChain, input: number): number {
   const h = 1e-4 * Math.max(Math.abs(input), 1);
   const at = (x: number): number => controller.curve.at(converter.curve.at(x));
   const slope = (at(input + h) - at(input - h)) / (2 * h);
@@ -158,7 +158,7 @@ function slopeAt({ converter, controller }: Chain, input: number): number {
  * What an input of the right kind would see of a signal without any lead or loss. Where it measures something else
  * than the sensor gives, the signal as it is seen.
  */
-const idealInput = ({ sensor, input, loop }: Chain, signal: number): number =>
+const idealInput = ({ sensor, input, loop }: SignalChain, signal: number): number =>
   sensor.signal.unit === input.unit ? signal : loop.at(signal).nom;
 
 function sensorCauses({ context }: Analysis, { chain, scaling }: PointChain, value: number): Contribution[] {
@@ -269,7 +269,7 @@ function linearisationCause({ chain, tables, scaling }: PointChain, value: numbe
   };
 }
 
-const displayCause = (chain: Chain): Contribution => ({
+const displayCause = (chain: SignalChain): Contribution => ({
   key: 'display',
   label: say('scaling.display-rounding'),
   from: say('scaling.half-last-place-decimals', { decimals: chain.display.decimals }),
@@ -277,11 +277,11 @@ const displayCause = (chain: Chain): Contribution => ({
 });
 
 /** Half of the last place of a display, in the controller's unit. */
-function displayHalf({ display, controller }: Chain): number {
+function displayHalf({ display, controller }: SignalChain): number {
   const perShown = (controller.high - controller.low) / (display.high - display.low);
   return Math.abs(0.5 * 10 ** -display.decimals * perShown);
 }
 
 /** What the program makes of a value, for short. */
-export const readAt = (chain: Chain, value: number): number =>
+export const readAt = (chain: SignalChain, value: number): number =>
   engineeringOf(chain, countedOf(chain, chain.loop.at(chain.sensor.curve.at(value)).nom).counts);

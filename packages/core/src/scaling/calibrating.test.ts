@@ -138,7 +138,7 @@ describe('a transmitter', () => {
 
   test('for a resistance thermometer the ohms of the temperature', () => {
     const pt = thermometerElement('Pt100');
-    const curve = { at: (t: number) => ohmsOf(pt, t), back: () => 0 };
+    const curve = { at: (t: number) => ohmsOf(pt, t), inverse: () => 0 };
     const points = injectionPoints({ low: 100, high: 138.51, unit: 'Ω' }, gives, 0.5, [0, 50, 100], {
       curve,
       low: 0,

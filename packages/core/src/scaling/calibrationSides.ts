@@ -36,7 +36,7 @@ export function calibrationSides({ context }: Analysis, { chain: { sensor } }: P
     injects: { low: curve.curve.at(low), high: curve.curve.at(high), unit: curve.unit },
     gives,
     curved: { curve: curve.curve, low, high },
-    wantedOf: (injected) => out.at(curve.curve.back(injected)),
+    wantedOf: (injected) => out.at(curve.curve.inverse(injected)),
   };
 }
 
@@ -47,7 +47,7 @@ function elementCurve(name: string, unit: string): { curve: Curve; unit: string 
   if (element)
     return {
       unit: 'Ω',
-      curve: { at: (t) => ohmsOf(element, celsius(t)), back: (ohms) => own(temperatureOf(element, ohms)) },
+      curve: { at: (t) => ohmsOf(element, celsius(t)), inverse: (ohms) => own(temperatureOf(element, ohms)) },
     };
   const thermocouple = THERMOCOUPLE_TYPES.find((type) => type === name);
   return (
@@ -55,7 +55,7 @@ function elementCurve(name: string, unit: string): { curve: Curve; unit: string 
       unit: 'mV',
       curve: {
         at: (t) => thermocoupleMillivolts(thermocouple, celsius(t)),
-        back: (mV) => own(thermocoupleTemperature(thermocouple, mV)),
+        inverse: (mV) => own(thermocoupleTemperature(thermocouple, mV)),
       },
     }
   );

@@ -28,7 +28,7 @@ export interface SensorPart {
 }
 
 /** A chain from the value to the display, ready to be gone along both ways. */
-export interface Chain {
+export interface SignalChain {
   readonly sensor: SensorPart;
   readonly loop: LoopCurve;
   readonly input: { readonly label: string; readonly unit: string };
@@ -74,7 +74,7 @@ export const cutoffOf = ({ cutoffPercent, low, high }: Display): number =>
 
 /** What a screen shows of the controller's value. */
 export function shownOn(
-  { display, controller }: Pick<Chain, 'display' | 'controller'>,
+  { display, controller }: Pick<SignalChain, 'display' | 'controller'>,
   value: number,
 ): {
   readonly value: number;
@@ -90,13 +90,13 @@ export function shownOn(
 
 /** The controller's value for what a screen shows. */
 export const ofDisplay = (
-  { display, controller }: Pick<Chain, 'display' | 'controller'>,
+  { display, controller }: Pick<SignalChain, 'display' | 'controller'>,
   shown: number,
 ): number =>
   controller.low +
   ((shown - display.low) / (display.high - display.low)) * (controller.high - controller.low);
 
-function sensed({ sensor }: Chain, value: number): { signal: number; note?: Message } {
+function sensed({ sensor }: SignalChain, value: number): { signal: number; note?: Message } {
   const { cutBelow, stops } = sensor;
   const cut = cutBelow !== undefined && Math.abs(value) < cutBelow;
   const signal = sensor.curve.at(cut ? 0 : value);
@@ -107,44 +107,44 @@ function sensed({ sensor }: Chain, value: number): { signal: number; note?: Mess
 }
 
 /** Counts of what an input sees. */
-export const countedOf = ({ converter }: Pick<Chain, 'converter'>, input: number) =>
+export const countedOf = ({ converter }: Pick<SignalChain, 'converter'>, input: number) =>
   countsOf(converter.format, converter.range, converter.curve.at(input));
 
 /** The value that the program makes of some counts. */
 export const engineeringOf = (
-  { converter, controller }: Pick<Chain, 'converter' | 'controller'>,
+  { converter, controller }: Pick<SignalChain, 'converter' | 'controller'>,
   counts: number,
 ) => controller.curve.at(valueOfCounts(converter.format, converter.range, counts));
 
 /** What an input sees for some counts. */
-const inputOf = ({ converter }: Chain, counts: number): number =>
-  converter.curve.back(valueOfCounts(converter.format, converter.range, counts));
+const inputOf = ({ converter }: SignalChain, counts: number): number =>
+  converter.curve.inverse(valueOfCounts(converter.format, converter.range, counts));
 
-const countsFor = ({ converter, controller }: Chain, engineering: number): number =>
-  countsOf(converter.format, converter.range, controller.curve.back(engineering)).counts;
+const countsFor = ({ converter, controller }: SignalChain, engineering: number): number =>
+  countsOf(converter.format, converter.range, controller.curve.inverse(engineering)).counts;
 
 /**
  * Moves one link to a value; those before it are what must be there for it, those after it what follows.
  * @throws JobProblem where the link can never have that value.
  */
-export function moveChain(chain: Chain, key: LinkKey, value: number): ChainState {
+export function moveChain(chain: SignalChain, key: LinkKey, value: number): ChainState {
   const at = LINKS.indexOf(key);
   const back: Partial<Record<LinkKey, number>> = { [key]: value };
   if (at >= 5) back.engineering = ofDisplay(chain, value);
   if (at >= 4) back.counts = countsFor(chain, sure(back.engineering));
   if (at >= 3) back.input = inputOf(chain, sure(back.counts));
-  if (at >= 2) back.signal = chain.loop.back(sure(back.input));
-  if (at >= 1) back.value = chain.sensor.curve.back(sure(back.signal));
+  if (at >= 2) back.signal = chain.loop.inverse(sure(back.input));
+  if (at >= 1) back.value = chain.sensor.curve.inverse(sure(back.signal));
   return forwards(chain, back);
 }
 
-function guessText({ converter, controller }: Chain, counts: number): Message | undefined {
+function guessText({ converter, controller }: SignalChain, counts: number): Message | undefined {
   const measured = valueOfCounts(converter.format, converter.range, counts);
   return controller.guesses?.(measured) ? say('scaling.beyond-ends-table-guess') : undefined;
 }
 
 /** Fills in what follows from what is given; what is given stands. */
-function forwards(chain: Chain, given: Partial<Record<LinkKey, number>>): ChainState {
+function forwards(chain: SignalChain, given: Partial<Record<LinkKey, number>>): ChainState {
   const value = sure(given.value);
   const first = given.signal === undefined ? sensed(chain, value) : { signal: given.signal };
   const input = given.input ?? chain.loop.at(first.signal).nom;

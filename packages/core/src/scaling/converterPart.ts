@@ -6,7 +6,7 @@ import type { Range, RawFormat, Scaling } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 import { straight, then } from './curve.ts';
 import type { Curve } from './curve.ts';
 import { findRawFormat } from './rawFormats.ts';
@@ -37,7 +37,7 @@ export const unitOf = (own: OwnPort): string => {
 
 /** The converter's part of a chain. */
 export interface Converted {
-  readonly converter: Chain['converter'];
+  readonly converter: SignalChain['converter'];
   /** What the input sees at both ends of its range. */
   readonly input: Ends;
   /** Beyond what its element can have, something is wrong with the wire. */
@@ -45,9 +45,9 @@ export interface Converted {
 }
 
 /** A curve that runs out at the ends of what it is defined for, so that a converter stops there. */
-const within = (low: number, high: number, { at, back }: Curve): Curve => ({
+const within = (low: number, high: number, { at, inverse: back }: Curve): Curve => ({
   at: (x) => (x < low ? -Infinity : x > high ? Infinity : at(x)),
-  back,
+  inverse: back,
 });
 
 function rtdInput(name: string): { curve: Curve; min: number; max: number } {
@@ -57,7 +57,7 @@ function rtdInput(name: string): { curve: Curve; min: number; max: number } {
   return {
     min,
     max,
-    curve: within(back(min), back(max), { at: (ohms) => temperatureOf(rtd, ohms), back }),
+    curve: within(back(min), back(max), { at: (ohms) => temperatureOf(rtd, ohms), inverse: back }),
   };
 }
 
@@ -66,7 +66,7 @@ function thermocoupleInput(letter: ThermocoupleType): { curve: Curve; min: numbe
   const back = (t: number): number => thermocoupleMillivolts(letter, t) - cold;
   const { usableFrom, max } = thermocoupleRange(letter);
   const at = (mV: number): number => thermocoupleTemperature(letter, mV + cold);
-  return { min: usableFrom, max, curve: within(back(usableFrom), back(max), { at, back }) };
+  return { min: usableFrom, max, curve: within(back(usableFrom), back(max), { at, inverse: back }) };
 }
 
 /** What an input makes of what it sees: a signal by its range parameter, a temperature by its element. */
@@ -88,7 +88,7 @@ export function converted(
       range: { low: channel?.low ?? range.low, high: channel?.high ?? range.high, zero },
       curve: then(curve, {
         at: (t) => convert(t, '°C', range.unit) ?? t,
-        back: (t) => convert(t, range.unit, '°C') ?? t,
+        inverse: (t) => convert(t, range.unit, '°C') ?? t,
       }),
       unit: range.unit,
     },
@@ -99,15 +99,15 @@ export function converted(
   if (measures === 'resistance' && element?.kind === 'rtd') {
     const { curve, min, max } = rtdInput(element.name ?? 'Pt100');
     const input = {
-      low: curve.back(Math.max(min, inCelsius(range.low))),
-      high: curve.back(Math.min(max, inCelsius(range.high))),
+      low: curve.inverse(Math.max(min, inCelsius(range.low))),
+      high: curve.inverse(Math.min(max, inCelsius(range.high))),
     };
-    return temperature(curve, input, { low: curve.back(min), high: curve.back(max) });
+    return temperature(curve, input, { low: curve.inverse(min), high: curve.inverse(max) });
   }
   if (measures === 'thermocouple' && output.thermocouple) {
     const { curve, min, max } = thermocoupleInput(output.thermocouple.letter);
-    const input = { low: curve.back(inCelsius(range.low)), high: curve.back(inCelsius(range.high)) };
-    return temperature(curve, input, { low: curve.back(min), high: curve.back(max) });
+    const input = { low: curve.inverse(inCelsius(range.low)), high: curve.inverse(inCelsius(range.high)) };
+    return temperature(curve, input, { low: curve.inverse(min), high: curve.inverse(max) });
   }
   const isSender = measures === 'resistance';
   const ends: Ends = isSender

@@ -8,7 +8,7 @@ import type { TablePoint } from '../model/index.ts';
 export interface Curve {
   readonly at: (x: number) => number;
   /** Where the curve has a value. @throws JobProblem where it never has it, or has it at many places. */
-  readonly back: (y: number) => number;
+  readonly inverse: (y: number) => number;
 }
 
 /**
@@ -20,7 +20,7 @@ export function straight(x0: number, y0: number, x1: number, y1: number): Curve 
   const slope = (y1 - y0) / (x1 - x0);
   return {
     at: (x) => y0 + (x - x0) * slope,
-    back: (y) => (slope === 0 ? refuse(say('scaling.range-zero-turned-round')) : x0 + (y - y0) / slope),
+    inverse: (y) => (slope === 0 ? refuse(say('scaling.range-zero-turned-round')) : x0 + (y - y0) / slope),
   };
 }
 
@@ -33,19 +33,19 @@ export const rootOf = (cut: number): Curve => ({
     const y = x > 0 ? Math.sqrt(x) : 0;
     return y < cut ? 0 : y;
   },
-  back: (y) => (y <= 0 ? 0 : y * y),
+  inverse: (y) => (y <= 0 ? 0 : y * y),
 });
 
 /** Square of a share, keeping its sign. */
 export const SQUARE: Curve = {
   at: (x) => x * Math.abs(x),
-  back: (y) => Math.sign(y) * Math.sqrt(Math.abs(y)),
+  inverse: (y) => Math.sign(y) * Math.sqrt(Math.abs(y)),
 };
 
 /** One after the other. */
 export const then = (first: Curve, second: Curve): Curve => ({
   at: (x) => second.at(first.at(x)),
-  back: (y) => first.back(second.back(y)),
+  inverse: (y) => first.inverse(second.inverse(y)),
 });
 
 /** What is to be said of a table before somebody trusts it. */
@@ -118,10 +118,10 @@ export function tableOf(points: readonly TablePoint[]): Curve {
   };
   return {
     at: (x) => piece((point) => point.in <= x).at(x),
-    back: (y) =>
+    inverse: (y) =>
       course === 'turns'
         ? refuse(say('scaling.table-turns-round-value', { inValue: sure(turnsAt).in }))
-        : piece((point) => (falling ? point.out >= y : point.out <= y)).back(y),
+        : piece((point) => (falling ? point.out >= y : point.out <= y)).inverse(y),
   };
 }
 

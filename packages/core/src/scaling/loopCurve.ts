@@ -20,7 +20,7 @@ export interface LoopCurve {
   /** What the input sees, with its worst case. */
   readonly at: (signal: number) => Span;
   /** The signal for which the input sees so much. @throws JobProblem where it never does. */
-  readonly back: (input: number) => number;
+  readonly inverse: (input: number) => number;
 }
 
 const mix = (a: number, b: number, share: number): number => a + (b - a) * share;
@@ -45,7 +45,7 @@ export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
         max: Math.max(nom, mix(a.max, b.max, share)),
       };
     },
-    back: (input) => signalFor(knots, input, unit),
+    inverse: (input) => signalFor(knots, input, unit),
   };
 }
 
@@ -58,7 +58,7 @@ export function loopWhenAsked(solve: () => LoopCurve): LoopCurve {
       return loop().knots;
     },
     at: (signal) => loop().at(signal),
-    back: (input) => loop().back(input),
+    inverse: (input) => loop().inverse(input),
   };
 }
 

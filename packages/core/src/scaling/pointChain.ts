@@ -8,7 +8,7 @@ import type { OwnPort } from '../network/index.ts';
 import { usualBands } from './bands.ts';
 import { tablesOf } from './calibrationTable.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 import { converted, unitOf } from './converterPart.ts';
 import type { Converted } from './converterPart.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, then } from './curve.ts';
@@ -79,7 +79,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
   };
   const display = scaling.display ?? usualDisplay(controller);
   const inputRange = made.input;
-  const chain: Chain = {
+  const chain: SignalChain = {
     sensor: sensed.part,
     loop,
     input: { label: `${own.module.tag} ${own.port.label}`, unit: unitOf(own) },

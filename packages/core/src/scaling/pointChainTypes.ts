@@ -2,12 +2,12 @@ import type { Message } from '../messages/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { CalibrationTables } from './calibrationTable.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 import type { SensedBy } from './sensorPart.ts';
 
 /** The chain of a point of a job, with what has to be said of it. */
 export interface PointChain {
-  readonly chain: Chain;
+  readonly chain: SignalChain;
   readonly scaling: Scaling;
   readonly tables: CalibrationTables;
   readonly own: OwnPort;

@@ -94,7 +94,7 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
       },
       controller: {
         ...controller,
-        curve: { at: (f) => hertz(counted).back(f), back: (flow) => hertz(counted).at(flow) },
+        curve: { at: (f) => hertz(counted).inverse(f), inverse: (flow) => hertz(counted).at(flow) },
       },
       display: scaling.display ?? usualDisplay(controller),
       bands: scaling.bands ?? usualPulseBands(top),

@@ -119,16 +119,16 @@ describe('curves', () => {
   test('a straight line, a reversed one, and a range of zero', () => {
     expect(straight(4, 0, 20, 40).at(12)).toBe(20);
     expect(straight(4, 40, 20, 0).at(8)).toBe(30);
-    expect(straight(4, 40, 20, 0).back(30)).toBe(8);
+    expect(straight(4, 40, 20, 0).inverse(30)).toBe(8);
     expect(refusalOf(() => straight(4, 0, 4, 40))).toMatch('scaling.range-zero-scaled-two');
-    expect(() => straight(4, 5, 20, 5).back(5)).toThrow(JobProblem);
+    expect(() => straight(4, 5, 20, 5).inverse(5)).toThrow(JobProblem);
   });
 
   test('square and root undo each other; a cut gives zero', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (x) => {
         expect(rootOf(0).at(SQUARE.at(x))).toBeCloseTo(x, 9);
-        expect(rootOf(0).back(rootOf(0).at(x))).toBeCloseTo(x, 9);
+        expect(rootOf(0).inverse(rootOf(0).at(x))).toBeCloseTo(x, 9);
       }),
     );
     expect(rootOf(0.05).at(0.0024)).toBe(0);
@@ -146,8 +146,8 @@ describe('curves', () => {
   test('a table in any order: pieces, both ways, beyond its ends', () => {
     const table = tableOf(TABLE);
     expect([4, 6, 8, 10, 16, 20, 22].map(table.at)).toEqual([0, 50, 100, 170, 370, 500, 565]);
-    expect(table.back(370)).toBe(16);
-    expect(table.back(565)).toBe(22);
+    expect(table.inverse(370)).toBe(16);
+    expect(table.inverse(565)).toBe(22);
     expect(beyondTable(TABLE, 22)).toBe(true);
     expect(beyondTable(TABLE, 20)).toBe(false);
   });
@@ -160,7 +160,7 @@ describe('curves', () => {
     expect(checkTable([0, 1, 2, 3].map((x) => ({ in: x, out: x * x }))).sag).toBeCloseTo(0.25, 12);
     const turns = checkTable([...TABLE, { in: 22, out: 400 }]);
     expect(turns).toMatchObject({ course: 'turns', turnsAt: { in: 20, out: 500 } });
-    expect(refusalOf(() => tableOf([...TABLE, { in: 22, out: 400 }]).back(450))).toMatch(
+    expect(refusalOf(() => tableOf([...TABLE, { in: 22, out: 400 }]).inverse(450))).toMatch(
       'scaling.table-turns-round-value inValue=20',
     );
     expect(
@@ -168,7 +168,7 @@ describe('curves', () => {
         { in: 0, out: 10 },
         { in: 5, out: 4 },
         { in: 10, out: 0 },
-      ]).back(2),
+      ]).inverse(2),
     ).toBe(7.5);
     expect(refusalOf(() => tableOf([...TABLE, { in: 8, out: 1 }]))).toMatch(
       'scaling.stands-table-twice-each inValue=8',
@@ -183,7 +183,7 @@ describe('curves', () => {
     fc.assert(
       fc.property(table, fc.double({ min: -600, max: 600, noNaN: true }), (points, x) => {
         const curve = tableOf(points);
-        expect(curve.back(curve.at(x))).toBeCloseTo(x, 6);
+        expect(curve.inverse(curve.at(x))).toBeCloseTo(x, 6);
       }),
     );
   });
@@ -257,6 +257,6 @@ test('a loop that gives the same whatever comes cannot be told back', () => {
     [4, 12, 20].map((signal) => ({ signal, nom: 54, min: 53, max: 55 })),
     'mA',
   );
-  expect(refusalOf(() => flat.back(54))).toMatch('scaling.input-sees-whatever-sensor text=54 mA');
+  expect(refusalOf(() => flat.inverse(54))).toMatch('scaling.input-sees-whatever-sensor text=54 mA');
   expect(() => loopCurveOf([])).toThrow(JobProblem);
 });

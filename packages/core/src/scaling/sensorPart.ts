@@ -35,7 +35,7 @@ const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
 /** A signal as a share of the circuit's own range, and back. */
 const levels = (low: number, high: number): Pick<SensedBy, 'levelOf' | 'signalOf'> => {
   const line = straight(low, 0, high, 1);
-  return { levelOf: line.at, signalOf: line.back };
+  return { levelOf: line.at, signalOf: line.inverse };
 };
 
 const lineWithin = (low: number, high: number): Curve => straight(low, 0, high, 1);
@@ -43,7 +43,7 @@ const lineWithin = (low: number, high: number): Curve => straight(low, 0, high, 
 /** Temperatures in a point's own unit, to °C. */
 const toCelsius = (unit: string): Curve => ({
   at: (t) => convert(t, unit, '°C') ?? t,
-  back: (t) => convert(t, '°C', unit) ?? t,
+  inverse: (t) => convert(t, '°C', unit) ?? t,
 });
 
 export function sensedBy(
@@ -81,7 +81,7 @@ const named = ({ device }: PointContext, { unit, low, high }: Range) => ({
 function tabled({ points }: CalibrationTables, { sensor }: Scaling): Curve | undefined {
   if (sensor.shape !== 'table' || points.length < 2) return undefined;
   const table = tableOf(points);
-  const own: Curve = { at: (value) => table.back(value), back: (signal) => table.at(signal) };
+  const own: Curve = { at: (value) => table.inverse(value), inverse: (signal) => table.at(signal) };
   return sensor.multiplier === 1 ? own : then(straight(0, 0, sensor.multiplier, 1), own);
 }
 
@@ -93,7 +93,7 @@ function thermometerSensor(
   const element = thermometerElement(name);
   const curve = then(toCelsius(range.unit), {
     at: (t) => ohmsOf(element, t),
-    back: (ohms) => temperatureOf(element, ohms),
+    inverse: (ohms) => temperatureOf(element, ohms),
   });
   return {
     part: {
@@ -114,7 +114,7 @@ function thermocoupleSensor(
 ): SensedBy {
   const curve = then(toCelsius(range.unit), {
     at: (t) => thermocoupleVoltage(letter, t, COLD_JUNCTION),
-    back: (mV) => thermocoupleTemperature(letter, mV + thermocoupleMillivolts(letter, COLD_JUNCTION)),
+    inverse: (mV) => thermocoupleTemperature(letter, mV + thermocoupleMillivolts(letter, COLD_JUNCTION)),
   });
   return {
     part: {
@@ -144,7 +144,7 @@ function transmitter(
   const root = effective(index, device.id, 'shape')?.value === 'root';
   const shaped = then(
     scaling.sensor.shape === 'square' ? then(share, SQUARE) : share,
-    root ? { at: SQUARE.back, back: SQUARE.at } : straight(0, 0, 1, 1),
+    root ? { at: SQUARE.inverse, inverse: SQUARE.at } : straight(0, 0, 1, 1),
   );
   const cutoff = Number(effective(index, device.id, 'cutoff')?.value ?? 0);
   const off = effective(index, device.id, 'current');

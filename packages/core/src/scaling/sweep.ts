@@ -1,6 +1,6 @@
 import { nth } from '../lists/index.ts';
 import { engineeringOf, shownOn } from './chain.ts';
-import type { Chain } from './chain.ts';
+import type { SignalChain } from './chain.ts';
 
 /** What the error is at some values, so that it can be told between them too. */
 export interface ErrorKnot {
@@ -54,7 +54,7 @@ class Walker {
  * Goes through every number of counts that the converter can write, with the error band. Yields how many are done.
  * @param knots errors at some values, in any order.
  */
-export function* sweepChain(chain: Chain, knots: readonly ErrorKnot[]): Generator<number, Sweep> {
+export function* sweepChain(chain: SignalChain, knots: readonly ErrorKnot[]): Generator<number, Sweep> {
   const { min, max, step } = chain.converter.format;
   const all = Math.floor((max - min) / step) + 1;
   const every = Math.max(1, Math.floor(all / DRAWN));

@@ -131,7 +131,7 @@ export function judgeCalibration(
         span: gives.high - gives.low - (sure(atTop) - sure(atZero)),
       },
     }),
-    ...(line && middle && { middlePercent: (100 * (line.back(middle.read) - middle.wanted)) / span }),
+    ...(line && middle && { middlePercent: (100 * (line.inverse(middle.read) - middle.wanted)) / span }),
     ratio: ratioOf(reference, judged, injects, limitPercent),
     ...(burnt && { burnout: burnt }),
     pass: judged.every(({ pass }) => pass) && burnt?.pass !== false,

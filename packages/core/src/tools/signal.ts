@@ -77,7 +77,7 @@ export const SIGNAL_TOOL: Tool = {
       known === 'signal'
         ? number
         : known === 'value'
-          ? line.back(number)
+          ? line.inverse(number)
           : signal.low + (number / 100) * (signal.high - signal.low);
     const value = line.at(signalValue);
     const share = (100 * (value - low)) / (high - low);
@@ -139,7 +139,7 @@ export const COUNTS_TOOL: Tool = {
     if (known === 'counts' && !Number.isInteger(number)) refuse(say('model.counts-whole-numbers'), 'number');
     if (known === 'counts' && (number < format.min || number > format.max))
       refuse(say('tools.format-writes-never-comes', { min: format.min, max: format.max, number }), 'number');
-    const wanted = known === 'signal' ? number : line.back(number);
+    const wanted = known === 'signal' ? number : line.inverse(number);
     const { counts, stopped } =
       known === 'counts' ? { counts: number, stopped: undefined } : countsOf(format, range, wanted);
     const seen = valueOfCounts(format, range, counts);

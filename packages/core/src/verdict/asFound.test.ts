@@ -81,9 +81,9 @@ test('what differs is listed once, with what it is and how it goes back', () => 
       const differences = planDifferences(index, ownWires(index, index.point('px-1')));
       const same = 'colour' in asFound && asFound.colour === picked.colour;
       expect(differences.map(({ wire }) => wire.id)).toEqual(same ? [] : [picked.id]);
-      for (const { sentence, back } of differences) {
+      for (const { sentence, remedy } of differences) {
         expect(said(sentence)).toContain(picked.number);
-        expect(said(back)).toContain(picked.number);
+        expect(said(remedy)).toContain(picked.number);
         if (asFound.missing) expect(said(sentence)).toMatch('job.wire-missing');
         for (const ref of [asFound.from, asFound.to])
           if (ref) expect(textOf(sentence)).toContain(`${refText(index, ref)} instead of`);

@@ -1,7 +1,7 @@
 export { judge, statusIn } from './judge.ts';
 export type { Judgement, VerdictStatus } from './judge.ts';
 export { judgeContact } from './reasons/contactRating.ts';
-export { wanted } from './reasons/duties.ts';
+export { wanted } from './reasons/loads.ts';
 export { stoppedThings } from './reasons/stops.ts';
 export type { StoppedThing } from './reasons/stops.ts';
 export type { Reason, ReasonCode } from './reasons/reason.ts';

@@ -73,7 +73,7 @@ function relayWorks({ context, shown }: Analysis): Message {
   if (!relay) return say('verdict.works');
   const on = shown.find(({ solution }) => solution.active(elementId(relay.id, 'coil')));
   const volts = on ? formatVolts(Math.abs(on.coils.get(relay.id)?.nom ?? 0)) : '';
-  const loads = new Set(shown[0]?.duties.map(({ duty }) => duty.label));
+  const loads = new Set(shown[0]?.loads.map(({ expected }) => expected.label));
   const follow = loads.size ? say('verdict.loads-follow', { value: [...loads], size: loads.size }) : '';
   return say('verdict.works.relay', {
     situation: on?.situation.words ?? '',
@@ -110,12 +110,12 @@ function analogWorks(analysis: Analysis): Message {
 }
 
 function loadWorks({ context, present }: Analysis): Message {
-  const duty = present.duties.find((reading) => reading.duty.on === 'present');
+  const load = present.loads.find((reading) => reading.expected.on === 'present');
   return say('verdict.works.load', {
     module: context.module?.tag ?? '',
     portLabel: context.port?.label ?? '',
     device: context.device.tag,
-    volts: duty?.volts.nom,
+    volts: load?.volts.nom,
   });
 }
 

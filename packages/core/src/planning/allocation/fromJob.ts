@@ -11,7 +11,7 @@ import type { HelpfulChange } from './allocate.ts';
 import type { Allocated, AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
 
 /** What the user asks of an allocation. */
-export interface AllocationWish {
+export interface AllocationRequest {
   /** Points that stay on the channel where they are. */
   readonly pinned: ReadonlySet<string>;
   /** Points that are not looked at: they and their channels stay as they are. */
@@ -24,10 +24,10 @@ export interface AllocationWish {
  * The problem of a job: its points on switching inputs, and the input groups of its modules. Whether a device works
  * in a group is solved as a circuit, once for each kind of device, module and rail.
  */
-export function problemOf(job: JobContent, wish: AllocationWish): AllocationProblem {
+export function problemOf(job: JobContent, request: AllocationRequest): AllocationProblem {
   const index = new JobIndex(job);
   const points = job.points.filter(
-    (point) => asks(index, point) && !point.helperIds?.length && !wish.left?.has(point.id),
+    (point) => asks(index, point) && !point.helperIds?.length && !request.left?.has(point.id),
   );
   const mine = new Set(points.map(({ deviceId }) => deviceId));
   const groups = job.modules.flatMap((module): Group[] => {
@@ -46,7 +46,7 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
         moduleTag: module.tag,
         common,
         channels: free,
-        spare: Math.ceil(channels.length * wish.spareShare),
+        spare: Math.ceil(channels.length * request.spareShare),
         // A group that others use keeps the rail that it has.
         ...((now === '+' || now === '-') && { now }),
         rails: others && (now === '+' || now === '-') ? [now] : ['-', '+'],
@@ -68,7 +68,7 @@ export function problemOf(job: JobContent, wish: AllocationWish): AllocationProb
       key: deviceKind(device, output?.id),
       area: areaOf(point.name),
       ...(at && { current: { groupId: sure(groupId), channel: at.channel } }),
-      ...(at && wish.pinned.has(point.id) && { pinned: { groupId: sure(groupId), channel: at.channel } }),
+      ...(at && request.pinned.has(point.id) && { pinned: { groupId: sure(groupId), channel: at.channel } }),
     };
   });
   return { applicants, groups, fits: solvedFits(job) };

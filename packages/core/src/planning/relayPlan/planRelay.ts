@@ -14,7 +14,7 @@ import { demandsOf, polesOf } from './poles.ts';
 import type { Pole } from './poles.ts';
 import { coilEnds, relayChange } from './relayChange.ts';
 import type { CoilEnds } from './relayChange.ts';
-import type { RelayWish } from './wish.ts';
+import type { RelayRequest } from './relayRequest.ts';
 
 /** A relay that was looked at, and what its circuit said. */
 export interface Tried {
@@ -52,10 +52,10 @@ export interface RelayPlan {
 /**
  * Plans an interposing relay behind a point's sensor: poles by the rails that they switch, the smallest relay of the
  * catalog whose solved circuit works, its terminals in both numberings. The job is not touched.
- * @throws JobProblem when the sensor cannot switch a coil, or a duty names what is not there.
+ * @throws JobProblem when the sensor cannot switch a coil, or a task names what is not there.
  */
-export function planRelay(job: JobContent, pointId: string, wish: RelayWish): RelayPlan {
-  const before = released(job, pointId, wish);
+export function planRelay(job: JobContent, pointId: string, request: RelayRequest): RelayPlan {
+  const before = released(job, pointId, request);
   const index = new JobIndex(before.job);
   const point = index.point(pointId);
   const device = index.deviceOf(point);
@@ -69,7 +69,7 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
   const type = index.deviceType(device);
   const own = index.outputOf(point)?.id ?? '';
   const coilInPresent = outputsNow(type, device, { present: true, level: 1 }).get(own)?.called ?? true;
-  const demands = demandsOf(index, wish.duties, coilInPresent, idFor);
+  const demands = demandsOf(index, request.tasks, coilInPresent, idFor);
   const poles = polesOf(demands.contacts);
   const supply = sure(index.supply(ends.supplyId));
   const { volts, kind } = supply;
@@ -80,9 +80,12 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
     cautions: cautionsOf(index, poles),
   };
   const changeFor = (type: DeviceType): Change =>
-    together(before.changes, relayChange(index, pointId, relayOf(type, wish, idFor), ends, poles, demands));
+    together(
+      before.changes,
+      relayChange(index, pointId, relayOf(type, request, idFor), ends, poles, demands),
+    );
   const kindOf = (typeId: string): DeviceType => partTypesOf(job).device({ typeId });
-  const part = trialPart(index, pointId, wish);
+  const part = trialPart(index, pointId, request);
   const tried: Tried[] = [];
   for (const type of RELAY_TYPES) {
     const unfit = unfitFor(type, poles.length, supply);
@@ -108,13 +111,13 @@ export function planRelay(job: JobContent, pointId: string, wish: RelayWish): Re
 function released(
   job: JobContent,
   pointId: string,
-  wish: RelayWish,
+  request: RelayRequest,
 ): { job: JobContent; changes: SingleChange[] } {
   const index = new JobIndex(job);
   const place = index.placeOf(index.point(pointId));
   const same = ({ moduleId, channel }: ChannelPlace): boolean =>
     moduleId === place?.moduleId && channel === place.channel;
-  if (!wish.duties.some((duty) => duty.kind === 'input' && same(duty))) return { job, changes: [] };
+  if (!request.tasks.some((task) => task.kind === 'input' && same(task))) return { job, changes: [] };
   const change: SingleChange = { kind: 'assign', pointId, place: null };
   return { job: applyChange(job, change, NOBODY), changes: [change] };
 }
@@ -142,14 +145,14 @@ function idsFor(pointId: string, taken: ReadonlySet<string>): (tag: string) => s
   };
 }
 
-function relayOf(type: DeviceType, wish: RelayWish, idFor: (tag: string) => string): Device {
+function relayOf(type: DeviceType, request: RelayRequest, idFor: (tag: string) => string): Device {
   const offers = type.settings?.find(({ key }) => key === 'suppressor')?.choices.map(({ value }) => value);
-  const wanted = offers?.includes(wish.suppressor) ? wish.suppressor : 'varistor';
+  const wanted = offers?.includes(request.suppressor) ? request.suppressor : 'varistor';
   return {
-    id: idFor(wish.tag),
-    tag: wish.tag,
+    id: idFor(request.tag),
+    tag: request.tag,
     typeId: type.id,
-    ...(offers && { settings: { suppressor: wish.suppressor === 'none' ? 'none' : wanted } }),
+    ...(offers && { settings: { suppressor: request.suppressor === 'none' ? 'none' : wanted } }),
   };
 }
 
@@ -163,8 +166,8 @@ function unfitFor({ contacts, coil }: DeviceType, poles: number, { kind, volts }
 }
 
 /** The part of the job on which the relays are tried. */
-function trialPart(index: JobIndex, pointId: string, wish: RelayWish): JobContent {
-  const modules = new Set(wish.duties.flatMap((duty) => (duty.kind === 'input' ? [duty.moduleId] : [])));
+function trialPart(index: JobIndex, pointId: string, request: RelayRequest): JobContent {
+  const modules = new Set(request.tasks.flatMap((task) => (task.kind === 'input' ? [task.moduleId] : [])));
   const point = index.point(pointId);
   const place = index.placeOf(point);
   if (place) modules.add(place.moduleId);

@@ -5,7 +5,7 @@ import { STACK_LIGHT_ID } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
 import { contactRail } from '../../job/index.ts';
-import type { RelayDuty } from './wish.ts';
+import type { RelayTask } from './relayRequest.ts';
 
 /** One wire from a contact: on which rail its pole's common must be, whether it is the NO or the NC contact, and where it goes. */
 export interface Contact {
@@ -31,7 +31,7 @@ interface Direct {
   readonly to: string;
 }
 
-/** A part that the wish adds: its id in the job, its kind, settings and tag. */
+/** A part that the request adds: its id in the job, its kind, settings and tag. */
 interface Added {
   readonly id: string;
   readonly tag: string;
@@ -46,51 +46,51 @@ export interface Demands {
 }
 
 /**
- * What the duties ask of the contacts.
+ * What the tasks ask of the contacts.
  * @param coilInPresent whether the coil is in with the target or without it.
  * @param idFor gives the id of a part by its tag.
- * @throws JobProblem where the job lacks the supply or the input that a duty needs.
+ * @throws JobProblem where the job lacks the supply or the input that a task needs.
  */
 export function demandsOf(
   index: JobIndex,
-  duties: readonly RelayDuty[],
+  tasks: readonly RelayTask[],
   coilInPresent: boolean,
   idFor: (tag: string) => string,
 ): Demands {
   const contacts: Contact[] = [];
   const direct: Direct[] = [];
   const added = new Map<string, Added>();
-  const throwOf = ({ on }: RelayDuty): 'no' | 'nc' => ((on === 'present') === coilInPresent ? 'no' : 'nc');
-  for (const duty of duties) {
-    const throwTo = throwOf(duty);
-    if (duty.kind === 'input') contacts.push(inputContact(index, duty, throwTo));
-    else if (duty.kind === 'tier') {
-      const id = idFor(duty.tag);
-      const minus = duty.common === 'minus';
-      const [plusRail, minusRail] = railsFor(index, 'dc', duty.tag);
+  const throwOf = ({ on }: RelayTask): 'no' | 'nc' => ((on === 'present') === coilInPresent ? 'no' : 'nc');
+  for (const task of tasks) {
+    const throwTo = throwOf(task);
+    if (task.kind === 'input') contacts.push(inputContact(index, task, throwTo));
+    else if (task.kind === 'tier') {
+      const id = idFor(task.tag);
+      const minus = task.common === 'minus';
+      const [plusRail, minusRail] = railsFor(index, 'dc', task.tag);
       contacts.push({
         rail: minus ? plusRail : minusRail,
         throwTo,
-        target: `${id}:${duty.tier}`,
-        words: say('planning.tier', { duty: duty.tag, tier: duty.tier }),
+        target: `${id}:${task.tier}`,
+        words: say('planning.tier', { load: task.tag, tier: task.tier }),
       });
       if (!added.has(id)) direct.push({ from: `${id}:C`, to: minus ? minusRail : plusRail });
       const before = added.get(id)?.settings ?? { duty1: 'unused', duty2: 'unused', duty3: 'unused' };
-      const settings = { ...before, common: duty.common, [`duty${duty.tier}`]: duty.on };
-      added.set(id, { id, tag: duty.tag, typeId: STACK_LIGHT_ID, settings });
+      const settings = { ...before, common: task.common, [`duty${task.tier}`]: task.on };
+      added.set(id, { id, tag: task.tag, typeId: STACK_LIGHT_ID, settings });
     } else {
-      const id = idFor(duty.tag);
-      const { load, terminals } = index.types.device(duty);
+      const id = idFor(task.tag);
+      const { load, terminals } = index.types.device(task);
       if (!load)
-        throw new JobProblem([{ path: 'duties', message: say('planning.is-no-load', { duty: duty.tag }) }]);
-      const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', duty.tag);
+        throw new JobProblem([{ path: 'tasks', message: say('planning.is-no-load', { load: task.tag }) }]);
+      const [line, back] = railsFor(index, load.volts > 60 || load.current === 'ac' ? 'ac' : 'dc', task.tag);
       const plus = sure(terminals.find(({ role }) => role === 'loadPlus')).name;
       const minus = sure(terminals.find(({ role }) => role === 'loadMinus')).name;
-      contacts.push({ rail: line, throwTo, target: `${id}:${plus}`, words: duty.tag });
-      if (duty.bothLines)
-        contacts.push({ rail: back, throwTo, target: `${id}:${minus}`, words: `${duty.tag}, return` });
+      contacts.push({ rail: line, throwTo, target: `${id}:${plus}`, words: task.tag });
+      if (task.bothLines)
+        contacts.push({ rail: back, throwTo, target: `${id}:${minus}`, words: `${task.tag}, return` });
       else direct.push({ from: `${id}:${minus}`, to: back });
-      added.set(id, { id, tag: duty.tag, typeId: duty.typeId, settings: { duty: duty.on } });
+      added.set(id, { id, tag: task.tag, typeId: task.typeId, settings: { duty: task.on } });
     }
   }
   return { contacts, direct, added: [...added.values()] };
@@ -98,13 +98,13 @@ export function demandsOf(
 
 function inputContact(
   index: JobIndex,
-  { moduleId, channel }: Extract<RelayDuty, { kind: 'input' }>,
+  { moduleId, channel }: Extract<RelayTask, { kind: 'input' }>,
   throwTo: 'no' | 'nc',
 ): Contact {
   const place = { moduleId, channel };
   const port = index.module(moduleId) && index.portsOf(moduleId).find((p) => p.channel === channel);
   if (port?.kind !== 'digital')
-    throw new JobProblem([{ path: 'duties', message: say('planning.choose-digital-input-job') }]);
+    throw new JobProblem([{ path: 'tasks', message: say('planning.choose-digital-input-job') }]);
   const supply = index.railOf(moduleId, port.common)?.supply;
   const [plusRail, minusRail] = supply
     ? [`${supply.id}:+`, `${supply.id}:-`]
@@ -122,7 +122,7 @@ function railsFor(index: JobIndex, kind: 'ac' | 'dc', tag: Text): [string, strin
   if (!supply)
     throw new JobProblem([
       {
-        path: 'duties',
+        path: 'tasks',
         message: say('planning.runs-job-such-supply', { tag, kind }),
       },
     ]);

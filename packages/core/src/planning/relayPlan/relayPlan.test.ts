@@ -10,29 +10,29 @@ import { applyChange } from '../../job/changes.ts';
 import { JobIndex } from '../../job/jobIndex.ts';
 import { findRemedies } from '../../verdict/remedies/findRemedies.ts';
 import { planRelay } from './planRelay.ts';
-import type { RelayDuty, RelayWish } from './wish.ts';
+import type { RelayTask, RelayRequest } from './relayRequest.ts';
 
-const fan = (bothLines = false): RelayDuty => ({
+const fan = (bothLines = false): RelayTask => ({
   kind: 'load',
   tag: 'FAN',
   typeId: 'fan-230',
   on: 'present',
   bothLines,
 });
-const led = (tag: string, on: 'present' | 'away'): RelayDuty => ({
+const led = (tag: string, on: 'present' | 'away'): RelayTask => ({
   kind: 'load',
   tag,
   typeId: 'lamp-230',
   on,
   bothLines: false,
 });
-const toInput: RelayDuty = { kind: 'input', moduleId: 'm', channel: 0, on: 'present' };
-const wish = (...duties: RelayDuty[]): RelayWish => ({ tag: 'K1', duties, suppressor: 'diode' });
+const toInput: RelayTask = { kind: 'input', moduleId: 'm', channel: 0, on: 'present' };
+const request = (...tasks: RelayTask[]): RelayRequest => ({ tag: 'K1', tasks, suppressor: 'diode' });
 const start = withMains(inputs());
 const pnp = withPoint(start, { at: null });
 
 /** The job with the plan in it, and its point solved. */
-function planned(job: JobContent, asked: RelayWish) {
+function planned(job: JobContent, asked: RelayRequest) {
   const plan = planRelay(job, 'px-1', asked);
   if (!plan.change) throw new Error('no relay was found');
   const after = applyChange(job, plan.change, ACTOR);
@@ -47,7 +47,7 @@ function planned(job: JobContent, asked: RelayWish) {
 test('line and neutral, both lamps and a contact to the controller take three poles, by their rails', () => {
   const { plan, verdict, on, analysis } = planned(
     pnp,
-    wish(fan(true), led('H1', 'present'), led('H2', 'away'), toInput),
+    request(fan(true), led('H1', 'present'), led('H2', 'away'), toInput),
   );
   expect(plan.poles.map(({ rail, no, nc }) => [rail, no.length, nc.length])).toEqual([
     ['mains:L', 2, 1],
@@ -63,7 +63,7 @@ test('line and neutral, both lamps and a contact to the controller take three po
 });
 
 test('terminals come under both numberings with what lands on each', () => {
-  const { plan } = planned(pnp, wish(fan(), led('H2', 'away'), toInput));
+  const { plan } = planned(pnp, request(fan(), led('H2', 'away'), toInput));
   const landed = Object.fromEntries(
     plan.terminals.map(({ name, printed, landed: l }) => [name, [printed, l.map(said).join()]]),
   );
@@ -81,8 +81,8 @@ test('terminals come under both numberings with what lands on each', () => {
 });
 
 test('the smallest relay that bears the load is chosen, and the smaller ones say why not', () => {
-  const pump: RelayDuty = { kind: 'load', tag: 'P1', typeId: 'pump-230', on: 'present', bothLines: false };
-  const { plan, verdict } = planned(pnp, wish(pump));
+  const pump: RelayTask = { kind: 'load', tag: 'P1', typeId: 'pump-230', on: 'present', bothLines: false };
+  const { plan, verdict } = planned(pnp, request(pump));
   expect(plan.chosen).toBe('relay-1co-24dc');
   expect(nth(plan.tried, 0).typeId).toBe('relay-slim-24dc');
   // 750 W at 230 V is 3.3 A, six times that at the start; a mains 10 % high and a motor 10 % low make it more.
@@ -94,13 +94,13 @@ test('the smallest relay that bears the load is chosen, and the smaller ones say
 
 test('a normally closed sensor turns the contacts round', () => {
   const nc = withPoint(start, { at: null, logic: 'nc' });
-  const { plan, on } = planned(nc, wish(fan()));
+  const { plan, on } = planned(nc, request(fan()));
   expect([plan.coilInPresent, nth(plan.poles, 0).nc.length]).toEqual([false, 1]);
   expect([on('FAN', 'away'), on('FAN', 'present')]).toEqual([false, true]);
 });
 
 test('an NPN sensor holds the coil from plus', () => {
-  const { plan, verdict } = planned(withPoint(start, { at: null, output: 'npn' }), wish(fan()));
+  const { plan, verdict } = planned(withPoint(start, { at: null, output: 'npn' }), request(fan()));
   expect(
     plan.terminals
       .slice(0, 2)
@@ -112,7 +112,7 @@ test('an NPN sensor holds the coil from plus', () => {
 
 test('a two-wire mains sensor gets a relay with a mains coil', () => {
   const ac = withPoint(start, { at: null, typeId: 'inductive-2w-ac', output: 'twowire' });
-  const { plan, after, verdict } = planned(ac, wish(fan()));
+  const { plan, after, verdict } = planned(ac, request(fan()));
   expect(RELAY_TYPES.find(({ id }) => id === plan.chosen)?.coil?.volts).toBe(230);
   expect(plan.coilVolts).toBe('230 V AC');
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
@@ -124,14 +124,14 @@ test('a two-wire mains sensor gets a relay with a mains coil', () => {
 });
 
 test.each(['minus', 'plus'] as const)('tiers of a stack light with common %s light as asked', (common) => {
-  const tier = (n: number, on: 'present' | 'away'): RelayDuty => ({
+  const tier = (n: number, on: 'present' | 'away'): RelayTask => ({
     kind: 'tier',
     tag: 'SL1',
     tier: n,
     on,
     common,
   });
-  const { plan, on, verdict } = planned(pnp, wish(tier(1, 'away'), tier(3, 'present')));
+  const { plan, on, verdict } = planned(pnp, request(tier(1, 'away'), tier(3, 'present')));
   expect(plan.poles.map(({ rail }) => rail)).toEqual([common === 'minus' ? 'g1:+' : 'g1:-']);
   expect([on('SL1', 'away', 'tier1'), on('SL1', 'present', 'tier1')]).toEqual([true, false]);
   expect([on('SL1', 'away', 'tier3'), on('SL1', 'present', 'tier3')]).toEqual([false, true]);
@@ -139,7 +139,7 @@ test.each(['minus', 'plus'] as const)('tiers of a stack light with common %s lig
 });
 
 test('the input that the sensor is on goes to a contact of the relay', () => {
-  const { after, verdict } = planned(withPoint(start, {}), wish(toInput, fan()));
+  const { after, verdict } = planned(withPoint(start, {}), request(toInput, fan()));
   const atInput = new JobIndex(after).across('m:I0').map((ref) => ref.split(':')[1]);
   expect(atInput).toEqual(['14']);
   expect(verdict.status).toBe('works');
@@ -147,13 +147,13 @@ test('the input that the sensor is on goes to a contact of the relay', () => {
 
 test('more poles than a relay has are refused with the number, and nothing is proposed', () => {
   const withNpnGroup = withModule(start, 'n', 'di8-both-4-4', ['+', '+'], 20);
-  const duties = [
+  const tasks = [
     fan(true),
     toInput,
     { kind: 'input', moduleId: 'n', channel: 0, on: 'present' } as const,
     led('H1', 'present'),
   ];
-  expect(planRelay(withPoint(withNpnGroup, { at: null }), 'px-1', wish(...duties)).poles).toHaveLength(4);
+  expect(planRelay(withPoint(withNpnGroup, { at: null }), 'px-1', request(...tasks)).poles).toHaveLength(4);
   const second = applyChange(
     withNpnGroup,
     {
@@ -167,7 +167,7 @@ test('more poles than a relay has are refused with the number, and nothing is pr
   const plan = planRelay(
     withPoint(moved, { at: null }),
     'px-1',
-    wish(...duties, { kind: 'input', moduleId: 'n', channel: 4, on: 'present' }),
+    request(...tasks, { kind: 'input', moduleId: 'n', channel: 4, on: 'present' }),
   );
   expect(plan.poles).toHaveLength(5);
   expect(plan.chosen).toBeUndefined();
@@ -177,7 +177,7 @@ test('more poles than a relay has are refused with the number, and nothing is pr
 
 test('a load without its supply, and a device that switches nothing, are refused', () => {
   const noMains = withPoint(inputs(), { at: null });
-  expect(refusalOf(() => planRelay(noMains, 'px-1', wish(fan())))).toMatch(
+  expect(refusalOf(() => planRelay(noMains, 'px-1', request(fan())))).toMatch(
     'planning.runs-job-such-supply tag=FAN kind=ac',
   );
 });

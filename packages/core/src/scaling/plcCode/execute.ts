@@ -2,7 +2,7 @@ import { sure } from '../../lists/index.ts';
 import { compileFunction } from './run.ts';
 import type { Overflow } from './run.ts';
 import { exactValue } from './generate.ts';
-import type { CodeWish, PlcCode } from './generate.ts';
+import type { CodeRequest, PlcCode } from './generate.ts';
 
 /** What code makes of every number of counts that the converter can write. */
 export interface Execution {
@@ -27,20 +27,20 @@ const inputsOf = ({ fn, constants }: PlcCode, counts: number): number[] =>
   fn.inputs.map(({ name }) => (name === 'Raw' ? counts : sure(constants[name])));
 
 /** Executes code over all counts, one by one. Yields how many are done. */
-export function* executeAll(wish: CodeWish, code: PlcCode): Generator<number, Execution> {
+export function* executeAll(request: CodeRequest, code: PlcCode): Generator<number, Execution> {
   const run = compileFunction(code.fn);
   const inputs = inputsOf(code, 0);
   const at = code.fn.inputs.findIndex(({ name }) => name === 'Raw');
   let overflow: { first: number; last: number; count: number; reason: Overflow } | undefined;
-  let worst = { error: 0, at: wish.raw.min };
+  let worst = { error: 0, at: request.raw.min };
   let worstOverflowed: Execution['worstOverflowed'];
   let cut = 0;
   let within = 0;
-  const { min, max, low, high } = wish.raw;
+  const { min, max, low, high } = request.raw;
   for (let counts = min; counts <= max; counts++) {
     inputs[at] = counts;
     const result = run(inputs);
-    const exact = exactValue(wish, counts);
+    const exact = exactValue(request, counts);
     const error = Math.abs(result.value / code.factor - exact);
     if (result.overflow) {
       overflow ??= { first: counts, last: counts, count: 0, reason: result.overflow };

@@ -7,7 +7,7 @@ import { assign, convertTo, identifier, minus, name, number, over, plus, times, 
 import type { Expression, PlcFunction, PlcType, Statement } from './program.ts';
 
 /** What code is asked for: how the counts lie, and what is to come of them. */
-export interface CodeWish {
+export interface CodeRequest {
   readonly tag: string;
   readonly raw: {
     readonly low: number;
@@ -40,7 +40,7 @@ export interface PlcCode {
 export const rawType = ({ min, max }: { min: number; max: number }): PlcType =>
   min >= -32768 && max <= 32767 ? 'INT' : min >= 0 && max <= 65535 ? 'UINT' : 'DINT';
 
-const constantsOf = ({ raw, value }: CodeWish, factor: number): Record<string, number> => ({
+const constantsOf = ({ raw, value }: CodeRequest, factor: number): Record<string, number> => ({
   RawLow: raw.low,
   RawHigh: raw.high,
   ValueLow: value.low * factor,
@@ -48,8 +48,8 @@ const constantsOf = ({ raw, value }: CodeWish, factor: number): Record<string, n
 });
 
 /** What the code is to give for some counts, exactly. */
-export function exactValue(wish: CodeWish, counts: number): number {
-  const { raw, value, shape, cut, table } = wish;
+export function exactValue(request: CodeRequest, counts: number): number {
+  const { raw, value, shape, cut, table } = request;
   if (shape === 'table') return tableOf(table).at(counts);
   const share = (counts - raw.low) / (raw.high - raw.low);
   const root = share > 0 ? Math.sqrt(share) : 0;
@@ -58,23 +58,23 @@ export function exactValue(wish: CodeWish, counts: number): number {
 }
 
 /** @throws JobProblem for a range of zero, or integers of what needs reals. */
-export function plcCode(wish: CodeWish, kind: CodeKind): PlcCode {
-  straight(wish.raw.low, wish.value.low, wish.raw.high, wish.value.high);
-  if (wish.value.low === wish.value.high) refuse(say('scaling.range-zero-scaled-two'));
-  if (kind === 'REAL' || kind === 'LREAL') return realCode(wish, kind);
-  if (wish.shape === 'root') refuse(say('scaling.square-root-worked-out'));
-  return wish.shape === 'table' ? integerTable(wish, kind) : integerLine(wish, kind);
+export function plcCode(request: CodeRequest, kind: CodeKind): PlcCode {
+  straight(request.raw.low, request.value.low, request.raw.high, request.value.high);
+  if (request.value.low === request.value.high) refuse(say('scaling.range-zero-scaled-two'));
+  if (kind === 'REAL' || kind === 'LREAL') return realCode(request, kind);
+  if (request.shape === 'root') refuse(say('scaling.square-root-worked-out'));
+  return request.shape === 'table' ? integerTable(request, kind) : integerLine(request, kind);
 }
 
-const COMMENT: Readonly<Record<CodeWish['shape'], string>> = {
+const COMMENT: Readonly<Record<CodeRequest['shape'], string>> = {
   linear: 'a straight line between two points',
   root: 'a square root with a cut at its bottom',
   table: 'straight pieces between the points of a table',
 };
 
-function realTable(wish: CodeWish, kind: 'REAL' | 'LREAL'): PlcCode {
-  const type = rawType(wish.raw);
-  const fn = `Scale_${identifier(wish.tag)}`;
+function realTable(request: CodeRequest, kind: 'REAL' | 'LREAL'): PlcCode {
+  const type = rawType(request.raw);
+  const fn = `Scale_${identifier(request.tag)}`;
   const raw = convertTo(type, kind, name('Raw'));
   return {
     kind,
@@ -83,18 +83,18 @@ function realTable(wish: CodeWish, kind: 'REAL' | 'LREAL'): PlcCode {
     fn: {
       name: fn,
       returns: kind,
-      comment: `Counts to ${wish.value.unit}: ${COMMENT.table}, ${wish.tag}.`,
+      comment: `Counts to ${request.value.unit}: ${COMMENT.table}, ${request.tag}.`,
       inputs: [{ name: 'Raw', type }],
       locals: [],
-      body: [pieces(wish.table, name('Raw'), ({ from, to }) => assign(fn, piece(raw, from, to)))],
+      body: [pieces(request.table, name('Raw'), ({ from, to }) => assign(fn, piece(raw, from, to)))],
     },
   };
 }
 
-function realCode(wish: CodeWish, kind: 'REAL' | 'LREAL'): PlcCode {
-  if (wish.shape === 'table') return realTable(wish, kind);
-  const type = rawType(wish.raw);
-  const fn = wish.shape === 'root' ? 'ScaleRoot' : 'ScaleLinear';
+function realCode(request: CodeRequest, kind: 'REAL' | 'LREAL'): PlcCode {
+  if (request.shape === 'table') return realTable(request, kind);
+  const type = rawType(request.raw);
+  const fn = request.shape === 'root' ? 'ScaleRoot' : 'ScaleLinear';
   const share = over(
     minus(convertTo(type, kind, name('Raw')), name('RawLow')),
     minus(name('RawHigh'), name('RawLow')),
@@ -122,20 +122,20 @@ function realCode(wish: CodeWish, kind: 'REAL' | 'LREAL'): PlcCode {
   return {
     kind,
     factor: 1,
-    constants: { ...constantsOf(wish, 1), ...(wish.shape === 'root' && { Cut: wish.cut }) },
+    constants: { ...constantsOf(request, 1), ...(request.shape === 'root' && { Cut: request.cut }) },
     fn: {
       returns: kind,
-      comment: `Counts to value: ${COMMENT[wish.shape]}.`,
+      comment: `Counts to value: ${COMMENT[request.shape]}.`,
       name: fn,
       inputs: [
         { name: 'Raw', type, comment: 'counts of the converter' },
         ...['RawLow', 'RawHigh', 'ValueLow', 'ValueHigh'].map((text) => ({ name: text, type: kind })),
-        ...(wish.shape === 'root'
+        ...(request.shape === 'root'
           ? [{ name: 'Cut', type: kind, comment: 'share below which it is zero' }]
           : []),
       ],
-      locals: wish.shape === 'root' ? [{ name: 'Share', type: kind }] : [],
-      body: wish.shape === 'root' ? rooted : [assign(fn, lineOf(share))],
+      locals: request.shape === 'root' ? [{ name: 'Share', type: kind }] : [],
+      body: request.shape === 'root' ? rooted : [assign(fn, lineOf(share))],
     },
   };
 }
@@ -170,13 +170,13 @@ const INTEGER_KINDS = {
   naive32: { type: 'DINT', words: 'in 32 bit, as it is often written' },
 } as const;
 
-function integerLine(wish: CodeWish, kind: Exclude<CodeKind, 'REAL' | 'LREAL'>): PlcCode {
-  const factor = 10 ** wish.decimals;
+function integerLine(request: CodeRequest, kind: Exclude<CodeKind, 'REAL' | 'LREAL'>): PlcCode {
+  const factor = 10 ** request.decimals;
   const constants = Object.fromEntries(
-    Object.entries(constantsOf(wish, factor)).map(([key, value]) => [key, Math.round(value)]),
+    Object.entries(constantsOf(request, factor)).map(([key, value]) => [key, Math.round(value)]),
   );
-  const raw = rawType(wish.raw);
-  if (kind === 'safe') return { kind, factor, constants, fn: safeLine(wish, constants, raw) };
+  const raw = rawType(request.raw);
+  if (kind === 'safe') return { kind, factor, constants, fn: safeLine(request, constants, raw) };
   const { type, words } = INTEGER_KINDS[kind];
   const fn = kind === 'naive16' ? 'ScaleInt16' : 'ScaleInt32';
   const input = convertTo(raw, type, name('Raw'));
@@ -210,11 +210,11 @@ const lineInputs = (type: PlcType) =>
   ['RawLow', 'RawHigh', 'ValueLow', 'ValueHigh'].map((text) => ({ name: text, type }));
 
 /** The narrowest type in which the product, with half the divisor, fits over all of the counts. */
-function productType(wish: CodeWish, constants: Readonly<Record<string, number>>): 'DINT' | 'LINT' {
+function productType(request: CodeRequest, constants: Readonly<Record<string, number>>): 'DINT' | 'LINT' {
   const span = Math.abs(sure(constants.ValueHigh) - sure(constants.ValueLow));
   const reach = Math.max(
-    Math.abs(wish.raw.max - sure(constants.RawLow)),
-    Math.abs(wish.raw.min - sure(constants.RawLow)),
+    Math.abs(request.raw.max - sure(constants.RawLow)),
+    Math.abs(request.raw.min - sure(constants.RawLow)),
   );
   return reach * span + (sure(constants.RawHigh) - sure(constants.RawLow)) / 2 < 2 ** 31 - 1
     ? 'DINT'
@@ -225,14 +225,18 @@ function productType(wish: CodeWish, constants: Readonly<Record<string, number>>
  * The product in a type that holds it, and half the divisor added on the side of its sign before it is divided, so
  * that it is rounded to the nearest instead of cut.
  */
-function safeLine(wish: CodeWish, constants: Readonly<Record<string, number>>, raw: PlcType): PlcFunction {
-  const type = productType(wish, constants);
+function safeLine(
+  request: CodeRequest,
+  constants: Readonly<Record<string, number>>,
+  raw: PlcType,
+): PlcFunction {
+  const type = productType(request, constants);
   const fn = 'ScaleIntSafe';
   const half = over(name('Divisor'), number(2));
   return {
     name: fn,
     returns: 'DINT',
-    comment: `Counts to value times ${10 ** wish.decimals}: the product in ${type}, rounded to the nearest.`,
+    comment: `Counts to value times ${10 ** request.decimals}: the product in ${type}, rounded to the nearest.`,
     inputs: [{ name: 'Raw', type: raw }, ...lineInputs(type)],
     locals: [
       { name: 'Product', type },
@@ -262,16 +266,16 @@ function safeLine(wish: CodeWish, constants: Readonly<Record<string, number>>, r
   };
 }
 
-function integerTable(wish: CodeWish, kind: Exclude<CodeKind, 'REAL' | 'LREAL'>): PlcCode {
-  const factor = 10 ** wish.decimals;
-  const raw = rawType(wish.raw);
+function integerTable(request: CodeRequest, kind: Exclude<CodeKind, 'REAL' | 'LREAL'>): PlcCode {
+  const factor = 10 ** request.decimals;
+  const raw = rawType(request.raw);
   const type: PlcType = kind === 'naive16' ? 'INT' : kind === 'naive32' ? 'DINT' : 'LINT';
   const returns: PlcType = kind === 'naive16' ? 'INT' : 'DINT';
-  const table = wish.table.map((point) => ({
+  const table = request.table.map((point) => ({
     in: Math.round(point.in),
     out: Math.round(point.out * factor),
   }));
-  const fn = `Scale_${identifier(wish.tag)}`;
+  const fn = `Scale_${identifier(request.tag)}`;
   const input = convertTo(raw, type, name('Raw'));
   return {
     kind,
@@ -280,7 +284,7 @@ function integerTable(wish: CodeWish, kind: Exclude<CodeKind, 'REAL' | 'LREAL'>)
     fn: {
       name: fn,
       returns,
-      comment: `Counts to ${wish.value.unit} times ${factor}: ${COMMENT.table}, in ${type}.`,
+      comment: `Counts to ${request.value.unit} times ${factor}: ${COMMENT.table}, in ${type}.`,
       inputs: [{ name: 'Raw', type: raw }],
       locals: [],
       body: [

@@ -11,19 +11,19 @@ import { Scaling } from '../../model/scaling.ts';
 import { analyse } from '../../analysis/analysis.ts';
 import { JobIndex } from '../../job/jobIndex.ts';
 import { engineeringOf } from '../chain.ts';
-import { blockParameters, codeText, codeWish } from '../pointCode.ts';
+import { blockParameters, codeText, codeRequest } from '../pointCode.ts';
 import { chainOf } from '../pointChain.ts';
 import type { PointChain } from '../pointChainTypes.ts';
 import { executeAll } from './execute.ts';
 import type { Execution } from './execute.ts';
 import { exactValue, plcCode, rawType } from './generate.ts';
-import type { CodeKind, CodeWish } from './generate.ts';
+import type { CodeKind, CodeRequest } from './generate.ts';
 import { plcOpenXml } from './plcOpen.ts';
 import { literal } from './print.ts';
 import { identifier } from './program.ts';
 import { compileFunction } from './run.ts';
 
-const WISH: CodeWish = {
+const REQUEST: CodeRequest = {
   tag: 'FT-220',
   raw: { low: 0, high: 27648, min: -4864, max: 32511 },
   value: { low: 0, high: 40, unit: 'm³/h' },
@@ -33,14 +33,14 @@ const WISH: CodeWish = {
   decimals: 1,
 };
 
-function executed(wish: CodeWish, kind: CodeKind): Execution {
-  const run = executeAll(wish, plcCode(wish, kind));
+function executed(request: CodeRequest, kind: CodeKind): Execution {
+  const run = executeAll(request, plcCode(request, kind));
   for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
 }
 
 /** Text of the function and of its call, read back. */
-function readBack(wish: CodeWish, kind: CodeKind) {
-  const text = codeText(wish, kind);
+function readBack(request: CodeRequest, kind: CodeKind) {
+  const text = codeText(request, kind);
   const end = text.indexOf('END_FUNCTION') + 'END_FUNCTION'.length;
   const fn = readFunction(text.slice(0, end));
   const { name, given } = readCall(text.slice(end));
@@ -75,7 +75,7 @@ const chained = (content: JobContent): PointChain =>
   chainOf(analyse(new JobIndex(content), 'ft-1')) as PointChain;
 
 describe('Structured Text, read back by another reader', () => {
-  const wishes: readonly (readonly [string, JobContent])[] = [
+  const cases: readonly (readonly [string, JobContent])[] = [
     ['a straight line', job({})],
     ['a live zero in the counts', job({ converter: { zero: 'included', formatId: '65535' } })],
     [
@@ -87,44 +87,44 @@ describe('Structured Text, read back by another reader', () => {
     ['18 bit', job({ converter: { formatId: 'b18' } })],
   ];
 
-  test.each(wishes)('%s in LREAL equals the core at every count', (_, content) => {
+  test.each(cases)('%s in LREAL equals the core at every count', (_, content) => {
     const made = chained(content);
-    const wish = codeWish('FT-1', made);
-    const call = readBack(wish, 'LREAL');
-    for (let counts = wish.raw.min; counts <= wish.raw.max; counts++) {
+    const request = codeRequest('FT-1', made);
+    const call = readBack(request, 'LREAL');
+    for (let counts = request.raw.min; counts <= request.raw.max; counts++) {
       const core = engineeringOf(made.chain, counts);
       const apart = Math.abs(call(counts) - core);
       // A cut is met or missed by the last digit only at its very edge.
       if (apart > 1e-9 * Math.max(1, Math.abs(core)))
         throw new Error(`${counts}: ${call(counts)}, not ${core}`);
-      if (Math.abs(exactValue(wish, counts) - core) > 1e-9 * Math.max(1, Math.abs(core)))
-        throw new Error(`${counts}: exact ${exactValue(wish, counts)}, not ${core}`);
+      if (Math.abs(exactValue(request, counts) - core) > 1e-9 * Math.max(1, Math.abs(core)))
+        throw new Error(`${counts}: exact ${exactValue(request, counts)}, not ${core}`);
     }
   });
 
-  test.each(wishes)('%s in REAL differs by no more than single precision', (_, content) => {
+  test.each(cases)('%s in REAL differs by no more than single precision', (_, content) => {
     const made = chained(content);
-    const wish = codeWish('FT-1', made);
-    const call = readBack(wish, 'REAL');
-    for (let counts = wish.raw.min; counts <= wish.raw.max; counts += 37) {
+    const request = codeRequest('FT-1', made);
+    const call = readBack(request, 'REAL');
+    for (let counts = request.raw.min; counts <= request.raw.max; counts += 37) {
       const core = engineeringOf(made.chain, counts);
       if (Math.abs(call(counts) - core) > 1e-5 * Math.max(1, Math.abs(made.chain.controller.high)))
         throw new Error(`${counts}: ${call(counts)}, not ${core}`);
     }
   });
 
-  test.each<[CodeKind, CodeWish]>([
-    ['naive16', WISH],
-    ['naive32', WISH],
-    ['safe', WISH],
-    ['safe', { ...WISH, value: { low: -50, high: 850, unit: '°C' }, decimals: 3 }],
-    ['naive32', { ...WISH, value: { low: 400, high: -20, unit: 'mm' } }],
-    ['safe', { ...WISH, value: { low: 400, high: -20, unit: 'mm' } }],
-    ['REAL', { ...WISH, shape: 'root', cut: 0.05 }],
+  test.each<[CodeKind, CodeRequest]>([
+    ['naive16', REQUEST],
+    ['naive32', REQUEST],
+    ['safe', REQUEST],
+    ['safe', { ...REQUEST, value: { low: -50, high: 850, unit: '°C' }, decimals: 3 }],
+    ['naive32', { ...REQUEST, value: { low: 400, high: -20, unit: 'mm' } }],
+    ['safe', { ...REQUEST, value: { low: 400, high: -20, unit: 'mm' } }],
+    ['REAL', { ...REQUEST, shape: 'root', cut: 0.05 }],
     [
       'safe',
       {
-        ...WISH,
+        ...REQUEST,
         shape: 'table',
         table: [
           { in: 0, out: 0 },
@@ -133,12 +133,12 @@ describe('Structured Text, read back by another reader', () => {
         ],
       },
     ],
-  ])('%s text gives what the runner gives, wrapped values too', (kind, wish) => {
-    const call = readBack(wish, kind);
-    const code = plcCode(wish, kind);
+  ])('%s text gives what the runner gives, wrapped values too', (kind, request) => {
+    const call = readBack(request, kind);
+    const code = plcCode(request, kind);
     const run = compileFunction(code.fn);
     const at = code.fn.inputs.map(({ name }) => code.constants[name] ?? 0);
-    for (let counts = wish.raw.min; counts <= wish.raw.max; counts += 7) {
+    for (let counts = request.raw.min; counts <= request.raw.max; counts += 7) {
       at[0] = counts;
       if (call(counts) !== run(at).value) throw new Error(`${counts}: ${call(counts)}, not ${run(at).value}`);
     }
@@ -147,34 +147,34 @@ describe('Structured Text, read back by another reader', () => {
 
 describe('integers executed over every count', () => {
   test('16 bit overflow at the first count whose product passes 32767: 32768 / 400, so 82', () => {
-    const { overflow, runs } = executed(WISH, 'naive16');
+    const { overflow, runs } = executed(REQUEST, 'naive16');
     expect(runs).toBe(37376);
     // 0 to 40.0 in tenths: the product is counts times 400. Below zero it passes −32768 from −82 down.
     expect(overflow).toMatchObject({ first: -4864, last: 32511, reason: { where: 'product', type: 'INT' } });
-    const upwards = executed({ ...WISH, raw: { ...WISH.raw, min: 0 } }, 'naive16');
+    const upwards = executed({ ...REQUEST, raw: { ...REQUEST.raw, min: 0 } }, 'naive16');
     expect(upwards.overflow).toMatchObject({ first: 82, reason: { exact: 82 * 400 } });
     expect(sure(upwards.overflow).count).toBe(32511 - 82 + 1);
   });
 
   test('the overflow stands where trying it by hand finds it, whatever the span', () => {
     for (const high of [5, 17.3, 100, 250]) {
-      const wish = { ...WISH, raw: { ...WISH.raw, min: 0 }, value: { low: 0, high, unit: 'x' } };
+      const request = { ...REQUEST, raw: { ...REQUEST.raw, min: 0 }, value: { low: 0, high, unit: 'x' } };
       let override: number | undefined;
       for (let counts = 0; counts <= 32511 && override === undefined; counts++)
         if (counts * Math.round(high * 10) > 32767) override = counts;
-      expect(executed(wish, 'naive16').overflow?.first).toBe(override);
+      expect(executed(request, 'naive16').overflow?.first).toBe(override);
     }
   });
 
   test('32 bit overflow too, with a fine enough step', () => {
-    const fine = { ...WISH, value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 };
+    const fine = { ...REQUEST, value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 };
     const { overflow } = executed(fine, 'naive32');
     // 120 000 steps: 2147483647 / 120000 = 17895.7.
     expect(overflow).toMatchObject({ first: 17896, last: 32511 });
-    expect(executed({ ...WISH, decimals: 1 }, 'naive32').overflow).toBeUndefined();
+    expect(executed({ ...REQUEST, decimals: 1 }, 'naive32').overflow).toBeUndefined();
   });
 
-  test.each<[string, Partial<CodeWish>]>([
+  test.each<[string, Partial<CodeRequest>]>([
     ['tenths', {}],
     ['thousandths', { value: { low: 0, high: 120, unit: 'l/min' }, decimals: 3 }],
     ['a reversed range', { value: { low: 400, high: -20, unit: 'mm' } }],
@@ -191,39 +191,39 @@ describe('integers executed over every count', () => {
       },
     ],
   ])('the safe form has none: %s', (_, given) => {
-    const wish = { ...WISH, ...given };
-    const { overflow, worst, cut } = executed(wish, 'safe');
+    const request = { ...REQUEST, ...given };
+    const { overflow, worst, cut } = executed(request, 'safe');
     expect(overflow).toBeUndefined();
-    if (wish.shape === 'linear') {
+    if (request.shape === 'linear') {
       // Rounded to the nearest: never off by more than half a step.
-      expect(worst.error).toBeLessThanOrEqual(0.5 / 10 ** wish.decimals + 1e-9);
+      expect(worst.error).toBeLessThanOrEqual(0.5 / 10 ** request.decimals + 1e-9);
       expect(cut).toBe(0);
     }
   });
 
   test('what is cut instead of rounded is counted, and the worst count is named', () => {
-    const { worst, cut } = executed({ ...WISH, decimals: 1 }, 'naive32');
+    const { worst, cut } = executed({ ...REQUEST, decimals: 1 }, 'naive32');
     expect(cut).toBeGreaterThan(0.4);
     expect(worst.error).toBeGreaterThan(0.0999);
     expect(worst.error).toBeLessThan(0.1);
-    const call = readBack(WISH, 'naive32');
-    expect(Math.abs(call(worst.at) / 10 - exactValue(WISH, worst.at))).toBeCloseTo(worst.error, 12);
+    const call = readBack(REQUEST, 'naive32');
+    expect(Math.abs(call(worst.at) / 10 - exactValue(REQUEST, worst.at))).toBeCloseTo(worst.error, 12);
   });
 
   test('a safe form stays as narrow as it can', () => {
-    expect(codeText(WISH, 'safe')).toContain('Product : DINT');
-    expect(codeText({ ...WISH, decimals: 4 }, 'safe')).toContain('Product : LINT');
+    expect(codeText(REQUEST, 'safe')).toContain('Product : DINT');
+    expect(codeText({ ...REQUEST, decimals: 4 }, 'safe')).toContain('Product : LINT');
   });
 });
 
 describe('the text itself', () => {
   test('declares, computes, and is called with the constants of the point', () => {
-    const text = codeText(WISH, 'REAL');
+    const text = codeText(REQUEST, 'REAL');
     expect(text).toContain('FUNCTION ScaleLinear : REAL');
     expect(text).toContain(
       'FT_220_Value := ScaleLinear(Raw := FT_220_Raw, RawLow := 0.0, RawHigh := 27648.0, ValueLow := 0.0, ValueHigh := 40.0);',
     );
-    expect(blockParameters(WISH)).toContainEqual({ name: say('scaling.value-top'), value: '40 m³/h' });
+    expect(blockParameters(REQUEST)).toContainEqual({ name: say('scaling.value-top'), value: '40 m³/h' });
   });
 
   test('literals and names are those of the language', () => {
@@ -247,17 +247,20 @@ describe('the text itself', () => {
   });
 
   test('what cannot be scaled is refused', () => {
-    expect(refusalOf(() => plcCode({ ...WISH, value: { low: 5, high: 5, unit: '' } }, 'REAL'))).toMatch(
+    expect(refusalOf(() => plcCode({ ...REQUEST, value: { low: 5, high: 5, unit: '' } }, 'REAL'))).toMatch(
       'scaling.range-zero-scaled-two',
     );
-    expect(() => plcCode({ ...WISH, raw: { ...WISH.raw, high: 0 } }, 'REAL')).toThrow(JobProblem);
-    expect(refusalOf(() => plcCode({ ...WISH, shape: 'root' }, 'naive32'))).toMatch(
+    expect(() => plcCode({ ...REQUEST, raw: { ...REQUEST.raw, high: 0 } }, 'REAL')).toThrow(JobProblem);
+    expect(refusalOf(() => plcCode({ ...REQUEST, shape: 'root' }, 'naive32'))).toMatch(
       'scaling.square-root-worked-out',
     );
   });
 
   test('PLCopen XML is well-formed and holds every function whole', () => {
-    const functions = [plcCode({ ...WISH, shape: 'root', cut: 0.05 }, 'REAL').fn, plcCode(WISH, 'safe').fn];
+    const functions = [
+      plcCode({ ...REQUEST, shape: 'root', cut: 0.05 }, 'REAL').fn,
+      plcCode(REQUEST, 'safe').fn,
+    ];
     const xml = plcOpenXml('Tern <Rock> & hall', functions, '2026-01-02T03:04:05.678Z');
     expect(XMLValidator.validate(xml)).toBe(true);
     const { project } = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '' }).parse(xml) as {

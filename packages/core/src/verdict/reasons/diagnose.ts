@@ -4,7 +4,7 @@ import type { Analysis } from '../../analysis/index.ts';
 import { arcChainFaults } from '../../analysis/index.ts';
 import { analogReasons } from './analog.ts';
 import { digitalReasons } from './digital.ts';
-import { dutyReasons } from './duties.ts';
+import { loadReasons } from './loads.ts';
 import { ratedReason, wettingReason } from './limits.ts';
 import { mainsReasons } from './mains.ts';
 import { outputReasons, resistorReasons } from './outputs.ts';
@@ -41,7 +41,7 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...pulseReasons(analysis),
     ...fieldbusReasons(analysis),
     ...digitalReasons(analysis),
-    ...dutyReasons(analysis),
+    ...loadReasons(analysis),
     ...analogReasons(analysis),
     ...outputReasons(analysis),
     ...resistorReasons(analysis),

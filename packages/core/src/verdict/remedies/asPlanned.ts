@@ -6,7 +6,7 @@ import type { Remedy } from './remedy.ts';
 /** Wires of the point that are not as planned, put back where they belong: each alone, then all. */
 export function asPlanned(context: PointContext): Remedy[] {
   const differences = planDifferences(context.index, ownWires(context.index, context.point));
-  const single = differences.map(({ wire, back }) => ({
+  const single = differences.map(({ wire, remedy: back }) => ({
     sentence: back,
     change: { kind: 'landWire', wireId: wire.id, asFound: null } as const,
   }));

@@ -1,14 +1,14 @@
 import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { formatVolts } from '../../units/index.ts';
-import type { Analysis, DutyReading, PointState } from '../../analysis/index.ts';
+import type { Analysis, LoadReading, PointState } from '../../analysis/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
 /** Loads and listening devices that are not on when they are to be, or not off. */
-export function dutyReasons({ context, shown }: Analysis): Reason[] {
-  return (shown[0]?.duties ?? []).flatMap((_, i) => {
-    const rows = shown.map((state) => ({ state, reading: nth(state.duties, i) }));
+export function loadReasons({ context, shown }: Analysis): Reason[] {
+  return (shown[0]?.loads ?? []).flatMap((_, i) => {
+    const rows = shown.map((state) => ({ state, reading: nth(state.loads, i) }));
     const wrong = rows.find(({ state, reading }) => reading.on !== wanted(state, reading));
     if (wrong) return [unmet(wrong.state, wrong.reading)];
     const edge = rows.find(({ reading }) => unsure(reading));
@@ -16,32 +16,32 @@ export function dutyReasons({ context, shown }: Analysis): Reason[] {
   });
 }
 
-/** Whether a duty wants its element on in a state. */
-export function wanted({ present }: PointState, { duty }: DutyReading): boolean {
-  return duty.on === 'always' || (duty.on === 'present') === present;
+/** Whether a load is to be on in a state. */
+export function wanted({ present }: PointState, { expected }: LoadReading): boolean {
+  return expected.on === 'always' || (expected.on === 'present') === present;
 }
 
-function unsure({ on, volts, onVolts, offVolts, either }: DutyReading): boolean {
+function unsure({ on, volts, onVolts, offVolts, either }: LoadReading): boolean {
   const [low, high] = either && volts.nom < 0 ? [-volts.max, -volts.min] : [volts.min, volts.max];
   return on ? low < offVolts : high >= onVolts;
 }
 
-function unmet(state: PointState, reading: DutyReading): Reason {
-  const { duty, volts } = reading;
-  const { title, outputs } = duty.type;
+function unmet(state: PointState, reading: LoadReading): Reason {
+  const { expected, volts } = reading;
+  const { title, outputs } = expected.type;
   const when = state.situation.words;
   if (outputs.some(({ drivenBy }) => drivenBy === 'communication'))
     return cannot(
       'duty-unmet',
-      duty.on === 'always'
+      expected.on === 'always'
         ? say('reason.duty-unmet.no-supply', {
-            dutyLabel: duty.label,
+            loadLabel: expected.label,
             volts: volts.nom,
             onVolts: reading.onVolts,
           })
         : say('reason.duty-unmet.line', {
             when,
-            dutyLabel: duty.label,
+            loadLabel: expected.label,
             voltsOf: voltsOf(volts.nom),
             wanted: wanted(state, reading),
             voltsOf2: voltsOf(reading.onVolts),
@@ -51,17 +51,17 @@ function unmet(state: PointState, reading: DutyReading): Reason {
   return cannot(
     'duty-unmet',
     wanted(state, reading)
-      ? say('reason.duty-unmet.stays-off', { when, dutyLabel: duty.label, title, volts: volts.nom })
-      : say('reason.duty-unmet.stays-on', { when, dutyLabel: duty.label, title, volts: volts.nom }),
+      ? say('reason.duty-unmet.stays-off', { when, loadLabel: expected.label, title, volts: volts.nom })
+      : say('reason.duty-unmet.stays-on', { when, loadLabel: expected.label, title, volts: volts.nom }),
   );
 }
 
 const voltsOf = (volts: number): string =>
   Math.abs(volts) < 1 ? `${Math.round(volts * 1000)}\u00a0mV` : formatVolts(volts);
 
-function atEdge({ duty, volts, on }: DutyReading): Reason {
+function atEdge({ expected, volts, on }: LoadReading): Reason {
   return doubtful(
     'duty-edge',
-    say('reason.duty-edge', { dutyLabel: duty.label, on, min: volts.min, max: volts.max }),
+    say('reason.duty-edge', { loadLabel: expected.label, on, min: volts.min, max: volts.max }),
   );
 }

@@ -11,7 +11,7 @@ import { Text } from '../ui/Text';
 type On = 'present' | 'away';
 
 /** What was entered: what the relay is to switch, light and tell. */
-export interface Duties {
+export interface Tasks {
   readonly tag: string;
   readonly load: {
     readonly typeId: string;
@@ -29,7 +29,7 @@ export interface Duties {
   readonly suppressor: 'none' | 'diode' | 'varistor';
 }
 
-export const FIRST_DUTIES: Omit<Duties, 'tag'> = {
+export const FIRST_DUTIES: Omit<Tasks, 'tag'> = {
   load: { typeId: '', tag: 'M1', on: 'present', bothLines: false },
   lampOn: 'none',
   lampOff: 'none',
@@ -58,29 +58,29 @@ const LAMPS = [
 
 interface Fields {
   readonly point: OpenPoint;
-  readonly duties: Duties;
-  readonly put: (patch: Partial<Duties>) => void;
+  readonly tasks: Tasks;
+  readonly put: (patch: Partial<Tasks>) => void;
 }
 
 /** Asks what the relay is for, in the order in which one thinks of it: the load, the lamps, the controller. */
-export function DutyForm({
+export function TaskForm({
   point,
-  duties,
+  tasks,
   onChange,
 }: {
   point: OpenPoint;
-  duties: Duties;
-  onChange: (duties: Duties) => void;
+  tasks: Tasks;
+  onChange: (tasks: Tasks) => void;
 }) {
-  const put = (patch: Partial<Duties>) => onChange({ ...duties, ...patch });
+  const put = (patch: Partial<Tasks>) => onChange({ ...tasks, ...patch });
   return (
     <Card title="What it is to do">
       <Row first className="gap-4">
-        <LoadFields point={point} duties={duties} put={put} />
-        <TellFields point={point} duties={duties} put={put} />
+        <LoadFields point={point} tasks={tasks} put={put} />
+        <TellFields point={point} tasks={tasks} put={put} />
         <RadioGroup
           label="Suppressor at the coil"
-          value={duties.suppressor}
+          value={tasks.suppressor}
           options={[
             { value: 'diode', label: 'Diode' },
             { value: 'varistor', label: 'Varistor' },
@@ -88,17 +88,17 @@ export function DutyForm({
           ]}
           onChange={(suppressor) => put({ suppressor })}
         />
-        <Field label="Tag of the relay" value={duties.tag} onChange={(tag) => put({ tag })} maxLength={24} />
+        <Field label="Tag of the relay" value={tasks.tag} onChange={(tag) => put({ tag })} maxLength={24} />
       </Row>
     </Card>
   );
 }
 
-function LoadFields({ point, duties: { load }, put }: Fields) {
+function LoadFields({ point, tasks: { load }, put }: Fields) {
   const { words } = point.analysis.context.output;
   const rating = partTypesOf(point.view.content).findDevice(load)?.load;
   const mains = rating !== undefined && rating.volts > 60;
-  const change = (patch: Partial<Duties['load']>) => put({ load: { ...load, ...patch } });
+  const change = (patch: Partial<Tasks['load']>) => put({ load: { ...load, ...patch } });
   return (
     <>
       <Select
@@ -136,7 +136,7 @@ function LoadFields({ point, duties: { load }, put }: Fields) {
   );
 }
 
-function TellFields({ point, duties, put }: Fields) {
+function TellFields({ point, tasks, put }: Fields) {
   const { context } = point.analysis;
   const type = partTypesOf(point.view.content).device({ typeId: DRY_CONTACT_ID });
   const contact = { type, output: outputOfType(type, undefined) };
@@ -148,23 +148,23 @@ function TellFields({ point, duties, put }: Fields) {
     <>
       <RadioGroup
         label="ON lamp"
-        value={duties.lampOn}
+        value={tasks.lampOn}
         options={LAMPS}
         onChange={(lampOn) => put({ lampOn })}
       />
       <RadioGroup
         label="OFF lamp"
-        value={duties.lampOff}
+        value={tasks.lampOff}
         options={LAMPS}
         onChange={(lampOff) => put({ lampOff })}
       />
       <Select
         label="Contact to the controller"
-        value={duties.input}
+        value={tasks.input}
         options={[{ value: '', label: 'none' }, ...inputs]}
         onChange={(input) => put({ input })}
       />
-      <StackFields stack={duties.stack} words={context.output.words} onChange={(stack) => put({ stack })} />
+      <StackFields stack={tasks.stack} words={context.output.words} onChange={(stack) => put({ stack })} />
     </>
   );
 }
@@ -174,9 +174,9 @@ function StackFields({
   words,
   onChange,
 }: {
-  stack: Duties['stack'];
+  stack: Tasks['stack'];
   words: { present: string; away: string };
-  onChange: (stack: Duties['stack']) => void;
+  onChange: (stack: Tasks['stack']) => void;
 }) {
   return (
     <>

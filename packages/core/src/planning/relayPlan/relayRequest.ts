@@ -8,7 +8,7 @@ const On = z.enum(['present', 'away']);
  * Something that the relay's contacts are to do: switch a load on with the target or without it, at one line or at
  * both; light a tier of a stack light; or close an input of the controller.
  */
-export const RelayDuty = z.discriminatedUnion('kind', [
+export const RelayTask = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('load'), tag: Tag, typeId: z.string(), on: On, bothLines: z.boolean() }),
   z.object({
     kind: z.literal('tier'),
@@ -21,12 +21,12 @@ export const RelayDuty = z.discriminatedUnion('kind', [
 ]);
 
 /** What is wanted of an interposing relay behind a point's sensor. */
-export const RelayWish = z.object({
+export const RelayRequest = z.object({
   tag: Tag,
-  duties: z.array(RelayDuty).min(1, codeOf('planning.say-what-relay-switch')).max(12),
+  tasks: z.array(RelayTask).min(1, codeOf('planning.say-what-relay-switch')).max(12),
   /** Fitted across a DC coil; across an AC coil a varistor, unless it is none. */
   suppressor: z.enum(['none', 'diode', 'varistor']),
 });
 
-export type RelayDuty = z.infer<typeof RelayDuty>;
-export type RelayWish = z.infer<typeof RelayWish>;
+export type RelayTask = z.infer<typeof RelayTask>;
+export type RelayRequest = z.infer<typeof RelayRequest>;
