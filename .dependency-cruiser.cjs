@@ -4,6 +4,7 @@ const ROOMS = [
   'units',
   'messages',
   'model',
+  'sensing',
   'circuit',
   'catalog',
   'ioLink',

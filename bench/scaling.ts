@@ -1,18 +1,14 @@
 import { nth } from '@keypost/core/lists';
 import { analyse } from '@keypost/core/analysis';
 import { applyHistory, JobIndex } from '@keypost/core/job';
+import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import {
-  budgetAt,
-  chainOf,
   thermocoupleMillivolts,
   thermocoupleTemperature,
-  executeAll,
   ohmsOf,
-  plcCode,
-  sweepChain,
   temperatureOf,
   thermometerElement,
-} from '@keypost/core/scaling';
+} from '@keypost/core/sensing';
 import { emptyJob, Scaling } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
 import type { CodeRequest, PointChain } from '@keypost/core/scaling';

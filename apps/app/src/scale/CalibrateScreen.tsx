@@ -1,5 +1,6 @@
 import { nth } from '@keypost/core/lists';
-import { calibrationSides, calibrationsOf, injectionPoints, effective } from '@keypost/core/scaling';
+import { calibrationSides, injectionPoints, effective } from '@keypost/core/scaling';
+import { calibrationsOf } from '@keypost/core/sensing';
 import { parseIn, plain } from '@keypost/core/units';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';

@@ -1,12 +1,6 @@
 import { textOf } from '@keypost/core/messages';
-import {
-  bandText,
-  calibrationsOf,
-  disagreementOf,
-  reactionText,
-  scaleStep,
-  scalingText,
-} from '@keypost/core/scaling';
+import { bandText, disagreementOf, reactionText, scaleStep, scalingText } from '@keypost/core/scaling';
+import { calibrationsOf } from '@keypost/core/sensing';
 import { plain } from '@keypost/core/units';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';

@@ -1,4 +1,4 @@
-import type { CalibrationTables } from '@keypost/core/scaling';
+import type { CalibrationTables } from '@keypost/core/sensing';
 import type { TablePoint } from '@keypost/core/model';
 import { Circle, Path, Rect } from 'react-native-svg';
 import { useTokens } from '../ui/theme';

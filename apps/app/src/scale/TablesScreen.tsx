@@ -1,9 +1,9 @@
 import { lastOf, nth, sure } from '@keypost/core/lists';
-import { besideEachOther, checkTable, tableOf, tablesOf } from '@keypost/core/scaling';
+import { besideEachOther, checkTable, tableOf, tablesOf } from '@keypost/core/sensing';
 import { plain } from '@keypost/core/units';
 import { unlessRefused } from '@keypost/core/model';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
-import type { CalibrationTables, FieldPoint } from '@keypost/core/scaling';
+import type { CalibrationTables, FieldPoint } from '@keypost/core/sensing';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';

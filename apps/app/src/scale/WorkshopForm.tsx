@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { MAX_TABLE_POINTS } from '@keypost/core/model';
 import { parseIn } from '@keypost/core/units';
-import { problemOfCurve, tableOf } from '@keypost/core/scaling';
+import { problemOfCurve, tableOf } from '@keypost/core/sensing';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
 import { useState } from 'react';
 import type { Saver } from '../data/useSave';

@@ -3,7 +3,7 @@ import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
 import type { SignalChain } from './chain.ts';
-import { problemOfCurve } from './curve.ts';
+import { problemOfCurve } from '../sensing/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
 /** Where the screen does not show what there is. */

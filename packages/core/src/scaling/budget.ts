@@ -6,14 +6,14 @@ import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
 import { countedOf, engineeringOf } from './chain.ts';
 import type { SignalChain } from './chain.ts';
-import { checkTable } from './curve.ts';
+import { checkTable } from '../sensing/index.ts';
 import { loopShares } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { countsPulses } from './pulseChain.ts';
 import { resolutionOf } from './rawFormats.ts';
-import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from './sensors/rtd.ts';
-import type { ThermometerClass } from './sensors/rtd.ts';
-import { thermocoupleTolerance, seebeck } from './sensors/thermocouple.ts';
+import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from '../sensing/index.ts';
+import type { ThermometerClass } from '../sensing/index.ts';
+import { thermocoupleTolerance, seebeck } from '../sensing/index.ts';
 import { convert } from '../units/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */

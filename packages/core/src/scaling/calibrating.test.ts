@@ -2,8 +2,8 @@ import { sure } from '../lists/index.ts';
 import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { after, bareJob, withModule, withPoint } from '../../test/jobs.ts';
-import { besideEachOther, tablesOf } from './calibrationTable.ts';
-import { tableOf } from './curve.ts';
+import { besideEachOther, tablesOf } from '../sensing/calibrationTable.ts';
+import { tableOf } from '../sensing/curve.ts';
 import {
   checkCoil,
   checkCutOff,
@@ -16,7 +16,7 @@ import {
 } from './flow.ts';
 import { injectionPoints, judgeCalibration, MIN_RATIO } from './transmitterCalibration.ts';
 import { reconcile } from './twoDisplays.ts';
-import { ohmsOf, thermometerElement } from './sensors/rtd.ts';
+import { ohmsOf, thermometerElement } from '../sensing/rtd.ts';
 
 describe('two displays', () => {
   test('a screen that shows 5 % too much: its top goes from 12 to 11.43', () => {

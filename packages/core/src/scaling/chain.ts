@@ -4,7 +4,7 @@ import type { Message, Text } from '../messages/index.ts';
 import type { Bands, Display, RawFormat } from '../model/index.ts';
 import { bandOf } from './bands.ts';
 import type { BandName } from './bands.ts';
-import type { Curve } from './curve.ts';
+import type { Curve } from '../sensing/index.ts';
 import type { LoopCurve } from './loopCurve.ts';
 import { countsOf, valueOfCounts } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';

@@ -7,18 +7,14 @@ import { convert } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { SignalChain } from './chain.ts';
-import { straight, then } from './curve.ts';
-import type { Curve } from './curve.ts';
+import { straight, then } from '../sensing/index.ts';
+import type { Curve } from '../sensing/index.ts';
 import { findRawFormat } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';
 import { COLD_JUNCTION } from './sensorPart.ts';
-import { METALS, ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
-import {
-  thermocoupleMillivolts,
-  thermocoupleRange,
-  thermocoupleTemperature,
-} from './sensors/thermocouple.ts';
-import type { ThermocoupleType } from './sensors/thermocoupleFunctions.ts';
+import { METALS, ohmsOf, temperatureOf, thermometerElement } from '../sensing/index.ts';
+import { thermocoupleMillivolts, thermocoupleRange, thermocoupleTemperature } from '../sensing/index.ts';
+import type { ThermocoupleType } from '../sensing/index.ts';
 import type { EffectiveRange } from './effective.ts';
 
 interface Ends {

@@ -1,7 +1,7 @@
 import type { Message } from '../messages/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import type { OwnPort } from '../network/index.ts';
-import type { CalibrationTables } from './calibrationTable.ts';
+import type { CalibrationTables } from '../sensing/index.ts';
 import type { SignalChain } from './chain.ts';
 import type { SensedBy } from './sensorPart.ts';
 

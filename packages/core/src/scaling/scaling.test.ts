@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
 import { bandOf, bandText, BAND_SETS, followBands, reactionText, usualBands } from './bands.ts';
-import { beyondTable, checkTable, rootOf, SQUARE, straight, tableOf } from './curve.ts';
+import { beyondTable, checkTable, rootOf, SQUARE, straight, tableOf } from '../sensing/curve.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import { countsOf, findRawFormat, RAW_FORMATS, resolutionOf, valueOfCounts, widthOf } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';

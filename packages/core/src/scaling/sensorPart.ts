@@ -6,16 +6,12 @@ import { elementOf } from '../network/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import { convert } from '../units/index.ts';
 import type { PointContext } from '../network/index.ts';
-import type { CalibrationTables } from './calibrationTable.ts';
+import type { CalibrationTables } from '../sensing/index.ts';
 import type { SensorPart } from './chain.ts';
-import { SQUARE, straight, tableOf, then } from './curve.ts';
-import type { Curve } from './curve.ts';
-import { ohmsOf, temperatureOf, thermometerElement } from './sensors/rtd.ts';
-import {
-  thermocoupleTemperature,
-  thermocoupleVoltage,
-  thermocoupleMillivolts,
-} from './sensors/thermocouple.ts';
+import { SQUARE, straight, tableOf, then } from '../sensing/index.ts';
+import type { Curve } from '../sensing/index.ts';
+import { ohmsOf, temperatureOf, thermometerElement } from '../sensing/index.ts';
+import { thermocoupleTemperature, thermocoupleVoltage, thermocoupleMillivolts } from '../sensing/index.ts';
 import { effective, effectiveRange } from './effective.ts';
 
 /** A sensor's part of a chain, and the level of the circuit at each of its signals. */

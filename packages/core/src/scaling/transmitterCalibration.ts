@@ -3,8 +3,8 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 import type { CalibrationOf, Reference } from '../model/index.ts';
-import { straight } from './curve.ts';
-import type { Curve } from './curve.ts';
+import { straight } from '../sensing/index.ts';
+import type { Curve } from '../sensing/index.ts';
 
 /** Range at one side of a transmitter: what goes in, or what comes out. */
 export interface SideRange {

@@ -3,7 +3,6 @@ import { withUnit } from '../units/index.ts';
 import { say } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
 import {
-  straight,
   bandOf,
   bandText,
   countsOf,
@@ -13,6 +12,7 @@ import {
   usualBands,
   valueOfCounts,
 } from '../scaling/index.ts';
+import { straight } from '../sensing/index.ts';
 import type { SignalKind } from '../catalog/index.ts';
 import { refuse, Scaling } from '../model/index.ts';
 import { at, ToolReader } from './tool.ts';

@@ -17,8 +17,8 @@ import {
   thermistorTemperature,
   thermometerElement,
   thermometerTolerance,
-} from '../scaling/index.ts';
-import type { ThermocoupleType, ThermometerClass } from '../scaling/index.ts';
+} from '../sensing/index.ts';
+import type { ThermocoupleType, ThermometerClass } from '../sensing/index.ts';
 import { convert, withUnit } from '../units/index.ts';
 import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolField, ToolLine } from './tool.ts';

@@ -2,7 +2,7 @@ import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
 import type { TablePoint } from '../../model/index.ts';
-import { straight, tableOf } from '../curve.ts';
+import { straight, tableOf } from '../../sensing/index.ts';
 import { assign, convertTo, identifier, minus, name, number, over, plus, times, when } from './program.ts';
 import type { Expression, PlcFunction, PlcType, Statement } from './program.ts';
 

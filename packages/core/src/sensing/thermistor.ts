@@ -1,5 +1,5 @@
-import { say } from '../../messages/index.ts';
-import { refuse } from '../../model/index.ts';
+import { say } from '../messages/index.ts';
+import { refuse } from '../model/index.ts';
 
 const ZERO_KELVIN = -273.15;
 

@@ -1,4 +1,4 @@
-import { nth } from '../../lists/index.ts';
+import { nth } from '../lists/index.ts';
 
 /** Value of a polynomial with the given coefficients, constant first, by Horner's scheme. */
 export function polynomial(coefficients: readonly number[], x: number): number {

@@ -1,7 +1,7 @@
-import { refusalOf } from '../../../test/said.ts';
-import { sure } from '../../lists/index.ts';
+import { refusalOf } from '../../test/said.ts';
+import { sure } from '../lists/index.ts';
 import fc from 'fast-check';
-import { JobProblem } from '../../model/problem.ts';
+import { JobProblem } from '../model/problem.ts';
 import {
   ELEMENTS,
   METALS,

@@ -1,7 +1,7 @@
-import { nth, sure } from '../../lists/index.ts';
-import { say } from '../../messages/index.ts';
+import { nth, sure } from '../lists/index.ts';
+import { say } from '../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from '../../model/index.ts';
+import { refuse } from '../model/index.ts';
 
 /** A resistance thermometer: its metal and its resistance at 0 °C. */
 export interface ThermometerElement {

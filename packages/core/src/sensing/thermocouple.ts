@@ -1,7 +1,7 @@
-import { nth } from '../../lists/index.ts';
-import { say } from '../../messages/index.ts';
+import { nth } from '../lists/index.ts';
+import { say } from '../messages/index.ts';
 import { polynomial, slopeOf, whereRising } from './polynomial.ts';
-import { refuse } from '../../model/index.ts';
+import { refuse } from '../model/index.ts';
 import { THERMOCOUPLE_FUNCTIONS } from './thermocoupleFunctions.ts';
 import type { ThermocoupleType, Segment } from './thermocoupleFunctions.ts';
 
