@@ -20,6 +20,15 @@ const SEEN = JSON.parse(fixture('version1.verdicts.json')) as Record<string, See
 /** Points whose device has further outputs that are landed. */
 const SEVERAL: ReadonlySet<string> = new Set(['UT-224', 'FT-232', 'ES-210', 'PX-206']);
 
+/**
+ * Points whose sensors version 1 took to be straight lines, with the states that it told wrongly by it: thermometers
+ * and a table in the middle, the thermocouple everywhere, whose terminals at 20 °C it left out besides.
+ */
+const CURVED: ReadonlyMap<string, number> = new Map([
+  ...['TT-226', 'TT-227', 'LT-228', 'TT-229'].map((tag) => [tag, 1] as const),
+  ['TT-230', 3],
+]);
+
 /** What is left of a list when another, each of its items once, is taken out. */
 function without(list: readonly string[], out: readonly string[]): string[] {
   const left = [...list];
@@ -57,8 +66,8 @@ describe('a file of version 1', () => {
     const readings = now?.readings.map(({ expected }) => expected) ?? [];
     // Version 1 looked at one of a device's outputs: the signals of the others are read besides now.
     const expected = SEEN[tag]?.expected ?? [];
-    expect(without(expected, readings.map(textOf))).toEqual([]);
-    if (!SEVERAL.has(tag)) expect(without(readings.map(textOf), expected)).toEqual([]);
+    expect(without(expected, readings.map(textOf))).toHaveLength(CURVED.get(tag) ?? 0);
+    if (!SEVERAL.has(tag) && !CURVED.has(tag)) expect(without(readings.map(textOf), expected)).toEqual([]);
   });
 
   test('reads again as it is written', () => {

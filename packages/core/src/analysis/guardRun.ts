@@ -4,6 +4,7 @@ import { nth } from '../lists/index.ts';
 import { plusOf } from '../job/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { safetyTarget } from './safetyTarget.ts';
+import { AWAY, PRESENT } from './situations.ts';
 import type { Situation } from './situations.ts';
 import { solveState } from './states.ts';
 import type { PointState, Wanted } from './states.ts';
@@ -42,7 +43,7 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   const go: Go = (key, words, present, names, from, joined = []) =>
     solveState(
       context,
-      { key, words, present, others: true, level: present ? 1 : 0, forced: forcing(names), joined },
+      { ...(present ? PRESENT : AWAY), key, words, others: true, forced: forcing(names), joined },
       from?.solution.held,
       key === 'present' ? wanted : 'nominal',
     );

@@ -47,6 +47,6 @@ export { parametersOfType, settingsOf, terminalWithRole } from './partType.ts';
 export type { PartType } from './partType.ts';
 export { PartTypes, partTypesOf, supplyTerminals, takesRange } from './partTypes.ts';
 export type { AnalogPort, DigitalPort, FieldbusPort, Port, SafetyPort } from './ports.ts';
-export { SIGNALS } from './signals.ts';
+export { SIGNALS, signalAt } from './signals.ts';
 export type { SignalKind } from './signals.ts';
 export { problemsOfDevice, problemsOfModule } from './soundness.ts';

@@ -3,7 +3,7 @@ import type { Text } from '../messages/index.ts';
 import { elementOf } from '../network/index.ts';
 import { refuse } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { COLD_JUNCTION } from './sensorPart.ts';
+import { COLD_JUNCTION } from '../sensing/index.ts';
 import { countedOf, engineeringOf } from './chain.ts';
 import type { SignalChain } from './chain.ts';
 import { checkTable } from '../sensing/index.ts';

@@ -11,7 +11,7 @@ import { straight, then } from '../sensing/index.ts';
 import type { Curve } from '../sensing/index.ts';
 import { findRawFormat } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';
-import { COLD_JUNCTION } from './sensorPart.ts';
+import { COLD_JUNCTION } from '../sensing/index.ts';
 import { METALS, ohmsOf, temperatureOf, thermometerElement } from '../sensing/index.ts';
 import { thermocoupleMillivolts, thermocoupleRange, thermocoupleTemperature } from '../sensing/index.ts';
 import type { ThermocoupleType } from '../sensing/index.ts';

@@ -92,7 +92,7 @@ function stateAtLevel(
 ): PointState {
   return solveState(
     context,
-    { key: 'scale', words: '', present: true, others: false, level, forced: new Map() },
+    { ...present.situation, key: 'scale', words: '', level },
     present.solution.held,
     wanted,
   );

@@ -4,14 +4,19 @@ import { SIGNALS } from '../catalog/index.ts';
 import type { ResistanceElement } from '../catalog/index.ts';
 import { elementOf } from '../network/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
-import { convert } from '../units/index.ts';
 import type { PointContext } from '../network/index.ts';
 import type { CalibrationTables } from '../sensing/index.ts';
 import type { SensorPart } from './chain.ts';
-import { SQUARE, straight, tableOf, then } from '../sensing/index.ts';
+import {
+  COLD_JUNCTION,
+  SQUARE,
+  straight,
+  tableInForce,
+  then,
+  thermocoupleCurve,
+  thermometerCurve,
+} from '../sensing/index.ts';
 import type { Curve } from '../sensing/index.ts';
-import { ohmsOf, temperatureOf, thermometerElement } from '../sensing/index.ts';
-import { thermocoupleTemperature, thermocoupleVoltage, thermocoupleMillivolts } from '../sensing/index.ts';
 import { effective, effectiveRange } from './effective.ts';
 
 /** A sensor's part of a chain, and the level of the circuit at each of its signals. */
@@ -21,9 +26,6 @@ export interface SensedBy {
   readonly signalOf: (level: number) => number;
   readonly notes: readonly Message[];
 }
-
-/** Temperature of the cold junction at which a couple is reckoned, °C: the circuit takes it as compensated. */
-export const COLD_JUNCTION = 20;
 
 /** Where transmitters stop (NAMUR NE 43), mA. */
 const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
@@ -35,12 +37,6 @@ const levels = (low: number, high: number): Pick<SensedBy, 'levelOf' | 'signalOf
 };
 
 const lineWithin = (low: number, high: number): Curve => straight(low, 0, high, 1);
-
-/** Temperatures in a point's own unit, to °C. */
-const toCelsius = (unit: string): Curve => ({
-  at: (t) => convert(t, unit, '°C') ?? t,
-  inverse: (t) => convert(t, '°C', unit) ?? t,
-});
 
 export function sensedBy(
   context: PointContext,
@@ -56,7 +52,7 @@ export function sensedBy(
     return {
       part: {
         ...named(context, range),
-        curve: tabled(tables, scaling) ?? straight(range.low, lowOhms, range.high, highOhms),
+        curve: tableInForce(tables, scaling.sensor) ?? straight(range.low, lowOhms, range.high, highOhms),
         signal: { unit: 'Ω', low: lowOhms, high: highOhms },
       },
       ...levels(lowOhms, highOhms),
@@ -73,28 +69,16 @@ const named = ({ device }: PointContext, { unit, low, high }: Range) => ({
   high,
 });
 
-/** The value to signal by the table in force, where the sensor is known by one. */
-function tabled({ points }: CalibrationTables, { sensor }: Scaling): Curve | undefined {
-  if (sensor.shape !== 'table' || points.length < 2) return undefined;
-  const table = tableOf(points);
-  const own: Curve = { at: (value) => table.inverse(value), inverse: (signal) => table.at(signal) };
-  return sensor.multiplier === 1 ? own : then(straight(0, 0, sensor.multiplier, 1), own);
-}
-
 function thermometerSensor(
   context: PointContext,
   range: Range,
   { name = 'Pt100', lowOhms, highOhms }: ResistanceElement,
 ): SensedBy {
-  const element = thermometerElement(name);
-  const curve = then(toCelsius(range.unit), {
-    at: (t) => ohmsOf(element, t),
-    inverse: (ohms) => temperatureOf(element, ohms),
-  });
+  const curve = thermometerCurve(name, range.unit);
   return {
     part: {
       ...named(context, range),
-      label: `${context.device.tag} ${element.id}`,
+      label: `${context.device.tag} ${name}`,
       curve,
       signal: { unit: 'Ω', low: curve.at(range.low), high: curve.at(range.high) },
     },
@@ -108,10 +92,7 @@ function thermocoupleSensor(
   range: Range,
   { letter, millivolts }: NonNullable<PointContext['output']['thermocouple']>,
 ): SensedBy {
-  const curve = then(toCelsius(range.unit), {
-    at: (t) => thermocoupleVoltage(letter, t, COLD_JUNCTION),
-    inverse: (mV) => thermocoupleTemperature(letter, mV + thermocoupleMillivolts(letter, COLD_JUNCTION)),
-  });
+  const curve = thermocoupleCurve(letter, range.unit);
   return {
     part: {
       ...named(context, range),
@@ -150,7 +131,7 @@ function transmitter(
       unit: range.unit,
       low,
       high,
-      curve: tabled(tables, scaling) ?? then(shaped, straight(0, signal.low, 1, signal.high)),
+      curve: tableInForce(tables, scaling.sensor) ?? then(shaped, straight(0, signal.low, 1, signal.high)),
       signal: { unit: signal.unit, low: signal.low, high: signal.high },
       ...(kind === '4-20 mA' && { stops: TRANSMITTER_STOPS }),
       ...(cutoff > 0 && { cutBelow: (cutoff / 100) * Math.max(Math.abs(low), Math.abs(high)) }),

@@ -12,6 +12,7 @@ export {
   thermometerTolerance,
 } from './rtd.ts';
 export type { ThermometerClass } from './rtd.ts';
+export { COLD_JUNCTION, tableInForce, thermocoupleCurve, thermometerCurve } from './sensorCurve.ts';
 export { thermistorOhms, thermistorTemperature } from './thermistor.ts';
 export {
   hotEnd,

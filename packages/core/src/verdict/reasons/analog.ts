@@ -1,7 +1,7 @@
-import { nth, sure } from '../../lists/index.ts';
+import { lastOf, nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
-import { SIGNALS } from '../../catalog/index.ts';
+import { SIGNALS, signalAt } from '../../catalog/index.ts';
 import type { DeviceOutput } from '../../catalog/index.ts';
 import { elementOf } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
@@ -34,8 +34,8 @@ const ohmsAt = ({ lowOhms, highOhms }: { lowOhms: number; highOhms: number }, le
 
 type Row = { readonly state: PointState; readonly reading: AnalogReading };
 
-/** Share of the range that a reading makes of the value. */
-function shareOf(context: PointContext, { unit, value, share }: AnalogReading): number | undefined {
+/** Level of the circuit that a reading tells of. */
+function levelOf(context: PointContext, { unit, value, share }: AnalogReading): number | undefined {
   if (share) return share.nom;
   const element = elementOf(context);
   if (unit === 'Ω' && element) return (value.nom - element.lowOhms) / (element.highOhms - element.lowOhms);
@@ -43,10 +43,21 @@ function shareOf(context: PointContext, { unit, value, share }: AnalogReading): 
   return unit === 'mV' && thermocouple ? value.nom / thermocouple.millivolts : undefined;
 }
 
+/** Levels as shares of what lies between the levels of the range's two ends. */
+function sharesOf(rows: readonly Row[]): (level: number) => number {
+  const [low, high] = [nth(rows, 0), lastOf(rows)].map(({ state }) => state.situation.level) as [
+    number,
+    number,
+  ];
+  return (level) => (level - low) / (high - low || 1);
+}
+
 function signalReasons(context: PointContext, rows: readonly Row[]): Reason[] {
+  const shareOf = sharesOf(rows);
   const offs = rows.map(({ state, reading }) => {
-    const share = shareOf(context, reading);
-    return { state, reading, share, off: share === undefined ? Infinity : share - state.situation.level };
+    const level = levelOf(context, reading);
+    const share = level === undefined ? undefined : shareOf(level);
+    return { state, reading, share, off: (share ?? Infinity) - shareOf(state.situation.level) };
   });
   const worst = offs.reduce((a, b) => (Math.abs(b.off) > Math.abs(a.off) ? b : a));
   if (Math.abs(worst.off) <= DOUBTFUL) return [];
@@ -73,7 +84,7 @@ function readsText(
   { state, reading, share }: Row & { readonly share: number | undefined },
 ): Message {
   const { own, value, unit } = reading;
-  const at = { level: state.situation.level, module: own.module.tag, portLabel: own.port.label };
+  const at = { level: state.situation.share, module: own.module.tag, portLabel: own.port.label };
   return isPlausible(share)
     ? say('reason.signal-reading.value', {
         ...at,
@@ -98,7 +109,7 @@ function loopReasons(analysis: Analysis): Reason[] {
   const { context, present, shown } = analysis;
   const budget = loopBudget(analysis);
   if (!budget) return [];
-  const top = SIGNALS[context.output.signal ?? '4-20 mA'].high / 1000;
+  const top = signalAt(context.output.signal ?? '4-20 mA', present.situation.level) / 1000;
   const id = `${context.device.id}/signal`;
   const amps = present.solution.amps(id);
   const clash = present.measured.some((reading) => clashText(context.output, reading) !== undefined);

@@ -1,0 +1,49 @@
+import { SIGNALS } from '../catalog/index.ts';
+import { elementOf } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
+import { unlessRefused } from '../model/index.ts';
+import { SQUARE, tableInForce, tablesOf, thermocoupleCurve, thermometerCurve } from '../sensing/index.ts';
+import type { Curve } from '../sensing/index.ts';
+
+/** A sensor's value to its signal, and its signal to the level of the circuit. */
+interface Sensed {
+  readonly curve: Curve;
+  /** The signal at the levels 0 and 1. */
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Range over which the levels 0 and 1 of thermometers and couples are given. */
+const CELSIUS = { low: 0, high: 100, unit: '°C' };
+
+/**
+ * Level of the circuit at a share of the point's range: by the sensor's standard, by the table in force or by its
+ * square, as the chain of the point has it; in proportion where none of these is known. A share at which the sensor
+ * gives nothing stands at the nearest of the range's middle and ends at which it does.
+ */
+export function levelsOf(context: PointContext): (share: number) => number {
+  const range = context.point.range ?? CELSIUS;
+  const sensed = unlessRefused(() => sensedOf(context, range.unit));
+  if (!sensed) return squared(context);
+  const { curve, low, high } = sensed;
+  const at = (share: number): number | undefined =>
+    unlessRefused(() => (curve.at(range.low + share * (range.high - range.low)) - low) / (high - low));
+  return (share) => at(share) ?? at(0.5) ?? at(0) ?? at(1) ?? share;
+}
+
+function sensedOf(context: PointContext, unit: string): Sensed | undefined {
+  const { index, point, output } = context;
+  const { thermocouple, signal } = output;
+  if (thermocouple)
+    return { curve: thermocoupleCurve(thermocouple.letter, unit), low: 0, high: thermocouple.millivolts };
+  const element = elementOf(context);
+  if (element?.kind === 'rtd' && element.name)
+    return { curve: thermometerCurve(element.name, unit), low: element.lowOhms, high: element.highOhms };
+  const curve = point.scaling && tableInForce(tablesOf(index.job, point.id), point.scaling.sensor);
+  if (!curve) return undefined;
+  if (element) return { curve, low: element.lowOhms, high: element.highOhms };
+  return signal && { curve, low: SIGNALS[signal].low, high: SIGNALS[signal].high };
+}
+
+const squared = ({ point, output }: PointContext): ((share: number) => number) =>
+  output.signal && point.scaling?.sensor.shape === 'square' ? SQUARE.at : (share) => share;

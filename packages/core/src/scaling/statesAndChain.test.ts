@@ -1,0 +1,75 @@
+import { nth } from '../lists/index.ts';
+import { FAMILIES } from '../../test/families.ts';
+import { after } from '../../test/jobs.ts';
+import type { JobContent } from '../model/collections.ts';
+import type { Range } from '../model/job.ts';
+import { Scaling } from '../model/scaling.ts';
+import { analyse } from '../analysis/analysis.ts';
+import { JobIndex } from '../job/jobIndex.ts';
+import { judge } from '../verdict/judge.ts';
+import { chainOf } from './pointChain.ts';
+
+const ranged = (family: string, range: Range): JobContent => {
+  const job = nth([FAMILIES[family]?.()], 0) as JobContent;
+  return after(job, { kind: 'editPoint', id: 'px-1', patch: { range } });
+};
+
+/** What the input of each state sees. */
+const seen = (job: JobContent): number[] =>
+  analyse(new JobIndex(job), 'px-1').shown.map(({ measured }) => nth(measured, 0).value.nom);
+
+/** What the chain says that the sensor gives at the low end, in the middle and at the top. */
+function given(job: JobContent): number[] {
+  const made = chainOf(analyse(new JobIndex(job), 'px-1'));
+  if (!made || 'problem' in made) throw new Error('no chain');
+  const { low, high } = made.range;
+  return [low, (low + high) / 2, high].map((value) => made.chain.sensor.curve.at(value));
+}
+
+const celsius = (low: number, high: number): Range => ({ low, high, unit: '°C' });
+
+describe('the states of a point and its chain know one sensor', () => {
+  test.each<[string, Range, number[]]>([
+    // IEC 60751:2008, table of Pt100.
+    ['four-wire RTD', celsius(0, 200), [100, 138.51, 175.86]],
+    ['four-wire RTD', celsius(-100, 400), [60.26, 157.33, 247.09]],
+    ['four-wire RTD', { low: 32, high: 392, unit: '°F' }, [100, 138.51, 175.86]],
+    // IEC 60584-1:2013, type K, less 0.798 mV of terminals at 20 °C.
+    ['thermocouple', celsius(0, 400), [-0.798, 8.138 - 0.798, 16.397 - 0.798]],
+    ['thermocouple', celsius(0, 100), [-0.798, 2.023 - 0.798, 4.096 - 0.798]],
+  ])('%s over %j', (family, range, published) => {
+    const job = ranged(family, range);
+    expect(judge(analyse(new JobIndex(job), 'px-1')).reasons).toEqual([]);
+    seen(job).forEach((value, i) => expect(Math.abs(value - nth(published, i))).toBeLessThan(0.006));
+    given(job).forEach((value, i) => expect(Math.abs(value - nth(published, i))).toBeLessThan(0.006));
+  });
+
+  test('a table in force rules the states', () => {
+    const points = [
+      { in: 5, out: 0 },
+      { in: 11, out: 20 },
+      { in: 19, out: 40 },
+    ];
+    const table = { kind: 'workshop' as const, points, unitIn: 'mA', unitOut: 'm³/h', note: '' };
+    const job = [
+      { kind: 'calibrate' as const, calibrations: [{ id: 't', pointId: 'px-1', body: table }] },
+      {
+        kind: 'calibrate' as const,
+        calibrations: [
+          { id: 'f', pointId: 'px-1', body: { kind: 'inForce' as const, table: 'workshop' as const } },
+        ],
+      },
+      {
+        kind: 'setScaling' as const,
+        pointId: 'px-1',
+        scaling: Scaling.parse({ sensor: { shape: 'table' } }),
+      },
+    ].reduce<JobContent>(
+      (job, change) => after(job, change as never),
+      ranged('two-wire transmitter', { low: 0, high: 40, unit: 'm³/h' }),
+    );
+    seen(job).forEach((mA, i) => expect(mA).toBeCloseTo([5, 11, 19][i] ?? NaN, 2));
+    expect(given(job)).toEqual([5, 11, 19]);
+    expect(judge(analyse(new JobIndex(job), 'px-1')).reasons).toEqual([]);
+  });
+});
