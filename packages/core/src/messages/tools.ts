@@ -186,13 +186,8 @@ export const TOOLS = {
   'tools.against-0-c': 'Against 0 °C',
   'tools.type-class': ({ type, name }: { type: string; name: number }) =>
     `Type ${type} has no class ${name}.`,
-  'tools.read-without-compensation-too': ({
-    thermocoupleVoltage,
-    seebeck,
-  }: {
-    thermocoupleVoltage: number;
-    seebeck: number;
-  }) => `Read without compensation it would be ${withUnit(thermocoupleVoltage / seebeck, 'K', 3)} too low.`,
+  'tools.read-without-compensation-too': ({ kelvin }: { kelvin: number }) =>
+    `Read without compensation it would be ${withUnit(Math.abs(kelvin), 'K', 3)} too ${kelvin < 0 ? 'high' : 'low'}.`,
   'tools.row-enter-both-numbers': ({ label, i }: { label: string; i: number }) =>
     `${label}, row ${i + 1}: enter both numbers.`,
   'tools.gauge': 'Gauge',

@@ -67,17 +67,21 @@ export function ohmsOf({ metal, ohms, id }: ThermometerElement, t: number): numb
   return ohms * polynomial(branch(METALS[metal], t), t);
 }
 
+/** Half of the last digit of the published tables of 100 Ω, as a ratio. */
+const HALF_DIGIT = 0.00005 + 1e-12;
+
 /**
  * Temperature of a resistance, °C: the same functions the other way, to better than 1 µK. Above 0 °C platinum's is
  * a square root; elsewhere Newton's iteration.
+ * The ends of the published tables, which are rounded to 0.01 Ω of 100 Ω, are taken as its own ends.
  * @throws JobProblem for a resistance that the element never has.
  */
 export function temperatureOf(element: ThermometerElement, ohms: number): number {
   const { metal, id } = element;
   const kind = METALS[metal];
-  const ratio = ohms / element.ohms;
+  const asked = ohms / element.ohms;
   const [low, high] = [polynomial(branch(kind, kind.min), kind.min), polynomial(kind.ratio, kind.max)];
-  if (!(ratio >= low - 1e-12 && ratio <= high + 1e-12))
+  if (!(asked >= low - HALF_DIGIT && asked <= high + HALF_DIGIT))
     refuse(
       say('scaling.c-outside', {
         id,
@@ -89,6 +93,7 @@ export function temperatureOf(element: ThermometerElement, ohms: number): number
         ohms2: ohms,
       }),
     );
+  const ratio = Math.min(Math.max(asked, low), high);
   if (metal === 'Pt' && ratio >= 1) return (-A + Math.sqrt(A * A - 4 * B * (1 - ratio))) / (2 * B);
   const from = branch(kind, ratio < 1 ? -1 : 1);
   const [a, b] = ratio < 1 ? [kind.min, 0] : [0, kind.max];

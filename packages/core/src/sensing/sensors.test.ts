@@ -342,3 +342,25 @@ describe('elements and thermistors', () => {
     expect(refusalOf(() => betaOf(20, 100, 20, 90))).toMatch('scaling.b-value-needs-two');
   });
 });
+
+test.each<[ThermocoupleType, number, number]>([
+  // Last lines of the tables of IEC 60584-1:2013.
+  ['B', 13.82, 1820],
+  ['E', 76.373, 1000],
+  ['J', 69.553, 1200],
+  ['K', 54.886, 1372],
+  ['N', 47.513, 1300],
+  ['R', 21.101, 1768],
+  ['S', 18.693, 1768],
+  ['T', 20.872, 400],
+])('type %s: the published end %d mV is its end, %d °C', (type, millivolts, celsius) => {
+  expect(Math.abs(thermocoupleTemperature(type, millivolts) - celsius)).toBeLessThan(0.1);
+  expect(() => thermocoupleTemperature(type, millivolts + 0.01)).toThrow(JobProblem);
+});
+
+test('the published ends of Pt100, 18.52 and 390.48 Ω, are its ends (IEC 60751:2008)', () => {
+  const pt = thermometerElement('Pt100');
+  expect(temperatureOf(pt, 18.52)).toBeCloseTo(-200, 1);
+  expect(temperatureOf(pt, 390.48)).toBeCloseTo(850, 1);
+  expect(() => temperatureOf(pt, 18.5)).toThrow(JobProblem);
+});

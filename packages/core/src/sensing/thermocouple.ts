@@ -47,19 +47,24 @@ export function seebeck(type: ThermocoupleType, t: number): number {
   return slopeOf(coefficients, t) + more;
 }
 
+/** Half of the last digit of the published tables, mV. */
+const HALF_DIGIT = 0.0005 + 1e-9;
+
 /**
  * Temperature of a couple whose cold junction is at 0 °C: the reference function turned round by iteration, to
  * better than 1 µK. Type B gives next to nothing up to 50 °C and is turned round from there on.
+ * The ends of the published tables, which are rounded to 1 µV, are taken as its own ends.
  * @throws JobProblem for a voltage that the type never gives.
  */
 export function thermocoupleTemperature(type: ThermocoupleType, millivolts: number): number {
   const { max, usableFrom } = thermocoupleRange(type);
   const [low, high] = [raw(type, usableFrom), raw(type, max)];
-  if (!(millivolts >= low - 1e-9 && millivolts <= high + 1e-9))
+  if (!(millivolts >= low - HALF_DIGIT && millivolts <= high + HALF_DIGIT))
     refuse(say('scaling.type-gives-mv-c', { type, low, high, usableFrom, max, millivolts }));
-  const start = usableFrom + ((millivolts - low) / (high - low)) * (max - usableFrom);
+  const wanted = Math.min(Math.max(millivolts, low), high);
+  const start = usableFrom + ((wanted - low) / (high - low)) * (max - usableFrom);
   return whereRising(
-    millivolts,
+    wanted,
     usableFrom,
     max,
     (t) => raw(type, t),

@@ -1,11 +1,12 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import { refuse, Scaling } from '../model/index.ts';
+import { refuse, Scaling, unlessRefused } from '../model/index.ts';
 import type { SensorClass } from '../model/index.ts';
 import {
   THERMOCOUPLE_TYPES,
   thermocoupleVoltage,
+  thermocoupleTemperature,
   thermocoupleTolerance,
   ELEMENTS,
   hotEnd,
@@ -200,6 +201,8 @@ export const THERMOCOUPLE_TOOL: Tool = {
     const volts = at(isSignal ? 'cold' : 'temperature', () => thermocoupleVoltage(type, hot, cold));
     const tolerance = thermocoupleTolerance(type, name, hot);
     const perKelvin = seebeck(type, hot);
+    // An instrument without compensation takes the volts at its terminals for those against 0 °C.
+    const short = unlessRefused(() => hot - thermocoupleTemperature(type, volts));
     return {
       title: `${withUnit(hot, '°C')} = ${withUnit(volts, 'mV')}`,
       lines: [
@@ -221,12 +224,9 @@ export const THERMOCOUPLE_TOOL: Tool = {
         ...(tolerance?.holds === false
           ? [{ text: say('tools.class-defined-temperature', { name: String(name) }), tone: 'bad' as const }]
           : []),
-        {
-          text: say('tools.read-without-compensation-too', {
-            thermocoupleVoltage: thermocoupleVoltage(type, cold, 0),
-            seebeck: seebeck(type, Math.max(cold, 0.1)),
-          }),
-        },
+        ...(short === undefined
+          ? []
+          : [{ text: say('tools.read-without-compensation-too', { kelvin: short }) }]),
       ],
     };
   },

@@ -1,5 +1,6 @@
-import { nth, sure } from '../lists/index.ts';
+import { lastOf, nth, sure } from '../lists/index.ts';
 import { textOf } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
 import { said } from '../../test/said.ts';
 import { after, jobWith } from '../../test/jobs.ts';
 import { meterJob, pulseJob } from '../../test/settingJobs.ts';
@@ -99,6 +100,20 @@ describe('what they work out', () => {
     expect(line('rtd', 'tools.resistance', { element: 'ntc', temperature: '25' })).toBe('10000 Ω');
     expect(refused('rtd', { temperature: '900' })).toMatchObject({ path: 'temperature' });
     expect(refused('rtd', { leads: '-1' })).toMatchObject({ path: 'leads' });
+  });
+
+  test.each([
+    // By the published tables: S 9.587 − 0.113 mV is 990.20 °C, K −3.554 − 0.798 mV is −127.80 °C.
+    ['S', '1000', '20', 9.8],
+    ['K', '-100', '20', 27.8],
+    ['K', '400', '20', 18.9],
+    // Type B falls up to 21 °C: its terminals take something off.
+    ['B', '1000', '20', -0.28],
+  ])('without compensation type %s at %s over %s °C is %d K too low', (type, temperature, cold, kelvin) => {
+    const { words } = work('couple', { type, temperature, cold });
+    const short = lastOf(words).text as Message;
+    expect(short.code).toBe('tools.read-without-compensation-too');
+    expect(Math.abs(Number(short.values?.kelvin) - kelvin)).toBeLessThan(0.06);
   });
 
   test('thermocouples: K at 200 °C over 20 °C is 8.138 − 0.798 mV', () => {
