@@ -14,10 +14,11 @@ export function readStored<T>(key: string, schema: z.ZodType<T>): T | undefined 
   }
 }
 
-/** Remembers a value on this device. */
+/** Remembers a value on this device; nothing is remembered of `undefined`. */
 export function store(key: string, value: unknown): void {
   try {
-    localStorage.setItem(key, JSON.stringify(value));
+    if (value === undefined) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify(value));
   } catch {
     // Kept for this visit only.
   }

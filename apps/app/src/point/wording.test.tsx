@@ -129,7 +129,9 @@ const PAGES: readonly [string, () => ReactElement][] = [
     'the result of a tool',
     () => {
       const tool = sure(findTool('pulse'));
-      return <ToolOutcome result={tool.work(tool.first)} />;
+      const change = () => undefined;
+      const use = { values: tool.first, isExample: false, fields: [], change, reset: change, problems: [] };
+      return <ToolOutcome use={{ ...use, result: tool.work(tool.first) }} />;
     },
   ],
 ];

@@ -25,6 +25,10 @@ function known({ index, analysis }: OpenPoint, key: string, plate = key): string
 const withFlowUnit = (typed: string | undefined): string | undefined =>
   typed !== undefined && /^[\d.,\s]+$/.test(typed) ? `${typed} m³/h` : typed;
 
+/** Whether the device's name-plate tells of a coil: only magnetic meters have one to measure. */
+const hasCoil = ({ analysis }: OpenPoint): boolean =>
+  analysis.context.type.handling?.plate.some(({ key }) => key === 'coil') ?? false;
+
 /** What the counter takes on which the point is landed. */
 function counterOf({ analysis }: OpenPoint): Record<string, string> {
   for (const { port } of analysis.context.ports)
@@ -68,7 +72,9 @@ function Flow({ point }: { point: OpenPoint }) {
           ...counter,
         })}
       />
-      <ToolCard point={point} toolId="coil" given={some({ size, ohms: known(point, 'coil') })} />
+      {hasCoil(point) && (
+        <ToolCard point={point} toolId="coil" given={some({ nominal: known(point, 'coil') })} />
+      )}
     </>
   );
 }

@@ -136,12 +136,7 @@ function MoreCard({
         hint={`make ${chain.display.label} agree with the sensor`}
       />
       {isFlow && (
-        <MoreRow
-          first={false}
-          to={`${base}/scale/flow`}
-          label="Flow"
-          hint="velocity, pulses, cut-off, coil"
-        />
+        <MoreRow first={false} to={`${base}/scale/flow`} label="Flow" hint="velocity, pulses, cut-off" />
       )}
     </Card>
   );

@@ -38,7 +38,7 @@ export function sendChanges(
           kind: 'note',
           tool: tool.id,
           title: `${textOf(tool.name)}: ${textOf(result.title)}`.replaceAll('\u00a0', ' ').slice(0, 80),
-          text: resultText(tool, result).slice(0, 1000),
+          text: resultText(tool, values, result).slice(0, 1000),
         },
       },
     ],

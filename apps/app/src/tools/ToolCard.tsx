@@ -50,7 +50,7 @@ export function ToolCard({
   return (
     <Card title={textOf(tool.name)}>
       <Row first className="gap-4">
-        <ToolOutcome result={result} />
+        <ToolOutcome use={use} />
         <ToolFields use={use} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
@@ -66,7 +66,7 @@ export function ToolCard({
             Kept at the point.
           </Text>
         )}
-        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, result)} />}
+        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, use.values, result)} />}
       </Row>
     </Card>
   );

@@ -1,16 +1,21 @@
 import { textOf } from '@keypost/core/messages';
-import type { ToolResult } from '@keypost/core/tools';
 import { View } from 'react-native';
 import { Text } from '../ui/Text';
+import type { ToolInUse } from './useTool';
 
 const TONE = { good: 'text-pass', bad: 'text-fail' } as const;
 
 /** What came of a tool: the answer large, what stands behind it, and what is to be said of it. */
-export function ToolOutcome({ result }: { result: ToolResult | undefined }) {
+export function ToolOutcome({ use: { result, problems, isExample } }: { use: ToolInUse }) {
   return (
     <View role="status" aria-label="Result" className="gap-2 rounded-plate bg-ink px-4 py-3">
       {result ? (
         <>
+          {isExample && (
+            <Text as="small" className="text-plate">
+              An example. Type your own numbers.
+            </Text>
+          )}
           <Text as="number" className="text-[23px] leading-[29px] text-plate">
             {textOf(result.title)}
           </Text>
@@ -37,7 +42,9 @@ export function ToolOutcome({ result }: { result: ToolResult | undefined }) {
         </>
       ) : (
         <Text as="strong" className="text-plate">
-          Something above is not right yet.
+          {problems.length > 0
+            ? 'Something below is not right yet.'
+            : 'Enter what was measured: the result stands here.'}
         </Text>
       )}
     </View>

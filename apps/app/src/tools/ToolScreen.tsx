@@ -24,7 +24,8 @@ export function ToolScreen() {
 function InUse({ tool }: { tool: Tool }) {
   const use = useTool(tool);
   const [sending, setSending] = useState(false);
-  const { result } = use;
+  // What follows from an example is nobody's result: it is neither shared nor sent.
+  const result = use.isExample ? undefined : use.result;
   return (
     <Screen
       narrow
@@ -40,10 +41,10 @@ function InUse({ tool }: { tool: Tool }) {
       }
     >
       <Text as="soft">{textOf(tool.hint)}</Text>
-      <ToolOutcome result={result} />
+      <ToolOutcome use={use} />
       <ToolFields use={use} />
       <View className="gap-3">
-        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, result)} />}
+        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, use.values, result)} />}
         {result && !sending && (
           <Button label="Send to a point" kind="main" onPress={() => setSending(true)} />
         )}

@@ -24,7 +24,7 @@ function Used({ id }: { id: string }) {
   const use = useTool(sure(findTool(id)));
   return (
     <>
-      <ToolOutcome result={use.result} />
+      <ToolOutcome use={use} />
       <ToolFields use={use} />
     </>
   );
@@ -91,6 +91,36 @@ describe('a tool', () => {
     fireEvent.click(pairs.getByRole('button', { name: 'Take the last off' }));
     type('Second shows', '3');
     expect(result().textContent).not.toContain('11.43');
+  });
+});
+
+describe('nothing is shown as measured that nobody measured', () => {
+  test('an example says that it is one, until something is typed', () => {
+    render(<Used id="velocity" />);
+    expect(result().textContent).toContain('An example');
+    type('Flow', '50');
+    expect(result().textContent).not.toContain('An example');
+  });
+
+  test('at a point a tool opens with the point’s own numbers alone, and has a result once the rest is entered', async () => {
+    const point = openPoint(pressureJob(), 'pt');
+    render(<ToolCard point={point} toolId="coil" given={{ nominal: '64' }} />);
+    const values = () => screen.getAllByRole('textbox').map((box) => (box as HTMLInputElement).value);
+    expect(values()).toEqual(['64', '', '', '', '']);
+    expect(result().textContent).toBe('Enter what was measured: the result stands here.');
+    const keep = screen.getByRole('button', { name: 'Keep it at the point' });
+    expect(keep.getAttribute('aria-disabled')).toBe('true');
+    type('Give or take', '5');
+    type('Temperature of the meter', '45');
+    expect(result().textContent).toMatch(/64\.8 to 75\.8\s*Ω to be read/);
+    type('Measured between the coil’s leads', '70');
+    type('Measured with', 'MM-4');
+    expect(result().textContent).toContain('The coil is sound');
+    fireEvent.click(keep);
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    const [change] = sent();
+    expect(JSON.stringify(change)).toContain('Measured with: MM-4');
+    expect(JSON.stringify(change)).toContain('Measured between the coil’s leads: 70 Ω');
   });
 });
 

@@ -1,4 +1,4 @@
-import { askedFields } from '@keypost/core/tools';
+import { askedFields, emptyValues, isComplete } from '@keypost/core/tools';
 import { JobProblem } from '@keypost/core/model';
 import type { Problem } from '@keypost/core/model';
 import type { Tool, ToolField, ToolResult, ToolValues } from '@keypost/core/tools';
@@ -10,9 +10,10 @@ const Kept = z.record(z.string(), z.unknown());
 
 const keyOf = (tool: Tool): string => `keypost.tool.${tool.id}`;
 
-/** What was last typed into a tool on this device; its own first values where it was never used. */
-function remembered(tool: Tool): ToolValues {
-  const kept = readStored(keyOf(tool), Kept) ?? {};
+/** What was last typed into a tool on this device; nothing where it was never used. */
+function remembered(tool: Tool): ToolValues | undefined {
+  const kept = readStored(keyOf(tool), Kept);
+  if (!kept) return undefined;
   const known = tool.fields.flatMap(({ key }) => {
     const text = kept[key];
     return typeof text === 'string' ? [[key, text] as const] : [];
@@ -23,6 +24,8 @@ function remembered(tool: Tool): ToolValues {
 /** A tool in use. */
 export interface ToolInUse {
   readonly values: ToolValues;
+  /** Nobody typed anything yet: the values are an example, and so is what follows from them. */
+  readonly isExample: boolean;
   readonly fields: readonly ToolField[];
   readonly change: (key: string, value: string) => void;
   readonly reset: () => void;
@@ -31,29 +34,32 @@ export interface ToolInUse {
 }
 
 /**
- * A tool with what is typed into it.
- * @param given values of a point, where it is used with one's numbers: those are not remembered.
+ * A tool with what is typed into it. In the drawer it opens with what was typed last, else with an example.
+ * @param given values of a point, where it is used with one's numbers: it opens with them alone, and nothing of it is
+ * remembered.
  */
 export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
-  const [values, setValues] = useState<ToolValues>(() =>
-    given ? { ...tool.first, ...given } : remembered(tool),
+  const [typed, setTyped] = useState<ToolValues | undefined>(() =>
+    given ? { ...emptyValues(tool), ...given } : remembered(tool),
   );
-  const put = (next: ToolValues): void => {
-    setValues(next);
-    if (given) return;
-    store(keyOf(tool), next);
+  const values = typed ?? tool.first;
+  const put = (next: ToolValues | undefined): void => {
+    setTyped(next);
+    if (!given) store(keyOf(tool), next);
   };
   const worked = useMemo(() => attempt(tool, values), [tool, values]);
   return {
     ...worked,
     values,
+    isExample: typed === undefined,
     fields: askedFields(tool, values),
     change: (key, value) => put({ ...values, [key]: value }),
-    reset: () => put({ ...tool.first, ...given }),
+    reset: () => put(given && { ...emptyValues(tool), ...given }),
   };
 }
 
 function attempt(tool: Tool, values: ToolValues): Pick<ToolInUse, 'result' | 'problems'> {
+  if (!isComplete(tool, values)) return { problems: [] };
   try {
     return { result: tool.work(values), problems: [] };
   } catch (error) {

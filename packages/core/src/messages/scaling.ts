@@ -154,12 +154,10 @@ export const SCALING = {
   'scaling.noise-needs-two-readings': 'Noise needs two readings at rest; ten are better.',
   'scaling.resistance-0-more': 'A resistance is 0 Ω or more.',
   'scaling.meter-1-3000-mm': 'A meter has 1 to 3000 mm.',
-  'scaling.within-mm': ({ text, min, max, size }: { text: string; min: number; max: number; size: number }) =>
-    `${text}, within ${min} to ${max} Ω for ${size} mm.`,
-  'scaling.below-windings-touch-water': ({ text, min }: { text: string; min: number }) =>
-    `${text} is below ${min} Ω: windings touch, or water is in it.`,
-  'scaling.above-winding-lead-broken': ({ text, max }: { text: string; max: number }) =>
-    `${text} is above ${max} Ω: a winding or its lead is broken, or a joint is bad.`,
+  'scaling.coil-tolerance': ({ nominal }: { nominal: number }) =>
+    `A tolerance is from 0 Ω up, and less than the ${plain(nominal)} Ω themselves.`,
+  'scaling.coil-temperature': ({ min, max }: { min: number; max: number }) =>
+    `A coil is between ${plain(min)} and ${plain(max)} °C.`,
   'scaling.loop-needs-two-solved': 'A loop needs two solved states.',
   'scaling.input-sees-whatever-sensor': ({ text }: { text: string }) =>
     `The input sees ${text} whatever the sensor gives: nothing can be told back from it.`,

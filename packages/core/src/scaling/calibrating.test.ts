@@ -286,18 +286,22 @@ describe('flow', () => {
     expect(checkCutOff(0.5, 40, 0.04, rest).clash).toBe(true);
   });
 
-  test('a coil of 58 Ω at 45 °C is 52.8 Ω at 20 °C: sound for 80 mm', () => {
-    expect(checkCoil(58, 80, 45).at20).toBeCloseTo(58 / 1.09825, 6);
-    expect(checkCoil(58, 80, 45).pass).toBe(true);
-    expect(said(checkCoil(3, 80, 20).sentence)).toContain(
-      'scaling.below-windings-touch-water text=3 Ω at 20 °C min=45',
-    );
-    expect(said(checkCoil(5000, 80, 20).sentence)).toContain(
-      'scaling.above-winding-lead-broken text=5000 Ω at 20 °C max=75',
-    );
-    expect(refusalOf(() => checkCoil(-1, 80, 20))).toMatch('scaling.resistance-0-more');
-    expect(refusalOf(() => checkCoil(50, 0, 20))).toMatch('scaling.meter-1-3000-mm');
+  test('a coil of 64 Ω ± 5 Ω reads 64.8 to 75.8 Ω at 45 °C, by hand', () => {
+    // 1 + 0.00393 · 25 = 1.09825.
+    expect(checkCoil(64, 5, 45)).toEqual({ min: 59 * 1.09825, max: 69 * 1.09825 });
+    expect(checkCoil(64, 5, 45, 70).at20).toBeCloseTo(63.738, 3);
+    expect(checkCoil(64, 5, 45, 70).verdict).toBe('sound');
+    // Cold it would have been told sound without its temperature.
+    expect(checkCoil(64, 5, 45, 62).verdict).toBe('low');
+    expect(checkCoil(64, 5, 20, 5000).verdict).toBe('high');
   });
+
+  test.each<[() => unknown, string]>([
+    [() => checkCoil(0, 5, 20), 'nominal: scaling.resistance-above-0'],
+    [() => checkCoil(64, 64, 20), 'tolerance: scaling.coil-tolerance nominal=64'],
+    [() => checkCoil(64, 5, -235), 'celsius: scaling.coil-temperature min=-50 max=250'],
+    [() => checkCoil(64, 5, 20, -1), 'ohms: scaling.resistance-0-more'],
+  ])('%s is refused', (act, problem) => expect(refusalOf(act)).toBe(problem));
 });
 
 describe('tables from workshop and field', () => {

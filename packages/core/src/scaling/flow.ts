@@ -150,53 +150,37 @@ export function noiseOf(atRest: readonly number[]): number {
   return Math.abs(mean) + DEVIATIONS * deviation;
 }
 
-/** Bands of a coil's resistance at 20 °C by the size of the meter: made for the catalog's own meters, Ω. */
-const COIL_BANDS: readonly {
-  readonly fromMm: number;
-  readonly toMm: number;
-  readonly min: number;
-  readonly max: number;
-}[] = [
-  { fromMm: 1, toMm: 14, min: 150, max: 210 },
-  { fromMm: 15, toMm: 39, min: 90, max: 130 },
-  { fromMm: 40, toMm: 124, min: 45, max: 75 },
-  { fromMm: 125, toMm: 399, min: 70, max: 110 },
-  { fromMm: 400, toMm: 3000, min: 100, max: 160 },
-];
-
 /** Copper has 0.393 % more resistance for each K above 20 °C (IEC 60028). */
 const COPPER_PER_KELVIN = 0.00393;
 
-/** A coil's resistance, brought to 20 °C, against the band of its size. @throws JobProblem */
-export function checkCoil(
-  ohms: number,
-  millimetres: number,
-  celsius: number,
-): {
-  readonly at20: number;
+/** Temperatures that a coil can have, °C. */
+const COIL_CELSIUS = { min: -50, max: 250 };
+
+/** What a sound coil reads between its leads, and what was read there. */
+export interface CoilCheck {
+  /** What a sound coil reads at its temperature, Ω. */
   readonly min: number;
   readonly max: number;
-  readonly pass: boolean;
-  readonly sentence: Message;
-} {
-  if (!(ohms >= 0)) refuse(say('scaling.resistance-0-more'));
-  const size = Math.round(millimetres);
-  const band =
-    COIL_BANDS.find(({ fromMm, toMm }) => size >= fromMm && size <= toMm) ??
-    refuse(say('scaling.meter-1-3000-mm'));
-  const at20 = ohms / (1 + COPPER_PER_KELVIN * (celsius - 20));
-  const { min, max } = band;
-  const pass = at20 >= min && at20 <= max;
-  const text = `${Number(at20.toPrecision(4))} Ω at 20 °C`;
-  return {
-    at20,
-    min,
-    max,
-    pass,
-    sentence: pass
-      ? say('scaling.within-mm', { text, min, max, size })
-      : at20 < min
-        ? say('scaling.below-windings-touch-water', { text, min })
-        : say('scaling.above-winding-lead-broken', { text, max }),
-  };
+  /** What was read, brought to 20 °C, Ω; absent where nothing was. */
+  readonly at20?: number;
+  /** Absent where nothing was read. */
+  readonly verdict?: 'sound' | 'low' | 'high';
+}
+
+/**
+ * A coil's resistance against what its maker gives for 20 °C.
+ * @param nominal and tolerance of the maker, Ω. @param celsius of the coil. @param ohms read between its leads.
+ * @throws JobProblem for a resistance below zero, a tolerance as large as the nominal, no temperature of a coil.
+ */
+export function checkCoil(nominal: number, tolerance: number, celsius: number, ohms?: number): CoilCheck {
+  if (!(nominal > 0)) refuse(say('scaling.resistance-above-0'), 'nominal');
+  if (!(tolerance >= 0 && tolerance < nominal))
+    refuse(say('scaling.coil-tolerance', { nominal }), 'tolerance');
+  if (!(celsius >= COIL_CELSIUS.min && celsius <= COIL_CELSIUS.max))
+    refuse(say('scaling.coil-temperature', COIL_CELSIUS), 'celsius');
+  if (ohms !== undefined && !(ohms >= 0)) refuse(say('scaling.resistance-0-more'), 'ohms');
+  const warmer = 1 + COPPER_PER_KELVIN * (celsius - 20);
+  const [min, max] = [(nominal - tolerance) * warmer, (nominal + tolerance) * warmer];
+  if (ohms === undefined) return { min, max };
+  return { min, max, at20: ohms / warmer, verdict: ohms < min ? 'low' : ohms > max ? 'high' : 'sound' };
 }

@@ -188,30 +188,57 @@ export const VELOCITY_TOOL: Tool = {
 export const COIL_TOOL: Tool = {
   id: 'coil',
   name: say('tools.coil-magnetic-meter'),
-  hint: say('tools.resistance-against-band-size'),
+  hint: say('tools.coil-against-its-maker'),
   fields: [
-    { key: 'size', label: say('tools.size'), kind: 'number', unit: 'mm' },
-    { key: 'ohms', label: say('tools.measured-between-coil-leads'), kind: 'number', unit: 'Ω' },
+    { key: 'nominal', label: say('tools.coil-by-its-maker'), kind: 'number', unit: 'Ω' },
+    { key: 'tolerance', label: say('tools.coil-give-or-take'), kind: 'number', unit: 'Ω' },
     { key: 'celsius', label: say('tools.temperature-meter'), kind: 'number', unit: '°C' },
+    {
+      key: 'ohms',
+      label: say('tools.measured-between-coil-leads'),
+      kind: 'number',
+      unit: 'Ω',
+      optional: true,
+      hint: say('tools.supply-off-leads-free'),
+    },
+    { key: 'with', label: say('tools.measured-with'), kind: 'words', optional: true },
   ],
-  first: { size: '80', ohms: '58', celsius: '20' },
+  first: { nominal: '64', tolerance: '5', celsius: '20', ohms: '', with: '' },
   work(values) {
     const read = new ToolReader(COIL_TOOL, values);
-    const check = at('size', () =>
-      checkCoil(read.number('ohms'), read.number('size'), read.number('celsius')),
-    );
+    const ohms = read.maybe('ohms');
+    const check = checkCoil(read.number('nominal'), read.number('tolerance'), read.number('celsius'), ohms);
+    const { min, max, at20, verdict } = check;
+    const tone = verdict && (verdict === 'sound' ? ('good' as const) : ('bad' as const));
     return {
-      title: check.pass ? say('tools.coil-sound') : say('tools.coil-sound-2'),
+      title: verdict
+        ? verdict === 'sound'
+          ? say('tools.coil-sound')
+          : say('tools.coil-sound-2')
+        : say('tools.coil-reads', { min, max }),
       lines: [
-        { label: 'At 20 °C', value: withUnit(check.at20, 'Ω', 4), tone: check.pass ? 'good' : 'bad' },
-        { label: say('tools.band-size'), value: say('tools.to', { min: check.min, max: check.max }) },
+        { label: say('tools.coil-sound-reads'), value: say('tools.to', { min, max }) },
+        ...(at20 === undefined || ohms === undefined
+          ? []
+          : [
+              { label: say('tools.measured'), value: withUnit(ohms, 'Ω', 4), tone },
+              { label: say('tools.brought-to-20'), value: withUnit(at20, 'Ω', 4) },
+            ]),
       ],
-      words: [
-        { text: check.sentence, tone: check.pass ? 'good' : 'bad' },
-        {
-          text: say('tools.bands-those-catalog-meters'),
-        },
-      ],
+      words:
+        verdict === undefined
+          ? []
+          : [
+              {
+                text:
+                  verdict === 'sound'
+                    ? say('tools.coil-within')
+                    : verdict === 'low'
+                      ? say('tools.coil-low')
+                      : say('tools.coil-high'),
+                tone,
+              },
+            ],
     };
   },
 };

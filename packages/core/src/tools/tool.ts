@@ -57,6 +57,16 @@ export interface Tool {
 export const askedFields = ({ fields }: Tool, values: ToolValues): ToolField[] =>
   fields.filter(({ onlyIf }) => !onlyIf || onlyIf.is.includes(values[onlyIf.key] ?? ''));
 
+const isEmpty = (text: string | undefined): boolean => (text ?? '').replace(/[;\s]/g, '') === '';
+
+/** Whether everything that must be filled in is: only then is there anything to work out. */
+export const isComplete = (tool: Tool, values: ToolValues): boolean =>
+  askedFields(tool, values).every(({ key, optional }) => optional || !isEmpty(values[key]));
+
+/** A tool before anything was measured: choices stand at their usual one, everything else is empty. */
+export const emptyValues = ({ fields, first }: Tool): ToolValues =>
+  Object.fromEntries(fields.map(({ key, kind }) => [key, kind === 'choice' ? (first[key] ?? '') : '']));
+
 /** Reads the values of a tool; every problem carries the key of its field. */
 export class ToolReader {
   readonly #tool: Pick<Tool, 'fields'>;
@@ -138,10 +148,22 @@ export function at<T>(key: string, act: () => T): T {
   }
 }
 
-/** A result as text, to be shared or kept with a point. */
-export function resultText({ name }: Pick<Tool, 'name'>, { title, lines, words }: ToolResult): string {
+/** What was entered, field by field, as text. */
+function enteredLines(tool: Tool, values: ToolValues): Text[][] {
+  return askedFields(tool, values).flatMap(({ key, label, kind, choices, unit, unitKey }) => {
+    const text = (values[key] ?? '').trim();
+    if (isEmpty(text) || kind === 'pairs') return [];
+    const own = unitKey ? (values[unitKey] ?? '') : (unit ?? '');
+    const bare = /\d$/.test(text) && kind !== 'words' && own !== '';
+    return [[label, choices?.find(({ value }) => value === text)?.label ?? (bare ? `${text} ${own}` : text)]];
+  });
+}
+
+/** A result as text, with what it was worked out from, to be shared or kept with a point. */
+export function resultText(tool: Tool, values: ToolValues, { title, lines, words }: ToolResult): string {
   return [
-    [name, title],
+    [tool.name, title],
+    ...enteredLines(tool, values),
     ...lines.map(({ label, value }) => [label, value]),
     ...words.map(({ text }) => [text]),
   ]

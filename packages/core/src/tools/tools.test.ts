@@ -30,7 +30,7 @@ describe.each(TOOLS)('$id', ({ id, first, fields, ...rest }) => {
   test('works with what it opens with, and says so in text', () => {
     const result = rest.work(first);
     expect(said(result.title)).not.toBe('');
-    const text = resultText(rest, result);
+    const text = resultText({ id, first, fields, ...rest }, first, result);
     expect(text.split('\n')[0]).toContain(textOf(rest.name));
     expect(text).not.toMatch(/NaN|undefined|Infinity/);
   });
@@ -137,6 +137,7 @@ describe('what they work out', () => {
     expect(line('cutoff', 'tools.least-noise', { rest: '0.01 0.03; 0.01 0.03' })).toBe('0.137 %');
     expect(line('velocity', 'tools.velocity')).toBe('1.99 m/s, 6.53 ft/s');
     expect(said(work('coil', { ohms: '3' }).title)).toBe('tools.coil-sound-2');
+    expect(said(work('coil').title)).toBe('tools.coil-reads min=59 max=69');
   });
 
   test('the loop budget is that of a solved job', () => {
