@@ -90,7 +90,13 @@ function calibrationText(
         ? say('event.no-table', { tag })
         : say('event.table', { tag, table: body.table });
     case 'transmitter':
-      return say('event.transmitter', { tag, pass: body.pass, side: body.side, worst: body.worstPercent });
+      return say('event.transmitter', {
+        tag,
+        pass: body.pass,
+        side: body.side,
+        worst: body.worstPercent,
+        within: body.worstPercent <= body.limitPercent,
+      });
     case 'displays': {
       const { was, becomes, unit } = body;
       const span = { low: was.low, high: was.high, newLow: becomes.low, newHigh: becomes.high };

@@ -1,6 +1,6 @@
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
-import { digitsOf, expectedText, judgeCheck } from '@keypost/core/proving';
+import { digitsOf, expectedText, judgeCheck, unitOfExpected } from '@keypost/core/proving';
 import { fixed } from '@keypost/core/units';
 import type { Check, PlannedStep } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
@@ -128,7 +128,7 @@ function CheckEntry({
           value={typeof entry === 'string' ? entry : ''}
           onChange={(text) => enter(key, text)}
           inputMode="decimal"
-          unit={expected.kind === 'value' ? expected.unit : 'V'}
+          unit={unitOfExpected(expected)}
           placeholder="read there"
           mono
           problem={

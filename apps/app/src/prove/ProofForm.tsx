@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import type { Text as Said } from '@keypost/core/messages';
-import { expectedText, judgeCheck, resultValues } from '@keypost/core/proving';
+import { expectedText, judgeCheck, resultValues, unitOfExpected } from '@keypost/core/proving';
 import { formatVolts, parseIn, plain } from '@keypost/core/units';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
@@ -102,7 +102,7 @@ function CheckRow({
   instrument: Instrument | undefined;
   onEnter: (value: string | boolean) => void;
 }) {
-  const unit = check.expected.kind === 'value' ? check.expected.unit : 'V';
+  const unit = unitOfExpected(check.expected);
   const parsed = typeof entry === 'string' ? parseIn(entry, unit) : undefined;
   const value = valueOf(check, entry);
   const outcome =

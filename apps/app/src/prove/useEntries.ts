@@ -1,5 +1,5 @@
 import { parseIn } from '@keypost/core/units';
-import { proofFingerprint, resultOf } from '@keypost/core/proving';
+import { proofFingerprint, resultOf, unitOfExpected } from '@keypost/core/proving';
 import type { Check } from '@keypost/core/proving';
 import type { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
@@ -11,7 +11,7 @@ import type { OpenPoint } from '../point/usePoint';
 /** What was entered and is not stored yet: a text for a number, a choice for a lamp or bit. */
 export type Entries = Readonly<Record<string, string | boolean>>;
 
-const unitOf = ({ expected }: Check): string => (expected.kind === 'value' ? expected.unit : 'V');
+const unitOf = ({ expected }: Check): string => unitOfExpected(expected);
 
 /** What was entered at a check as a value; nothing where it is no number yet. */
 export function valueOf(check: Check, entry: string | boolean | undefined): number | boolean | undefined {

@@ -12,7 +12,7 @@ const signed = (value: number, digits: number): string =>
 
 /** What the readings say: pass or fail, each error, and which way to turn zero and span. */
 export function CalibrationVerdict({
-  outcome: { readings, worstPercent, bentPercent, correction, middlePercent, ratio, burnout, pass },
+  outcome: { readings, worstPercent, bentPercent, correction, middlePercent, ratio, burnout, isWithinLimit },
   unit,
   limit,
 }: {
@@ -22,13 +22,13 @@ export function CalibrationVerdict({
 }) {
   return (
     <Card
-      title={pass ? 'Within its limit' : 'Beyond its limit'}
-      aside={<StatusIcon kind={pass ? 'proven' : 'failed'} size={24} />}
+      title={isWithinLimit ? 'Within its limit' : 'Beyond its limit'}
+      aside={<StatusIcon kind={isWithinLimit ? 'proven' : 'failed'} size={24} />}
     >
       <Row first className="gap-1">
         <Text
           as="number"
-          className={pass ? '' : 'text-fail'}
+          className={isWithinLimit ? '' : 'text-fail'}
         >{`${plain(worstPercent, 3)} % of span, limit ${plain(limit)} %`}</Text>
         {readings.map(({ share, error, errorPercent, pass: good }) => (
           <View key={share} className="flex-row items-baseline justify-between">
@@ -57,8 +57,15 @@ export function CalibrationVerdict({
             ? `The reference is ${plain(ratio, 2)} times better than the limit${ratio < MIN_RATIO ? `; ${MIN_RATIO} times is the minimum that says much.` : '.'}`
             : 'The reference is taken as exact.'}
         </Text>
-        {burnout && <Text as={burnout.pass ? 'small' : 'fail'}>{textOf(burnout.sentence)}</Text>}
       </Row>
+      {burnout && (
+        <Row className="flex-row items-start gap-3">
+          <StatusIcon kind={burnout.pass ? 'proven' : 'failed'} size={22} />
+          <Text as={burnout.pass ? 'body' : 'fail'} className="min-w-0 flex-1">
+            {textOf(burnout.sentence)}
+          </Text>
+        </Row>
+      )}
     </Card>
   );
 }

@@ -173,6 +173,15 @@ describe('calibration', () => {
     expect(screen.getByText(/It is bent/)).toBeTruthy();
     expect(screen.getByText(/goes high \(21\.5 mA\); wanted is low/)).toBeTruthy();
   });
+
+  test('the wrong way with the sensor opened is a finding of its own, not an error beyond the limit', () => {
+    const done = run({ read: ['4.01', '8', '12', '16', '20'], burnout: '21.5' });
+    if (!('outcome' in done)) throw new Error(done.problem);
+    expect(done.outcome).toMatchObject({ isWithinLimit: true, pass: false, burnout: { pass: false } });
+    render(<CalibrationVerdict outcome={done.outcome} unit="mA" limit={0.5} />);
+    expect(screen.getByText('Within its limit')).toBeTruthy();
+    expect(screen.getByText(/goes high \(21\.5 mA\); wanted is low/)).toBeTruthy();
+  });
 });
 
 describe('what runs over every count', () => {

@@ -46,3 +46,7 @@ export function readMeter(
     .map(([lead]) => lead);
   return { red, black, volts: nth(bands, 0), floating };
 }
+
+/** The current through an element of a state, A, with its band. */
+export const readAmps = (state: Pick<PointState, 'netlist'>, element: string): Span =>
+  nth(solveWithBands(state.netlist, [{ kind: 'amps', element }]).bands, 0);

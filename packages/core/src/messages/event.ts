@@ -72,13 +72,16 @@ export const EVENT = {
     pass,
     side,
     worst,
+    within,
   }: {
     tag: string;
     pass: boolean;
     side: string;
     worst: number;
+    /** Within the limit, though it did not pass: it went the wrong way with its sensor opened. */
+    within: boolean;
   }) =>
-    `${pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${side === 'found' ? 'as found' : 'as left'} ${plain(worst, 2)} %`,
+    `${pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${side === 'found' ? 'as found' : 'as left'} ${plain(worst, 2)} %${!pass && within ? ', within its limit; the wrong way with its sensor opened' : ''}`,
   'event.display-span': ({
     tag,
     low,

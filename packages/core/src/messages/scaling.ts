@@ -70,6 +70,20 @@ export const SCALING = {
   'scaling.range-half-count': ({ percent }: { percent: number }) =>
     `${percent} % of its range and half a count`,
   'scaling.straight-pieces-between-points': 'straight pieces between the points of the table',
+  'scaling.ranges-and-multipliers': 'Ranges and multipliers',
+  'scaling.linearisation': 'Linearisation',
+  'scaling.same-range': 'sensor and program have the same range',
+  'scaling.multiplied-by': ({
+    sensorLabel,
+    times,
+    controllerLabel,
+    times2,
+  }: {
+    sensorLabel: string;
+    times: number;
+    controllerLabel: string;
+    times2: number;
+  }) => `${sensorLabel} counts ${plain(times)} times, ${controllerLabel} ${plain(times2)} times`,
   'scaling.sensor-program-follow-different': 'sensor and program follow different curves',
   'scaling.has-to-to': ({
     sensorLabel,

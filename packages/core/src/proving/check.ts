@@ -5,6 +5,15 @@ import type { Fingerprint } from '../model/index.ts';
 export type Expected =
   | { readonly kind: 'yesno'; readonly value: boolean; readonly yes: Text; readonly no: Text }
   | { readonly kind: 'volts'; readonly min: number; readonly nom: number; readonly max: number }
+  /** A current or a count as it is read off directly. */
+  | {
+      readonly kind: 'reading';
+      readonly min: number;
+      readonly nom: number;
+      readonly max: number;
+      readonly unit: string;
+      readonly digits: number;
+    }
   | {
       readonly kind: 'value';
       readonly min: number;
@@ -40,3 +49,7 @@ export interface ProofPlan {
   /** The part of the job that the proof is about: a change of that opens it again. */
   readonly fingerprint: Fingerprint;
 }
+
+/** The unit in which a check's value is read. */
+export const unitOfExpected = (expected: Expected): string =>
+  expected.kind === 'value' || expected.kind === 'reading' ? expected.unit : 'V';

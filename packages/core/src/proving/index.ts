@@ -1,3 +1,4 @@
+export { unitOfExpected } from './check.ts';
 export type { Check, CheckGroup, ProofPlan } from './check.ts';
 export { checkJob } from './checkJob.ts';
 export type { CheckedPoint } from './checkJob.ts';

@@ -104,6 +104,7 @@ const NOT_ALLOWED: readonly Contribution['key'][] = [
   'sensor',
   'cold',
   'transmitter',
+  'scaling',
   'linearisation',
   'leads',
 ];

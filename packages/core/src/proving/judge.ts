@@ -34,10 +34,7 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
     };
   }
   const value = Number(measured);
-  const allowance =
-    expected.kind === 'volts'
-      ? uncertainty(value, instrument)
-      : uncertainty(expected.injected, instrument) * expected.perInjected;
+  const allowance = allowanceOf(expected, value, instrument);
   const words = wordsOf(expected);
   const over = value - (expected.max + allowance);
   const under = expected.min - allowance - value;
@@ -61,6 +58,22 @@ export function judgeCheck(expected: Expected, measured: number | boolean, instr
       expected: expectedText(expected),
     }),
   };
+}
+
+/** By how much an instrument's own uncertainty widens the limits. Its fixed part is one of volts. */
+function allowanceOf(
+  expected: Exclude<Expected, { kind: 'yesno' }>,
+  value: number,
+  instrument: Instrument,
+): number {
+  switch (expected.kind) {
+    case 'volts':
+      return uncertainty(value, instrument);
+    case 'reading':
+      return expected.digits === 0 ? 0 : Math.abs(value) * (instrument.percent / 100);
+    case 'value':
+      return uncertainty(expected.injected, instrument) * expected.perInjected;
+  }
 }
 
 const wordsOf =
@@ -89,7 +102,7 @@ export function resultOf(
     measured,
     pass,
     difference,
-    ...(expected.kind === 'value' && { unit: expected.unit }),
+    ...((expected.kind === 'value' || expected.kind === 'reading') && { unit: expected.unit }),
     ...(expected.kind !== 'yesno' && { instrument }),
   };
 }

@@ -4,11 +4,15 @@ import { fixed, formatVoltBand } from '../units/index.ts';
 import { judge } from '../verdict/index.ts';
 import type { Analysis, InputReading, PointState } from '../analysis/index.ts';
 import { readMeter, safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
-import { aboutPoint, elementId, signalLeads, supplyNodes } from '../network/index.ts';
+import { aboutPoint, elementId, supplyNodes } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
-import type { Check, Expected, ProofPlan } from './check.ts';
+import type { CheckGroup, Expected, ProofPlan } from './check.ts';
+import { functionGroup } from './functionChecks.ts';
+import { communicationGroup, pulseGroup, signalChecks, voltsCheck } from './signalChecks.ts';
+import { yesno } from './sought.ts';
+import type { Sought, SoughtGroup } from './sought.ts';
 import { injectionGroups, injectionKeys, injectionText } from './injection.ts';
 import { splitRef } from '../model/index.ts';
 import type { Fingerprint } from '../model/index.ts';
@@ -34,26 +38,11 @@ export function statesPlan(analysis: Analysis): ProofPlan {
   const blocked = blockOf(analysis);
   const fingerprint = proofFingerprint(analysis);
   if (blocked) return { blocked, groups: [], fingerprint };
-  const { output } = analysis.context;
-  const { supply, states } = outline(analysis);
-  const check = ({ look, ...rest }: Sought): Check => ({ ...rest, expected: expectedOf(look) });
-  return {
-    fingerprint,
-    groups: [
-      ...(supply.length
-        ? [{ key: 'supply', title: say('proof.supply-device'), checks: supply.map(check) }]
-        : []),
-      ...states.map(({ state, checks }, i) => ({
-        key: state.situation.key,
-        title: state.situation.words,
-        ...(i > 0 && {
-          how: say('step.use', { stimulus: output.stimulus }),
-          caution: cautionOf(output),
-        }),
-        checks: checks.map(check),
-      })),
-    ],
-  };
+  const finished = ({ checks, ...group }: SoughtGroup): CheckGroup => ({
+    ...group,
+    checks: checks.map(({ look, ...rest }) => ({ ...rest, expected: expectedOf(look) })),
+  });
+  return { fingerprint, groups: outline(analysis).map(finished) };
 }
 
 const cautionOf = ({ drivenBy }: DeviceOutput): Message =>
@@ -62,9 +51,8 @@ const cautionOf = ({ drivenBy }: DeviceOutput): Message =>
 /** The keys of all checks of a point, without working out what each must show; none while there is nothing to prove. */
 export function checkKeys(analysis: Analysis): string[] {
   if (blockOf(analysis)) return [];
-  const { supply, states } = outline(analysis);
   return [
-    ...[...supply, ...states.flatMap(({ checks }) => checks)].map(({ key }) => key),
+    ...outline(analysis).flatMap(({ checks }) => checks.map(({ key }) => key)),
     ...injectionKeys(analysis),
   ];
 }
@@ -79,69 +67,73 @@ function blockOf(analysis: Analysis): Message | undefined {
 /** Pick-up and contact voltages that a meter shows though the circuit does not, V; no limit is tighter than this. */
 const STRAY_VOLTS = 0.2;
 
-/** A check before its limits are worked out: a yes or no, or where the meter goes in which state. */
-type Sought = Omit<Check, 'expected'> & {
-  readonly look:
-    | Extract<Expected, { kind: 'yesno' }>
-    | { readonly state: PointState; readonly red: string; readonly black: string };
-};
-
 function expectedOf(look: Sought['look']): Expected {
+  if (typeof look === 'function') return look();
   if (!('state' in look)) return look;
   const { min, nom, max } = readMeter(look.state, look.red, look.black).volts;
   return { kind: 'volts', nom, min: Math.min(min, nom - STRAY_VOLTS), max: Math.max(max, nom + STRAY_VOLTS) };
 }
 
-function outline(analysis: Analysis): {
-  supply: Sought[];
-  states: { state: PointState; checks: Sought[] }[];
-} {
-  const { context, away, shown, staged } = analysis;
-  const nodes = supplyNodes(context);
-  const supply: Sought[] = nodes
-    ? [
-        {
-          key: 'supply.volts',
-          label: say('proof.supply'),
-          detail: say('proof.red-black', {
-            terminal: splitRef(nodes.plus).terminal,
-            terminal2: splitRef(nodes.minus).terminal,
-          }),
-          look: { state: away, red: nodes.plus, black: nodes.minus },
-        },
-      ]
-    : [];
-  const guard = context.output.drivenBy === 'guard';
-  const proved = guard
-    ? [...shown, ...staged.filter(({ situation }) => /^open\d$/.test(situation.key))]
-    : shown;
-  return {
-    supply,
-    states: proved.map((state) => ({ state, checks: stateChecks(analysis, state) })),
-  };
+/** The groups of checks of a point in their order: its supply, then what its signal is proven by. */
+function outline(analysis: Analysis): SoughtGroup[] {
+  const { context } = analysis;
+  const supply = supplyGroup(analysis);
+  switch (context.output.drivenBy) {
+    case 'communication':
+      return [...supply, communicationGroup(context), ...furtherGroups(analysis), ...functionGroup(context)];
+    case 'pulses':
+      return [...supply, pulseGroup(context), ...functionGroup(context)];
+    default:
+      return [...supply, ...stateGroups(analysis), ...functionGroup(context)];
+  }
 }
 
-const yesno = (
-  state: PointState,
-  key: string,
-  label: Text,
-  detail: Text,
-  value: boolean,
-  yes: Text = say('proof.on'),
-  no: Text = say('proof.off'),
-): Sought => ({
-  key: `${state.situation.key}.${key}`.slice(0, 60),
-  label,
-  detail,
-  look: { kind: 'yesno', value, yes, no },
-});
+function supplyGroup({ context, away }: Analysis): SoughtGroup[] {
+  const nodes = supplyNodes(context);
+  if (!nodes) return [];
+  const supply: Sought = {
+    key: 'supply.volts',
+    label: say('proof.supply'),
+    detail: say('proof.red-black', {
+      terminal: splitRef(nodes.plus).terminal,
+      terminal2: splitRef(nodes.minus).terminal,
+    }),
+    look: { state: away, red: nodes.plus, black: nodes.minus },
+  };
+  return [{ key: 'supply', title: say('proof.supply-device'), checks: [supply] }];
+}
+
+/** One group a state, with what is done for it and what may follow from that. */
+function stateGroups(analysis: Analysis): SoughtGroup[] {
+  const { context, shown, staged } = analysis;
+  const { output } = context;
+  const open = staged.filter(({ situation }) => /^open\d$/.test(situation.key));
+  const proved = output.drivenBy === 'guard' ? [...shown, ...open] : shown;
+  return proved.map((state, i) => ({
+    key: state.situation.key,
+    title: state.situation.words,
+    ...(i > 0 && { how: say('step.use', { stimulus: output.stimulus }), caution: cautionOf(output) }),
+    checks: stateChecks(analysis, state),
+  }));
+}
+
+/** Further outputs of a device that talks, as they switch with its value. */
+function furtherGroups({ context, shown }: Analysis): SoughtGroup[] {
+  return shown.flatMap((state) => {
+    const checks = furtherChecks(context, state);
+    const landed = state.inputs.find(({ own }) => own.landed)?.own.landed;
+    if (!checks.length || !landed) return [];
+    const { away, present } = landed.words;
+    return [{ key: state.situation.key, title: state.present ? present : away, checks }];
+  });
+}
 
 function stateChecks(analysis: Analysis, state: PointState): Sought[] {
   const { context } = analysis;
   const { output } = context;
   return [
     ...ledCheck(context, state, output, state.outputOn),
-    ...(output.drivenBy === 'guard' ? guardChecks(context, state) : [signalCheck(context, state)]),
+    ...(output.drivenBy === 'guard' ? guardChecks(context, state) : signalChecks(context, state)),
     ...furtherChecks(context, state),
     ...context.helpers.flatMap(({ id, tag }) =>
       state.coils.has(id)
@@ -179,17 +171,6 @@ function stateChecks(analysis: Analysis, state: PointState): Sought[] {
 
 const coilIn = ({ solution }: PointState, id: string): boolean => solution.active(elementId(id, 'coil'));
 
-function signalCheck(context: PointContext, state: PointState): Sought {
-  const { red, black } = signalLeads(context, state.netlist.reference);
-  const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
-  return {
-    key: `${state.situation.key}.volts`,
-    label: say('proof.signal'),
-    detail: say('proof.red-black-2', { terminal: splitRef(red).terminal, blackName }),
-    look: { state, red, black },
-  };
-}
-
 /** The LED of an output, as it is on or off with it; nothing for an output that has none. */
 function ledCheck(
   { type }: PointContext,
@@ -211,16 +192,14 @@ function furtherChecks(context: PointContext, state: PointState): Sought[] {
   return state.inputs.flatMap(({ own: { landed }, outputOn }) => {
     if (!landed || landed.id === output.id) return [];
     const [lead = ''] = tellingTerminals(type, landed);
-    const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
-    const red = `${device.id}:${lead}`;
     return [
       ...ledCheck(context, state, landed, outputOn, `-${landed.id}`),
-      {
-        key: `${state.situation.key}.volts-${landed.id}`,
+      ...voltsCheck(state, {
+        key: `volts-${landed.id}`,
         label: landed.label,
-        detail: say('proof.red-black-3', { lead, blackName }),
-        look: { state, red, black },
-      },
+        red: `${device.id}:${lead}`,
+        black,
+      }),
     ];
   });
 }
@@ -279,6 +258,15 @@ const CHECK_NAMES: Readonly<Record<string, Message>> = {
   inputLamp: say('proof.input-led'),
   bit: say('proof.program-bit'),
   volts: say('proof.signal'),
+  amps: say('proof.signal'),
+  live: say('proof.live-value'),
+  bits: say('proof.bits-used'),
+  led: say('proof.communication-led'),
+  counted: say('proof.pulses-counted'),
+  rest: say('proof.without-pulses'),
+  action: say('proof.what-it-does'),
+  active: say('proof.active-state'),
+  function: say('proof.function'),
   coil: say('proof.relay-2'),
   duty: say('proof.load'),
   safe: say('proof.safe-side'),
@@ -306,7 +294,16 @@ export function seenText(key: string, value: boolean): Text {
       return value ? say('proof.in') : say('proof.out');
     case 'safe':
       return value ? say('proof.released') : say('proof.off');
+    case 'live':
+      return value ? say('proof.arrives-and-is-valid') : say('proof.nothing-or-invalid');
+    case 'rest':
+      return value ? say('proof.count-stands-still') : say('proof.count-goes-on');
     case 'reading':
+    case 'bits':
+    case 'led':
+    case 'action':
+    case 'active':
+    case 'function':
     case 'controller':
       return value ? say('proof.as-expected-2') : say('proof.other');
     default:

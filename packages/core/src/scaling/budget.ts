@@ -1,7 +1,8 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import { elementOf } from '../network/index.ts';
-import { refuse } from '../model/index.ts';
+import { refuse, unlessRefused } from '../model/index.ts';
+import type { Scaling } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from '../sensing/index.ts';
 import { countedOf, engineeringOf } from './chain.ts';
@@ -26,6 +27,7 @@ export interface Contribution {
     | 'wiring'
     | 'leads'
     | 'converter'
+    | 'scaling'
     | 'linearisation'
     | 'display';
   readonly label: Text;
@@ -118,7 +120,7 @@ export function budgetAt(analysis: Analysis, made: PointChain, value: number): E
         plusMinus: Math.abs((seen - ideal) * perInput),
       },
       converterCause(made, perInput),
-      linearisationCause(made, value),
+      mismatchCause(made, value),
       displayCause(chain),
     ],
     chain.sensor.unit,
@@ -138,7 +140,7 @@ function pulseBudget(analysis: Analysis, made: PointChain, value: number): Error
         from: say('scaling.pulse-more-less-gate'),
         plusMinus: Math.abs(engineeringOf(chain, 1) - engineeringOf(chain, 0)),
       },
-      linearisationCause(made, value),
+      mismatchCause(made, value),
       displayCause(chain),
     ],
     chain.sensor.unit,
@@ -238,19 +240,46 @@ function converterCause({ chain, scaling }: PointChain, perInput: number): Contr
   };
 }
 
-/** What straight lines make of a curve: by how much sensor and program do not follow the same one. */
-function linearisationCause({ chain, tables, scaling }: PointChain, value: number): Contribution {
-  const { sensor, converter, controller } = chain;
-  const ideal = controller.curve.at(converter.curve.at(sensor.curve.at(value)));
-  const apart =
-    sensor.signal.unit === chain.input.unit && Number.isFinite(ideal) ? Math.abs(ideal - value) : 0;
+/** By how much sensor and program are apart at a value, with an ideal loop between them. */
+function apartAt({ sensor, converter, controller, input }: SignalChain, value: number): number {
+  if (sensor.signal.unit !== input.unit) return 0;
+  const ideal = unlessRefused(() => controller.curve.at(converter.curve.at(sensor.curve.at(value))));
+  return ideal !== undefined && Number.isFinite(ideal) ? ideal - value : 0;
+}
+
+/** Below this share of the largest difference its middle is no bend: the ends or a factor differ, not the curve. */
+const BENT = 0.05;
+
+/** Whether sensor and program differ by a straight line: by a range or a multiplier, not by a curve. */
+function isStraightApart(chain: SignalChain): boolean {
+  const { low, high } = chain.sensor;
+  const [bottom, middle, top] = [low, (low + high) / 2, high].map((value) => apartAt(chain, value)) as [
+    number,
+    number,
+    number,
+  ];
+  const most = Math.max(...[bottom, middle, top].map(Math.abs));
+  return Math.abs(middle - (bottom + top) / 2) < BENT * most;
+}
+
+/** What sensor and program make of the same value: other ranges or multipliers, or straight lines for a curve. */
+function mismatchCause({ chain, tables, scaling }: PointChain, value: number): Contribution {
+  const { sensor, controller } = chain;
+  const apart = Math.abs(apartAt(chain, value));
   const sag =
     scaling.controller.shape === 'table' && tables.points.length > 2
       ? checkTable(tables.points).sag * scaling.controller.multiplier
       : 0;
+  if (sag === 0 && isStraightApart(chain))
+    return {
+      key: 'scaling',
+      label: say('scaling.ranges-and-multipliers'),
+      from: differenceText(chain, scaling),
+      plusMinus: apart,
+    };
   return {
     key: 'linearisation',
-    label: 'Linearisation',
+    label: say('scaling.linearisation'),
     from:
       sag > 0
         ? say('scaling.straight-pieces-between-points')
@@ -267,6 +296,28 @@ function linearisationCause({ chain, tables, scaling }: PointChain, value: numbe
             }),
     plusMinus: apart + sag,
   };
+}
+
+/** In what sensor and program differ, where no curve does. */
+function differenceText({ sensor, controller }: SignalChain, { sensor: s, controller: c }: Scaling): Text {
+  if (s.multiplier !== c.multiplier)
+    return say('scaling.multiplied-by', {
+      sensorLabel: sensor.label,
+      times: s.multiplier,
+      controllerLabel: controller.label,
+      times2: c.multiplier,
+    });
+  return sensor.low === controller.low && sensor.high === controller.high
+    ? say('scaling.same-range')
+    : say('scaling.has-to-to', {
+        sensorLabel: sensor.label,
+        low: sensor.low,
+        high: sensor.high,
+        controllerLabel: controller.label,
+        low2: controller.low,
+        high2: controller.high,
+        unit: sensor.unit,
+      });
 }
 
 const displayCause = (chain: SignalChain): Contribution => ({

@@ -106,12 +106,21 @@ describe('what does not agree shows in the chain', () => {
     });
   });
 
+  test('a wrong multiplier is called one, and no curve', () => {
+    const job = scaled(flow(), { controller: { multiplier: 2 } });
+    const budget = budgetAt(analysed(job), chained(job), 10);
+    expect(budget.largest).toMatchObject({ key: 'scaling' });
+    expect(said(sure(budget.largest).from)).toBe(
+      'scaling.multiplied-by sensorLabel=FT-1 times=1 controllerLabel=M times2=2',
+    );
+  });
+
   test('another range in the sensor than in the controller', () => {
     const found = entered(flow(), 'left', { unit: 'm³/h', low: '0', high: '20' });
     const made = chained(found);
     expect(moveChain(made.chain, 'value', 10).rows.display.value).toBe(20);
     const budget = budgetAt(analysed(found), made, 10);
-    expect(budget.largest).toMatchObject({ key: 'linearisation' });
+    expect(budget.largest).toMatchObject({ key: 'scaling' });
     expect(sure(budget.largest).plusMinus).toBeCloseTo(10, 6);
     expect(said(sure(budget.largest).from)).toContain(
       'scaling.has-to-to sensorLabel=FT-1 low=0 high=20 controllerLabel=M low2=0 high2=40 unit=m³/h',
@@ -326,7 +335,7 @@ describe('pulses', () => {
     const wrong = entered(follows(counted()), 'left', { 'C1.value': '0.01' }, 'm');
     const made = chainOfPulses(wrong);
     expect(moveChain(made.chain, 'value', 18).rows.display.value).toBe(9);
-    expect(budgetAt(analysed(wrong), made, 18).largest).toMatchObject({ key: 'linearisation' });
+    expect(budgetAt(analysed(wrong), made, 18).largest).toMatchObject({ key: 'scaling' });
   });
 
   test('a filter that is too slow counts no more than it lets through', () => {

@@ -75,6 +75,9 @@ export interface CalibrationOutcome {
   readonly ratio: number;
   /** Output with the sensor opened, as it should be. */
   readonly burnout?: { readonly pass: boolean; readonly sentence: Message };
+  /** Whether every reading is within the limit, whatever the sensor opened does. */
+  readonly isWithinLimit: boolean;
+  /** Both: within the limit, and the right way when the sensor is opened. */
   readonly pass: boolean;
 }
 
@@ -121,6 +124,7 @@ export function judgeCalibration(
   const atTop = line?.at(gives.high);
   const middle = judged.find(({ share }) => Math.abs(share - 50) < 1);
   const burnt = burnout && judgeBurnout(burnout, gives);
+  const isWithinLimit = judged.every(({ pass }) => pass);
   return {
     readings: judged,
     worstPercent: Math.max(...judged.map(({ errorPercent }) => Math.abs(errorPercent))),
@@ -134,7 +138,8 @@ export function judgeCalibration(
     ...(line && middle && { middlePercent: (100 * (line.inverse(middle.read) - middle.wanted)) / span }),
     ratio: ratioOf(reference, judged, injects, limitPercent),
     ...(burnt && { burnout: burnt }),
-    pass: judged.every(({ pass }) => pass) && burnt?.pass !== false,
+    isWithinLimit,
+    pass: isWithinLimit && burnt?.pass !== false,
   };
 }
 
