@@ -23,8 +23,12 @@ export function run(command, args, env = {}) {
 }
 
 /** Runs a command beside others. @returns its exit code and all that it said. */
-export function hear(command, args) {
-  const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+export function hear(command, args, env = {}) {
+  const child = spawn(command, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
   const said = [];
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
   return new Promise((resolve, reject) => {

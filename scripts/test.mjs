@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { chromium } from './chromium.mjs';
-import { build, Friendly, hear, install, ROOT, run } from './steps.mjs';
+import { build, Friendly, hear, install, ROOT } from './steps.mjs';
 
 /** What the layers are looked at in. */
 const SOURCES = ['packages', 'apps/app/src', 'apps/app/app', 'apps/server/src', 'e2e', 'bench'];
@@ -44,27 +44,29 @@ async function checks() {
   return done;
 }
 
-function unit() {
-  console.log('\nUnit tests');
-  const code = run(
-    'npx',
-    ['jest', '--maxWorkers=2', '--testTimeout=60000', '--json', '--outputFile=test-results/unit.json'],
-    {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-      CI: 'true',
-    },
-  );
-  const report = read('unit.json');
-  if (!report) return { passed: 0, failed: 1 };
-  const failed = report.numFailedTests + report.numRuntimeErrorTestSuites;
-  return { passed: report.numPassedTests, failed: failed || (code === 0 ? 0 : 1) };
+/** Tests that mostly wait for processes of their own: they run beside the browser's, which leave them room. */
+const WAITING = '/(durability|upgrade)\\.test\\.ts$';
+const OTHERS = `^(?!.*${WAITING})`;
+
+const JEST_ENV = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', CI: 'true' };
+
+/** Unit tests whose paths match, by so many workers. */
+async function unit(name, pattern, workers) {
+  const report = `test-results/${name}.json`;
+  const options = [`--maxWorkers=${workers}`, '--testTimeout=60000', '--json', `--outputFile=${report}`];
+  const { code, said } = await hear('npx', ['jest', ...options, pattern], JEST_ENV);
+  console.log(`\nUnit tests: ${name}\n${said.trim()}`);
+  const result = read(`${name}.json`);
+  if (!result) return { passed: 0, failed: 1 };
+  const failed = result.numFailedTests + result.numRuntimeErrorTestSuites;
+  return { passed: result.numPassedTests, failed: failed || (code === 0 ? 0 : 1) };
 }
 
-function browser(executable) {
-  console.log('\nBrowser tests');
-  const code = run('npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts'], {
+async function browser(executable) {
+  const { code, said } = await hear('npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts'], {
     KEYPOST_CHROMIUM: executable,
   });
+  console.log(`\nBrowser tests\n${said.trim()}`);
   const stats = read('browser.json')?.stats;
   if (!stats) return { passed: 0, failed: 1 };
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected || (code === 0 ? 0 : 1) };
@@ -75,16 +77,19 @@ export async function test() {
   install();
   rmSync(RESULTS, { recursive: true, force: true });
   mkdirSync(RESULTS, { recursive: true });
-  const parts = [...(await checks()), unit()];
+  const parts = [...(await checks()), await unit('unit', OTHERS, 2)];
+  let executable;
   try {
-    const executable = chromium();
+    executable = chromium();
     build();
-    parts.push(browser(executable));
   } catch (error) {
     if (!(error instanceof Friendly)) throw error;
     console.error(error.message);
     parts.push({ passed: 0, failed: 1 });
   }
+  parts.push(
+    ...(await Promise.all([unit('processes', WAITING, 1), ...(executable ? [browser(executable)] : [])])),
+  );
   const sum = (key) => parts.reduce((total, part) => total + part[key], 0);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed`);
   process.exit(sum('failed') === 0 ? 0 : 1);
