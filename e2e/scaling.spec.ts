@@ -162,6 +162,10 @@ test('a tool works without a job, remembers, and sends its result to a point', a
 
 test('a result for a point without a chain stands in its log', async ({ page }) => {
   await page.goto('/tools/contacts');
+  // What follows from an example is nobody's result.
+  await expect(page.getByText('An example. Type your own numbers.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Send to a point' })).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'Power' }).fill('60');
   await page.getByRole('button', { name: 'Send to a point' }).click();
   await page.getByLabel('Point', { exact: true }).selectOption({ label: 'PE-101  Tray at infeed' });
   await page.getByRole('button', { name: 'Send to PE-101' }).click();

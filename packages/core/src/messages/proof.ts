@@ -60,8 +60,7 @@ export const PROOF = {
   'proof.red-black-2': ({ terminal, blackName }: { terminal: string; blackName: string }) =>
     `red on ${terminal}, black on ${blackName}`,
   'proof.switching-led': 'its switching LED',
-  'proof.in-series-with': ({ terminal }: { terminal: string }) =>
-    `mA in series with ${terminal}, or across its burden`,
+  'proof.in-series-with': ({ terminal }: { terminal: string }) => `mA in series with ${terminal}`,
   'proof.at-port': ({ module, label }: { module: string; label: string }) => `${module} ${label}`.trim(),
   'proof.communication': 'Communication',
   'proof.live-value': 'Live value',
@@ -69,7 +68,7 @@ export const PROOF = {
   'proof.nothing-or-invalid': 'none, or invalid',
   'proof.bits-used': 'Bits that the program uses',
   'proof.move-what-they-tell': 'move what each of them tells',
-  'proof.follow': 'follow',
+  'proof.follow': 'all follow',
   'proof.communication-led': 'Communication LED',
   'proof.at-the-device': 'at the device',
   'proof.blinks-green': 'green, blinking',

@@ -167,7 +167,6 @@ export const SCALING = {
   'scaling.lowest-flow-0-more': 'A lowest flow is 0 or more.',
   'scaling.noise-needs-two-readings': 'Noise needs two readings at rest; ten are better.',
   'scaling.resistance-0-more': 'A resistance is 0 Ω or more.',
-  'scaling.meter-1-3000-mm': 'A meter has 1 to 3000 mm.',
   'scaling.coil-tolerance': ({ nominal }: { nominal: number }) =>
     `A tolerance is from 0 Ω up, and less than the ${plain(nominal)} Ω themselves.`,
   'scaling.coil-temperature': ({ min, max }: { min: number; max: number }) =>

@@ -80,9 +80,14 @@ function outline(analysis: Analysis): SoughtGroup[] {
   const supply = supplyGroup(analysis);
   switch (context.output.drivenBy) {
     case 'communication':
-      return [...supply, communicationGroup(context), ...furtherGroups(analysis), ...functionGroup(context)];
+      return [
+        ...supply,
+        { ...communicationGroup(context), caution: MOVES },
+        ...furtherGroups(analysis),
+        ...functionGroup(context),
+      ];
     case 'pulses':
-      return [...supply, pulseGroup(context), ...functionGroup(context)];
+      return [...supply, { ...pulseGroup(context), caution: MOVES }, ...functionGroup(context)];
     default:
       return [...supply, ...stateGroups(analysis), ...functionGroup(context)];
   }
