@@ -1,8 +1,9 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { freePort, scratch, startServer, stopServer } from './serve';
-import { addModule, addPoint, known, newJob } from './story';
+import { addModule, addPoint, BOARD, known, newJob } from './story';
 
 test.beforeEach(({ page }) => known(page));
 
@@ -61,6 +62,50 @@ test('a wrong reading fails with the difference, a right one passes later, both 
 test('what is wired wrongly cannot be proven', async ({ page }) => {
   await page.goto('/job/tern-rock/point/px-108/prove');
   await expect(page.getByRole('alert')).toContainText('Mend this in Land before you prove it.');
+});
+
+test('board and point follow what somebody else stores, and what is being typed stays', async ({
+  page,
+  context,
+}) => {
+  const board = await context.newPage();
+  await board.goto(BOARD);
+  await expect(board.getByText('Drum filter, rotation')).toBeVisible();
+  await page.goto(`${BOARD}/point/px-102/prove`);
+  await page.getByRole('textbox', { name: 'Target present: Signal' }).fill('22.9');
+  const stored = await page.request.post('/api/jobs/tern-rock/changes', {
+    data: {
+      changeId: randomUUID(),
+      by: 'AB',
+      change: { kind: 'editPoint', id: 'px-102', patch: { name: 'Drum filter, turned' } },
+    },
+  });
+  expect(stored.ok()).toBe(true);
+  await expect(board.getByText('Drum filter, turned')).toBeVisible({ timeout: 2500 });
+  await expect(page.getByText('Drum filter, turned').first()).toBeVisible({ timeout: 2500 });
+  await expect(page.getByRole('textbox', { name: 'Target present: Signal' })).toHaveValue('22.9');
+});
+
+test('what was typed and not stored is there again after leaving, a reload, and in a second tab', async ({
+  page,
+  context,
+}) => {
+  await page.goto(`${BOARD}/point/pe-101/prove`);
+  const typed = (p: Page) => p.getByRole('textbox', { name: /present: Signal/ });
+  await typed(page).fill('23.1');
+  await page.getByRole('link', { name: 'Board' }).click();
+  await page.goto(`${BOARD}/point/pe-101/prove`);
+  await expect(typed(page)).toHaveValue('23.1');
+  const second = await context.newPage();
+  await second.goto(`${BOARD}/point/pe-101/prove`);
+  await expect(typed(second)).toHaveValue('23.1');
+  await page.goto(`${BOARD}/new-point`);
+  await page.getByLabel('Tag').fill('PX-77');
+  await page.reload();
+  await expect(page.getByText('What was typed here before is not stored yet.')).toBeVisible();
+  await expect(page.getByLabel('Tag')).toHaveValue('PX-77');
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await expect(page.getByLabel('Tag')).toHaveValue('');
 });
 
 let running: ChildProcess | undefined;

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { jobProgress } from '@keypost/core/proving';
 import { writeJobFile } from '@keypost/core/job';
 import { BoardKeeper } from '../src/board.ts';
@@ -33,4 +34,15 @@ test('a job that is not there has no board', async () => {
   await expect(server.call('board', { params: { jobId: 'gone' } })).rejects.toMatchObject({
     details: { status: 404, message: { code: 'service.not-found' } },
   });
+});
+
+test('the revision moves with every change, so that pages can follow', async () => {
+  const { id, revision } = await server.call('createJob', { body: { name: 'Followed', site: '', by: 'TT' } });
+  const ask = async () => (await server.call('revision', { params: { jobId: id } })).revision;
+  expect(await ask()).toBe(revision);
+  await server.call('changeJob', {
+    params: { jobId: id },
+    body: { changeId: randomUUID(), by: 'TT', change: { kind: 'editJob', patch: { name: 'Other' } } },
+  });
+  expect(await ask()).toBe(revision + 1);
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PracticeState, ReadOutcome, WriteOutcome } from './partners.ts';
-import { BoardView, ChangeResponse, JobEvent, JobSummary, JobView } from './schemas.ts';
+import { BoardView, ChangeResponse, JobEvent, JobRevision, JobSummary, JobView } from './schemas.ts';
 
 /** How each route is reached and what it answers: all that a client needs to call it. */
 export const CALLS = {
@@ -16,6 +16,7 @@ export const CALLS = {
   removeJob: { method: 'DELETE', path: '/api/jobs/:jobId', response: z.object({ removed: z.string() }) },
   exportJob: { method: 'GET', path: '/api/jobs/:jobId/file', response: z.string() },
   changeJob: { method: 'POST', path: '/api/jobs/:jobId/changes', response: ChangeResponse },
+  revision: { method: 'GET', path: '/api/jobs/:jobId/revision', response: JobRevision },
   board: { method: 'GET', path: '/api/jobs/:jobId/board', response: BoardView },
   listEvents: { method: 'GET', path: '/api/jobs/:jobId/events', response: z.array(JobEvent) },
   readItem: { method: 'POST', path: '/api/jobs/:jobId/items/:itemId/read', response: ReadOutcome },

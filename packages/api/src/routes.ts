@@ -60,6 +60,11 @@ export const ROUTES = {
     params: JobParams,
     body: ChangeRequest,
   },
+  revision: {
+    ...CALLS.revision,
+    summary: 'How often a job was changed, for pages that follow it',
+    params: JobParams,
+  },
   board: {
     ...CALLS.board,
     summary: 'How far each point of a job is, as far as the server has worked it out',

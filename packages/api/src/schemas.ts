@@ -63,6 +63,9 @@ const BoardRow = z.object({
   line: z.union([z.string(), Said]),
 });
 
+/** How often a job was changed: whoever shows it reads it again when this has moved on. */
+export const JobRevision = z.object({ revision: z.int() });
+
 /** The board of a job at a revision; no rows while they are not worked out for it. */
 export const BoardView = z.object({ revision: z.int(), rows: z.array(BoardRow).nullable() });
 
@@ -81,6 +84,7 @@ export const ProblemDetails = z.object({
 
 export type JobSummary = z.infer<typeof JobSummary>;
 export type BoardRow = z.infer<typeof BoardRow>;
+export type JobRevision = z.infer<typeof JobRevision>;
 export type BoardView = z.infer<typeof BoardView>;
 export type JobView = z.infer<typeof JobView>;
 export type ChangedRow = z.infer<typeof ChangedRow>;

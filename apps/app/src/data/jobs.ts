@@ -1,5 +1,6 @@
 import type { ApiProblem, BoardView, JobEvent, JobSummary, JobView } from '@keypost/api';
-import useSWR from 'swr';
+import { useEffect } from 'react';
+import useSWR, { mutate } from 'swr';
 import { server } from './server';
 
 /** Keys of what is read from the server, so that writers know what to refresh. */
@@ -15,6 +16,25 @@ export function useJobs() {
 
 export function useJob(jobId: string) {
   return useSWR<JobView, ApiProblem>(keys.job(jobId), () => server('getJob', { params: { jobId } }));
+}
+
+/** A page asks so often whether somebody changed its job, ms. */
+const FOLLOW_MS = 1500;
+
+/** Keeps a job on the screen as it is stored, whoever changes it; what is being typed is not touched by it. */
+export function useFollowing(jobId: string): void {
+  const shown = useJob(jobId).data?.revision;
+  const { data } = useSWR<{ revision: number }, ApiProblem>(
+    shown === undefined ? null : ['revision', jobId],
+    () => server('revision', { params: { jobId } }),
+    { refreshInterval: FOLLOW_MS, dedupingInterval: FOLLOW_MS / 2 },
+  );
+  const stored = data?.revision;
+  useEffect(() => {
+    if (stored === undefined || shown === undefined || stored <= shown) return;
+    void mutate(keys.job(jobId));
+    void mutate((key) => Array.isArray(key) && key[0] === 'events' && key[1] === jobId);
+  }, [jobId, stored, shown]);
 }
 
 /** The board that the server has worked out for just this state of a job. */

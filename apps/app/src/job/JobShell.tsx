@@ -1,6 +1,7 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
 import { View } from 'react-native';
+import { useFollowing } from '../data/jobs';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/theme';
 import { useWide } from '../ui/useWide';
@@ -19,6 +20,7 @@ const UNDER_PANEL = ['/supplies', '/wires', '/allocate', '/buses', '/live', '/po
 
 /** The frame of a job: its destinations below on a phone, at the side where there is room. */
 export function JobShell() {
+  useFollowing(useJobId());
   const wide = useWide();
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>

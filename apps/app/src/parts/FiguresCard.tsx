@@ -90,14 +90,16 @@ function FigureRow({
   first: boolean;
 }) {
   const known = useKnown();
-  const [asked, setAsked] = useState(false);
   const own = part.figures?.[path];
   const collection = 'firstByte' in part ? 'modules' : 'devices';
-  const done = () => setAsked(false);
+  // The row as it was when it was asked for: whoever stored meanwhile is told of.
+  const [seen, setSeen] = useState<ReturnType<typeof expecting>>();
+  const now = () => expecting(point.view, collection, part.id);
+  const done = () => setSeen(undefined);
   const put = (entered: EnteredFigure | null) =>
     void saver.save(
       { kind: 'setFigure', itemId: part.id, path, figure: entered },
-      { expects: expecting(point.view, collection, part.id), then: done },
+      { expects: seen ?? now(), then: done },
     );
   return (
     <Row first={first} className="gap-2">
@@ -106,12 +108,12 @@ function FigureRow({
           <Text as="strong">{label}</Text>
           <Text as="small">{`${figureText(figure)}; ${figure.source}`}</Text>
         </View>
-        {!asked && <Button label={own ? 'Change' : 'Enter'} kind="bare" onPress={() => setAsked(true)} />}
+        {!seen && <Button label={own ? 'Change' : 'Enter'} kind="bare" onPress={() => setSeen(now())} />}
       </View>
       {own && (
         <View className="gap-2">
           <Own figure={own} />
-          {!asked && (
+          {!seen && (
             <Button
               label="Back to the typical figure"
               disabled={!known}
@@ -121,7 +123,7 @@ function FigureRow({
           )}
         </View>
       )}
-      {asked && (
+      {seen && (
         <FigureForm
           typical={figure}
           own={own}

@@ -5,6 +5,8 @@ import { movedBy } from '@keypost/core/setting';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
+import { useFormDraft } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
@@ -83,11 +85,15 @@ function EditPoint({ point }: { point: OpenPoint }) {
     logic,
     ...rangeTexts(row.range),
   });
+  const draft = useFormDraft(form, `${point.view.id}.${row.id}.edit`);
   // Where other points are about the same device, it stays what it is.
   const shared = point.index.pointsAbout(device.id).length > 1;
   const unclaimed = point.index.freeOutputs(device);
   const free = point.type.outputs.filter((each) => each.id === output.id || unclaimed.includes(each));
-  const back = () => router.navigate(point.base);
+  const back = () => {
+    draft.drop();
+    router.navigate(point.base);
+  };
   const submit = form.handleSubmit(async (values) => {
     const { tag, name } = values;
     const patch = { tag, name, ...patchOf(types, values) };
@@ -96,6 +102,7 @@ function EditPoint({ point }: { point: OpenPoint }) {
   return (
     <Card title={row.tag}>
       <PointFields form={form} saver={saver} types={types} fixed={shared ? free : undefined}>
+        <DraftNotice draft={draft} />
         <MovedByEdit point={point} form={form} />
         <FormFoot view={point.view} saver={saver} label="Store" onStore={() => void submit()} onDone={back} />
         <Removal point={point} saver={saver} />

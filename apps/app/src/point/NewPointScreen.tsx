@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import type { JobIndex, Change, SingleChange } from '@keypost/core/job';
@@ -11,6 +12,8 @@ import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
+import { useDraftState, useFormDraft } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
@@ -57,17 +60,30 @@ const FIRST: PointTexts = {
   ...rangeTexts(undefined),
 };
 
+/** What is typed of a new point, until it is added. */
+function useNewPointDraft(view: JobView, form: ReturnType<typeof usePointForm>, at: string | undefined) {
+  const name = `${view.id}.new-point`;
+  const draft = useFormDraft(form, name);
+  const [onDevice, setOnDevice] = useDraftState(`${name}.device`, z.string(), '');
+  const [kept, setPlace] = useDraftState(`${name}.place`, z.string(), '');
+  const drop = () => {
+    draft.drop();
+    setOnDevice('');
+    setPlace('');
+  };
+  return { draft, onDevice, setOnDevice, place: kept || (at ?? ''), setPlace, drop };
+}
+
 function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const router = useRouter();
   const saver = useSave(view);
   const known = useKnown();
   const { at } = useGlobalSearchParams<{ at?: string }>();
   const form = usePointForm(index.types, FIRST);
-  const [onDevice, setOnDevice] = useState('');
+  const { draft, onDevice, setOnDevice, place, setPlace, drop } = useNewPointDraft(view, form, at);
   const sharing = sharable(index);
   const shared = sharing.find(({ device }) => device.id === onDevice);
   const [ids] = useState(() => ({ point: uuid(), device: uuid() }));
-  const [place, setPlace] = useState(at ?? '');
   const values = form.watch();
   const type = index.types.device(values);
   const options = channelOptions(index, { type, output: outputOfType(type, values.outputId) }, undefined);
@@ -78,7 +94,10 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
     form.setValue('typeId', chosen?.device.typeId ?? FIRST.typeId);
     takeOutput(form, chosen ? chosen.free[0] : outputOfType(index.types.device(FIRST), FIRST.outputId));
   };
-  const open = () => router.navigate(`/job/${view.id}/point/${ids.point}`);
+  const open = () => {
+    drop();
+    router.navigate(`/job/${view.id}/point/${ids.point}`);
+  };
   const submit = form.handleSubmit((v) =>
     saver.save(additionOf(index, ids, v, place, onDevice), { then: open }),
   );
@@ -94,6 +113,7 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
           hint={options.length === 0 ? 'There is no free channel; add a module in Panel.' : undefined}
         />
         {status && <Trial status={status} />}
+        <DraftNotice draft={draft} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <Button

@@ -8,6 +8,8 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
+import { useFormDraft } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -67,10 +69,16 @@ export function PartForm({
   const known = useKnown();
   const types = partTypesOf(point.view.content);
   const first = kind ?? partOptions(point)[0]?.value ?? '';
-  const { control, handleSubmit, setValue } = useForm<Values>({
+  const form = useForm<Values>({
     resolver: schemaResolver(Form),
     defaultValues: { typeId: first, tag, ...blank(types.device({ typeId: first })) },
   });
+  const { control, handleSubmit, setValue } = form;
+  const draft = useFormDraft(form, `${point.view.id}.${point.analysis.context.point.id}.part.${label}`);
+  const done = () => {
+    draft.drop();
+    onDone();
+  };
   const type = types.device({ typeId: useWatch({ control, name: 'typeId' }) });
   const choose = (typeId: string) => {
     const { settings, ends } = blank(types.device({ typeId }));
@@ -78,13 +86,14 @@ export function PartForm({
     setValue('settings', settings);
     setValue('ends', ends);
   };
-  const store = (values: Values) => void saver.save(addition(point, type, values), { then: onDone });
+  const store = (values: Values) => void saver.save(addition(point, type, values), { then: done });
   return (
     <Card title={title}>
       <Row first className="gap-4">
         {kind === undefined && (
           <Select label="Kind" value={type.id} options={partOptions(point)} onChange={choose} />
         )}
+        <DraftNotice draft={draft} />
         <FormField control={control} name="tag" label="Tag" hint="Such as K1, H2 or R1" maxLength={24} />
         <Ends control={control} type={type} point={point} />
         {!known && <WhoAmI />}
@@ -94,7 +103,7 @@ export function PartForm({
           disabled={!known}
           waiting={saver.saving}
           onStore={() => void handleSubmit(store)()}
-          onCancel={onDone}
+          onCancel={done}
         />
       </Row>
     </Card>

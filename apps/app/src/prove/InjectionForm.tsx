@@ -49,7 +49,7 @@ function Injection({
   // Each limit is a circuit solved with one tolerance at a time: not again with every key that is pressed.
   const steps = useMemo(() => stepsOf(point, made, given), [point, made, given]);
   const checks = steps.flatMap((step) => step.checks);
-  const entered = useEntries(point, checks, instrument);
+  const entered = useEntries(point, 'injection', checks, instrument);
   const undone = steps.findIndex((step) => step.checks.some(({ key }) => !latest.get(key)?.pass));
   const [open, setOpen] = useState(undone);
   return (

@@ -29,6 +29,7 @@ export function ProofForm({
   const { instrument, fields, problem } = useInstrument();
   const entered = useEntries(
     point,
+    'states',
     plan.groups.flatMap((group) => group.checks),
     instrument,
   );

@@ -3,13 +3,18 @@ import { proofFingerprint, resultOf, unitOfExpected } from '@keypost/core/provin
 import type { Check } from '@keypost/core/proving';
 import type { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
+import { z } from 'zod';
 import { v4 as uuid } from 'uuid';
+import { useDraftState } from '../data/drafts';
 import { useSave } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 
 /** What was entered and is not stored yet: a text for a number, a choice for a lamp or bit. */
 export type Entries = Readonly<Record<string, string | boolean>>;
+
+const Entries = z.record(z.string(), z.union([z.string(), z.boolean()]));
+const NONE: Entries = {};
 
 const unitOf = ({ expected }: Check): string => unitOfExpected(expected);
 
@@ -20,18 +25,23 @@ export function valueOf(check: Check, entry: string | boolean | undefined): numb
   return parsed.ok ? parsed.value : undefined;
 }
 
-/** What is entered at some checks, until it is stored together. */
-export function useEntries(point: OpenPoint, checks: readonly Check[], instrument: Instrument | undefined) {
+/** What is entered at some checks, until it is stored together. It stays when the page is left. */
+export function useEntries(
+  point: OpenPoint,
+  part: 'states' | 'injection',
+  checks: readonly Check[],
+  instrument: Instrument | undefined,
+) {
   const saver = useSave(point.view);
   const known = useKnown();
-  const [entries, setEntries] = useState<Entries>({});
+  const pointId = point.analysis.context.point.id;
+  const [entries, setEntries] = useDraftState(`${point.view.id}.${pointId}.${part}`, Entries, NONE);
   const [asked, setAsked] = useState(false);
   const wrong = checks.some(
     (check) => typeof entries[check.key] === 'string' && valueOf(check, entries[check.key]) === undefined,
   );
   const store = () => {
     if (!known) return setAsked(true);
-    const pointId = point.analysis.context.point.id;
     const fingerprint = proofFingerprint(point.analysis);
     const results = checks.flatMap((check) => {
       const value = valueOf(check, entries[check.key]);
@@ -51,7 +61,7 @@ export function useEntries(point: OpenPoint, checks: readonly Check[], instrumen
       const { [key]: _, ...rest } = before;
       return value === '' || before[key] === value ? rest : { ...rest, [key]: value };
     });
-  const count = Object.keys(entries).length;
+  const count = checks.filter(({ key }) => entries[key] !== undefined).length;
   return {
     entries,
     enter,

@@ -8,6 +8,8 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { FieldErrors } from 'react-hook-form';
 import { View } from 'react-native';
+import { useFormDraft } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
@@ -186,7 +188,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   const { point: row } = point.analysis.context;
   const [seen] = useState(() => expecting(point.view, 'points', row.id));
   const [first] = useState(() => firstTexts(made));
-  const { control, setValue, handleSubmit, formState } = useForm<SetupTexts, unknown, { scaling: Scaling }>({
+  const form = useForm<SetupTexts, unknown, { scaling: Scaling }>({
     defaultValues: first,
     resolver: (texts) => {
       const same = (names: readonly (keyof SetupTexts)[]): boolean =>
@@ -199,9 +201,14 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
       return 'scaling' in outcome ? { values: outcome, errors: {} } : { values: {}, errors: outcome.errors };
     },
   });
+  const { control, setValue, handleSubmit, formState } = form;
+  const draft = useFormDraft(form, `${point.view.id}.${row.id}.setup`);
   const texts = useWatch({ control }) as SetupTexts;
   const { errors } = formState;
-  const leave = () => router.navigate(`${point.base}/scale`);
+  const leave = () => {
+    draft.drop();
+    router.navigate(`${point.base}/scale`);
+  };
   const store = (scaling: Scaling | null) =>
     void saver.save({ kind: 'setScaling', pointId: row.id, scaling }, { expects: seen, then: leave });
   const fields = {
@@ -214,6 +221,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   };
   return (
     <View className="gap-4">
+      <DraftNotice draft={draft} />
       <SensorFields {...fields} point={point} />
       <ConverterFields
         {...fields}

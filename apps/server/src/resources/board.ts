@@ -9,9 +9,11 @@ import { register } from '../register.ts';
 export function boardResource(app: FastifyInstance, db: PGlite): void {
   const keeper = new BoardKeeper(db);
   app.addHook('onClose', () => keeper.close());
-  register(app, 'board', async ({ params }) => {
-    const revision = await revisionOfJob(db, params.jobId);
+  const revisionOf = async (jobId: string): Promise<number> => {
+    const revision = await revisionOfJob(db, jobId);
     if (revision === undefined) throw notFound(say('service.this-job'));
-    return keeper.board(params.jobId, revision);
-  });
+    return revision;
+  };
+  register(app, 'revision', async ({ params }) => ({ revision: await revisionOf(params.jobId) }));
+  register(app, 'board', async ({ params }) => keeper.board(params.jobId, await revisionOf(params.jobId)));
 }
