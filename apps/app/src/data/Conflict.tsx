@@ -1,4 +1,5 @@
 import { textOf } from '@keypost/core/messages';
+import { RowWords } from '@keypost/core/presentation';
 import type { ChangedRow, JobView } from '@keypost/api';
 import { mutate } from 'swr';
 import { Button } from '../ui/Button';
@@ -33,15 +34,16 @@ export function Conflict({
         </>
       }
     >
-      {`${textOf(details.message)}\nStored now: ${current.map(({ row }) => rowText(row)).join('; ')}`}
+      {`${textOf(details.message)}\nStored now: ${current.map((changed) => rowText(view, changed)).join('; ')}`}
     </Notice>
   );
 }
 
-function rowText(row: ChangedRow['row']): string {
+/** A row as it stands now, in tags and labels. */
+function rowText({ content }: JobView, { collection, row }: ChangedRow): string {
   if (!row) return 'it was removed';
-  return Object.entries(row)
-    .filter(([key]) => !/id$/i.test(key) || key === 'typeId')
-    .map(([, value]) => String(value))
+  return new RowWords(content)
+    .fields(collection, row as Readonly<Record<string, unknown>>)
+    .map(textOf)
     .join(', ');
 }

@@ -25,7 +25,9 @@ test('each kind of event is a sentence', () => {
   expect(event('points', { tag: 'PX-1', name: 'A' }, { tag: 'PX-1', name: 'B' })).toBe(
     'Point PX-1 changed: name A → B',
   );
-  expect(event('wires', null, { number: '4', from: 'd:BK', to: 'm:I0' })).toBe('Wire 4 added: d BK to m I0');
+  expect(event('wires', null, { number: '4', from: 'd:BK', to: 'm:I0' })).toBe(
+    'Wire 4 added: PX-1 BK to DI 1 channel 0',
+  );
   expect(event('modules', { tag: 'DI 1' }, null)).toBe('Module DI 1 removed');
   expect(event('stamps', null, { step: 'tug' })).toBe('Done: All wires tugged');
   expect(event('stamps', { step: 'tug' }, { step: 'tug', undone: { reason: 'loose' } })).toBe(
@@ -42,6 +44,33 @@ test('each kind of event is a sentence', () => {
   expect(event('points', { tag: 'A', plate: {} }, { tag: 'A', plate: { size: '3 in' } })).toBe(
     'Point A changed: name-plate',
   );
+});
+
+test('no id, no structure: tags, labels and units', () => {
+  const point = { tag: 'PX-1', deviceId: 'd', helperIds: [], range: { low: 0, high: 6, unit: 'bar' } };
+  expect(event('points', point, { ...point, range: { low: 0, high: 10, unit: 'bar' } })).toBe(
+    'Point PX-1 changed: range 0 to 6 bar → 0 to 10 bar',
+  );
+  expect(event('points', point, { ...point, helperIds: ['d', 'gone'], stops: ['d:1'] })).toMatch(
+    /parts nothing → PX-1, a part that was removed, what it stops nothing → PX-1 1$/,
+  );
+  const device = { tag: 'PX-1', typeId: 'inductive-3w', settings: {} };
+  const dark = { output: { kind: 'pnp', logic: 'nc' } };
+  expect(event('devices', { ...device, outputs: {} }, { ...device, outputs: dark })).toBe(
+    'Device PX-1 changed: outputs nothing → PNP NC',
+  );
+  expect(event('devices', device, { ...device, typeId: 'diffuse-3w' })).toMatch(
+    /type Inductive proximity sensor, three-wire → Diffuse/,
+  );
+  const module = { tag: 'AI 1', typeId: 'ai4-mixed', settings: {} };
+  for (const text of [
+    event('points', point, { ...point, range: undefined, plate: { size: '3 in' } }),
+    event('modules', module, { ...module, settings: { 'A0.switch': 'V' } }),
+    event('supplies', { tag: 'G1' }, { tag: 'G1', feed: { from: 'd', protection: 'fuse' } }),
+    event('wires', { number: '1', from: 'd:+', to: 'm:A0+' }, { number: '1', from: 'd:+', to: 'gone:X' }),
+    event('entries', null, { itemId: 'gone', side: 'left', how: 'typed', values: {} }),
+  ])
+    expect(text).not.toMatch(/\[object|[{}"]|undefined|Id\b/);
 });
 
 test('a figure of one’s own says what it is, how much, and from which paper', () => {

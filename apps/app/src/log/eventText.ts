@@ -2,10 +2,10 @@ import { say } from '@keypost/core/messages';
 import type { Message, Text } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import { parametersOf } from '@keypost/core/job';
-import { figureText, namedFigures, partTypesOf, valueText } from '@keypost/core/catalog';
+import { valueText } from '@keypost/core/catalog';
 import { COLLECTIONS } from '@keypost/core/model';
-import type { Calibration, FieldDescriptor, JobContent, OwnFigure, Result, Stamp } from '@keypost/core/model';
-import { stampName } from '@keypost/core/presentation';
+import type { Calibration, JobContent, Result, Stamp } from '@keypost/core/model';
+import { RowWords, stampName } from '@keypost/core/presentation';
 import { checkName, resultValues } from '@keypost/core/proving';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -18,11 +18,12 @@ export function eventText({ collection, before, after }: JobEvent, job?: JobCont
   if (collection === 'calibrations' && after)
     return calibrationText(after as Pick<Calibration, 'pointId' | 'body'>, job);
   if (collection === 'job') return jobText(before, after);
-  const { label: what, fields } = COLLECTIONS[collection];
-  const name = nameOf(after ?? before ?? {});
-  if (!before) return say('event.added', { what, name, ends: endsOf(after) });
-  if (!after) return say('event.removed', { what, name, ends: endsOf(before) });
-  return say('event.changed', { what, name, fields: differences(before, after, fields, job) });
+  const what = COLLECTIONS[collection].label;
+  const words = new RowWords(job);
+  const name = words.name(after ?? before ?? {});
+  if (!before) return say('event.added', { what, name, ends: words.ends(after) });
+  if (!after) return say('event.removed', { what, name, ends: words.ends(before) });
+  return say('event.changed', { what, name, fields: words.differences(collection, before, after) });
 }
 
 /** Who did it and when: a stamp or result carries that itself, even when it came in with a file. */
@@ -63,7 +64,7 @@ function entryText({ itemId, side, how, values }: Fields, job: JobContent | unde
   });
   return say('event.entry', {
     side: String(side),
-    tag: tag ?? String(itemId),
+    tag: tag ?? say('event.gone'),
     read: how === 'read',
     values: list.slice(0, MAX_VALUES),
     more: list.length - MAX_VALUES,
@@ -75,7 +76,7 @@ function calibrationText(
   { pointId, body }: Pick<Calibration, 'pointId' | 'body'>,
   job: JobContent | undefined,
 ): Message {
-  const tag = job?.points.find(({ id }) => id === pointId)?.tag ?? pointId;
+  const tag = job?.points.find(({ id }) => id === pointId)?.tag ?? say('event.gone');
   switch (body.kind) {
     case 'workshop':
       return say('event.workshop-table', { tag, points: body.points.length });
@@ -107,50 +108,6 @@ function calibrationText(
   }
 }
 
-const nameOf = (row: Fields): Text => shown(row.tag ?? row.number ?? row.fileName ?? row.id);
-
-function endsOf(row: Fields | null): Text {
-  if (!row || row.from === undefined) return '';
-  const [from, to] = [row.from, row.to].map((ref) => String(ref).replace(':', ' '));
-  return say('event.ends', { from: from ?? '', to: to ?? '' });
-}
-
-function differences(
-  before: Fields,
-  after: Fields,
-  fields: Readonly<Record<string, FieldDescriptor>>,
-  job: JobContent | undefined,
-): Text[] {
-  return Object.keys(after)
-    .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
-    .flatMap((key): Text[] => {
-      if (key === 'figures') return figureDifferences(before, after, job);
-      const { label = key, folded } = fields[key] ?? {};
-      return [
-        folded ? label : say('event.field', { label, before: shown(before[key]), after: shown(after[key]) }),
-      ];
-    });
-}
-
-/** Which figures of a part's own datasheet are others now, each with where it stands. */
-function figureDifferences(before: Fields, after: Fields, job: JobContent | undefined): Text[] {
-  const [was, now] = [before, after].map(({ figures }) => (figures ?? {}) as Record<string, OwnFigure>);
-  const types = job && partTypesOf(job);
-  const row = { typeId: String(after.typeId) };
-  const type = types?.findDevice(row) ?? types?.findModule(row);
-  const named = type ? namedFigures(type.description) : [];
-  return [...new Set([...Object.keys(was ?? {}), ...Object.keys(now ?? {})])]
-    .filter((path) => JSON.stringify(was?.[path]) !== JSON.stringify(now?.[path]))
-    .map((path) => {
-      const label = named.find((figure) => figure.path === path)?.label ?? path;
-      const own = now?.[path];
-      return own
-        ? say('event.figure', { label, figure: figureText({ ...own, source: own.from }), from: own.from })
-        : say('event.figure-typical', { label });
-    });
-}
-
 function shown(value: unknown): Text {
-  if (value === undefined || value === null || value === '') return say('event.nothing');
-  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+  return value === undefined || value === null || value === '' ? say('event.nothing') : String(value);
 }

@@ -19,6 +19,11 @@ export const EVENT = {
     `${label} ${figure}, from ${from}`,
   'event.figure-typical': ({ label }: { label: string }) => `${label} as is typical again`,
   'event.nothing': 'nothing',
+  'event.gone': 'a part that was removed',
+  'event.as-entered': 'as entered',
+  'event.value': ({ label, value }: { label: string; value: string }) => `${label} ${value}`,
+  'event.range': ({ low, high, unit }: { low: number; high: number; unit: string }) =>
+    `${plain(low)} to ${plain(high)} ${unit}`,
   'event.stamp': ({ step }: { step: string }) => `Done: ${step}`,
   'event.stamp-undone': ({ step, reason }: { step: string; reason: string }) =>
     `Undone: ${step}. Why: ${reason}`,

@@ -9,7 +9,7 @@ export {
   SerialUnit,
 } from './busPlan.ts';
 export { COLLECTIONS, COLLECTION_NAMES, HEAD_FIELDS, JobContent, JobHead, columnOf } from './collections.ts';
-export type { CollectionDescriptor, CollectionName, FieldDescriptor } from './collections.ts';
+export type { CollectionDescriptor, CollectionName } from './collections.ts';
 export { emptyJob } from './emptyJob.ts';
 export {
   AsFound,

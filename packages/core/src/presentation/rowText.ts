@@ -1,0 +1,179 @@
+import { figureText, namedFigures, parametersOfType, valueText } from '../catalog/index.ts';
+import { JobIndex, refText } from '../job/index.ts';
+import { say } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
+import { COLLECTIONS } from '../model/index.ts';
+import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure } from '../model/index.ts';
+import { LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
+type Row = Fields | null | undefined;
+
+/** Rows of a job in the words of people: tags, labels and units, never an id or a structure. */
+export class RowWords {
+  readonly #index: JobIndex | undefined;
+  constructor(job: JobContent | undefined) {
+    this.#index = job && new JobIndex(job);
+  }
+
+  /** What a row is called: its tag, its number, its file; the tag of what it is about. */
+  name(row: Fields): Text {
+    const own = row.tag ?? row.number ?? row.fileName ?? row.name;
+    if (own !== undefined) return String(own);
+    const about = row.pointId ?? row.itemId;
+    return about === undefined ? '' : this.#tagOf(about);
+  }
+
+  /** Where a wire goes from and to. */
+  ends(row: Row): Text {
+    return row?.from === undefined
+      ? ''
+      : say('event.ends', { from: this.#refText(row.from), to: this.#refText(row.to) });
+  }
+
+  /** The fields of a row that say something, each with its label. */
+  fields(collection: CollectionName, row: Fields): Text[] {
+    return Object.entries(row).flatMap(([key, value]): Text[] => {
+      if (key === 'id' || key === 'seq' || isEmpty(value)) return [];
+      const label = labelOf(collection, key);
+      return label === undefined ? [] : [say('event.value', { label, value: this.#value(key, value, row) })];
+    });
+  }
+
+  /** In what two states of a row differ. */
+  differences(collection: CollectionName, before: Fields, after: Fields): Text[] {
+    const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
+    return keys
+      .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
+      .flatMap((key): Text[] => {
+        if (key === 'figures') return this.#figures(before, after);
+        if (key === 'settings') return this.#settings(before, after);
+        const label = labelOf(collection, key);
+        if (label === undefined) return [];
+        if (isStructure(key, before[key]) || isStructure(key, after[key])) return [label];
+        const [was, now] = [this.#value(key, before[key], before), this.#value(key, after[key], after)];
+        return [
+          JSON.stringify(was) === JSON.stringify(now)
+            ? label
+            : say('event.field', { label, before: was, after: now }),
+        ];
+      });
+  }
+
+  #tagOf(id: unknown): Text {
+    const known = this.#index;
+    if (!known) return String(id);
+    const { supplies, modules, devices, points } = known.job;
+    return (
+      [...supplies, ...modules, ...devices, ...points].find((row) => row.id === id)?.tag ?? say('event.gone')
+    );
+  }
+
+  #refText(ref: unknown): Text {
+    const [item = '', terminal = ''] = String(ref).split(':');
+    const { supplies = [], modules = [], devices = [] } = this.#index?.job ?? {};
+    const isThere = [...supplies, ...modules, ...devices].some(({ id }) => id === item);
+    if (!this.#index) return `${item} ${terminal}`;
+    return isThere
+      ? refText(this.#index, String(ref))
+      : say('event.value', { label: say('event.gone'), value: terminal });
+  }
+
+  #type(row: Fields) {
+    const typeId = { typeId: String(row.typeId) };
+    const types = this.#index?.types;
+    return types?.findDevice(typeId) ?? types?.findModule(typeId);
+  }
+
+  #value(key: string, value: unknown, row: Fields): Text {
+    if (isEmpty(value)) return say('event.nothing');
+    if (key === 'typeId') return this.#type(row)?.name ?? String(value);
+    if (/^(deviceId|pointId|itemId|moduleId)$/.test(key)) return this.#tagOf(value);
+    if (key === 'outputId') return this.#outputLabel(row, String(value));
+    if (key === 'from' || key === 'to') return this.#refText(value);
+    if (key === 'helperIds') return list((value as unknown[]).map((id) => this.#tagOf(id)));
+    if (key === 'stops') return list((value as unknown[]).map((ref) => this.#refText(ref)));
+    if (key === 'outputs') return this.#chosen(value as Fields, row);
+    if (key === 'settings') return list(this.#settings({ ...row, settings: {} }, row));
+    if (key === 'range') {
+      const { low, high, unit } = value as { low: number; high: number; unit: string };
+      return say('event.range', { low, high, unit });
+    }
+    return isStructure(key, value) ? say('event.as-entered') : String(value);
+  }
+
+  #outputLabel(row: Fields, outputId: string): Text {
+    const device = this.#index?.device(String(row.deviceId));
+    const outputs = device && this.#index?.types.findDevice(device)?.outputs;
+    return outputs?.find(({ id }) => id === outputId)?.label ?? say('event.gone');
+  }
+
+  /** How each output of a device works. */
+  #chosen(outputs: Fields, row: Fields): Text {
+    const type = this.#index?.types.findDevice({ typeId: String(row.typeId) });
+    const several = Object.keys(outputs).length > 1;
+    return list(
+      Object.entries(outputs).map(([id, chosen]) => {
+        const { kind, logic } = chosen as { kind: OutputKind; logic: Logic };
+        const text = [OUTPUT_TEXT[kind], LOGIC_TEXT[logic]].filter(Boolean).join(' ');
+        const label = several ? type?.outputs.find((output) => output.id === id)?.label : undefined;
+        return label === undefined ? text : say('event.value', { label, value: text });
+      }),
+    );
+  }
+
+  #settings(before: Fields, after: Fields): Text[] {
+    const type = this.#type(after);
+    const parameters = type ? parametersOfType(type) : [];
+    const [was, now] = [before, after].map(({ settings }) => (settings ?? {}) as Record<string, string>);
+    return keysOf(was, now).map((key) => {
+      const parameter = parameters.find((one) => one.key === key);
+      const words = (value: string | undefined): Text =>
+        value === undefined ? say('event.nothing') : parameter ? valueText(parameter, value) : value;
+      const label = parameter?.label ?? key;
+      return was?.[key] === undefined
+        ? say('event.value', { label, value: words(now?.[key]) })
+        : say('event.field', { label, before: words(was[key]), after: words(now?.[key]) });
+    });
+  }
+
+  /** Which figures of a part's own datasheet are others now, each with where it stands. */
+  #figures(before: Fields, after: Fields): Text[] {
+    const [was, now] = [before, after].map(({ figures }) => (figures ?? {}) as Record<string, OwnFigure>);
+    const type = this.#type(after);
+    const named = type ? namedFigures(type.description) : [];
+    return keysOf(was, now).map((path) => {
+      const label = named.find((figure) => figure.path === path)?.label ?? path;
+      const own = now?.[path];
+      return own
+        ? say('event.figure', { label, figure: figureText({ ...own, source: own.from }), from: own.from })
+        : say('event.figure-typical', { label });
+    });
+  }
+}
+
+const isEmpty = (value: unknown): boolean =>
+  value === undefined ||
+  value === null ||
+  value === '' ||
+  (typeof value === 'object' && Object.keys(value).length === 0);
+
+/** Fields whose structure has words of its own. */
+const WORDED: ReadonlySet<string> = new Set(['helperIds', 'stops', 'outputs', 'settings', 'range']);
+
+const isStructure = (key: string, value: unknown): boolean =>
+  typeof value === 'object' && value !== null && !WORDED.has(key);
+
+const list = (parts: readonly Text[]): Text => say('text.list', { parts });
+
+/** Keys under which two records differ. */
+const keysOf = (a: Fields | undefined, b: Fields | undefined): string[] =>
+  [...new Set([...Object.keys(a ?? {}), ...Object.keys(b ?? {})])].filter(
+    (key) => JSON.stringify(a?.[key]) !== JSON.stringify(b?.[key]),
+  );
+
+/** What a field is called; nothing for one that people never see. */
+const labelOf = (collection: CollectionName, key: string): string | undefined =>
+  key === 'id'
+    ? undefined
+    : (COLLECTIONS[collection].fields as Record<string, { label: string }>)[key]?.label;
