@@ -1,6 +1,7 @@
 import { sure } from '@keypost/core/lists';
 import type { PartTypes } from '@keypost/core/catalog';
-import { JobProblem } from '@keypost/core/model';
+import { unlessRefused } from '@keypost/core/model';
+import { rowChanges } from '@keypost/core/presentation';
 import { movedBy } from '@keypost/core/setting';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -128,21 +129,19 @@ function patchOf(types: PartTypes, values: PointValues) {
 function MovedByEdit({ point, form }: { point: OpenPoint; form: ReturnType<typeof usePointForm> }) {
   const texts = useWatch({ control: form.control }) as PointTexts;
   const { point: row, device, ports } = point.analysis.context;
-  const moved = useMemo(() => {
+  const told = useMemo(() => {
     const { types } = point.index;
     const read = readPoint(types, texts);
-    if (!read) return [];
-    const patch = patchOf(types, read);
+    if (!read) return undefined;
+    const change = { kind: 'editPoint', id: row.id, patch: patchOf(types, read) } as const;
     const parts = [device.id, ...ports.map(({ module }) => module.id)];
-    try {
-      return movedBy(point.view.content, { kind: 'editPoint', id: row.id, patch }, [...new Set(parts)]);
-    } catch (error) {
-      // What cannot be is told when it is stored, at its field.
-      if (error instanceof JobProblem) return [];
-      throw error;
-    }
+    // What cannot be is told when it is stored, at its field.
+    return unlessRefused(() => ({
+      moved: movedBy(point.view.content, change, [...new Set(parts)]),
+      rows: rowChanges(point.view.content, change),
+    }));
   }, [texts, point, row, device, ports]);
-  return <MovedValues moved={moved} />;
+  return told ? <MovedValues {...told} /> : null;
 }
 
 function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {

@@ -1,6 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
 import { said } from '../../test/said.ts';
-import { ACTOR, additionOf, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
+import { ACTOR, additionOf, after, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
 import type { TestPoint } from '../../test/jobs.ts';
 import { JobProblem } from '../model/problem.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -265,4 +265,38 @@ describe('steps', () => {
   test('a point on no channel has none', () => {
     expect(steps(withPoint(bareJob(), { at: null }))).toEqual([]);
   });
+});
+
+test('a device of another kind keeps the numbers that are on the labels', () => {
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', at: ['m', 1] });
+  const labelled = (of: JobContent) =>
+    Object.fromEntries(
+      of.wires
+        .filter(({ from, to }) => `${from} ${to}`.includes('px-1-b:'))
+        .map(({ from, to, number }) => [from.startsWith('px-1-b:') ? to : from, number]),
+    );
+  const before = labelled(job);
+  const four = after(job, { kind: 'editPoint', id: 'px-1', patch: { typeId: 'inductive-4w' } });
+  expect(labelled(four)).toMatchObject(before);
+  const numbers = four.wires.map(({ number }) => number);
+  expect(new Set(numbers).size).toBe(numbers.length);
+  const back = after(four, { kind: 'editPoint', id: 'px-1', patch: { typeId: 'inductive-3w' } });
+  expect(labelled(back)).toEqual(before);
+});
+
+test('two parts with one tag are refused, and so is a part with the tag of a point or a module', () => {
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
+  const part = (id: string, tag: string): Change => ({
+    kind: 'addHelper',
+    pointId: 'px-1',
+    device: { id, tag, typeId: 'relay-1co-24dc' },
+    wires: [],
+  });
+  const one = applyChange(job, part('k1', 'K1'), ACTOR);
+  for (const tag of ['K1', 'k1', 'PX-1', 'M', 'G1'])
+    expect(refusal(one, part('k2', tag))).toMatch('job.tag-used-already-choose');
+  const two = applyChange(one, part('k2', 'K2'), ACTOR);
+  expect(refusal(two, { kind: 'editDevice', id: 'k2', patch: { tag: 'K1' } })).toMatch(
+    'job.tag-used-already-choose tag=K1 first=K1',
+  );
 });

@@ -15,6 +15,8 @@ import type {
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
+import { doubledParts } from './partTags.ts';
+import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
@@ -30,6 +32,8 @@ type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 export function applyChange(job: JobContent, change: Change, actor: Actor): JobContent {
   const next = applyUnchecked(job, change, actor);
   const problems = checkIntegrity(next);
+  if (!problems.length && doubledParts(next).length > doubledParts(job).length)
+    problems.push(...doubledParts(next).slice(-1));
   if (problems.length) throw new JobProblem(problems);
   return next;
 }
@@ -309,7 +313,9 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
     ...next,
     wires: sameTerminals(job, before, device) ? wiresWithoutPoint(job, point) : wiresWithout(next, device.id),
   };
-  return place && !moved ? assign(cleared, pointOf(cleared, id), place) : cleared;
+  return place && !moved
+    ? withNumbersOf(job, assign(cleared, pointOf(cleared, id), place), device.id)
+    : cleared;
 }
 
 function withoutOutputs({ outputs: _, ...device }: Device): Device {

@@ -1,7 +1,8 @@
 import { figureText, namedFigures, parametersOfType, valueText } from '../catalog/index.ts';
-import { JobIndex, refText } from '../job/index.ts';
+import { applyChange, JobIndex, refText } from '../job/index.ts';
+import type { Change } from '../job/index.ts';
 import { say } from '../messages/index.ts';
-import type { Text } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import { COLLECTIONS } from '../model/index.ts';
 import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure } from '../model/index.ts';
 import { LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
@@ -150,6 +151,32 @@ export class RowWords {
         : say('event.figure-typical', { label });
     });
   }
+}
+
+/** Lists of which a change tells what it does besides what was typed. */
+const TOLD = ['devices', 'modules', 'wires'] as const;
+
+/**
+ * What a change does to parts and wires, row by row, before it is stored.
+ * @throws JobProblem where it cannot be done.
+ */
+export function rowChanges(job: JobContent, change: Change): Message[] {
+  const next = applyChange(job, change, { by: '?', at: '' });
+  const [before, after] = [new RowWords(job), new RowWords(next)];
+  return TOLD.flatMap((collection): Message[] => {
+    const what = COLLECTIONS[collection].label;
+    const was = new Map<string, Fields>(job[collection].map((row) => [row.id, row]));
+    const now = new Map<string, Fields>(next[collection].map((row) => [row.id, row]));
+    const gone = [...was].flatMap(([id, row]): Message[] =>
+      now.has(id) ? [] : [say('event.removed', { what, name: before.name(row), ends: before.ends(row) })],
+    );
+    return [...now].reduce<Message[]>((told, [id, row]) => {
+      const old = was.get(id);
+      if (!old) return [...told, say('event.added', { what, name: after.name(row), ends: after.ends(row) })];
+      const fields = after.differences(collection, old, row);
+      return fields.length ? [...told, say('event.changed', { what, name: after.name(row), fields })] : told;
+    }, gone);
+  });
 }
 
 const isEmpty = (value: unknown): boolean =>

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { readAmps } from '../analysis/index.ts';
 import type { PointState } from '../analysis/index.ts';
-import { elementId, elementOf, signalLeads } from '../network/index.ts';
+import { elementId, signalLeads } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
 import { stateKey } from './sought.ts';
@@ -15,7 +15,7 @@ import type { Sought, SoughtGroup } from './sought.ts';
  */
 export function signalChecks(context: PointContext, state: PointState): Sought[] {
   const { output, device } = context;
-  if (elementOf(context) || output.thermocouple) return [];
+  if (state.measured.some(({ unit }) => unit === 'Ω' || unit === 'mV')) return [];
   const element = elementId(device.id, output.element ?? 'signal');
   const isCurrent = output.signal !== undefined && output.signal.endsWith('mA');
   if (isCurrent && state.netlist.elements.some(({ id }) => id === element))
@@ -35,12 +35,15 @@ export function signalChecks(context: PointContext, state: PointState): Sought[]
   return voltsCheck(state, { key: 'volts', label: say('proof.signal'), red, black });
 }
 
-/** Volts between two terminals; nothing where one of them floats, since a meter shows anything there. */
+/**
+ * Volts between two terminals; nothing where one of them floats against the other, since a meter shows anything there.
+ * Both may float together, behind an isolating amplifier.
+ */
 export function voltsCheck(
   state: PointState,
   { key, label, red, black }: { key: string; label: Sought['label']; red: string; black: string },
 ): Sought[] {
-  if (state.solution.floating(red) || state.solution.floating(black)) return [];
+  if (state.solution.floating(red) !== state.solution.floating(black)) return [];
   const blackName = black === state.netlist.reference ? '0 V' : splitRef(black).terminal;
   return [
     {

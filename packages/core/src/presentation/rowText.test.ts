@@ -1,0 +1,26 @@
+import { jobWith } from '../../test/jobs.ts';
+import { said } from '../../test/said.ts';
+import { rowChanges } from './rowText.ts';
+
+const job = jobWith('di8-both-8', ['-'], { tag: 'PX-1' });
+const told = (patch: Record<string, unknown>): string[] =>
+  rowChanges(job, { kind: 'editPoint', id: 'px-1', patch }).map(said);
+
+describe('what an edit changes besides what was typed', () => {
+  test('nothing is silent: how an output works, and another kind', () => {
+    expect(told({ name: 'Other' })).toEqual([]);
+    expect(told({ output: { kind: 'pnp', logic: 'nc' } })).toEqual([
+      'event.changed what=Device name=PX-1 fields=(event.field label=outputs before=(text.list parts=PNP NO) after=(text.list parts=PNP NC))',
+    ]);
+    const [device] = told({ typeId: 'diffuse-3w', output: { kind: 'pnp', logic: 'light' } });
+    expect(device).toMatch(
+      /label=type .*label=outputs before=\(text\.list parts=PNP NO\) after=\(text\.list parts=PNP light-on\)/,
+    );
+  });
+
+  test('wires that come with a lead more, by their ends', () => {
+    const four = told({ typeId: 'inductive-4w' });
+    expect(four.filter((line) => line.startsWith('event.removed what=Wire'))).toEqual([]);
+    expect(four.some((line) => line.startsWith('event.changed what=Device name=PX-1'))).toBe(true);
+  });
+});
