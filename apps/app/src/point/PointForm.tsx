@@ -85,7 +85,7 @@ const typeOptions = (types: PartTypes) =>
 
 const BITS = [
   { value: 'direct', label: 'As the LED' },
-  { value: 'inverted', label: 'Turned round' },
+  { value: 'inverted', label: 'Inverted' },
 ] as const;
 
 /** What a point is: its label, its device from the catalog, and how the program takes it. */

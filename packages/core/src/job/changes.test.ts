@@ -267,6 +267,16 @@ describe('steps', () => {
   });
 });
 
+test('an edit that names the output that the point is about already leaves its wires alone', () => {
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' });
+  expect(nth(job.points, 0).outputId).toBeUndefined();
+  const named = after(job, { kind: 'editPoint', id: 'px-1', patch: { name: 'Other', outputId: 'output' } });
+  expect(named.wires).toEqual(job.wires);
+  const four = after(job, { kind: 'editPoint', id: 'px-1', patch: { typeId: 'inductive-4w' } });
+  const other = after(four, { kind: 'editPoint', id: 'px-1', patch: { outputId: 'complement' } });
+  expect(other.wires).not.toEqual(four.wires);
+});
+
 test('a device of another kind keeps the numbers that are on the labels', () => {
   const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', at: ['m', 1] });
   const labelled = (of: JobContent) =>
@@ -280,6 +290,9 @@ test('a device of another kind keeps the numbers that are on the labels', () => 
   expect(labelled(four)).toMatchObject(before);
   const numbers = four.wires.map(({ number }) => number);
   expect(new Set(numbers).size).toBe(numbers.length);
+  // As a form says it, which names the output of the new kind.
+  const patch = { typeId: 'inductive-4w', outputId: 'output' };
+  expect(labelled(after(job, { kind: 'editPoint', id: 'px-1', patch }))).toMatchObject(before);
   const back = after(four, { kind: 'editPoint', id: 'px-1', patch: { typeId: 'inductive-3w' } });
   expect(labelled(back)).toEqual(before);
 });

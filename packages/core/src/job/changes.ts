@@ -306,7 +306,9 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
   const next: JobContent = { ...job, points, devices: edited(job.devices, device.id, device, 'device') };
   const types = partTypesOf(next);
   if (!types.findDevice(device)) return next;
-  const moved = own.outputId !== undefined && own.outputId !== point.outputId;
+  const isSameKind = typeId === undefined || typeId === before.typeId;
+  const moved =
+    isSameKind && own.outputId !== undefined && isOtherOutput(job, before, point.outputId, own.outputId);
   if (!moved && sameTerminals(job, before, device)) return next;
   const place = types.findDevice(before) && new JobIndex(job).placeOf(point);
   const cleared = {
@@ -316,6 +318,12 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
   return place && !moved
     ? withNumbersOf(job, assign(cleared, pointOf(cleared, id), place), device.id)
     : cleared;
+}
+
+/** Whether another output is meant; a point that names none is about the first. */
+function isOtherOutput(job: JobContent, device: Device, was: string | undefined, now: string): boolean {
+  const type = partTypesOf(job).findDevice(device);
+  return type ? outputOfType(type, was)?.id !== outputOfType(type, now)?.id : was !== now;
 }
 
 function withoutOutputs({ outputs: _, ...device }: Device): Device {
