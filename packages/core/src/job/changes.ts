@@ -1,6 +1,6 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
-import { chosenOutput, outputOfType, partTypesOf } from '../catalog/index.ts';
+import { partTypesOf } from '../catalog/index.ts';
 import type {
   Device,
   JobContent,
@@ -15,6 +15,7 @@ import type {
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
+import { isOtherOutput, withOutput, withoutOutputs } from './outputChanges.ts';
 import { doubledParts } from './partTags.ts';
 import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
@@ -318,29 +319,6 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
   return place && !moved
     ? withNumbersOf(job, assign(cleared, pointOf(cleared, id), place), device.id)
     : cleared;
-}
-
-/** Whether another output is meant; a point that names none is about the first. */
-function isOtherOutput(job: JobContent, device: Device, was: string | undefined, now: string): boolean {
-  const type = partTypesOf(job).findDevice(device);
-  return type ? outputOfType(type, was)?.id !== outputOfType(type, now)?.id : was !== now;
-}
-
-function withoutOutputs({ outputs: _, ...device }: Device): Device {
-  return device;
-}
-
-/** A device with one of its outputs chosen otherwise. */
-function withOutput(
-  job: JobContent,
-  device: Device,
-  { outputId, output }: Pick<Of<'editPoint'>['patch'], 'outputId' | 'output'>,
-): Device {
-  const type = partTypesOf(job).findDevice(device);
-  const of = type && outputOfType(type, outputId);
-  if (!output || !of) return device;
-  const now = chosenOutput(type, device, of);
-  return { ...device, outputs: { ...device.outputs, [of.id]: { ...now, ...output } } };
 }
 
 /** @param range null takes the range away, undefined leaves it. */
