@@ -5,7 +5,7 @@ import { refuse, unlessRefused } from '../model/index.ts';
 import type { Scaling } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { COLD_JUNCTION } from '../sensing/index.ts';
-import { countedOf, engineeringOf } from './chain.ts';
+import { countedOf, displayHalf, engineeringOf } from './chain.ts';
 import type { SignalChain } from './chain.ts';
 import { checkTable } from '../sensing/index.ts';
 import { loopShares } from './loopCurve.ts';
@@ -326,12 +326,6 @@ const displayCause = (chain: SignalChain): Contribution => ({
   from: say('scaling.half-last-place-decimals', { decimals: chain.display.decimals }),
   plusMinus: displayHalf(chain),
 });
-
-/** Half of the last place of a display, in the controller's unit. */
-function displayHalf({ display, controller }: SignalChain): number {
-  const perShown = (controller.high - controller.low) / (display.high - display.low);
-  return Math.abs(0.5 * 10 ** -display.decimals * perShown);
-}
 
 /** What the program makes of a value, for short. */
 export const readAt = (chain: SignalChain, value: number): number =>

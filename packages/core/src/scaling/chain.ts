@@ -1,6 +1,7 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
+import { unlessRefused } from '../model/index.ts';
 import type { Bands, Display, RawFormat } from '../model/index.ts';
 import { bandOf } from './bands.ts';
 import type { BandName } from './bands.ts';
@@ -88,6 +89,12 @@ export function shownOn(
   return { value: Math.round(exact * scale) / scale, cut: false };
 }
 
+/** Half of the last place of a display, in the controller's unit. */
+export function displayHalf({ display, controller }: Pick<SignalChain, 'display' | 'controller'>): number {
+  const perShown = (controller.high - controller.low) / (display.high - display.low);
+  return Math.abs(0.5 * 10 ** -display.decimals * perShown);
+}
+
 /** The controller's value for what a screen shows. */
 export const ofDisplay = (
   { display, controller }: Pick<SignalChain, 'display' | 'controller'>,
@@ -124,6 +131,25 @@ const countsFor = ({ converter, controller }: SignalChain, engineering: number):
   countsOf(converter.format, converter.range, controller.curve.inverse(engineering)).counts;
 
 /**
+ * By how much an input that was told back from counts or from a screen may lie beside the one that it was: half a last
+ * place of the screen, and one count.
+ */
+function slackOf(
+  chain: SignalChain,
+  { counts, display, engineering }: Partial<Record<LinkKey, number>>,
+): number {
+  if (counts === undefined) return 0;
+  const half = display === undefined ? 0 : displayHalf(chain);
+  const inputAt = (value: number): number => inputOf(chain, countsFor(chain, value));
+  const ofScreen =
+    engineering === undefined || half === 0
+      ? 0
+      : (unlessRefused(() => Math.abs(inputAt(engineering + half) - inputAt(engineering - half))) ?? 0) / 2;
+  const ofCount = unlessRefused(() => Math.abs(inputOf(chain, counts + 1) - inputOf(chain, counts))) ?? 0;
+  return ofScreen + ofCount;
+}
+
+/**
  * Moves one link to a value; those before it are what must be there for it, those after it what follows.
  * @throws JobProblem where the link can never have that value.
  */
@@ -133,7 +159,7 @@ export function moveChain(chain: SignalChain, key: LinkKey, value: number): Chai
   if (at >= 5) back.engineering = ofDisplay(chain, value);
   if (at >= 4) back.counts = countsFor(chain, sure(back.engineering));
   if (at >= 3) back.input = inputOf(chain, sure(back.counts));
-  if (at >= 2) back.signal = chain.loop.inverse(sure(back.input));
+  if (at >= 2) back.signal = chain.loop.inverse(sure(back.input), slackOf(chain, back));
   if (at >= 1) back.value = chain.sensor.curve.inverse(sure(back.signal));
   return forwards(chain, back);
 }

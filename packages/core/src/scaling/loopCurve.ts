@@ -19,8 +19,12 @@ export interface LoopCurve {
   readonly knots: readonly LoopKnot[];
   /** What the input sees, with its worst case. */
   readonly at: (signal: number) => Span;
-  /** The signal for which the input sees so much. @throws JobProblem where it never does. */
-  readonly inverse: (input: number) => number;
+  /**
+   * The signal for which the input sees so much.
+   * @param slack by which an input may lie beyond what is ever seen: the ends are taken for it.
+   * @throws JobProblem where it never does.
+   */
+  readonly inverse: (input: number, slack?: number) => number;
 }
 
 const mix = (a: number, b: number, share: number): number => a + (b - a) * share;
@@ -45,7 +49,7 @@ export function loopCurveOf(knots: readonly LoopKnot[], unit = ''): LoopCurve {
         max: Math.max(nom, mix(a.max, b.max, share)),
       };
     },
-    inverse: (input) => signalFor(knots, input, unit),
+    inverse: (input, slack = 0) => signalFor(knots, input, unit, slack),
   };
 }
 
@@ -58,14 +62,16 @@ export function loopWhenAsked(solve: () => LoopCurve): LoopCurve {
       return loop().knots;
     },
     at: (signal) => loop().at(signal),
-    inverse: (input) => loop().inverse(input),
+    inverse: (input, slack) => loop().inverse(input, slack),
   };
 }
 
-function signalFor(knots: readonly LoopKnot[], input: number, unit: string): number {
+function signalFor(knots: readonly LoopKnot[], given: number, unit: string, beyond: number): number {
   const lowest = Math.min(...knots.map(({ nom }) => nom));
   const highest = Math.max(...knots.map(({ nom }) => nom));
   const slack = 1e-9 * Math.max(1, Math.abs(highest));
+  const near = Math.min(highest, Math.max(lowest, given));
+  const input = Math.abs(given - near) <= beyond ? near : given;
   for (let i = 0; i < knots.length - 1; i++) {
     const [a, b] = [nth(knots, i), nth(knots, i + 1)];
     const [from, to] = [Math.min(a.nom, b.nom), Math.max(a.nom, b.nom)];

@@ -103,7 +103,8 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
 const SHARES = [-0.25, -0.1, -0.025, 0, 0.125, 0.25, 0.5, 0.75, 1, 1.03125, 1.0625, 1.15];
 
 function signalsOf({ part: { signal } }: SensedBy): number[] {
-  const min = signal.unit === 'Ω' ? 0.1 : -Infinity;
+  // No resistance is below zero.
+  const min = signal.unit === 'Ω' ? 0 : -Infinity;
   const signals = SHARES.map((share) => Math.max(min, signal.low + share * (signal.high - signal.low)));
   return [...new Set(signals)].sort((a, b) => a - b);
 }

@@ -7,6 +7,7 @@ import { Scaling } from '../model/scaling.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { judge } from '../verdict/judge.ts';
+import { LINKS, moveChain } from './chain.ts';
 import { chainOf } from './pointChain.ts';
 
 const ranged = (family: string, range: Range): JobContent => {
@@ -72,4 +73,25 @@ describe('the states of a point and its chain know one sensor', () => {
     expect(given(job)).toEqual([5, 11, 19]);
     expect(judge(analyse(new JobIndex(job), 'px-1')).reasons).toEqual([]);
   });
+});
+
+const analog = Object.keys(FAMILIES).filter((name) => {
+  const made = chainOf(analyse(new JobIndex(ranged(name, { low: 0, high: 50, unit: '' })), 'px-1'));
+  return made && !('problem' in made);
+});
+
+test('there are chains of many kinds to go through', () => expect(analog.length).toBeGreaterThan(8));
+
+test.each(analog)('%s: whatever the chain gives forwards, it takes backwards, at both ends too', (name) => {
+  const made = chainOf(analyse(new JobIndex(ranged(name, { low: 0, high: 50, unit: '' })), 'px-1'));
+  if (!made || 'problem' in made) throw new Error('no chain');
+  const { low, high } = made.chain.sensor;
+  for (const share of [0, 0.001, 0.5, 0.999, 1]) {
+    const value = low + share * (high - low);
+    const forwards = moveChain(made.chain, 'value', value);
+    for (const key of LINKS) {
+      const back = moveChain(made.chain, key, forwards.rows[key].value).rows.value.value;
+      expect([key, Math.abs(back - value) / (high - low) < 0.005]).toEqual([key, true]);
+    }
+  }
 });
