@@ -1,4 +1,5 @@
 import { codeOf, textOf } from '@keypost/core/messages';
+import { canBe } from '@keypost/core/units';
 import { Logic, OutputKind, Point } from '@keypost/core/model';
 import { outputOfType, takesRange } from '@keypost/core/catalog';
 import { LOGIC_EXPLAINED, LOGIC_TEXT, OUTPUT_EXPLAINED, OUTPUT_TEXT } from '@keypost/core/network';
@@ -34,8 +35,16 @@ const Fields = z.object({
 });
 
 const formOf = (types: PartTypes) =>
-  Fields.superRefine(({ typeId, low, high }, context) => {
-    if (takesRange(types.device({ typeId })) && low === high)
+  Fields.superRefine(({ typeId, low, high, unit }, context) => {
+    if (!takesRange(types.device({ typeId }))) return;
+    for (const [field, value] of Object.entries({ low, high }))
+      if (!canBe(value, unit))
+        context.addIssue({
+          code: 'custom',
+          path: [field],
+          message: codeOf('model.range-below-absolute-zero'),
+        });
+    if (low === high)
       context.addIssue({
         code: 'custom',
         path: ['high'],

@@ -24,6 +24,7 @@ export const MODEL = {
   'model.first-byte-0-more': 'The first byte is 0 or more.',
   'model.first-byte-65535-less': 'The first byte is 65535 or less.',
   'model.device-most-12-outputs': 'A device has at most 12 outputs.',
+  'model.range-below-absolute-zero': 'No temperature is lower than −273.15 °C.',
   'model.range-needs-two-different': 'A range needs two different ends.',
   'model.most-40-facts-fit': 'At most 40 facts fit on a name-plate.',
   'model.say-what-point-such': 'Say what the point is for, such as Tray at infeed.',

@@ -10,5 +10,7 @@ export const QUANTITY = {
   'quantity.divided-by-zero': 'A fraction cannot divide by 0.',
   'quantity.unit': ({ unit, units }: { unit: string; units: readonly string[] }) =>
     `“${unit}” does not fit here. Use ${units.join(', ')}.`,
+  'quantity.below-absolute-zero': ({ text }: { text: string }) =>
+    `“${text}” is below absolute zero: no temperature is lower than −273.15 °C.`,
   'quantity.too-large': ({ text }: { text: string }) => `“${text}” is too large.`,
 } as const;

@@ -1,5 +1,6 @@
 import { nth } from '../lists/index.ts';
 import { codeOf } from '../messages/index.ts';
+import { canBe } from '../units/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
 import { Id, Link, Tag, ShortText } from './words.ts';
@@ -136,7 +137,11 @@ export const Device = z.object({
 /** A measuring range in the unit of the value, such as 0 to 6 bar. */
 export const Range = z
   .object({ low: z.number(), high: z.number(), unit: ShortText(12) })
-  .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'));
+  .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'))
+  .refine(({ low, high, unit }) => canBe(low, unit) && canBe(high, unit), {
+    error: codeOf('model.range-below-absolute-zero'),
+    path: ['low'],
+  });
 
 /** Facts copied from a name-plate as they stand there, such as `3 in`, by their keys. */
 export const Card = z

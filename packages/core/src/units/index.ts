@@ -1,6 +1,7 @@
 export { pulseHertz } from './flow.ts';
 export {
   UNITS,
+  canBe,
   convert,
   digitsForSpan,
   dimensionOf,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  canBe,
   convert,
   fixed,
   formatMilliamps,
@@ -107,4 +108,20 @@ test('no unit is taken for another by its letters: of two spellings that differ 
       expect(parsed).toMatchObject({ ok: true });
       if (parsed.ok) expect(parsed.value).toBeCloseTo(1, 9);
     }
+});
+
+test.each(['-300 °C', '-273.2', '-1 K', '-460 °F'])('%s is below absolute zero, and refused', (text) => {
+  expect(parseIn(text, '°C')).toMatchObject({
+    ok: false,
+    problem: { code: 'quantity.below-absolute-zero', values: { text } },
+  });
+});
+
+test.each(['Infinity', 'NaN', '1e999', '--5', ''])('“%s” is no number anywhere', (text) => {
+  for (const unit of ['V', '°C', 'mm', 'widgets']) expect(parseIn(text, unit).ok).toBe(false);
+});
+
+test('the coldest that can be is read', () => {
+  expect(parseIn('0 K', '°C')).toEqual({ ok: true, value: -273.15 });
+  expect([canBe(-459.67, '°F'), canBe(-460, '°F'), canBe(-300, 'bar')]).toEqual([true, false, true]);
 });

@@ -96,6 +96,13 @@ const plainSpelling = (text: string): string =>
     .replace(/\s*(?:"|″|'')\s*$/, ' in')
     .trim();
 
+/** No temperature is lower, °C. */
+const ABSOLUTE_ZERO = -273.15;
+
+/** Whether a value in a unit can be at all: no temperature is below absolute zero. Units of other kinds are let be. */
+export const canBe = (value: number, unit: string): boolean =>
+  (dimensionOf(unit) === 'temperature' ? (convert(value, unit, '°C') ?? 0) : 0) >= ABSOLUTE_ZERO - 1e-9;
+
 /**
  * Reads a number as a technician types it: `24.1`, `24,1 V`, `6.6 mA`, `3/4 in`, `1 1/2 in`.
  * @param defaultUnit what a bare number counts in.
@@ -125,6 +132,8 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
   const value = toFirst(Number(whole ?? 0) + number, step);
   if (!Number.isFinite(value))
     return { ok: false, problem: unread('quantity.too-large', { text: text.trim() }) };
+  if (dimension === 'temperature' && value < ABSOLUTE_ZERO - 1e-9)
+    return { ok: false, problem: unread('quantity.below-absolute-zero', { text: text.trim() }) };
   return { ok: true, value };
 }
 
