@@ -35,7 +35,8 @@ const MIN_GAIN = 1e-12;
  *
  * In a resistive network every voltage and current rises or falls steadily with each single parameter, so the
  * extremes stand at corners of the tolerance box. The search goes to the corner that the nominal
- * point leads to, looks again there, and moves on until nothing leads elsewhere.
+ * point leads to, looks again there, and moves on until nothing leads elsewhere. Where a tolerance can bring about
+ * another state (a relay that drops out, an output that loses its supply), the search begins in those states too.
  */
 export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]): Banded {
   const solver = new Solver(compile(netlist));
@@ -45,7 +46,7 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   const nominal = readers.map((read) => read(c.nominal));
   if (solution.outcome !== 'solved' || c.toleranced.length === 0)
     return { solution, bands: nominal.map(exactly) };
-  const search = new CornerSearch(solver, readers);
+  const search = new CornerSearch(solver, readers, edgesOf(solver, netlist));
   return {
     solution,
     bands: nominal.map((nom, i) => {
@@ -62,6 +63,57 @@ export function solveNominal(netlist: Netlist, quantities: readonly Quantity[]):
   const { nominal } = solver.compiled;
   const solution = solver.solution(nominal);
   return { solution, bands: quantities.map((q) => exactly(readerOf(solver, q)(nominal))) };
+}
+
+/** A state counts as reachable where a straight prediction comes within this share of its range of the edge. */
+const EDGE_MARGIN = 0.5;
+
+/** Something that a state hangs on: how it is read, and at which values the state jumps. */
+interface Edge {
+  readonly read: Reader;
+  readonly at: readonly number[];
+}
+
+/** Everything on which the states of a circuit hang. */
+function allEdges(solver: Solver, { elements }: Netlist): Edge[] {
+  const across = (a: string, b: string) => readerOf(solver, { kind: 'volts', a, b });
+  return elements.flatMap((element): Edge[] => {
+    switch (element.kind) {
+      case 'detector': {
+        const { a, b, onVolts, offVolts, either } = element;
+        const at = either ? [onVolts, offVolts, -onVolts, -offVolts] : [onVolts, offVolts];
+        return [{ read: across(a, b), at }];
+      }
+      case 'output': {
+        const { plus, minus, minSupplyVolts, needs } = element;
+        return [
+          { read: across(plus, minus), at: [minSupplyVolts] },
+          ...(needs ? [{ read: across(needs.plus, needs.minus), at: [needs.minVolts] }] : []),
+        ];
+      }
+      case 'twoWire': {
+        const { id, minAmps } = element;
+        return [{ read: readerOf(solver, { kind: 'amps', element: id }), at: [minAmps, -minAmps] }];
+      }
+      default:
+        return [];
+    }
+  });
+}
+
+/** Those of them that tolerances may bring across an edge, as one look from the nominal values predicts. */
+function edgesOf(solver: Solver, netlist: Netlist): Reader[] {
+  const edges = allEdges(solver, netlist);
+  if (!edges.length) return [];
+  const params = Float64Array.from(solver.compiled.nominal);
+  const reads = edges.map(({ read }) => read);
+  const values = reads.map((read) => read(params));
+  const answers = solver.answers(params, reads);
+  return edges.flatMap(({ read, at }, i) => {
+    const reach =
+      Array.from(answers?.[i] ?? []).reduce((sum, answer) => sum + Math.abs(answer), 0) * (1 + EDGE_MARGIN);
+    return at.some((edge) => Math.abs(edge - nth(values, i)) <= reach) ? [read] : [];
+  });
 }
 
 /** Reads a quantity off the solver's last result; names are looked up once. */
@@ -81,27 +133,44 @@ function readerOf(solver: Solver, q: Quantity): Reader {
 
 /** All quantities at one corner of the tolerance box, and how they answer there. */
 interface Corner {
+  /** The discrete states there. */
+  readonly state: string;
   readonly values: readonly number[];
   readonly answers: readonly Float64Array[] | undefined;
 }
 
 class CornerSearch {
+  /** Corners at which the circuit is in another state than at its nominal values. */
+  private readonly otherStates: readonly Corner[];
   private readonly seen = new Map<string, Corner>();
   private readonly params: Float64Array;
   private readonly solver: Solver;
   private readonly readers: readonly Reader[];
   private readonly nominal: Corner;
 
-  constructor(solver: Solver, readers: readonly Reader[]) {
+  /** @param edges quantities that may cross what a state hangs on: their extremes are looked at first. */
+  constructor(solver: Solver, readers: readonly Reader[], edges: readonly Reader[]) {
     this.solver = solver;
-    this.readers = readers;
+    this.readers = [...readers, ...edges];
     this.params = Float64Array.from(solver.compiled.nominal);
     this.nominal = this.here();
+    const { state } = this.nominal;
+    edges.forEach((_, k) => ([-1, 1] as const).forEach((sense) => this.extreme(readers.length + k, sense)));
+    this.otherStates = [...this.seen.values()].filter((corner) => corner.state !== state);
   }
 
   /** The largest (sense 1) or smallest (sense −1) value of quantity `i` that the search finds. */
   extreme(i: number, sense: 1 | -1): number {
-    let at = this.nominal;
+    const reached = [this.nominal, ...(this.otherStates ?? [])].flatMap((from) => [
+      nth(from.values, i) * sense,
+      this.climb(from, i, sense),
+    ]);
+    return Math.max(...reached) * sense;
+  }
+
+  /** The best value of a quantity that corners lead to from one of them on. */
+  private climb(from: Corner, i: number, sense: 1 | -1): number {
+    let at = from;
     let best = -Infinity;
     for (let round = 0; round < MAX_ROUNDS; round++) {
       const answers = at.answers?.[i];
@@ -111,7 +180,7 @@ class CornerSearch {
       if (value <= best + MIN_GAIN * Math.max(1, Math.abs(best))) break;
       best = value;
     }
-    return best * sense;
+    return best;
   }
 
   /** The corner to which answers lead: each parameter at its most where the quantity rises with it. */
@@ -136,6 +205,7 @@ class CornerSearch {
   /** Values and answers at the solver's present result. */
   private here(): Corner {
     return {
+      state: this.solver.stateKey(),
       values: this.readers.map((read) => read(this.params)),
       answers: this.solver.answers(this.params, this.readers),
     };

@@ -116,6 +116,11 @@ export class Solver {
     return index;
   }
 
+  /** The discrete states of the last run: two runs in the same states give the same. */
+  stateKey(): string {
+    return `${this.discrete.states().join('')} ${this.w.highOn.join('')}`;
+  }
+
   /** Voltage of a node by its number in the last run, V. */
   voltAt(node: number): number {
     return this.voltOf(node);
