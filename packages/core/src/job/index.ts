@@ -15,5 +15,14 @@ export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';
 export type { Present, Seen } from './presentValues.ts';
-export { PANEL, RAIL_COLOURS, contactRail, numbering, proposeWires, railColour, wireId } from './propose.ts';
+export {
+  PANEL,
+  RAIL_COLOURS,
+  contactRail,
+  moduleSupplyWires,
+  numbering,
+  proposeWires,
+  railColour,
+  wireId,
+} from './propose.ts';
 export { railText } from './words.ts';

@@ -27,6 +27,7 @@ export const REMEDY = {
     `Put a pull-up of ${formatOhms(ohms)}, ${watts} W from plus to ${module} ${portLabel} (it turns ${burnt.toFixed(2)} W into heat)`,
   'remedy.terminal-on': ({ terminal, rail }: { terminal: string; rail: string }) => `${terminal} on ${rail}`,
   'remedy.land': ({ names }: { names: readonly string[] }) => `Land ${names.join(' and ')}`,
+  'remedy.add-wire': ({ from, to }: { from: string; to: string }) => `Land ${from} on ${to}`,
   'remedy.exchange-supply': 'Exchange the two supply wires: BN on plus, BU on 0 V',
   'remedy.move-common': ({ common, module, rail }: { common: string; module: string; rail: string }) =>
     `Put ${lowerFirst(common)} of ${module} on ${rail}`,

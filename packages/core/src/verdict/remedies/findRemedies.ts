@@ -10,6 +10,7 @@ import { bleeder, pullUp } from './bleeder.ts';
 import { landWires, moveChannel, moveContact, otherSensor, turnCommon, turnSupply } from './candidates.ts';
 import { excerpt } from './excerpt.ts';
 import { asPlanned } from './asPlanned.ts';
+import { missingWires } from './missingWires.ts';
 import { otherSettings } from './settings.ts';
 import { openShorts } from './shorts.ts';
 import type { Remedy } from './remedy.ts';
@@ -35,9 +36,16 @@ export function findRemedies(context: PointContext): Remedy[] {
     ...moveChannel(context),
     ...otherSensor(context),
   ];
+  const found = held(context, candidates, MAX_REMEDIES);
+  // A wire that is missing is looked for last: there are many places where it could go.
+  return found.length ? found : held(context, missingWires(context), 1);
+}
+
+/** Those that hold, at most so many; of ways that are alike the first. */
+function held(context: PointContext, ways: readonly (Remedy | readonly Remedy[])[], most: number): Remedy[] {
   const found: Remedy[] = [];
-  for (const way of candidates) {
-    if (found.length >= MAX_REMEDIES) break;
+  for (const way of ways) {
+    if (found.length >= most) break;
     const alike = 'sentence' in way ? [way] : way;
     const good = alike.find((candidate) => holds(context, candidate));
     if (good) found.push(good);
