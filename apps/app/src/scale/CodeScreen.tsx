@@ -41,6 +41,7 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
   const [kind, setKind] = useState<CodeKind>('REAL');
   const { tag } = point.analysis.context.point;
   const request = useMemo(() => codeRequest(tag, made), [made, tag]);
+  const block = blockParameters(request);
   return (
     <>
       <RadioGroup label="Kind" value={kind} onChange={setKind} options={KINDS} />
@@ -48,7 +49,15 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
       <ExecutionCard key={kind} request={request} kind={kind} />
       <SweepCard point={point} />
       <Card title="Parameters of a scaling block">
-        {blockParameters(request).map(({ name, value }, i) => (
+        {!block && (
+          <Row first>
+            <Text as="body">
+              A ready block scales along one straight line. This point has a table in force: use the code
+              above.
+            </Text>
+          </Row>
+        )}
+        {block?.map(({ name, value }, i) => (
           <Row
             key={textOf(name)}
             first={i === 0}

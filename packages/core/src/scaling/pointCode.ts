@@ -46,8 +46,14 @@ export function codeText(request: CodeRequest, kind: CodeKind): string {
   return `${printFunction(code.fn)}\n${printCall(code.fn, result, { Raw: `${id}_Raw`, ...code.constants })}`;
 }
 
-/** The parameters of a ready scaling block, where the controller has one. */
-export function blockParameters(request: CodeRequest): { readonly name: Message; readonly value: string }[] {
+/**
+ * The parameters of a ready scaling block, where the controller has one; nothing for a table, which no block of one
+ * straight line follows.
+ */
+export function blockParameters(
+  request: CodeRequest,
+): { readonly name: Message; readonly value: string }[] | undefined {
+  if (request.shape === 'table') return undefined;
   return [
     { name: say('scaling.counts-bottom'), value: plain(request.raw.low) },
     { name: say('scaling.counts-top'), value: plain(request.raw.high) },

@@ -226,6 +226,15 @@ describe('the text itself', () => {
     expect(blockParameters(REQUEST)).toContainEqual({ name: say('scaling.value-top'), value: '40 m³/h' });
   });
 
+  test('a ready block of one straight line is not offered for a table', () => {
+    const table = [
+      { in: 0, out: 0 },
+      { in: 20000, out: 10 },
+      { in: 27648, out: 40 },
+    ];
+    expect(blockParameters({ ...REQUEST, shape: 'table', table })).toBeUndefined();
+  });
+
   test('literals and names are those of the language', () => {
     expect([
       literal(4, 'REAL'),
