@@ -65,13 +65,19 @@ function useNewPointDraft(view: JobView, form: ReturnType<typeof usePointForm>, 
   const name = `${view.id}.new-point`;
   const draft = useFormDraft(form, name);
   const [onDevice, setOnDevice] = useDraftState(`${name}.device`, z.string(), '');
-  const [kept, setPlace] = useDraftState(`${name}.place`, z.string(), '');
+  const [kept, keepPlace] = useDraftState(`${name}.place`, z.string(), '');
+  // Where the page was opened for a channel, that one stands until another is chosen, "choose later" among them.
+  const [asked, setAsked] = useState(at);
+  const setPlace = (place: string) => {
+    setAsked(undefined);
+    keepPlace(place);
+  };
   const drop = () => {
     draft.drop();
     setOnDevice('');
     setPlace('');
   };
-  return { draft, onDevice, setOnDevice, place: kept || (at ?? ''), setPlace, drop };
+  return { draft, onDevice, setOnDevice, place: asked ?? kept, setPlace, drop };
 }
 
 function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
