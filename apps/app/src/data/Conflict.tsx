@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { RowWords } from '@keypost/core/presentation';
+import { rowWords } from '@keypost/core/presentation';
 import type { ChangedRow, JobView } from '@keypost/api';
 import { mutate } from 'swr';
 import { Button } from '../ui/Button';
@@ -42,7 +42,7 @@ export function Conflict({
 /** A row as it stands now, in tags and labels. */
 function rowText({ content }: JobView, { collection, row }: ChangedRow): string {
   if (!row) return 'it was removed';
-  return new RowWords(content)
+  return rowWords(content)
     .fields(collection, row as Readonly<Record<string, unknown>>)
     .map(textOf)
     .join(', ');

@@ -18,6 +18,11 @@ export function useJob(jobId: string) {
   return useSWR<JobView, ApiProblem>(keys.job(jobId), () => server('getJob', { params: { jobId } }));
 }
 
+/** Reads every list of a job's events again that is on the screen. */
+export function refreshEvents(jobId: string): void {
+  void mutate((key) => Array.isArray(key) && key[0] === 'events' && key[1] === jobId);
+}
+
 /** A page asks so often whether somebody changed its job, ms. */
 const FOLLOW_MS = 1500;
 
@@ -33,7 +38,7 @@ export function useFollowing(jobId: string): void {
   useEffect(() => {
     if (stored === undefined || shown === undefined || stored <= shown) return;
     void mutate(keys.job(jobId));
-    void mutate((key) => Array.isArray(key) && key[0] === 'events' && key[1] === jobId);
+    refreshEvents(jobId);
   }, [jobId, stored, shown]);
 }
 

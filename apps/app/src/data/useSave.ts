@@ -7,7 +7,7 @@ import { useCallback, useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { v4 as uuid } from 'uuid';
 import { asProblem } from './asProblem';
-import { keys } from './jobs';
+import { keys, refreshEvents } from './jobs';
 import { server } from './server';
 import { useSettings } from './settings';
 import { now } from './now';
@@ -84,7 +84,7 @@ async function store(view: JobView, { changeId, change, expects }: Attempt, by: 
     },
     { optimisticData: { ...view, content }, rollbackOnError: true, revalidate: false },
   );
-  void mutate((k) => Array.isArray(k) && k[0] === 'events' && k[1] === view.id);
+  refreshEvents(view.id);
   void mutate(keys.jobs);
 }
 

@@ -5,7 +5,7 @@ import { parametersOf } from '@keypost/core/job';
 import { valueText } from '@keypost/core/catalog';
 import { COLLECTIONS } from '@keypost/core/model';
 import type { Calibration, JobContent, Result, Stamp } from '@keypost/core/model';
-import { RowWords, stampName } from '@keypost/core/presentation';
+import { rowWords, stampName } from '@keypost/core/presentation';
 import { checkName, resultValues } from '@keypost/core/proving';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -19,7 +19,7 @@ export function eventText({ collection, before, after }: JobEvent, job?: JobCont
     return calibrationText(after as Pick<Calibration, 'pointId' | 'body'>, job);
   if (collection === 'job') return jobText(before, after);
   const what = COLLECTIONS[collection].label;
-  const words = new RowWords(job);
+  const words = rowWords(job);
   const name = words.name(after ?? before ?? {});
   if (!before) return say('event.added', { what, name, ends: words.ends(after) });
   if (!after) return say('event.removed', { what, name, ends: words.ends(before) });

@@ -33,8 +33,10 @@ type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 export function applyChange(job: JobContent, change: Change, actor: Actor): JobContent {
   const next = applyUnchecked(job, change, actor);
   const problems = checkIntegrity(next);
-  if (!problems.length && doubledParts(next).length > doubledParts(job).length)
-    problems.push(...doubledParts(next).slice(-1));
+  if (!problems.length) {
+    const doubled = doubledParts(next);
+    if (doubled.length && doubled.length > doubledParts(job).length) problems.push(...doubled.slice(-1));
+  }
   if (problems.length) throw new JobProblem(problems);
   return next;
 }

@@ -1,4 +1,4 @@
-export { RowWords, rowChanges } from './rowText.ts';
+export { rowChanges, rowWords } from './rowText.ts';
 export type { LandStep } from './landStep.ts';
 export { changedText, stampName } from './stampText.ts';
 export { landSteps, stampedSteps } from './steps.ts';

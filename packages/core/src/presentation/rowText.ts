@@ -11,7 +11,7 @@ type Fields = Readonly<Record<string, unknown>>;
 type Row = Fields | null | undefined;
 
 /** Rows of a job in the words of people: tags, labels and units, never an id or a structure. */
-export class RowWords {
+class RowWords {
   readonly #index: JobIndex | undefined;
   constructor(job: JobContent | undefined) {
     this.#index = job && new JobIndex(job);
@@ -153,6 +153,16 @@ export class RowWords {
   }
 }
 
+const known = new WeakMap<JobContent, RowWords>();
+
+/** The words for rows of a job, made once for each state of it; without a job, ends keep their ids. */
+export function rowWords(job: JobContent | undefined): RowWords {
+  if (!job) return new RowWords(undefined);
+  let words = known.get(job);
+  if (!words) known.set(job, (words = new RowWords(job)));
+  return words;
+}
+
 /** Lists of which a change tells what it does besides what was typed. */
 const TOLD = ['devices', 'modules', 'wires'] as const;
 
@@ -162,7 +172,7 @@ const TOLD = ['devices', 'modules', 'wires'] as const;
  */
 export function rowChanges(job: JobContent, change: Change): Message[] {
   const next = applyChange(job, change, { by: '?', at: '' });
-  const [before, after] = [new RowWords(job), new RowWords(next)];
+  const [before, after] = [rowWords(job), rowWords(next)];
   return TOLD.flatMap((collection): Message[] => {
     const what = COLLECTIONS[collection].label;
     const was = new Map<string, Fields>(job[collection].map((row) => [row.id, row]));

@@ -3,6 +3,7 @@ import type { Text } from '../messages/index.ts';
 import { sheetOf } from '../setting/index.ts';
 import type { SheetLine } from '../setting/index.ts';
 import type { PointContext } from '../network/index.ts';
+import { seen } from './sought.ts';
 import type { Sought, SoughtGroup } from './sought.ts';
 
 /** What an input may have been given to do besides reading: its function, when it is active, and what follows. */
@@ -22,14 +23,8 @@ export function functionGroup({ index, ports }: PointContext): SoughtGroup[] {
       const line = lines.find(({ parameter }) => parameter.key === `${port.name}.${role}`);
       const words = line && wanted(line);
       if (!line || words === undefined) return [];
-      return [
-        {
-          key: `does.${role}-${port.name}`,
-          label: line.parameter.label,
-          detail: module.tag,
-          look: { kind: 'yesno', value: true, yes: words, no: say('proof.other') },
-        },
-      ];
+      const what = { key: `does.${role}-${port.name}`, label: line.parameter.label, detail: module.tag };
+      return [seen(what, true, words, say('proof.other'))];
     });
   });
   return checks.length ? [{ key: 'does', title: say('proof.what-controller-does'), checks }] : [];

@@ -5,7 +5,7 @@ import type { PointState } from '../analysis/index.ts';
 import { elementId, signalLeads } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
-import { stateKey } from './sought.ts';
+import { seen, stateKey } from './sought.ts';
 import type { Sought, SoughtGroup } from './sought.ts';
 
 /**
@@ -61,7 +61,7 @@ const check = (
   detail: Message,
   yes: Message,
   no: Message = say('proof.other'),
-): Sought => ({ key, label, detail, look: { kind: 'yesno', value: true, yes, no } });
+): Sought => seen({ key, label, detail }, true, yes, no);
 
 /** What is proven of a device whose line talks: that its values arrive and are valid, not the level of its line. */
 export function communicationGroup({ output, module, port }: PointContext): SoughtGroup {

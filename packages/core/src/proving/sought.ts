@@ -17,6 +17,12 @@ export type SoughtGroup = Omit<CheckGroup, 'checks'> & { readonly checks: readon
 export const stateKey = (state: PointState, key: string): string =>
   `${state.situation.key}.${key}`.slice(0, 60);
 
+/** Something that is seen or not. */
+export const seen = (what: Omit<Check, 'expected'>, value: boolean, yes: Text, no: Text): Sought => ({
+  ...what,
+  look: { kind: 'yesno', value, yes, no },
+});
+
 /** Something that is seen or not in a state. */
 export const yesno = (
   state: PointState,
@@ -26,4 +32,4 @@ export const yesno = (
   value: boolean,
   yes: Text = say('proof.on'),
   no: Text = say('proof.off'),
-): Sought => ({ key: stateKey(state, key), label, detail, look: { kind: 'yesno', value, yes, no } });
+): Sought => seen({ key: stateKey(state, key), label, detail }, value, yes, no);

@@ -4,17 +4,22 @@ import { elementOf } from '../network/index.ts';
 import { refuse, unlessRefused } from '../model/index.ts';
 import type { Scaling } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { COLD_JUNCTION } from '../sensing/index.ts';
+import {
+  COLD_JUNCTION,
+  checkTable,
+  ohmsPerKelvin,
+  seebeck,
+  thermocoupleTolerance,
+  thermometerElement,
+  thermometerTolerance,
+} from '../sensing/index.ts';
 import { countedOf, displayHalf, engineeringOf } from './chain.ts';
 import type { SignalChain } from './chain.ts';
-import { checkTable } from '../sensing/index.ts';
 import { loopShares } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { countsPulses } from './pulseChain.ts';
 import { resolutionOf } from './rawFormats.ts';
-import { ohmsPerKelvin, thermometerElement, thermometerTolerance } from '../sensing/index.ts';
 import type { ThermometerClass } from '../sensing/index.ts';
-import { thermocoupleTolerance, seebeck } from '../sensing/index.ts';
 import { convert } from '../units/index.ts';
 
 /** One cause of error: ± so much of the value, in its unit. */
@@ -264,7 +269,6 @@ function isStraightApart(chain: SignalChain): boolean {
 
 /** What sensor and program make of the same value: other ranges or multipliers, or straight lines for a curve. */
 function mismatchCause({ chain, tables, scaling }: PointChain, value: number): Contribution {
-  const { sensor, controller } = chain;
   const apart = Math.abs(apartAt(chain, value));
   const sag =
     scaling.controller.shape === 'table' && tables.points.length > 2
@@ -283,23 +287,28 @@ function mismatchCause({ chain, tables, scaling }: PointChain, value: number): C
     from:
       sag > 0
         ? say('scaling.straight-pieces-between-points')
-        : sensor.low === controller.low && sensor.high === controller.high
-          ? say('scaling.sensor-program-follow-different')
-          : say('scaling.has-to-to', {
-              sensorLabel: sensor.label,
-              low: sensor.low,
-              high: sensor.high,
-              controllerLabel: controller.label,
-              low2: controller.low,
-              high2: controller.high,
-              unit: sensor.unit,
-            }),
+        : (rangesText(chain) ?? say('scaling.sensor-program-follow-different')),
     plusMinus: apart + sag,
   };
 }
 
+/** The ranges of sensor and program, where they differ. */
+function rangesText({ sensor, controller }: SignalChain): Text | undefined {
+  if (sensor.low === controller.low && sensor.high === controller.high) return undefined;
+  return say('scaling.has-to-to', {
+    sensorLabel: sensor.label,
+    low: sensor.low,
+    high: sensor.high,
+    controllerLabel: controller.label,
+    low2: controller.low,
+    high2: controller.high,
+    unit: sensor.unit,
+  });
+}
+
 /** In what sensor and program differ, where no curve does. */
-function differenceText({ sensor, controller }: SignalChain, { sensor: s, controller: c }: Scaling): Text {
+function differenceText(chain: SignalChain, { sensor: s, controller: c }: Scaling): Text {
+  const { sensor, controller } = chain;
   if (s.multiplier !== c.multiplier)
     return say('scaling.multiplied-by', {
       sensorLabel: sensor.label,
@@ -307,17 +316,7 @@ function differenceText({ sensor, controller }: SignalChain, { sensor: s, contro
       controllerLabel: controller.label,
       times2: c.multiplier,
     });
-  return sensor.low === controller.low && sensor.high === controller.high
-    ? say('scaling.same-range')
-    : say('scaling.has-to-to', {
-        sensorLabel: sensor.label,
-        low: sensor.low,
-        high: sensor.high,
-        controllerLabel: controller.label,
-        low2: controller.low,
-        high2: controller.high,
-        unit: sensor.unit,
-      });
+  return rangesText(chain) ?? say('scaling.same-range');
 }
 
 const displayCause = (chain: SignalChain): Contribution => ({

@@ -1,11 +1,16 @@
 import type { Analysis } from '../analysis/index.ts';
 import { convert } from '../units/index.ts';
 import type { Curve } from '../sensing/index.ts';
-import { straight } from '../sensing/index.ts';
+import {
+  ELEMENTS,
+  THERMOCOUPLE_TYPES,
+  ohmsOf,
+  straight,
+  temperatureOf,
+  thermocoupleMillivolts,
+  thermocoupleTemperature,
+} from '../sensing/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
-import { ELEMENTS, ohmsOf, temperatureOf } from '../sensing/index.ts';
-import { thermocoupleMillivolts, thermocoupleTemperature } from '../sensing/index.ts';
-import { THERMOCOUPLE_TYPES } from '../sensing/index.ts';
 import { effective } from './effective.ts';
 import type { SideRange } from './transmitterCalibration.ts';
 

@@ -7,14 +7,21 @@ import { convert } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { SignalChain } from './chain.ts';
-import { straight, then } from '../sensing/index.ts';
-import type { Curve } from '../sensing/index.ts';
+import {
+  COLD_JUNCTION,
+  METALS,
+  ohmsOf,
+  straight,
+  temperatureOf,
+  then,
+  thermocoupleMillivolts,
+  thermocoupleRange,
+  thermocoupleTemperature,
+  thermometerElement,
+} from '../sensing/index.ts';
+import type { Curve, ThermocoupleType } from '../sensing/index.ts';
 import { findRawFormat } from './rawFormats.ts';
 import type { ConverterRange } from './rawFormats.ts';
-import { COLD_JUNCTION } from '../sensing/index.ts';
-import { METALS, ohmsOf, temperatureOf, thermometerElement } from '../sensing/index.ts';
-import { thermocoupleMillivolts, thermocoupleRange, thermocoupleTemperature } from '../sensing/index.ts';
-import type { ThermocoupleType } from '../sensing/index.ts';
 import type { EffectiveRange } from './effective.ts';
 
 interface Ends {

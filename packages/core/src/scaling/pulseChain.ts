@@ -8,11 +8,10 @@ import { pulseHertz, convert, plain } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { SensorPart } from './chain.ts';
-import { straight } from '../sensing/index.ts';
+import { straight, tablesOf } from '../sensing/index.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import type { LoopCurve } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
-import { tablesOf } from '../sensing/index.ts';
 import { usualDisplay } from './usualDisplay.ts';
 import { effective, effectiveRange } from './effective.ts';
 

@@ -5,7 +5,7 @@ import type { ResistanceElement } from '../catalog/index.ts';
 import { elementOf } from '../network/index.ts';
 import type { Range, Scaling } from '../model/index.ts';
 import type { PointContext } from '../network/index.ts';
-import type { CalibrationTables } from '../sensing/index.ts';
+import type { CalibrationTables, Curve } from '../sensing/index.ts';
 import type { SensorPart } from './chain.ts';
 import {
   COLD_JUNCTION,
@@ -16,7 +16,6 @@ import {
   thermocoupleCurve,
   thermometerCurve,
 } from '../sensing/index.ts';
-import type { Curve } from '../sensing/index.ts';
 import { effective, effectiveRange } from './effective.ts';
 
 /** A sensor's part of a chain, and the level of the circuit at each of its signals. */
