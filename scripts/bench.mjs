@@ -3,6 +3,6 @@ import { install, runOn } from './steps.mjs';
 
 /** Runs every measurement. */
 export async function bench() {
-  install();
+  await install();
   process.exit(await runOn(process.execPath, ['--import', 'tsx', 'bench/main.ts']));
 }

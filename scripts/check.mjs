@@ -4,7 +4,7 @@ import { install, ROOT, runOn } from './steps.mjs';
 
 /** Checks a job file; the exit code says the outcome. */
 export async function check(args) {
-  install();
+  await install();
   const resolved = args.map((arg) =>
     arg.startsWith('--') ? arg : path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, arg),
   );

@@ -12,7 +12,7 @@ function find() {
 }
 
 /** Path of Chromium for the browser tests; installs Debian's package when it is missing and may be installed. */
-export function chromium() {
+export async function chromium() {
   const chosen = process.env.KEYPOST_CHROMIUM;
   if (chosen) {
     if (!existsSync(chosen)) throw new Friendly(`KEYPOST_CHROMIUM names ${chosen}, which is not there.`);
@@ -27,8 +27,8 @@ export function chromium() {
     );
   console.log("Installing Debian's chromium for the browser tests …");
   const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
-  run('apt-get', ['-qq', 'update'], quiet);
-  run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', 'chromium'], quiet);
+  await run('apt-get', ['-qq', 'update'], quiet);
+  await run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', 'chromium'], quiet);
   const installed = find();
   if (!installed)
     throw new Friendly('Chromium could not be installed; apt-get says why above. The browser tests need it.');

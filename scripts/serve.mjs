@@ -41,15 +41,15 @@ function serverArguments(kind, { port, host, data, ...partners }) {
 /** Serves the built interface and the data of its kind, `demo` or `own`. */
 export async function serve(kind, args) {
   const given = options(args);
-  install();
-  build();
+  await install();
+  await build();
   process.exit(await runOn(process.execPath, serverArguments(kind, given)));
 }
 
 /** Serves the demo's data and, beside it, the interface as it is written. */
 export async function develop(args) {
   const given = options(args);
-  install();
+  await install();
   const port = given.port ?? process.env.KEYPOST_PORT ?? '4070';
   console.log(`The interface answers at http://localhost:8081 and asks the server on port ${port}.`);
   const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)], {

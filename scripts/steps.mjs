@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -13,13 +13,15 @@ export class Friendly extends Error {
 
 /** Runs a command to its end; what it says goes to the terminal beside the answer. @returns its exit code. */
 export function run(command, args, env = {}) {
-  const { status, error } = spawnSync(command, args, {
+  const child = spawn(command, args, {
     cwd: ROOT,
     stdio: ['inherit', 2, 2],
     env: { ...process.env, ...env },
   });
-  if (error) throw error;
-  return status ?? 1;
+  return new Promise((resolve, reject) => {
+    child.on('error', reject);
+    child.on('close', (code) => resolve(code ?? 1));
+  });
 }
 
 /** Runs a command beside others. @returns its exit code and all that it said. */
@@ -61,37 +63,42 @@ function hashOf(paths) {
 }
 
 /** Does a step unless nothing that it depends on has changed since it was last done. */
-function unlessDone(name, paths, outcome, step) {
+async function unlessDone(name, paths, outcome, step) {
   const mark = path.join(ROOT, '.cache', `${name}.done`);
   const hash = hashOf(paths);
   if (existsSync(path.join(ROOT, outcome)) && existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
-  step();
+  await step();
   mkdirSync(path.dirname(mark), { recursive: true });
   writeFileSync(mark, hash);
 }
 
 /** Installs the packages of the lock file. */
 export function install() {
-  unlessDone('install', ['package-lock.json'], 'node_modules/.package-lock.json', () => {
+  return unlessDone('install', ['package-lock.json'], 'node_modules/.package-lock.json', async () => {
     console.error('Installing packages from the lock file …');
-    const code = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    const code = await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
     if (code !== 0) throw new Friendly('The packages could not be installed. npm says why above.');
   });
 }
 
 /** Builds the interface. */
 export function build() {
-  unlessDone('build', ['apps/app', 'packages', 'package-lock.json'], 'apps/app/dist/index.html', () => {
-    console.error('Building the interface …');
-    const code = run(
-      'npm',
-      ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'],
-      {
-        EXPO_OFFLINE: '1',
-        EXPO_NO_TELEMETRY: '1',
-        CI: '1',
-      },
-    );
-    if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
-  });
+  return unlessDone(
+    'build',
+    ['apps/app', 'packages', 'package-lock.json'],
+    'apps/app/dist/index.html',
+    async () => {
+      console.error('Building the interface …');
+      const code = await run(
+        'npm',
+        ['exec', '--workspace', '@keypost/app', '--', 'expo', 'export', '--platform', 'web'],
+        {
+          EXPO_OFFLINE: '1',
+          EXPO_NO_TELEMETRY: '1',
+          CI: '1',
+        },
+      );
+      if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
+    },
+  );
 }

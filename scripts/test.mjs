@@ -44,7 +44,7 @@ async function checks() {
   return done;
 }
 
-/** Tests that mostly wait for processes of their own: they run beside the browser's, which leave them room. */
+/** Tests that mostly wait for processes of their own: they run while the interface is built. */
 const WAITING = '/(durability|upgrade)\\.test\\.ts$';
 const OTHERS = `^(?!.*${WAITING})`;
 
@@ -72,24 +72,26 @@ async function browser(executable) {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected || (code === 0 ? 0 : 1) };
 }
 
-/** Runs everything and ends with the line that says how it went. */
-export async function test() {
-  install();
-  rmSync(RESULTS, { recursive: true, force: true });
-  mkdirSync(RESULTS, { recursive: true });
-  const parts = [...(await checks()), await unit('unit', OTHERS, 2)];
-  let executable;
+/** Builds the interface. @returns the browser to test it with; nothing, when there is none or it cannot be built. */
+async function built() {
   try {
-    executable = chromium();
-    build();
+    await build();
+    return await chromium();
   } catch (error) {
     if (!(error instanceof Friendly)) throw error;
     console.error(error.message);
-    parts.push({ passed: 0, failed: 1 });
+    return undefined;
   }
-  parts.push(
-    ...(await Promise.all([unit('processes', WAITING, 1), ...(executable ? [browser(executable)] : [])])),
-  );
+}
+
+/** Runs everything and ends with the line that says how it went. */
+export async function test() {
+  await install();
+  rmSync(RESULTS, { recursive: true, force: true });
+  mkdirSync(RESULTS, { recursive: true });
+  const parts = [...(await checks()), await unit('unit', OTHERS, 2)];
+  const [processes, executable] = await Promise.all([unit('processes', WAITING, 1), built()]);
+  parts.push(processes, executable ? await browser(executable) : { passed: 0, failed: 1 });
   const sum = (key) => parts.reduce((total, part) => total + part[key], 0);
   console.log(`\n${sum('passed')} passed, ${sum('failed')} failed`);
   process.exit(sum('failed') === 0 ? 0 : 1);
