@@ -81,8 +81,8 @@ test('board and point follow what somebody else stores, and what is being typed 
     },
   });
   expect(stored.ok()).toBe(true);
-  await expect(board.getByText('Drum filter, turned')).toBeVisible({ timeout: 2500 });
-  await expect(page.getByText('Drum filter, turned').first()).toBeVisible({ timeout: 2500 });
+  await expect(board.getByText('Drum filter, turned')).toBeVisible();
+  await expect(page.getByText('Drum filter, turned').first()).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Target present: Signal' })).toHaveValue('22.9');
 });
 
