@@ -65,3 +65,49 @@ export const DISTANCE_SENSOR = `<?xml version="1.0" encoding="UTF-8"?>
   </ExternalTextCollection>
 </IODevice>
 `;
+
+/** A made-up device whose process data hangs on a parameter, with an array, points and spans of time, and named values. */
+export const TWO_MODES = `<?xml version="1.0" encoding="UTF-8"?>
+<IODevice xmlns="http://www.io-link.com/IODD/2010/10" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance">
+  <DocumentInfo version="V1.0"/>
+  <ProfileBody>
+    <DeviceIdentity vendorId="4711" vendorName="Heron Works" deviceId="131080"><DeviceName textId="TI_Device"/></DeviceIdentity>
+    <DeviceFunction>
+      <DatatypeCollection/>
+      <VariableCollection>
+        <StdVariableRef id="V_OperatingHours"/>
+        <Variable id="V_Mode" index="70" accessRights="rw" defaultValue="0">
+          <Datatype xsi:type="UIntegerT" bitLength="8">
+            <SingleValue value="0"><Name textId="TI_Flow"/></SingleValue><SingleValue value="1"><Name textId="TI_Zones"/></SingleValue>
+          </Datatype><Name textId="TI_Mode"/>
+        </Variable>
+        <Variable id="V_Limits" index="71" accessRights="rw">
+          <Datatype xsi:type="ArrayT" count="5" subindexAccessSupported="true"><SimpleDatatype xsi:type="UIntegerT" bitLength="3"/></Datatype><Name textId="TI_Limits"/>
+        </Variable>
+        <Variable id="V_Since" index="72" accessRights="rw"><Datatype xsi:type="TimeT"/><Name textId="TI_Since"/></Variable>
+        <Variable id="V_Run" index="73" accessRights="rw"><Datatype xsi:type="TimeSpanT"/><Name textId="TI_Run"/></Variable>
+      </VariableCollection>
+      <ProcessDataCollection>
+        <ProcessData id="P0"><Condition variableId="V_Mode" value="0"/>
+          <ProcessDataIn id="PI0" bitLength="32"><Name textId="TI_Flow"/>
+            <Datatype xsi:type="Float32T"><ValueRange lowerValue="0" upperValue="1000"/></Datatype></ProcessDataIn></ProcessData>
+        <ProcessData id="P1"><Condition variableId="V_Mode" value="1"/>
+          <ProcessDataIn id="PI1" bitLength="32"><Name textId="TI_Zone"/>
+            <Datatype xsi:type="ArrayT" count="4"><SimpleDatatype xsi:type="IntegerT" bitLength="8"/></Datatype></ProcessDataIn></ProcessData>
+      </ProcessDataCollection>
+      <UserInterface>
+        <ProcessDataRefCollection>
+          <ProcessDataRef processDataId="PI0"><ProcessDataInfo gradient="0.06" offset="0" unitCode="1349"/></ProcessDataRef>
+          <ProcessDataRef processDataId="PI1"><ProcessDataInfo gradient="0.5" offset="0" unitCode="9999"/></ProcessDataRef>
+        </ProcessDataRefCollection>
+        <MenuCollection/>
+      </UserInterface>
+    </DeviceFunction>
+  </ProfileBody>
+  <CommNetworkProfile iolinkRevision="V1.1"><TransportLayers><PhysicalLayer bitrate="COM2" minCycleTime="2300"/></TransportLayers></CommNetworkProfile>
+  <ExternalTextCollection><PrimaryLanguage xml:lang="en">
+    <Text id="TI_Device" value="Flow and zones"/><Text id="TI_Flow" value="Flow"/><Text id="TI_Zones" value="Zones"/><Text id="TI_Zone" value="Zone"/>
+    <Text id="TI_Mode" value="What it sends"/><Text id="TI_Limits" value="Limits"/><Text id="TI_Since" value="Running since"/><Text id="TI_Run" value="Time run"/>
+  </PrimaryLanguage></ExternalTextCollection>
+</IODevice>
+`;

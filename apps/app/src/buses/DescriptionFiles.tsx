@@ -1,4 +1,5 @@
 import type { JobView } from '@keypost/api';
+import { textOf } from '@keypost/core/messages';
 import { JobProblem, problemText } from '@keypost/core/model';
 import { knownDescription, MAX_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
 import type { Description } from '@keypost/core/model';
@@ -78,10 +79,14 @@ function FileRow({ view, row, first }: { view: JobView; row: Description; first:
   const [open, setOpen] = useState(false);
   const { description, parameters } = knownDescription(row.text);
   const users = view.content.devices.filter(({ descriptionId }) => descriptionId === row.id);
-  const records = description.processData.flatMap(({ input, output }) => [
-    ...(input ? [['from the device', input] as const] : []),
-    ...(output ? [['to the device', output] as const] : []),
-  ]);
+  const nameOf = (id: string) => description.variables.find((v) => v.id === id)?.name ?? id;
+  const records = description.processData.flatMap(({ condition, input, output }) => {
+    const when = condition ? `, while ${nameOf(condition.variableId)} is ${condition.value}` : '';
+    return [
+      ...(input ? [[`from the device${when}`, input] as const] : []),
+      ...(output ? [[`to the device${when}`, output] as const] : []),
+    ];
+  });
   return (
     <Row first={first} className="gap-1">
       <Text as="strong">{description.name}</Text>
@@ -111,6 +116,11 @@ function FileRow({ view, row, first }: { view: JobView; row: Description; first:
               ))}
             </View>
           ))}
+          {description.unread.length > 0 && (
+            <Text as="small">
+              {`Not understood, and left out: ${description.unread.map((left) => textOf(left)).join(', ')}.`}
+            </Text>
+          )}
           <Text as="small" className="font-wordsemi">{`${parameters.length} parameters`}</Text>
           {parameters.slice(0, 30).map(({ key, label, index, subindex }) => (
             <Text as="small" key={key}>{`${index}${subindex ? `.${subindex}` : ''}  ${label}`}</Text>

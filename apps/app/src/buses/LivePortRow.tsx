@@ -88,7 +88,8 @@ function Items({
   state: Parameters<typeof liveItems>[2];
   valid: boolean;
 }) {
-  const layout = port.known?.description.processData[0]?.input;
+  const { record: layout, unknown } = port.sends ?? {};
+  if (unknown) return <Text as="fail">{textOf(unknown)}</Text>;
   if (!layout) return <Text as="mono">{bytes}</Text>;
   const data = bytesOfHex(bytes);
   if (data.length !== Math.ceil(layout.bitLength / 8))
@@ -101,7 +102,7 @@ function Items({
         <LiveValue
           key={item.name}
           name={item.name}
-          text={item.unit ? `${item.text}\u00a0${item.unit}` : item.text}
+          text={[item.text, item.unit, item.meaning].filter(Boolean).join('\u00a0')}
           flag={textOf(item.flag)}
           dim={item.on === false}
           long={item.bits !== undefined}

@@ -2,9 +2,11 @@ import { nth, sure } from '@keypost/core/lists';
 import {
   bitsOf,
   COMMAND_INDEX,
+  decodeParameter,
   decodeRecord,
   encodeParameter,
   encodeRecord,
+  processDataInForce,
   SWITCH_CHANNELS,
   SWITCH_MODES,
   switchedBy,
@@ -61,16 +63,26 @@ export class SimulatedDevice {
     this.known = known;
     this.serialNumber = serialNumber;
     this.now = now;
-    this.output = new Uint8Array(Math.ceil((this.outputLayout?.bitLength ?? 0) / 8));
     this.reset();
+    this.output = new Uint8Array(Math.ceil((this.outputLayout?.bitLength ?? 0) / 8));
+  }
+
+  private get processData() {
+    return processDataInForce(this.known, (key) => this.shown(key)).data;
+  }
+
+  /** What a parameter holds, as the device shows it. */
+  private shown(key: string): string | undefined {
+    const parameter = this.known.parameters.find((p) => p.key === key);
+    return parameter && decodeParameter(parameter, this.read(parameter.index, parameter.subindex));
   }
 
   private get inputLayout() {
-    return this.known.description.processData[0]?.input;
+    return this.processData?.input;
   }
 
   private get outputLayout() {
-    return this.known.description.processData[0]?.output;
+    return this.processData?.output;
   }
 
   /** Everything back to factory values. */
@@ -180,7 +192,7 @@ export class SimulatedDevice {
     const values = new Map<string, ItemValue>();
     layout.items.forEach((item, i) => {
       if (item.type.kind === 'booleans') values.set(item.name, this.feedback(item.type.count));
-      else if (item.type.kind !== 'boolean')
+      else if (['uint', 'int', 'float32'].includes(item.type.kind))
         values.set(item.name, valueAt(item, (this.share() + i * 0.13) % 1));
     });
     if (layout.items[0] && layout.items[0].type.kind !== 'booleans')
@@ -195,7 +207,7 @@ export class SimulatedDevice {
   /** Feedback of outputs: each as it was sent. */
   private feedback(count: number): boolean[] {
     const raw = [...this.output].reduce((sum, byte) => (sum << 8) | byte, 0);
-    return Array.from({ length: count }, (_, i) => ((raw >> i) & 1) === 1);
+    return Array.from({ length: count }, (_, i) => ((raw >> (count - 1 - i)) & 1) === 1);
   }
 
   private switched(channel: number): boolean {
@@ -249,6 +261,7 @@ function factoryBytes(variable: DescribedVariable, parameters: readonly BusParam
   }
   if (variable.type.kind === 'string') return new TextEncoder().encode(variable.factory ?? '');
   const parameter = own[0];
+  if (variable.type.kind === 'time') return new Uint8Array(8);
   if (!parameter) return new Uint8Array(1);
   return encodeParameter(
     parameter,
@@ -263,6 +276,8 @@ const minOf = ({ allowed, type }: DescribedItem): number =>
 
 /** Raw value of an item at a share of its range. */
 function valueAt({ allowed, type }: DescribedItem, share: number): number {
+  const [first] = allowed.values;
+  if (first && allowed.ranges.length === 0) return Number(first.value);
   const bits = bitsOf(type);
   const range = allowed.ranges[0] ?? { min: 0, max: type.kind === 'uint' ? 2 ** bits - 1 : 100 };
   const value = range.min + share * (range.max - range.min);

@@ -108,6 +108,7 @@ function parameterOf({ index, subindex, name, access, type, allowed, scale, fact
     subindex,
     type,
     ...(scale && { scale, ...(scale.unit && { unit: scale.unit }) }),
+    ...(type.kind === 'span' && { unit: 's' }),
     ...heldBy(type, allowed, scale, choice),
     ...(factory !== undefined && {
       factory: choice || !scale ? factory : plain(scaled(Number(factory), scale), 9),
@@ -118,7 +119,8 @@ function parameterOf({ index, subindex, name, access, type, allowed, scale, fact
   };
 }
 
-const isNumeric = ({ kind }: SimpleType): boolean => kind === 'uint' || kind === 'int' || kind === 'float32';
+const isNumeric = ({ kind }: SimpleType): boolean =>
+  kind === 'uint' || kind === 'int' || kind === 'float32' || kind === 'span';
 
 const isChoice = (type: SimpleType, { values, ranges }: Allowed): boolean =>
   type.kind === 'boolean' || (isNumeric(type) && values.length > 0 && ranges.length === 0);
@@ -132,6 +134,7 @@ function heldBy(
 ): Partial<Parameter> {
   const named = type.kind === 'boolean' && allowed.values.length === 0 ? OFF_ON : allowed.values;
   if (choice) return { choices: named.map(({ value, name: label }) => ({ value, label: label || value })) };
+  if (type.kind === 'time') return {};
   if (!isNumeric(type)) return { max: Math.floor(bitsOf(type) / 8) };
   return { ...limitsOf(type, allowed, scale), ...(named.length > 0 && { special: named }) };
 }
@@ -148,7 +151,7 @@ function limitsOf(
 ): { min?: number; max?: number } {
   const bits = bitsOf(type);
   const whole =
-    type.kind === 'float32' || bits > 53
+    type.kind === 'float32' || type.kind === 'span' || bits > 53
       ? undefined
       : type.kind === 'uint'
         ? { min: 0, max: 2 ** bits - 1 }
@@ -197,8 +200,10 @@ export function encodeParameter(parameter: BusParameter, text: string): Uint8Arr
         return Number.isInteger(raw) ? raw : refuse(say('ioLink.whole-numbers-fit'));
       }
       case 'float32':
+      case 'span':
         return number();
       case 'string':
+      case 'time':
         return text;
       case 'octets':
         return bytesOfHex(text);
@@ -222,6 +227,7 @@ export function decodeParameter(parameter: BusParameter, bytes: Uint8Array): str
   if (typeof value === 'number' && scale && parameter.kind === 'number')
     return plain(scaled(value, scale), 9);
   if (typeof value === 'number' && type.kind === 'float32') return plain(value, 7);
+  if (typeof value === 'number' && type.kind === 'span') return plain(value, 12);
   if (value instanceof Uint8Array) return hexOf(value);
   if (Array.isArray(value)) return value.map((on) => (on ? '1' : '0')).join('');
   return String(value);

@@ -1,3 +1,4 @@
+import type { Message } from '../messages/index.ts';
 import type { Scale, SimpleType } from './processData.ts';
 
 /** One of the values that a variable or an item may take, with its name. */
@@ -61,8 +62,16 @@ export interface DescribedRecord {
   readonly items: readonly DescribedItem[];
 }
 
+/** The raw value of a variable, or of one of its items, under which process data is in force. */
+export interface Condition {
+  readonly variableId: string;
+  readonly subindex?: number;
+  readonly value: string;
+}
+
 export interface DescribedProcessData {
   readonly id: string;
+  readonly condition?: Condition;
   readonly input?: DescribedRecord;
   readonly output?: DescribedRecord;
 }
@@ -82,4 +91,6 @@ export interface IoLinkDescription {
   readonly variables: readonly DescribedVariable[];
   readonly processData: readonly DescribedProcessData[];
   readonly menus: readonly DescribedMenu[];
+  /** What the file says and is not understood here. */
+  readonly unread: readonly Message[];
 }

@@ -1,6 +1,11 @@
 export { decodeParameter, encodeParameter } from './describedParameters.ts';
 export type { BusParameter } from './describedParameters.ts';
-export type { DescribedItem, DescribedVariable, IoLinkDescription } from './descriptionTypes.ts';
+export type {
+  DescribedItem,
+  DescribedRecord,
+  DescribedVariable,
+  IoLinkDescription,
+} from './descriptionTypes.ts';
 export { bytesOfHex, hexOf } from './hex.ts';
 export { knownDescription } from './knownDescription.ts';
 export type { KnownDescription } from './knownDescription.ts';
@@ -8,6 +13,7 @@ export { liveItems, portFlag } from './liveValue.ts';
 export type { PortState } from './liveValue.ts';
 export { portAddresses } from './portAddresses.ts';
 export type { Numbering, PortAddress } from './portAddresses.ts';
+export { processDataInForce } from './processDataInForce.ts';
 export { bitsOf, decodeRecord, encodeRecord } from './processData.ts';
 export type { ItemValue } from './processData.ts';
 export {

@@ -3,6 +3,7 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { plain } from '../units/index.ts';
 import type { DescribedItem, DescribedRecord } from './descriptionTypes.ts';
+import { hexOf } from './hex.ts';
 import { decodeRecord, scaled } from './processData.ts';
 import type { ItemValue } from './processData.ts';
 
@@ -28,6 +29,8 @@ export interface LiveItem {
   readonly bits?: readonly boolean[];
   /** What is shown: the number, `on` or `off`, or what stands in its place. */
   readonly text: string;
+  /** The device’s own name for the number. */
+  readonly meaning?: string;
   /** Why it does not count. A value with a flag is never shown without it. */
   readonly flag?: Text;
 }
@@ -76,17 +79,32 @@ export function liveItems(
 }
 
 function liveItem(item: DescribedItem, raw: ItemValue, flag: Text | undefined): LiveItem {
-  const base = { name: item.name, unit: item.scale?.unit ?? '', ...(flag !== undefined && { flag }) };
-  if (typeof raw === 'boolean') return { ...base, on: raw, text: raw ? 'on' : 'off' };
+  const unit = item.type.kind === 'span' ? 's' : (item.scale?.unit ?? '');
+  const base = { name: item.name, unit, ...(flag !== undefined && { flag }) };
+  const named = namedValue(item, raw);
+  if (typeof raw === 'boolean') return { ...base, on: raw, text: named ?? (raw ? 'on' : 'off') };
   if (Array.isArray(raw))
     return { ...base, bits: raw as readonly boolean[], text: bitsText(raw as boolean[]) };
-  if (typeof raw !== 'number') return { ...base, text: String(raw) };
+  if (raw instanceof Uint8Array) return { ...base, text: hexOf(raw) };
+  if (typeof raw !== 'number') return { ...base, text: named ?? String(raw) };
   const own = flag ?? ownFlag(item, raw);
   const value = item.scale ? scaled(raw, item.scale) : raw;
   const digits = item.type.kind === 'float32' ? 5 : 7;
-  return own === undefined
-    ? { ...base, value, text: plain(value, digits) }
-    : { ...base, text: plain(value, digits), flag: own };
+  const number = plain(value, digits);
+  if (own !== undefined) return { ...base, text: number, flag: own };
+  if (named === undefined) return { ...base, value, text: number };
+  // A list of names needs no number; a name within a range says what its number means.
+  return item.allowed.ranges.length === 0
+    ? { ...base, unit: '', value, text: named }
+    : { ...base, value, text: number, meaning: named };
+}
+
+/** The device's own name for a value. */
+function namedValue({ allowed }: DescribedItem, raw: ItemValue): string | undefined {
+  const found = allowed.values.find(({ value }) =>
+    typeof raw === 'boolean' ? (value === 'true' || value === '1') === raw : Number(value) === Number(raw),
+  );
+  return found?.name || undefined;
 }
 
 const bitsText = (bits: readonly boolean[]): string => bits.map((on) => (on ? '1' : '0')).join(' ');
@@ -100,7 +118,9 @@ function ownFlag({ allowed, type }: DescribedItem, raw: number): Text | undefine
   const bits = type.kind === 'int' ? type.bits : 0;
   const profile = PROFILE[bits]?.[raw];
   if (profile && !within) return profile;
-  if (allowed.ranges.length === 0 || within) return undefined;
+  if (allowed.ranges.length === 0)
+    return allowed.values.length > 0 && !named ? say('ioLink.value-of-none') : undefined;
+  if (within) return undefined;
   return raw < Math.min(...allowed.ranges.map(({ min }) => min))
     ? say('ioLink.below-range')
     : say('ioLink.above-range');

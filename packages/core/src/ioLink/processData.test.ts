@@ -33,7 +33,8 @@ describe('by hand', () => {
     [{ kind: 'uint', bits: 16 }, 16, 'ff 38', 65336],
     [{ kind: 'float32' }, 32, '41 c8 00 00', 25],
     [{ kind: 'float32' }, 32, 'bf 80 00 00', -1],
-    [{ kind: 'booleans', count: 8 }, 8, '05', [true, false, true, false, false, false, false, false]],
+    // The first of an array stands highest.
+    [{ kind: 'booleans', count: 8 }, 8, '05', [false, false, false, false, false, true, false, true]],
     [{ kind: 'octets', bytes: 2 }, 16, '01 fe', Uint8Array.of(1, 254)],
     [{ kind: 'string', bytes: 4 }, 32, '61 62 00 00', 'ab'],
     [{ kind: 'uint', bits: 64 }, 64, 'ff ff ff ff ff ff ff ff', 0xffffffffffffffffn],

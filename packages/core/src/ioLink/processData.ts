@@ -1,6 +1,7 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { JobProblem } from '../model/index.ts';
+import { instantOf, rawInstant, rawSpan, spanOf } from './timeTypes.ts';
 
 /** The simple data types of process data and parameters (IO-Link Interface and System Specification, annex F). */
 export type SimpleType =
@@ -8,7 +9,10 @@ export type SimpleType =
   | { readonly kind: 'uint' | 'int'; readonly bits: number }
   | { readonly kind: 'float32' }
   | { readonly kind: 'string' | 'octets'; readonly bytes: number }
-  | { readonly kind: 'booleans'; readonly count: number };
+  /** In the order of their subindexes: the first stands highest. */
+  | { readonly kind: 'booleans'; readonly count: number }
+  /** A point of time, and a span: see `timeTypes.ts`. */
+  | { readonly kind: 'time' | 'span' };
 
 /** One item of a record: where its lowest bit stands, counted from the last bit that is sent. */
 export interface RecordItem {
@@ -39,6 +43,9 @@ export function bitsOf(type: SimpleType): number {
       return 8 * type.bytes;
     case 'booleans':
       return type.count;
+    case 'time':
+    case 'span':
+      return 64;
   }
 }
 
@@ -114,7 +121,11 @@ function valueOf(type: SimpleType, raw: bigint): ItemValue {
     case 'string':
       return new TextDecoder().decode(octets(raw, type.bytes)).replace(/\0+$/, '');
     case 'booleans':
-      return Array.from({ length: type.count }, (_, i) => ((raw >> BigInt(i)) & 1n) === 1n);
+      return Array.from({ length: type.count }, (_, i) => ((raw >> BigInt(type.count - 1 - i)) & 1n) === 1n);
+    case 'time':
+      return instantOf(raw);
+    case 'span':
+      return spanOf(raw);
   }
 }
 
@@ -168,8 +179,14 @@ function rawOf(name: string, type: SimpleType, value: ItemValue): bigint {
     }
     case 'booleans':
       return Array.isArray(value) && value.length === type.count
-        ? value.reduce<bigint>((sum, on, i) => sum | ((on === true ? 1n : 0n) << BigInt(i)), 0n)
+        ? value.reduce<bigint>((sum, on) => (sum << 1n) | (on === true ? 1n : 0n), 0n)
         : refuse(say('ioLink.times-true-false', { count: type.count }));
+    case 'time':
+      return (
+        (typeof value === 'string' ? rawInstant(value) : undefined) ?? refuse(say('ioLink.it-is-a-time'))
+      );
+    case 'span':
+      return (typeof value === 'number' ? rawSpan(value) : undefined) ?? refuse(say('ioLink.it-is-a-span'));
   }
 }
 

@@ -2,11 +2,11 @@ import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
-import { layoutProblems } from './processData.ts';
+import { bitsOf, layoutProblems } from './processData.ts';
 import type { Scale, SimpleType } from './processData.ts';
 import type {
-  Access,
   Allowed,
+  Condition,
   DescribedItem,
   DescribedMenu,
   DescribedProcessData,
@@ -15,25 +15,13 @@ import type {
   IoLinkDescription,
   MenuLine,
 } from './descriptionTypes.ts';
+import { STANDARD_VARIABLES } from './standardVariables.ts';
 import { all, at, readXml } from './xmlTree.ts';
 import type { XmlElement } from './xmlTree.ts';
 import { unitText } from './unitCodes.ts';
 
 /** Namespaces of the description format that are read: versions 1.0.1 and 1.1. */
 const KNOWN = ['http://www.io-link.com/IODD/2009/11', 'http://www.io-link.com/IODD/2010/10'];
-
-/** Variables that every device has, by their standard ids, with index and words (IO-Link Interface, annex B.2). */
-const STANDARD: Readonly<Record<string, { index: number; name: string; access: Access; bytes: number }>> = {
-  V_VendorName: { index: 16, name: 'Vendor name', access: 'ro', bytes: 64 },
-  V_VendorText: { index: 17, name: 'Vendor text', access: 'ro', bytes: 64 },
-  V_ProductName: { index: 18, name: 'Product name', access: 'ro', bytes: 64 },
-  V_ProductID: { index: 19, name: 'Product id', access: 'ro', bytes: 64 },
-  V_ProductText: { index: 20, name: 'Product text', access: 'ro', bytes: 64 },
-  V_SerialNumber: { index: 21, name: 'Serial number', access: 'ro', bytes: 16 },
-  V_HardwareRevision: { index: 22, name: 'Hardware revision', access: 'ro', bytes: 64 },
-  V_FirmwareRevision: { index: 23, name: 'Firmware revision', access: 'ro', bytes: 64 },
-  V_ApplicationSpecificTag: { index: 24, name: 'Tag of the application', access: 'rw', bytes: 32 },
-};
 
 /**
  * Reads a device description (IODD, the open XML of IEC 61131-9) with its texts in the primary language.
@@ -53,6 +41,7 @@ export function readDescription(text: string): IoLinkDescription {
 
 class Reader {
   readonly problems: { path: string; message: Message }[] = [];
+  private readonly unread = new Map<string, Message>();
   private readonly body: XmlElement;
   private readonly func: XmlElement;
   private readonly root: XmlElement;
@@ -96,11 +85,17 @@ class Reader {
       variables,
       processData: this.processData(),
       menus: this.menus(new Set(variables.map(({ id }) => id))),
+      unread: [...this.unread.values()],
     };
   }
 
   private problem(path: string, message: Message): void {
     this.problems.push({ path, message });
+  }
+
+  /** Notes what the file says and is not understood here, once. */
+  private leave(key: string, message: Message): void {
+    this.unread.set(key, message);
   }
 
   /** A text by the id that an element refers to; the id itself where the file lacks the text. */
@@ -122,8 +117,12 @@ class Reader {
   private variables(): DescribedVariable[] {
     const collection = at(this.func, 'VariableCollection');
     const standard = all(collection, 'StdVariableRef').flatMap(({ attributes }): DescribedVariable[] => {
-      const known = STANDARD[attributes.id ?? ''];
-      if (!known) return [];
+      const known = STANDARD_VARIABLES[attributes.id ?? ''];
+      if (!known) {
+        const id = attributes.id ?? '';
+        this.leave(id, say('ioLink.standard-variable-unread', { id }));
+        return [];
+      }
       return [
         {
           id: sure(attributes.id),
@@ -153,20 +152,17 @@ class Reader {
     const access = variable.attributes.accessRights;
     if (access !== 'ro' && access !== 'rw' && access !== 'wo')
       this.problem(`Variable ${id}`, say('ioLink.access-ro-rw-wo', { access: access ?? '' }));
-    const record = datatype?.attributes['xsi:type'] === 'RecordT';
+    const name = this.named(at(variable, 'Name'));
+    const items = this.itemsIn(datatype, name, `Variable ${id}`);
     return {
       id,
       index: this.whole(variable, 'index'),
-      name: this.named(at(variable, 'Name')),
+      name,
       description: this.named(at(variable, 'Description')),
       access: access === 'rw' || access === 'wo' ? access : 'ro',
       type:
-        datatype && record
-          ? {
-              kind: 'record',
-              bitLength: this.whole(datatype, 'bitLength'),
-              items: this.items(datatype, `Variable ${id}`),
-            }
+        datatype && items
+          ? { kind: 'record', bitLength: this.bitsIn(datatype, items), items }
           : this.simple(datatype, `Variable ${id}`),
       allowed: this.allowed(datatype),
       ...(variable.attributes.defaultValue !== undefined && { factory: variable.attributes.defaultValue }),
@@ -200,12 +196,42 @@ class Reader {
           kind: kind === 'StringT' ? 'string' : 'octets',
           bytes: this.whole(sure(datatype), 'fixedLength', 0) || this.whole(sure(datatype), 'length', 0) || 1,
         };
+      case 'TimeT':
+        return { kind: 'time' };
+      case 'TimeSpanT':
+        return { kind: 'span' };
       case 'ArrayT':
         return { kind: 'booleans', count: this.whole(sure(datatype), 'count') };
       default:
         if (datatype) this.problem(path, say('ioLink.type-known-here', { kind: kind ?? '' }));
         return { kind: 'uint', bits: 8 };
     }
+  }
+
+  /** The items of a record, or of an array that is not of Booleans; nothing for a simple type. */
+  private itemsIn(datatype: XmlElement | undefined, name: string, path: string): DescribedItem[] | undefined {
+    const kind = datatype?.attributes['xsi:type'];
+    if (datatype && kind === 'RecordT') return this.items(datatype, path);
+    if (!datatype || kind !== 'ArrayT') return undefined;
+    const element = this.datatypeIn(datatype, path);
+    const type = this.simple(element, path);
+    if (type.kind === 'boolean') return undefined;
+    const count = this.whole(datatype, 'count');
+    const allowed = this.allowed(element);
+    // The first stands highest, without gaps (IO-Link Interface and System Specification, annex F.3.2).
+    return Array.from({ length: count }, (_, i) => ({
+      name: `${name || 'value'} ${i + 1}`,
+      subindex: i + 1,
+      bitOffset: (count - 1 - i) * bitsOf(type),
+      type,
+      allowed,
+    }));
+  }
+
+  private bitsIn(datatype: XmlElement, items: readonly DescribedItem[]): number {
+    return datatype.attributes['xsi:type'] === 'RecordT'
+      ? this.whole(datatype, 'bitLength')
+      : items.reduce((sum, { type }) => sum + bitsOf(type), 0);
   }
 
   private items(record: XmlElement, path: string): DescribedItem[] {
@@ -241,8 +267,19 @@ class Reader {
       const id = data.attributes.id ?? '';
       const input = this.record(at(data, 'ProcessDataIn'), scales);
       const output = this.record(at(data, 'ProcessDataOut'), scales);
-      return { id, ...(input && { input }), ...(output && { output }) };
+      const condition = this.condition(at(data, 'Condition'));
+      return { id, ...(condition && { condition }), ...(input && { input }), ...(output && { output }) };
     });
+  }
+
+  private condition(condition: XmlElement | undefined): Condition | undefined {
+    if (!condition) return undefined;
+    const { variableId = '', subindex, value = '' } = condition.attributes;
+    return {
+      variableId,
+      value,
+      ...(subindex !== undefined && { subindex: this.whole(condition, 'subindex') }),
+    };
   }
 
   private record(
@@ -255,20 +292,19 @@ class Reader {
     const datatype = this.datatypeIn(side, path);
     const bitLength = this.whole(side, 'bitLength');
     const own = scales.get(id);
-    const bare: DescribedItem[] =
-      datatype?.attributes['xsi:type'] === 'RecordT'
-        ? this.items(datatype, path)
-        : [
-            {
-              name: this.named(at(side, 'Name')) || 'value',
-              subindex: 0,
-              bitOffset: 0,
-              type: this.simple(datatype, path),
-              allowed: this.allowed(datatype),
-            },
-          ];
+    const name = this.named(at(side, 'Name')) || 'value';
+    const bare: DescribedItem[] = this.itemsIn(datatype, name, path) ?? [
+      {
+        name,
+        subindex: 0,
+        bitOffset: 0,
+        type: this.simple(datatype, path),
+        allowed: this.allowed(datatype),
+      },
+    ];
     const items = bare.map((item) => {
-      const scale = own?.get(item.subindex);
+      // What is said of the whole holds for each of an array that has nothing of its own.
+      const scale = own?.get(item.subindex) ?? own?.get(0);
       return scale ? { ...item, scale } : item;
     });
     for (const message of layoutProblems({ bitLength, items })) this.problem(path, message);
@@ -283,9 +319,10 @@ class Reader {
     );
     return new Map(
       refs.map((ref) => {
-        const whole = scaleOf(ref);
+        const info = at(ref, 'ProcessDataInfo');
+        const whole = info && this.scaleOf(info);
         const items = all(ref, 'ProcessDataRecordItemInfo').flatMap((info): [number, Scale][] => {
-          const scale = scaleOf(info);
+          const scale = this.scaleOf(info);
           return scale ? [[Number(info.attributes.subindex), scale]] : [];
         });
         return [ref.attributes.processDataId ?? '', new Map(whole ? [[0, whole], ...items] : items)];
@@ -325,7 +362,7 @@ class Reader {
         this.problem(`Menu ${menu}`, say('ioLink.refers-variable-which-file', { variableId }));
       return [];
     }
-    const scale = scaleOf(line);
+    const scale = this.scaleOf(line);
     return [
       {
         kind: 'variable',
@@ -335,14 +372,17 @@ class Reader {
       },
     ];
   }
-}
 
-function scaleOf({ attributes }: XmlElement): Scale | undefined {
-  const { gradient, offset, unitCode } = attributes;
-  if (gradient === undefined && offset === undefined && unitCode === undefined) return undefined;
-  return {
-    gradient: Number(gradient ?? 1),
-    offset: Number(offset ?? 0),
-    unit: unitCode === undefined ? '' : unitText(Number(unitCode)),
-  };
+  private scaleOf({ attributes }: XmlElement): Scale | undefined {
+    const { gradient, offset, unitCode } = attributes;
+    if (gradient === undefined && offset === undefined && unitCode === undefined) return undefined;
+    const unit = unitCode === undefined ? '' : unitText(Number(unitCode));
+    if (unit === undefined)
+      this.leave(`unit ${unitCode}`, say('ioLink.unit-unread', { code: unitCode ?? '' }));
+    return {
+      gradient: Number(gradient ?? 1),
+      offset: Number(offset ?? 0),
+      unit: unit ?? `unit ${unitCode}`,
+    };
+  }
 }

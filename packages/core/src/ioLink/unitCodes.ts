@@ -29,5 +29,5 @@ const UNITS: Readonly<Record<number, string>> = {
   1352: 'l/min',
 };
 
-/** A unit in words; the code where it is not in the list. */
-export const unitText = (code: number): string => UNITS[code] ?? `unit ${code}`;
+/** A unit in words; nothing where its code is not in the list. */
+export const unitText = (code: number): string | undefined => UNITS[code];

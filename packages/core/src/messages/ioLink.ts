@@ -50,6 +50,8 @@ export const IO_LINK = {
     `${name} cannot be ${string}: ${allowed}.`,
   'ioLink.true-false': 'it is true or false',
   'ioLink.it-is-a-number': 'it is a number',
+  'ioLink.it-is-a-time': 'it is a date and time from 1984 to 2120, such as 2026-03-01T08:00:00Z',
+  'ioLink.it-is-a-span': 'it is a number of seconds within ±2147483647',
   'ioLink.most-bytes-fit': ({ bytes }: { bytes: number }) => `at most ${bytes} bytes fit`,
   'ioLink.times-true-false': ({ count }: { count: number }) => `it is ${count} times true or false`,
   'ioLink.whole-number': ({ min, max }: { min: string; max: string }) =>
@@ -75,6 +77,13 @@ export const IO_LINK = {
     `Its access is “${access}”; ro, rw or wo is allowed.`,
   'ioLink.refers-type-which-file': ({ id }: { id: string }) =>
     `It refers to the type “${id}”, which the file lacks.`,
+  'ioLink.standard-variable-unread': ({ id }: { id: string }) => `the standard variable ${id}`,
+  'ioLink.unit-unread': ({ code }: { code: string }) => `the unit with the code ${code}`,
+  'ioLink.condition-unread': ({ parameter }: { parameter: string }) =>
+    `What its process data means depends on “${parameter}”, and that was not read yet. Read the device’s parameters first.`,
+  'ioLink.condition-none': ({ parameter, value }: { parameter: string; value: string }) =>
+    `The description says nothing of process data where “${parameter}” is ${value}.`,
+  'ioLink.value-of-none': 'none of its values',
   'ioLink.type-known-here': ({ kind }: { kind: string }) => `The type “${kind}” is not known here.`,
   'ioLink.refers-menu-which-file': ({ menuId }: { menuId: string }) =>
     `It refers to the menu “${menuId}”, which the file lacks.`,

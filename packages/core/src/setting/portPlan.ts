@@ -1,10 +1,10 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { FieldbusPort } from '../catalog/index.ts';
-import { cycleBytes, messageSeconds, portAddresses } from '../ioLink/index.ts';
-import type { KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
+import { cycleBytes, messageSeconds, portAddresses, processDataInForce } from '../ioLink/index.ts';
+import type { DescribedRecord, KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
-import { descriptionOf } from '../job/index.ts';
+import { descriptionOf, presentValues } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { processBytes, shortestCycle } from './derive/bus.ts';
 import { partOfSheet, sheetOf } from './sheet.ts';
@@ -20,6 +20,8 @@ export interface PlannedPort {
   readonly point?: Point;
   readonly known?: KnownDescription;
   readonly sheet: Sheet;
+  /** What its device sends now, or why that is not known. */
+  readonly sends?: { readonly record?: DescribedRecord; readonly unknown?: Text };
   readonly bytes: { readonly input: number; readonly output: number };
   /** Shortest cycle, ms, and what a message takes at the device's speed, ms. */
   readonly cycle?: number;
@@ -64,6 +66,7 @@ function plannedPort(
     ...(device && { device, point: index.pointFor(device.id) }),
     ...(known && {
       known,
+      ...(device && { sends: sentBy(index, device, known) }),
       cycle: shortestCycle(known.description),
       message: 1000 * messageSeconds(known.description.bitrate, all.master, all.device),
     }),
@@ -72,6 +75,12 @@ function plannedPort(
     addresses: { byte: addresses.byte[i], word: addresses.word[i], register: addresses.register[i] },
     ...(device && !known && { problem: say('setting.description-file-data-read', { device: device.tag }) }),
   };
+}
+
+function sentBy(index: JobIndex, device: Device, known: KnownDescription): PlannedPort['sends'] {
+  const { values } = presentValues(index, device.id);
+  const now = processDataInForce(known, (key) => values.get(key)?.value);
+  return 'unknown' in now ? { unknown: now.unknown } : { record: now.data?.input };
 }
 
 /** What of a port's settings a master is told and tells: the lengths follow from the device itself. */
