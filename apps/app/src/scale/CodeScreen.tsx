@@ -1,6 +1,13 @@
 import { refusalText } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
-import { blockParameters, codeText, codeRequest, plcCode, plcOpenXml } from '@keypost/core/scaling';
+import {
+  blockParameters,
+  codeText,
+  codeRequest,
+  plcCode,
+  plcOpenXml,
+  unfitNumbers,
+} from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
 import type { CodeKind, CodeRequest, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
@@ -76,7 +83,8 @@ function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKin
   const { ink } = useTokens();
   const made = useMemo(() => {
     try {
-      return { text: codeText(request, kind), fn: plcCode(request, kind).fn };
+      const code = plcCode(request, kind);
+      return { text: codeText(request, kind), fn: code.fn, unfit: unfitNumbers(code) };
     } catch (error) {
       if (error instanceof JobProblem) return refusalText(error);
       throw error;
@@ -87,6 +95,7 @@ function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKin
   return (
     <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
+        {made.unfit.length > 0 && <Notice>{made.unfit.map((message) => textOf(message)).join('\n')}</Notice>}
         <ScrollView horizontal accessibilityLabel="Text of the code">
           <Text as="mono" selectable className="text-[13px] leading-[19px] text-ink">
             {made.text.trimEnd()}

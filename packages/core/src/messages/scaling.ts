@@ -353,6 +353,12 @@ export const SCALING = {
   'scaling.single-pair-bottom-span': ({ low }: { low: number }) =>
     `A single pair at the bottom of the span says nothing of its top. Take one well above ${low}.`,
   'scaling.all-pairs-show-same': 'All pairs show the same value: take them at different values, far apart.',
+  'scaling.ends-on-one-count':
+    'Both ends of the range fall on the same count: whole numbers cannot scale that.',
+  'scaling.table-on-one-count': ({ counts }: { counts: number }) =>
+    `Two points of the table fall on count ${counts}: whole numbers cannot tell them apart.`,
+  'scaling.number-unfit': ({ value, type }: { value: number; type: string }) =>
+    `${value} does not fit into ${type}.`,
   'scaling.square-root-worked-out': 'A square root is not worked out in integers. Use REAL.',
   'scaling.controller-holds': ({ scaling }: { scaling: string }) => `Controller: ${scaling}`,
   'scaling.element-class': ({

@@ -11,7 +11,8 @@ export { checkCoil, checkCutOff, checkPulses, rollOver, velocityIn, velocityText
 export { executeAll } from './plcCode/execute.ts';
 export type { Execution } from './plcCode/execute.ts';
 export { plcCode } from './plcCode/generate.ts';
-export type { CodeKind, CodeRequest } from './plcCode/generate.ts';
+export type { CodeKind, CodeRequest } from './plcCode/codeRequest.ts';
+export { unfitNumbers } from './plcCode/unfit.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
 export { chainOf, isMeasured } from './pointChain.ts';
 export type { PointChain } from './pointChainTypes.ts';

@@ -1,13 +1,14 @@
-import { say } from '../messages/index.ts';
+import { say, textOf } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { SignalChain } from './chain.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { plain } from '../units/index.ts';
 import { exactCounts } from './rawFormats.ts';
 import { plcCode } from './plcCode/generate.ts';
-import type { CodeKind, CodeRequest } from './plcCode/generate.ts';
+import type { CodeKind, CodeRequest } from './plcCode/codeRequest.ts';
 import { printCall, printFunction } from './plcCode/print.ts';
 import { identifier } from './plcCode/program.ts';
+import { unfitNumbers } from './plcCode/unfit.ts';
 
 /** What code a point's chain needs: the counts at both ends of the range, the value, and its shape. */
 export function codeRequest(tag: string, { chain, scaling, tables }: PointChain): CodeRequest {
@@ -42,8 +43,9 @@ const rawEnds = ({ converter: { format, range } }: SignalChain): { low: number; 
 export function codeText(request: CodeRequest, kind: CodeKind): string {
   const code = plcCode(request, kind);
   const id = identifier(request.tag);
+  const unfit = unfitNumbers(code).map((message) => `(* ${textOf(message)} *)\n`);
   const result = code.factor === 1 ? `${id}_Value` : `${id}_Times${code.factor}`;
-  return `${printFunction(code.fn)}\n${printCall(code.fn, result, { Raw: `${id}_Raw`, ...code.constants })}`;
+  return `${unfit.join('')}${printFunction(code.fn)}\n${printCall(code.fn, result, { Raw: `${id}_Raw`, ...code.constants })}`;
 }
 
 /**

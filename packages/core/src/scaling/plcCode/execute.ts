@@ -1,8 +1,8 @@
 import { sure } from '../../lists/index.ts';
 import { compileFunction } from './run.ts';
 import type { Overflow } from './run.ts';
-import { exactValue } from './generate.ts';
-import type { CodeRequest, PlcCode } from './generate.ts';
+import { exactValue } from './codeRequest.ts';
+import type { CodeRequest, PlcCode } from './codeRequest.ts';
 
 /** What code makes of every number of counts that the converter can write. */
 export interface Execution {
@@ -36,7 +36,9 @@ export function* executeAll(request: CodeRequest, code: PlcCode): Generator<numb
   let worstOverflowed: Execution['worstOverflowed'];
   let cut = 0;
   let within = 0;
-  const { min, max, low, high } = request.raw;
+  const { min, max } = request.raw;
+  const low = Math.min(request.raw.low, request.raw.high);
+  const high = Math.max(request.raw.low, request.raw.high);
   for (let counts = min; counts <= max; counts++) {
     inputs[at] = counts;
     const result = run(inputs);

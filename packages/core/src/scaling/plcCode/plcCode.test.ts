@@ -1,4 +1,5 @@
-import { refusalOf } from '../../../test/said.ts';
+import fc from 'fast-check';
+import { refusalOf, said } from '../../../test/said.ts';
 import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
@@ -16,12 +17,14 @@ import { chainOf } from '../pointChain.ts';
 import type { PointChain } from '../pointChainTypes.ts';
 import { executeAll } from './execute.ts';
 import type { Execution } from './execute.ts';
-import { exactValue, plcCode, rawType } from './generate.ts';
-import type { CodeKind, CodeRequest } from './generate.ts';
+import { exactValue, rawType } from './codeRequest.ts';
+import type { CodeKind, CodeRequest } from './codeRequest.ts';
+import { plcCode } from './generate.ts';
 import { plcOpenXml } from './plcOpen.ts';
 import { literal } from './print.ts';
 import { identifier } from './program.ts';
 import { compileFunction } from './run.ts';
+import { unfitNumbers } from './unfit.ts';
 
 const REQUEST: CodeRequest = {
   tag: 'FT-220',
@@ -194,11 +197,39 @@ describe('integers executed over every count', () => {
     const request = { ...REQUEST, ...given };
     const { overflow, worst, cut } = executed(request, 'safe');
     expect(overflow).toBeUndefined();
-    if (request.shape === 'linear') {
-      // Rounded to the nearest: never off by more than half a step.
-      expect(worst.error).toBeLessThanOrEqual(0.5 / 10 ** request.decimals + 1e-9);
-      expect(cut).toBe(0);
-    }
+    // Rounded to the nearest: never off by more than half a step.
+    expect(worst.error).toBeLessThanOrEqual(0.5 / 10 ** request.decimals + 1e-9);
+    expect(cut).toBe(0);
+    expect(unfitNumbers(plcCode(request, 'safe'))).toEqual([]);
+  });
+
+  test('reversed counts are rounded to the nearest too, on both sides of zero', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -3000, max: 3000 }),
+        fc.integer({ min: -3000, max: 3000 }),
+        fc.integer({ min: -500, max: 500 }),
+        fc.integer({ min: -500, max: 500 }),
+        (low, high, bottom, top) => {
+          fc.pre(low !== high && bottom !== top);
+          const request = {
+            ...REQUEST,
+            raw: { low, high, min: -3300, max: 3300 },
+            value: { low: bottom, high: top, unit: 'x' },
+          };
+          const { overflow, cut, worst } = executed(request, 'safe');
+          expect([overflow, cut]).toEqual([undefined, 0]);
+          expect(worst.error).toBeLessThanOrEqual(0.05 + 1e-9);
+        },
+      ),
+      { numRuns: 25, seed: 5 },
+    );
+  });
+
+  test('within reversed counts, what is cut is counted', () => {
+    const reversed = { ...REQUEST, raw: { low: 27648, high: 0, min: 0, max: 27648 } };
+    expect(executed(reversed, 'naive32').cut).toBeGreaterThan(0.4);
+    expect(executed(reversed, 'safe').cut).toBe(0);
   });
 
   test('what is cut instead of rounded is counted, and the worst count is named', () => {
@@ -213,6 +244,50 @@ describe('integers executed over every count', () => {
   test('a safe form stays as narrow as it can', () => {
     expect(codeText(REQUEST, 'safe')).toContain('Product : DINT');
     expect(codeText({ ...REQUEST, decimals: 4 }, 'safe')).toContain('Product : LINT');
+    const small = { ...REQUEST, raw: { low: 0, high: 100, min: 0, max: 127 } };
+    expect(codeText({ ...small, value: { low: 0, high: 20, unit: 'x' } }, 'safe')).toContain('Product : INT');
+    // 127 times 260 is 33 020.
+    expect(codeText({ ...small, value: { low: 0, high: 26, unit: 'x' } }, 'safe')).toContain(
+      'Product : DINT',
+    );
+    const table = [
+      { in: 0, out: 0 },
+      { in: 9000, out: 12 },
+      { in: 27648, out: 40 },
+    ];
+    expect(codeText({ ...REQUEST, shape: 'table', table }, 'safe')).toContain('Product : DINT');
+    const far = { ...REQUEST, raw: { ...REQUEST.raw, min: 0 }, value: { low: 3e8, high: 3.1e8, unit: 'x' } };
+    expect(plcCode(far, 'safe').fn.returns).toBe('LINT');
+    expect(executed(far, 'safe').overflow).toBeUndefined();
+  });
+
+  test('numbers that their type cannot hold are named, in the text too', () => {
+    const wide = { ...REQUEST, raw: { low: 0, high: 65535, min: 0, max: 65535 } };
+    expect(unfitNumbers(plcCode(wide, 'naive16')).map(said)).toEqual([
+      'scaling.number-unfit value=65535 type=INT',
+    ]);
+    expect(codeText(wide, 'naive16')).toMatch(/^\(\* 65535 does not fit into INT\. \*\)\nFUNCTION/);
+    expect(unfitNumbers(plcCode(wide, 'naive32'))).toEqual([]);
+    const table = [
+      { in: 0, out: 0 },
+      { in: 30000, out: 5000 },
+    ];
+    expect(unfitNumbers(plcCode({ ...REQUEST, shape: 'table', table }, 'naive16')).map(said)).toEqual([
+      'scaling.number-unfit value=50000 type=INT',
+    ]);
+  });
+
+  test('what whole counts cannot tell apart is refused', () => {
+    const table = [
+      { in: 100.2, out: 0 },
+      { in: 100.4, out: 5 },
+      { in: 27648, out: 40 },
+    ];
+    expect(refusalOf(() => plcCode({ ...REQUEST, shape: 'table', table }, 'safe'))).toMatch(
+      'scaling.table-on-one-count counts=100',
+    );
+    const raw = { low: 10.1, high: 10.4, min: 0, max: 20 };
+    expect(refusalOf(() => plcCode({ ...REQUEST, raw }, 'naive32'))).toMatch('scaling.ends-on-one-count');
   });
 });
 

@@ -13,7 +13,7 @@ import type {
 } from './program.ts';
 
 /** Least and largest value of the integer types. */
-const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [min: bigint, max: bigint]>>> = {
+export const INTEGER_RANGE: Readonly<Partial<Record<PlcType, readonly [min: bigint, max: bigint]>>> = {
   INT: [-32768n, 32767n],
   UINT: [0n, 65535n],
   DINT: [-2147483648n, 2147483647n],
