@@ -49,5 +49,6 @@ export async function addPoint(
 /** The meter's figure as a number. */
 export async function meterVolts(page: Page): Promise<number> {
   const text = await page.getByTestId('meter-volts').innerText();
-  return Number(text.replace('−', '-').replace(/[^\d.-]/g, ''));
+  const figure = Number(text.replace('−', '-').replace(/[^\d.-]/g, ''));
+  return text.includes('mV') ? figure / 1000 : figure;
 }

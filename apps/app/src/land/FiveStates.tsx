@@ -1,8 +1,9 @@
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { bandOf, bandText, chainOf } from '@keypost/core/scaling';
-import { fixed, formatVolts } from '@keypost/core/units';
+import { fixed } from '@keypost/core/units';
 import { wanted } from '@keypost/core/verdict';
+import { signalText } from '@keypost/core/analysis';
 import type { Analysis, PointState } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import { Card, Row } from '../ui/Card';
@@ -61,7 +62,7 @@ function linesOf(analysis: Analysis): Line[] {
   const several = first.inputs.length > 1;
   return [
     ...(context.kind === 'none' ? [] : [['Output', (s: PointState) => onOff(s.outputOn)] as const]),
-    ['Terminal', (s) => (s.signalFloating ? 'floating' : formatVolts(s.signalVolts))],
+    ['Terminal', signalText],
     ...context.helpers.flatMap(({ id, tag }): Line[] =>
       first.coils.has(id)
         ? [[`${tag} coil`, (s) => `${s.solution.active(`${id}/coil`) ? 'in' : 'out'}`]]

@@ -1,4 +1,4 @@
-import { formatVolts, formatVoltBand } from '@keypost/core/units';
+import { formatFineBand, formatFineVolts } from '@keypost/core/units';
 import type { Reading } from '@keypost/core/analysis';
 import { ArrowLeftRight } from '../ui/icons';
 import { Pressable, View } from 'react-native';
@@ -36,10 +36,10 @@ export function Meter({
         </View>
         <View className="items-end">
           <Text as="number" className="text-[30px] leading-[34px] text-plate" testID="meter-volts">
-            {formatVolts(reading.volts.nom)}
+            {formatFineVolts(reading.volts.nom)}
           </Text>
           <Text as="small" className="font-figure text-plate">
-            {loose ? 'floating' : formatVoltBand(reading.volts.min, reading.volts.max)}
+            {loose ? 'floating' : formatFineBand(reading.volts.min, reading.volts.max)}
           </Text>
         </View>
         <Pressable

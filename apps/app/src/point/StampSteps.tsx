@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { formatVoltBand, formatVolts } from '@keypost/core/units';
+import { formatFineBand, formatFineVolts } from '@keypost/core/units';
 import { readMeter } from '@keypost/core/analysis';
 import { changedText } from '@keypost/core/presentation';
 import type { StampedStep } from '@keypost/core/presentation';
@@ -84,7 +84,7 @@ function StepRow({
         <Text as={isNext ? 'strong' : 'body'}>{textOf(step.title)}</Text>
         {step.detail && !stamp && <Text as="small">{textOf(step.detail)}</Text>}
         {reading && !stamp && (
-          <Text as="mono">{`${formatVolts(reading.volts.nom)} (${formatVoltBand(reading.volts.min, reading.volts.max)})`}</Text>
+          <Text as="mono">{`${formatFineVolts(reading.volts.nom)} (${formatFineBand(reading.volts.min, reading.volts.max)})`}</Text>
         )}
         {changed.length > 0 && (
           <Text as="fail">{`Changed since this was done: ${textOf(changedText(point.index, changed))}. Do it again.`}</Text>

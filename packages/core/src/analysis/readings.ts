@@ -1,4 +1,5 @@
 import { nth } from '../lists/index.ts';
+import { formatFineVolts, formatVolts } from '../units/index.ts';
 import { exactly, nodesOf, solveWithBands } from '../circuit/index.ts';
 import type { Netlist, Span } from '../circuit/index.ts';
 import type { PointState } from './states.ts';
@@ -45,6 +46,16 @@ export function readMeter(
     .filter(([, node]) => state.solution.floating(node))
     .map(([lead]) => lead);
   return { red, black, volts: nth(bands, 0), floating };
+}
+
+/** What a meter shows on the signal of a state: in millivolts where the input reads such. */
+export function signalText({
+  signalFloating,
+  signalVolts,
+  measured,
+}: Pick<PointState, 'signalFloating' | 'signalVolts' | 'measured'>): string {
+  if (signalFloating) return 'floating';
+  return measured[0]?.unit === 'mV' ? formatFineVolts(signalVolts) : formatVolts(signalVolts);
 }
 
 /** The current through an element of a state, A, with its band. */

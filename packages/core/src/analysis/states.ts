@@ -37,6 +37,8 @@ export interface LoadReading {
   readonly on: boolean;
   /** Across the element that counts, V, as its detector sees it. */
   readonly volts: Span;
+  /** Between its terminals, V, as a meter on them reads. */
+  readonly across: Span;
   readonly onVolts: number;
   readonly offVolts: number;
   /** Whether only the size of the voltage counts. */
@@ -88,6 +90,7 @@ type Sought =
       readonly either: boolean;
       readonly quantity: Quantity;
     }
+  | { readonly what: 'across'; readonly id: string; readonly quantity: Quantity }
   | { readonly what: 'coil'; readonly deviceId: string; readonly quantity: Quantity };
 
 /** Whether worst cases are worked out too. */
@@ -147,13 +150,31 @@ export function solveState(
     measured: banded.flatMap(({ item, band }) =>
       item.what === 'measured' ? [analogReading(item.own, band)] : [],
     ),
-    loads: banded.flatMap(({ item, band }) =>
-      item.what === 'load' ? [{ ...item, on: solution.active(item.expected.id), volts: band }] : [],
-    ),
+    loads: loadReadings(banded, solution),
     coils: new Map(
       banded.flatMap(({ item, band }) => (item.what === 'coil' ? [[item.deviceId, band] as const] : [])),
     ),
   };
+}
+
+function loadReadings(
+  banded: readonly { readonly item: Sought; readonly band: Span }[],
+  solution: Solution,
+): LoadReading[] {
+  const across = (id: string): Span | undefined =>
+    banded.find(({ item }) => item.what === 'across' && item.id === id)?.band;
+  return banded.flatMap(({ item, band }) =>
+    item.what === 'load'
+      ? [
+          {
+            ...item,
+            on: solution.active(item.expected.id),
+            volts: band,
+            across: across(item.expected.id) ?? band,
+          },
+        ]
+      : [],
+  );
 }
 
 function portsSought(context: PointContext): Sought[] {
@@ -199,6 +220,15 @@ function othersSought(context: PointContext, netlist: Netlist): Sought[] {
               offVolts: at.found.offVolts,
               either: at.found.either ?? false,
             },
+            ...(at.found.outside
+              ? [
+                  {
+                    what: 'across' as const,
+                    id: expected.id,
+                    quantity: { kind: 'volts', ...at.found.outside } as const,
+                  },
+                ]
+              : []),
           ]
         : [];
     }),

@@ -123,6 +123,20 @@ function expectSoundCircuit(type: PartType, elements: readonly Element[]): void 
 }
 
 /** A part on its own, on no supply: every node at rest, and the solver comes to an end. */
+/** What is told of a load or of what must be heard is told between terminals, where a meter can stand. */
+function expectVoltsOnTerminals(type: DeviceType, elements: readonly Element[]): void {
+  const terminals = type.terminals.map(({ name }) => name);
+  const told = [
+    ...(type.load ? (type.indicators ?? []).filter(({ kind }) => kind === 'load').map(({ id }) => id) : []),
+    ...type.outputs.flatMap(({ expects = {} }) => Object.values(expects).flat()),
+  ];
+  for (const element of elements)
+    if (element.kind === 'detector' && told.includes(element.id)) {
+      const { a, b } = element.outside ?? element;
+      expect([element.id, terminals.includes(a), terminals.includes(b)]).toEqual([element.id, true, true]);
+    }
+}
+
 function expectAtRest(elements: readonly Element[], reference: string): void {
   const solution = solve({ elements, reference });
   expect(solution.outcome).toBe('solved');
@@ -181,6 +195,7 @@ describe.each(DEVICE_TYPES.map((type) => [type.id, type] as const))('device %s',
 
   test('has a circuit on its own terminals in every state', () => {
     for (const now of moments) expectSoundCircuit(type, type.circuit(now));
+    expectVoltsOnTerminals(type, type.circuit(nth(moments, 0)));
   });
 
   test('is at rest on no supply', () => {

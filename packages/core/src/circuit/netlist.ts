@@ -57,6 +57,8 @@ export interface Detector {
   readonly onVolts: number;
   readonly offVolts: number;
   readonly either?: boolean;
+  /** Where a meter reads what it is about, if it looks at a voltage inside its part. */
+  readonly outside?: { readonly a: NodeName; readonly b: NodeName };
 }
 
 /** A memory: on as soon as `set` holds, and from then on while `hold` does. */
@@ -231,9 +233,10 @@ export function onNodes(element: Element, rename: (node: NodeName) => NodeName):
       ]),
     );
   const next = renamed(element) as Element;
-  return next.kind === 'output' && next.needs
-    ? { ...next, needs: renamed(next.needs) as Output['needs'] }
-    : next;
+  if (next.kind === 'output' && next.needs) return { ...next, needs: renamed(next.needs) as Output['needs'] };
+  if (next.kind === 'detector' && next.outside)
+    return { ...next, outside: renamed(next.outside) as Detector['outside'] };
+  return next;
 }
 
 /** The same element under another id, and with the ids in its conditions changed alike. */

@@ -3,7 +3,7 @@ import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
-import { analyse } from '../analysis/index.ts';
+import { analyse, signalText } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { placeText } from '../network/index.ts';
 import type { PointState } from '../analysis/index.ts';
@@ -55,7 +55,7 @@ function describe(words: Text, state: PointState): CheckedPoint['states'][number
   return {
     words,
     outputOn: state.outputOn,
-    signal: state.signalFloating ? 'floating' : formatVolts(state.signalVolts),
+    signal: signalText(state),
     input: inputText(state),
     led: state.led,
     bit: state.bit,

@@ -9,6 +9,8 @@ export {
   formatMilliamps,
   formatOhms,
   formatVoltBand,
+  formatFineBand,
+  formatFineVolts,
   formatVolts,
   lowerFirst,
   parseIn,

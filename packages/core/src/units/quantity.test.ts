@@ -3,6 +3,8 @@ import {
   canBe,
   convert,
   fixed,
+  formatFineBand,
+  formatFineVolts,
   formatMilliamps,
   formatVoltBand,
   formatVolts,
@@ -124,4 +126,21 @@ test.each(['Infinity', 'NaN', '1e999', '--5', ''])('“%s” is no number anywhe
 test('the coldest that can be is read', () => {
   expect(parseIn('0 K', '°C')).toEqual({ ok: true, value: -273.15 });
   expect([canBe(-459.67, '°F'), canBe(-460, '°F'), canBe(-300, 'bar')]).toEqual([true, false, true]);
+});
+
+test.each([
+  [24.06, '24.1\u00a0V'],
+  [0.12, '0.1\u00a0V'],
+  [0.0235, '23.5\u00a0mV'],
+  [-0.004279, '−4.28\u00a0mV'],
+  [0, '0.0\u00a0V'],
+  [1e-9, '0.0\u00a0V'],
+])('%d V on a meter that chooses its range', (volts, shown) => {
+  expect(formatFineVolts(volts)).toBe(shown);
+});
+
+test('a band is shown in one unit', () => {
+  expect(formatFineBand(0.00421, 0.00435)).toBe('4.21 to 4.35\u00a0mV');
+  expect(formatFineBand(0.02, 2)).toBe('0.0 to 2.0\u00a0V');
+  expect(formatFineBand(0, 0)).toBe('0.0\u00a0V');
 });

@@ -196,6 +196,25 @@ export function formatVolts(volts: number): string {
   return `${fixed(volts, 1)}${JOINED}V`;
 }
 
+/** Below this a meter shows millivolts; below the other, nothing but noise. */
+const FINE_VOLTS = 0.1;
+const NOISE_VOLTS = 2e-6;
+
+const isFine = (volts: number): boolean => Math.abs(volts) < FINE_VOLTS && Math.abs(volts) >= NOISE_VOLTS;
+const milli = (volts: number): string => fixed(volts * 1000, Math.abs(volts) < 0.01 ? 2 : 1);
+
+/** Volts as a meter that chooses its range shows them: `24.1 V`, `23.5 mV`, `4.28 mV`. */
+export const formatFineVolts = (volts: number): string =>
+  isFine(volts) ? `${milli(volts)}${JOINED}mV` : formatVolts(volts);
+
+/** A band of volts as such a meter shows it: `4.21 to 4.35 mV`. */
+export function formatFineBand(min: number, max: number): string {
+  if (Math.max(Math.abs(min), Math.abs(max)) >= FINE_VOLTS || !(isFine(min) || isFine(max)))
+    return formatVoltBand(min, max);
+  const [low, high] = [milli(min), milli(max)];
+  return low === high ? `${low}${JOINED}mV` : `${low} to ${high}${JOINED}mV`;
+}
+
 /** Milliamperes from amperes: `6.6 mA`, below 0.1 mA with two digits. */
 export function formatMilliamps(amps: number): string {
   const milli = amps * 1000;

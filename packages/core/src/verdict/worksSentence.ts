@@ -115,7 +115,7 @@ function loadWorks({ context, present }: Analysis): Message {
     module: context.module?.tag ?? '',
     portLabel: context.port?.label ?? '',
     device: context.device.tag,
-    volts: load?.volts.nom,
+    volts: load?.across.nom,
   });
 }
 

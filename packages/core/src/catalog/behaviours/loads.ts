@@ -138,6 +138,7 @@ export const LOADS = [
           b: minus,
           onVolts: across * 0.6,
           offVolts: across * 0.05,
+          outside: { a: plus, b: minus },
         },
       ];
     },

@@ -10,7 +10,7 @@ import { splitRef } from '../../model/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../../units/index.ts';
 import { elementId, signalLeads, signalNode, deviceText, IDLE } from '../../network/index.ts';
 import type { OwnPort, PointContext } from '../../network/index.ts';
-import { safetyTarget } from '../../analysis/index.ts';
+import { safetyTarget, signalText } from '../../analysis/index.ts';
 import type { SafetyTarget, PointState } from '../../analysis/index.ts';
 import type { Rail } from '../../job/index.ts';
 import type { Reason } from '../../verdict/index.ts';
@@ -369,13 +369,13 @@ class Builder {
   signal(wires: readonly ViewWire[]): LoopView['signal'] {
     const ref = signalNode(this.context);
     const wire = wires.find(({ from, to }) => from === ref || to === ref);
-    const { solution, signalFloating, signalVolts } = this.state;
+    const { solution } = this.state;
     const raw = this.context.scope.wires.find(({ from, to }) => from === ref || to === ref);
     const amps = raw ? Math.abs(solution.amps(raw.id)) : 0;
     return {
       ref,
       across: signalLeads(this.context, this.state.netlist.reference).across,
-      volts: signalFloating ? 'floating' : formatVolts(signalVolts),
+      volts: signalText(this.state),
       amps: amps >= 1 ? `${fixed(amps, 2)}\u00a0A` : formatMilliamps(amps),
       flows: !wire?.amps ? 'none' : wire.amps > 0 === (wire.from === ref) ? 'out' : 'in',
     };

@@ -27,7 +27,7 @@ function unsure({ on, volts, onVolts, offVolts, either }: LoadReading): boolean 
 }
 
 function unmet(state: PointState, reading: LoadReading): Reason {
-  const { expected, volts } = reading;
+  const { expected, volts, across } = reading;
   const { title, outputs } = expected.type;
   const when = state.situation.words;
   if (outputs.some(({ drivenBy }) => drivenBy === 'communication'))
@@ -51,17 +51,17 @@ function unmet(state: PointState, reading: LoadReading): Reason {
   return cannot(
     'duty-unmet',
     wanted(state, reading)
-      ? say('reason.duty-unmet.stays-off', { when, loadLabel: expected.label, title, volts: volts.nom })
-      : say('reason.duty-unmet.stays-on', { when, loadLabel: expected.label, title, volts: volts.nom }),
+      ? say('reason.duty-unmet.stays-off', { when, loadLabel: expected.label, title, volts: across.nom })
+      : say('reason.duty-unmet.stays-on', { when, loadLabel: expected.label, title, volts: across.nom }),
   );
 }
 
 const voltsOf = (volts: number): string =>
   Math.abs(volts) < 1 ? `${Math.round(volts * 1000)}\u00a0mV` : formatVolts(volts);
 
-function atEdge({ expected, volts, on }: LoadReading): Reason {
+function atEdge({ expected, across, on }: LoadReading): Reason {
   return doubtful(
     'duty-edge',
-    say('reason.duty-edge', { loadLabel: expected.label, on, min: volts.min, max: volts.max }),
+    say('reason.duty-edge', { loadLabel: expected.label, on, min: across.min, max: across.max }),
   );
 }
