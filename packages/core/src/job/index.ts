@@ -13,6 +13,7 @@ export { fromVersion1 } from './jobVersion1.ts';
 export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
+export { asItStands } from './asItStands.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';
 export type { Present, Seen } from './presentValues.ts';
 export {

@@ -207,6 +207,18 @@ export const REASON = {
     voltsOf3: string;
   }) =>
     `${when}: ${loadLabel} does not hear it. ${voltsOf} reach it where it wants ${wanted ? `at least ${voltsOf2}` : `no more than ${voltsOf3}`}.`,
+  'reason.found-otherwise': ({
+    device,
+    parameter,
+    found,
+    wanted,
+  }: {
+    device: string;
+    parameter: string;
+    found: string;
+    wanted: string;
+  }) =>
+    `${device} was found with “${parameter}” at ${found}; the job wants ${wanted}. Set it, and enter what you left.`,
   'reason.duty-unmet.stays-off': ({
     when,
     loadLabel,

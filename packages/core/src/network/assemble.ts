@@ -5,7 +5,7 @@ import type { Element, Netlist } from '../circuit/index.ts';
 import type { Supply } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { wireOhms } from './copper.ts';
-import { minusOf } from '../job/index.ts';
+import { asItStands, minusOf } from '../job/index.ts';
 import { supplyElements } from './supplyElements.ts';
 import type { JobIndex } from '../job/index.ts';
 import type { Scope } from './scope.ts';
@@ -92,12 +92,14 @@ function deviceElements(index: JobIndex, id: string, world: World): Element[] {
   const type = index.deviceType(device);
   const present = world.present.has(id);
   const level = world.levels?.get(id) ?? 0;
+  // Where somebody saw that it is set otherwise than chosen, that is what the current meets.
+  const { outputs, settings } = asItStands(index, device);
   return type
     .circuit({
-      outputs: outputsNow(type, device, { present, level }),
+      outputs: outputsNow(type, { outputs }, { present, level }),
       present,
       level,
-      settings: settingsOf(type, device.settings),
+      settings,
       forced: world.forced?.get(id) ?? IDLE.forced,
     })
     .map((element) => placed(id, element));

@@ -1,4 +1,5 @@
 import { settingsOf } from '../catalog/index.ts';
+import { asItStands } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Fingerprint, Wire } from '../model/index.ts';
@@ -37,8 +38,14 @@ export function aboutKind(index: JobIndex, itemId: string): Fingerprint {
   const module = index.module(itemId);
   const row = device ?? module;
   if (!row) return {};
+  const otherwise = device ? asItStands(index, device).otherwise : [];
+  const found = otherwise.map(({ parameter, found }) => [parameter.key, found]);
   return {
-    [`kind:${itemId}`]: hashOf({ typeId: row.typeId, outputs: device?.outputs }),
+    [`kind:${itemId}`]: hashOf({
+      typeId: row.typeId,
+      outputs: device?.outputs,
+      found: found.length ? found : undefined,
+    }),
     ...(row.figures && {
       [`figures:${itemId}`]: hashOf(
         Object.entries(row.figures).map(([path, { min, nominal, max, unit }]) => [

@@ -40,13 +40,25 @@ const OUTPUT = {
   limit: atMost('A', 0.01),
 };
 
-const active = (out: string, back: string, signal: SignalKind): Behaviour => ({
+/** The parameter by which a device is set to its signal, where it has one. */
+function signalParameter(handling: DeviceDescription['handling']): { signalSetting?: string } {
+  const found = handling?.parameters?.find(({ from }) => from === 'signal.kind');
+  return found ? { signalSetting: found.key } : {};
+}
+
+const active = (
+  out: string,
+  back: string,
+  signal: SignalKind,
+  handling?: DeviceDescription['handling'],
+): Behaviour => ({
   model: 'signal-output',
   id: 'signal',
   output: 'analog',
   out,
   back,
   signal,
+  ...signalParameter(handling),
   alive: { on: 'fed' },
   ...OUTPUT,
 });
@@ -72,7 +84,7 @@ const threeWire = (signal: SignalKind): DeviceDescription => ({
   terminals: [PLUS, MINUS, { name: 'BK', role: 'signal', pin: 4, colour: 'BK', words: 'signal' }],
   supply: { plus: 'BN', minus: 'BU', volts: between('V', 15, 30) },
   outputs: [measuring(['BK'], {})],
-  behaviours: [fed('BN', 'BU', 800, 15), active('BK', 'BU', signal)],
+  behaviours: [fed('BN', 'BU', 800, 15), active('BK', 'BU', signal, TRANSMITTER)],
   face: [
     { a: 'BN', b: 'BU', glyph: { kind: 'line', id: 'supply' } },
     { a: 'BK', b: 'BU', glyph: { kind: 'signal', id: 'signal', text: signal } },
@@ -93,7 +105,7 @@ const fourWire = (signal: SignalKind, own: Own): DeviceDescription => ({
   ],
   supply: { plus: 'V+', minus: 'V-', volts: between('V', 18, 30) },
   outputs: [measuring(['S+', 'S-'], own)],
-  behaviours: [fed('V+', 'V-', 400, 18), active('S+', 'S-', signal)],
+  behaviours: [fed('V+', 'V-', 400, 18), active('S+', 'S-', signal, own.handling)],
   face: [
     { a: 'V+', b: 'V-', glyph: { kind: 'line', id: 'supply' } },
     { a: 'S+', b: 'S-', glyph: { kind: 'signal', id: 'signal', text: signal } },
@@ -185,7 +197,7 @@ const switchAndAnalog = (own: Own, words = RANGE): DeviceDescription => ({
       rated: atMost('A', 0.2),
       minimum: atLeast('V', 15),
     },
-    active('WH', 'BU', '4-20 mA'),
+    active('WH', 'BU', '4-20 mA', own.handling),
   ],
   face: [
     { a: 'BN', b: 'BU', middle: 'BK', glyph: { kind: 'slot', id: 'output/high' } },

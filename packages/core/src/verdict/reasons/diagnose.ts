@@ -1,5 +1,6 @@
 import { say } from '../../messages/index.ts';
-import { settingsOf } from '../../catalog/index.ts';
+import { settingsOf, valueText } from '../../catalog/index.ts';
+import { asItStands } from '../../job/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { arcChainFaults } from '../../analysis/index.ts';
 import { analogReasons } from './analog.ts';
@@ -36,6 +37,7 @@ export function diagnose(analysis: Analysis): Reason[] {
   if (short.length) return short;
   return [
     ...(supply ? [supply] : []),
+    ...foundReasons(analysis),
     ...guardReasons(analysis),
     ...relayReasons(analysis),
     ...pulseReasons(analysis),
@@ -50,6 +52,24 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...chainReasons(analysis),
     ...settingReasons(analysis),
   ];
+}
+
+/**
+ * Outputs that were seen set otherwise than the job wants. The circuit is solved as it stands; logic and signal stop
+ * the point whatever it gives, since the program would read the opposite, or another value.
+ */
+function foundReasons({ context: { index, device } }: Analysis): Reason[] {
+  return asItStands(index, device).otherwise.map(({ parameter, found, wanted }) =>
+    (parameter.from === 'output.kind' ? doubtful : cannot)(
+      'found-otherwise',
+      say('reason.found-otherwise', {
+        device: device.tag,
+        parameter: parameter.label,
+        found: valueText(parameter, found),
+        wanted: valueText(parameter, wanted),
+      }),
+    ),
+  );
 }
 
 /** A part that is set so that it does not do in every case what it is there for. */

@@ -30,6 +30,7 @@ export type ReasonCode =
   | 'loop-open'
   | 'loop-volts'
   | 'loop-ohms'
+  | 'found-otherwise'
   | 'signal-reading'
   | 'signal-switch'
   | 'lead-error'
