@@ -31,6 +31,9 @@ const ASKED_OTHERWISE: ReadonlySet<string> = new Set(
   ).split(' '),
 );
 
+/** Units of which version 1 knew no coil sensors: told as free now. */
+const WITHOUT_COILS: ReadonlySet<string> = new Set(['AX-213', 'AX-214']);
+
 /** What is left of a list when another, each of its items once, is taken out. */
 function without(list: readonly string[], out: readonly string[]): string[] {
   const left = [...list];
@@ -54,6 +57,10 @@ describe('a file of version 1', () => {
 
   test.each(Object.keys(SEEN))('%s has the verdict, the work and the readings that it had', (tag) => {
     const now = checked.get(tag);
+    if (WITHOUT_COILS.has(tag)) {
+      expect(now?.progress.verdict).toMatchObject({ status: 'cannot', reasons: [{ code: 'coil-sensor' }] });
+      return;
+    }
     expect({
       status: now?.progress.verdict.status,
       reasons: now?.progress.verdict.reasons.map(({ code }) => code),

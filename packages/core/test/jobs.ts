@@ -124,6 +124,17 @@ export function withHelper(
 }
 
 /** Adds plain panel wires between terminals. */
+/** An arc unit with a coil sensor on each pair of its terminals. */
+export const withCoils = (job: JobContent, pointId: string): JobContent =>
+  [1, 2, 3].reduce(
+    (before, phase) =>
+      withHelper(before, pointId, { id: `${pointId}-coil${phase}`, typeId: 'arc-coil' }, [
+        ['k', `${pointId}-b:k${phase}`],
+        ['l', `${pointId}-b:l${phase}`],
+      ]),
+    job,
+  );
+
 export function withWires(job: JobContent, ...ends: readonly (readonly [string, string])[]): JobContent {
   return ends.reduce<JobContent>(
     (next, [from, to]) =>

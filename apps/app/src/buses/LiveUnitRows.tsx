@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { decodeRegisters } from '@keypost/core/setting';
+import { decodeRegisters, likelierOrder } from '@keypost/core/setting';
 import { fixed } from '@keypost/core/units';
 import { JobProblem } from '@keypost/core/model';
 import type { BusPlan, MappedValue } from '@keypost/core/model';
@@ -7,6 +7,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
+import { Caution } from '../ui/Notice';
 import { useOnScreen } from '../ui/useOnScreen';
 import { Text } from '../ui/Text';
 import { LiveValue } from './LiveValue';
@@ -70,12 +71,34 @@ const UnitRow = memo(function UnitRow({
           unit.map
             .filter(({ parameter }) => parameter === undefined)
             .map((row) => (
-              <LiveValue key={row.id} name={row.name} text={registersText(live.registers[row.id], row)} />
+              <View key={row.id} className="gap-0.5">
+                <LiveValue name={row.name} text={registersText(live.registers[row.id], row)} />
+                <OrderDoubt registers={live.registers[row.id]} row={row} />
+              </View>
             ))}
       </Row>
     </View>
   );
 });
+
+/** Says that the registers hardly stand in the order in which they are read, and what the other would give. */
+export function OrderDoubt({
+  registers,
+  row,
+}: {
+  registers: readonly number[] | undefined;
+  row: MappedValue;
+}) {
+  const other = registers && likelierOrder(registers, row);
+  if (!other) return null;
+  const { words, bytes, type, scale } = other;
+  const value = valueText(registers, { ...row, words, bytes, type, scale });
+  return (
+    <Caution>
+      {`With the ${words} register first this would be ${value}${row.unit ? `\u00a0${row.unit}` : ''}. Compare with the device’s own display.`}
+    </Caution>
+  );
+}
 
 const registersText = (registers: readonly number[] | undefined, row: MappedValue): string =>
   registers ? `${valueText(registers, row)}${row.unit ? `\u00a0${row.unit}` : ''}` : '–';

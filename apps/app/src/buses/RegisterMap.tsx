@@ -8,7 +8,7 @@ import type { Match } from '@keypost/core/setting';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { valueText } from './LiveUnitRows';
+import { OrderDoubt, valueText } from './LiveUnitRows';
 import { useLive, useLiveUnit } from './liveStore';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
@@ -89,6 +89,7 @@ function ValueRow({
         </Text>
         <Text as="number">{registers ? `${valueText(registers, row)} ${row.unit}` : '–'}</Text>
       </View>
+      <OrderDoubt registers={registers} row={row} />
       <Text as="small">{formatText(row)}</Text>
       {registers && (
         <Text as="mono">{registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}</Text>

@@ -1,8 +1,7 @@
 import { textOf } from '@keypost/core/messages';
-import { ARC_ERRORS, arcChain, arcSteps, arcUnitsOf } from '@keypost/core/analysis';
+import { ARC_ERRORS, arcChain, arcUnitsOf } from '@keypost/core/analysis';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
-import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 
@@ -25,14 +24,6 @@ export function ArcChainCard({ point }: { point: OpenPoint }) {
           <Text as="small">{`Fibre IN from ${textOf(fibreFrom)}, OUT to ${textOf(fibreTo)}`}</Text>
         </Row>
       ))}
-      <Row className="gap-2">
-        {arcSteps(units).map(({ sentence, caution }, i) => (
-          <View key={textOf(sentence)} className="gap-1">
-            <Text as="body">{`${i + 1}  ${textOf(sentence)}`}</Text>
-            {caution && <Caution>{textOf(caution)}</Caution>}
-          </View>
-        ))}
-      </Row>
       <Row className="gap-1">
         <Text as="strong">If it does not start</Text>
         {ARC_ERRORS.map(({ code, meaning, look }) => (

@@ -65,6 +65,9 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
       main={
         <>
           {off && <Notice>{`${textOf(off.sentence)}.`}</Notice>}
+          {made.swallowed.map((message, i) => (
+            <Notice key={i}>{textOf(message)}</Notice>
+          ))}
           <ChainChart point={point} moment={moment} />
           <SignalChainCard point={point} moment={moment} />
           <StampSteps

@@ -228,7 +228,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
         isThermocouple={point.analysis.context.output.thermocouple !== undefined}
       />
       <ControllerFields {...fields} />
-      <BandFields {...fields} unit={made.chain.input.unit} />
+      <BandFields {...fields} unit={made.chain.input.unit} ends={made.ends} />
       <DisplayFields {...fields} />
       {Object.keys(errors).length > 0 && <Text as="fail">Some fields above are not right yet.</Text>}
       <FormFoot

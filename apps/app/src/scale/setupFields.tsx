@@ -1,10 +1,14 @@
 import { textOf } from '@keypost/core/messages';
-import { BAND_SETS, isShort, RAW_FORMATS } from '@keypost/core/scaling';
+import type { Message } from '@keypost/core/messages';
+import { Bands } from '@keypost/core/model';
+import { readNumber } from '@keypost/core/units';
+import { BAND_SETS, isShort, RAW_FORMATS, swallowedEnds } from '@keypost/core/scaling';
 import type { BandName } from '@keypost/core/scaling';
 import { elementOf } from '@keypost/core/network';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { RadioGroup } from '../ui/RadioGroup';
+import { Caution } from '../ui/Notice';
 import { Field } from '../ui/Field';
 import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
@@ -219,11 +223,28 @@ export function ControllerFields(of: Fields) {
   );
 }
 
+/** What the limits as they are typed would do to the ends of the range; nothing while one is no number. */
+function swallowedBy(texts: SetupTexts, ends: { low: number; high: number }, unit: string): Message[] {
+  const [lowFault, underAt, overAt, highFault] = [
+    texts.lowFault,
+    texts.underAt,
+    texts.overAt,
+    texts.highFault,
+  ].map(readNumber);
+  const bands = Bands.safeParse({ lowFault, underAt, overAt, highFault, delay: 0, reaction: 'hold' });
+  return bands.success ? swallowedEnds(bands.data, ends, unit) : [];
+}
+
 const faultLabel = (name: BandName, unit: string): string => (isShort(name, unit) ? 'Short at' : 'Break at');
 
 /** Limits of the signal, and what is done beyond them. */
-export function BandFields({ unit, ...of }: Fields & { unit: string }) {
+export function BandFields({
+  unit,
+  ends,
+  ...of
+}: Fields & { unit: string; ends: { low: number; high: number } | undefined }) {
   const { texts, change } = of;
+  const swallowed = ends ? swallowedBy(texts, ends, unit) : [];
   return (
     <Card title="Outside the range">
       <Row first className="gap-3">
@@ -254,6 +275,9 @@ export function BandFields({ unit, ...of }: Fields & { unit: string }) {
           <Typed of={of} name="overAt" label="Over-range above" unit={unit} />
           <Typed of={of} name="highFault" label={faultLabel('highFault', unit)} unit={unit} />
         </Side>
+        {swallowed.map((message, i) => (
+          <Caution key={i}>{textOf(message)}</Caution>
+        ))}
         <RadioGroup
           label="When it lasts"
           value={texts.reaction}

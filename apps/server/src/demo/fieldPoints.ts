@@ -1,6 +1,16 @@
+import type { SingleChange } from '@keypost/core/job';
 import { ANALOG, DRIVE, METERS } from './analogPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
+
+/** The coil sensors of an arc unit, one a phase. */
+const coilSensors = (pointTag: string, tag: string): SingleChange[] =>
+  [1, 2, 3].map((phase) =>
+    helper(pointTag, `${tag}.${phase}`, 'arc-coil', [
+      ['k', `${pointTag.toLowerCase()}-b:k${phase}`],
+      ['l', `${pointTag.toLowerCase()}-b:l${phase}`],
+    ]),
+  );
 
 const TWO_WIRE: readonly DemoPoint[] = [
   {
@@ -245,6 +255,7 @@ const SAFETY: readonly DemoPoint[] = [
     at: ['di-1', 7],
     settings: { address: '1', last: 'off' },
     landed: 1,
+    more: coilSensors('AX-213', 'T213'),
   },
   {
     tag: 'AX-214',
@@ -255,6 +266,7 @@ const SAFETY: readonly DemoPoint[] = [
     at: ['di-3', 4],
     settings: { address: '2', last: 'on' },
     landed: 0,
+    more: coilSensors('AX-214', 'T214'),
   },
 ];
 

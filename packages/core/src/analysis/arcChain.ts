@@ -23,12 +23,6 @@ export interface ChainedUnit {
   readonly fibreTo: Text;
 }
 
-/** The order in which something is done at a chain, with the caution that belongs there. */
-export interface ChainStep {
-  readonly sentence: Message;
-  readonly caution?: Message;
-}
-
 /**
  * Switch settings and fibre order for a number of units, binary address, one more switch for the last.
  * The fibre is a ring from the main unit through all of them and back: its light going out is a trip.
@@ -48,33 +42,6 @@ export function arcChain(tags: readonly string[]): ChainedUnit[] {
     fibreFrom: i === 0 ? say('analysis.out-main-unit') : say('analysis.out-of', { tag: tags[i - 1] }),
     fibreTo: i === tags.length - 1 ? say('analysis.main-unit') : say('analysis.in-of', { tag: tags[i + 1] }),
   }));
-}
-
-/** The steps at the units of a chain, by how many there are and how the screens of their coils are landed. */
-export function arcSteps(units: readonly ChainedUnit[]): ChainStep[] {
-  const n = units.length;
-  return [
-    {
-      sentence: say('analysis.take-supply-off-prove'),
-      caution: say('analysis.isolate-earth-prove-dead'),
-    },
-    {
-      sentence: say('analysis.set-address-switches-switch', { n, units: lastOf(units).tag }),
-    },
-    {
-      sentence: say('analysis.close-coil-sensors-round'),
-      caution: say('analysis.never-open-secondary-current'),
-    },
-    { sentence: say('analysis.earth-screen-screened-coil') },
-    {
-      sentence: say('analysis.lead-fibre-out-order', { units: units.map(({ tag }) => tag) }),
-    },
-    { sentence: say('analysis.wire-contact-11-14') },
-    {
-      sentence: say('analysis.switch-main-unit-must', { n }),
-      caution: say('analysis.test-test-function-never'),
-    },
-  ];
 }
 
 /** What a unit shows when it does not start, and what to look at. */

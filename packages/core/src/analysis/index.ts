@@ -1,6 +1,6 @@
 export { analyse } from './analysis.ts';
 export type { Analysis } from './analysis.ts';
-export { ARC_ERRORS, arcChain, arcChainFaults, arcSteps, arcUnitsOf } from './arcChain.ts';
+export { ARC_ERRORS, arcChain, arcChainFaults, arcUnitsOf } from './arcChain.ts';
 export { safetyTarget } from './safetyTarget.ts';
 export type { SafetyTarget } from './safetyTarget.ts';
 export { energyPast, feedsOf, safeElements, stoppedInputs } from './stopping.ts';

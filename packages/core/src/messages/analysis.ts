@@ -6,12 +6,6 @@ export const ANALYSIS = {
   'analysis.out-of': ({ tag }: { tag: undefined | string }) => `OUT of ${tag}`,
   'analysis.main-unit': 'IN of the main unit',
   'analysis.in-of': ({ tag }: { tag: undefined | string }) => `IN of ${tag}`,
-  'analysis.take-supply-off-prove':
-    'Take the supply off and prove the switchgear dead before anything is mounted.',
-  'analysis.isolate-earth-prove-dead':
-    'Isolate, earth and prove dead under the local rules; only authorised people open switchgear. Arc flash can kill.',
-  'analysis.set-address-switches-switch': ({ n, units }: { n: number; units: string }) =>
-    `Set the address switches of ${n === 1 ? 'the unit' : `all ${n} units`} and the switch of the last one, ${units}.`,
   'analysis.close-coil-sensors-round':
     'Close the coil sensors round their conductors until they lock, arrow towards the load.',
   'analysis.never-open-secondary-current':
@@ -20,9 +14,8 @@ export const ANALYSIS = {
     'Earth the screen of screened coil leads at the unit only; leave it cut back at the coil.',
   'analysis.lead-fibre-out-order': ({ units }: { units: readonly string[] }) =>
     `Lead the fibre from OUT to IN in this order: main unit, ${units.join(', ')}, main unit.`,
-  'analysis.wire-contact-11-14': 'Wire contact 11-14 to the supervisor; 11-12 shows the same, inverted.',
   'analysis.switch-main-unit-must': ({ n }: { n: number }) =>
-    `Switch on. The main unit must count ${n} ${n === 1 ? 'unit' : 'units'}; pull one fibre: it must trip.`,
+    `The main unit must count ${n} ${n === 1 ? 'unit' : 'units'}; pull one fibre: it must trip.`,
   'analysis.test-test-function-never': 'Test with the test function only, never with an arc.',
   'analysis.light-arrives': 'No light arrives',
   'analysis.fibre-broken-bent-too': 'Fibre broken, bent too tightly, or IN and OUT exchanged.',

@@ -207,6 +207,10 @@ export const REASON = {
     voltsOf3: string;
   }) =>
     `${when}: ${loadLabel} does not hear it. ${voltsOf} reach it where it wants ${wanted ? `at least ${voltsOf2}` : `no more than ${voltsOf3}`}.`,
+  'reason.coil-sensor.free': ({ device, pairs }: { device: string; pairs: readonly string[] }) =>
+    `No coil sensor stands between ${pairs.join(', ')} of ${device}: it does not start, and would not see an arc there.`,
+  'reason.coil-sensor.shorted': ({ device, pairs }: { device: string; pairs: readonly string[] }) =>
+    `${pairs.join(', ')} of ${device} ${pairs.length === 1 ? 'is' : 'are'} bridged: what flows in that phase is not seen.`,
   'reason.found-otherwise': ({
     device,
     parameter,

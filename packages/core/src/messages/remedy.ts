@@ -57,6 +57,8 @@ export const REMEDY = {
   }) => `Move ${point} to ${module} ${portLabel}`,
   'remedy.other-version': ({ outputWord, deviceOf }: { outputWord: string; deviceOf: string }) =>
     `Fit the ${outputWord} version of ${deviceOf}`,
+  'remedy.coil-sensors': ({ pairs }: { pairs: readonly string[] }) =>
+    `Fit a coil sensor on ${pairs.join(', ')}`,
   'remedy.set-chain': 'Set the switches of the chain by the order of its units',
   'remedy.set-module': ({ module, words }: { module: string; words: string }) => `On ${module}: ${words}`,
   'remedy.set-part': ({ part, words }: { part: string; words: string }) => `On ${part}: ${words}`,

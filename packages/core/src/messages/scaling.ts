@@ -32,6 +32,18 @@ export const SCALING = {
   }) => `Cut-off ${cutoffPercent} % holds ${label} at zero below ${fixed(limit, decimals)} ${unit}`,
   'scaling.in-range': 'in range',
   'scaling.under-range': 'under-range',
+  'scaling.end-swallowed': ({
+    end,
+    unit,
+    limit,
+    band,
+  }: {
+    end: number;
+    unit: string;
+    limit: number;
+    band: string;
+  }) =>
+    `A healthy ${end} ${unit}, the end of the range, is told as ${band}: the limit stands at ${limit} ${unit}. Move it out of the range.`,
   'scaling.over-range': 'over-range',
   'scaling.short': 'short',
   'scaling.wire-break': 'wire break',

@@ -19,6 +19,7 @@ import {
   ruleFor,
 } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
+import { chainSteps, chainTest } from './chainSteps.ts';
 import { guardSteps } from './guardSteps.ts';
 import type { LandStep } from './landStep.ts';
 
@@ -46,17 +47,65 @@ export function landSteps(analysis: Analysis): LandStep[] {
   const first = wired.filter(({ role }) =>
     supplied ? role && SUPPLY_ROLES.includes(role) : role === 'sideA' || role === 'loopPlus',
   );
-  const rest = wired.filter((terminal) => !first.includes(terminal));
+  const coils = new Set((type.description.chain?.coils ?? []).flatMap(({ a, b }) => [a, b]));
+  const rest = wired.filter((terminal) => !first.includes(terminal) && !coils.has(terminal.name));
+  const isolate: LandStep = {
+    key: 'isolate',
+    title: say('step.isolate-lock-off-prove'),
+    detail: say('step.test-tester-before-after'),
+    caution: joined(ISOLATE, ...cautionsOf(context, 'isolate')),
+    about: {},
+  };
+  const { supply, power } = supplySteps(context, first);
+  const signal = (detail?: Message): LandStep => ({
+    key: 'signal',
+    title: titleOf(context, device, rest),
+    ...(detail && { detail, caution: ISOLATE }),
+    about: aboutWires(wiresAt(context, device, rest)),
+  });
+  const parts = helpers.map((helper) => helperStep(context, helper));
+  const tug: LandStep = {
+    key: 'tug',
+    title: say('step.tug-all-wires-both', { device: device.tag }),
+    about: {},
+  };
+  // What is mounted in switchgear is mounted, wired and chained dead: power comes once, at the end.
+  if (type.description.chain)
+    return [
+      isolate,
+      ...switchSteps(context),
+      ...chainSteps(context),
+      ...parts,
+      ...supply,
+      signal(),
+      tug,
+      ...commonStep(context),
+      ...power,
+      ...chainTest(context),
+      followStep(context),
+    ];
   return [
-    {
-      key: 'isolate',
-      title: say('step.isolate-lock-off-prove'),
-      detail: say('step.test-tester-before-after'),
-      caution: joined(ISOLATE, ...cautionsOf(context, 'isolate')),
-      about: {},
-    },
+    isolate,
     ...switchSteps(context),
-    ...(first.length || supplied
+    ...supply,
+    ...power,
+    signal(say('step.isolate-again-first')),
+    ...parts,
+    tug,
+    ...commonStep(context),
+    ...(context.output.drivenBy === 'guard' ? guardSteps(analysis) : [followStep(context)]),
+  ];
+}
+
+/** Landing a device's supply, and looking whether it arrives. */
+function supplySteps(
+  context: PointContext,
+  first: readonly PartTerminal[],
+): { supply: LandStep[]; power: LandStep[] } {
+  const { device, type } = context;
+  const supplied = supplyNodes(context);
+  const supply: LandStep[] =
+    first.length || supplied
       ? [
           {
             key: 'supply',
@@ -65,34 +114,23 @@ export function landSteps(analysis: Analysis): LandStep[] {
             about: aboutWires(wiresAt(context, device, first)),
           },
         ]
-      : []),
-    ...(supplied
-      ? [
-          {
-            key: 'power',
-            title: powerTitle(type),
-            detail: say('step.its-supply-to', {
-              terminal: splitRef(supplied.plus).terminal,
-              terminal2: splitRef(supplied.minus).terminal,
-            }),
-            caution: RESTART,
-            about: { ...aboutKind(context.index, device.id), ...aboutWires(wiresAt(context, device, first)) },
-            meter: { red: supplied.plus, black: supplied.minus },
-          },
-        ]
-      : []),
-    {
-      key: 'signal',
-      title: titleOf(context, device, rest),
-      detail: say('step.isolate-again-first'),
-      caution: ISOLATE,
-      about: aboutWires(wiresAt(context, device, rest)),
-    },
-    ...helpers.map((helper) => helperStep(context, helper)),
-    { key: 'tug', title: say('step.tug-all-wires-both', { device: device.tag }), about: {} },
-    ...commonStep(context),
-    ...(context.output.drivenBy === 'guard' ? guardSteps(analysis) : [followStep(context)]),
-  ];
+      : [];
+  const power: LandStep[] = supplied
+    ? [
+        {
+          key: 'power',
+          title: powerTitle(type),
+          detail: say('step.its-supply-to', {
+            terminal: splitRef(supplied.plus).terminal,
+            terminal2: splitRef(supplied.minus).terminal,
+          }),
+          caution: RESTART,
+          about: { ...aboutKind(context.index, device.id), ...aboutWires(wiresAt(context, device, first)) },
+          meter: { red: supplied.plus, black: supplied.minus },
+        },
+      ]
+    : [];
+  return { supply, power };
 }
 
 const joined = (...parts: (Text | undefined)[]): Message =>

@@ -3,6 +3,7 @@ import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { countedOf, cutoffOf, engineeringOf, ofDisplay, shownOn } from './chain.ts';
 import type { SignalChain } from './chain.ts';
+import { convert } from '../units/index.ts';
 import { problemOfCurve } from '../sensing/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
@@ -35,8 +36,7 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
     problemOfCurve(() => {
       const value = chain.sensor.curve.inverse(sensed.signalOf(level));
       const shown = shownOn(chain, engineeringOf(chain, countedOf(chain, input).counts));
-      const off =
-        Math.abs(ofDisplay(chain, shown.value) - value) / Math.abs(chain.sensor.high - chain.sensor.low);
+      const off = offBy(made, value, shown.value);
       if (off > (worst?.off ?? OFF)) worst = { value, shown: shown.value, off };
     });
   }
@@ -48,6 +48,20 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
     shown,
     sentence: say('scaling.shows-where', { label, shown, decimals, unit, value, unit2: chain.sensor.unit }),
   };
+}
+
+/**
+ * How far a screen is off, as a share of the sensor's span. In a unit that belongs to the sensor's it must show the
+ * value itself, times what the program multiplies it by; in any other what its own span says.
+ */
+function offBy({ chain, scaling }: PointChain, value: number, shown: number): number {
+  const { sensor, display } = chain;
+  const span = Math.abs(sensor.high - sensor.low);
+  const times = scaling.controller.multiplier;
+  const same = convert(shown, display.unit, sensor.unit);
+  return same === undefined
+    ? Math.abs(ofDisplay(chain, shown) - value) / span
+    : Math.abs(same - value * times) / (span * times);
 }
 
 /** A screen whose cut-off is above this share hides flow that somebody wants to see, %. */

@@ -85,6 +85,33 @@ export function bandOf({ lowFault, underAt, overAt, highFault }: Bands, signal: 
   return signal > overAt + near ? 'over' : 'range';
 }
 
+/**
+ * Limits that lie within the range that they are to watch, each in a sentence: a healthy signal at that end would be
+ * told as broken, shorted or out of range.
+ */
+export function swallowedEnds(
+  bands: Bands,
+  range: { readonly low: number; readonly high: number },
+  unit: string,
+): Message[] {
+  const near = AT_THE_LIMIT * (range.high - range.low);
+  const end = (which: 'low' | 'high', name: BandName, limit: number): Message =>
+    say('scaling.end-swallowed', { end: range[which], unit, limit, band: bandText(name, unit) });
+  const low: Message[] =
+    bands.lowFault >= range.low - near
+      ? [end('low', 'lowFault', bands.lowFault)]
+      : bands.underAt > range.low + near
+        ? [end('low', 'under', bands.underAt)]
+        : [];
+  const high: Message[] =
+    bands.highFault <= range.high + near
+      ? [end('high', 'highFault', bands.highFault)]
+      : bands.overAt < range.high - near
+        ? [end('high', 'over', bands.overAt)]
+        : [];
+  return [...low, ...high];
+}
+
 /** A signal over time: what the controller makes of it once delays are over. */
 export interface BandState {
   readonly band: BandName;

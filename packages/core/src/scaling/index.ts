@@ -1,5 +1,5 @@
 export { disagreementOf } from './agreesAt.ts';
-export { BAND_SETS, bandOf, bandText, isShort, reactionText, usualBands } from './bands.ts';
+export { BAND_SETS, bandOf, bandText, isShort, reactionText, swallowedEnds, usualBands } from './bands.ts';
 export type { BandName } from './bands.ts';
 export { budgetAt } from './budget.ts';
 export type { Contribution } from './budget.ts';

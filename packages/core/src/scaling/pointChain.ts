@@ -5,7 +5,7 @@ import type { Range } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
-import { usualBands } from './bands.ts';
+import { swallowedEnds, usualBands } from './bands.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, tablesOf, then } from '../sensing/index.ts';
 import type { CalibrationTables, Curve } from '../sensing/index.ts';
 import type { SignalChain } from './chain.ts';
@@ -77,6 +77,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
   };
   const display = scaling.display ?? usualDisplay(controller);
   const inputRange = made.input;
+  const bands = scaling.bands ?? usualBands(inputRange.low, inputRange.high, unitOf(own), made.faults);
   const chain: SignalChain = {
     sensor: sensed.part,
     loop,
@@ -84,7 +85,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     converter: made.converter,
     controller,
     display,
-    bands: scaling.bands ?? usualBands(inputRange.low, inputRange.high, unitOf(own), made.faults),
+    bands,
   };
   return {
     chain,
@@ -94,6 +95,8 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     sensed,
     range,
     notes: notesOf(sensed, scaling, tables, channel, own),
+    ends: inputRange,
+    swallowed: swallowedEnds(bands, inputRange, unitOf(own)),
   };
 }
 

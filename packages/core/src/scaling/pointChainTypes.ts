@@ -15,6 +15,10 @@ export interface PointChain {
   /** The value's range at the sensor, as the chain's first link has it. */
   readonly range: Range;
   readonly notes: readonly Message[];
+  /** What the input sees at both ends of its range; absent where it counts pulses. */
+  readonly ends?: { readonly low: number; readonly high: number };
+  /** Ends of the range that lie in a band of faults. */
+  readonly swallowed: readonly Message[];
 }
 
 /** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */

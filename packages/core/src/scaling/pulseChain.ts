@@ -104,6 +104,7 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
     sensed: { part: sensor, levelOf: (f) => f / top, signalOf: (level) => level * top, notes: [] },
     range,
     notes: notesOf(analysis, own, gate, flowOf(1 / gate, range, counted)),
+    swallowed: [],
   };
 }
 

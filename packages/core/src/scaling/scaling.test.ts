@@ -3,7 +3,15 @@ import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
 import { JobProblem } from '../model/problem.ts';
 import { Bands, RawFormat } from '../model/scaling.ts';
-import { bandOf, bandText, BAND_SETS, followBands, reactionText, usualBands } from './bands.ts';
+import {
+  bandOf,
+  bandText,
+  BAND_SETS,
+  followBands,
+  reactionText,
+  swallowedEnds,
+  usualBands,
+} from './bands.ts';
 import { beyondTable, checkTable, rootOf, SQUARE, straight, tableOf } from '../sensing/curve.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import { countsOf, findRawFormat, RAW_FORMATS, resolutionOf, valueOfCounts, widthOf } from './rawFormats.ts';
@@ -240,6 +248,21 @@ describe('bands', () => {
     expect(said(reactionText({ ...ne43, reaction: 'substitute', substitute: 7 }))).toBe(
       'scaling.put-place after=(scaling.after-s delay=2) substitute=7',
     );
+  });
+
+  test('limits that swallow an end of the range are told with it', () => {
+    const range = { low: 4, high: 20 };
+    const told = (bands: Partial<Bands>) => swallowedEnds({ ...ne43, ...bands }, range, 'mA').map(said);
+    for (const { bands } of BAND_SETS) expect(told(bands)).toEqual([]);
+    expect(told({ lowFault: 4, underAt: 4 })).toEqual([
+      'scaling.end-swallowed end=4 unit=mA limit=4 band=(scaling.wire-break)',
+    ]);
+    expect(told({ underAt: 4.2 })).toEqual([
+      'scaling.end-swallowed end=4 unit=mA limit=4.2 band=(scaling.under-range)',
+    ]);
+    expect(told({ overAt: 19.5, highFault: 20 })).toEqual([
+      'scaling.end-swallowed end=20 unit=mA limit=20 band=(scaling.short)',
+    ]);
   });
 
   test('limits in a wrong order, or without their substitute, are refused', () => {

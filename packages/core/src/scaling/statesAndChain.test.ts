@@ -1,14 +1,18 @@
 import { nth } from '../lists/index.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
+import { said } from '../../test/said.ts';
+import { allSet, meterJob } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import type { Range } from '../model/job.ts';
 import { Scaling } from '../model/scaling.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { judge } from '../verdict/judge.ts';
+import { disagreementOf } from './agreesAt.ts';
 import { LINKS, moveChain } from './chain.ts';
 import { chainOf } from './pointChain.ts';
+import type { PointChain } from './pointChainTypes.ts';
 
 const ranged = (family: string, range: Range): JobContent => {
   const job = nth([FAMILIES[family]?.()], 0) as JobContent;
@@ -94,4 +98,33 @@ test.each(analog)('%s: whatever the chain gives forwards, it takes backwards, at
       expect([key, Math.abs(back - value) / (high - low) < 0.005]).toEqual([key, true]);
     }
   }
+});
+
+describe('a screen', () => {
+  const onScreen = (display: object, controller: object = {}) => {
+    const job = after(allSet(allSet(meterJob('transmitter-2w', {})), 'm'), {
+      kind: 'setScaling',
+      pointId: 'ft-1',
+      scaling: Scaling.parse({ display: { label: 'Screen', decimals: 1, ...display }, controller }),
+    });
+    const analysis = analyse(new JobIndex(job), 'ft-1');
+    return disagreementOf(analysis, chainOf(analysis) as PointChain);
+  };
+
+  test.each<[string, object, object]>([
+    ['in the sensor’s unit, with its numbers', { unit: 'm³/h', low: 0, high: 40 }, {}],
+    ['in another unit of the same kind, with the right numbers', { unit: 'l/s', low: 0, high: 40 / 3.6 }, {}],
+    ['in a unit of its own', { unit: '%', low: 0, high: 100 }, {}],
+    ['with what the program multiplies by', { unit: 'm³/h', low: 0, high: 240 }, { multiplier: 6 }],
+  ])('%s agrees', (_, display, controller) => {
+    expect(onScreen(display, controller)).toBeUndefined();
+  });
+
+  test.each<[string, object]>([
+    ['in the sensor’s unit', { unit: 'm³/h', low: 0, high: 100 }],
+    ['in another unit of the same kind', { unit: 'l/s', low: 0, high: 40 }],
+  ])('%s that shows another number is flagged', (_, display) => {
+    const off = onScreen(display);
+    expect(said(off?.sentence)).toMatch(/^scaling\.shows-where label=Screen/);
+  });
 });

@@ -14,7 +14,13 @@ export {
   writeRegistersRequest,
 } from './modbus/pdu.ts';
 export type { UnitMemory } from './modbus/pdu.ts';
-export { decodeRegisters, encodeRegisters, matchingFormats, registersOf } from './modbus/registers.ts';
+export {
+  decodeRegisters,
+  encodeRegisters,
+  likelierOrder,
+  matchingFormats,
+  registersOf,
+} from './modbus/registers.ts';
 export type { Match, RegisterFormat } from './modbus/registers.ts';
 export { rtuLength } from './modbus/rtuLength.ts';
 export { networkFaults, networkSteps } from './networkPlan.ts';

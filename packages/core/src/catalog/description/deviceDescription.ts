@@ -143,7 +143,17 @@ export const DeviceDescription = z.strictObject({
   /** Said wherever it is shown: a check of wiring and function only. */
   safety: z.boolean().optional(),
   /** It is one of a chain whose switches hang on how many there are. */
-  chain: z.strictObject({ address: Name, last: Name }).optional(),
+  chain: z
+    .strictObject({
+      address: Name,
+      last: Name,
+      /** Pairs of terminals between which a coil sensor belongs, each with the element that stands there inside. */
+      coils: z
+        .array(z.strictObject({ a: Name, b: Name, inside: Name }))
+        .max(12)
+        .optional(),
+    })
+    .optional(),
   /** Its sensitivity is set between what is seen and what is behind it. */
   sensitivity: z.boolean().optional(),
   /** It stands between others and does as they do; its wires may share a terminal. */

@@ -188,13 +188,37 @@ const RESET_BUTTON: DeviceDescription = {
   },
 };
 
+const ARC_COIL: DeviceDescription = {
+  id: 'arc-coil',
+  name: 'Coil sensor for arc protection, closed round a conductor',
+  title: 'coil sensor',
+  group: 'Between others',
+  part: true,
+  inline: true,
+  terminals: [
+    { name: 'k', words: 'winding' },
+    { name: 'l', words: 'winding' },
+  ],
+  outputs: [],
+  behaviours: [{ model: 'resistor', id: 'winding', a: 'k', b: 'l', ohms: span('Ω', 20, 30, 40) }],
+  face: [{ a: 'k', b: 'l', glyph: { kind: 'coil', text: 'coil sensor' } }],
+  cautions: {
+    isolate:
+      'It goes round a conductor of the switchgear: isolate, earth and prove dead under the local rules first. Only authorised people open switchgear.',
+  },
+};
+
 const ARC_UNIT: DeviceDescription = {
   id: 'arc-unit',
   name: 'Current unit for arc protection, chained by fibre',
   title: 'arc protection',
   group: 'Safety',
   safety: true,
-  chain: { address: 'address', last: 'last' },
+  chain: {
+    address: 'address',
+    last: 'last',
+    coils: [1, 2, 3].map((phase) => ({ a: `k${phase}`, b: `l${phase}`, inside: `burden${phase}` })),
+  },
   handling: ARC_HANDLING,
   terminals: [
     { name: 'A1', role: 'plus', words: 'supply plus' },
@@ -314,7 +338,7 @@ const ARC_UNIT: DeviceDescription = {
   indicators: [{ id: 'coil', label: 'Trip relay', kind: 'coil' }],
   cautions: {
     isolate:
-      'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Arc flash can kill.',
+      'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Only authorised people open switchgear. Arc flash can kill.',
     follow: 'Never open the secondary of a current transformer that carries current.',
   },
 };
@@ -333,4 +357,5 @@ export const SAFETY_DEVICES: readonly DeviceDescription[] = [
   GUARD_SENSOR,
   RESET_BUTTON,
   ARC_UNIT,
+  ARC_COIL,
 ];

@@ -2,7 +2,13 @@ import { refusalOf } from '../../../test/said.ts';
 import { nth, sure } from '../../lists/index.ts';
 import fc from 'fast-check';
 import { checkedFrame, crc16, withCrc } from './crc.ts';
-import { decodeRegisters, encodeRegisters, matchingFormats, registersOf } from './registers.ts';
+import {
+  decodeRegisters,
+  encodeRegisters,
+  likelierOrder,
+  matchingFormats,
+  registersOf,
+} from './registers.ts';
 import type { RegisterFormat, RegisterType } from './registers.ts';
 
 const bytes = (text: string): Uint8Array =>
@@ -148,5 +154,49 @@ describe('the order found from one known value', () => {
 
   test('is none where nothing fits', () => {
     expect(matchingFormats([1], 999999)).toEqual([]);
+  });
+});
+
+describe('an order that is hardly the right one', () => {
+  const format = (type: RegisterType, words: 'high' | 'low', scale = 1): RegisterFormat => ({
+    type,
+    words,
+    bytes: 'high',
+    scale,
+  });
+
+  test('of a counter of energy is told with what the other order gives', () => {
+    // 48 275.3 kWh in tenths: 482753 = 7 · 65536 + 24001, so the low register first gives 24001 · 65536 + 7.
+    const registers = encodeRegisters(48275.3, format('uint32', 'low', 0.1));
+    expect(registers).toEqual([24001, 7]);
+    expect(decodeRegisters(registers, format('uint32', 'high', 0.1))).toBeCloseTo(157292954.3, 1);
+    expect(likelierOrder(registers, format('uint32', 'high', 0.1))).toMatchObject({
+      words: 'low',
+      scale: 0.1,
+    });
+    expect(likelierOrder(registers, format('uint32', 'high', 0.1))?.value).toBeCloseTo(48275.3, 6);
+    expect(likelierOrder(registers, format('uint32', 'low', 0.1))).toBeUndefined();
+  });
+
+  test('of floating point is told where only the other is a number of a plant', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 5000, noNaN: true }), (value) => {
+        const registers = encodeRegisters(value, format('float32', 'high'));
+        expect(likelierOrder(registers, format('float32', 'high'))).toBeUndefined();
+        const doubt = likelierOrder(registers, format('float32', 'low'));
+        if (doubt) expect(doubt.value).toBeCloseTo(value, 1);
+      }),
+      { seed: 3 },
+    );
+    expect(
+      likelierOrder(encodeRegisters(50.01, format('float32', 'high')), format('float32', 'low'))?.value,
+    ).toBeCloseTo(50.01, 4);
+  });
+
+  test('is not said of small numbers, of one register, or where both are as likely', () => {
+    expect(likelierOrder([0, 5], format('uint32', 'high'))).toBeUndefined();
+    expect(likelierOrder([5], format('uint16', 'high'))).toBeUndefined();
+    expect(likelierOrder([300, 200], format('uint32', 'high'))).toBeUndefined();
+    expect(likelierOrder([0, 0], format('float32', 'high'))).toBeUndefined();
   });
 });

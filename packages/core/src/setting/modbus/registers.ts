@@ -137,6 +137,31 @@ function write(view: DataView, type: RegisterType, value: number): void {
   }
 }
 
+/** Numbers in floating point of what is measured in a plant lie between these, whatever their unit. */
+const USUAL_FLOAT = { least: 1e-4, most: 1e9 };
+/** A whole number that is so many times smaller the other way round hardly stands in the right order. */
+const SMALLER = 1000;
+
+const isUsual = (value: number): boolean =>
+  value === 0 || (Math.abs(value) >= USUAL_FLOAT.least && Math.abs(value) <= USUAL_FLOAT.most);
+
+/**
+ * What the registers would hold with the other one first, where that is the likelier: the device's own display tells.
+ * Nothing where they are read as one would expect, or where both ways are as likely.
+ */
+export function likelierOrder(registers: readonly number[], format: RegisterFormat): Match | undefined {
+  if (registersOf(format.type) < 2 || registers.length !== registersOf(format.type)) return undefined;
+  const other: RegisterFormat = { ...format, words: format.words === 'high' ? 'low' : 'high' };
+  const [now, then] = [format, other].map((way) => decodeRegisters(registers, { ...way, scale: 1 })) as [
+    number,
+    number,
+  ];
+  const likelier = format.type.startsWith('float')
+    ? !isUsual(now) && isUsual(then) && then !== 0
+    : Math.abs(now) >= 2 ** 16 && then !== 0 && Math.abs(then) * SMALLER < Math.abs(now);
+  return likelier ? { ...other, value: then * format.scale } : undefined;
+}
+
 /** A way to read registers that gives a known value. */
 export interface Match extends RegisterFormat {
   readonly value: number;

@@ -10,6 +10,7 @@ import { ratedReason, wettingReason } from './limits.ts';
 import { mainsReasons } from './mains.ts';
 import { outputReasons, resistorReasons } from './outputs.ts';
 import { pulseReasons } from './pulse.ts';
+import { coilReasons } from './coils.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 import { relayReasons } from './relays.ts';
@@ -49,6 +50,7 @@ export function diagnose(analysis: Analysis): Reason[] {
     ...resistorReasons(analysis),
     ...ratedReason(analysis),
     ...wettingReason(analysis),
+    ...coilReasons(analysis),
     ...chainReasons(analysis),
     ...settingReasons(analysis),
   ];

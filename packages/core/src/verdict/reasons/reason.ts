@@ -52,6 +52,7 @@ export type ReasonCode =
   | 'resistor-power'
   | 'output-overload'
   | 'overload'
+  | 'coil-sensor'
   | 'chain'
   | 'setting-risk'
   | 'inside-fault';

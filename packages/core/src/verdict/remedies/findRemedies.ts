@@ -8,6 +8,7 @@ import type { Change } from '../../job/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { bleeder, pullUp } from './bleeder.ts';
 import { landWires, moveChannel, moveContact, otherSensor, turnCommon, turnSupply } from './candidates.ts';
+import { coilSensors } from './coilSensors.ts';
 import { excerpt } from './excerpt.ts';
 import { asPlanned } from './asPlanned.ts';
 import { missingWires } from './missingWires.ts';
@@ -25,6 +26,7 @@ export function findRemedies(context: PointContext): Remedy[] {
   const candidates: (Remedy | readonly Remedy[])[] = [
     ...openShorts(context),
     ...asPlanned(context),
+    ...coilSensors(context),
     ...chainSwitches(context),
     ...landWires(context),
     ...turnSupply(context),
