@@ -24,6 +24,9 @@ export const EVENT = {
   'event.value': ({ label, value }: { label: string; value: string }) => `${label} ${value}`,
   'event.range': ({ low, high, unit }: { low: number; high: number; unit: string }) =>
     `${plain(low)} to ${plain(high)} ${unit}`,
+  'event.multiplied': ({ times }: { times: number }) => `the program multiplies by ${plain(times)}`,
+  'event.range-multiplied': ({ times, before, after }: { times: number; before: string; after: string }) =>
+    `the program multiplies by ${plain(times)}: its range ${before} → ${after}`,
   'event.stamp': ({ step }: { step: string }) => `Done: ${step}`,
   'event.stamp-undone': ({ step, reason }: { step: string; reason: string }) =>
     `Undone: ${step}. Why: ${reason}`,

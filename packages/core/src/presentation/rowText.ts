@@ -3,8 +3,8 @@ import { applyChange, JobIndex, refText } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
-import { COLLECTIONS } from '../model/index.ts';
-import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure } from '../model/index.ts';
+import { COLLECTIONS, Scaling } from '../model/index.ts';
+import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure, Range } from '../model/index.ts';
 import { LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -49,6 +49,7 @@ class RowWords {
       .flatMap((key): Text[] => {
         if (key === 'figures') return this.#figures(before, after);
         if (key === 'settings') return this.#settings(before, after);
+        if (key === 'scaling') return this.#scaling(before, after);
         const label = labelOf(collection, key);
         if (label === undefined) return [];
         if (isStructure(key, before[key]) || isStructure(key, after[key])) return [label];
@@ -136,6 +137,25 @@ class RowWords {
         ? say('event.value', { label, value: words(now?.[key]) })
         : say('event.field', { label, before: words(was[key]), after: words(now?.[key]) });
     });
+  }
+
+  /** What another scaling does: to the range where it multiplies it, else that it is another. */
+  #scaling(before: Fields, after: Fields): Text[] {
+    const [was, now] = [before, after].map((row) => Scaling.parse(row.scaling ?? {}));
+    const label = labelOf('points', 'scaling') ?? '';
+    const range = after.range as Range | undefined;
+    const times = now?.controller.multiplier;
+    if (!was || times === undefined || times === was.controller.multiplier) return [label];
+    if (!range) return [say('event.multiplied', { times })];
+    const ends = (by: number): Text =>
+      say('event.range', { low: range.low * by, high: range.high * by, unit: range.unit });
+    return [
+      say('event.range-multiplied', {
+        times,
+        before: ends(was.controller.multiplier),
+        after: ends(times),
+      }),
+    ];
   }
 
   /** Which figures of a part's own datasheet are others now, each with where it stands. */

@@ -52,16 +52,13 @@ export function disagreementOf(analysis: Analysis, made: PointChain): Disagreeme
 
 /**
  * How far a screen is off, as a share of the sensor's span. In a unit that belongs to the sensor's it must show the
- * value itself, times what the program multiplies it by; in any other what its own span says.
+ * value itself; in any other what its own span says.
  */
-function offBy({ chain, scaling }: PointChain, value: number, shown: number): number {
+function offBy({ chain }: PointChain, value: number, shown: number): number {
   const { sensor, display } = chain;
   const span = Math.abs(sensor.high - sensor.low);
-  const times = scaling.controller.multiplier;
   const same = convert(shown, display.unit, sensor.unit);
-  return same === undefined
-    ? Math.abs(ofDisplay(chain, shown) - value) / span
-    : Math.abs(same - value * times) / (span * times);
+  return Math.abs((same ?? ofDisplay(chain, shown)) - value) / span;
 }
 
 /** A screen whose cut-off is above this share hides flow that somebody wants to see, %. */

@@ -101,23 +101,27 @@ test.each(analog)('%s: whatever the chain gives forwards, it takes backwards, at
 });
 
 describe('a screen', () => {
-  const onScreen = (display: object, controller: object = {}) => {
+  const onScreen = (display: object, multiplier = 1) => {
     const job = after(allSet(allSet(meterJob('transmitter-2w', {})), 'm'), {
       kind: 'setScaling',
       pointId: 'ft-1',
-      scaling: Scaling.parse({ display: { label: 'Screen', decimals: 1, ...display }, controller }),
+      scaling: Scaling.parse({
+        display: { label: 'Screen', decimals: 1, ...display },
+        sensor: { multiplier },
+        controller: { multiplier },
+      }),
     });
     const analysis = analyse(new JobIndex(job), 'ft-1');
     return disagreementOf(analysis, chainOf(analysis) as PointChain);
   };
 
-  test.each<[string, object, object]>([
-    ['in the sensor’s unit, with its numbers', { unit: 'm³/h', low: 0, high: 40 }, {}],
-    ['in another unit of the same kind, with the right numbers', { unit: 'l/s', low: 0, high: 40 / 3.6 }, {}],
-    ['in a unit of its own', { unit: '%', low: 0, high: 100 }, {}],
-    ['with what the program multiplies by', { unit: 'm³/h', low: 0, high: 240 }, { multiplier: 6 }],
-  ])('%s agrees', (_, display, controller) => {
-    expect(onScreen(display, controller)).toBeUndefined();
+  test.each<[string, object, number]>([
+    ['in the sensor’s unit, with its numbers', { unit: 'm³/h', low: 0, high: 40 }, 1],
+    ['in another unit of the same kind, with the right numbers', { unit: 'l/s', low: 0, high: 40 / 3.6 }, 1],
+    ['in a unit of its own', { unit: '%', low: 0, high: 100 }, 1],
+    ['with what both multiply by', { unit: 'm³/h', low: 0, high: 240 }, 6],
+  ])('%s agrees', (_, display, multiplier) => {
+    expect(onScreen(display, multiplier)).toBeUndefined();
   });
 
   test.each<[string, object]>([
