@@ -17,7 +17,7 @@ import { section } from '../ui/section';
 
 const Form = z.object({
   number: Wire.shape.number,
-  lengthM: numeric(Wire.shape.lengthM),
+  lengthM: numeric(Wire.shape.lengthM, 'm'),
   mm2: section(Wire.shape.mm2, '0.75, or AWG 18'),
   cable: z.string().trim().max(24),
   core: z.string().trim().max(12),

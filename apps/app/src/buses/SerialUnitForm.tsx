@@ -32,7 +32,7 @@ const Form = z.object({
   frame: z.enum(FRAME_NAMES),
   plusName: SerialUnit.shape.plusName,
   terminated: z.enum(['on', 'off']),
-  fromLastM: numeric(SerialUnit.shape.fromLastM),
+  fromLastM: numeric(SerialUnit.shape.fromLastM, 'm'),
   unitLoad: numeric(SerialUnit.shape.unitLoad),
 });
 type Output = z.output<typeof Form>;

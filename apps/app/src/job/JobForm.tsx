@@ -34,8 +34,8 @@ const Form = z.object({
   site: JobContent.shape.site,
   colours: z.enum(COLOUR_REGIONS),
   mains: z.enum(['50', '60']),
-  volts: numeric(Supply.shape.volts),
-  tolerancePercent: numeric(Supply.shape.tolerancePercent),
+  volts: numeric(Supply.shape.volts, 'V'),
+  tolerancePercent: numeric(Supply.shape.tolerancePercent, '%'),
 });
 
 /** What the conventions are called, with their colours for plus, 0 V, line and neutral. */

@@ -28,13 +28,13 @@ export type NewKind = 'dc' | 'ac' | 'branch';
 
 const Form = z.object({
   tag: Supply.shape.tag,
-  volts: numeric(Supply.shape.volts),
-  tolerancePercent: numeric(Supply.shape.tolerancePercent),
-  limitAmps: numeric(Supply.shape.limitAmps),
-  otherAmps: numeric(Supply.shape.otherAmps.unwrap()),
+  volts: numeric(Supply.shape.volts, 'V'),
+  tolerancePercent: numeric(Supply.shape.tolerancePercent, '%'),
+  limitAmps: numeric(Supply.shape.limitAmps, 'A'),
+  otherAmps: numeric(Supply.shape.otherAmps.unwrap(), 'A'),
   from: z.string(),
   protection: Feed.shape.protection,
-  lengthM: numeric(Feed.shape.lengthM),
+  lengthM: numeric(Feed.shape.lengthM, 'm'),
   mm2: section(Feed.shape.mm2, '1.5, or AWG 16'),
 });
 

@@ -15,7 +15,7 @@ import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
 import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
-import { numeric } from '../ui/numeric';
+import { readInto } from '../ui/numeric';
 import { Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
@@ -29,13 +29,21 @@ const Fields = z.object({
   outputId: z.string(),
   kind: OutputKind,
   logic: Logic,
-  low: numeric(z.number()),
-  high: numeric(z.number()),
+  low: z.string(),
+  high: z.string(),
   unit: z.string().trim().max(12),
 });
 
+/** Both ends of the range as they are typed, bare or in a unit that belongs to its own. */
+const Ranged = Fields.transform(({ low, high, unit, ...rest }, context) => ({
+  ...rest,
+  unit,
+  low: readInto(low, unit, context, ['low']),
+  high: readInto(high, unit, context, ['high']),
+}));
+
 const formOf = (types: PartTypes) =>
-  Fields.superRefine(({ typeId, low, high, unit }, context) => {
+  Ranged.superRefine(({ typeId, low, high, unit }, context) => {
     if (!takesRange(types.device({ typeId }))) return;
     for (const [field, value] of Object.entries({ low, high }))
       if (!canBe(value, unit))
@@ -53,7 +61,7 @@ const formOf = (types: PartTypes) =>
   });
 
 export type PointTexts = z.input<typeof Fields>;
-export type PointValues = z.output<typeof Fields>;
+export type PointValues = z.output<typeof Ranged>;
 type PointFormState = UseFormReturn<PointTexts, unknown, PointValues>;
 
 export function usePointForm(types: PartTypes, values: PointTexts): PointFormState {

@@ -1,4 +1,4 @@
-import { readNumber } from '@keypost/core/units';
+import { numberIn } from '@keypost/core/units';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import type { PointChain } from '@keypost/core/scaling';
@@ -109,7 +109,8 @@ const DISPLAY_TEXTS = [
   'displayCutoff',
 ] as const;
 
-const number = (typed: string): number | undefined => (typed.trim() === '' ? undefined : readNumber(typed));
+const number = (typed: string, unit = ''): number | undefined =>
+  typed.trim() === '' ? undefined : numberIn(typed, unit);
 
 const ownFormat = (texts: SetupTexts): RawFormat => ({
   id: 'own',
@@ -126,37 +127,37 @@ const ownFormat = (texts: SetupTexts): RawFormat => ({
 /** What was typed as the row that is stored, or what is wrong by field. */
 function read(
   texts: SetupTexts,
-  follows: { readonly bands: boolean; readonly display: boolean },
+  follows: { readonly bands: boolean; readonly display: boolean; readonly unit: string },
 ): { scaling: Scaling } | { errors: FieldErrors<SetupTexts> } {
   const own = texts.formatId === 'own' ? ownFormat(texts) : undefined;
   const parsed = Scaling.safeParse({
     sensor: {
       shape: texts.sensorShape,
-      percent: number(texts.sensorPercent),
+      percent: number(texts.sensorPercent, '%'),
       class: texts.sensorClass || undefined,
       multiplier: number(texts.sensorMultiplier),
     },
     converter: {
       ...(own ? { own } : { formatId: texts.formatId }),
       zero: texts.zero,
-      percent: number(texts.converterPercent),
-      updateMs: number(texts.updateMs),
-      filterMs: number(texts.filterMs),
+      percent: number(texts.converterPercent, '%'),
+      updateMs: number(texts.updateMs, 'ms'),
+      filterMs: number(texts.filterMs, 'ms'),
       coldKelvin: number(texts.coldKelvin),
     },
     controller: {
       shape: texts.controllerShape,
-      cutPercent: number(texts.cutPercent),
+      cutPercent: number(texts.cutPercent, '%'),
       multiplier: number(texts.controllerMultiplier),
     },
     bands: follows.bands
       ? undefined
       : {
-          lowFault: number(texts.lowFault),
-          underAt: number(texts.underAt),
-          overAt: number(texts.overAt),
-          highFault: number(texts.highFault),
-          delay: number(texts.delay),
+          lowFault: number(texts.lowFault, follows.unit),
+          underAt: number(texts.underAt, follows.unit),
+          overAt: number(texts.overAt, follows.unit),
+          highFault: number(texts.highFault, follows.unit),
+          delay: number(texts.delay, 's'),
           reaction: texts.reaction,
           ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),
         },
@@ -165,10 +166,10 @@ function read(
       : {
           label: texts.displayLabel,
           unit: texts.displayUnit,
-          low: number(texts.displayLow),
-          high: number(texts.displayHigh),
+          low: number(texts.displayLow, texts.displayUnit),
+          high: number(texts.displayHigh, texts.displayUnit),
           decimals: number(texts.decimals),
-          cutoffPercent: number(texts.displayCutoff),
+          cutoffPercent: number(texts.displayCutoff, '%'),
         },
   });
   if (parsed.success) return { scaling: parsed.data };
@@ -182,6 +183,17 @@ function read(
   return { errors };
 }
 
+/** The form's texts as a scaling; what nobody chose goes on following the range. */
+function readFollowing(texts: SetupTexts, first: SetupTexts, { scaling, chain }: PointChain) {
+  const same = (names: readonly (keyof SetupTexts)[]): boolean =>
+    names.every((name) => texts[name] === first[name]);
+  return read(texts, {
+    bands: scaling.bands === undefined && same(BAND_TEXTS),
+    display: scaling.display === undefined && same(DISPLAY_TEXTS),
+    unit: chain.input.unit,
+  });
+}
+
 function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   const router = useRouter();
   const saver = useSave(point.view);
@@ -191,13 +203,7 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   const form = useForm<SetupTexts, unknown, { scaling: Scaling }>({
     defaultValues: first,
     resolver: (texts) => {
-      const same = (names: readonly (keyof SetupTexts)[]): boolean =>
-        names.every((name) => texts[name] === first[name]);
-      // What nobody chose goes on following the range.
-      const outcome = read(texts, {
-        bands: made.scaling.bands === undefined && same(BAND_TEXTS),
-        display: made.scaling.display === undefined && same(DISPLAY_TEXTS),
-      });
+      const outcome = readFollowing(texts, first, made);
       return 'scaling' in outcome ? { values: outcome, errors: {} } : { values: {}, errors: outcome.errors };
     },
   });

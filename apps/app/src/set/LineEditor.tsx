@@ -121,7 +121,7 @@ function Seen({ line }: { line: SheetLine }) {
 
 /** A value as it is typed or chosen for a parameter. */
 function ValueField({
-  line: { parameter, unit },
+  line: { parameter, unit, required, present },
   label,
   value,
   onChange,
@@ -133,11 +133,18 @@ function ValueField({
   onChange: (value: string) => void;
   problem?: string;
 }) {
+  // A menu that takes any text offers the one that is wanted, or stands there.
+  const own = parameter.free ? [required?.value, present?.value] : [];
+  const more = [...new Set(own)].flatMap((text) =>
+    text === undefined || parameter.choices?.some((choice) => choice.value === text)
+      ? []
+      : [{ value: text, label: text }],
+  );
   return parameter.choices ? (
     <Select
       label={label}
       value={value}
-      options={[{ value: '', label: 'choose …' }, ...parameter.choices]}
+      options={[{ value: '', label: 'choose …' }, ...parameter.choices, ...more]}
       onChange={onChange}
       problem={problem}
     />

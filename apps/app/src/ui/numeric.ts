@@ -1,26 +1,26 @@
-import { say, textOf } from '@keypost/core/messages';
-import { readingsOf, readNumber } from '@keypost/core/units';
+import { textOf } from '@keypost/core/messages';
+import { parseIn } from '@keypost/core/units';
 import { z } from 'zod';
 
-/** A number typed as text, with point or comma, then held to its own limits. */
-export function numeric(schema: z.ZodType<number, number>) {
+/** A number typed as text, with point or comma, bare or with a unit that belongs to its own; then held to its limits. */
+export function numeric(schema: z.ZodType<number, number>, unit = '') {
   return z
     .string()
-    .transform((text, context) => {
-      const value = readNumber(text);
-      if (Number.isFinite(value)) return value;
-      context.addIssue({
-        code: 'custom',
-        message: refusal(text),
-      });
-      return z.NEVER;
-    })
+    .transform((text, context) => readInto(text, unit, context))
     .pipe(schema);
 }
 
-function refusal(text: string): string {
-  const [small, large] = readingsOf(text) ?? [];
-  if (small !== undefined && large !== undefined)
-    return textOf(say('quantity.thousands', { text: text.trim(), small, large }));
-  return text.trim() === '' ? 'Enter a number.' : `“${text.trim()}” is not a number.`;
+/** A number in a unit as it was typed, or its refusal as an issue at a field. */
+export function readInto(
+  text: string,
+  unit: string,
+  context: z.RefinementCtx,
+  path: PropertyKey[] = [],
+): number {
+  const read = parseIn(text, unit);
+  if (read.ok) return read.value;
+  context.addIssue({ code: 'custom', path, message: refusal(text, textOf(read.problem)) });
+  return z.NEVER;
 }
+
+const refusal = (text: string, problem: string): string => (text.trim() === '' ? 'Enter a number.' : problem);

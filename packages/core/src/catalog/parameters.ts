@@ -1,7 +1,7 @@
 import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
-import { parseIn, plain } from '../units/index.ts';
+import { isSameUnit, parseIn, plain } from '../units/index.ts';
 
 /** The rules by which a required value follows from the job; `setting/derive` knows how. */
 const RULES = [
@@ -85,6 +85,8 @@ export interface Parameter {
   readonly max?: number;
   /** Numbers outside its range that it takes too, with what they mean. */
   readonly special?: readonly { readonly value: string; readonly name: string }[];
+  /** Its menu takes a text of one's own besides its choices. */
+  readonly free?: boolean;
   readonly factory?: string;
   /** What a change of it puts back to factory values. */
   readonly wipes?: 'all' | readonly string[];
@@ -125,14 +127,9 @@ export type Read =
  * @returns the value as the device shows it, or a sentence that says what is wrong and what is allowed.
  */
 export function readValue(parameter: Parameter, text: string, unit = parameter.unit ?? ''): Read {
-  const { kind, choices, label, min, max } = parameter;
+  const { kind, label, min, max } = parameter;
   const typed = text.trim();
-  if (kind === 'choice' || kind === 'presence') {
-    const chosen = choices?.find(({ value, label: words }) => value === typed || words === typed);
-    return chosen
-      ? { ok: true, value: chosen.value }
-      : { ok: false, problem: say('setting.choose', { label, choices: choices?.map((c) => c.label) ?? [] }) };
-  }
+  if (kind === 'choice' || kind === 'presence') return readChoice(parameter, typed);
   if (kind === 'text')
     return max !== undefined && typed.length > max
       ? { ok: false, problem: say('setting.too-long', { label, max }) }
@@ -148,6 +145,20 @@ export function readValue(parameter: Parameter, text: string, unit = parameter.u
     };
   return { ok: true, value: plain(read.value, 9) };
 }
+
+/** One of a menu's choices, a unit in whatever spelling; any text where the menu takes that. */
+function readChoice({ choices, free, label }: Parameter, typed: string): Read {
+  const chosen =
+    choices?.find(({ value, label: words }) => value === typed || words === typed) ??
+    choices?.find(({ value }) => isSameUnit(value, typed));
+  if (chosen) return { ok: true, value: chosen.value };
+  return free && typed !== '' && typed.length <= MAX_FREE
+    ? { ok: true, value: typed }
+    : { ok: false, problem: say('setting.choose', { label, choices: choices?.map((c) => c.label) ?? [] }) };
+}
+
+/** Characters of a text of one's own in a menu, as a device can show them. */
+const MAX_FREE = 12;
 
 /** What a parameter may hold, in words: `1 to 600 mm`. */
 export function allowedText({ kind, choices, min, max }: Parameter, unit = ''): Text {

@@ -1,5 +1,6 @@
 import type { Parameter } from '../catalog/index.ts';
 import type { Entry } from '../model/index.ts';
+import { isSameUnit } from '../units/index.ts';
 import { parametersOf } from './itemParameters.ts';
 import type { JobIndex } from './jobIndex.ts';
 
@@ -70,9 +71,10 @@ function wipe(
 export const wipesIt = ({ key, wipes }: Parameter, other: Parameter): boolean =>
   other.key !== key && (wipes === 'all' ? other.place !== 'switch' : (wipes?.includes(other.key) ?? false));
 
-/** Whether two values of a parameter are the same, numbers to one part in a million. */
+/** Whether two values of a parameter are the same: numbers to one part in a million, units in whatever spelling. */
 export function sameValue({ kind }: Pick<Parameter, 'kind'>, a: string, b: string): boolean {
   if (a === b) return true;
+  if (kind === 'choice') return isSameUnit(a, b);
   if (kind !== 'number') return false;
   const [x, y] = [Number(a), Number(b)];
   return Math.abs(x - y) <= 1e-6 * Math.max(Math.abs(x), Math.abs(y));

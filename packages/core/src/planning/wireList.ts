@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import type { PartTerminal } from '../catalog/index.ts';
 import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
 import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
-import { parseSection, readNumber } from '../units/index.ts';
+import { parseSection, numberIn } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
 import { JobIndex, planDifferences } from '../job/index.ts';
 
@@ -197,7 +197,7 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
   }
   const length = cell('length_m');
   if (length !== undefined && length !== '' && length !== String(wire.lengthM)) {
-    const metres = readNumber(length);
+    const metres = numberIn(length, 'm');
     if (!(metres > 0) || metres > 2000)
       problems.push({
         path: `${path}, length_m`,

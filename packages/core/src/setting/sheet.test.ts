@@ -254,3 +254,31 @@ test('a point without anything to set has no lines that are required', () => {
   const job = withPoint(jobWith('di8-both-8', ['-']), { tag: 'PX-2', at: ['m', 1] });
   expect(countSet(sheetsOf(new JobIndex(job), 'px-2'))).toEqual({ required: 0, done: 0, differ: 0 });
 });
+
+describe('the unit of a range goes through the sheets as it was typed', () => {
+  const ranged = (unit: string, typeId = 'transmitter-2w') =>
+    meterJob(typeId, {}, { range: { low: 0, high: 150, unit } });
+
+  test.each(['ppm', 'NTU', 'in H2O', 'm3/h', '½ bucket'])('%s, at the sensor and at the input', (unit) => {
+    const job = ranged(unit);
+    expect(['low', 'high'].map((key) => required(job, key))).toEqual(['0', '150']);
+    expect(['A0.low', 'A0.high'].map((key) => required(job, key, 'm'))).toEqual(['0', '150']);
+    expect(lineIn(job, 'A0.high', 'm').unit.replace('m³/h', 'm3/h')).toBe(unit);
+  });
+
+  test('a menu that has it under another spelling has it', () => {
+    const job = ranged('gpm', 'flow-magnetic');
+    expect(['unit', 'high'].map((key) => required(job, key))).toEqual(['gal/min', '150']);
+    const spelt = entered(job, 'left', { 'A0.unit': 'gal/min' }, 'm');
+    expect(required(spelt, 'A0.unit', 'm')).toBe('gpm');
+    expect(lineIn(spelt, 'A0.unit', 'm').state).toBe('done');
+  });
+
+  test('a menu without it takes the unit that is nearest in size', () => {
+    const job = meterJob('pressure-2w', {}, { range: { low: 0, high: 150, unit: 'in H2O' } });
+    const [unit, high] = ['unit', 'high'].map((key) => required(job, key));
+    expect(unit).toBe('mbar');
+    // 150 columns of an inch of water at standard gravity: 150 · 2.4908891 mbar.
+    expect(Number(high)).toBeCloseTo(373.633, 2);
+  });
+});

@@ -9,6 +9,8 @@ export {
   formatMilliamps,
   formatOhms,
   formatVoltBand,
+  isSameUnit,
+  numberIn,
   formatFineBand,
   formatFineVolts,
   formatVolts,

@@ -6,6 +6,8 @@ import {
   formatFineBand,
   formatFineVolts,
   formatMilliamps,
+  isSameUnit,
+  numberIn,
   formatVoltBand,
   formatVolts,
   parseIn,
@@ -143,4 +145,35 @@ test('a band is shown in one unit', () => {
   expect(formatFineBand(0.00421, 0.00435)).toBe('4.21 to 4.35\u00a0mV');
   expect(formatFineBand(0.02, 2)).toBe('0.0 to 2.0\u00a0V');
   expect(formatFineBand(0, 0)).toBe('0.0\u00a0V');
+});
+
+test('what is typed in the unit itself stays as it is, to the last digit, with the unit and without', () => {
+  const units = Object.values(UNITS).flatMap((known) => Object.keys(known));
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...units),
+      fc.integer({ min: 1, max: 99_999 }),
+      fc.integer({ min: 0, max: 4 }),
+      (unit, n, digits) => {
+        const text = (n / 10 ** digits).toFixed(digits);
+        expect(parseIn(text, unit)).toEqual({ ok: true, value: Number(text) });
+        expect(parseIn(`${text} ${unit}`, unit)).toEqual({ ok: true, value: Number(text) });
+        expect(numberIn(text, unit)).toBe(Number(text));
+      },
+    ),
+    { numRuns: 500, seed: 7 },
+  );
+});
+
+test.each([
+  ['gpm', 'gal/min', true],
+  ['m3/h', 'm³/h', true],
+  ['kg/cm2', 'kg/cm²', true],
+  ['l/h', 'l/s', false],
+  ['°C', 'K', false],
+  ['mΩ', 'MΩ', false],
+  ['ppm', 'ppm', true],
+  ['ppm', 'mg/l', false],
+])('%s and %s are one unit: %s', (a, b, same) => {
+  expect(isSameUnit(a, b)).toBe(same);
 });

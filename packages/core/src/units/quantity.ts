@@ -109,6 +109,16 @@ export const canBe = (value: number, unit: string): boolean =>
  * @returns the value in the dimension's first unit, or a sentence that says what is wrong and what is allowed.
  */
 export function parseQuantity(text: string, dimension: Dimension, defaultUnit: string): Parsed {
+  const read = readQuantity(text, dimension, defaultUnit);
+  return read.ok ? { ok: true, value: read.value } : read;
+}
+
+type Read =
+  | { readonly ok: true; readonly value: number; readonly number: number; readonly step: UnitStep }
+  | Extract<Parsed, { readonly ok: false }>;
+
+/** The same with the number as it was typed, and how its unit becomes the first. */
+function readQuantity(text: string, dimension: Dimension, defaultUnit: string): Read {
   const units: Readonly<Record<string, UnitStep>> = UNITS[dimension];
   if (text.trim() === '') return { ok: false, problem: unread('quantity.missing', { unit: defaultUnit }) };
   const match = PATTERN.exec(plainSpelling(text));
@@ -128,13 +138,14 @@ export function parseQuantity(text: string, dimension: Dimension, defaultUnit: s
   const step = units[unit] ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
   if (step === undefined)
     return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
-  const number = Number(sure(digits).replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
-  const value = toFirst(Number(whole ?? 0) + number, step);
+  const fraction = Number(sure(digits).replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
+  const number = Number(whole ?? 0) + fraction;
+  const value = toFirst(number, step);
   if (!Number.isFinite(value))
     return { ok: false, problem: unread('quantity.too-large', { text: text.trim() }) };
   if (dimension === 'temperature' && value < ABSOLUTE_ZERO - 1e-9)
     return { ok: false, problem: unread('quantity.below-absolute-zero', { text: text.trim() }) };
-  return { ok: true, value };
+  return { ok: true, value, number, step };
 }
 
 /** Whether a unit is another one in small or capital letters; milli and mega are told apart by theirs alone. */
@@ -162,6 +173,18 @@ export function convert(value: number, from: string, to: string): number | undef
   return a === undefined || b === undefined ? undefined : fromFirst(toFirst(value, a), b);
 }
 
+/** A number as typed, bare or with a unit that belongs to this one, in this one; NaN where it is none. */
+export function numberIn(text: string, unit: string): number {
+  const read = parseIn(text, unit);
+  return read.ok ? read.value : NaN;
+}
+
+/** Whether two units are one in another spelling: `gpm` and `gal/min`, `m3/h` and `m³/h`. */
+export function isSameUnit(a: string, b: string): boolean {
+  const [zero, one] = [convert(0, a, b), convert(1, a, b)];
+  return zero !== undefined && one !== undefined && Math.abs(zero) < 1e-9 && Math.abs(one - 1) < 1e-9;
+}
+
 /**
  * Reads a number as typed in any unit of a unit's dimension, and gives it in that unit: `3 in` for mm is 76.2.
  * A unit that is not known here takes bare numbers only.
@@ -169,9 +192,11 @@ export function convert(value: number, from: string, to: string): number | undef
 export function parseIn(text: string, unit: string): Parsed {
   const dimension = dimensionOf(unit);
   if (dimension) {
-    const read = parseQuantity(text, dimension, unit);
+    const read = readQuantity(text, dimension, unit);
     const step = sure(stepOf(dimension, unit));
-    return read.ok ? { ok: true, value: fromFirst(read.value, step) } : read;
+    if (!read.ok) return read;
+    // What is typed in the unit itself stays as it is, to the last digit.
+    return { ok: true, value: read.step === step ? read.number : fromFirst(read.value, step) };
   }
   const bare = unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text;
   const read = parseQuantity(bare, 'percent', '%');

@@ -52,6 +52,7 @@ export const ParameterSchema: z.ZodType<Parameter> = z.strictObject({
   usual: Usual.optional(),
   last: z.boolean().optional(),
   kept: z.literal('memory').optional(),
+  free: z.boolean().optional(),
   caution: z.string().max(240).optional(),
   readOnly: z.boolean().optional(),
 });

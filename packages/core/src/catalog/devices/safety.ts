@@ -201,7 +201,7 @@ const ARC_COIL: DeviceDescription = {
   ],
   outputs: [],
   behaviours: [{ model: 'resistor', id: 'winding', a: 'k', b: 'l', ohms: span('Ω', 20, 30, 40) }],
-  face: [{ a: 'k', b: 'l', glyph: { kind: 'coil', text: 'coil sensor' } }],
+  face: [{ a: 'k', b: 'l', glyph: { kind: 'coil' } }],
   cautions: {
     isolate:
       'It goes round a conductor of the switchgear: isolate, earth and prove dead under the local rules first. Only authorised people open switchgear.',

@@ -102,6 +102,9 @@ export const DAMPING: Parameter = {
   usual: { value: '3', why: 'a start; more only if the reading is restless' },
 };
 
+/** A unit that a device or program only shows: any text will do. */
+export const unitOfAny = (factory: string): Parameter => ({ ...unitOf(ANY_UNITS, factory), free: true });
+
 /** The unit in which its range is asked; a change of it puts the range back. */
 export const unitOf = (units: Parameter['choices'], factory: string): Parameter => ({
   key: 'unit',

@@ -3,7 +3,6 @@ import type { Handling } from './handling.ts';
 import { PRESSURE_CAUTION, SERIAL } from './handling.ts';
 import {
   ALARM,
-  ANY_UNITS,
   choices,
   CURRENT_OUT,
   DAMPING,
@@ -16,6 +15,7 @@ import {
   SHAPE,
   TEMPERATURE_UNITS,
   unitOf,
+  unitOfAny,
 } from './menu.ts';
 
 /** Pressure transmitter with a display. */
@@ -147,7 +147,7 @@ export const TRANSMITTER: Handling = {
     },
   ],
   plate: [SERIAL],
-  parameters: [unitOf(ANY_UNITS, '%'), ...rangeOf('100'), ALARM, DAMPING],
+  parameters: [unitOfAny('%'), ...rangeOf('100'), ALARM, DAMPING],
 };
 
 /** Tension link in a rope. */
@@ -180,7 +180,7 @@ export const ROPE_LINK: Handling = {
     { key: 'factor', label: 'Correction factor', kind: 'number', min: 0.1, max: 10, example: '0.987' },
   ],
   parameters: [
-    unitOf(ANY_UNITS, '%'),
+    unitOfAny('%'),
     ...rangeOf('100'),
     {
       key: 'factor',
@@ -211,7 +211,7 @@ export const ANALYSER: Handling = {
   parameters: [
     LANGUAGE,
     MAINS,
-    unitOf(ANY_UNITS, '%'),
+    unitOfAny('%'),
     ...rangeOf('100', 0, 1e6),
     CURRENT_OUT,
     ALARM,
@@ -226,7 +226,7 @@ export const INDICATOR: Handling = {
   fit: [],
   plate: [SERIAL],
   parameters: [
-    unitOf(ANY_UNITS, '%'),
+    unitOfAny('%'),
     ...rangeOf('100'),
     {
       key: 'decimals',

@@ -20,6 +20,7 @@ export function scaling(name: string, label: string): Parameter[] {
       kind: 'choice',
       place: 'parameter',
       choices: ANY_UNITS,
+      free: true,
       factory: '%',
       from: 'range.unit',
       wipes: [`${name}.low`, `${name}.high`],

@@ -1,7 +1,7 @@
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
-import { convert, parseIn, plain } from '../../units/index.ts';
+import { convert, isSameUnit, parseIn, plain } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
 /** Sizes of pipes that are called by both a metric and an inch name (ISO 6708, ASME B36.10M). */
@@ -98,14 +98,30 @@ export function rangeValue(
       };
 }
 
-/** The unit of the point's range where the menu has it, else the first of its dimension that the menu has. */
+/**
+ * The unit of the point's range where the menu has it, in whatever spelling, or takes any; else the one of its
+ * dimension that is nearest in size, so that the number stays one that people read.
+ */
 export function rangeUnit({ point }: DeriveContext, parameter: Parameter): Derivation {
   if (!point?.range) return point && { problem: say('setting.point-range-yet') };
   const { unit } = point.range;
   const units = (parameter.choices ?? []).map(({ value }) => value);
-  if (units.includes(unit)) return { value: unit, from: say('setting.range-of-2', { point: point.tag }) };
-  const like = units.find((other) => other !== unit && convert(1, unit, other) !== undefined);
+  const own = units.find((other) => other === unit) ?? units.find((other) => isSameUnit(other, unit));
+  if (own ?? parameter.free)
+    return { value: own ?? unit, from: say('setting.range-of-2', { point: point.tag }) };
+  const like = units
+    .flatMap((other) => sized(unit, other))
+    .sort((a, b) => a.off - b.off)
+    .map(({ other }) => other)[0];
   return like === undefined
     ? { problem: say('setting.menu-unit', { unit }) }
     : { value: like, from: say('setting.range-menu', { point: point.tag, unit, like }) };
+}
+
+/** Another unit of the same dimension with how far it is from this one in size, in powers of ten. */
+function sized(unit: string, other: string): { other: string; off: number }[] {
+  const [zero, one] = [convert(0, unit, other), convert(1, unit, other)];
+  return zero === undefined || one === undefined
+    ? []
+    : [{ other, off: Math.abs(Math.log10(Math.abs(one - zero))) }];
 }
