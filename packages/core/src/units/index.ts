@@ -19,6 +19,6 @@ export {
   plain,
   withUnit,
 } from './quantity.ts';
-export { readingsOf, readNumber } from './number.ts';
+export { readNumber } from './number.ts';
 export type { Dimension } from './quantity.ts';
 export { awgToMm2, parseSection } from './section.ts';
