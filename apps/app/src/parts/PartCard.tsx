@@ -1,4 +1,4 @@
-import { refText } from '@keypost/core/job';
+import { printedAt, refText } from '@keypost/core/job';
 import type { Device, Settings } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -72,9 +72,10 @@ function Removal({ device, saver, onKeep }: { device: Device; saver: Saver; onKe
 function Terminals({ point: { index }, device }: { point: OpenPoint; device: Device }) {
   return (
     <Row className="gap-1">
-      {index.deviceType(device).terminals.map(({ name, printed, words, stacking }) => {
+      {index.deviceType(device).terminals.map(({ name, words, stacking }) => {
         const ends = index.across(`${device.id}:${name}`).map((ref) => refText(index, ref));
         const where = stacking ? `${stacking.row} row, ${stacking.level}` : '';
+        const printed = printedAt(index, device.id, name);
         const notes = [printed && `socket ${printed}`, words, where].filter(Boolean).join(', ');
         return (
           <View key={name} className="flex-row gap-3">

@@ -11,13 +11,9 @@ export interface TerminalOption {
 }
 
 const optionsOf = (index: JobIndex, item: string, tag: string, type: PartType): TerminalOption[] =>
-  type.terminals.map(({ name, words, printed, stacking }) => {
+  type.terminals.map(({ name, words, stacking }) => {
     const ref = `${item}:${name}`;
-    const notes = [
-      printed && `socket ${printed}`,
-      words,
-      stacking && `${stacking.row} row, ${stacking.level}`,
-    ];
+    const notes = [words, stacking && `${stacking.row} row, ${stacking.level}`];
     const said = notes.filter(Boolean).join(', ');
     return { value: ref, label: `${refText(index, ref)}${said ? `, ${said}` : ''}`, group: tag };
   });

@@ -44,7 +44,7 @@ export type { ModuleType } from './moduleType.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
 export { allowedText, readValue, valueText } from './parameters.ts';
 export type { Parameter, Rule, Setting } from './parameters.ts';
-export { parametersOfType, settingsOf, terminalWithRole } from './partType.ts';
+export { parametersOfType, printedOn, settingsOf, terminalWithRole } from './partType.ts';
 export type { PartType } from './partType.ts';
 export { PartTypes, partTypesOf, supplyTerminals, takesRange } from './partTypes.ts';
 export type { AnalogPort, DigitalPort, FieldbusPort, Port, SafetyPort } from './ports.ts';

@@ -59,6 +59,8 @@ export interface Setting {
   /** From what its right choice follows; what is usual where nothing says so. */
   readonly from?: Rule;
   readonly usual?: { readonly value: string; readonly why: string };
+  /** It changes nothing but what terminals are called: the choice under which the numbers printed on them hold. */
+  readonly names?: string;
   /** What one of its choices can do to somebody; it stands beside the control. */
   readonly caution?: {
     readonly value: string;

@@ -41,6 +41,14 @@ export function settingsOf(type: PartType, chosen: Settings = {}): Settings {
   );
 }
 
+/** The number that stands printed on a terminal beside its name, as its part was chosen; nothing where none does. */
+export function printedOn(type: PartType, chosen: Settings | undefined, name: string): string | undefined {
+  const printed = type.terminals.find((terminal) => terminal.name === name)?.printed;
+  const setting = (type.settings ?? []).find(({ names }) => names !== undefined);
+  if (!printed || !setting) return printed;
+  return settingsOf(type, chosen)[setting.key] === setting.names ? printed : undefined;
+}
+
 const parameterLists = new WeakMap<PartType, readonly Parameter[]>();
 
 /** Everything that a part is set to: its switches and parameters, those of its instrument, in the order of its menu. */

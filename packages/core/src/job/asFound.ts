@@ -3,6 +3,7 @@ import type { Message } from '../messages/index.ts';
 import type { Point, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { JobIndex, Rail } from './jobIndex.ts';
+import { printedOn } from '../catalog/index.ts';
 import { railText, terminalText } from './words.ts';
 
 /** A wire that is not as it was planned. */
@@ -22,7 +23,20 @@ export function refText(index: JobIndex, ref: string): string {
     const alone = index.job.supplies.filter(({ kind }) => kind === supply.kind).length === 1;
     return `${alone ? '' : `${supply.tag} `}${railText(terminal as Rail, supply.volts)}`;
   }
-  return `${index.tagOf(ref)} ${terminalText(terminal)}`;
+  return `${index.tagOf(ref)} ${terminalName(index, ref)}`;
+}
+
+/** What a terminal is called: by its name and, where another number is printed on it, that too. */
+export function terminalName(index: JobIndex, ref: string): string {
+  const { item, terminal } = splitRef(ref);
+  const printed = printedAt(index, item, terminal);
+  return printed === undefined ? terminalText(terminal) : `${terminal}\u00a0(${printed})`;
+}
+
+/** The number printed on a terminal of a device of the job. */
+export function printedAt(index: JobIndex, item: string, terminal: string): string | undefined {
+  const device = index.device(item);
+  return device && printedOn(index.deviceType(device), device.settings, terminal);
 }
 
 /** The wires, as planned and with how they were found, that end on a point's own parts. */

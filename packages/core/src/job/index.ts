@@ -1,5 +1,5 @@
 export { addressOf, imageOf } from './addresses.ts';
-export { ownWires, planDifferences, refText } from './asFound.ts';
+export { ownWires, planDifferences, printedAt, refText, terminalName } from './asFound.ts';
 export { Change, NOBODY, partsOf } from './changeSchema.ts';
 export type { Actor, SingleChange } from './changeSchema.ts';
 export { applyChange, applyHistory } from './changes.ts';

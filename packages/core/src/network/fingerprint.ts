@@ -71,7 +71,9 @@ export function aboutSettings(
   const type = device ? index.deviceType(device) : module && index.moduleType(module);
   if (!type?.settings?.length) return {};
   const all = settingsOf(type, (device ?? module)?.settings);
-  const own = Object.entries(all).filter(([key]) => counts(key));
+  // What a terminal is called changes no work.
+  const naming = new Set(type.settings.filter(({ names }) => names !== undefined).map(({ key }) => key));
+  const own = Object.entries(all).filter(([key]) => counts(key) && !naming.has(key));
   return own.length ? { [`settings:${itemId}`]: hashOf(Object.fromEntries(own)) } : {};
 }
 

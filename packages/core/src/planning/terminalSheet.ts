@@ -3,7 +3,7 @@ import type { Text } from '../messages/index.ts';
 import { supplyTerminals } from '../catalog/index.ts';
 import type { PartTerminal } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { otherEnd, JobIndex, refText } from '../job/index.ts';
+import { otherEnd, JobIndex, printedAt, refText } from '../job/index.ts';
 
 /** One terminal of a sheet with the wires on it. */
 interface SheetTerminal {
@@ -32,12 +32,12 @@ export function terminalSheet(job: JobContent): SheetPart[] {
   const sheetOf = (id: string, tag: string, kind: string, terminals: readonly PartTerminal[]): SheetPart => ({
     tag,
     kind,
-    terminals: terminals.map(({ name, printed = '', words = '', stacking }) => {
+    terminals: terminals.map(({ name, words = '', stacking }) => {
       const ref = `${id}:${name}`;
       const place = stacking ? say('planning.row', { row: stacking.row, level: stacking.level }) : '';
       return {
         name,
-        printed,
+        printed: printedAt(index, id, name) ?? '',
         words: place ? say('text.list', { parts: [words, place].filter(Boolean) }) : words,
         wires: index.wiresAt(ref).map((wire) => ({
           number: wire.number,

@@ -5,7 +5,7 @@ import type { DeviceType, PartTerminal, PartType, TerminalRole } from '../catalo
 import type { Device, JobContent, Settings, Stamp, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { refText, otherEnd, railText } from '../job/index.ts';
+import { refText, otherEnd, railText, terminalName } from '../job/index.ts';
 import {
   aboutKind,
   aboutPoint,
@@ -156,12 +156,12 @@ const powerTitle = ({ indicators = [], outputs }: DeviceType): Message => {
 };
 
 function landing({ index }: PointContext, ref: string): Message {
-  const { terminal } = splitRef(ref);
+  const name = terminalName(index, ref);
   const wires = index.plannedAt(ref);
-  if (!wires.length) return say('step.on-nothing', { terminal });
+  if (!wires.length) return say('step.on-nothing', { terminal: name });
   return say('text.list', {
     parts: wires.map((wire) =>
-      say('step.to-wire', { terminal, ref: refText(index, otherEnd(wire, ref)), number: wire.number }),
+      say('step.to-wire', { terminal: name, ref: refText(index, otherEnd(wire, ref)), number: wire.number }),
     ),
   });
 }
@@ -185,7 +185,7 @@ function titleOf(
 /** `A1 with 201 and 205`: a terminal and the wires that belong on it. */
 function wiresOn({ index }: PointContext, { id }: Device, name: string): Message {
   const numbers = index.plannedAt(`${id}:${name}`).map(({ number }) => number);
-  return say('step.with', { name, numbers });
+  return say('step.with', { name: terminalName(index, `${id}:${name}`), numbers });
 }
 
 function helperStep(context: PointContext, helper: Device): LandStep {

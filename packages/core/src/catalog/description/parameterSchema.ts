@@ -21,6 +21,7 @@ export const SettingSchema: z.ZodType<Setting> = z.strictObject({
   place: z.enum(['switch', 'parameter', 'version']),
   from: RuleName.optional(),
   usual: Usual.optional(),
+  names: z.string().max(60).optional(),
   caution: z
     .strictObject({
       value: z.string().max(60),

@@ -46,6 +46,18 @@ const AC_SUPPRESSOR: Setting = {
   choices: SUPPRESSOR.choices.filter(({ value }) => value === 'none' || value === 'varistor'),
 };
 
+/** How the socket that a relay sits on is numbered. */
+const SOCKET: Setting = {
+  key: 'socket',
+  label: 'Terminals of its socket',
+  place: 'version',
+  names: 'through',
+  choices: [
+    { value: 'through', label: 'Numbered through, as 13, 9, 5' },
+    { value: 'contacts', label: 'Numbered by coil and contact only, as A1, 11, 14' },
+  ],
+};
+
 const STANDARD = 'IEC 61810-1';
 
 /** A coil, ±10 % (IEC 61810-1): in from 75 % (DC) or 80 % (AC) of its volts, out below 10 % or 15 %. */
@@ -117,7 +129,7 @@ const relay = (
   group: 'Relays',
   part: true,
   terminals: relayTerminals(poles, sockets),
-  ...(setting && { settings: [setting] }),
+  ...((setting ?? sockets) && { settings: [...(setting ? [setting] : []), ...(sockets ? [SOCKET] : [])] }),
   outputs: [],
   behaviours: [
     coil('coil', rated),

@@ -1,7 +1,7 @@
 import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message, Text } from '../../messages/index.ts';
-import { plusOf } from '../../job/index.ts';
+import { printedAt, plusOf } from '../../job/index.ts';
 import { outputsNow, settingsOf } from '../../catalog/index.ts';
 import type { FaceGlyph, FaceRow, PartTerminal, PartType, TerminalRole } from '../../catalog/index.ts';
 import type { Element } from '../../circuit/index.ts';
@@ -223,7 +223,10 @@ class Builder {
     return {
       ref,
       name,
-      ...namesOf(type.terminals.find((t) => t.name === name)),
+      ...namesOf(
+        type.terminals.find((t) => t.name === name),
+        printedAt(this.context.index, itemId, name),
+      ),
       floating: this.floating(ref),
       wired: this.context.index.wiresAt(ref).length > 0,
       needed: this.needed(itemId, type, name),
@@ -382,10 +385,13 @@ class Builder {
   }
 }
 
-function namesOf(terminal: PartTerminal | undefined): Pick<ViewTerminal, 'printed' | 'stack'> {
+function namesOf(
+  terminal: PartTerminal | undefined,
+  printed: string | undefined,
+): Pick<ViewTerminal, 'printed' | 'stack'> {
   const stacking = terminal?.stacking;
   return {
-    ...(terminal?.printed && { printed: terminal.printed }),
+    ...(printed && { printed }),
     ...(stacking && { stack: say('planning.row', { row: stacking.row, level: stacking.level }) }),
   };
 }
