@@ -57,6 +57,8 @@ export const REASON = {
     range: undefined | string;
   }) =>
     `The device gives ${signal}, the switch is set to ${at}, the parameter to ${range}: the three must agree.`,
+  'reason.loop-open.nothing-on': ({ device, ends }: { device: string; ends: readonly string[] }) =>
+    `The loop of ${device} is open: nothing is landed on ${ends.join(', nor on ')}.`,
   'reason.loop-open.no-current': ({ device }: { device: string }) =>
     `No current flows in the loop of ${device}: it is open, or the wrong way round.`,
   'reason.loop-left': ({

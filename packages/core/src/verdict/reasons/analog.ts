@@ -3,6 +3,7 @@ import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { SIGNALS, signalAt } from '../../catalog/index.ts';
 import type { DeviceOutput } from '../../catalog/index.ts';
+import { refText } from '../../job/index.ts';
 import { elementOf } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { fixed } from '../../units/index.ts';
@@ -105,6 +106,23 @@ function clashText(output: DeviceOutput, { own }: AnalogReading): Message | unde
   return say('reason.signal-switch', { signal, at, range });
 }
 
+/** Where a loop without current is open: the terminals of it on which nothing is landed, if there are any. */
+function openLoop({ context, present }: Analysis): Message {
+  const { index, device, type } = context;
+  const own = present.measured[0]?.own;
+  const ends = [
+    ...type.terminals
+      .filter(({ role }) => role === 'loopPlus' || role === 'loopMinus')
+      .map(({ name }) => `${device.id}:${name}`),
+    ...(own && !own.port.inside
+      ? [`${own.module.id}:${own.port.terminal}`, `${own.module.id}:${own.port.common}`]
+      : []),
+  ].filter((ref) => !index.wiresAt(ref).length);
+  return ends.length
+    ? say('reason.loop-open.nothing-on', { device: device.tag, ends: ends.map((ref) => refText(index, ref)) })
+    : say('reason.loop-open.no-current', { device: device.tag });
+}
+
 function loopReasons(analysis: Analysis): Reason[] {
   const { context, present, shown } = analysis;
   const budget = loopBudget(analysis);
@@ -114,9 +132,7 @@ function loopReasons(analysis: Analysis): Reason[] {
   const amps = present.solution.amps(id);
   const clash = present.measured.some((reading) => clashText(context.output, reading) !== undefined);
   if (shown.every(({ solution }) => solution.amps(id) < 0.001))
-    return clash
-      ? []
-      : [cannot('loop-open', say('reason.loop-open.no-current', { device: context.device.tag }))];
+    return clash ? [] : [cannot('loop-open', openLoop(analysis))];
   const left = say('reason.loop-left', {
     left: budget.left.nom,
     device: context.device.tag,
