@@ -48,3 +48,17 @@ test('every page of the app has the type of its address: `npx expo customize tsc
   expect(routes.length).toBeGreaterThan(20);
   expect(routes.filter((route) => !types.includes(`\`${route}\``))).toEqual([]);
 });
+
+/** Forms whose draft is kept by the page or the form that they stand in. */
+const KEPT_ELSEWHERE = ['point/PointForm.tsx', 'kinds/ParametersCard.tsx', 'data/drafts.ts'];
+
+test('every form keeps what is typed until it is stored or thrown away', () => {
+  const forms = sourcesIn('apps/app/src').filter((name) =>
+    /\buseForm[(<]/.test(readFileSync(path.join(ROOT, name), 'utf8')),
+  );
+  expect(forms.length).toBeGreaterThan(10);
+  const forgetful = forms
+    .filter((name) => !/\b(useLeaving|useFormDraft)\(/.test(readFileSync(path.join(ROOT, name), 'utf8')))
+    .map((name) => path.relative('apps/app/src', name));
+  expect(forgetful.filter((name) => !KEPT_ELSEWHERE.includes(name))).toEqual([]);
+});

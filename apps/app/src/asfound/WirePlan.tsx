@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
@@ -35,7 +37,7 @@ function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; on
   const saver = useSave(point.view);
   const known = useKnown();
   const [seen] = useState(() => expecting(point.view, 'wires', wire.id));
-  const { control, handleSubmit } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: {
       number: wire.number,
@@ -46,11 +48,14 @@ function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; on
       ferrule: wire.ferrule ?? '',
     },
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${point.view.id}.wire.${wire.id}`, onDone);
   const submit = handleSubmit((patch) =>
-    saver.save({ kind: 'editWire', wireId: wire.id, patch }, { expects: seen, then: onDone }),
+    saver.save({ kind: 'editWire', wireId: wire.id, patch }, { expects: seen, then: leave }),
   );
   return (
     <View className="gap-4">
+      <DraftNotice draft={draft} />
       <View className="flex-row gap-3">
         <View className="flex-1">
           <FormField control={control} name="lengthM" label="Length" unit="m" mono inputMode="decimal" />
@@ -75,7 +80,7 @@ function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; on
           <FormField control={control} name="ferrule" label="Ferrule" />
         </View>
       </View>
-      <Conflict saver={saver} view={point.view} onTake={onDone} />
+      <Conflict saver={saver} view={point.view} onTake={leave} />
       {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
       <Button
         label="Store the plan"

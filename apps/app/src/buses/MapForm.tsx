@@ -8,6 +8,8 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -27,10 +29,19 @@ const Form = z.object({
 });
 
 /** A further value of a unit's registers. */
-export function MapForm({ view, change }: { view: JobView; change: (added: MappedValue) => Change }) {
+export function MapForm({
+  view,
+  name,
+  change,
+}: {
+  view: JobView;
+  /** Of the draft: the unit that it is about. */
+  name: string;
+  change: (added: MappedValue) => Change;
+}) {
   const [open, setOpen] = useState(false);
   return open ? (
-    <OpenForm view={view} change={change} onDone={() => setOpen(false)} />
+    <OpenForm view={view} name={name} change={change} onDone={() => setOpen(false)} />
   ) : (
     <Button label="Add a value" onPress={() => setOpen(true)} />
   );
@@ -38,33 +49,38 @@ export function MapForm({ view, change }: { view: JobView; change: (added: Mappe
 
 function OpenForm({
   view,
+  name,
   change,
   onDone,
 }: {
   view: JobView;
+  name: string;
   change: (added: MappedValue) => Change;
   onDone: () => void;
 }) {
   const saver = useSave(view);
   const known = useKnown();
-  const { control, handleSubmit } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: { name: '', table: 'input', address: '', type: 'uint16', unit: '' } as z.input<
       typeof Form
     >,
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.map.${name}`, onDone);
   const submit = handleSubmit((row) => {
-    void saver.save(change({ ...row, id: uuid(), words: 'high', bytes: 'high', scale: 1 }), { then: onDone });
+    void saver.save(change({ ...row, id: uuid(), words: 'high', bytes: 'high', scale: 1 }), { then: leave });
   });
   return (
     <View className="gap-4">
+      <DraftNotice draft={draft} />
       <Fields control={control} />
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <FormActions
         label="Add it"
         onStore={() => void submit()}
-        onCancel={onDone}
+        onCancel={leave}
         disabled={!known}
         waiting={saver.saving}
       />

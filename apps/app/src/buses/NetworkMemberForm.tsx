@@ -1,3 +1,5 @@
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { schemaResolver } from '../ui/schemaResolver';
 import type { JobView } from '@keypost/api';
 import { partTypesOf } from '@keypost/core/catalog';
@@ -39,10 +41,12 @@ export function NetworkMemberForm({
   member?: NetworkMember;
   onDone: () => void;
 }) {
-  const { control, handleSubmit } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: textsOf(plan, member),
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.member.${plan.id}.${member?.id ?? 'new'}`, onDone);
   return (
     <PlanRowForm
       view={view}
@@ -63,8 +67,9 @@ export function NetworkMemberForm({
           },
         }
       }
-      onDone={onDone}
+      onDone={leave}
     >
+      <DraftNotice draft={draft} />
       <Fields control={control} view={view} />
     </PlanRowForm>
   );

@@ -6,6 +6,8 @@ import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -22,12 +24,15 @@ type Kind = BusPlan['kind'];
 export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void }) {
   const saver = useSave(view);
   const known = useKnown();
-  const { control, handleSubmit } = useForm<z.infer<typeof Form>>({
+  const form = useForm<z.infer<typeof Form>>({
     resolver: schemaResolver(Form),
     defaultValues: { kind: 'serial', tag: '' },
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.plan.new`, onDone);
   return (
     <View className="gap-4">
+      <DraftNotice draft={draft} />
       <Controller
         control={control}
         name="kind"
@@ -52,10 +57,10 @@ export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void })
         waiting={saver.saving}
         onStore={() =>
           void handleSubmit(({ kind, tag }) =>
-            saver.save({ kind: 'setPlan', plan: made(view, kind, tag) }, { then: onDone }),
+            saver.save({ kind: 'setPlan', plan: made(view, kind, tag) }, { then: leave }),
           )()
         }
-        onCancel={onDone}
+        onCancel={leave}
       />
     </View>
   );

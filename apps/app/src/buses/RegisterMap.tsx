@@ -61,7 +61,7 @@ export function RegisterMap({
         </ValueRow>
       ))}
       <Row>
-        <MapForm view={view} change={(added) => change([...map, added])} />
+        <MapForm view={view} name={`${planId}.${rowId}`} change={(added) => change([...map, added])} />
       </Row>
     </>
   );

@@ -1,4 +1,6 @@
 import { codeOf } from '@keypost/core/messages';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { schemaResolver } from '../ui/schemaResolver';
 import type { JobView } from '@keypost/api';
 import { BAUDS, FRAMES, partTypesOf } from '@keypost/core/catalog';
@@ -50,10 +52,12 @@ export function SerialUnitForm({
   unit?: SerialUnit;
   onDone: () => void;
 }) {
-  const { control, handleSubmit } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: textsOf(plan, unit),
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.unit.${plan.id}.${unit?.id ?? 'new'}`, onDone);
   return (
     <PlanRowForm
       view={view}
@@ -73,8 +77,9 @@ export function SerialUnitForm({
               },
             }
       }
-      onDone={onDone}
+      onDone={leave}
     >
+      <DraftNotice draft={draft} />
       <Fields control={control} view={view} />
     </PlanRowForm>
   );

@@ -41,6 +41,9 @@ export function useDraftState<T>(
   return [value, put];
 }
 
+/** Keeps nothing any more of a draft whose form is gone. */
+export const dropDraft = (name: string): void => store(keyOf(name), undefined);
+
 export interface Draft {
   /** The form opened with what was typed before. */
   readonly isRestored: boolean;
@@ -48,6 +51,20 @@ export interface Draft {
   readonly drop: () => void;
   /** Throws away what was typed before and goes on from what is stored. */
   readonly discard: () => void;
+}
+
+/** A form's draft with the way out of the form that keeps nothing, once it was stored or left on purpose. */
+export function useLeaving<T extends FieldValues, Read>(
+  form: UseFormReturn<T, unknown, Read>,
+  name: string,
+  onDone: () => void,
+): { readonly draft: Draft; readonly leave: () => void } {
+  const draft = useFormDraft(form, name);
+  const leave = () => {
+    draft.drop();
+    onDone();
+  };
+  return { draft, leave };
 }
 
 const Kept = z.record(z.string(), z.unknown());

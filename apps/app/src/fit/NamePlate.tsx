@@ -8,6 +8,8 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { MovedValues } from '../job/MovedValues';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -63,10 +65,12 @@ function PlateForm({
   const { view, analysis } = point;
   const saver = useSave(view);
   const known = useKnown();
-  const { control, handleSubmit } = useForm<{ texts: string[] }>({
+  const form = useForm<{ texts: string[] }>({
     mode: 'onChange',
     defaultValues: { texts: lines.map(({ typed = '' }) => typed) },
   });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.${analysis.context.point.id}.plate`, onDone);
   const texts = useWatch({ control, name: 'texts' });
   const change = useMemo<Change>(() => {
     const filled = lines.flatMap(({ fact }, i) => (texts[i]?.trim() ? [[fact.key, texts[i]]] : []));
@@ -81,6 +85,7 @@ function PlateForm({
   return (
     <Card title="Name-plate and medium">
       <Row first className="gap-4">
+        <DraftNotice draft={draft} />
         <Text as="small">
           As it stands there, in any unit: 80 mm, 8 cm, 3 in. What the menu asks is converted.
         </Text>
@@ -92,8 +97,8 @@ function PlateForm({
         <SaveNotice saver={saver} />
         <FormActions
           label="Store the facts"
-          onStore={() => void handleSubmit(() => saver.save(change, { then: onDone }))()}
-          onCancel={onDone}
+          onStore={() => void handleSubmit(() => saver.save(change, { then: leave }))()}
+          onCancel={leave}
           disabled={!known || !sound}
           waiting={saver.saving}
         />

@@ -11,6 +11,8 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { Conflict } from '../data/Conflict';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
@@ -48,32 +50,37 @@ type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>
 
 /** Name and site of a job, and its supply. */
 export function JobForm({ view }: { view: JobView }) {
+  // Once it was stored, the form begins anew, and so does what it keeps.
+  const [times, setTimes] = useState(0);
+  return <OpenForm key={times} view={view} isFirst={times === 0} onStored={() => setTimes(times + 1)} />;
+}
+
+function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean; onStored: () => void }) {
   const saver = useSave(view);
   const known = useKnown();
   const supply = nth(view.content.supplies, 0);
   /** Revision from which the form was filled; after a store, that of the job as it is. */
   const [seen, setSeen] = useState<ReturnType<typeof expecting> | undefined>(() =>
-    expecting(view, 'supplies', supply.id),
+    isFirst ? expecting(view, 'supplies', supply.id) : undefined,
   );
-  const { control, handleSubmit, formState, reset } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: textsOf(view),
   });
+  const { control, handleSubmit, formState, reset } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.job`, onStored);
   const submit = handleSubmit(async ({ name, site, colours, mains, volts, tolerancePercent }) => {
     const changes: SingleChange[] = [
       { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50 } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
-    const then = () => {
-      reset({ name, site, colours, mains, volts: String(volts), tolerancePercent: String(tolerancePercent) });
-      setSeen(undefined);
-    };
     const expects = seen ?? expecting(view, 'supplies', supply.id);
-    await saver.save({ kind: 'batch', changes }, { expects, then });
+    await saver.save({ kind: 'batch', changes }, { expects, then: leave });
   });
   return (
     <Card title="Name and supply">
       <Row first className="gap-4">
+        <DraftNotice draft={draft} />
         <JobFields control={control} supplyTag={supply.tag} />
         <MovedByMains view={view} control={control} />
         {!known && formState.isDirty && <WhoAmI />}

@@ -6,6 +6,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { mutate } from 'swr';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
 import { changeSettings, useSettings } from '../data/settings';
@@ -27,16 +29,19 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
   const { by } = useSettings();
   const router = useRouter();
   const [problem, setProblem] = useState<ApiProblem>();
-  const { control, handleSubmit, formState } = useForm({
+  const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: { name: '', site: '', by },
   });
+  const { control, handleSubmit, formState } = form;
+  const { draft, leave } = useLeaving(form, 'new-job', onCancel);
   const submit = handleSubmit(async (values) => {
     setProblem(undefined);
     try {
       changeSettings({ by: values.by });
       const job = await server('createJob', { body: values });
       await mutate(keys.jobs);
+      draft.drop();
       router.navigate(`/job/${job.id}/panel`);
     } catch (error) {
       setProblem(asProblem(error));
@@ -45,6 +50,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
   return (
     <Card title="New job">
       <Row first className="gap-4">
+        <DraftNotice draft={draft} />
         <FormField control={control} name="name" label="Name" hint="What is wired, such as Pump room 2" />
         <FormField control={control} name="site" label="Site" hint="Where it is" />
         <FormField
@@ -58,7 +64,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
           label="Begin"
           waiting={formState.isSubmitting}
           onStore={() => void submit()}
-          onCancel={onCancel}
+          onCancel={leave}
         />
       </Row>
     </Card>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FigureForm } from '../parts/FigureForm';
 import type { EnteredFigure } from '../parts/FigureForm';
+import { dropDraft } from '../data/drafts';
 import { Button } from '../ui/Button';
 import { FormActions } from '../ui/FormActions';
 import { Card, Row } from '../ui/Card';
@@ -39,6 +40,7 @@ export function DescriptionFigures<T extends DeviceDescription | ModuleDescripti
           </View>
           {asked === named.path && (
             <ChangeFigure
+              name={`figure.${description.id}.${named.path}`}
               named={named}
               onFigure={(figure) => put(named.path, figure)}
               onCancel={() => setAsked(undefined)}
@@ -51,21 +53,30 @@ export function DescriptionFigures<T extends DeviceDescription | ModuleDescripti
 }
 
 function ChangeFigure({
+  name,
   named: { figure },
   onFigure,
   onCancel,
 }: {
+  name: string;
   named: NamedFigure;
   onFigure: (figure: Figure) => void;
   onCancel: () => void;
 }) {
   const { unit, source } = figure;
+  const left = (then: () => void) => () => {
+    dropDraft(name);
+    then();
+  };
   return (
     <FigureForm
       typical={figure}
       own={{ ...figure, from: source }}
-      foot={(store) => <FormActions label="Take it" waiting={false} onStore={store} onCancel={onCancel} />}
-      onFigure={(entered) => onFigure(inUnit(entered, unit))}
+      name={name}
+      foot={(store) => (
+        <FormActions label="Take it" waiting={false} onStore={store} onCancel={left(onCancel)} />
+      )}
+      onFigure={(entered) => left(() => onFigure(inUnit(entered, unit)))()}
     />
   );
 }

@@ -12,6 +12,8 @@ import { problemsOfIssues } from '@keypost/core/model';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { FieldErrors, Resolver, ResolverResult } from 'react-hook-form';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import { Field } from '../ui/Field';
@@ -38,10 +40,13 @@ interface Values {
 export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft; onDone: () => void }) {
   const saver = useSave(view);
   const { collection } = draft;
-  const { control, setValue, handleSubmit, formState } = useForm<Values>({
+  const form = useForm<Values>({
     defaultValues: { description: draft.description as unknown as Values['description'] },
     resolver: soundness(collection),
   });
+  const { control, setValue, handleSubmit, formState } = form;
+  const name = draft.isNew ? `new.${collection}` : draft.description.id;
+  const { draft: kept, leave } = useLeaving(form, `${view.id}.kind.${String(name)}`, onDone);
   const description = useWatch({ control, name: 'description' });
   const problems = formState.errors.description as { problems: readonly Problem[] } | undefined;
   const setDescription = (next: Values['description']) =>
@@ -53,10 +58,11 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
     // What is not said is left out, as in a file.
     const plain = JSON.parse(JSON.stringify(description)) as Record<string, unknown>;
     const own = { id: description.id, description: plain };
-    return void saver.save({ kind: 'setOwnKind', collection, own }, { expects: seen, then: onDone });
+    return void saver.save({ kind: 'setOwnKind', collection, own }, { expects: seen, then: leave });
   };
   return (
     <>
+      <DraftNotice draft={kept} />
       <NameCard description={description} onChange={change} />
       <TerminalsCard description={description} onChange={setDescription} />
       {'outputs' in description ? (
@@ -74,7 +80,7 @@ export function KindForm({ view, draft, onDone }: { view: JobView; draft: Draft;
             saver={saver}
             label="Store the kind"
             onStore={() => void handleSubmit(store)()}
-            onDone={onDone}
+            onDone={leave}
           />
         </Row>
       </Card>

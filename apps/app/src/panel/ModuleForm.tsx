@@ -13,6 +13,8 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting, useSave } from '../data/useSave';
@@ -53,25 +55,25 @@ export function ModuleForm({
   const known = useKnown();
   const [rails, setRails] = useState<Rails>({});
   const [seen] = useState(() => (module ? expecting(view, 'modules', module.id) : []));
-  const { control, handleSubmit } = useForm({
-    resolver: schemaResolver(Form),
-    defaultValues: firstValues(view, module),
-  });
+  const form = useForm({ resolver: schemaResolver(Form), defaultValues: firstValues(view, module) });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.module.${module?.id ?? 'new'}`, onDone);
   const typeId = useWatch({ control, name: 'typeId' });
   const type = partTypesOf(view.content).module({ typeId });
   const submit = handleSubmit(async (values) => {
     const commons = type.groups.map(({ common }) => railOf(rails[common]));
-    const then = onDone;
+    const then = leave;
     if (module)
       await saver.save({ kind: 'editModule', id: module.id, patch: values }, { expects: seen, then });
     else await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons }, { then });
   });
   const remove = async () => {
-    if (module) await saver.save({ kind: 'removeModule', id: module.id }, { expects: seen, then: onDone });
+    if (module) await saver.save({ kind: 'removeModule', id: module.id }, { expects: seen, then: leave });
   };
   return (
     <Card title={module ? `Edit ${module.tag}` : 'New module'}>
       <Row first className="gap-4">
+        <DraftNotice draft={draft} />
         <ModuleFields control={control} saver={saver} types={typeOptions(view)} />
         {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
         <FormFoot
@@ -79,7 +81,7 @@ export function ModuleForm({
           saver={saver}
           label={module ? 'Store' : 'Add it'}
           onStore={() => void submit()}
-          onDone={onDone}
+          onDone={leave}
         >
           {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
         </FormFoot>

@@ -10,6 +10,8 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
+import { useLeaving } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting, useSave } from '../data/useSave';
@@ -57,22 +59,22 @@ export function SupplyForm({
   const known = useKnown();
   const [asked, setAsked] = useState(false);
   const [seen] = useState(() => (supply ? expecting(view, 'supplies', supply.id) : []));
-  const { control, handleSubmit } = useForm({
-    resolver: schemaResolver(Form),
-    defaultValues: firstValues(view, supply, kind),
-  });
+  const form = useForm({ resolver: schemaResolver(Form), defaultValues: firstValues(view, supply, kind) });
+  const { control, handleSubmit } = form;
+  const { draft, leave } = useLeaving(form, `${view.id}.supply.${supply?.id ?? `new-${kind}`}`, onDone);
   const submit = handleSubmit(async (values) => {
     const row = rowOf(view, values, kind, supply?.internalOhms);
     const { kind: _, ...patch } = row;
     if (supply)
-      await saver.save({ kind: 'editSupply', id: supply.id, patch }, { expects: seen, then: onDone });
-    else await saver.save({ kind: 'addSupply', supply: { id: uuid(), ...row } }, { then: onDone });
+      await saver.save({ kind: 'editSupply', id: supply.id, patch }, { expects: seen, then: leave });
+    else await saver.save({ kind: 'addSupply', supply: { id: uuid(), ...row } }, { then: leave });
   });
   const remove = () =>
-    void saver.save({ kind: 'removeSupply', id: sure(supply).id }, { expects: seen, then: onDone });
+    void saver.save({ kind: 'removeSupply', id: sure(supply).id }, { expects: seen, then: leave });
   return (
     <Card title={supply ? `Edit ${supply.tag}` : NEW_WORDS[kind]}>
       <Row first className="gap-4">
+        <DraftNotice draft={draft} />
         <SupplyFields control={control} view={view} kind={kind} own={supply?.id} saver={saver} />
         {asked && (
           <Removal view={view} supply={sure(supply)} onRemove={remove} onKeep={() => setAsked(false)} />
@@ -82,7 +84,7 @@ export function SupplyForm({
           saver={saver}
           label={supply ? 'Store' : 'Add it'}
           onStore={() => void submit()}
-          onDone={onDone}
+          onDone={leave}
         >
           {supply && <Button label="Remove" kind="danger" disabled={!known} onPress={() => setAsked(true)} />}
         </FormFoot>

@@ -1,4 +1,6 @@
 import { codeOf, textOf } from '@keypost/core/messages';
+import { useFormDraft } from '../data/drafts';
+import { DraftNotice } from '../data/DraftNotice';
 import { schemaResolver } from '../ui/schemaResolver';
 import { tellingUnit } from '@keypost/core/catalog';
 import type { Figure } from '@keypost/core/catalog';
@@ -6,6 +8,7 @@ import { OwnFigure } from '@keypost/core/model';
 import { parseIn, plain } from '@keypost/core/units';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { FormField } from '../ui/FormField';
@@ -44,6 +47,8 @@ const formOf = (unit: string) =>
         });
     });
 
+type FormControl = Control<z.input<ReturnType<typeof formOf>>, unknown, z.output<ReturnType<typeof formOf>>>;
+
 /** What was entered of a figure, in the unit in which it is told. */
 export interface EnteredFigure {
   readonly min?: number;
@@ -67,11 +72,14 @@ const THREE = [
 export function FigureForm({
   typical,
   own,
+  name,
   refused,
   foot,
   onFigure,
 }: {
   typical: Figure;
+  /** Of its draft: the part and the figure. */
+  name: string;
   /** What was entered before, in the figure's own unit. */
   own?: EnteredFigure;
   /** Why the server refused one of the fields. */
@@ -82,7 +90,7 @@ export function FigureForm({
   const unit = tellingUnit(typical);
   const text = (value: number | undefined): string =>
     value === undefined ? '' : plain(unit === 'mA' ? value * 1000 : value);
-  const { control, handleSubmit } = useForm({
+  const form = useForm({
     resolver: schemaResolver(formOf(unit)),
     defaultValues: {
       min: text(own?.min),
@@ -91,26 +99,15 @@ export function FigureForm({
       from: own?.from ?? 'datasheet',
     },
   });
+  const { control, handleSubmit } = form;
+  const draft = useFormDraft(form, name);
   const store = handleSubmit(({ from, min, nominal, max }) =>
     onFigure({ ...given({ min, nominal, max }), unit, from }),
   );
   return (
     <View className="gap-4">
-      <View className="flex-row flex-wrap gap-3">
-        {THREE.map(([name, label]) => (
-          <View key={name} className="min-w-[92px] flex-1">
-            <FormField
-              control={control}
-              name={name}
-              label={label}
-              mono
-              inputMode="decimal"
-              unit={unit}
-              refused={refused?.(name)}
-            />
-          </View>
-        ))}
-      </View>
+      <DraftNotice draft={draft} />
+      <ThreeFields control={control} unit={unit} refused={refused} />
       <FormField
         control={control}
         name="from"
@@ -119,6 +116,34 @@ export function FigureForm({
         maxLength={80}
       />
       {foot(() => void store())}
+    </View>
+  );
+}
+
+function ThreeFields({
+  control,
+  unit,
+  refused,
+}: {
+  control: FormControl;
+  unit: string;
+  refused?: (field: string) => string | undefined;
+}) {
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      {THREE.map(([name, label]) => (
+        <View key={name} className="min-w-[92px] flex-1">
+          <FormField
+            control={control}
+            name={name}
+            label={label}
+            mono
+            inputMode="decimal"
+            unit={unit}
+            refused={refused?.(name)}
+          />
+        </View>
+      ))}
     </View>
   );
 }

@@ -3,6 +3,7 @@ import type { NamedFigure, PartType } from '@keypost/core/catalog';
 import type { Device, Module, OwnFigure } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { dropDraft } from '../data/drafts';
 import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting } from '../data/useSave';
@@ -89,13 +90,16 @@ function FigureRow({
   saver: Saver;
   first: boolean;
 }) {
-  const known = useKnown();
   const own = part.figures?.[path];
   const collection = 'firstByte' in part ? 'modules' : 'devices';
   // The row as it was when it was asked for: whoever stored meanwhile is told of.
   const [seen, setSeen] = useState<ReturnType<typeof expecting>>();
   const now = () => expecting(point.view, collection, part.id);
-  const done = () => setSeen(undefined);
+  const draft = `${point.view.id}.figure.${part.id}.${path}`;
+  const done = () => {
+    dropDraft(draft);
+    setSeen(undefined);
+  };
   const put = (entered: EnteredFigure | null) =>
     void saver.save(
       { kind: 'setFigure', itemId: part.id, path, figure: entered },
@@ -110,23 +114,12 @@ function FigureRow({
         </View>
         {!seen && <Button label={own ? 'Change' : 'Enter'} kind="bare" onPress={() => setSeen(now())} />}
       </View>
-      {own && (
-        <View className="gap-2">
-          <Own figure={own} />
-          {!seen && (
-            <Button
-              label="Back to the typical figure"
-              disabled={!known}
-              waiting={saver.saving}
-              onPress={() => put(null)}
-            />
-          )}
-        </View>
-      )}
+      {own && <EnteredOwn figure={own} saver={saver} onBack={seen ? undefined : () => put(null)} />}
       {seen && (
         <FigureForm
           typical={figure}
           own={own}
+          name={draft}
           refused={(field) => refusedField(saver, field)}
           foot={(store) => (
             <FormFoot view={point.view} saver={saver} label="Store" onStore={store} onDone={done} />
@@ -135,5 +128,31 @@ function FigureRow({
         />
       )}
     </Row>
+  );
+}
+
+/** A figure that was entered, and the way back to the typical one. */
+function EnteredOwn({
+  figure,
+  saver,
+  onBack,
+}: {
+  figure: OwnFigure;
+  saver: Saver;
+  onBack: (() => void) | undefined;
+}) {
+  const known = useKnown();
+  return (
+    <View className="gap-2">
+      <Own figure={figure} />
+      {onBack && (
+        <Button
+          label="Back to the typical figure"
+          disabled={!known}
+          waiting={saver.saving}
+          onPress={onBack}
+        />
+      )}
+    </View>
   );
 }
