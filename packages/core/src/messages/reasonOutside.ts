@@ -94,6 +94,10 @@ export const REASON_OUTSIDE = {
     `The contact of ${device} carries only ${formatMilliamps(amps)}; it stays clean from ${formatMilliamps(amps2)} at ${volts} V on.`,
   'reason.ac-dc': ({ point }: { point: string }) =>
     `Mains and the control supply meet in the circuit of ${point}. They must never share a conductor: separate them before anything is powered.`,
+  'reason.ac-dc.fed': ({ device, supply }: { device: string; supply: string }) =>
+    `${device} is made for a.c., but stands on d.c.: what it drops, leaks and needs to hold on holds for a.c. only. Feed it from ${supply}, with a relay or another a.c. load in series.`,
+  'reason.ac-dc.no-mains': ({ device }: { device: string }) =>
+    `${device} is made for a.c., and the job has no a.c. supply. It needs one (Panel, Supplies) and a relay or another a.c. load in series; on this input a sensor for d.c. belongs.`,
   'reason.overload': ({ tag, amps, otherAmps }: { tag: string; amps: string; otherAmps: number }) =>
     `${tag} is overloaded: it gives ${amps} A, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
   'reason.overload.branch': ({

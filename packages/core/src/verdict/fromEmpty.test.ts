@@ -39,6 +39,19 @@ test('a two-wire a.c. sensor with relay, motor and two lamps', () => {
   expect(outcome.length === 1 || ['leak-holds', 'kept-in', 'starved'].includes(sure(outcome[0]))).toBe(true);
 });
 
+test('the same sensor on an input of 24 V is told what it lacks, before anything else', () => {
+  const onInput = (job: JobContent) =>
+    withPoint(withModule(job, 'm', 'di8-both-8', ['-']), { typeId: 'inductive-2w-ac', output: 'twowire' });
+  const wired = onInput(bareJob());
+  const first = (job: JobContent) =>
+    verdictOf(analyse(new JobIndex(job), 'px-1')).reasons.map(({ sentence }) => said(sentence));
+  expect(first(wired)).toEqual(['reason.ac-dc.no-mains device=PX-1']);
+  const mains = withMains(bareJob());
+  const led = onInput(mains);
+  // With mains in the job its leads are proposed there; brought onto 24 V by hand it is told of both.
+  expect(first(led)[0]).toMatch(/^reason\.ac-dc/);
+});
+
 test('a transmitter on an analog input whose common was never chosen', () => {
   const job = withPoint(withModule(bareJob(), 'm', 'ai4-switch', [null, null, null, null]), {
     typeId: 'transmitter-2w',

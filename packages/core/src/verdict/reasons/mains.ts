@@ -33,12 +33,20 @@ export function reachOf(elements: readonly Element[]): (node: string) => Readonl
 
 /** Mains and control supply that meet in one circuit, and supplies at their limit. */
 export function mainsReasons({ context, states }: Analysis): Reason[] {
-  const { index, point } = context;
+  const { index, point, device, type } = context;
   const { elements } = nth(states, 0).netlist;
   const reach = reachOf(elements);
   const supplies = index.job.supplies.filter(({ id }) => elements.some((element) => element.id === id));
   const mixed = supplies.some((supply) => reach(plusOf(supply)).size > 1);
   if (mixed) return [cannot('ac-dc', say('reason.ac-dc', { point: point.tag }))];
+  const fed = type.terminals.flatMap(({ name }) => [...reach(`${device.id}:${name}`)]);
+  if (type.description.mains && fed.includes('dc') && !fed.includes('ac')) {
+    const ac = index.job.supplies.find(({ kind }) => kind === 'ac');
+    const sentence = ac
+      ? say('reason.ac-dc.fed', { device: device.tag, supply: ac.tag })
+      : say('reason.ac-dc.no-mains', { device: device.tag });
+    return [cannot('ac-dc', sentence)];
+  }
   return supplies.flatMap((supply) => overload(supply, states)).slice(0, 1);
 }
 
