@@ -12,8 +12,22 @@ test.each([
 
 test.each([
   ['', 'Enter a number.'],
-  ['abc', '“abc” is not a number.'],
+  ['abc', '“abc” is not a number. Enter one such as 24.1.'],
   ['3', 'At least 10.'],
 ])('“%s” is refused: %s', (text, message) =>
   expect(nth(sure(field.safeParse(text).error).issues, 0).message).toBe(message),
 );
+
+test.each([
+  ['24', 24],
+  ['24 V', 24],
+  ['230mV', 0.23],
+  ['0,4 kV', 400],
+])('“%s” is taken in volts', (text, value) => {
+  expect(numeric(z.number(), 'V').parse(text)).toBeCloseTo(value, 12);
+});
+
+test('a unit that is none of volts is refused with those that are', () => {
+  const refused = numeric(z.number(), 'V').safeParse('24 A');
+  expect(nth(sure(refused.error).issues, 0).message).toMatch(/V, mV/);
+});
