@@ -21,6 +21,16 @@ export const LANDING = {
   'landing.line-end-end-terminator':
     'One line from end to end, a terminator at both ends, bias at one place, plus to plus.',
   'landing.cable-socket-socket-100': 'One cable from socket to socket, 100 m at most.',
+  'landing.two-channels-safe-inputs':
+    'Each channel to its own safe input and to nothing else, both against the same 0 V; no bridge between them, none past them.',
+  'landing.two-channels-only':
+    'Two channels to the two channels of a safety relay, each from its own test output.',
+  'landing.signal-given':
+    'The signal that it gives and the one that what it drives takes must agree; minus to minus.',
+  'landing.pnp-drives-load': 'PNP switches plus: the other end of its load goes to 0 V.',
+  'landing.npn-drives-load': 'NPN switches minus: the other end of its load goes to plus.',
+  'landing.two-wires-series-load':
+    'Two wires in series with the load: off, its leakage must not hold the load in; on, the load must keep it fed.',
   'landing.switched-plus-load-minus': 'Switched plus: load to minus. Switched minus: load to plus.',
   'landing.pnp-switches-plus-put': 'PNP switches plus: put the group’s common on 0 V.',
   'landing.npn-switches-minus-put': 'NPN switches minus: put the group’s common on plus.',

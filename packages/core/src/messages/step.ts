@@ -86,6 +86,7 @@ export const STEP = {
     `Its supply, ${terminal} to ${terminal2}:`,
   'step.isolate-again-first': 'Isolate again first.',
   'step.tug-all-wires-both': ({ device }: { device: string }) => `Tug all wires of ${device} at both ends`,
+  'step.power-up': 'Power up',
   'step.power-up-sensor-own': 'Power up: the sensor’s own LED answers',
   'step.power-up-lights': ({ ledLabel }: { ledLabel: string }) =>
     `Power up: ${ledLabel.charAt(0).toLowerCase()}${ledLabel.slice(1)} lights`,
@@ -106,6 +107,10 @@ export const STEP = {
   'step.use': ({ stimulus }: { stimulus: string }) => `Use ${stimulus}.`,
   'step.power-up-switch-output': 'Power up, switch the output: the load follows',
   'step.power-up-device-led': 'Power up: device LED and line LED answer',
+  'step.power-up-change-output': 'Power up, change the output: what it drives follows',
+  'step.power-up-pulses': 'Power up, let it flow: the counts rise',
+  'step.power-up-target-loads': ({ loads }: { loads: readonly string[] }) =>
+    `Power up, target in and out: ${loads.length ? loads.join(', ') : 'what it drives'} ${loads.length > 1 ? 'follow' : 'follows'}`,
   'step.power-up-target-out': 'Power up, target in and out: the input LED follows',
   'step.meter-signal-wire-must': 'The meter on the signal wire must change with it.',
   /** What a description says of its own device. */

@@ -18,11 +18,23 @@ export function commonText({ common }: { readonly common?: string }): Message {
 export const portCommonText = ({ port }: Pick<OwnPort, 'port'>): Message => commonText(port);
 
 /** The rule for a point's output in one sentence, for those who want the rule rather than the path. */
-export const ruleFor = ({ output, kind }: Pick<PointContext, 'output' | 'kind'>): Message =>
-  output.rule === 'by-kind' ? SWITCHING_RULES[kind] : LANDING_RULES[output.rule];
+export function ruleFor({ output, kind, ports, helpers, type, index }: PointContext): Message {
+  const { rule } = output;
+  if (rule === 'guard') {
+    const relay = ports.some(({ module }) => index.moduleType(module).description.safety);
+    if (!relay) return say('landing.two-channels-safe-inputs');
+    return type.outputs.length > 1
+      ? say('landing.two-channels-two-channels')
+      : say('landing.two-channels-only');
+  }
+  if (rule === 'load' && output.signal) return say('landing.signal-given');
+  if (rule !== 'by-kind') return LANDING_RULES[rule];
+  // Where no lead of its own ends on an input, it drives a load, such as the coil of a relay.
+  const drives = helpers.length > 0 && !ports.some(({ landed }) => landed !== undefined);
+  return (drives ? LOAD_RULES[kind] : undefined) ?? SWITCHING_RULES[kind];
+}
 
-const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind'>, Message>> = {
-  guard: say('landing.two-channels-two-channels'),
+const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind' | 'guard'>, Message>> = {
   trip: say('landing.trip-contact-11-12'),
   loop: say('landing.loop-plus-transmitter-input'),
   signal: say('landing.signal-switch-parameter-must'),
@@ -34,6 +46,12 @@ const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind'>, M
   serial: say('landing.line-end-end-terminator'),
   ethernet: say('landing.cable-socket-socket-100'),
   load: say('landing.switched-plus-load-minus'),
+};
+
+const LOAD_RULES: Readonly<Partial<Record<OutputKind, Message>>> = {
+  pnp: say('landing.pnp-drives-load'),
+  npn: say('landing.npn-drives-load'),
+  twowire: say('landing.two-wires-series-load'),
 };
 
 const SWITCHING_RULES: Readonly<Record<OutputKind, Message>> = {

@@ -151,7 +151,8 @@ function cautionsOf(
 
 const powerTitle = ({ indicators = [], outputs }: DeviceType): Message => {
   const led = indicators.find(({ kind }) => kind === 'lamp');
-  if (!led || outputs.some(({ indicator }) => indicator === led.id)) return say('step.power-up-sensor-own');
+  if (!led) return say('step.power-up');
+  if (outputs.some(({ indicator }) => indicator === led.id)) return say('step.power-up-sensor-own');
   return say('step.power-up-lights', { ledLabel: led.label });
 };
 
@@ -275,7 +276,12 @@ function followStep(context: PointContext): LandStep {
         about,
       };
     case 'command':
-      return { key: 'follow', title: say('step.power-up-switch-output'), caution, about };
+      return {
+        key: 'follow',
+        title: output.signal ? say('step.power-up-change-output') : say('step.power-up-switch-output'),
+        caution,
+        about,
+      };
     case 'communication':
       return {
         key: 'follow',
@@ -286,12 +292,23 @@ function followStep(context: PointContext): LandStep {
     default:
       return {
         key: 'follow',
-        title: say('step.power-up-target-out'),
+        title: targetTitle(context),
         detail: say('step.meter-signal-wire-must'),
         caution,
         about,
       };
   }
+}
+
+/** What is seen to follow the target: an input's LED, counts, or, without an input, what it drives. */
+function targetTitle({ output, ports, helpers, index }: PointContext): Message {
+  if (output.rule === 'pulse') return say('step.power-up-pulses');
+  if (ports.some(({ port }) => port.kind === 'digital')) return say('step.power-up-target-out');
+  const loads = helpers.filter((helper) => {
+    const { load, coil } = index.deviceType(helper);
+    return load !== undefined || coil !== undefined;
+  });
+  return say('step.power-up-target-loads', { loads: loads.map(({ tag }) => tag) });
 }
 
 /** Wires that the plan puts on some terminals of a part. */
