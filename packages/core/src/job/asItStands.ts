@@ -19,8 +19,21 @@ interface AsItStands {
   readonly otherwise: readonly FoundOtherwise[];
 }
 
-/** A device with the kind, logic and signal of its outputs as they were last seen; as chosen where nobody looked. */
+const known = new WeakMap<JobIndex, Map<string, AsItStands>>();
+
+/**
+ * A device with the kind, logic and signal of its outputs as they were last seen; as chosen where nobody looked.
+ * Worked out once for an index: every solved state asks for it.
+ */
 export function asItStands(index: JobIndex, device: Device): AsItStands {
+  let standings = known.get(index);
+  if (!standings) known.set(index, (standings = new Map()));
+  let standing = standings.get(device.id);
+  if (!standing) standings.set(device.id, (standing = workOut(index, device)));
+  return standing;
+}
+
+function workOut(index: JobIndex, device: Device): AsItStands {
   const type = index.deviceType(device);
   let standing: AsItStands = {
     outputs: device.outputs,
