@@ -59,10 +59,9 @@ export const RELAY_TYPES: readonly DeviceType[] = RELAYS.map(deviceTypeOf).sort(
 
 /** Ids of the parts that are proposed: a resistor, a contact, and a stack light with tiers. */
 export const RESISTOR_ID = 'resistor';
-
+export const DRY_CONTACT_ID = 'dry-contact';
 /** The sensor that belongs on each pair of coil terminals of an arc unit. */
 export const COIL_SENSOR_ID = 'arc-coil';
-export const DRY_CONTACT_ID = 'dry-contact';
 /** The indicator lamps that a plan puts in, by the volts that they are for, and the device that is offered first. */
 export const LAMP_IDS = { '24': 'lamp-led-24', '230': 'lamp-230' } as const;
 export const USUAL_DEVICE = 'inductive-3w';

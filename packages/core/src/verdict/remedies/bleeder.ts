@@ -1,9 +1,9 @@
 import { formatOhms } from '../../units/index.ts';
 import { say } from '../../messages/index.ts';
 import { RESISTOR_ID } from '../../catalog/index.ts';
-import type { Device, Wire } from '../../model/index.ts';
+import type { Settings } from '../../model/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { numbering, PANEL } from '../../job/index.ts';
+import { newParts } from './newParts.ts';
 import type { Remedy } from './remedy.ts';
 
 /** Values that are tried, Ω, from the one that burns least; E6 series of IEC 60063. */
@@ -44,7 +44,7 @@ export function bleeder(context: PointContext): Remedy[] {
     return [
       {
         sentence: say('remedy.resistor', { words, at: across.at, burnt }),
-        change: addition(context, { ohms: String(ohms), watts: String(watts) }, across),
+        change: addResistor(context, { ohms: String(ohms), watts: String(watts) }, across),
       },
     ];
   });
@@ -67,7 +67,7 @@ export function pullUp(context: PointContext): Remedy[] {
           portLabel: port.label,
           burnt,
         }),
-        change: addition(
+        change: addResistor(
           context,
           { ohms: String(ohms), watts: String(watts) },
           { a: `${supply.id}:+`, b: `${module.id}:${port.terminal}` },
@@ -77,29 +77,8 @@ export function pullUp(context: PointContext): Remedy[] {
   });
 }
 
-function addition(
-  { index, point }: PointContext,
-  settings: Record<string, string>,
-  { a, b }: { a: string; b: string },
-): Remedy['change'] {
-  const taken = new Set(index.job.devices.map(({ id }) => id));
-  let n = 1;
-  while (taken.has(`${point.id}-r${n}`)) n++;
-  const id = `${point.id}-r${n}`;
-  const device: Device = {
-    id,
-    tag: `${point.tag.slice(0, 20)}-R${n}`,
-    typeId: RESISTOR_ID,
-    settings,
-  };
-  const number = numbering(index.job);
-  const wire = (terminal: string, to: string): Wire => ({
-    id: `${id}-${terminal}`,
-    number: number(),
-    from: `${id}:${terminal}`,
-    to,
-    colour: 'BK',
-    ...PANEL,
-  });
-  return { kind: 'addHelper', pointId: point.id, device, wires: [wire('1', a), wire('2', b)] };
-}
+const addResistor = (
+  context: PointContext,
+  settings: Settings,
+  { a, b }: { readonly a: string; readonly b: string },
+): Remedy['change'] => newParts(context, 'r')({ typeId: RESISTOR_ID, settings }, { '1': a, '2': b });
