@@ -8,7 +8,7 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { useFormDraft } from '../data/drafts';
+import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
@@ -74,11 +74,8 @@ export function PartForm({
     defaultValues: { typeId: first, tag, ...blank(types.device({ typeId: first })) },
   });
   const { control, handleSubmit, setValue } = form;
-  const draft = useFormDraft(form, `${point.view.id}.${point.analysis.context.point.id}.part.${label}`);
-  const done = () => {
-    draft.drop();
-    onDone();
-  };
+  const name = `${point.view.id}.${point.analysis.context.point.id}.part.${label}`;
+  const { draft, leave } = useLeaving(form, name, onDone);
   const type = types.device({ typeId: useWatch({ control, name: 'typeId' }) });
   const choose = (typeId: string) => {
     const { settings, ends } = blank(types.device({ typeId }));
@@ -86,7 +83,7 @@ export function PartForm({
     setValue('settings', settings);
     setValue('ends', ends);
   };
-  const store = (values: Values) => void saver.save(addition(point, type, values), { then: done });
+  const store = (values: Values) => void saver.save(addition(point, type, values), { then: leave });
   return (
     <Card title={title}>
       <Row first className="gap-4">
@@ -103,7 +100,7 @@ export function PartForm({
           disabled={!known}
           waiting={saver.saving}
           onStore={() => void handleSubmit(store)()}
-          onCancel={done}
+          onCancel={leave}
         />
       </Row>
     </Card>

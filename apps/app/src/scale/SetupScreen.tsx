@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { FieldErrors } from 'react-hook-form';
 import { View } from 'react-native';
-import { useFormDraft } from '../data/drafts';
+import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
@@ -208,13 +208,11 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
     },
   });
   const { control, setValue, handleSubmit, formState } = form;
-  const draft = useFormDraft(form, `${point.view.id}.${row.id}.setup`);
+  const { draft, leave } = useLeaving(form, `${point.view.id}.${row.id}.setup`, () =>
+    router.navigate(`${point.base}/scale`),
+  );
   const texts = useWatch({ control }) as SetupTexts;
   const { errors } = formState;
-  const leave = () => {
-    draft.drop();
-    router.navigate(`${point.base}/scale`);
-  };
   const store = (scaling: Scaling | null) =>
     void saver.save({ kind: 'setScaling', pointId: row.id, scaling }, { expects: seen, then: leave });
   const fields = {
