@@ -25,10 +25,17 @@ const PARTS = [
       'date-fns',
       'date-fns/*',
     ],
+    also: [
+      {
+        group: ['@keypost/core/units'],
+        importNames: ['parseIn', 'numberIn'],
+        message: 'What is typed is read in the style of the open job: see ui/typedNumbers.ts.',
+      },
+    ],
   },
 ];
 
-const restricted = (group, message) => ['error', { patterns: [{ group, message }] }];
+const restricted = (group, message, also = []) => ['error', { patterns: [{ group, message }, ...also] }];
 
 export default tseslint.config(
   {
@@ -73,18 +80,19 @@ export default tseslint.config(
       globals: { Buffer: 'readonly', console: 'readonly', process: 'readonly', URL: 'readonly' },
     },
   },
-  ...PARTS.map(({ files, no }) => ({
+  ...PARTS.map(({ files, no, also }) => ({
     files,
     rules: {
       'no-restricted-imports': restricted(
         no,
         'This part of the house may not use that one; see docs/architecture.md.',
+        also,
       ),
     },
   })),
   {
-    // Dates are worded in one place.
-    files: ['apps/app/src/ui/dates.ts'],
+    // Dates are worded in one place, and typed numbers read in one.
+    files: ['apps/app/src/ui/dates.ts', 'apps/app/src/ui/typedNumbers.ts'],
     rules: { 'no-restricted-imports': 'off' },
   },
   {

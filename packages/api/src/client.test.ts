@@ -90,7 +90,7 @@ describe('patching a copy of a job', () => {
   const change = (rows: ChangeResponse['rows'], revision = 5, again = false): ChangeResponse => ({
     again,
     revision,
-    head: { name: 'N', site: 'S', colours: 'iec', mainsHertz: 50 },
+    head: { name: 'N', site: 'S', colours: 'iec', mainsHertz: 50, numbers: 'point' },
     rows,
   });
 
@@ -121,7 +121,7 @@ describe('patching a copy of a job', () => {
       sure(
         patchJob(view, {
           ...change([]),
-          head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50 },
+          head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50, numbers: 'point' },
         }),
       ).content.name,
     ).toBe('Other');

@@ -1,4 +1,4 @@
-import { numberIn } from '@keypost/core/units';
+import { typedIn } from '../ui/typedNumbers';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { matchingFormats, registersOf } from '@keypost/core/setting';
@@ -127,7 +127,7 @@ function Reader({
   const saver = useSave(view);
   const known = useKnown();
   const [text, setText] = useState('');
-  const value = numberIn(text, row.unit);
+  const value = typedIn(text, row.unit);
   const sought = text.trim() !== '' && Number.isFinite(value);
   const matches = sought && registers ? matchingFormats(registers, value).slice(0, 4) : [];
   const take = ({ type, words, bytes, scale }: Match) =>

@@ -8,6 +8,7 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { MovedValues } from '../job/MovedValues';
+import { typedStyle } from '../ui/typedNumbers';
 import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
@@ -77,7 +78,7 @@ function PlateForm({
     const plate: PlateFacts = Object.fromEntries(filled);
     return { kind: 'setPlate', pointId: analysis.context.point.id, plate };
   }, [lines, texts, analysis]);
-  const sound = lines.every(({ fact }, i) => plateProblem(fact, texts[i] ?? '') === undefined);
+  const sound = lines.every(({ fact }, i) => plateProblem(fact, texts[i] ?? '', typedStyle()) === undefined);
   const moved = useMemo(
     () => (sound ? movedBy(view.content, change, [analysis.context.device.id]) : []),
     [view, change, sound, analysis],
@@ -121,7 +122,7 @@ function FactField({
     <Controller
       control={control}
       name={name}
-      rules={{ validate: (text) => textOf(plateProblem(fact, text)) ?? true }}
+      rules={{ validate: (text) => textOf(plateProblem(fact, text, typedStyle())) ?? true }}
       render={({ field, fieldState }) =>
         kind === 'choice' ? (
           <Select

@@ -3,6 +3,7 @@ import type { JobView } from '@keypost/api';
 import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
+import { NUMBER_STYLES } from '@keypost/core/units';
 import type { SingleChange } from '@keypost/core/job';
 import type { ColourRegion } from '@keypost/core/model';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -36,6 +37,7 @@ const Form = z.object({
   site: JobContent.shape.site,
   colours: z.enum(COLOUR_REGIONS),
   mains: z.enum(['50', '60']),
+  numbers: z.enum(NUMBER_STYLES),
   volts: numeric(Supply.shape.volts, 'V'),
   tolerancePercent: numeric(Supply.shape.tolerancePercent, '%'),
 });
@@ -69,9 +71,9 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
   });
   const { control, handleSubmit, formState, reset } = form;
   const { draft, leave } = useLeaving(form, `${view.id}.job`, onStored);
-  const submit = handleSubmit(async ({ name, site, colours, mains, volts, tolerancePercent }) => {
+  const submit = handleSubmit(async ({ name, site, colours, mains, numbers, volts, tolerancePercent }) => {
     const changes: SingleChange[] = [
-      { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50 } },
+      { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50, numbers } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
     const expects = seen ?? expecting(view, 'supplies', supply.id);
@@ -145,6 +147,7 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
           />
         )}
       />
+      <NumberStyleField control={control} />
       <View className="flex-row gap-3">
         <View className="flex-1">
           <FormField
@@ -171,6 +174,33 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
   );
 }
 
+/** With which decimal mark numbers are typed here. */
+function NumberStyleField({ control }: { control: FormControl }) {
+  return (
+    <>
+      <Controller
+        control={control}
+        name="numbers"
+        render={({ field }) => (
+          <RadioGroup
+            label="Numbers on this site are written"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'point', label: '12.5', hint: 'a thousand is 1,000' },
+              { value: 'comma', label: '12,5', hint: 'a thousand is 1.000' },
+            ]}
+          />
+        )}
+      />
+      <Text as="small">
+        Either mark can be typed. Where one could part thousands, the field asks. Lists and sheets are saved
+        so; pages show a decimal point.
+      </Text>
+    </>
+  );
+}
+
 /** What another mains frequency does to the sheets of all devices, told before it is stored. */
 function MovedByMains({ view, control }: { view: JobView; control: FormControl }) {
   const mains = useWatch({ control, name: 'mains' });
@@ -183,8 +213,16 @@ function MovedByMains({ view, control }: { view: JobView; control: FormControl }
   return <MovedValues moved={moved} />;
 }
 
-function textsOf({ content: { name, site, colours, mainsHertz, supplies } }: JobView) {
+function textsOf({ content: { name, site, colours, mainsHertz, numbers, supplies } }: JobView) {
   const { volts, tolerancePercent } = nth(supplies, 0);
   const mains = mainsHertz === 60 ? ('60' as const) : ('50' as const);
-  return { name, site, colours, mains, volts: String(volts), tolerancePercent: String(tolerancePercent) };
+  return {
+    name,
+    site,
+    colours,
+    mains,
+    numbers,
+    volts: String(volts),
+    tolerancePercent: String(tolerancePercent),
+  };
 }

@@ -1,9 +1,10 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
 import { View } from 'react-native';
-import { useFollowing } from '../data/jobs';
+import { useFollowing, useJob } from '../data/jobs';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/theme';
+import { typeNumbersIn } from '../ui/typedNumbers';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
@@ -20,7 +21,10 @@ const UNDER_PANEL = ['/supplies', '/wires', '/allocate', '/buses', '/live', '/po
 
 /** The frame of a job: its destinations below on a phone, at the side where there is room. */
 export function JobShell() {
-  useFollowing(useJobId());
+  const jobId = useJobId();
+  useFollowing(jobId);
+  // Before what is below reads its drafts.
+  typeNumbersIn(useJob(jobId).data?.content.numbers);
   const wide = useWide();
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>

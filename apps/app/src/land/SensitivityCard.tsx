@@ -1,19 +1,24 @@
-import { readNumber } from '@keypost/core/units';
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
 import { sensitivitySetting } from '@keypost/core/planning';
 import type { SensitivitySetting } from '@keypost/core/planning';
-import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
+import { z } from 'zod';
+import { DraftNotice } from '../data/DraftNotice';
+import { useLeaving } from '../data/drafts';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
-import { Field } from '../ui/Field';
+import { FormField } from '../ui/FormField';
+import { numeric, readInto } from '../ui/numeric';
+import { schemaResolver } from '../ui/schemaResolver';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
@@ -22,6 +27,14 @@ import { dayAndTime } from '../ui/dates';
 /** Name of the step under which a setting is noted. */
 const STEP = 'sensitivity';
 
+const maybe = z
+  .string()
+  .transform((text, context) => (text.trim() === '' ? undefined : readInto(text, '', context)));
+
+const Form = z.object({ scale: numeric(z.number()), lost: maybe, seen: maybe, led: z.enum(['on', 'off']) });
+
+const EMPTY: z.input<typeof Form> = { scale: '10', lost: '', seen: '', led: 'on' };
+
 type Outcome =
   | { readonly found: SensitivitySetting; readonly values: Record<string, number> }
   | { readonly problem: string }
@@ -29,18 +42,25 @@ type Outcome =
 
 /** Where to set the sensitivity of a diffuse sensor, from where the object is lost and the background is seen. */
 export function SensitivityCard({ point, saver }: { point: OpenPoint; saver: Saver }) {
-  const [scale, setScale] = useState('10');
-  const [lost, setLost] = useState('');
-  const [seen, setSeen] = useState('');
-  const [led, setLamp] = useState<'on' | 'off'>('on');
-  if (!point.type.description.sensitivity) return null;
-  const outcome = work(scale, lost, seen, led === 'on');
+  return point.type.description.sensitivity ? <OpenCard point={point} saver={saver} /> : null;
+}
+
+function OpenCard({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const { id: pointId } = point.analysis.context.point;
+  const form = useForm<z.input<typeof Form>, unknown, z.output<typeof Form>>({
+    mode: 'onChange',
+    resolver: schemaResolver(Form),
+    defaultValues: EMPTY,
+  });
+  const { control, reset } = form;
+  const { draft, leave } = useLeaving(form, `${point.view.id}.${pointId}.sensitivity`, () => reset(EMPTY));
+  const typed = useWatch({ control });
+  const outcome = work(typed);
   const note = (values: Record<string, number>) =>
-    void saver.save({
-      kind: 'stamp',
-      stamp: { id: uuid(), pointId, step: STEP, fingerprint: {}, values },
-    });
+    void saver.save(
+      { kind: 'stamp', stamp: { id: uuid(), pointId, step: STEP, fingerprint: {}, values } },
+      { then: leave },
+    );
   return (
     <Card title="Sensitivity">
       <Row first className="gap-4">
@@ -48,37 +68,8 @@ export function SensitivityCard({ point, saver }: { point: OpenPoint; saver: Sav
           Turn it up from nothing. Note where the object is just seen or lost, then, without the object, where
           the background is just seen.
         </Text>
-        <Field
-          label="Full scale of the adjuster"
-          value={scale}
-          onChange={setScale}
-          mono
-          inputMode="decimal"
-        />
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <Field label="Object lost at" value={lost} onChange={setLost} mono inputMode="decimal" />
-          </View>
-          <View className="flex-1">
-            <Field
-              label="Background seen at"
-              hint="empty if never"
-              value={seen}
-              onChange={setSeen}
-              mono
-              inputMode="decimal"
-            />
-          </View>
-        </View>
-        <RadioGroup
-          label="Stability LED, with and without the object"
-          value={led}
-          onChange={setLamp}
-          options={[
-            { value: 'on', label: 'On in both' },
-            { value: 'off', label: 'Not in both' },
-          ]}
-        />
+        <DraftNotice draft={draft} />
+        <Readings control={control} />
         {outcome && 'problem' in outcome && <Text as="fail">{outcome.problem}</Text>}
         {outcome && 'found' in outcome && (
           <Found found={outcome.found} saver={saver} onNote={() => note(outcome.values)} />
@@ -86,6 +77,45 @@ export function SensitivityCard({ point, saver }: { point: OpenPoint; saver: Sav
         <LastNote point={point} />
       </Row>
     </Card>
+  );
+}
+
+/** What is noted while the adjuster is turned. */
+function Readings({ control }: { control: Control<z.input<typeof Form>, unknown, z.output<typeof Form>> }) {
+  return (
+    <>
+      <FormField control={control} name="scale" label="Full scale of the adjuster" mono inputMode="decimal" />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <FormField control={control} name="lost" label="Object lost at" mono inputMode="decimal" />
+        </View>
+        <View className="flex-1">
+          <FormField
+            control={control}
+            name="seen"
+            label="Background seen at"
+            hint="empty if never"
+            mono
+            inputMode="decimal"
+          />
+        </View>
+      </View>
+      <Controller
+        control={control}
+        name="led"
+        render={({ field }) => (
+          <RadioGroup
+            label="Stability LED, with and without the object"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'on', label: 'On in both' },
+              { value: 'off', label: 'Not in both' },
+            ]}
+          />
+        )}
+      />
+    </>
   );
 }
 
@@ -122,14 +152,14 @@ function LastNote({ point: { view, analysis } }: { point: OpenPoint }) {
   return <Text as="small">{`Noted ${when} by ${last.by}: ${textOf(stampName(view.content, last))}`}</Text>;
 }
 
-function work(scale: string, lost: string, seen: string, stable: boolean): Outcome {
-  if (lost.trim() === '') return undefined;
+function work(typed: unknown): Outcome {
+  const read = Form.safeParse(typed);
+  // What is wrong with a number stands at its field.
+  if (!read.success || read.data.lost === undefined) return undefined;
+  const { scale, lost, seen, led } = read.data;
+  const stable = led === 'on';
   try {
-    const entered = {
-      scale: readNumber(scale),
-      objectLost: readNumber(lost),
-      ...(seen.trim() !== '' && { backgroundSeen: readNumber(seen) }),
-    };
+    const entered = { scale, objectLost: lost, ...(seen !== undefined && { backgroundSeen: seen }) };
     const found = sensitivitySetting({ ...entered, stable });
     return { found, values: { ...entered, stable: Number(stable), setting: found.setting } };
   } catch (error) {

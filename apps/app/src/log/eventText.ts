@@ -37,7 +37,9 @@ function jobText(before: Fields | null, after: Fields | null): Message {
   const [name, site] = [shown(after.name), shown(after.site)];
   return before && before.mainsHertz !== after.mainsHertz
     ? say('event.job.mains', { name, site, hertz: Number(after.mainsHertz) })
-    : say('event.job', { name, site });
+    : before && before.numbers !== after.numbers
+      ? say('event.job.numbers', { name, site, example: after.numbers === 'comma' ? '12,5' : '12.5' })
+      : say('event.job', { name, site });
 }
 
 function stampText(before: Fields | null, after: Fields | null, job: JobContent | undefined): Message {

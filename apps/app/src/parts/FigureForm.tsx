@@ -5,7 +5,8 @@ import { schemaResolver } from '../ui/schemaResolver';
 import { tellingUnit } from '@keypost/core/catalog';
 import type { Figure } from '@keypost/core/catalog';
 import { OwnFigure } from '@keypost/core/model';
-import { parseIn, plain } from '@keypost/core/units';
+import { plain } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
@@ -17,7 +18,7 @@ import { FormField } from '../ui/FormField';
 const amount = (unit: string) =>
   z.string().transform((text, context) => {
     if (text.trim() === '') return undefined;
-    const parsed = parseIn(text, unit);
+    const parsed = parseTyped(text, unit);
     if (parsed.ok) return parsed.value;
     context.addIssue({ code: 'custom', message: textOf(parsed.problem) });
     return z.NEVER;

@@ -1,4 +1,4 @@
-import { numberIn } from '@keypost/core/units';
+import { typedIn } from '../ui/typedNumbers';
 import { schemaRefusal } from '../data/refusalText';
 import { Instrument } from '@keypost/core/model';
 import { useState } from 'react';
@@ -31,8 +31,8 @@ export function useInstrument(kind: InstrumentKind = 'meter', unit = 'V') {
   const [texts, setTexts] = useState<Texts>(() => remembered(kind, unit));
   const parsed = Instrument.safeParse({
     name: texts.name,
-    percent: numberIn(texts.percent, '%'),
-    fixed: numberIn(texts.fixed, unit),
+    percent: typedIn(texts.percent, '%'),
+    fixed: typedIn(texts.fixed, unit),
     ...(unit !== 'V' && { unit }),
   });
   const change = (patch: Partial<Texts>) => {

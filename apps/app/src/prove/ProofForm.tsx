@@ -1,7 +1,8 @@
 import { textOf } from '@keypost/core/messages';
 import type { Text as Said } from '@keypost/core/messages';
 import { expectedText, judgeCheck, resultValues, unitOfExpected } from '@keypost/core/proving';
-import { formatVolts, parseIn, plain } from '@keypost/core/units';
+import { formatVolts, plain } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
 import { Pressable, View } from 'react-native';
@@ -104,7 +105,7 @@ function CheckRow({
   onEnter: (value: string | boolean) => void;
 }) {
   const unit = unitOfExpected(check.expected);
-  const parsed = typeof entry === 'string' ? parseIn(entry, unit) : undefined;
+  const parsed = typeof entry === 'string' ? parseTyped(entry, unit) : undefined;
   const value = valueOf(check, entry);
   const outcome =
     value !== undefined && instrument ? judgeCheck(check.expected, value, instrument) : undefined;

@@ -1,4 +1,4 @@
-import { parseIn } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import { proofFingerprint, resultOf, unitOfExpected } from '@keypost/core/proving';
 import type { Check } from '@keypost/core/proving';
 import type { Instrument } from '@keypost/core/model';
@@ -21,7 +21,7 @@ const unitOf = ({ expected }: Check): string => unitOfExpected(expected);
 /** What was entered at a check as a value; nothing where it is no number yet. */
 export function valueOf(check: Check, entry: string | boolean | undefined): number | boolean | undefined {
   if (typeof entry !== 'string') return entry;
-  const parsed = parseIn(entry, unitOf(check));
+  const parsed = parseTyped(entry, unitOf(check));
   return parsed.ok ? parsed.value : undefined;
 }
 

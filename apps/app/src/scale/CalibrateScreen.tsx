@@ -1,7 +1,8 @@
 import { nth } from '@keypost/core/lists';
 import { calibrationSides, injectionPoints, effective } from '@keypost/core/scaling';
 import { calibrationsOf } from '@keypost/core/sensing';
-import { parseIn, plain } from '@keypost/core/units';
+import { plain } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -41,7 +42,7 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
   const [texts, setTexts] = useState<RunTexts>(FIRST_TEXTS);
   const change = (patch: Partial<RunTexts>): void => setTexts({ ...texts, ...patch });
   const alarm = effective(point.index, context.device.id, 'alarm')?.value === 'high' ? 'high' : 'low';
-  const limit = parseIn(texts.limit, '%');
+  const limit = parseTyped(texts.limit, '%');
   const allowed = limit.ok && limit.value > 0 ? limit.value : 0.5;
   const points = injectionPoints(sides.injects, sides.gives, allowed, SHARES, sides.curved);
   const run = readRun(texts, sides, points, alarm);

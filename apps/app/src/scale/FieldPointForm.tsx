@@ -1,5 +1,6 @@
 import { textOf } from '@keypost/core/messages';
-import { parseIn, plain } from '@keypost/core/units';
+import { plain } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { CalibrationBody } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -23,7 +24,7 @@ interface FormOf {
 export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, onStore }: FormOf) {
   const [texts, setTexts] = useState(EMPTY);
   const [asked, setAsked] = useState(false);
-  const [signal, value] = [parseIn(texts.in, unitIn), parseIn(texts.out, unitOut)];
+  const [signal, value] = [parseTyped(texts.in, unitIn), parseTyped(texts.out, unitOut)];
   // What was typed while it was on its way stays.
   const onEmpty = () => {
     setTexts((now) => (now === texts ? EMPTY : now));

@@ -1,4 +1,4 @@
-import { numberIn } from '@keypost/core/units';
+import { typedIn } from '../ui/typedNumbers';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import type { PointChain } from '@keypost/core/scaling';
@@ -110,7 +110,7 @@ const DISPLAY_TEXTS = [
 ] as const;
 
 const number = (typed: string, unit = ''): number | undefined =>
-  typed.trim() === '' ? undefined : numberIn(typed, unit);
+  typed.trim() === '' ? undefined : typedIn(typed, unit);
 
 const ownFormat = (texts: SetupTexts): RawFormat => ({
   id: 'own',

@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import { MAX_TABLE_POINTS } from '@keypost/core/model';
-import { parseIn } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import { problemOfCurve, tableOf } from '@keypost/core/sensing';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
 import { useState } from 'react';
@@ -19,7 +19,7 @@ export function readRows(text: string): { points: TablePoint[] } | { problem: st
       .split(/[;\t]|\s{2,}|(?<=\d)\s+(?=[-+\d])/)
       .map((cell) => cell.trim())
       .filter(Boolean)
-      .map((cell) => parseIn(cell, ''));
+      .map((cell) => parseTyped(cell, ''));
     const twoWays = [x, y].find((cell) => cell?.ok === false && cell.problem.code === 'quantity.thousands');
     if (twoWays?.ok === false) return { problem: `Line ${i + 1}: ${textOf(twoWays.problem)}` };
     if (!x?.ok || !y?.ok || rest.length > 0)

@@ -3,7 +3,7 @@ import { refusalText, schemaRefusal } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
 import { JobProblem, Reference } from '@keypost/core/model';
 import { judgeCalibration } from '@keypost/core/scaling';
-import { parseIn } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { CalibrationOf } from '@keypost/core/model';
 import type { CalibrationOutcome, CalibrationSides } from '@keypost/core/scaling';
 
@@ -47,9 +47,9 @@ export function readRun(
   const readings: RunBody['readings'] = [];
   for (const [i, { share, inject }] of points.entries()) {
     if (nth(texts.read, i).trim() === '') continue;
-    const read = parseIn(nth(texts.read, i), gives.unit);
+    const read = parseTyped(nth(texts.read, i), gives.unit);
     const typed = nth(texts.injected, i).trim();
-    const injected = typed === '' ? { ok: true as const, value: inject } : parseIn(typed, injects.unit);
+    const injected = typed === '' ? { ok: true as const, value: inject } : parseTyped(typed, injects.unit);
     if (!read.ok) return { problem: `Read at ${share} %: ${textOf(read.problem)}` };
     if (!injected.ok) return { problem: `Injected at ${share} %: ${textOf(injected.problem)}` };
     readings.push({ share, injected: injected.value, read: read.value });
@@ -79,17 +79,17 @@ function readTerms(
   injected: string,
   given: string,
 ): (Pick<RunBody, 'limitPercent' | 'reference'> & { burnout?: number }) | { problem: string } {
-  const limit = parseIn(texts.limit, '%');
+  const limit = parseTyped(texts.limit, '%');
   if (!limit.ok || !(limit.value > 0 && limit.value <= 20))
     return { problem: 'A limit is above 0 and at most 20 % of span.' };
-  const [percent, fixed] = [parseIn(texts.percent, '%'), parseIn(texts.fixed, injected)];
+  const [percent, fixed] = [parseTyped(texts.percent, '%'), parseTyped(texts.fixed, injected)];
   const reference = Reference.safeParse({
     name: texts.name,
     percent: percent.ok ? percent.value : NaN,
     fixed: fixed.ok ? fixed.value : NaN,
   });
   if (!reference.success) return { problem: `Reference: ${schemaRefusal(reference)}` };
-  const burnt = texts.burnout.trim() === '' ? undefined : parseIn(texts.burnout, given);
+  const burnt = texts.burnout.trim() === '' ? undefined : parseTyped(texts.burnout, given);
   if (burnt && !burnt.ok) return { problem: `Sensor opened: ${textOf(burnt.problem)}` };
   return { limitPercent: limit.value, reference: reference.data, ...(burnt?.ok && { burnout: burnt.value }) };
 }

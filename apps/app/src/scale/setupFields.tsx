@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import { Bands } from '@keypost/core/model';
-import { numberIn } from '@keypost/core/units';
+import { typedIn } from '../ui/typedNumbers';
 import { BAND_SETS, isShort, RAW_FORMATS, swallowedEnds } from '@keypost/core/scaling';
 import type { BandName } from '@keypost/core/scaling';
 import { elementOf } from '@keypost/core/network';
@@ -230,7 +230,7 @@ function swallowedBy(texts: SetupTexts, ends: { low: number; high: number }, uni
     texts.underAt,
     texts.overAt,
     texts.highFault,
-  ].map((text) => numberIn(text, unit));
+  ].map((text) => typedIn(text, unit));
   const bands = Bands.safeParse({ lowFault, underAt, overAt, highFault, delay: 0, reaction: 'hold' });
   return bands.success ? swallowedEnds(bands.data, ends, unit) : [];
 }

@@ -2,7 +2,7 @@ import { refusalText } from '../data/refusalText';
 import { say, textOf } from '@keypost/core/messages';
 import { chainOf, moveChain } from '@keypost/core/scaling';
 import { JobProblem, unlessRefused } from '@keypost/core/model';
-import { parseIn } from '@keypost/core/units';
+import { parseTyped } from '../ui/typedNumbers';
 import type { ChainState, LinkKey, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
@@ -41,7 +41,7 @@ export function useChain(point: OpenPoint): ChainMoment | string {
       engineering: chain.controller.unit,
       display: chain.display.unit,
     }[key];
-    const read = parseIn(text.replaceAll('\u202f', ''), unit);
+    const read = parseTyped(text, unit);
     if (!read.ok) return textOf(read.problem);
     if (key === 'counts' && !Number.isInteger(read.value)) return textOf(say('model.counts-whole-numbers'));
     try {

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
+import { typedStyle } from '../ui/typedNumbers';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -176,7 +177,7 @@ function ValueEntry({
   const { parameter, unit } = line;
   const take = (side: 'found' | 'left') => {
     const loose = side === 'found' ? { ...parameter, min: undefined, max: undefined } : parameter;
-    const read = readValue(loose, text, unit);
+    const read = readValue(loose, text, unit, typedStyle());
     if (read.ok) onEnter(side, read.value);
     else setProblem(textOf(read.problem));
   };
@@ -219,7 +220,7 @@ function Otherwise({
   const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
   const { parameter, unit } = line;
   const store = () => {
-    const read = readValue(parameter, value, unit);
+    const read = readValue(parameter, value, unit, typedStyle());
     const wrong = {
       ...(!read.ok && { value: textOf(read.problem) }),
       ...(reason.trim() === '' && { reason: 'Say why it is to be otherwise.' }),

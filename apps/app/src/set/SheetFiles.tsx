@@ -13,6 +13,7 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
+import { typedStyle } from '../ui/typedNumbers';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 
@@ -31,12 +32,7 @@ export function SheetFiles({
   const saver = useSave(view);
   const known = useKnown();
   const [taken, setTaken] = useState<Taken>();
-  const out = (ending: 'csv' | 'json', text: string) =>
-    saveFile(
-      fileName(`${title} settings`, ending),
-      ending === 'csv' ? 'text/csv;charset=utf-8' : 'application/json',
-      text,
-    );
+  const { numbers } = view.content;
   const take = async () => {
     const text = await pickFile('.csv,.json,text/csv,application/json');
     if (text !== undefined) setTaken(read(text, sheets));
@@ -45,8 +41,12 @@ export function SheetFiles({
     <Card title="Take it away and bring it back">
       <Row first className="gap-3">
         <View className="flex-row gap-3">
-          <Button label="Save as CSV" grow onPress={() => out('csv', writeSheetCsv(sheets))} />
-          <Button label="Save as JSON" grow onPress={() => out('json', writeSheetJson(sheets))} />
+          <Button
+            label="Save as CSV"
+            grow
+            onPress={() => save(title, 'csv', writeSheetCsv(sheets, numbers))}
+          />
+          <Button label="Save as JSON" grow onPress={() => save(title, 'json', writeSheetJson(sheets))} />
         </View>
         <Button label="Read a sheet" onPress={() => void take()} />
         {taken && 'lines' in taken && (
@@ -77,9 +77,16 @@ export function SheetFiles({
   );
 }
 
+const save = (title: string, ending: 'csv' | 'json', text: string): void =>
+  saveFile(
+    fileName(`${title} settings`, ending),
+    ending === 'csv' ? 'text/csv;charset=utf-8' : 'application/json',
+    text,
+  );
+
 function read(text: string, sheets: readonly Sheet[]): Taken {
   try {
-    const entries = readSheetFile(text, sheets).flatMap(({ itemId, found, left }) =>
+    const entries = readSheetFile(text, sheets, typedStyle()).flatMap(({ itemId, found, left }) =>
       (
         [
           ['found', found],

@@ -1,10 +1,11 @@
-import { askedFields, emptyValues, isComplete } from '@keypost/core/tools';
+import { askedFields, emptyValues, isComplete, workTool } from '@keypost/core/tools';
 import { JobProblem } from '@keypost/core/model';
 import type { Problem } from '@keypost/core/model';
 import type { Tool, ToolField, ToolResult, ToolValues } from '@keypost/core/tools';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { readStored, store } from '../data/stored';
+import { typedStyle } from '../ui/typedNumbers';
 
 const Kept = z.record(z.string(), z.unknown());
 
@@ -61,7 +62,7 @@ export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
 function attempt(tool: Tool, values: ToolValues): Pick<ToolInUse, 'result' | 'problems'> {
   if (!isComplete(tool, values)) return { problems: [] };
   try {
-    return { result: tool.work(values), problems: [] };
+    return { result: workTool(tool, values, typedStyle()), problems: [] };
   } catch (error) {
     if (error instanceof JobProblem) return { problems: error.problems };
     throw error;

@@ -1,6 +1,7 @@
 import { nth, sure } from '@keypost/core/lists';
 import { z } from 'zod';
 import { numeric } from './numeric';
+import { typeNumbersIn } from './typedNumbers';
 
 const field = numeric(z.number().min(10, 'At least 10.'));
 
@@ -30,4 +31,12 @@ test.each([
 test('a unit that is none of volts is refused with those that are', () => {
   const refused = numeric(z.number(), 'V').safeParse('24 A');
   expect(nth(sure(refused.error).issues, 0).message).toMatch(/V, mV/);
+});
+
+test('a job with decimal commas is asked about a point before three digits, another is not', () => {
+  typeNumbersIn('comma');
+  expect(nth(sure(field.safeParse('12.500').error).issues, 0).message).toMatch(/12\.5 or 12500/);
+  expect(field.parse('12,50')).toBe(12.5);
+  typeNumbersIn(undefined);
+  expect(field.parse('12.500')).toBe(12.5);
 });

@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { parseIn } from '@keypost/core/units';
+import { parseTyped } from './typedNumbers';
 import { z } from 'zod';
 
 /** A number typed as text, with point or comma, bare or with a unit that belongs to its own; then held to its limits. */
@@ -17,7 +17,7 @@ export function readInto(
   context: z.RefinementCtx,
   path: PropertyKey[] = [],
 ): number {
-  const read = parseIn(text, unit);
+  const read = parseTyped(text, unit);
   if (read.ok) return read.value;
   context.addIssue({ code: 'custom', path, message: refusal(text, textOf(read.problem)) });
   return z.NEVER;

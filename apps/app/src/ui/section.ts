@@ -1,14 +1,20 @@
-import { parseSection } from '@keypost/core/units';
+import { textOf, say } from '@keypost/core/messages';
+import { parseSection, readingsOf } from '@keypost/core/units';
 import { z } from 'zod';
+import { typedStyle } from './typedNumbers';
 
 /** A cross-section typed in mm² or as a gauge number, then held to its own limits. */
 export function section(schema: z.ZodType<number, number>, example: string) {
   return z
     .string()
     .transform((text, context) => {
-      const mm2 = parseSection(text);
+      const mm2 = parseSection(text, typedStyle());
       if (mm2 !== undefined) return mm2;
-      context.addIssue({ code: 'custom', message: `Enter mm² such as ${example}.` });
+      const readings = readingsOf(text, typedStyle());
+      const message = readings
+        ? textOf(say('quantity.thousands', { text: text.trim(), small: readings[0], large: readings[1] }))
+        : `Enter mm² such as ${example}.`;
+      context.addIssue({ code: 'custom', message });
       return z.NEVER;
     })
     .pipe(schema);

@@ -1,7 +1,8 @@
 import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
-import { isSameUnit, parseIn, plain } from '../units/index.ts';
+import { isSameUnit, KEPT_STYLE, parseIn, plain } from '../units/index.ts';
+import type { NumberStyle } from '../units/index.ts';
 
 /** The rules by which a required value follows from the job; `setting/derive` knows how. */
 const RULES = [
@@ -128,7 +129,12 @@ export type Read =
  * @param unit unit in which the device shows it, where another parameter says that.
  * @returns the value as the device shows it, or a sentence that says what is wrong and what is allowed.
  */
-export function readValue(parameter: Parameter, text: string, unit = parameter.unit ?? ''): Read {
+export function readValue(
+  parameter: Parameter,
+  text: string,
+  unit = parameter.unit ?? '',
+  style: NumberStyle = KEPT_STYLE,
+): Read {
   const { kind, label, min, max } = parameter;
   const typed = text.trim();
   if (kind === 'choice' || kind === 'presence') return readChoice(parameter, typed);
@@ -138,7 +144,7 @@ export function readValue(parameter: Parameter, text: string, unit = parameter.u
       : { ok: true, value: typed };
   const named = parameter.special?.find(({ value, name }) => value === typed || name === typed);
   if (named) return { ok: true, value: named.value };
-  const read = parseIn(typed, unit);
+  const read = parseIn(typed, unit, style);
   if (!read.ok) return { ok: false, problem: say('text.colon', { name: label, text: read.problem }) };
   if ((min !== undefined && read.value < min - 1e-9) || (max !== undefined && read.value > max + 1e-9))
     return {

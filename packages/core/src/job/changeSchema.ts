@@ -1,4 +1,5 @@
 import { codeOf } from '../messages/index.ts';
+import { NUMBER_STYLES } from '../units/index.ts';
 import { z } from 'zod';
 import {
   AsFound,
@@ -56,7 +57,11 @@ const SINGLE = [
     kind: z.literal('editJob'),
     patch: JobHead.pick({ name: true, site: true })
       .partial()
-      .extend({ colours: z.enum(COLOUR_REGIONS).optional(), mainsHertz: MainsHertz.optional() }),
+      .extend({
+        colours: z.enum(COLOUR_REGIONS).optional(),
+        mainsHertz: MainsHertz.optional(),
+        numbers: z.enum(NUMBER_STYLES).optional(),
+      }),
   }),
   z.object({ kind: z.literal('editSupply'), id: Id, patch: SupplyPatch }),
   z.object({ kind: z.literal('addSupply'), supply: Supply }),

@@ -5,6 +5,8 @@ export const EVENT = {
   'event.job': ({ name, site }: { name: string; site: string }) => `Job named ${name}, ${site}`,
   'event.job.mains': ({ name, site, hertz }: { name: string; site: string; hertz: number }) =>
     `Job named ${name}, ${site}, mains ${hertz} Hz`,
+  'event.job.numbers': ({ name, site, example }: { name: string; site: string; example: string }) =>
+    `Job named ${name}, ${site}, numbers written as ${example}`,
   'event.job-removed': 'Job removed',
   'event.added': ({ what, name, ends }: { what: string; name: string; ends: string }) =>
     `${what} ${name} added${ends}`,

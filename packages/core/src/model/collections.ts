@@ -1,4 +1,5 @@
 import { codeOf } from '../messages/index.ts';
+import { KEPT_STYLE, NUMBER_STYLES } from '../units/index.ts';
 import { z } from 'zod';
 import { BusPlan } from './busPlan.ts';
 import {
@@ -270,6 +271,8 @@ export const JobHead = z.object({
   colours: z.enum(COLOUR_REGIONS).default('iec'),
   /** Mains frequency of the site. */
   mainsHertz: MainsHertz.default(50),
+  /** Which decimal mark numbers are typed and written to files with. */
+  numbers: z.enum(NUMBER_STYLES).default(KEPT_STYLE),
 });
 
 /** How the job's head is kept and told of. */
@@ -278,6 +281,7 @@ export const HEAD_FIELDS: Readonly<Record<keyof JobHead, FieldDescriptor>> = {
   site: { label: 'site' },
   colours: { label: 'colours' },
   mainsHertz: { label: 'mains frequency' },
+  numbers: { label: 'decimal mark' },
 };
 
 type Lists = { [N in CollectionName]: z.ZodDefault<z.ZodArray<(typeof COLLECTIONS)[N]['row']>> };

@@ -20,6 +20,7 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     site,
     colours: 'iec',
     mainsHertz: 50,
+    numbers: 'point',
     supplies: [{ ...usual, ...supply }],
   } as unknown as JobContent;
 }

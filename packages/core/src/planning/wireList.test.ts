@@ -13,7 +13,7 @@ const lines = (text: string) => text.split('\r\n');
 test('the list is by terminal, says colour, core and place, and ends its lines as RFC 4180 wants', () => {
   const text = writeWireList(job);
   expect(lines(text)[0]).toBe(
-    'wire,from,from_terminal,from_place,to,to_terminal,to_place,cable,core,colour,mm2,length_m,ferrule,found',
+    'wire,from,from_terminal,from_place,to,to_terminal,to_place,cable,core,colour,mm2,length_m,ferrule,found,numbers',
   );
   expect(lines(text)).toHaveLength(job.wires.length + 2);
   expect(wireList(job).map(({ from }) => from.item)).toEqual(
@@ -41,6 +41,27 @@ test('what was edited comes back as one change', () => {
   expect(changed).toHaveLength(1);
   expect(changed[0]).toMatchObject({ colour: 'RD', lengthM: 2.5, ferrule: 'E1008' });
   expect(nth(changed, 0).mm2).toBeCloseTo(0.823, 3);
+});
+
+describe('where the job writes decimal commas', () => {
+  const comma = after(job, { kind: 'editJob', patch: { numbers: 'comma' } });
+  const text = writeWireList(comma);
+
+  test('the list does as well, says so in each line, and comes back as it was', () => {
+    expect(lines(text)[1]).toMatch(/;0,75;1;.*;decimal comma$/);
+    expect(readWireList(comma, text)).toBeUndefined();
+    // Whatever the job that reads it writes.
+    expect(readWireList(job, text)).toBeUndefined();
+  });
+
+  test('a number in it is what its line states, and is asked about where nothing is stated', () => {
+    const edited = text.replace(';0,75;1;', ';0,75;1.500;');
+    expect(readWireList(comma, edited)).toMatchObject({ changes: [{ patch: { lengthM: 1500 } }] });
+    const bare = edited.replace('1.500;;;decimal comma', '1.500;;;');
+    expect(refusalOf(() => readWireList(comma, bare))).toMatch(
+      'line 2, length_m: quantity.thousands text=1.500 small=1.5 large=1500',
+    );
+  });
 });
 
 test.each([

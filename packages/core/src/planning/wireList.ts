@@ -1,10 +1,11 @@
 import { say, textOf } from '../messages/index.ts';
-import type { Text } from '../messages/index.ts';
+import type { Message, Text } from '../messages/index.ts';
 import Papa from 'papaparse';
 import type { PartTerminal } from '../catalog/index.ts';
 import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
 import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
-import { parseSection, numberIn } from '../units/index.ts';
+import { fileStyle, keptCell, numberIn, parseSection, readingsOf } from '../units/index.ts';
+import type { NumberStyle } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
 import { JobIndex, planDifferences } from '../job/index.ts';
 
@@ -73,11 +74,13 @@ const COLUMNS = [
   'length_m',
   'ferrule',
   'found',
+  'numbers',
 ] as const;
 
 type Row = Readonly<Record<(typeof COLUMNS)[number], string>>;
 
-function rowOf({ wire, from, to, found }: ListedWire): Row {
+function rowOf({ wire, from, to, found }: ListedWire, style?: NumberStyle): Row {
+  const { name, number } = fileStyle(style);
   return {
     wire: wire.number,
     from: from.item,
@@ -89,10 +92,11 @@ function rowOf({ wire, from, to, found }: ListedWire): Row {
     cable: wire.cable ?? '',
     core: wire.core ?? '',
     colour: wire.colour,
-    mm2: String(wire.mm2),
-    length_m: String(wire.lengthM),
+    mm2: number(String(wire.mm2)),
+    length_m: number(String(wire.lengthM)),
     ferrule: wire.ferrule ?? '',
     found: textOf(found),
+    numbers: name,
   };
 }
 
@@ -101,8 +105,8 @@ function rowOf({ wire, from, to, found }: ListedWire): Row {
  * has an apostrophe before it, which `readWireList` takes away again.
  */
 export function writeWireList(job: JobContent): string {
-  const rows = wireList(job).map(rowOf);
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => row[c])) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  const rows = wireList(job).map((listed) => rowOf(listed, job.numbers));
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => row[c])) }, { newline: '\r\n', escapeFormulae: true, delimiter: fileStyle(job.numbers).delimiter })}\r\n`;
 }
 
 const unescaped = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
@@ -147,7 +151,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
       });
       return [];
     }
-    const patch = patchOf(wire, row, path, problems);
+    const patch = patchOf(wire, row, path, problems, job.numbers);
     return Object.keys(patch).length ? [{ kind: 'editWire', wireId: wire.id, patch }] : [];
   });
   if (problems.length) throw new JobProblem(problems.slice(0, 20));
@@ -163,9 +167,21 @@ const nameOf = (row: Partial<Record<string, string>>): string =>
     .map((cell) => cell?.trim() ?? '')
     .join('\t');
 
+/** The question that a number with two readings puts. */
+function twoReadings(text: string, style: NumberStyle): Message | undefined {
+  const readings = readingsOf(text, style);
+  return readings && say('quantity.thousands', { text, small: readings[0], large: readings[1] });
+}
+
 type WirePatch = Extract<Change, { kind: 'editWire' }>['patch'];
 
-function patchOf(wire: Wire, row: Record<string, string>, path: string, problems: Problem[]): WirePatch {
+function patchOf(
+  wire: Wire,
+  row: Record<string, string>,
+  path: string,
+  problems: Problem[],
+  style: NumberStyle,
+): WirePatch {
   const patch: WirePatch = {};
   const cell = (name: string): string | undefined => row[name]?.trim();
   for (const key of ['cable', 'core', 'ferrule'] as const) {
@@ -185,23 +201,23 @@ function patchOf(wire: Wire, row: Record<string, string>, path: string, problems
         message: say('planning.colour-use', { colour, colours: COLOURS }),
       });
   }
-  const section = cell('mm2');
-  if (section !== undefined && section !== '' && section !== String(wire.mm2)) {
-    const mm2 = parseSection(section);
+  const section = keptCell(cell('mm2') ?? '', cell('numbers'));
+  if (section !== '' && section !== String(wire.mm2)) {
+    const mm2 = parseSection(section, style);
     if (mm2 === undefined || mm2 < 0.05 || mm2 > 50)
       problems.push({
         path: `${path}, mm2`,
-        message: say('planning.cross-section-use-0', { section }),
+        message: twoReadings(section, style) ?? say('planning.cross-section-use-0', { section }),
       });
     else patch.mm2 = mm2;
   }
-  const length = cell('length_m');
-  if (length !== undefined && length !== '' && length !== String(wire.lengthM)) {
-    const metres = numberIn(length, 'm');
+  const length = keptCell(cell('length_m') ?? '', cell('numbers'));
+  if (length !== '' && length !== String(wire.lengthM)) {
+    const metres = numberIn(length, 'm', style);
     if (!(metres > 0) || metres > 2000)
       problems.push({
         path: `${path}, length_m`,
-        message: say('planning.length-use-more-0', { length }),
+        message: twoReadings(length, style) ?? say('planning.length-use-more-0', { length }),
       });
     else patch.lengthM = metres;
   }

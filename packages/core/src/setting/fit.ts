@@ -2,7 +2,8 @@ import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { FitCheck, PlateFact } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
-import { parseIn, plain } from '../units/index.ts';
+import { KEPT_STYLE, parseIn, plain } from '../units/index.ts';
+import type { NumberStyle } from '../units/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
@@ -52,11 +53,12 @@ export function plateLines(index: JobIndex, point: Point): PlateLine[] {
 export function plateProblem(
   { label, kind, unit = '', min, max, choices }: PlateFact,
   typed: string,
+  style: NumberStyle = KEPT_STYLE,
 ): Text | undefined {
   if (typed.trim() === '' || kind === 'text') return undefined;
   if (kind === 'choice')
     return choices?.some(({ value }) => value === typed) ? undefined : say('setting.choose-list', { label });
-  const read = parseIn(typed, unit);
+  const read = parseIn(typed, unit, style);
   if (!read.ok) return say('text.colon', { name: label, text: read.problem });
   const words = (end: number): string => `${plain(end)}${unit && ` ${unit}`}`;
   if (min !== undefined && read.value < min)

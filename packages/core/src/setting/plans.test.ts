@@ -95,6 +95,28 @@ describe('a sheet as a file', () => {
     });
   });
 
+  test('a CSV with decimal commas says so in each row, and comes back the same', () => {
+    const small = [sheetIn(entered(meterJob(), 'left', { size: '80', cutoff: '1.5' }))];
+    const text = writeSheetCsv(small, 'comma');
+    expect(text).toMatch(/FT-1;cutoff;.*;1,5;.*;decimal comma/);
+    expect(readSheetFile(text, [sheetIn(meterJob())])[0]?.left).toEqual({ size: '80', cutoff: '1.5' });
+  });
+
+  test.each([
+    [
+      'a number with two readings in the job’s style',
+      'Tag;Key;As left\r\nFT-1;size;1.500',
+      'line 2: text.colon name=Pipe size text=(quantity.thousands text=1.500 small=1.5 large=1500)',
+    ],
+    [
+      'one that its row gives another style',
+      'Tag;Key;As left;Numbers\r\nFT-1;size;1.500.000;decimal comma',
+      'line 2: setting.outside label=Pipe size limits=(setting.from-to min=1 max=3000 unit=mm) value=1500000',
+    ],
+  ])('%s is refused with its place', (_, text, words) => {
+    expect(refusalOf(() => readSheetFile(text, sheets, 'comma'))).toMatch(words);
+  });
+
   test.each([
     [
       'a parameter that is not there',

@@ -4,6 +4,8 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
+import { fileStyle, keptCell } from '../units/index.ts';
+import type { NumberStyle } from '../units/index.ts';
 import type { Sheet } from './sheet.ts';
 
 const COLUMNS = [
@@ -18,28 +20,37 @@ const COLUMNS = [
   'State',
   'Left by',
   'Left at',
+  'Numbers',
 ] as const;
 
-/** A sheet as CSV (RFC 4180): one parameter a row, in safe order; a row of column names first. */
-export function writeSheetCsv(sheets: readonly Sheet[]): string {
+/**
+ * A sheet as CSV (RFC 4180): one parameter a row, in safe order; a row of column names first. Each row states the style
+ * of its numbers; with decimal commas cells are parted by semicolons, as spreadsheets of those regions expect.
+ */
+export function writeSheetCsv(sheets: readonly Sheet[], style?: NumberStyle): string {
+  const { name, delimiter, number } = fileStyle(style);
   const rows = sheets.flatMap(({ tag, lines }) =>
-    lines.map(({ parameter, unit, found, required, left, state }) => ({
-      Tag: tag,
-      Key: parameter.key,
-      Parameter: parameter.label,
-      Unit: unit,
-      'As found': found?.value ?? '',
-      Required: required?.value ?? '',
-      'Follows from': required ? textOf(required.from) : '',
-      'As left': left?.value ?? '',
-      State: state,
-      'Left by': left?.by ?? '',
-      'Left at': left?.at ?? '',
-    })),
+    lines.map(({ parameter, unit, found, required, left, state }) => {
+      const cell = (value = ''): string => (parameter.kind === 'number' ? number(value) : value);
+      return {
+        Tag: tag,
+        Key: parameter.key,
+        Parameter: parameter.label,
+        Unit: unit,
+        'As found': cell(found?.value),
+        Required: cell(required?.value),
+        'Follows from': required ? textOf(required.from) : '',
+        'As left': cell(left?.value),
+        State: state,
+        'Left by': left?.by ?? '',
+        'Left at': left?.at ?? '',
+        Numbers: name,
+      };
+    }),
   );
   return Papa.unparse(
     { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) },
-    { escapeFormulae: true },
+    { escapeFormulae: true, delimiter },
   );
 }
 
@@ -100,13 +111,14 @@ export interface ReadSheet {
 /**
  * Reads values as found and as left from a sheet of either form. What a file requires is not taken: that follows from
  * the job. Values that are already known so are left out.
+ * @param style of the job, by which numbers are asked about where a row states none.
  * @throws JobProblem with every row that cannot be taken, with its line.
  */
-export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet[] {
+export function readSheetFile(text: string, sheets: readonly Sheet[], style?: NumberStyle): ReadSheet[] {
   const rows = text.trimStart().startsWith('{') ? jsonRows(text) : csvRows(text);
   const problems: { path: string; message: Message }[] = [];
   const read = new Map<string, { found: Record<string, string>; left: Record<string, string> }>();
-  for (const { where, tag, key, found, left } of rows) {
+  for (const { where, tag, key, found, left, numbers } of rows) {
     const sheet = sheets.find((s) => s.tag === tag);
     const line = sheet?.lines.find(({ parameter }) => parameter.key === key);
     if (!sheet || !line) {
@@ -118,12 +130,13 @@ export function readSheetFile(text: string, sheets: readonly Sheet[]): ReadSheet
     }
     const into = read.get(sheet.itemId) ?? { found: {}, left: {} };
     read.set(sheet.itemId, into);
-    for (const [side, value] of [
+    for (const [side, given] of [
       ['found', found],
       ['left', left],
     ] as const) {
+      const value = line.parameter.kind === 'number' ? keptCell(given, numbers) : given;
       if (value === '' || value === line[side]?.value) continue;
-      const taken = readValue(line.parameter, value, line.unit);
+      const taken = readValue(line.parameter, value, line.unit, style);
       if (taken.ok) into[side][key] = taken.value;
       else problems.push({ path: where, message: taken.problem });
     }
@@ -138,6 +151,8 @@ interface FileRow {
   readonly key: string;
   readonly found: string;
   readonly left: string;
+  /** How the row says that its numbers are written. */
+  readonly numbers?: string;
 }
 
 function csvRows(text: string): FileRow[] {
@@ -159,6 +174,7 @@ function csvRows(text: string): FileRow[] {
     key: (row.Key ?? '').trim(),
     found: plainCell(row['As found']),
     left: plainCell(row['As left']),
+    ...(row.Numbers && { numbers: row.Numbers }),
   }));
 }
 

@@ -2,7 +2,8 @@ import { say, textOf } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Point } from '../model/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
-import { parseIn } from '../units/index.ts';
+import { KEPT_STYLE, parseIn, readingsOf } from '../units/index.ts';
+import type { NumberStyle } from '../units/index.ts';
 import type { SingleChange, JobIndex } from '../job/index.ts';
 
 /** What is asked: a number with its unit, one of a few, free words, or rows of numbers. */
@@ -66,6 +67,30 @@ export const isComplete = (tool: Tool, values: ToolValues): boolean =>
 /** A tool before anything was measured: choices stand at their usual one, everything else is empty. */
 export const emptyValues = ({ fields, first }: Tool): ToolValues =>
   Object.fromEntries(fields.map(({ key, kind }) => [key, kind === 'choice' ? (first[key] ?? '') : '']));
+
+/**
+ * What a tool makes of its values.
+ * @param style how the numbers were typed, which tells what must be asked first.
+ * @throws JobProblem whose paths are the keys of the fields concerned.
+ */
+export function workTool(tool: Tool, values: ToolValues, style: NumberStyle = KEPT_STYLE): ToolResult {
+  for (const { key, label, kind } of askedFields(tool, values)) {
+    if (kind === 'choice') continue;
+    for (const text of (values[key] ?? '').split(/[;\s]+/)) {
+      const readings = readingsOf(text, style);
+      if (!readings) continue;
+      const [small, large] = readings;
+      refuse(
+        say('text.colon', {
+          name: label,
+          text: say('quantity.thousands', { text: text.trim(), small, large }),
+        }),
+        key,
+      );
+    }
+  }
+  return tool.work(values);
+}
 
 /** Reads the values of a tool; every problem carries the key of its field. */
 export class ToolReader {

@@ -8,7 +8,7 @@ import { JobProblem } from '../model/problem.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { loopBudget } from '../analysis/loopBudget.ts';
-import { askedFields, resultText } from './tool.ts';
+import { askedFields, resultText, workTool } from './tool.ts';
 import { changesAt, findTool, TOOLS } from './toolDrawer.ts';
 import type { Tool, ToolValues } from './tool.ts';
 
@@ -227,4 +227,15 @@ describe('what is sent to a point', () => {
     expect(nth(sentTo('cutoff', meterJob()).devices, 0).override).toMatchObject({ cutoff: { value: '0.5' } });
     expect(nth(sentTo('cutoff', meterJob('transmitter-2w', {})).devices, 0).override).toBeUndefined();
   });
+});
+
+test('where numbers are typed with decimal commas, a point before three digits is asked about', () => {
+  const { first } = tool('signal');
+  expect(() => workTool(tool('signal'), { ...first, high: '12.500' }, 'comma')).toThrow(
+    expect.objectContaining({ problems: [expect.objectContaining({ path: 'high' })] }) as Error,
+  );
+  expect(workTool(tool('signal'), { ...first, high: '12.5' }, 'comma')).toEqual(
+    work('signal', { high: '12.5' }),
+  );
+  expect(workTool(tool('signal'), { ...first, high: '12.500' })).toEqual(work('signal', { high: '12.5' }));
 });

@@ -19,6 +19,8 @@ export {
   plain,
   withUnit,
 } from './quantity.ts';
-export { readNumber } from './number.ts';
+export { fileStyle, keptCell } from './fileNumbers.ts';
+export { KEPT_STYLE, NUMBER_STYLES, readingsOf } from './number.ts';
+export type { NumberStyle } from './number.ts';
 export type { Dimension } from './quantity.ts';
 export { awgToMm2, parseSection } from './section.ts';

@@ -1,5 +1,6 @@
 import { sure } from '../lists/index.ts';
-import { readingsOf } from './number.ts';
+import { bareNumber, KEPT_STYLE, NUMBER_PATTERN, readingsOf, valueOf } from './number.ts';
+import type { NumberStyle } from './number.ts';
 
 /** How a unit becomes the first of its dimension: times a factor, then plus an offset where its zero lies elsewhere. */
 type UnitStep = number | readonly [factor: number, offset: number];
@@ -71,9 +72,8 @@ interface Unread {
 export type Parsed =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: Unread };
 
-const NUMBER = String.raw`[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?`;
 const PATTERN = new RegExp(
-  String.raw`^\s*(?:(\d+)\s+)?(${NUMBER})(?:\s*/\s*(\d+))?\s*([^\d\s].*?)?\s*$`,
+  String.raw`^\s*(?:(\d+)\s+)?([+-]?(?:${NUMBER_PATTERN}))(?:\s*/\s*(\d+))?\s*([^\d\s].*?)?\s*$`,
   'i',
 );
 
@@ -89,8 +89,7 @@ const FRACTIONS: Readonly<Record<string, string>> = {
 
 /** The same as it is typed on any keyboard: one minus, one micro, fractions in digits, inches by their letters. */
 const plainSpelling = (text: string): string =>
-  text
-    .replace('−', '-')
+  bareNumber(text)
     .replace('μ', 'µ')
     .replace(/\s*([½¼¾⅛⅜])/, (_, sign: string) => ` ${FRACTIONS[sign] ?? sign}`)
     .replace(/\s*(?:"|″|'')\s*$/, ' in')
@@ -106,10 +105,16 @@ export const canBe = (value: number, unit: string): boolean =>
 /**
  * Reads a number as a technician types it: `24.1`, `24,1 V`, `6.6 mA`, `3/4 in`, `1 1/2 in`.
  * @param defaultUnit what a bare number counts in.
+ * @param style how the job writes numbers.
  * @returns the value in the dimension's first unit, or a sentence that says what is wrong and what is allowed.
  */
-export function parseQuantity(text: string, dimension: Dimension, defaultUnit: string): Parsed {
-  const read = readQuantity(text, dimension, defaultUnit);
+export function parseQuantity(
+  text: string,
+  dimension: Dimension,
+  defaultUnit: string,
+  style: NumberStyle = KEPT_STYLE,
+): Parsed {
+  const read = readQuantity(text, dimension, defaultUnit, style);
   return read.ok ? { ok: true, value: read.value } : read;
 }
 
@@ -118,7 +123,7 @@ type Read =
   | Extract<Parsed, { readonly ok: false }>;
 
 /** The same with the number as it was typed, and how its unit becomes the first. */
-function readQuantity(text: string, dimension: Dimension, defaultUnit: string): Read {
+function readQuantity(text: string, dimension: Dimension, defaultUnit: string, style: NumberStyle): Read {
   const units: Readonly<Record<string, UnitStep>> = UNITS[dimension];
   if (text.trim() === '') return { ok: false, problem: unread('quantity.missing', { unit: defaultUnit }) };
   const match = PATTERN.exec(plainSpelling(text));
@@ -129,7 +134,7 @@ function readQuantity(text: string, dimension: Dimension, defaultUnit: string): 
     return { ok: false, problem: unread('quantity.two-numbers', { text: text.trim() }) };
   if (divisor !== undefined && Number(divisor) === 0)
     return { ok: false, problem: unread('quantity.divided-by-zero', {}) };
-  const readings = readingsOf(sure(digits));
+  const readings = readingsOf(sure(digits), style);
   if (readings) {
     const [small, large] = readings;
     return { ok: false, problem: unread('quantity.thousands', { text: text.trim(), small, large }) };
@@ -138,7 +143,7 @@ function readQuantity(text: string, dimension: Dimension, defaultUnit: string): 
   const step = units[unit] ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
   if (step === undefined)
     return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
-  const fraction = Number(sure(digits).replace(',', '.')) / (divisor === undefined ? 1 : Number(divisor));
+  const fraction = valueOf(sure(digits)) / (divisor === undefined ? 1 : Number(divisor));
   const number = Number(whole ?? 0) + fraction;
   const value = toFirst(number, step);
   if (!Number.isFinite(value))
@@ -174,8 +179,8 @@ export function convert(value: number, from: string, to: string): number | undef
 }
 
 /** A number as typed, bare or with a unit that belongs to this one, in this one; NaN where it is none. */
-export function numberIn(text: string, unit: string): number {
-  const read = parseIn(text, unit);
+export function numberIn(text: string, unit: string, style: NumberStyle = KEPT_STYLE): number {
+  const read = parseIn(text, unit, style);
   return read.ok ? read.value : NaN;
 }
 
@@ -188,19 +193,22 @@ export function isSameUnit(a: string, b: string): boolean {
 /**
  * Reads a number as typed in any unit of a unit's dimension, and gives it in that unit: `3 in` for mm is 76.2.
  * A unit that is not known here takes bare numbers only.
+ * @param style how the job writes numbers, which tells what needs to be asked.
  */
-export function parseIn(text: string, unit: string): Parsed {
+export function parseIn(text: string, unit: string, style: NumberStyle = KEPT_STYLE): Parsed {
   const dimension = dimensionOf(unit);
   if (dimension) {
-    const read = readQuantity(text, dimension, unit);
+    const read = readQuantity(text, dimension, unit, style);
     const step = sure(stepOf(dimension, unit));
     if (!read.ok) return read;
     // What is typed in the unit itself stays as it is, to the last digit.
     return { ok: true, value: read.step === step ? read.number : fromFirst(read.value, step) };
   }
   const bare = unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text;
-  const read = parseQuantity(bare, 'percent', '%');
-  if (read.ok) return read;
+  const read = parseQuantity(bare, 'percent', '%', style);
+  // What is wrong with the number itself is told as that; units of per cent belong to no bare number.
+  if (read.ok || !['quantity.unit', 'quantity.no-number', 'quantity.missing'].includes(read.problem.code))
+    return read;
   return {
     ok: false,
     problem:

@@ -1,3 +1,7 @@
+import { numberIn } from './quantity.ts';
+import { KEPT_STYLE } from './number.ts';
+import type { NumberStyle } from './number.ts';
+
 /** Cross-section of a wire of the American gauge, mm² (ASTM B258: diameter 0.127 mm · 92^((36 − n)/39)). */
 export function awgToMm2(gauge: number): number {
   const diameter = 0.127 * 92 ** ((36 - gauge) / 39);
@@ -12,10 +16,10 @@ const gaugeNumber = (text: string): number =>
  * Reads a cross-section as it is printed on a cable: `0.75`, `0,75 mm²`, `AWG 20`, `20 AWG`, `2/0 AWG`, `AWG 4/0`.
  * @returns mm², of a gauge to three digits, or nothing when it is neither.
  */
-export function parseSection(text: string): number | undefined {
-  const words = text.trim().replace(',', '.');
+export function parseSection(text: string, style: NumberStyle = KEPT_STYLE): number | undefined {
+  const words = text.trim();
   const gauge = /^(?:AWG\s*(\d{1,2}|[1-4]\/0)|(\d{1,2}|[1-4]\/0)\s*AWG)$/i.exec(words);
   if (gauge) return Number(awgToMm2(gaugeNumber(gauge[1] ?? gauge[2] ?? '')).toPrecision(3));
-  const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|qmm)?$/i.exec(words);
-  return metric ? Number(metric[1]) : undefined;
+  const mm2 = numberIn(words.replace(/qmm$/i, 'mm²'), 'mm²', style);
+  return mm2 >= 0 ? mm2 : undefined;
 }
