@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { inputVocabulary, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
+import { inputVocabulary, relayedRuleFor, ruleFor, senseOf, signalLeads } from '@keypost/core/network';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
 import { readMeter } from '@keypost/core/analysis';
 import { refText } from '@keypost/core/job';
@@ -124,11 +124,17 @@ function firstLeads({ context, away }: OpenPoint['analysis']): Leads {
 function RuleCard({ point: { analysis } }: { point: OpenPoint }) {
   const { context } = analysis;
   const sense = senseOf(context);
+  const relayed = relayedRuleFor(context);
   const words = context.place && sense && inputVocabulary(context.rail, sense);
   return (
     <Card title="The rule">
       <Row first>
         <Text as="body">{textOf(ruleFor(context))}</Text>
+        {relayed && (
+          <Text as="body" className="pt-2">
+            {textOf(relayed)}
+          </Text>
+        )}
       </Row>
       {words && (
         <Row>

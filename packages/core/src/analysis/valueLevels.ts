@@ -1,8 +1,9 @@
 import { SIGNALS } from '../catalog/index.ts';
 import { elementOf } from '../network/index.ts';
+import { ownFunction } from '../job/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { unlessRefused } from '../model/index.ts';
-import { SQUARE, tableInForce, tablesOf, thermocoupleCurve, thermometerCurve } from '../sensing/index.ts';
+import { SQUARE, TRANSMITTER_STOPS, tableInForce, tablesOf, thermocoupleCurve, thermometerCurve } from '../sensing/index.ts';
 import type { Curve } from '../sensing/index.ts';
 
 /** A sensor's value to its signal, and its signal to the level of the circuit. */
@@ -24,7 +25,7 @@ const CELSIUS = { low: 0, high: 100, unit: '°C' };
 export function levelsOf(context: PointContext): (share: number) => number {
   const range = context.point.range ?? CELSIUS;
   const sensed = unlessRefused(() => sensedOf(context, range.unit));
-  if (!sensed) return squared(context);
+  if (!sensed) return transmitted(context);
   const { curve, low, high } = sensed;
   const at = (share: number): number | undefined =>
     unlessRefused(() => (curve.at(range.low + share * (range.high - range.low)) - low) / (high - low));
@@ -45,5 +46,19 @@ function sensedOf(context: PointContext, unit: string): Sensed | undefined {
   return signal && { curve, low: SIGNALS[signal].low, high: SIGNALS[signal].high };
 }
 
-const squared = ({ point, output }: PointContext): ((share: number) => number) =>
-  output.signal && point.scaling?.sensor.shape === 'square' ? SQUARE.at : (share) => share;
+/** Where a transmitter's current stops below and above its range, as levels. */
+const STOPS = { low: (TRANSMITTER_STOPS.low - 4) / 16, high: (TRANSMITTER_STOPS.high - 4) / 16 };
+
+/** A transmitter's level, over its own range where that was seen to be another than the point's. */
+function transmitted({ index, point, device, output }: PointContext): (share: number) => number {
+  const shape = output.signal && point.scaling?.sensor.shape === 'square' ? SQUARE.at : (x: number) => x;
+  const { range } = point;
+  const own = output.signal && range && ownFunction(index, device, range);
+  if (!own) return shape;
+  const stops = output.signal === '4-20 mA' ? STOPS : { low: 0, high: 1 };
+  return (share) => {
+    const value = range.low + share * (range.high - range.low);
+    const level = shape((value - own.low) / (own.high - own.low));
+    return Math.min(Math.max(own.root ? SQUARE.inverse(level) : level, stops.low), stops.high);
+  };
+}

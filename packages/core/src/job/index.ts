@@ -14,6 +14,7 @@ export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
 export { asItStands } from './asItStands.ts';
+export { ownFunction } from './ownFunction.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';
 export type { Present, Seen } from './presentValues.ts';
 export {

@@ -1,5 +1,5 @@
 import { settingsOf } from '../catalog/index.ts';
-import { asItStands } from '../job/index.ts';
+import { asItStands, ownFunction } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Fingerprint, Wire } from '../model/index.ts';
@@ -87,7 +87,10 @@ export const ofPorts =
  * Everything on which a point's behaviour rests: its wires as they are in the panel, its parts and the modules that it
  * stands on with their settings and figures, the supplies that feed it, and how the program takes it.
  */
-export function aboutPoint({ index, point, ports, scope }: PointContext): Fingerprint {
+export function aboutPoint({ index, point, device, ports, scope }: PointContext): Fingerprint {
+  const own = point.range && ownFunction(index, device, point.range);
+  const { low, high } = point.range ?? {};
+  const differs = own && (own.root || own.low !== low || own.high !== high);
   const names = new Set(ports.map(({ port }) => port.name));
   const supplies = new Set(
     scope.wires.flatMap(({ from, to }) => [from, to]).map((ref) => splitRef(ref).item),
@@ -98,6 +101,7 @@ export function aboutPoint({ index, point, ports, scope }: PointContext): Finger
       bit: point.bit,
       range: point.range,
       stops: point.stops,
+      own: differs ? own : undefined,
     }),
     ...Object.assign(
       {},

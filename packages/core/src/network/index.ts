@@ -21,6 +21,7 @@ export {
   inputVocabulary,
   placeText,
   portCommonText,
+  relayedRuleFor,
   ruleFor,
   senseOf,
 } from './partText.ts';

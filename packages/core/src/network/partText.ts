@@ -29,10 +29,20 @@ export function ruleFor({ output, kind, ports, helpers, type, index }: PointCont
   }
   if (rule === 'load' && output.signal) return say('landing.signal-given');
   if (rule !== 'by-kind') return LANDING_RULES[rule];
-  // Where no lead of its own ends on an input, it drives a load, such as the coil of a relay.
-  const drives = helpers.length > 0 && !ports.some(({ landed }) => landed !== undefined);
-  return (drives ? LOAD_RULES[kind] : undefined) ?? SWITCHING_RULES[kind];
+  return (drivesLoad({ output, helpers, ports }) ? LOAD_RULES[kind] : undefined) ?? SWITCHING_RULES[kind];
 }
+
+/** Where no lead of its own ends on an input, it drives a load, such as the coil of a relay. */
+const drivesLoad = ({
+  output,
+  helpers,
+  ports,
+}: Pick<PointContext, 'output' | 'helpers' | 'ports'>): boolean =>
+  output.rule === 'by-kind' && helpers.length > 0 && !ports.some(({ landed }) => landed !== undefined);
+
+/** The rule of what ends on a digital input in place of the device itself: the contact of the relay that it drives. */
+export const relayedRuleFor = (context: PointContext): Message | undefined =>
+  drivesLoad(context) && context.port?.kind === 'digital' ? SWITCHING_RULES.contact : undefined;
 
 const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind' | 'guard'>, Message>> = {
   trip: say('landing.trip-contact-11-12'),

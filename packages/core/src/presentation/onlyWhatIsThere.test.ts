@@ -2,7 +2,7 @@ import { FAMILIES } from '../../test/families.ts';
 import { analyse } from '../analysis/analysis.ts';
 import type { Analysis } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
-import { textOf } from '../messages/index.ts';
+import { say, textOf } from '../messages/index.ts';
 import { ruleFor } from '../network/partText.ts';
 import { landSteps } from './steps.ts';
 
@@ -30,6 +30,16 @@ describe.each(Object.entries(FAMILIES))('%s', (_, job) => {
   test('gives a rule for PNP, NPN or two wires in series with an input only where its lead ends on one', () => {
     const onInput = ports.some(({ port, landed }) => port.kind === 'digital' && landed !== undefined);
     if (!onInput) expect(text).not.toMatch(/group’s common|in series with the input/);
+  });
+
+  test('gives the rule of a contact where a relay’s contact ends on the input in the device’s place', () => {
+    const relayed =
+      ports.some(({ port, landed }) => port.kind === 'digital' && landed === undefined) &&
+      helpers.some((helper) => index.deviceType(helper).coil);
+    if (relayed && context.output.rule === 'by-kind')
+      expect(landSteps(analysis).find(({ key }) => key === 'common')?.detail).toEqual(
+        say('landing.contact-fits-either-give'),
+      );
   });
 
   test('speaks of a safety relay only where one is', () => {

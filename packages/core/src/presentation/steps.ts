@@ -16,6 +16,7 @@ import {
   supplyNodes,
   commonText,
   placeText,
+  relayedRuleFor,
   ruleFor,
 } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -244,7 +245,7 @@ function switchSteps(context: PointContext): LandStep[] {
 function commonStep(context: PointContext): LandStep[] {
   const { index, rail, supply, port, module } = context;
   const step = (title: Message, about: LandStep['about']): LandStep[] => [
-    { key: 'common', title, detail: ruleFor(context), about },
+    { key: 'common', title, detail: relayedRuleFor(context) ?? ruleFor(context), about },
   ];
   if (!module || (port?.kind !== 'digital' && port?.kind !== 'analog'))
     return step(say('step.compare-wiring-drawing'), aboutPoint(context));

@@ -10,6 +10,7 @@ import type { SensorPart } from './chain.ts';
 import {
   COLD_JUNCTION,
   SQUARE,
+  TRANSMITTER_STOPS,
   straight,
   tableInForce,
   then,
@@ -25,9 +26,6 @@ export interface SensedBy {
   readonly signalOf: (level: number) => number;
   readonly notes: readonly Message[];
 }
-
-/** Where transmitters stop (NAMUR NE 43), mA. */
-const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
 
 /** A signal as a share of the circuit's own range, and back. */
 const levels = (low: number, high: number): Pick<SensedBy, 'levelOf' | 'signalOf'> => {

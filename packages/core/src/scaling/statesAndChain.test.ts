@@ -2,7 +2,8 @@ import { nth } from '../lists/index.ts';
 import { FAMILIES } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { said } from '../../test/said.ts';
-import { allSet, meterJob } from '../../test/settingJobs.ts';
+import { allSet, entered, meterJob } from '../../test/settingJobs.ts';
+import { aboutPoint, changedParts } from '../network/fingerprint.ts';
 import type { JobContent } from '../model/collections.ts';
 import type { Range } from '../model/job.ts';
 import { Scaling } from '../model/scaling.ts';
@@ -76,6 +77,49 @@ describe('the states of a point and its chain know one sensor', () => {
     seen(job).forEach((mA, i) => expect(mA).toBeCloseTo([5, 11, 19][i] ?? NaN, 2));
     expect(given(job)).toEqual([5, 11, 19]);
     expect(judge(analyse(new JobIndex(job), 'px-1')).reasons).toEqual([]);
+  });
+});
+
+describe('a transmitter that was found set otherwise', () => {
+  const found = (values: Record<string, string>, shape: 'linear' | 'square' = 'linear'): JobContent =>
+    after(entered(meterJob('shape' in values ? 'pressure-2w' : 'transmitter-2w', {}), 'found', values), {
+      kind: 'setScaling',
+      pointId: 'ft-1',
+      scaling: Scaling.parse({ sensor: { shape } }),
+    });
+  const both = (job: JobContent): [states: number[], chain: number[]] => {
+    const analysis = analyse(new JobIndex(job), 'ft-1');
+    const made = chainOf(analysis);
+    if (!made || 'problem' in made) throw new Error('no chain');
+    const states = analysis.shown.map(({ measured }) => nth(measured, 0).value.nom);
+    return [states, [0, 20, 40].map((value) => made.chain.sensor.curve.at(value))];
+  };
+
+  // Closed form: 4 mA and 16 mA times the share of its own range that 0, 20 and 40 m³/h are.
+  test.each<[string, Record<string, string>, 'linear' | 'square', number[]]>([
+    ['over twice the range', { low: '0', high: '80', unit: 'm³/h' }, 'linear', [4, 8, 12]],
+    [
+      'in another unit',
+      { low: '0', high: '20', unit: 'l/s' },
+      'linear',
+      [4, 4 + (16 * 20) / 72, 4 + (16 * 40) / 72],
+    ],
+    ['from below zero', { low: '-40', high: '40', unit: 'm³/h' }, 'linear', [12, 16, 20]],
+    ['turned', { low: '40', high: '0', unit: 'm³/h' }, 'linear', [20, 12, 4]],
+    ['taking the root that it should leave', { shape: 'root' }, 'linear', [4, 4 + 16 * Math.SQRT1_2, 20]],
+    ['taking the root of a square', { shape: 'root' }, 'square', [4, 12, 20]],
+  ])('%s gives in its states what its chain says', (_, values, shape, mA) => {
+    const [states, chain] = both(found(values, shape));
+    states.forEach((value, i) => expect(value).toBeCloseTo(nth(mA, i), 2));
+    chain.forEach((value, i) => expect(value).toBeCloseTo(nth(mA, i), 6));
+  });
+
+  test('stops beyond its range where its kind does (NAMUR NE 43), and opens what was proven before', () => {
+    const job = found({ low: '0', high: '20', unit: 'm³/h' });
+    expect(both(job)[0]).toEqual([expect.closeTo(4, 2), expect.closeTo(20, 2), expect.closeTo(20.5, 2)]);
+    const about = (of: JobContent) => aboutPoint(analyse(new JobIndex(of), 'ft-1').context);
+    expect(changedParts(about(found({})), about(job))).toEqual(['point:ft-1']);
+    expect(changedParts(about(found({})), about(found({ low: '0', high: '40', unit: 'm³/h' })))).toEqual([]);
   });
 });
 

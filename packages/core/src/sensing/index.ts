@@ -12,7 +12,13 @@ export {
   thermometerTolerance,
 } from './rtd.ts';
 export type { ThermometerClass } from './rtd.ts';
-export { COLD_JUNCTION, tableInForce, thermocoupleCurve, thermometerCurve } from './sensorCurve.ts';
+export {
+  COLD_JUNCTION,
+  TRANSMITTER_STOPS,
+  tableInForce,
+  thermocoupleCurve,
+  thermometerCurve,
+} from './sensorCurve.ts';
 export { thermistorOhms, thermistorTemperature } from './thermistor.ts';
 export {
   hotEnd,

@@ -6,6 +6,9 @@ import { ohmsOf, temperatureOf, thermometerElement } from './rtd.ts';
 import { thermocoupleMillivolts, thermocoupleTemperature, thermocoupleVoltage } from './thermocouple.ts';
 import type { ThermocoupleType } from './thermocoupleFunctions.ts';
 
+/** Where the current of a transmitter stops below and above its range (NAMUR NE 43), mA. */
+export const TRANSMITTER_STOPS = { low: 3.8, high: 20.5 };
+
 /** Temperature of the cold junction at which a couple is reckoned, °C: the circuit takes it as compensated. */
 export const COLD_JUNCTION = 20;
 
