@@ -21,7 +21,7 @@ const STATUS_ICONS: Record<VerdictStatus, StatusKind> = {
 
 /** The verdict in a sentence, with its note where it is no approval, and the ways out that were solved and hold. */
 export function VerdictText({ point: { verdict }, saver }: { point: OpenPoint; saver: Saver }) {
-  const { status, sentence, remedies, reasons, note } = verdict;
+  const { status, sentence, remedies, needed, reasons, note } = verdict;
   const works = status === 'works';
   return (
     <View role="region" aria-label="Verdict" className="gap-3">
@@ -44,6 +44,15 @@ export function VerdictText({ point: { verdict }, saver }: { point: OpenPoint; s
           ))}
         </View>
       </View>
+      {needed && (
+        <View
+          role="note"
+          aria-label="What it takes"
+          className="rounded-plate border-fine border-edge bg-plate px-4 py-3"
+        >
+          <Text as="body">{textOf(needed)}</Text>
+        </View>
+      )}
       {remedies.length > 0 && <Remedies key={textOf(sentence)} ways={remedies} saver={saver} />}
       <SaveNotice saver={saver} />
     </View>

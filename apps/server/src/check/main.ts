@@ -42,10 +42,11 @@ function complain(sentence: string): number {
 
 function print(job: JobContent, points: CheckedPoint[]): void {
   console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
-  for (const { progress, place, address, states, readings, remedies } of points) {
+  for (const { progress, place, address, states, readings, remedies, needed } of points) {
     console.log(`\n${progress.tag}  ${progress.name}  (${textOf(place)}${address ? `, ${address}` : ''})`);
     console.log(`  ${progress.verdict.status}: ${textOf(progress.verdict.sentence)}`);
     remedies.forEach((way) => console.log(`    to change: ${textOf(way)}`));
+    if (needed) console.log(`    ${textOf(needed)}`);
     for (const { words, outputOn, signal, input, led, bit } of states)
       console.log(
         `  ${textOf(words)}: sensor output ${outputOn ? 'on' : 'off'}, signal ${signal}, input ${textOf(input)}, LED ${led ?? 'none'}, bit ${bit ?? '?'}`,

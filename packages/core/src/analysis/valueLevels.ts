@@ -3,7 +3,14 @@ import { elementOf } from '../network/index.ts';
 import { ownFunction } from '../job/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { unlessRefused } from '../model/index.ts';
-import { SQUARE, TRANSMITTER_STOPS, tableInForce, tablesOf, thermocoupleCurve, thermometerCurve } from '../sensing/index.ts';
+import {
+  SQUARE,
+  TRANSMITTER_STOPS,
+  tableInForce,
+  tablesOf,
+  thermocoupleCurve,
+  thermometerCurve,
+} from '../sensing/index.ts';
 import type { Curve } from '../sensing/index.ts';
 
 /** A sensor's value to its signal, and its signal to the level of the circuit. */

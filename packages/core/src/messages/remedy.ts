@@ -28,7 +28,16 @@ export const REMEDY = {
   'remedy.terminal-on': ({ terminal, rail }: { terminal: string; rail: string }) => `${terminal} on ${rail}`,
   'remedy.land': ({ names }: { names: readonly string[] }) => `Land ${names.join(' and ')}`,
   'remedy.add-wire': ({ from, to }: { from: string; to: string }) => `Land ${from} on ${to}`,
-  'remedy.exchange-supply': 'Exchange the two supply wires: BN on plus, BU on 0 V',
+  'remedy.none-for-safety': ({ device }: { device: string }) =>
+    `No wire of a safety function is proposed by trial. Put right what is named by the drawing of ${device} and of what it is wired to, then look again here.`,
+  'remedy.none-of-tried': ({ tried, device }: { tried: number; device: string }) =>
+    tried === 0
+      ? `Nothing in this job can be changed to put it right. Put right what is named at ${device} first, or add the part that it lacks.`
+      : `${tried} ${tried === 1 ? 'change' : 'changes'} of wires, commons, settings and channels of this job were solved, and none puts it right alone: more than one thing is wrong, or a part is lacking. Put right what is named at ${device} first, then look again here.`,
+  'remedy.move-end': ({ number, from, to }: { number: string; from: string; to: string }) =>
+    `Move wire ${number} from ${from} to ${to}`,
+  'remedy.exchange-supply': ({ plus, minus }: { plus: string; minus: string }) =>
+    `Exchange the two supply wires: ${plus} on plus, ${minus} on 0 V`,
   'remedy.move-common': ({ common, module, rail }: { common: string; module: string; rail: string }) =>
     `Put ${lowerFirst(common)} of ${module} on ${rail}`,
   'remedy.move-wire': ({ number, device, rail }: { number: string; device: string; rail: string }) =>

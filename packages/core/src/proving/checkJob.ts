@@ -6,7 +6,7 @@ import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 import { analyse, signalText } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { placeText } from '../network/index.ts';
-import type { PointState } from '../analysis/index.ts';
+import type { Analysis, PointState } from '../analysis/index.ts';
 import { verdictOf } from '../verdict/index.ts';
 import { progressOf } from './progress.ts';
 import type { PointProgress } from './progress.ts';
@@ -17,6 +17,7 @@ export interface CheckedPoint {
   readonly place: Text;
   readonly address?: string;
   readonly remedies: readonly Text[];
+  readonly needed?: Text;
   readonly states: readonly {
     readonly words: Text;
     readonly outputOn: boolean;
@@ -39,7 +40,7 @@ export function checkJob(job: JobContent): CheckedPoint[] {
       progress: progressOf(job, analysis),
       place: placeText(context),
       address: context.address,
-      remedies: verdictOf(analysis).remedies.map(({ sentence }) => sentence),
+      ...waysOut(analysis),
       states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
       readings: plan.groups.flatMap(({ title, checks }) =>
         checks.map(({ label, expected }) => ({
@@ -49,6 +50,12 @@ export function checkJob(job: JobContent): CheckedPoint[] {
       ),
     };
   });
+}
+
+/** What would put it right; where nothing that was tried does, why. */
+function waysOut(analysis: Analysis): Pick<CheckedPoint, 'remedies' | 'needed'> {
+  const { remedies, needed } = verdictOf(analysis);
+  return { remedies: remedies.map(({ sentence }) => sentence), ...(needed && { needed }) };
 }
 
 function describe(words: Text, state: PointState): CheckedPoint['states'][number] {

@@ -42,3 +42,36 @@ test('a wire that is missing is found again, in nearly every place that it can b
   // Past the barrier nothing is proposed.
   expect(without).toEqual(['transmitter behind a barrier: px-1-b:- a:A0+']);
 });
+
+/** Every family with every second of its wires led to another of its terminals in turn, a safety function too. */
+const MOVED = Object.entries(FAMILIES).flatMap(([name, make]) => {
+  const whole = sure(make)();
+  const ends = [...new Set(whole.wires.flatMap(({ from, to }) => [from, to]))];
+  return whole.wires.flatMap((wire, i): [string, JobContent][] => {
+    const to = ends[(i * 5 + 1) % ends.length];
+    if (i % 2 || to === undefined || to === wire.from || to === wire.to) return [];
+    const wires = whole.wires.map((other) => (other === wire ? { ...wire, to } : other));
+    return [[`${name}: ${wire.from} ${wire.to} on ${to}`, { ...whole, wires }]];
+  });
+});
+
+test('a wire that is elsewhere is led back, and where nothing puts it right that is said', () => {
+  let stopped = 0;
+  const without: string[] = [];
+  for (const [name, job] of MOVED) {
+    const { status, remedies, needed } = verdictOf(analyse(new JobIndex(job), 'px-1'));
+    // There is a way out, or it is said why there is none: never both, never neither.
+    expect([name, needed !== undefined]).toEqual([name, status === 'cannot' && !remedies.length]);
+    if (status !== 'cannot') continue;
+    stopped++;
+    const safety = /guard/.test(name);
+    if (needed) expect(said(needed)).toMatch(safety ? /^remedy.none-for-safety/ : /^remedy.none-of-tried/);
+    if (needed && !safety) without.push(name);
+    for (const { change } of remedies)
+      expect([name, statusIn(applyChange(job, change, NOBODY), 'px-1')]).toEqual([name, 'works']);
+    // No wire of a safety function is moved by trial.
+    if (safety) for (const { sentence } of remedies) expect(said(sentence)).not.toMatch(/move-end/);
+  }
+  expect(stopped).toBeGreaterThan(40);
+  expect(without.length).toBeLessThan(stopped / 20);
+});

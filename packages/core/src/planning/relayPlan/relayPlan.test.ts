@@ -117,7 +117,7 @@ test('a two-wire mains sensor gets a relay with a mains coil', () => {
   expect(plan.coilVolts).toBe('230 V AC');
   // What leaks through the open sensor keeps the coil in; the way out is the resistor, and it is solved.
   expect(verdict.status).toBe('cannot');
-  const ways = findRemedies(analyse(new JobIndex(after), 'px-1').context);
+  const { remedies: ways } = findRemedies(analyse(new JobIndex(after), 'px-1').context);
   expect(said(nth(ways, 0).sentence)).toMatch(
     'remedy.resistor words=22 kΩ, 10 W at=(remedy.coil relay=K1) burnt=2.9095',
   );

@@ -6,7 +6,7 @@ import { splitRef } from '../../model/index.ts';
 import type { Change } from '../../job/index.ts';
 import { supplyNodes, commonText, OUTPUT_TEXT } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { portFits, contactRail, railText } from '../../job/index.ts';
+import { portFits, contactRail, railText, terminalName } from '../../job/index.ts';
 import type { Remedy } from './remedy.ts';
 
 /** So many other places are looked at; a large panel has plenty. */
@@ -47,7 +47,10 @@ export function turnSupply(context: PointContext): Remedy[] {
     return [];
   return [
     {
-      sentence: say('remedy.exchange-supply'),
+      sentence: say('remedy.exchange-supply', {
+        plus: terminalName(index, nodes.plus),
+        minus: terminalName(index, nodes.minus),
+      }),
       change: { kind: 'assign', pointId: point.id, place },
     },
   ];

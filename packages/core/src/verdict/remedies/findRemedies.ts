@@ -12,17 +12,30 @@ import { coilSensors } from './coilSensors.ts';
 import { excerpt } from './excerpt.ts';
 import { asPlanned } from './asPlanned.ts';
 import { missingWires } from './missingWires.ts';
+import { movedWires } from './movedWires.ts';
 import { otherSettings } from './settings.ts';
 import { openShorts } from './shorts.ts';
 import type { Remedy } from './remedy.ts';
 
 const MAX_REMEDIES = 4;
 
+export interface Found {
+  /** Best first. */
+  readonly remedies: readonly Remedy[];
+  /** So many changes were solved to find them. */
+  readonly tried: number;
+}
+
 /**
  * Proposes changes and keeps those that hold when they are solved: the point then works, and no neighbour that
  * worked before stops.
  */
-export function findRemedies(context: PointContext): Remedy[] {
+export function findRemedies(context: PointContext): Found {
+  let tried = 0;
+  const holding = (candidate: Remedy): boolean => {
+    tried++;
+    return holds(context, candidate);
+  };
   const candidates: (Remedy | readonly Remedy[])[] = [
     ...openShorts(context),
     ...asPlanned(context),
@@ -38,18 +51,25 @@ export function findRemedies(context: PointContext): Remedy[] {
     ...moveChannel(context),
     ...otherSensor(context),
   ];
-  const found = held(context, candidates, MAX_REMEDIES);
-  // A wire that is missing is looked for last: there are many places where it could go.
-  return found.length ? found : held(context, missingWires(context), 1);
+  const found = held(candidates, holding, MAX_REMEDIES);
+  // A wire that is missing, or elsewhere, is looked for last: there are many places where it could go.
+  if (found.length) return { remedies: found, tried };
+  const missing = held(missingWires(context), holding, 1);
+  const remedies = missing.length ? missing : held(movedWires(context), holding, 1);
+  return { remedies, tried };
 }
 
 /** Those that hold, at most so many; of ways that are alike the first. */
-function held(context: PointContext, ways: readonly (Remedy | readonly Remedy[])[], most: number): Remedy[] {
+function held(
+  ways: readonly (Remedy | readonly Remedy[])[],
+  holds: (candidate: Remedy) => boolean,
+  most: number,
+): Remedy[] {
   const found: Remedy[] = [];
   for (const way of ways) {
     if (found.length >= most) break;
     const alike = 'sentence' in way ? [way] : way;
-    const good = alike.find((candidate) => holds(context, candidate));
+    const good = alike.find(holds);
     if (good) found.push(good);
   }
   return found;

@@ -33,7 +33,7 @@ export function missingWires(context: PointContext): Remedy[] {
 }
 
 /** Whether a wire may be proposed at all, whatever the solution says of it: no lead goes past a barrier. */
-function isAllowed({ index, device, helpers }: PointContext, from: string, to: string): boolean {
+export function isAllowed({ index, device, helpers }: PointContext, from: string, to: string): boolean {
   const items = [splitRef(from).item, splitRef(to).item];
   const barriers = helpers.filter((helper) => {
     const { inline, cautions } = index.deviceType(helper).description;
@@ -54,24 +54,43 @@ function proposedEnds({ index, point, place, ports }: PointContext): Ends[] {
   return wires.filter(({ from }) => index.wiresAt(from).length === 0).map(({ from, to }) => [from, to]);
 }
 
-function freeEnds(context: PointContext): Ends[] {
-  const { index, device, helpers, ports } = context;
-  const isFree = (ref: string): boolean => index.wiresAt(ref).length === 0 && !index.railAt(ref);
+/** Terminals of the point's parts, and of its modules those by which its own ports are wired or supplied. */
+function terminalsAbout({ index, device, helpers, ports }: PointContext) {
   const ofParts = [device, ...helpers].map((part) =>
     index.deviceType(part).terminals.map(({ name }) => `${part.id}:${name}`),
   );
   const ofModules = [...new Set(ports.map(({ module }) => module))].map((module) =>
     index.types.module(module).terminals.map(({ name }) => `${module.id}:${name}`),
   );
+  const own = new Set(ports.flatMap(({ module, port }) => ownTerminals(module.id, port)));
+  const isFree = (ref: string): boolean => index.wiresAt(ref).length === 0 && !index.railAt(ref);
   const items = [...ofParts, ...ofModules];
   const free = items.map((refs) => refs.filter(isFree));
-  const rails = index.job.supplies.flatMap(({ id, kind }) =>
-    (kind === 'dc' ? ['+', '-'] : ['L', 'N']).map((rail) => `${id}:${rail}`),
-  );
-  const own = new Set(ports.flatMap(({ module, port }) => ownTerminals(module.id, port)));
   // Of a module only what belongs to the point's own ports, or supplies it.
   const wanted = free.map((refs, i) =>
     i < ofParts.length ? refs : refs.filter((ref) => own.has(ref) || /:(L\+|M)$/.test(ref)),
+  );
+  return {
+    items,
+    own,
+    isFree,
+    parts: wanted.slice(0, ofParts.length),
+    modules: wanted.slice(ofParts.length),
+  };
+}
+
+/** Those of them that nothing is landed on. */
+export function bareTerminals(context: PointContext): string[] {
+  const { parts, modules } = terminalsAbout(context);
+  return [...modules, ...parts].flat();
+}
+
+function freeEnds(context: PointContext): Ends[] {
+  const { index } = context;
+  const { items, own, isFree, parts, modules } = terminalsAbout(context);
+  const wanted = [...parts, ...modules];
+  const rails = index.job.supplies.flatMap(({ id, kind }) =>
+    (kind === 'dc' ? ['+', '-'] : ['L', 'N']).map((rail) => `${id}:${rail}`),
   );
   const toRail = (from: string): Ends[] => rails.map((to): Ends => [from, to]);
   const pairs = wanted.flatMap((refs, i) =>
@@ -79,7 +98,6 @@ function freeEnds(context: PointContext): Ends[] {
   );
   const taken = items.flat().filter((ref) => !isFree(ref) && own.has(ref));
   const toTaken = wanted.flat().flatMap((from) => taken.map((to): Ends => [from, to]));
-  const [parts, modules] = [wanted.slice(0, ofParts.length), wanted.slice(ofParts.length)];
   return [
     ...modules.flat().flatMap(toRail),
     ...pairs.slice(0, MAX_TRIED / 2),
