@@ -1,4 +1,4 @@
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { scaleLinear } from 'd3-scale';
 import type { ScaleLinear } from 'd3-scale';
 import { curveLinearClosed, line } from 'd3-shape';
@@ -103,7 +103,7 @@ function Grid({
             strokeWidth={1.5}
           />
           <Text x={LEFT - 7} y={frame.y(value) + 4.5} textAnchor="end" {...figures}>
-            {plain(value, 5)}
+            {written(value, 5)}
           </Text>
         </G>
       ))}
@@ -119,7 +119,7 @@ function Grid({
             strokeWidth={1.5}
           />
           <Text x={frame.x(value)} y={bottom + 19} textAnchor="middle" {...figures}>
-            {plain(value, 5)}
+            {written(value, 5)}
           </Text>
         </G>
       ))}

@@ -32,11 +32,13 @@ const Form = z.object({
   tag: Module.shape.tag,
   typeId: z.string(),
   firstByte: numeric(Module.shape.firstByte),
+  /** The rails on which the commons of a new one sit. */
+  rails: z.record(z.string(), z.enum(['+', '-', 'open'])),
 });
 
 type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
 type Rail = '+' | '-' | 'open';
-type Rails = Readonly<Record<string, Rail>>;
+type Rails = Record<string, Rail>;
 
 const typeOptions = ({ content }: JobView) =>
   partTypesOf(content).modules.map(({ id, name, group }) => ({ value: id, label: name, group }));
@@ -53,19 +55,18 @@ export function ModuleForm({
 }) {
   const saver = useSave(view);
   const known = useKnown();
-  const [rails, setRails] = useState<Rails>({});
   const [seen] = useState(() => (module ? expecting(view, 'modules', module.id) : []));
   const form = useForm({ resolver: schemaResolver(Form), defaultValues: firstValues(view, module) });
-  const { control, handleSubmit } = form;
+  const { control, handleSubmit, setValue } = form;
   const { draft, leave } = useLeaving(form, `${view.id}.module.${module?.id ?? 'new'}`, onDone);
   const typeId = useWatch({ control, name: 'typeId' });
+  const rails = useWatch({ control, name: 'rails' });
   const type = partTypesOf(view.content).module({ typeId });
-  const submit = handleSubmit(async (values) => {
+  const submit = handleSubmit(async ({ rails, ...values }) => {
     const commons = type.groups.map(({ common }) => railOf(rails[common]));
-    const then = leave;
     if (module)
-      await saver.save({ kind: 'editModule', id: module.id, patch: values }, { expects: seen, then });
-    else await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons }, { then });
+      await saver.save({ kind: 'editModule', id: module.id, patch: values }, { expects: seen, then: leave });
+    else await saver.save({ kind: 'addModule', module: { id: uuid(), ...values }, commons }, { then: leave });
   });
   const remove = async () => {
     if (module) await saver.save({ kind: 'removeModule', id: module.id }, { expects: seen, then: leave });
@@ -75,7 +76,13 @@ export function ModuleForm({
       <Row first className="gap-4">
         <DraftNotice draft={draft} />
         <ModuleFields control={control} saver={saver} types={typeOptions(view)} />
-        {!module && <Commons groups={type.groups} rails={rails} onChange={setRails} />}
+        {!module && (
+          <Commons
+            groups={type.groups}
+            rails={rails}
+            onChange={(next) => setValue('rails', next, { shouldDirty: true })}
+          />
+        )}
         <FormFoot
           view={view}
           saver={saver}
@@ -180,6 +187,7 @@ function firstValues(view: JobView, module: ModuleRow | undefined) {
     tag: module?.tag ?? nextTag(view),
     typeId: module?.typeId ?? USUAL_MODULE,
     firstByte: String(module?.firstByte ?? nextByte(view)),
+    rails: {} as Record<string, Rail>,
   };
 }
 

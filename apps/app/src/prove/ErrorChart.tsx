@@ -1,6 +1,6 @@
 import { chainOf } from '@keypost/core/scaling';
 import { injectionSummary } from '@keypost/core/proving';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import type { InjectionSummary } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { Line, Path, Rect } from 'react-native-svg';
@@ -74,10 +74,10 @@ function Said({ summary: { hysteresisPercent, repeatabilityPercent } }: { summar
     <View className="gap-0.5">
       <Text as="small">▲ rising, ▼ falling, ■ failed</Text>
       {hysteresisPercent !== undefined && (
-        <Text as="body">{`Hysteresis ${plain(hysteresisPercent, 2)} % of span`}</Text>
+        <Text as="body">{`Hysteresis ${written(hysteresisPercent, 2)} % of span`}</Text>
       )}
       {repeatabilityPercent !== undefined && (
-        <Text as="body">{`Repeatability ${plain(repeatabilityPercent, 2)} % of span`}</Text>
+        <Text as="body">{`Repeatability ${written(repeatabilityPercent, 2)} % of span`}</Text>
       )}
     </View>
   );

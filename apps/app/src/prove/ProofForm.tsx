@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { Text as Said } from '@keypost/core/messages';
 import { expectedText, judgeCheck, resultValues, unitOfExpected } from '@keypost/core/proving';
-import { formatVolts, plain } from '@keypost/core/units';
+import { formatVolts, written } from '@keypost/core/units';
 import { parseTyped } from '../ui/typedNumbers';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
@@ -173,7 +173,7 @@ export function lastText(result: Result): string {
   const { difference, unit } = result;
   if (typeof result.measured === 'boolean' || difference === 0) return textOf(measured);
   const off = Math.abs(difference);
-  const by = unit === undefined ? formatVolts(off) : `${plain(off, 5)} ${unit}`;
+  const by = unit === undefined ? formatVolts(off) : `${written(off, 5)} ${unit}`;
   return `${textOf(measured)}, ${by} ${difference > 0 ? 'above' : 'below'} ${textOf(expected)}`;
 }
 

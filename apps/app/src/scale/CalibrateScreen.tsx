@@ -1,7 +1,7 @@
 import { nth } from '@keypost/core/lists';
 import { calibrationSides, injectionPoints, effective } from '@keypost/core/scaling';
 import { calibrationsOf } from '@keypost/core/sensing';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { parseTyped } from '../ui/typedNumbers';
 import type { CalibrationSides, InjectionPoint, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
@@ -110,14 +110,14 @@ function InjectCard({
       {points.map(({ share, inject, wanted, min, max }, i) => (
         <Row key={share} className="gap-2">
           <View className="flex-row flex-wrap items-baseline justify-between gap-x-2">
-            <Text as="strong">{`${share} %: inject ${plain(inject, 5)} ${injects.unit}`}</Text>
+            <Text as="strong">{`${share} %: inject ${written(inject, 5)} ${injects.unit}`}</Text>
             <Text as="mono">{`${wanted.toFixed(2)} (${min.toFixed(2)} to ${max.toFixed(2)})`}</Text>
           </View>
           <View className="flex-row gap-3">
             <Cell
               label={`Injected at ${share} %`}
               value={nth(texts.injected, i)}
-              placeholder={plain(inject, 5)}
+              placeholder={written(inject, 5)}
               unit={injects.unit}
               onChange={(text) => change({ injected: put(texts.injected, i, text) })}
             />
@@ -219,7 +219,7 @@ function Runs({ point }: { point: OpenPoint }) {
           <Text
             as="number"
             className={body.pass ? '' : 'text-fail'}
-          >{`${plain(body.worstPercent, 2)} %`}</Text>
+          >{`${written(body.worstPercent, 2)} %`}</Text>
         </Row>
       ))}
     </Card>

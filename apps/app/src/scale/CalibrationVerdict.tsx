@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import { MIN_RATIO } from '@keypost/core/scaling';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import type { CalibrationOutcome } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -29,10 +29,10 @@ export function CalibrationVerdict({
         <Text
           as="number"
           className={isWithinLimit ? '' : 'text-fail'}
-        >{`${plain(worstPercent, 3)} % of span, limit ${plain(limit)} %`}</Text>
+        >{`${written(worstPercent, 3)} % of span, limit ${written(limit)} %`}</Text>
         {readings.map(({ share, error, errorPercent, pass: good }) => (
           <View key={share} className="flex-row items-baseline justify-between">
-            <Text as="body">{`At ${plain(share)} %`}</Text>
+            <Text as="body">{`At ${written(share)} %`}</Text>
             <Text as="number" className={good ? '' : 'text-fail'}>
               {`${signed(error, 3)} ${unit}, ${signed(errorPercent, 2)} %`}
             </Text>
@@ -47,14 +47,14 @@ export function CalibrationVerdict({
             <Text as="body">{`With both ends right the middle is off by ${signed(middlePercent, 2)} % of span.`}</Text>
           )}
           {bentPercent > limit && (
-            <Text as="fail">{`It is bent: ${plain(bentPercent, 2)} % stay whatever is turned.`}</Text>
+            <Text as="fail">{`It is bent: ${written(bentPercent, 2)} % stay whatever is turned.`}</Text>
           )}
         </Row>
       )}
       <Row className="gap-1">
         <Text as={ratio < MIN_RATIO ? 'fail' : 'small'}>
           {Number.isFinite(ratio)
-            ? `The reference is ${plain(ratio, 2)} times better than the limit${ratio < MIN_RATIO ? `; ${MIN_RATIO} times is the minimum that says much.` : '.'}`
+            ? `The reference is ${written(ratio, 2)} times better than the limit${ratio < MIN_RATIO ? `; ${MIN_RATIO} times is the minimum that says much.` : '.'}`
             : 'The reference is taken as exact.'}
         </Text>
       </Row>

@@ -2,7 +2,7 @@ import { refusalText } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
 import { budgetAt } from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
@@ -33,7 +33,7 @@ export function ErrorBudgetCard({ point, moment }: { point: OpenPoint; moment: C
     );
   const { unit, contributions, largest } = budget;
   const of = (error: number, percent: number): string =>
-    `±${plain(error, 3)}\u00a0${unit}, ${plain(percent, 2)}\u00a0%`;
+    `±${written(error, 3)}\u00a0${unit}, ${written(percent, 2)}\u00a0%`;
   return (
     <Card title="Error budget">
       <Row first className="gap-1">
@@ -47,7 +47,7 @@ export function ErrorBudgetCard({ point, moment }: { point: OpenPoint; moment: C
         <Row key={key} className="gap-1 py-2">
           <View className="flex-row items-baseline justify-between gap-2">
             <Text as="body">{textOf(label)}</Text>
-            <Text as="number">{`±${plain(plusMinus, 2)}\u00a0${unit}`}</Text>
+            <Text as="number">{`±${written(plusMinus, 2)}\u00a0${unit}`}</Text>
           </View>
           <View style={{ height: 5, borderRadius: 3, backgroundColor: edge }}>
             <View

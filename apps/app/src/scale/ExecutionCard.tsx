@@ -1,5 +1,5 @@
 import { refusalText } from '../data/refusalText';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import type { CodeKind, CodeRequest, Execution } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
@@ -40,7 +40,7 @@ function Outcome({
   found: Execution;
   unit: string;
 }) {
-  const error = (e: number): string => `${plain(e, 3)}\u00a0${unit}`;
+  const error = (e: number): string => `${written(e, 3)}\u00a0${unit}`;
   return (
     <View className="gap-2" role="status" aria-label="What the code does">
       {overflow ? (
@@ -62,7 +62,7 @@ function Outcome({
       <Text as="body">{`Worst error without overflow: ${error(worst.error)}, at ${grouped(worst.at)}.`}</Text>
       <Text as="body">
         {cut > 0
-          ? `${plain(cut * 100, 3)} % of the results in the range are cut off instead of rounded.`
+          ? `${written(cut * 100, 3)} % of the results in the range are cut off instead of rounded.`
           : 'Every result in the range is rounded to the nearest.'}
       </Text>
     </View>

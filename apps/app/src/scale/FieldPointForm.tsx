@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { parseTyped } from '../ui/typedNumbers';
 import type { CalibrationBody } from '@keypost/core/model';
 import { useState } from 'react';
@@ -55,7 +55,7 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
                 inputMode="decimal"
                 mono
                 problem={asked && !read.ok ? textOf(read.problem) : undefined}
-                hint={key === 'in' && now !== undefined ? `the chain is at ${plain(now, 4)}` : undefined}
+                hint={key === 'in' && now !== undefined ? `the chain is at ${written(now, 4)}` : undefined}
               />
             </View>
           ))}

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { bandText, disagreementOf, reactionText, scaleStep, scalingText } from '@keypost/core/scaling';
 import { calibrationsOf } from '@keypost/core/sensing';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
@@ -155,7 +155,7 @@ function NotesCard({ point, moment: { made } }: { point: OpenPoint; moment: Chai
       <Row first className="gap-2">
         <Text as="body">{`${textOf(scalingText(made))}.`}</Text>
         <Text as="small">
-          {`At or below ${plain(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandText('lowFault', input.unit))}, at or above ${plain(bands.highFault, 4)} ${input.unit} ${textOf(bandText('highFault', input.unit))}: ${textOf(reactionText(bands))}.`}
+          {`At or below ${written(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandText('lowFault', input.unit))}, at or above ${written(bands.highFault, 4)} ${input.unit} ${textOf(bandText('highFault', input.unit))}: ${textOf(reactionText(bands))}.`}
         </Text>
         {made.notes.map((note) => (
           <Text as="small" key={textOf(note)}>

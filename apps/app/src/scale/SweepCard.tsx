@@ -1,6 +1,6 @@
 import { refusalText } from '../data/refusalText';
 import { chainOf } from '@keypost/core/scaling';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import type { Sweep } from '@keypost/core/scaling';
 import { View } from 'react-native';
 import { Path } from 'react-native-svg';
@@ -82,8 +82,8 @@ function Swept({
         )}
       </Axes>
       <Text as="body">{`${label} can show ${grouped(shown)} different numbers.`}</Text>
-      <Text as="body">{`Largest step from one count to the next: ${plain(largestStep.size, 3)} ${unit}, at ${grouped(largestStep.at)}.`}</Text>
-      <Text as="body">{`Largest error: ±${plain(worst.plusMinus, 3)} ${unit}, at ${grouped(worst.at)}.`}</Text>
+      <Text as="body">{`Largest step from one count to the next: ${written(largestStep.size, 3)} ${unit}, at ${grouped(largestStep.at)}.`}</Text>
+      <Text as="body">{`Largest error: ±${written(worst.plusMinus, 3)} ${unit}, at ${grouped(worst.at)}.`}</Text>
       {turnsAt !== undefined && (
         <Text as="fail">{`At ${grouped(turnsAt)} the value goes back while the counts rise.`}</Text>
       )}

@@ -1,6 +1,6 @@
 import { lastOf, nth, sure } from '@keypost/core/lists';
 import { besideEachOther, checkTable, tableOf, tablesOf } from '@keypost/core/sensing';
-import { plain } from '@keypost/core/units';
+import { written } from '@keypost/core/units';
 import { unlessRefused } from '@keypost/core/model';
 import type { CalibrationBody, TablePoint } from '@keypost/core/model';
 import type { CalibrationTables, FieldPoint } from '@keypost/core/sensing';
@@ -118,15 +118,15 @@ function Checked({ points, unit, unitIn }: { points: readonly TablePoint[]; unit
   return (
     <View className="gap-1">
       {course === 'turns' ? (
-        <Text as="fail">{`It turns round at ${plain(sure(turnsAt).in)} ${unitIn}: one value stands for several signals. Check that point.`}</Text>
+        <Text as="fail">{`It turns round at ${written(sure(turnsAt).in)} ${unitIn}: one value stands for several signals. Check that point.`}</Text>
       ) : (
         <Text as="body">{`${course === 'rising' ? 'Rising' : 'Falling'} all the way, ${points.length} points.`}</Text>
       )}
-      <Text as="body">{`Largest step ${plain(Math.abs(to.out - from.out), 4)} ${unit}, from ${plain(from.in)} to ${plain(to.in)} ${unitIn}.`}</Text>
+      <Text as="body">{`Largest step ${written(Math.abs(to.out - from.out), 4)} ${unit}, from ${written(from.in)} to ${written(to.in)} ${unitIn}.`}</Text>
       {sag > 0.001 * span && (
-        <Text as="small">{`Between points a smooth curve may lie up to ${plain(sag, 2)} ${unit} off the straight pieces.`}</Text>
+        <Text as="small">{`Between points a smooth curve may lie up to ${written(sag, 2)} ${unit} off the straight pieces.`}</Text>
       )}
-      <Text as="small">{`Below ${plain(nth(points, 0).in)} and above ${plain(lastOf(points).in)} ${unitIn} the last pieces go on: a guess.`}</Text>
+      <Text as="small">{`Below ${written(nth(points, 0).in)} and above ${written(lastOf(points).in)} ${unitIn} the last pieces go on: a guess.`}</Text>
     </View>
   );
 }
@@ -184,8 +184,7 @@ function BesideCard({
   );
 }
 
-const text = (value: number | undefined): string =>
-  value === undefined ? '' : plain(value, 4).replace('-', '−');
+const text = (value: number | undefined): string => (value === undefined ? '' : written(value, 4));
 
 /** What was measured stands firm; what lies between is lighter. */
 function BesideRow({
@@ -204,13 +203,13 @@ function BesideRow({
   return (
     <Pressable
       role={own ? 'button' : undefined}
-      aria-label={own ? `Field point at ${plain(row.in)} ${unitIn}` : undefined}
+      aria-label={own ? `Field point at ${written(row.in)} ${unitIn}` : undefined}
       disabled={!own}
       onPress={onOpen}
       className="min-h-[48px] flex-row items-center gap-2 px-4 py-2"
     >
       <Text as="number" className="flex-1 text-right">
-        {plain(row.in, 5)}
+        {written(row.in, 5)}
       </Text>
       <Text as={measured ? 'number' : 'mono'} className="flex-1 text-right">
         {text(row.workshop)}

@@ -1,4 +1,4 @@
-import { digitsForSpan, dimensionOf, fixed, plain } from '@keypost/core/units';
+import { digitsForSpan, dimensionOf, fixed, written } from '@keypost/core/units';
 import type { LinkKey, PointChain } from '@keypost/core/scaling';
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -20,8 +20,7 @@ export interface LinkText {
   readonly range: string;
 }
 
-const rangeText = (low: number, high: number): string =>
-  `${plain(low, 4)} to ${plain(high, 4)}`.replaceAll('-', '−');
+const rangeText = (low: number, high: number): string => `${written(low, 4)} to ${written(high, 4)}`;
 
 /** The words of every link of a chain, by its key. */
 export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkText>> {

@@ -94,7 +94,7 @@ describe('a sheet', () => {
     fireEvent.click(screen.getByRole('button', { name: /^Pipe size/ }));
     fireEvent.change(screen.getByLabelText('What it shows'), { target: { value: '-2' } });
     fireEvent.click(screen.getByRole('button', { name: 'Left so' }));
-    expect(screen.getByText(/1 to 3000 mm is allowed; this is -2/)).toBeTruthy();
+    expect(screen.getByText(/1 to 3000 mm is allowed; this is −2/)).toBeTruthy();
     expect((screen.getByLabelText('What it shows') as HTMLInputElement).value).toBe('-2');
     expect(sent()).toHaveLength(0);
   });

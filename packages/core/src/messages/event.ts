@@ -1,4 +1,4 @@
-import { plain } from '../units/index.ts';
+import { written } from '../units/index.ts';
 
 /** What the log tells of a change that was stored. */
 export const EVENT = {
@@ -25,10 +25,10 @@ export const EVENT = {
   'event.as-entered': 'as entered',
   'event.value': ({ label, value }: { label: string; value: string }) => `${label} ${value}`,
   'event.range': ({ low, high, unit }: { low: number; high: number; unit: string }) =>
-    `${plain(low)} to ${plain(high)} ${unit}`,
-  'event.multiplied': ({ times }: { times: number }) => `the program multiplies by ${plain(times)}`,
+    `${written(low)} to ${written(high)} ${unit}`,
+  'event.multiplied': ({ times }: { times: number }) => `the program multiplies by ${written(times)}`,
   'event.range-multiplied': ({ times, before, after }: { times: number; before: string; after: string }) =>
-    `the program multiplies by ${plain(times)}: its range ${before} → ${after}`,
+    `the program multiplies by ${written(times)}: its range ${before} → ${after}`,
   'event.stamp': ({ step }: { step: string }) => `Done: ${step}`,
   'event.stamp-undone': ({ step, reason }: { step: string; reason: string }) =>
     `Undone: ${step}. Why: ${reason}`,
@@ -72,7 +72,7 @@ export const EVENT = {
     unitIn: string;
     value: number;
     unitOut: string;
-  }) => `${tag}: field point ${plain(read)} ${unitIn} is ${plain(value)} ${unitOut}`,
+  }) => `${tag}: field point ${written(read)} ${unitIn} is ${written(value)} ${unitOut}`,
   'event.calibration-void': ({ tag, reason }: { tag: string; reason: string }) =>
     `${tag}: a calibration taken back. Why: ${reason}`,
   'event.no-table': ({ tag }: { tag: string }) => `${tag}: no table in force`,
@@ -91,7 +91,7 @@ export const EVENT = {
     /** Within the limit, though it did not pass: it went the wrong way with its sensor opened. */
     within: boolean;
   }) =>
-    `${pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${side === 'found' ? 'as found' : 'as left'} ${plain(worst, 2)} %${!pass && within ? ', within its limit; the wrong way with its sensor opened' : ''}`,
+    `${pass ? 'Pass' : 'Fail'}: ${tag} calibrated, ${side === 'found' ? 'as found' : 'as left'} ${written(worst, 2)} %${!pass && within ? ', within its limit; the wrong way with its sensor opened' : ''}`,
   'event.display-span': ({
     tag,
     low,
@@ -107,6 +107,6 @@ export const EVENT = {
     newHigh: number;
     unit: string;
   }) =>
-    `${tag}: panel screen’s span ${plain(low)} … ${plain(high)} → ${plain(newLow)} … ${plain(newHigh)} ${unit}`,
+    `${tag}: panel screen’s span ${written(low)} … ${written(high)} → ${written(newLow)} … ${written(newHigh)} ${unit}`,
   'event.note': ({ tag, title }: { tag: string; title: string }) => `${tag}: ${title}`,
 } as const;

@@ -1,4 +1,4 @@
-import { fixed, plain } from '../units/index.ts';
+import { fixed, written } from '../units/index.ts';
 
 /** Sentences by code. */
 export const PROOF = {
@@ -38,7 +38,7 @@ export const PROOF = {
     expected: string;
   }) => `${words}, ${words2} ${side} the limits ${expected}`,
   'proof.to': ({ min, max, unit }: { min: number; max: number; unit: string }) =>
-    `${plain(min, 5)} to ${plain(max, 5)} ${unit}`,
+    `${written(min, 5)} to ${written(max, 5)} ${unit}`,
   'proof.never-bridge-safety-device': ({ safetyNote }: { safetyNote: string }) =>
     `${safetyNote} Never bridge a safety device to test.`,
   'proof.what-it-drives-may': 'What this output drives may move, start or open. Clear the machine first.',

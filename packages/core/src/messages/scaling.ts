@@ -1,4 +1,4 @@
-import { fixed, plain } from '../units/index.ts';
+import { fixed, written } from '../units/index.ts';
 
 /** Sentences by code. */
 export const SCALING = {
@@ -95,7 +95,7 @@ export const SCALING = {
     times: number;
     controllerLabel: string;
     times2: number;
-  }) => `${sensorLabel} counts ${plain(times)} times, ${controllerLabel} ${plain(times2)} times`,
+  }) => `${sensorLabel} counts ${written(times)} times, ${controllerLabel} ${written(times2)} times`,
   'scaling.sensor-program-follow-different': 'sensor and program follow different curves',
   'scaling.has-to-to': ({
     sensorLabel,
@@ -114,7 +114,7 @@ export const SCALING = {
     high2: number;
     unit: string;
   }) =>
-    `${sensorLabel} has ${plain(low)} to ${plain(high)}, ${controllerLabel} ${plain(low2)} to ${plain(high2)} ${unit}`,
+    `${sensorLabel} has ${written(low)} to ${written(high)}, ${controllerLabel} ${written(low2)} to ${written(high2)} ${unit}`,
   'scaling.display-rounding': 'Display rounding',
   'scaling.half-last-place-decimals': ({ decimals }: { decimals: number }) =>
     `half of its last place, ${decimals} decimals`,
@@ -132,7 +132,7 @@ export const SCALING = {
     cutoffPercent: number;
     cutoffOf: number;
     unit: string;
-  }) => `cut-off ${cutoffPercent} % holds the panel screen at zero below ${plain(cutoffOf, 4)} ${unit}`,
+  }) => `cut-off ${cutoffPercent} % holds the panel screen at zero below ${written(cutoffOf, 4)} ${unit}`,
   'scaling.range-zero-scaled-two': 'A range of zero cannot be scaled: its two ends must differ.',
   'scaling.range-zero-turned-round': 'A range of zero cannot be inverted.',
   'scaling.table-needs-two-points': 'A table needs two points.',
@@ -180,9 +180,9 @@ export const SCALING = {
   'scaling.noise-needs-two-readings': 'Noise needs two readings at rest; ten are better.',
   'scaling.resistance-0-more': 'A resistance is 0 Ω or more.',
   'scaling.coil-tolerance': ({ nominal }: { nominal: number }) =>
-    `A tolerance is from 0 Ω up, and less than the ${plain(nominal)} Ω themselves.`,
+    `A tolerance is from 0 Ω up, and less than the ${written(nominal)} Ω themselves.`,
   'scaling.coil-temperature': ({ min, max }: { min: number; max: number }) =>
-    `A coil is between ${plain(min)} and ${plain(max)} °C.`,
+    `A coil is between ${written(min)} and ${written(max)} °C.`,
   'scaling.loop-needs-two-solved': 'A loop needs two solved states.',
   'scaling.input-sees-whatever-sensor': ({ text }: { text: string }) =>
     `The input sees ${text} whatever the sensor gives: nothing can be told back from it.`,
@@ -202,7 +202,7 @@ export const SCALING = {
   'scaling.nobody-looked-scaling-yet': ({ module, label }: { module: string; label: string }) =>
     `Nobody looked at the scaling of ${module} ${label} yet; it is taken to be as required.`,
   'scaling.step-value-read-within': ({ settled }: { settled: number }) =>
-    `A step of the value is read to within 1 % after ${plain(settled / 1000, 2)} s (update and filter).`,
+    `A step of the value is read to within 1 % after ${written(settled / 1000, 2)} s (update and filter).`,
   'scaling.table-chosen-none-force':
     'A table is chosen, but none is in force: it is scaled in a straight line until then.',
   'scaling.counts-bottom': 'Counts at bottom',
@@ -221,11 +221,11 @@ export const SCALING = {
   'scaling.nobody-looked-volume-pulse': ({ tag }: { tag: string }) =>
     `Nobody looked at the volume of a pulse in ${tag} yet; it is taken to be as required.`,
   'scaling.pulses-counted-s-more': ({ gate, one, unit }: { gate: number; one: number; unit: string }) =>
-    `Pulses are counted for ${plain(gate)} s; one more or less is ${plain(one, 3)} ${unit}.`,
+    `Pulses are counted for ${written(gate)} s; one more or less is ${written(one, 3)} ${unit}.`,
   'scaling.straight-line': 'in a straight line',
   'scaling.square-root': 'as a square root',
   'scaling.by-its-table': 'by its table',
-  'scaling.times': ({ multiplier }: { multiplier: number }) => `, times ${plain(multiplier)}`,
+  'scaling.times': ({ multiplier }: { multiplier: number }) => `, times ${written(multiplier)}`,
   'scaling.counts-each': ({ high, unit }: { high: number; unit: string }) =>
     `${high} counts for each ${unit}`,
   'scaling.counts-over': ({
@@ -240,7 +240,7 @@ export const SCALING = {
     low2: number;
     high2: number;
     unit: string;
-  }) => `${low} to ${high} counts over ${plain(low2)} to ${plain(high2)} ${unit}`,
+  }) => `${low} to ${high} counts over ${written(low2)} to ${written(high2)} ${unit}`,
   'scaling.are-to': ({
     from,
     low,
@@ -255,7 +255,7 @@ export const SCALING = {
     unit: string;
     shapeWord: string;
     times: string;
-  }) => `${from} are ${plain(low)} to ${plain(high)} ${unit} ${shapeWord}${times}`,
+  }) => `${from} are ${written(low)} to ${written(high)} ${unit} ${shapeWord}${times}`,
   'scaling.entered-controller-read-back': 'Entered in the controller and read back there.',
   'scaling.type': ({ device, letter }: { device: string; letter: string }) => `${device} type ${letter}`,
   'scaling.terminals-input-taken-c': ({ coldJunction }: { coldJunction: number }) =>

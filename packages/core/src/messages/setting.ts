@@ -1,4 +1,4 @@
-import { lowerFirst, fixed, plain, withUnit } from '../units/index.ts';
+import { lowerFirst, fixed, written, withUnit } from '../units/index.ts';
 
 /** Sentences by code. */
 export const SETTING = {
@@ -18,7 +18,7 @@ export const SETTING = {
     range: number;
     unit: string;
   }) =>
-    `${wrong.join(', ')}; the point’s is ${plain(range)} ${unit}. Every value between would be shown wrongly.`,
+    `${wrong.join(', ')}; the point’s is ${written(range)} ${unit}. Every value between would be shown wrongly.`,
   'setting.signal-switch-parameter': 'Signal, switch and parameter',
   'setting.gives-land-shows-what': ({
     device,
@@ -166,10 +166,10 @@ export const SETTING = {
   'setting.too-long': ({ label, max }: { label: string; max: number }) =>
     `${label}: at most ${max} characters fit.`,
   'setting.outside': ({ label, limits, value }: { label: string; limits: string; value: number }) =>
-    `${label}: ${limits} is allowed; this is ${plain(value)}.`,
+    `${label}: ${limits} is allowed; this is ${written(value)}.`,
   'setting.characters': ({ max }: { max: number }) => `at most ${max} characters`,
   'setting.from-to': ({ min, max, unit }: { min: number; max: number; unit: string }) =>
-    `${plain(min)} to ${withUnit(max, unit)}`,
+    `${written(min)} to ${withUnit(max, unit)}`,
   'setting.from': ({ min, unit }: { min: number; unit: string }) => `${withUnit(min, unit)} or more`,
   'setting.up-to': ({ max, unit }: { max: number; unit: string }) => `${withUnit(max, unit)} or less`,
   'setting.name-plate': ({ label, problem }: { label: string; problem: string }) =>

@@ -1,4 +1,4 @@
-import { plain, withUnit } from '../units/index.ts';
+import { written, withUnit } from '../units/index.ts';
 
 /** Sentences by code. */
 export const TOOLS = {
@@ -53,7 +53,8 @@ export const TOOLS = {
     low2: number;
     high2: number;
     unit: string;
-  }) => `Change its span from ${plain(low)} … ${plain(high)} to ${plain(low2)} … ${withUnit(high2, unit)}`,
+  }) =>
+    `Change its span from ${written(low)} … ${written(high)} to ${written(low2)} … ${withUnit(high2, unit)}`,
   'tools.bottom': 'Bottom',
   'tools.top': 'Top',
   'tools.at': ({ first, unit }: { first: number; unit: string }) => `At ${withUnit(first, unit)}`,
@@ -110,7 +111,7 @@ export const TOOLS = {
   'tools.brought-to-20': 'Brought to 20 °C',
   'tools.coil-sound-reads': 'A sound coil reads',
   'tools.coil-reads': ({ min, max }: { min: number; max: number }) =>
-    `${plain(min, 3)} to ${withUnit(max, 'Ω', 3)} to be read`,
+    `${written(min, 3)} to ${withUnit(max, 'Ω', 3)} to be read`,
   'tools.coil-within':
     'Within what its maker gives. Measure each lead against earth as well: it must be open.',
   'tools.coil-low': 'Below what its maker gives: windings may touch, or water may be in it.',
@@ -119,7 +120,8 @@ export const TOOLS = {
   'tools.temperature-meter': 'Temperature of the meter',
   'tools.coil-sound': 'The coil is sound',
   'tools.coil-sound-2': 'The coil is not sound',
-  'tools.to': ({ min, max }: { min: number; max: number }) => `${plain(min, 3)} to ${withUnit(max, 'Ω', 3)}`,
+  'tools.to': ({ min, max }: { min: number; max: number }) =>
+    `${written(min, 3)} to ${withUnit(max, 'Ω', 3)}`,
   'tools.above-0': 'It is above 0.',
   'tools.0-more': 'It is 0 or more.',
   'tools.loop-budget': 'Loop budget',

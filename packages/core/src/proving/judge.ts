@@ -1,7 +1,7 @@
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Fingerprint, Instrument, Result } from '../model/index.ts';
-import { fixed, formatVoltBand, formatVolts, plain } from '../units/index.ts';
+import { fixed, formatVoltBand, formatVolts, written } from '../units/index.ts';
 import type { Check, Expected } from './check.ts';
 import { expectedText, seenText } from './plan.ts';
 
@@ -137,7 +137,7 @@ export function resultValues({
         ? seen(measured)
         : unit === undefined
           ? formatVolts(measured)
-          : `${plain(measured, 5)}\u00a0${unit}`,
+          : `${written(measured, 5)}\u00a0${unit}`,
     expected:
       'seen' in expected
         ? seen(expected.seen)

@@ -4,7 +4,7 @@ import type { Message } from '../messages/index.ts';
 import type { DigitalPort } from '../catalog/index.ts';
 import type { Range, Bands, RawFormat } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
-import { pulseHertz, convert, plain } from '../units/index.ts';
+import { pulseHertz, convert, written } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { SensorPart } from './chain.ts';
@@ -24,7 +24,7 @@ const PLAIN = { maxHertz: 20, minPulse: 0.02 };
 /** A counter as a converter: so many counts for each pulse a second as its gate has seconds. */
 const gateFormat = (gate: number): RawFormat => ({
   id: 'gate',
-  name: `pulses in ${plain(gate)} s`,
+  name: `pulses in ${written(gate)} s`,
   kind: 'unit',
   low: 0,
   high: gate,

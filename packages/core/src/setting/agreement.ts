@@ -1,7 +1,7 @@
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { terminalWithRole } from '../catalog/index.ts';
-import { convert, plain } from '../units/index.ts';
+import { convert, written } from '../units/index.ts';
 import { contextOf } from '../network/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { lineText, sheetsOf } from './sheet.ts';
@@ -84,7 +84,7 @@ function rangeAgreement(index: JobIndex, pointId: string, sheets: readonly Sheet
     const own: AgreeingSide = {
       tag: point.tag,
       where: say('setting.range-point'),
-      value: `${plain(range[end])} ${range.unit}`,
+      value: `${written(range[end])} ${range.unit}`,
     };
     const wrong = lines.filter((found) => {
       const { present } = found.line;

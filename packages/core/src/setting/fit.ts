@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import type { FitCheck, PlateFact } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
-import { KEPT_STYLE, parseIn, plain } from '../units/index.ts';
+import { KEPT_STYLE, parseIn, written } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -44,7 +44,7 @@ export function plateLines(index: JobIndex, point: Point): PlateLine[] {
     return {
       fact,
       ...(typed !== undefined && { typed }),
-      ...(read?.ok && !bare && { converted: `${plain(read.value)} ${fact.unit}` }),
+      ...(read?.ok && !bare && { converted: `${written(read.value)} ${fact.unit}` }),
     };
   });
 }
@@ -60,7 +60,7 @@ export function plateProblem(
     return choices?.some(({ value }) => value === typed) ? undefined : say('setting.choose-list', { label });
   const read = parseIn(typed, unit, style);
   if (!read.ok) return say('text.colon', { name: label, text: read.problem });
-  const words = (end: number): string => `${plain(end)}${unit && ` ${unit}`}`;
+  const words = (end: number): string => `${written(end)}${unit && ` ${unit}`}`;
   if (min !== undefined && read.value < min)
     return say('setting.or-more-this-is', { label, words: words(min), words2: words(read.value) });
   if (max !== undefined && read.value > max)

@@ -167,7 +167,7 @@ describe('name-plate', () => {
     });
   });
   test.each([
-    ['size', '-3', 'setting.or-more-this-is label=Pipe size words=1 mm words2=-3 mm'],
+    ['size', '-3', 'setting.or-more-this-is label=Pipe size words=1 mm words2=−3 mm'],
     ['size', '4 m', 'setting.or-less-this-is label=Pipe size words=3000 mm words2=4000 mm'],
     ['size', '3 kg', 'text.colon name=Pipe size text=(quantity.unit unit=kg units=m+mm+cm+km+in+ft)'],
     ['factor', 'x', 'text.colon name=Calibration factor text=(quantity.no-number text=x unit=)'],

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import { Scaling } from '../model/index.ts';
 import { reconcile } from '../scaling/index.ts';
 import type { Reconciled } from '../scaling/index.ts';
-import { plain, withUnit } from '../units/index.ts';
+import { written, withUnit } from '../units/index.ts';
 import { at, ToolReader } from './tool.ts';
 import type { Tool, ToolValues } from './tool.ts';
 
@@ -42,8 +42,8 @@ export const DISPLAYS_TOOL: Tool = {
         unit,
       }),
       lines: [
-        { label: say('tools.bottom'), value: `${plain(was.low)} → ${withUnit(becomes.low, unit)}` },
-        { label: say('tools.top'), value: `${plain(was.high)} → ${withUnit(becomes.high, unit)}` },
+        { label: say('tools.bottom'), value: `${written(was.low)} → ${withUnit(becomes.low, unit)}` },
+        { label: say('tools.top'), value: `${written(was.high)} → ${withUnit(becomes.high, unit)}` },
         ...after.map(({ first, shows, off }) => ({
           label: say('tools.at', { first, unit }),
           value: say('tools.off-by', { shows, unit, off }),

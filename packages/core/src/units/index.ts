@@ -18,6 +18,7 @@ export {
   parseIn,
   plain,
   withUnit,
+  written,
 } from './quantity.ts';
 export { fileStyle, keptCell } from './fileNumbers.ts';
 export { KEPT_STYLE, NUMBER_STYLES, readingsOf } from './number.ts';

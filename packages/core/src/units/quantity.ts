@@ -221,6 +221,9 @@ export function parseIn(text: string, unit: string, style: NumberStyle = KEPT_ST
 /** A number as one writes it into a menu: at most so many significant digits, no zeros at the end. */
 export const plain = (value: number, digits = 6): string => String(Number(value.toPrecision(digits)));
 
+/** The same as it is shown to people: with a true minus sign, which is read back too. */
+export const written = (value: number, digits = 6): string => plain(value, digits).replace(/^-/, '−');
+
 /** Between a number and its unit, so that they never part at a line's end. */
 const JOINED = '\u00a0';
 
@@ -284,4 +287,4 @@ export const lowerFirst = (words: string): string =>
 
 /** A number with its unit, as many digits as make sense. */
 export const withUnit = (value: number, unit: string, digits = 5): string =>
-  `${plain(value, digits)}${unit ? `${JOINED}${unit}` : ''}`;
+  `${written(value, digits)}${unit ? `${JOINED}${unit}` : ''}`;
