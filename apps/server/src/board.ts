@@ -1,4 +1,4 @@
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from './db/database.ts';
 import type { BoardRow, BoardView } from '@keypost/api';
 import { analyse } from '@keypost/core/analysis';
 import { JobIndex } from '@keypost/core/job';
@@ -11,13 +11,13 @@ import { contentOf, readJob } from './db/store.ts';
  * a time between other requests, when a board is asked for that is not known yet.
  */
 export class BoardKeeper {
-  readonly #db: PGlite;
+  readonly #db: Database;
   readonly #working = new Set<string>();
   readonly #patience: number;
   #closed = false;
 
   /** @param patience so long it waits before it begins, ms: what comes meanwhile is worked out with it. */
-  constructor(db: PGlite, patience = 1500) {
+  constructor(db: Database, patience = 1500) {
     this.#db = db;
     this.#patience = patience;
   }

@@ -1,5 +1,5 @@
 import { boardResource } from './resources/board.ts';
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from './db/database.ts';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
@@ -28,7 +28,7 @@ const VERSION = '0.1.0';
  * @param options.standIns simulated partners that can be practised with, if they run.
  */
 export async function buildServer(
-  db: PGlite,
+  db: Database,
   web: string | undefined,
   { devOrigin, simulators }: { devOrigin?: string; simulators?: Simulators } = {},
 ): Promise<FastifyInstance> {

@@ -1,10 +1,10 @@
 import { sure } from '@keypost/core/lists';
-import type { PGlite } from '@electric-sql/pglite';
 import { createClient } from '@keypost/api';
 import { createServer } from 'node:net';
 import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
+import type { Database } from '../src/db/database.ts';
 import { buildServer } from '../src/server.ts';
 import { startSimulators } from '../src/simulators/start.ts';
 import type { Simulators } from '../src/simulators/start.ts';
@@ -14,7 +14,7 @@ const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
 export interface TestServer {
   /** Where it answers, on a port of its own on this machine. */
   readonly address: string;
-  readonly db: PGlite;
+  readonly db: Database;
   readonly call: ReturnType<typeof createClient>;
   readonly close: () => Promise<void>;
 }

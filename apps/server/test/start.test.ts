@@ -1,13 +1,15 @@
 import { emptyJob } from '@keypost/core/model';
 import { writeJobFile } from '@keypost/core/job';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import {
   copyFileSync,
-  existsSync,
+  cpSync,
+  mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import os from 'node:os';
@@ -62,13 +64,65 @@ describe('options', () => {
 });
 
 describe('the data directory', () => {
+  const held = (directory: string): string[] =>
+    readdirSync(directory).filter((name) => name.startsWith('in-use'));
+
   test('is claimed, given back, and claimed again', () => {
-    const unlock = lockDirectory(path.join(folder, 'new', 'deep'));
-    expect(existsSync(path.join(folder, 'new/deep/in-use'))).toBe(true);
-    unlock();
-    expect(existsSync(path.join(folder, 'new/deep/in-use'))).toBe(false);
-    lockDirectory(path.join(folder, 'new', 'deep'))();
+    const directory = path.join(folder, 'new', 'deep');
+    for (const number of [1, 2, 3]) {
+      const unlock = lockDirectory(directory);
+      expect(held(directory)).toEqual([`in-use.${number}`]);
+      unlock();
+    }
   });
+
+  test('that was copied opens elsewhere, while the other is in use', () => {
+    const [first, copy] = [path.join(folder, 'first'), path.join(folder, 'copy')];
+    mkdirSync(first);
+    const claim = { pid: process.ppid, host: os.hostname(), directory: String(statSync(first).ino) };
+    writeFileSync(path.join(first, 'in-use.4'), JSON.stringify(claim));
+    cpSync(first, copy, { recursive: true });
+    expect(() => lockDirectory(first)).toThrow(/in use by another Key Post/);
+    lockDirectory(copy)();
+  });
+
+  test('of a process on another machine is refused by its name', () => {
+    const claim = { pid: 1, host: 'elsewhere', directory: String(statSync(folder).ino) };
+    writeFileSync(path.join(folder, 'in-use.7'), JSON.stringify(claim));
+    expect(() => lockDirectory(folder)).toThrow(/in use by a Key Post on elsewhere/);
+  });
+
+  test('is won by one of several that claim it at once, whatever was left there', async () => {
+    const script = path.join(folder, 'claim.mts');
+    const lock = path.resolve(__dirname, '../src/db/directoryLock.ts');
+    writeFileSync(
+      script,
+      `import { lockDirectory } from ${JSON.stringify(lock)};
+       const [, , directory, at] = process.argv;
+       while (Date.now() < Number(at));
+       try { lockDirectory(directory); console.log('won'); setTimeout(() => {}, 3000); }
+       catch (error) { console.log(error.message); }`,
+    );
+    const { pid } = spawnSync(process.execPath, ['-e', '0']);
+    for (let round = 0; round < 3; round++) {
+      const directory = path.join(folder, `round-${round}`);
+      mkdirSync(directory);
+      writeFileSync(path.join(directory, round === 1 ? 'in-use' : 'in-use.3'), JSON.stringify({ pid }));
+      const at = String(Date.now() + 4000);
+      const said = await Promise.all(
+        Array.from({ length: 6 }, () => {
+          const child = spawn(process.execPath, ['--import', 'tsx', script, directory, at]);
+          return new Promise<string>((resolve) => {
+            let text = '';
+            child.stdout.on('data', (part) => (text += part));
+            child.on('close', () => resolve(text));
+          });
+        }),
+      );
+      expect(said.filter((text) => text.startsWith('won'))).toHaveLength(1);
+      expect(said.filter((text) => text.includes('in use by another'))).toHaveLength(5);
+    }
+  }, 60_000);
 
   test('of a process that has ended is taken over, whatever its claim looks like', () => {
     const { pid } = spawnSync(process.execPath, ['-e', '0']);

@@ -1,9 +1,9 @@
 import { openDatabase } from '../src/db/database.ts';
+import type { Database } from '../src/db/database.ts';
 import { contentOf, readJob } from '../src/db/store.ts';
 import { openJobFile } from '@keypost/core/proving';
 import { COLLECTION_NAMES, COLLECTIONS, columnOf } from '@keypost/core/model';
 import type { CollectionDescriptor } from '@keypost/core/model';
-import type { PGlite } from '@electric-sql/pglite';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -82,7 +82,7 @@ test('a database of version 1 opens as its job file does, and its log can still 
 }, 60_000);
 
 test('the migrated tables have a column for each field of each collection, and none besides', async () => {
-  const db: PGlite = await openDatabase(undefined, MIGRATIONS);
+  const db: Database = await openDatabase(undefined, MIGRATIONS);
   for (const name of COLLECTION_NAMES) {
     const { table, fields } = COLLECTIONS[name] as CollectionDescriptor;
     const { rows } = await db.query<{ column_name: string; data_type: string }>(

@@ -1,13 +1,40 @@
 import { PGlite } from '@electric-sql/pglite';
-import type { Transaction } from '@electric-sql/pglite';
-import { readdir, readFile } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { mkdir, readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
+import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
 import { upgradeToVersion2 } from './upgradeToVersion2.ts';
 
+/** What asks a database: itself, or one of its transactions. */
+export interface Queryable {
+  query<T>(sql: string, values?: unknown[]): Promise<{ rows: T[] }>;
+}
+
+/** One of its transactions; several statements without values at once, too. */
+export interface Transaction extends Queryable {
+  exec(sql: string): Promise<unknown>;
+}
+
+/** A database of PostgreSQL, wherever it runs. */
+export interface Database extends Transaction {
+  transaction<T>(act: (tx: Transaction) => Promise<T>): Promise<T>;
+  close(): Promise<void>;
+}
+
 /** Opens the database in a directory (or in memory, for tests) and brings its tables up to date. */
-export async function openDatabase(directory: string | undefined, migrations: string): Promise<PGlite> {
-  const db = await PGlite.create(directory);
+export async function openDatabase(directory: string | undefined, migrations: string): Promise<Database> {
+  const db = await openEmbedded(directory);
   await migrate(db, migrations);
+  return db;
+}
+
+/** The embedded PostgreSQL. In a directory, whatever it acknowledges is on the disk. */
+async function openEmbedded(directory: string | undefined): Promise<PGlite> {
+  if (directory === undefined) return PGlite.create();
+  await mkdir(path.dirname(directory), { recursive: true });
+  const isNew = !existsSync(path.join(directory, 'PG_VERSION'));
+  const db = await PGlite.create({ fs: new DurableFiles(directory), startParams: DURABLE_START });
+  if (isNew) syncTree(path.dirname(directory));
   return db;
 }
 
@@ -17,7 +44,7 @@ const AFTER: Readonly<Record<string, (db: Transaction) => Promise<void>>> = {
 };
 
 /** Applies the numbered .sql files that the database has not seen, each in a transaction of its own. */
-async function migrate(db: PGlite, folder: string): Promise<void> {
+async function migrate(db: Database, folder: string): Promise<void> {
   await db.exec(
     'create table if not exists migration (name text primary key, applied_at timestamptz default now())',
   );

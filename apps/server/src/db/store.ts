@@ -1,13 +1,11 @@
 import { nth, sure } from '@keypost/core/lists';
-import type { Transaction } from '@electric-sql/pglite';
+import type { Queryable } from './database.ts';
 import type { ChangedRow, JobEvent, JobSummary, JobView } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
 type Row = Record<string, unknown> & { id: string };
-export type Queryable = Pick<Transaction, 'query'>;
-
-/** A row and the revision that it has in the database. */
+export /** A row and the revision that it has in the database. */
 interface StoredRow {
   readonly row: Row;
   readonly revision: number;

@@ -1,9 +1,7 @@
-import type { Transaction } from '@electric-sql/pglite';
+import type { Queryable } from './database.ts';
 import { fromVersion1 } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
 import { openVersion1 } from '@keypost/core/proving';
-
-type Queryable = Pick<Transaction, 'query'>;
 
 /**
  * Brings the stored jobs of version 1 over: how outputs were chosen, which one a point is about, and fingerprints of

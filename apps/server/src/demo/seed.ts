@@ -1,4 +1,4 @@
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import { createJob, readJob } from '../db/store.ts';
 import type { SimulatorPorts } from '../simulators/start.ts';
 import { ternRock } from './ternRock.ts';
@@ -6,7 +6,7 @@ import { ternRock } from './ternRock.ts';
 export const DEMO_JOB_ID = 'tern-rock';
 
 /** Puts the demo job into an empty data directory. What a user changed in it stays. */
-export async function seedDemo(db: PGlite, ports?: SimulatorPorts): Promise<void> {
+export async function seedDemo(db: Database, ports?: SimulatorPorts): Promise<void> {
   await db.transaction(async (tx) => {
     if (await readJob(tx, DEMO_JOB_ID)) return;
     const auditEntry = {

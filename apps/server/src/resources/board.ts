@@ -1,4 +1,4 @@
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import { say } from '@keypost/core/messages';
 import type { FastifyInstance } from 'fastify';
 import { BoardKeeper } from '../board.ts';
@@ -6,7 +6,7 @@ import { revisionOfJob } from '../db/store.ts';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
 
-export function boardResource(app: FastifyInstance, db: PGlite): void {
+export function boardResource(app: FastifyInstance, db: Database): void {
   const keeper = new BoardKeeper(db);
   app.addHook('onClose', () => keeper.close());
   const revisionOf = async (jobId: string): Promise<number> => {

@@ -1,12 +1,13 @@
 import { say } from '@keypost/core/messages';
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange, partsOf } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import type { Change } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
 import { contentOf, headOf, readJob, revisionOfChange, writeDifference } from '../db/store.ts';
-import type { Queryable, StoredJob } from '../db/store.ts';
+import type { Queryable } from '../db/database.ts';
+import type { StoredJob } from '../db/store.ts';
 import { notFound, stale } from '../problems.ts';
 import { register } from '../register.ts';
 
@@ -15,7 +16,7 @@ type Expected = NonNullable<ChangeRequest['expects']>;
 /** A description file of the largest kind, as a change. */
 const MAX_CHANGE_BYTES = 4 * 1024 * 1024;
 
-export function changeResource(app: FastifyInstance, db: PGlite): void {
+export function changeResource(app: FastifyInstance, db: Database): void {
   register(
     app,
     'changeJob',
@@ -38,7 +39,7 @@ function refuseClaims(change: Change): void {
 
 /** Applies a change to a stored job in one transaction. @throws Refusal, JobProblem. */
 export function storeChange(
-  db: PGlite,
+  db: Database,
   jobId: string,
   body: { changeId: string; by: string; change: Change; expects: Expected },
 ): Promise<ChangeResponse> {

@@ -1,8 +1,8 @@
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import type { FastifyInstance } from 'fastify';
 import { listEvents } from '../db/store.ts';
 import { register } from '../register.ts';
 
-export function eventResource(app: FastifyInstance, db: PGlite): void {
+export function eventResource(app: FastifyInstance, db: Database): void {
   register(app, 'listEvents', ({ params, query }) => listEvents(db, params.jobId, query));
 }

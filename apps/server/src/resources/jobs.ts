@@ -1,6 +1,6 @@
 import { say } from '@keypost/core/messages';
 import { openJobFile } from '@keypost/core/proving';
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import { emptyJob } from '@keypost/core/model';
 import { MAX_FILE_BYTES, writeJobFile } from '@keypost/core/job';
 import type { FastifyInstance } from 'fastify';
@@ -14,7 +14,7 @@ function auditEntry(jobId: string, by: string, what: string): AuditEntry {
   return { jobId, changeId: randomUUID(), by, at: new Date().toISOString(), what };
 }
 
-export function jobResource(app: FastifyInstance, db: PGlite): void {
+export function jobResource(app: FastifyInstance, db: Database): void {
   register(app, 'listJobs', () => listJobs(db));
 
   register(app, 'createJob', async ({ body }) => {

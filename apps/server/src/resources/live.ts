@@ -1,6 +1,6 @@
 import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import { LIVE_ROUTE } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
@@ -12,7 +12,7 @@ import { notFound } from '../problems.ts';
 const BREATH_MS = 10_000;
 
 /** Live values of a job by server-sent events (HTML Standard, 9.2): one batch of what changed an event. */
-export function liveResource(app: FastifyInstance, db: PGlite): void {
+export function liveResource(app: FastifyInstance, db: Database): void {
   const jobs = new Map<string, LiveJob>();
   const readRevision = (jobId: string) => async () => {
     const revision = await revisionOfJob(db, jobId);

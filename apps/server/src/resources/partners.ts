@@ -1,7 +1,7 @@
 import { nth, sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
-import type { PGlite } from '@electric-sql/pglite';
+import type { Database } from '../db/database.ts';
 import type { ReadOutcome, WriteOutcome } from '@keypost/api';
 import {
   COMMAND_INDEX,
@@ -25,7 +25,7 @@ import { register } from '../register.ts';
 import { storeChange } from './changes.ts';
 
 /** Reading and writing a job's devices. Nothing is kept that was not read from the device itself. */
-export function partnerResource(app: FastifyInstance, db: PGlite): void {
+export function partnerResource(app: FastifyInstance, db: Database): void {
   register(app, 'readItem', async ({ params, body }) => {
     const { index, parameters } = await opened(db, params);
     const wanted = parameters.filter(({ key }) => body.keys.includes(key));
@@ -77,7 +77,7 @@ const commandParameter = (index: number): BusParameter => ({
 });
 
 async function opened(
-  db: PGlite,
+  db: Database,
   { jobId, itemId }: { jobId: string; itemId: string },
 ): Promise<{ index: JobIndex; parameters: readonly Parameter[] }> {
   const job = await db.transaction((tx) => readJob(tx, jobId));
@@ -173,7 +173,7 @@ const wordsOf = (error: unknown): Message =>
       : say('service.could-read');
 
 async function keep(
-  db: PGlite,
+  db: Database,
   { jobId, itemId }: { jobId: string; itemId: string },
   by: string,
   side: 'found' | 'left',
