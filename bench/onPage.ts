@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { writeJobFile } from '@keypost/core/job';
@@ -35,10 +36,10 @@ export async function onPage(
   const browser = await chromium.launch({ executablePath: BROWSER, args: ['--no-sandbox', '--disable-gpu'] });
   try {
     const base = `http://127.0.0.1:${port}`;
-    const answer = await fetch(`${base}/api/jobs/import?by=BN`, {
+    const answer = await fetch(`${base}/api/jobs/import`, {
       method: 'POST',
-      headers: { 'content-type': 'text/plain' },
-      body: writeJobFile(job()),
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: randomUUID(), by: 'BN', file: writeJobFile(job()) }),
     });
     const { id } = (await answer.json()) as { id: string };
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });

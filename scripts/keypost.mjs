@@ -17,6 +17,8 @@ const HELP = `Key Post, for controls technicians
 Options of demo, start and dev      Environment       Default
   --port PORT                       KEYPOST_PORT      4070
   --host HOST                       KEYPOST_HOST      127.0.0.1
+  --trust-network                                     with --host beyond this machine: whoever reaches it may
+                                                      read and change all jobs, and write to devices
   --data DIRECTORY                  KEYPOST_DATA      ~/.local/share/keypost/demo or …/own
   --iolink-port PORT                KEYPOST_IOLINK_PORT   port + 11: simulated IO-Link master of the demo
   --modbus-port PORT                KEYPOST_MODBUS_PORT   port + 12: simulated power monitor, Modbus TCP

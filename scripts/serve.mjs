@@ -6,21 +6,27 @@ import { build, Friendly, install, ROOT, runOn } from './steps.mjs';
 
 const OPTIONS = ['port', 'host', 'data', 'iolink-port', 'modbus-port', 'rtu-port', 'bench-port'];
 
+/** Others of the network may reach it. */
+const TRUST = 'trust-network';
+
 function options(args) {
   try {
     const { values } = parseArgs({
       args,
-      options: Object.fromEntries(OPTIONS.map((name) => [name, { type: 'string' }])),
+      options: {
+        ...Object.fromEntries(OPTIONS.map((name) => [name, { type: 'string' }])),
+        [TRUST]: { type: 'boolean' },
+      },
     });
     return values;
   } catch (error) {
     throw new Friendly(
-      `${error.message.split('. ')[0]}. Known options: ${OPTIONS.map((name) => `--${name}`).join(', ')}.`,
+      `${error.message.split('. ')[0]}. Known options: ${[...OPTIONS, TRUST].map((name) => `--${name}`).join(', ')}.`,
     );
   }
 }
 
-function serverArguments(kind, { port, host, data, ...partners }) {
+function serverArguments(kind, { port, host, data, [TRUST]: trust, ...partners }) {
   const base = process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share');
   const chosen = data ?? process.env.KEYPOST_DATA ?? path.join(base, 'keypost', kind);
   return [
@@ -33,6 +39,7 @@ function serverArguments(kind, { port, host, data, ...partners }) {
     path.join(ROOT, 'apps/app/dist'),
     ...(port ? ['--port', port] : []),
     ...(host ? ['--host', host] : []),
+    ...(trust ? [`--${TRUST}`] : []),
     ...Object.entries(partners).flatMap(([name, value]) => [`--${name}`, value]),
     ...(kind === 'demo' ? ['--demo'] : []),
   ];

@@ -37,7 +37,7 @@ export function viewOf(content: JobContent): JobView {
   const rows = (['supplies', 'modules', 'devices', 'points', 'wires'] as const).flatMap((collection) =>
     content[collection].map(({ id }) => [`${collection}/${id}`, 1] as const),
   );
-  return { id: 'j', revision: 1, content, revisions: Object.fromEntries(rows) };
+  return { id: 'j', revision: 1, content, revisions: Object.fromEntries(rows), damaged: [] };
 }
 
 /** A point of a job, solved, as its screens get it. */

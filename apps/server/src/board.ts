@@ -1,30 +1,29 @@
-import type { Database } from './db/database.ts';
+import type { Jobs } from './jobs/jobs.ts';
 import type { BoardRow, BoardView } from '@keypost/api';
 import { analyse } from '@keypost/core/analysis';
 import { JobIndex } from '@keypost/core/job';
 import { progressOf } from '@keypost/core/proving';
 import { setImmediate, setTimeout } from 'node:timers/promises';
-import { contentOf, readJob } from './db/store.ts';
 
 /**
  * Keeps how far each point of a job is, for the revision that it was worked out for. It is worked out here, a point at
  * a time between other requests, when a board is asked for that is not known yet.
  */
 export class BoardKeeper {
-  readonly #db: Database;
+  readonly #jobs: Jobs;
   readonly #working = new Set<string>();
   readonly #patience: number;
   #closed = false;
 
   /** @param patience so long it waits before it begins, ms: what comes meanwhile is worked out with it. */
-  constructor(db: Database, patience = 1500) {
-    this.#db = db;
+  constructor(jobs: Jobs, patience = 1500) {
+    this.#jobs = jobs;
     this.#patience = patience;
   }
 
   /** The board of a job at a revision; without rows while they are not known, which has them worked out. */
   async board(jobId: string, revision: number): Promise<BoardView> {
-    const kept = await this.#db.query<{ revision: number; rows: BoardRow[] }>(
+    const kept = await this.#jobs.db.query<{ revision: number; rows: BoardRow[] }>(
       'select revision, rows from board where job_id = $1',
       [jobId],
     );
@@ -45,9 +44,9 @@ export class BoardKeeper {
     try {
       await setTimeout(this.#patience);
       if (this.#closed) return;
-      const job = await this.#db.transaction((tx) => readJob(tx, jobId));
+      const job = await this.#jobs.keeper.job(jobId);
       if (!job) return;
-      const content = contentOf(job);
+      const { content } = job;
       const index = new JobIndex(content);
       const rows: BoardRow[] = [];
       for (const { id } of content.points) {
@@ -56,7 +55,7 @@ export class BoardKeeper {
         const { pointId, tag, name, overall, stages, line } = progressOf(content, analyse(index, id));
         rows.push({ pointId, tag, name, overall, stages, line });
       }
-      await this.#db.query(
+      await this.#jobs.db.query(
         `insert into board (job_id, revision, rows) values ($1, $2, $3)
          on conflict (job_id) do update set revision = excluded.revision, rows = excluded.rows`,
         [jobId, job.revision, JSON.stringify(rows)],

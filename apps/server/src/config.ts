@@ -10,6 +10,14 @@ function portFrom(text: string): number {
   return port;
 }
 
+/** Beyond this machine there are no accounts yet: whoever starts it so has to say that this is meant. */
+function trusting(host: string, trustNetwork: boolean): boolean {
+  if (trustNetwork || /^(?:localhost|127(?:\.\d{1,3}){3}|::1)$/.test(host)) return trustNetwork;
+  throw new StartProblem(
+    `On ${host}, everybody who reaches this machine could read and change all jobs, and write to devices: there are no accounts. If that is meant, on a network of your own, add --trust-network.`,
+  );
+}
+
 export interface Config {
   readonly host: string;
   readonly port: number;
@@ -20,6 +28,8 @@ export interface Config {
   readonly web?: string;
   /** Where the interface is served from while it is developed; only that page may then call from elsewhere. */
   readonly devOrigin?: string;
+  /** Others of the network may reach it. */
+  readonly trustNetwork: boolean;
 }
 
 /**
@@ -35,6 +45,7 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
       data: { type: 'string' },
       web: { type: 'string' },
       demo: { type: 'boolean', default: false },
+      'trust-network': { type: 'boolean', default: false },
       'iolink-port': { type: 'string', default: env.KEYPOST_IOLINK_PORT },
       'modbus-port': { type: 'string', default: env.KEYPOST_MODBUS_PORT },
       'rtu-port': { type: 'string', default: env.KEYPOST_RTU_PORT },
@@ -59,5 +70,6 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
     },
     web: values.web && path.resolve(values.web),
     devOrigin: env.KEYPOST_DEV_ORIGIN,
+    trustNetwork: trusting(values.host, values['trust-network']),
   };
 }

@@ -18,7 +18,8 @@ async function main(): Promise<void> {
   const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
   const simulators = config.demo ? await startSimulators(config.simulators) : undefined;
   if (config.demo) await seedDemo(db, config.simulators);
-  const app = await buildServer(db, config.web, { devOrigin: config.devOrigin, simulators });
+  const { devOrigin, trustNetwork } = config;
+  const app = await buildServer(db, config.web, { devOrigin, trustNetwork, simulators, log: true });
   let stopping = false;
   const stop = async (): Promise<void> => {
     if (stopping) return;

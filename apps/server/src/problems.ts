@@ -10,13 +10,16 @@ import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 /** Short names of the statuses that are answered with. */
 const TITLES: Readonly<Record<number, string>> = {
   400: 'Not allowed',
+  403: 'Not allowed',
   404: 'Not found',
   409: 'Changed meanwhile',
   413: 'Too large',
   415: 'Unknown kind of content',
+  421: 'Not here',
   422: 'Not allowed',
   500: 'Something broke',
   504: 'No answer',
+  507: 'No room',
 };
 
 /** A refusal that becomes problem details (RFC 9457). */
@@ -72,8 +75,13 @@ function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails
   }
   if (error.statusCode && error.statusCode < 500) return problem(error.statusCode, say('service.cannot'));
   request.log.error(error);
+  if (isFull(error)) return problem(507, say('service.disk-full'));
   return problem(500, say('service.broke'));
 }
+
+/** The disk took no more (POSIX ENOSPC; PostgreSQL 53100). */
+const isFull = ({ code, message }: FastifyError): boolean =>
+  code === '53100' || code === 'ENOSPC' || /no space left|disk full/i.test(message);
 
 const pathOf = (pointer: string): PropertyKey[] =>
   pointer

@@ -1,6 +1,6 @@
 import { ROUTES } from '@keypost/api';
 import type { Input, Output, Route, RouteName } from '@keypost/api';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
 
 /** What a handler receives: the parts of a request after their schemas. */
@@ -10,11 +10,36 @@ type Parsed<N extends RouteName> = {
     : never;
 };
 
+/** An answer that is JSON already, kept in memory with the tag of its state. */
+export class Ready {
+  readonly #kept: {
+    readonly tag: string;
+    readonly text: () => string;
+    readonly zipped: () => Promise<Buffer>;
+  };
+  constructor(kept: { tag: string; text: () => string; zipped: () => Promise<Buffer> }) {
+    this.#kept = kept;
+  }
+
+  /** Sends it, compressed where that is taken; nothing where the client has this state already (RFC 9110, 13.1.2). */
+  async send(request: FastifyRequest, reply: FastifyReply): Promise<FastifyReply> {
+    const { tag, text, zipped } = this.#kept;
+    void reply
+      .header('etag', tag)
+      .header('cache-control', 'private, no-cache')
+      .header('vary', 'accept-encoding');
+    if (request.headers['if-none-match'] === tag) return reply.code(304).send();
+    void reply.type('application/json; charset=utf-8');
+    if (!/\bgzip\b/.test(request.headers['accept-encoding'] ?? '')) return reply.send(Buffer.from(text()));
+    return reply.header('content-encoding', 'gzip').send(await zipped());
+  }
+}
+
 /** Registers one of the API's routes with its handler; schemas, method and path come from the route's data. */
 export function register<N extends RouteName>(
   app: FastifyInstance,
   name: N,
-  handler: (request: Parsed<N>) => Promise<Output<N>>,
+  handler: (request: Parsed<N>) => Promise<Output<N> | Ready>,
   options: { bodyLimit?: number } = {},
 ): void {
   const route: Route = ROUTES[name];
@@ -30,6 +55,10 @@ export function register<N extends RouteName>(
       ...(route.body && { body: route.body }),
       response: { 200: route.response },
     },
-    handler: async ({ params, query, body }) => handler({ params, query, body } as unknown as Parsed<N>),
+    handler: async (request, reply) => {
+      const { params, query, body } = request;
+      const answer = await handler({ params, query, body } as unknown as Parsed<N>);
+      return answer instanceof Ready ? answer.send(request, reply) : answer;
+    },
   });
 }

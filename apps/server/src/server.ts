@@ -8,7 +8,11 @@ import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { existsSync } from 'node:fs';
+import { guard } from './guard.ts';
+import type { Callers } from './guard.ts';
+import { refuseUnreadable } from './plainText.ts';
 import { handleProblems, notFound } from './problems.ts';
+import { openJobs } from './jobs/jobs.ts';
 import { register } from './register.ts';
 import { benchResource } from './resources/bench.ts';
 import { changeResource } from './resources/changes.ts';
@@ -24,19 +28,28 @@ const VERSION = '0.1.0';
 /**
  * Builds the server over an open database.
  * @param web folder of the built application, if it is to be served.
- * @param options.devOrigin another origin that may call, while the interface is developed there.
- * @param options.standIns simulated partners that can be practised with, if they run.
+ * @param options.simulators simulated partners that can be practised with, if they run.
+ * @param options.log whether it tells what it could not do.
  */
 export async function buildServer(
   db: Database,
   web: string | undefined,
-  { devOrigin, simulators }: { devOrigin?: string; simulators?: Simulators } = {},
+  { simulators, log = false, ...callers }: Callers & { simulators?: Simulators; log?: boolean } = {},
 ): Promise<FastifyInstance> {
-  const app = Fastify({ logger: false, bodyLimit: 1024 * 1024, forceCloseConnections: true });
+  const jobs = openJobs(db);
+  const app = Fastify({
+    // What it could not do is told on the error output, a line each.
+    logger: log && { level: 'error', stream: process.stderr },
+    bodyLimit: 1024 * 1024,
+    forceCloseConnections: true,
+    maxParamLength: 128,
+  });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
-  app.addContentTypeParser('text/plain', { parseAs: 'string' }, (_request, body, done) => done(null, body));
   handleProblems(app);
+  await guard(app, callers);
+  refuseUnreadable(app);
+  const { devOrigin } = callers;
   if (devOrigin) await app.register(fastifyCors, { origin: devOrigin, methods: ['GET', 'POST', 'DELETE'] });
   await app.register(fastifySwagger, {
     openapi: { info: { title: 'Key Post', version: VERSION } },
@@ -44,14 +57,14 @@ export async function buildServer(
   });
   await app.register(async (scope) => {
     register(scope, 'health', async () => ({ ok: true as const, version: VERSION }));
-    jobResource(scope, db);
-    changeResource(scope, db);
-    boardResource(scope, db);
+    jobResource(scope, jobs);
+    changeResource(scope, jobs);
+    boardResource(scope, jobs);
     eventResource(scope, db);
-    partnerResource(scope, db);
+    partnerResource(scope, jobs);
     practiceResource(scope, simulators);
     benchResource(scope);
-    liveResource(scope, db);
+    liveResource(scope, jobs);
     scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
     scope.get('/api/job.schema.json', { schema: { hide: true } }, () => jobFileSchema());
   });
@@ -64,7 +77,12 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
   const built = web !== undefined && existsSync(web);
   if (built) await app.register(fastifyStatic, { root: web, maxAge: '1h', immutable: false });
   app.setNotFoundHandler((request, reply) => {
-    if (!built || request.method !== 'GET' || request.url.startsWith('/api')) throw notFound('This address');
+    // A file that is missing is missing: the page in its place would be taken for it.
+    const isPage =
+      built &&
+      request.method === 'GET' &&
+      !/^\/(?:api|_expo|assets)(?:\/|$)|\.\w{1,8}(?:\?|$)/.test(request.url);
+    if (!isPage) throw notFound('This address');
     return reply.header('cache-control', 'no-cache').sendFile('index.html', { cacheControl: false });
   });
 }

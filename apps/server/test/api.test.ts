@@ -20,7 +20,7 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 const newJob = (): Promise<JobView> =>
-  server.call('createJob', { body: { name: 'Pump room', site: 'Quay', by: 'TT' } });
+  server.call('createJob', { body: { id: randomUUID(), name: 'Pump room', site: 'Quay', by: 'TT' } });
 const change = (jobId: string, what: Change, more: object = {}) =>
   server.call('changeJob', {
     params: { jobId },
@@ -98,7 +98,7 @@ describe('jobs', () => {
 
   test('go out as a file and come back the same', async () => {
     const text = JSON.stringify({ format: 'keypost-job', version: 2, job: ternRock() });
-    const job = await server.call('importJob', { query: { by: 'TT' }, body: text });
+    const job = await server.call('importJob', { body: { id: randomUUID(), by: 'TT', file: text } });
     const file = await server.call('exportJob', { params: { jobId: job.id } });
     expect(readJobFile(file).job).toEqual(ternRock());
   });
@@ -128,10 +128,12 @@ describe('refusals', () => {
   test.each([
     ['not JSON', 'hello', 422, /not JSON/],
     ['a newer version', '{"format":"keypost-job","version":9}', 422, /version 9/],
-    ['20 MB', ' '.repeat(20 * 1024 * 1024), 413, /16 MB/],
+    ['110 MB', ' '.repeat(110 * 1024 * 1024), 413, /50 MB/],
   ])('a file of %s', async (_, body, status, message) => {
     const count = (await server.call('listJobs', {})).length;
-    const details = await refused(server.call('importJob', { query: { by: 'TT' }, body }));
+    const details = await refused(
+      server.call('importJob', { body: { id: randomUUID(), by: 'TT', file: body } }),
+    );
     expect(details.status).toBe(status);
     expect(details.detail).toMatch(message);
     expect(await server.call('listJobs', {})).toHaveLength(count);
@@ -166,7 +168,9 @@ describe('refusals', () => {
   test('a broken database is no more than a sentence', async () => {
     const other = await startTestServer();
     await other.db.exec('drop table event');
-    const details = await refused(other.call('createJob', { body: { name: 'X', site: '', by: 'TT' } }));
+    const details = await refused(
+      other.call('createJob', { body: { id: randomUUID(), name: 'X', site: '', by: 'TT' } }),
+    );
     expect(details).toMatchObject({
       status: 500,
       detail: 'The server could not do this. Nothing was stored; try again.',

@@ -3,6 +3,7 @@ import { jobProgress } from '@keypost/core/proving';
 import { writeJobFile } from '@keypost/core/job';
 import { BoardKeeper } from '../src/board.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
+import { openJobs } from '../src/jobs/jobs.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
@@ -14,8 +15,10 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 test('a board is kept for the state that it was worked out for, and for no other', async () => {
-  const stored = await server.call('importJob', { query: { by: 'TT' }, body: writeJobFile(job) });
-  const keeper = new BoardKeeper(server.db, 0);
+  const stored = await server.call('importJob', {
+    body: { id: randomUUID(), by: 'TT', file: writeJobFile(job) },
+  });
+  const keeper = new BoardKeeper(openJobs(server.db), 0);
   const ask = (revision: number) => keeper.board(stored.id, revision);
   expect(await ask(stored.revision)).toEqual({ revision: stored.revision, rows: null });
   let kept = await ask(stored.revision);
@@ -37,7 +40,9 @@ test('a job that is not there has no board', async () => {
 });
 
 test('the revision moves with every change, so that pages can follow', async () => {
-  const { id, revision } = await server.call('createJob', { body: { name: 'Followed', site: '', by: 'TT' } });
+  const { id, revision } = await server.call('createJob', {
+    body: { id: randomUUID(), name: 'Followed', site: '', by: 'TT' },
+  });
   const ask = async () => (await server.call('revision', { params: { jobId: id } })).revision;
   expect(await ask()).toBe(revision);
   await server.call('changeJob', {

@@ -39,7 +39,7 @@ async function streamStamps(call: Call, jobId: string, acknowledged: Set<string>
 }
 
 async function jobWithPoint(call: Call): Promise<JobView> {
-  const job = await call('createJob', { body: { name: 'Durable', site: '', by: 'TT' } });
+  const job = await call('createJob', { body: { id: randomUUID(), name: 'Durable', site: '', by: 'TT' } });
   const point = { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'd', bit: 'direct' as const };
   const device = {
     id: 'd',

@@ -23,7 +23,7 @@ const sound = (job: JobContent): JobContent => ({
 });
 
 const bring = (job: JobContent) =>
-  server.call('importJob', { query: { by: 'TT' }, body: writeJobFile(sound(job)) });
+  server.call('importJob', { body: { id: randomUUID(), by: 'TT', file: writeJobFile(sound(job)) } });
 
 test.each(Object.keys(FAMILIES))(
   '%s: in as a file, read from the database, out again, the same',

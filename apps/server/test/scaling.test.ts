@@ -17,7 +17,9 @@ const demo = ternRock();
 beforeAll(async () => {
   simulators = await simulatorsAnywhere();
   server = await startTestServer(simulators);
-  const job = await server.call('importJob', { query: { by: 'TT' }, body: writeJobFile(demo) });
+  const job = await server.call('importJob', {
+    body: { id: randomUUID(), by: 'TT', file: writeJobFile(demo) },
+  });
   jobId = job.id;
 }, 60000);
 afterAll(async () => {

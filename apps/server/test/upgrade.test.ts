@@ -1,6 +1,6 @@
 import { openDatabase } from '../src/db/database.ts';
 import type { Database } from '../src/db/database.ts';
-import { contentOf, readJob } from '../src/db/store.ts';
+import { readJob } from '../src/db/store.ts';
 import { openJobFile } from '@keypost/core/proving';
 import { COLLECTION_NAMES, COLLECTIONS, columnOf } from '@keypost/core/model';
 import type { CollectionDescriptor } from '@keypost/core/model';
@@ -72,7 +72,7 @@ test('a database of version 1 opens as its job file does, and its log can still 
   const directory = await version1();
   const db = await openDatabase(directory, MIGRATIONS);
   const stored = await readJob(db, 'j');
-  expect(stored && contentOf(stored)).toEqual(openJobFile(FILE));
+  expect(stored?.content).toEqual(openJobFile(FILE));
   const { rows } = await db.query<{ collection: string; after: Row }>('select collection, after from event');
   expect(rows).toEqual([
     { collection: 'results', after: { check: 'away.volts', expected: { seen: false }, measured: false } },

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, createClient } from './client.ts';
 import { patchJob } from './patch.ts';
@@ -17,24 +18,27 @@ describe('the client', () => {
     });
     await call('listEvents', { params: { jobId: 'a b' }, query: { pointId: 'p', limit: 5 } });
     await call('removeJob', { params: { jobId: 'x' }, query: { by: 'MR' } });
-    expect(sent[0]).toEqual(['http://panel/api/jobs/a%20b/events?pointId=p&limit=5', { method: 'GET' }]);
-    expect(sent[1]).toEqual(['http://panel/api/jobs/x?by=MR', { method: 'DELETE' }]);
+    expect(sent[0]).toMatchObject([
+      'http://panel/api/jobs/a%20b/events?pointId=p&limit=5',
+      { method: 'GET' },
+    ]);
+    expect(sent[1]).toMatchObject(['http://panel/api/jobs/x?by=MR', { method: 'DELETE' }]);
   });
 
-  test('sends objects as JSON and a file as text', async () => {
+  test('sends everything as JSON, a file too', async () => {
     const bodies: RequestInit[] = [];
-    const view = { id: 'j', revision: 1, content: emptyJob('N', ''), revisions: {} };
+    const view = { id: 'j', revision: 1, content: emptyJob('N', ''), revisions: {}, damaged: [] };
     const call = createClient('', async (_, init) => {
       bodies.push(init);
       return json(view);
     });
-    await call('createJob', { body: { name: 'N', site: '', by: 'MR' } });
-    await call('importJob', { query: { by: 'MR' }, body: '{"format":1}' });
+    await call('createJob', { body: { id: randomUUID(), name: 'N', site: '', by: 'MR' } });
+    await call('importJob', { body: { id: randomUUID(), by: 'MR', file: '{"format":1}' } });
     expect(bodies.map(({ headers }) => (headers as Record<string, string>)['content-type'])).toEqual([
       'application/json',
-      'text/plain',
+      'application/json',
     ]);
-    expect(nth(bodies, 1).body).toBe('{"format":1}');
+    expect(JSON.parse(String(nth(bodies, 1).body))).toMatchObject({ file: '{"format":1}' });
   });
 
   test('no answer is a problem that can be tried again', async () => {
@@ -43,6 +47,21 @@ describe('the client', () => {
     expect(problem).toBeInstanceOf(ApiProblem);
     expect((problem as ApiProblem).retryable).toBe(true);
     expect((problem as ApiProblem).details.detail).toMatch(/kept here/);
+  });
+
+  test('a server that holds its answer back is told as one that does not answer, after a while', async () => {
+    jest.useFakeTimers();
+    const call = createClient(
+      '',
+      (_, { signal }) =>
+        new Promise((__, reject) => signal?.addEventListener('abort', () => reject(new Error('aborted')))),
+    );
+    const answer = call('listJobs', {}).catch((error: unknown) => error as ApiProblem);
+    await jest.advanceTimersByTimeAsync(20_000);
+    const problem = (await answer) as ApiProblem;
+    jest.useRealTimers();
+    expect(problem.details.message).toEqual({ code: 'service.silent', values: { seconds: 12 } });
+    expect(problem.retryable).toBe(true);
   });
 
   test('a refusal keeps its details, an odd answer says its status', async () => {
@@ -86,6 +105,7 @@ describe('patching a copy of a job', () => {
     revision: 4,
     content: emptyJob('N', 'S'),
     revisions: { 'supplies/g1': 1 },
+    damaged: [],
   };
   const change = (rows: ChangeResponse['rows'], revision = 5, again = false): ChangeResponse => ({
     again,

@@ -17,7 +17,12 @@ interface Called {
   readonly method: string;
   readonly path: string;
   readonly response: z.ZodType;
+  /** How long an answer may take, s. */
+  readonly patience?: number;
 }
+
+/** How long an answer may take where nothing is said, s. */
+const PATIENCE = 12;
 
 export type Input<N extends RouteName> = Part<N, 'params'> & Part<N, 'query'> & Part<N, 'body'>;
 export type Output<N extends RouteName> = z.output<(typeof ROUTES)[N]['response']>;
@@ -47,10 +52,9 @@ export function createClient(base: string, send: Fetch = (url, init) => fetch(ur
       query?: Record<string, unknown>;
       body?: unknown;
     };
-    const response = await reach(send, base + address(route, parts), init(route, parts.body));
-    const text = await response.text();
-    if (!response.ok) throw new ApiProblem(problemFrom(response.status, text));
-    const isText = !(response.headers.get('content-type') ?? '').includes('json') || name === 'exportJob';
+    const { ok, status, headers, text } = await reach(send, base + address(route, parts), route, parts.body);
+    if (!ok) throw new ApiProblem(problemFrom(status, text));
+    const isText = !(headers.get('content-type') ?? '').includes('json') || name === 'exportJob';
     return route.response.parse(isText ? text : JSON.parse(text)) as Output<N>;
   };
 }
@@ -71,8 +75,6 @@ function address(
 
 function init(route: Called, body: unknown): RequestInit {
   if (body === undefined) return { method: route.method };
-  if (typeof body === 'string')
-    return { method: route.method, body, headers: { 'content-type': 'text/plain' } };
   return {
     method: route.method,
     body: JSON.stringify(body),
@@ -80,11 +82,25 @@ function init(route: Called, body: unknown): RequestInit {
   };
 }
 
-async function reach(send: Fetch, url: string, request: RequestInit): Promise<Response> {
+/** The whole answer of the server, or a problem that says that there is none: at once, or once patience is over. */
+async function reach(send: Fetch, url: string, route: Called, body: unknown) {
+  const seconds = route.patience ?? PATIENCE;
+  const giveUp = new AbortController();
+  const timer = setTimeout(() => giveUp.abort(), seconds * 1000);
   try {
-    return await send(url, request);
+    const response = await send(url, { ...init(route, body), signal: giveUp.signal });
+    const { ok, status, headers } = response;
+    return { ok, status, headers, text: await response.text() };
   } catch {
-    throw new ApiProblem(problemDetails(0, 'No answer', say('service.away')));
+    throw new ApiProblem(
+      problemDetails(
+        0,
+        'No answer',
+        giveUp.signal.aborted ? say('service.silent', { seconds }) : say('service.away'),
+      ),
+    );
+  } finally {
+    clearTimeout(timer);
   }
 }
 

@@ -9,6 +9,10 @@ export function patchJob(view: JobView, change: ChangeResponse): JobView | undef
   const content = { ...view.content, ...change.head };
   const revisions = { ...view.revisions };
   for (const { collection, id, revision, row } of change.rows) {
+    if (collection === 'job') {
+      revisions[`job/${id}`] = revision;
+      continue;
+    }
     const rows = content[collection] as { id: string }[];
     const at = rows.findIndex((r) => r.id === id);
     const next = [...rows];

@@ -13,16 +13,23 @@ export const ChangeRequest = z.object({
   change: Change,
   /** Rows that the change was made from, each with the revision that was seen. */
   expects: z
-    .array(z.object({ collection: Collection, id: z.string(), revision: z.int() }))
+    .array(
+      z.object({ collection: z.union([Collection, z.literal('job')]), id: z.string(), revision: z.int() }),
+    )
     .max(100)
     .default([]),
 });
 
 export const NewJob = z.object({
+  /** Made by the client, so that a job sent twice is made once. */
+  id: z.uuid(),
   name: JobContent.shape.name,
   site: JobContent.shape.site,
   by: ChangeRequest.shape.by,
 });
+
+/** A job file, and the id under which it comes in. */
+export const ImportedJob = z.object({ id: z.uuid(), by: ChangeRequest.shape.by, file: z.string() });
 
 const COMMANDS = Object.keys(TEACH_COMMANDS) as [TeachCommand, ...TeachCommand[]];
 

@@ -1,7 +1,7 @@
 import { Link } from '@keypost/core/model';
 import { z } from 'zod';
 import { CALLS } from './calls.ts';
-import { ChangeRequest, NewJob, TeachRequest } from './requests.ts';
+import { ChangeRequest, ImportedJob, NewJob, TeachRequest } from './requests.ts';
 
 export interface Route {
   readonly method: 'GET' | 'POST' | 'DELETE';
@@ -34,9 +34,8 @@ export const ROUTES = {
   },
   importJob: {
     ...CALLS.importJob,
-    summary: 'A new job from a job file, sent as plain text',
-    query: By,
-    body: z.string(),
+    summary: 'A new job from the text of a job file',
+    body: ImportedJob,
   },
   getJob: {
     ...CALLS.getJob,

@@ -13,17 +13,28 @@ export const JobSummary = z.object({
   updatedAt: z.string(),
 });
 
-/** A stored job with the revision of each of its rows, keyed `collection/id`. */
+/** A stored job with the revision of each of its rows, keyed `collection/id`, and of its head, keyed `job/id`. */
 export const JobView = z.object({
   id: z.string(),
   revision: z.int(),
   content: JobContent,
   revisions: z.record(z.string(), z.int()),
+  /** Rows that cannot be read, or that rest on such: the job is shown without them, and cannot be changed. */
+  damaged: z
+    .array(
+      z.object({
+        collection: Collection,
+        id: z.string(),
+        problem: z.object({ path: z.string(), message: Said }).optional(),
+      }),
+    )
+    .readonly()
+    .default([]),
 });
 
 /** A row after a change; `row` is null when it was removed. */
 export const ChangedRow = z.object({
-  collection: Collection,
+  collection: z.union([Collection, z.literal('job')]),
   id: z.string(),
   revision: z.int(),
   row: z.record(z.string(), z.unknown()).nullable(),

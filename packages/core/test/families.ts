@@ -170,7 +170,7 @@ export function barrierLoop(lengthM: number, extra: '250' | '470' | undefined = 
   const field = (from: string, to: string) => ({
     kind: 'addWire' as const,
     wire: {
-      id: `f-${from.replace(':', '-')}`,
+      id: `f-${from}`.replace(/[^\w.-]/g, '_'),
       number: '70',
       from,
       to,

@@ -1,5 +1,5 @@
 import { nth } from '@keypost/core/lists';
-import type { JobView } from '@keypost/api';
+import type { ChangedRow, JobView } from '@keypost/api';
 import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
@@ -63,7 +63,7 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
   const supply = nth(view.content.supplies, 0);
   /** Revision from which the form was filled; after a store, that of the job as it is. */
   const [seen, setSeen] = useState<ReturnType<typeof expecting> | undefined>(() =>
-    isFirst ? expecting(view, 'supplies', supply.id) : undefined,
+    isFirst ? expectations(view) : undefined,
   );
   const form = useForm({
     resolver: schemaResolver(Form),
@@ -76,7 +76,7 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
       { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50, numbers } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
-    const expects = seen ?? expecting(view, 'supplies', supply.id);
+    const expects = seen ?? expectations(view);
     await saver.save({ kind: 'batch', changes }, { expects, then: leave });
   });
   return (
@@ -90,15 +90,8 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
           saver={saver}
           view={view}
           onTake={(rows) => {
-            const now = rows[0];
-            if (now) setSeen([{ collection: 'supplies', id: now.id, revision: now.revision }]);
-            const row = now?.row as { volts: number; tolerancePercent: number } | null | undefined;
-            if (row)
-              reset({
-                ...textsOf(view),
-                volts: String(row.volts),
-                tolerancePercent: String(row.tolerancePercent),
-              });
+            setSeen(withCurrent(seen ?? expectations(view), rows));
+            reset(textsOf(viewWith(view, rows)));
           }}
         />
         {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
@@ -211,6 +204,30 @@ function MovedByMains({ view, control }: { view: JobView; control: FormControl }
       : movedBy(view.content, { kind: 'editJob', patch: { mainsHertz } });
   }, [view, mains]);
   return <MovedValues moved={moved} />;
+}
+
+/** What the form was filled from: the job's head and its first supply. */
+const expectations = (view: JobView) => [
+  ...expecting(view, 'job', view.id),
+  ...expecting(view, 'supplies', nth(view.content.supplies, 0).id),
+];
+
+type Expects = ReturnType<typeof expecting>;
+
+const withCurrent = (expects: Expects, rows: readonly ChangedRow[]): Expects =>
+  expects.map((one) => {
+    const now = rows.find(({ collection, id }) => collection === one.collection && id === one.id);
+    return now ? { ...one, revision: now.revision } : one;
+  });
+
+/** The job with rows as they are stored now. */
+function viewWith(view: JobView, rows: readonly ChangedRow[]): JobView {
+  const head = rows.find(({ collection }) => collection === 'job')?.row ?? {};
+  const supply = rows.find(({ collection }) => collection === 'supplies')?.row ?? {};
+  const [first, ...rest] = view.content.supplies;
+  const { id: _, ...fields } = head;
+  const supplies = [{ ...first, ...supply }, ...rest] as JobView['content']['supplies'];
+  return { ...view, content: { ...view.content, ...fields, supplies } };
 }
 
 function textsOf({ content: { name, site, colours, mainsHertz, numbers, supplies } }: JobView) {

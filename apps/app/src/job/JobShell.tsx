@@ -1,6 +1,7 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
 import { View } from 'react-native';
+import { DamageNotice } from '../data/DamageNotice';
 import { useFollowing, useJob } from '../data/jobs';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/theme';
@@ -24,11 +25,13 @@ export function JobShell() {
   const jobId = useJobId();
   useFollowing(jobId);
   // Before what is below reads its drafts.
-  typeNumbersIn(useJob(jobId).data?.content.numbers);
+  const { data: view } = useJob(jobId);
+  typeNumbersIn(view?.content.numbers);
   const wide = useWide();
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>
       <View className="min-h-0 flex-1">
+        {view && <DamageNotice view={view} />}
         <Slot />
       </View>
       <Destinations wide={wide} />

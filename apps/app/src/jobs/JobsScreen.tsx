@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
 import { useJobs } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useSettings } from '../data/settings';
@@ -100,13 +101,13 @@ function BringFile({ ink }: { ink: string }) {
   const [asked, setAsked] = useState(false);
   const [waiting, setWaiting] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
-  const [last, setLast] = useState<File>();
-  const bring = async (file: File) => {
+  const [last, setLast] = useState<{ file: File; id: string }>();
+  const bring = async ({ file, id }: { file: File; id: string }) => {
     setWaiting(true);
     setProblem(undefined);
-    setLast(file);
+    setLast({ file, id });
     try {
-      const job = await server('importJob', { query: { by }, body: await file.text() });
+      const job = await server('importJob', { body: { id, by, file: await file.text() } });
       router.navigate(`/job/${job.id}`);
     } catch (error) {
       setProblem(asProblem(error));
@@ -132,7 +133,7 @@ function BringFile({ ink }: { ink: string }) {
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
-          if (file) void bring(file);
+          if (file) void bring({ file, id: uuid() });
         }}
       />
       {problem && last && (
@@ -146,7 +147,7 @@ function BringFile({ ink }: { ink: string }) {
             </>
           }
         >
-          {`${last.name} was not taken in; nothing was stored.\n${problemLines(problem)}`}
+          {`${last.file.name} was not taken in; nothing was stored.\n${problemLines(problem)}`}
         </Notice>
       )}
     </View>

@@ -5,6 +5,7 @@ import { schemaResolver } from '../ui/schemaResolver';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { v4 as uuid } from 'uuid';
 import { mutate } from 'swr';
 import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
@@ -29,6 +30,8 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
   const { by } = useSettings();
   const router = useRouter();
   const [problem, setProblem] = useState<ApiProblem>();
+  // Sent twice, it is made once.
+  const [id] = useState(() => uuid());
   const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: { name: '', site: '', by },
@@ -39,7 +42,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
     setProblem(undefined);
     try {
       changeSettings({ by: values.by });
-      const job = await server('createJob', { body: values });
+      const job = await server('createJob', { body: { id, ...values } });
       await mutate(keys.jobs);
       draft.drop();
       router.navigate(`/job/${job.id}/panel`);

@@ -1,20 +1,22 @@
-import { nth, sure } from '@keypost/core/lists';
+import { nth } from '@keypost/core/lists';
 import type { Queryable } from './database.ts';
-import type { ChangedRow, JobEvent, JobSummary, JobView } from '@keypost/api';
+import type { ChangedRow, JobEvent, JobSummary } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
 type Row = Record<string, unknown> & { id: string };
-export /** A row and the revision that it has in the database. */
-interface StoredRow {
-  readonly row: Row;
-  readonly revision: number;
-}
 
-export interface StoredJob extends JobHead {
+/** How often each row of a list was changed, by its id. */
+export type Revisions = Readonly<Record<CollectionName, ReadonlyMap<string, number>>>;
+
+/** A job as it is in the database. */
+export interface StoredJob {
   readonly id: string;
   readonly revision: number;
-  readonly rows: Readonly<Record<CollectionName, readonly StoredRow[]>>;
+  /** How often its head was changed. */
+  readonly headRevision: number;
+  readonly content: JobContent;
+  readonly revisions: Revisions;
 }
 
 const HEAD = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];
@@ -53,25 +55,33 @@ export async function listJobs(db: Queryable): Promise<JobSummary[]> {
   return rows.map(({ updated_at, ...job }) => ({ ...job, updatedAt: updated_at.toISOString() }));
 }
 
-/** Reads a whole job, or undefined when there is none of that id. */
+/** Reads a whole job, or undefined when there is none of that id. Belongs into a transaction that sees one state. */
 export async function readJob(db: Queryable, jobId: string): Promise<StoredJob | undefined> {
-  const { rows: jobs } = await db.query<JobHead & { revision: number }>(
-    `select ${HEAD.map((field) => `${columnOf(field, HEAD_FIELDS[field])} as "${field}"`).join(', ')}, revision
+  const { rows: jobs } = await db.query<JobHead & { revision: number; headRevision: number }>(
+    `select ${HEAD.map((field) => `${columnOf(field, HEAD_FIELDS[field])} as "${field}"`).join(', ')}, revision,
+            head_revision as "headRevision"
        from job where id = $1`,
     [jobId],
   );
   const job = jobs[0];
   if (!job) return undefined;
-  const rows = {} as Record<CollectionName, readonly StoredRow[]>;
-  for (const collection of COLLECTION_NAMES) rows[collection] = await readCollection(db, jobId, collection);
-  return { id: jobId, ...job, rows };
+  const lists = {} as Record<CollectionName, Row[]>;
+  const revisions = {} as Record<CollectionName, Map<string, number>>;
+  for (const collection of COLLECTION_NAMES) {
+    const rows = await readCollection(db, jobId, collection);
+    lists[collection] = rows.map(({ row }) => row);
+    revisions[collection] = new Map(rows.map(({ row, revision }) => [row.id, revision]));
+  }
+  const { revision, headRevision } = job;
+  const content = { ...headOf(job), ...lists } as unknown as JobContent;
+  return { id: jobId, revision, headRevision, content, revisions };
 }
 
 async function readCollection(
   db: Queryable,
   jobId: string,
   collection: CollectionName,
-): Promise<StoredRow[]> {
+): Promise<{ row: Row; revision: number }[]> {
   const { table, columns } = layoutOf(collection);
   const list = columns.map(([field, column]) => `"${column}" as "${field}"`);
   const { rows } = await db.query<Row & { revision: number }>(
@@ -85,20 +95,6 @@ function withoutNulls(row: Row): Row {
   return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)) as Row;
 }
 
-export function contentOf(job: StoredJob): JobContent {
-  const lists = Object.fromEntries(
-    COLLECTION_NAMES.map((collection) => [collection, job.rows[collection].map(({ row }) => row)]),
-  );
-  return { ...headOf(job), ...lists } as JobContent;
-}
-
-export function viewOf(job: StoredJob): JobView {
-  const revisions: Record<string, number> = {};
-  for (const collection of COLLECTION_NAMES)
-    for (const { row, revision } of job.rows[collection]) revisions[`${collection}/${row.id}`] = revision;
-  return { id: job.id, revision: job.revision, content: contentOf(job), revisions };
-}
-
 /** Who did what, for the event table. */
 export interface AuditEntry {
   readonly jobId: string;
@@ -110,50 +106,72 @@ export interface AuditEntry {
 
 /**
  * Writes the difference between a stored job and its next content, with an event for every row that differs.
- * Belongs into the same transaction as the read. @returns the changed rows and the job's new revision.
+ * Belongs into the same transaction as the read. @returns the job as it is stored then, and the rows that changed.
  */
 export async function writeDifference(
   db: Queryable,
   before: StoredJob,
   after: JobContent,
   entry: AuditEntry,
-): Promise<{ revision: number; rows: ChangedRow[] }> {
+): Promise<{ job: StoredJob; rows: ChangedRow[] }> {
   const revision = before.revision + 1;
-  const changed: ChangedRow[] = [];
+  const rows: ChangedRow[] = [];
   const events: NewEvent[] = [];
-  const [head, next] = [headOf(before), headOf(after)];
-  if (JSON.stringify(head) !== JSON.stringify(next))
+  const revisions = { ...before.revisions };
+  const [head, next] = [headOf(before.content), headOf(after)];
+  const headRevision = before.headRevision + (HEAD.some((field) => head[field] !== next[field]) ? 1 : 0);
+  if (headRevision !== before.headRevision) {
     events.push({ collection: 'job', rowId: before.id, before: head, after: next });
+    rows.push({ collection: 'job', id: before.id, revision: headRevision, row: { id: before.id, ...next } });
+  }
   for (const collection of COLLECTION_NAMES) {
-    const old = new Map(before.rows[collection].map((stored) => [stored.row.id, stored]));
-    const added: Row[] = [];
-    for (const row of after[collection] as Row[]) {
-      const was = old.get(row.id);
-      old.delete(row.id);
-      if (was && same(was.row, row)) continue;
-      const revisionOfRow = (was?.revision ?? 0) + 1;
-      if (was) await updateRow(db, before.id, collection, row, revisionOfRow);
-      else added.push(row);
-      events.push({ collection, rowId: row.id, before: was?.row ?? null, after: row });
-      changed.push({ collection, id: row.id, revision: revisionOfRow, row });
-    }
-    await insertRows(db, before.id, collection, added);
-    for (const { row, revision: last } of old.values()) {
-      await db.query(`delete from ${COLLECTIONS[collection].table} where job_id = $1 and id = $2`, [
-        before.id,
-        row.id,
-      ]);
-      events.push({ collection, rowId: row.id, before: row, after: null });
-      changed.push({ collection, id: row.id, revision: last, row: null });
-    }
+    // A change leaves the lists and rows that it does not touch as they are.
+    if (after[collection] === before.content[collection]) continue;
+    const written = await writeList(db, before, after, collection);
+    revisions[collection] = written.revisions;
+    rows.push(...written.rows);
+    events.push(...written.events);
   }
   await addEvents(db, entry, revision, events);
   await db.query(
-    `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 4}`).join(', ')},
-            revision = $2, updated_at = $3 where id = $1`,
-    [before.id, revision, entry.at, ...HEAD.map((field) => after[field])],
+    `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 5}`).join(', ')},
+            revision = $2, updated_at = $3, head_revision = $4 where id = $1`,
+    [before.id, revision, entry.at, headRevision, ...HEAD.map((field) => after[field])],
   );
-  return { revision, rows: changed };
+  return { job: { id: before.id, revision, headRevision, content: after, revisions }, rows };
+}
+
+/** Writes the rows of one list that differ. */
+async function writeList(
+  db: Queryable,
+  { id: jobId, content, revisions }: StoredJob,
+  after: JobContent,
+  collection: CollectionName,
+): Promise<{ revisions: ReadonlyMap<string, number>; rows: ChangedRow[]; events: NewEvent[] }> {
+  const rows: ChangedRow[] = [];
+  const events: NewEvent[] = [];
+  const now = new Map(revisions[collection]);
+  const old = new Map((content[collection] as unknown as Row[]).map((row) => [row.id, row]));
+  const added: Row[] = [];
+  for (const row of after[collection] as unknown as Row[]) {
+    const was = old.get(row.id);
+    old.delete(row.id);
+    if (was === row || (was && same(was, row))) continue;
+    const revision = was ? (now.get(row.id) ?? 0) + 1 : 1;
+    if (was) await updateRow(db, jobId, collection, row, revision);
+    else added.push(row);
+    now.set(row.id, revision);
+    events.push({ collection, rowId: row.id, before: was ?? null, after: row });
+    rows.push({ collection, id: row.id, revision, row });
+  }
+  await insertRows(db, jobId, collection, added);
+  for (const [id, row] of old) {
+    await db.query(`delete from ${COLLECTIONS[collection].table} where job_id = $1 and id = $2`, [jobId, id]);
+    events.push({ collection, rowId: id, before: row, after: null });
+    rows.push({ collection, id, revision: now.get(id) ?? 1, row: null });
+    now.delete(id);
+  }
+  return { revisions: now, rows, events };
 }
 
 function same(a: Row, b: Row): boolean {
@@ -262,17 +280,27 @@ export async function revisionOfJob(db: Queryable, jobId: string): Promise<numbe
   return rows[0]?.revision;
 }
 
-/** The revision that a change with this id led to, if it was stored before. */
-export async function revisionOfChange(
+/**
+ * Where a job stands, with its row locked until the transaction ends, so that changes of one job come one after the
+ * other whoever makes them; and the revision that a change of this id led to, if it was stored before.
+ */
+export async function lockJob(
   db: Queryable,
   jobId: string,
   changeId: string,
-): Promise<number | undefined> {
-  const { rows } = await db.query<{ revision: number }>(
-    'select revision from event where job_id = $1 and change_id = $2 limit 1',
+): Promise<{ revision: number; again: number | null } | undefined> {
+  const { rows } = await db.query<{ revision: number; again: number | null }>(
+    `select revision, (select revision from event where job_id = $1 and change_id = $2 limit 1) as again
+       from job where id = $1 for update`,
     [jobId, changeId],
   );
-  return rows[0]?.revision;
+  return rows[0];
+}
+
+/** Whether a job of this id was ever made, by the change of this id or by any. */
+export async function wasMade(db: Queryable, jobId: string): Promise<boolean> {
+  const { rows } = await db.query('select 1 from event where job_id = $1 limit 1', [jobId]);
+  return rows.length > 0;
 }
 
 export async function createJob(
@@ -285,22 +313,24 @@ export async function createJob(
     'insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)',
     [jobId, content.name, content.site, entry.at],
   );
-  const empty = Object.fromEntries(
-    COLLECTION_NAMES.map((collection) => [collection, []]),
-  ) as unknown as StoredJob['rows'];
-  await writeDifference(
-    db,
-    { ...headOf(content), id: jobId, revision: 0, name: '', site: '', rows: empty },
-    content,
-    entry,
-  );
-  return sure(await readJob(db, jobId));
+  const none = COLLECTION_NAMES.map((collection) => [collection, []] as const);
+  const empty: StoredJob = {
+    id: jobId,
+    revision: 0,
+    headRevision: 0,
+    content: { ...headOf(content), name: '', site: '', ...Object.fromEntries(none) } as unknown as JobContent,
+    revisions: Object.fromEntries(
+      none.map(([collection]) => [collection, new Map()]),
+    ) as unknown as Revisions,
+  };
+  const { job } = await writeDifference(db, empty, content, entry);
+  return job;
 }
 
 /** Removes a job and its rows; one event with its last content stays. */
 export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry): Promise<void> {
   await addEvents(db, entry, job.revision + 1, [
-    { collection: 'job', rowId: job.id, before: contentOf(job), after: null },
+    { collection: 'job', rowId: job.id, before: job.content, after: null },
   ]);
   await db.query('delete from job where id = $1', [job.id]);
 }

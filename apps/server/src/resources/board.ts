@@ -1,4 +1,4 @@
-import type { Database } from '../db/database.ts';
+import type { Jobs } from '../jobs/jobs.ts';
 import { say } from '@keypost/core/messages';
 import type { FastifyInstance } from 'fastify';
 import { BoardKeeper } from '../board.ts';
@@ -6,8 +6,9 @@ import { revisionOfJob } from '../db/store.ts';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
 
-export function boardResource(app: FastifyInstance, db: Database): void {
-  const keeper = new BoardKeeper(db);
+export function boardResource(app: FastifyInstance, jobs: Jobs): void {
+  const { db } = jobs;
+  const keeper = new BoardKeeper(jobs);
   app.addHook('onClose', () => keeper.close());
   const revisionOf = async (jobId: string): Promise<number> => {
     const revision = await revisionOfJob(db, jobId);

@@ -1,61 +1,76 @@
 import { say } from '@keypost/core/messages';
 import { openJobFile } from '@keypost/core/proving';
-import type { Database } from '../db/database.ts';
 import { emptyJob } from '@keypost/core/model';
 import { MAX_FILE_BYTES, writeJobFile } from '@keypost/core/job';
+import type { JobContent } from '@keypost/core/model';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
-import { contentOf, createJob, listJobs, readJob, removeJob, viewOf } from '../db/store.ts';
 import type { AuditEntry } from '../db/store.ts';
-import { notFound } from '../problems.ts';
-import { register } from '../register.ts';
+import { createJob, listJobs, removeJob, wasMade } from '../db/store.ts';
+import { KeptJob } from '../jobs/keptJob.ts';
+import type { Jobs } from '../jobs/jobs.ts';
+import { notFound, Refusal } from '../problems.ts';
+import { Ready, register } from '../register.ts';
 
-function auditEntry(jobId: string, by: string, what: string): AuditEntry {
-  return { jobId, changeId: randomUUID(), by, at: new Date().toISOString(), what };
-}
+/** A file within a JSON text: its quotes and line ends take two bytes each. */
+const MAX_IMPORT_BYTES = 2 * MAX_FILE_BYTES;
 
-export function jobResource(app: FastifyInstance, db: Database): void {
+const entryOf = (jobId: string, by: string, what: string): AuditEntry => ({
+  jobId,
+  changeId: randomUUID(),
+  by,
+  at: new Date().toISOString(),
+  what,
+});
+
+/** A job as it is kept, without making its text anew. */
+const ready = (job: KeptJob): Ready =>
+  new Ready({ tag: job.tag, text: () => job.text(), zipped: () => job.zipped() });
+
+export function jobResource(app: FastifyInstance, { db, keeper }: Jobs): void {
+  /** Makes a job under the id that its client gave it; asked again, it answers with the one that was made. */
+  const make = async (id: string, content: () => JobContent, by: string, what: string): Promise<Ready> => {
+    const there = await keeper.job(id);
+    if (there) return ready(there);
+    const made = content();
+    const stored = await db.transaction(async (tx) => {
+      if (await wasMade(tx, id)) return undefined;
+      return createJob(tx, id, made, entryOf(id, by, what));
+    });
+    if (stored) return ready(keeper.keep(new KeptJob(stored, stored.content)));
+    const now = await keeper.job(id);
+    if (now) return ready(now);
+    throw new Refusal(409, say('service.made-and-removed'));
+  };
+  const jobOf = async (jobId: string): Promise<KeptJob> => {
+    const job = await keeper.job(jobId);
+    if (!job) throw notFound(say('service.this-job'));
+    return job;
+  };
+
   register(app, 'listJobs', () => listJobs(db));
 
-  register(app, 'createJob', async ({ body }) => {
-    const id = randomUUID();
-    const content = emptyJob(body.name, body.site);
-    return viewOf(
-      await db.transaction((tx) => createJob(tx, id, content, auditEntry(id, body.by, 'createJob'))),
-    );
-  });
+  register(app, 'createJob', ({ body }) =>
+    make(body.id, () => emptyJob(body.name, body.site), body.by, 'createJob'),
+  );
 
   register(
     app,
     'importJob',
-    async ({ body, query }) => {
-      const content = openJobFile(body);
-      const id = randomUUID();
-      return viewOf(
-        await db.transaction((tx) => createJob(tx, id, content, auditEntry(id, query.by, 'importJob'))),
-      );
-    },
-    { bodyLimit: MAX_FILE_BYTES },
+    ({ body }) => make(body.id, () => openJobFile(body.file), body.by, 'importJob'),
+    { bodyLimit: MAX_IMPORT_BYTES },
   );
 
-  register(app, 'getJob', async ({ params }) => {
-    const job = await db.transaction((tx) => readJob(tx, params.jobId));
-    if (!job) throw notFound(say('service.this-job'));
-    return viewOf(job);
-  });
+  register(app, 'getJob', async ({ params }) => ready(await jobOf(params.jobId)));
 
-  register(app, 'exportJob', async ({ params }) => {
-    const job = await db.transaction((tx) => readJob(tx, params.jobId));
-    if (!job) throw notFound(say('service.this-job'));
-    return writeJobFile(contentOf(job));
-  });
+  // What is stored goes out as it stands, damaged or not.
+  register(app, 'exportJob', async ({ params }) => writeJobFile((await jobOf(params.jobId)).stored.content));
 
   register(app, 'removeJob', async ({ params, query }) => {
-    await db.transaction(async (tx) => {
-      const job = await readJob(tx, params.jobId);
-      if (!job) throw notFound(say('service.this-job'));
-      await removeJob(tx, job, auditEntry(params.jobId, query.by, 'removeJob'));
-    });
-    return { removed: params.jobId };
+    const { jobId } = params;
+    const job = await jobOf(jobId);
+    await db.transaction((tx) => removeJob(tx, job.stored, entryOf(jobId, query.by, 'removeJob')));
+    keeper.forget(jobId);
+    return { removed: jobId };
   });
 }

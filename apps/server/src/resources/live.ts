@@ -1,10 +1,10 @@
 import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
-import type { Database } from '../db/database.ts';
+import type { Jobs } from '../jobs/jobs.ts';
 import { LIVE_ROUTE } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
-import { contentOf, readJob, revisionOfJob } from '../db/store.ts';
+import { revisionOfJob } from '../db/store.ts';
 import { LiveJob } from '../live/liveJob.ts';
 import { notFound } from '../problems.ts';
 
@@ -12,14 +12,14 @@ import { notFound } from '../problems.ts';
 const BREATH_MS = 10_000;
 
 /** Live values of a job by server-sent events (HTML Standard, 9.2): one batch of what changed an event. */
-export function liveResource(app: FastifyInstance, db: Database): void {
+export function liveResource(app: FastifyInstance, { db, keeper }: Jobs): void {
   const jobs = new Map<string, LiveJob>();
   const readRevision = (jobId: string) => async () => {
     const revision = await revisionOfJob(db, jobId);
     if (revision === undefined) return undefined;
     return {
       revision,
-      content: async () => contentOf(sure(await db.transaction((tx) => readJob(tx, jobId)))),
+      content: async () => sure(await keeper.job(jobId)).content,
     };
   };
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));

@@ -1,7 +1,7 @@
 import { nth, sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
-import type { Database } from '../db/database.ts';
+import type { Jobs } from '../jobs/jobs.ts';
 import type { ReadOutcome, WriteOutcome } from '@keypost/api';
 import {
   COMMAND_INDEX,
@@ -16,36 +16,34 @@ import type { BusParameter } from '@keypost/core/ioLink';
 import type { Parameter } from '@keypost/core/catalog';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
-import { contentOf, readJob } from '../db/store.ts';
 import { converse } from '../partners/conversation.ts';
 import type { Conversation } from '../partners/conversation.ts';
 import { PartnerProblem } from '../partners/partnerProblem.ts';
 import { notFound, Refusal } from '../problems.ts';
 import { register } from '../register.ts';
-import { storeChange } from './changes.ts';
 
 /** Reading and writing a job's devices. Nothing is kept that was not read from the device itself. */
-export function partnerResource(app: FastifyInstance, db: Database): void {
+export function partnerResource(app: FastifyInstance, jobs: Jobs): void {
   register(app, 'readItem', async ({ params, body }) => {
-    const { index, parameters } = await opened(db, params);
+    const { index, parameters } = await opened(jobs, params);
     const wanted = parameters.filter(({ key }) => body.keys.includes(key));
     const outcome = await converseWith(index, params.itemId, (with_) => readAll(with_, wanted));
-    await keep(db, params, body.by, 'found', outcome.values);
+    await keep(jobs, params, body.by, 'found', outcome.values);
     return outcome;
   });
 
   register(app, 'writeParameter', async ({ params, body }) => {
-    const { index, parameters } = await opened(db, params);
+    const { index, parameters } = await opened(jobs, params);
     const parameter = parameters.find(({ key }) => key === body.key);
     if (!parameter)
       throw new JobProblem([{ path: 'key', message: say('job.part-parameter', { key: body.key }) }]);
     const outcome = await writeOne(index, params.itemId, parameter, body.value);
-    if (outcome.kept) await keep(db, params, body.by, 'left', { [parameter.key]: sure(outcome.readBack) });
+    if (outcome.kept) await keep(jobs, params, body.by, 'left', { [parameter.key]: sure(outcome.readBack) });
     return outcome;
   });
 
   register(app, 'teach', async ({ params, body }) => {
-    const { index, parameters } = await opened(db, params);
+    const { index, parameters } = await opened(jobs, params);
     const points = parameters.filter(
       (p): p is BusParameter => 'index' in p && p.index === nth(SWITCH_CHANNELS, body.channel - 1).points,
     );
@@ -60,7 +58,7 @@ export function partnerResource(app: FastifyInstance, db: Database): void {
       if (result === 7) throw new PartnerProblem('refused', say('service.teaching-failed-old-values'));
       return readAll(with_, points);
     });
-    await keep(db, params, body.by, 'left', outcome.values);
+    await keep(jobs, params, body.by, 'left', outcome.values);
     return outcome;
   });
 }
@@ -77,12 +75,12 @@ const commandParameter = (index: number): BusParameter => ({
 });
 
 async function opened(
-  db: Database,
+  { keeper }: Jobs,
   { jobId, itemId }: { jobId: string; itemId: string },
 ): Promise<{ index: JobIndex; parameters: readonly Parameter[] }> {
-  const job = await db.transaction((tx) => readJob(tx, jobId));
+  const job = await keeper.job(jobId);
   if (!job) throw notFound(say('service.this-job'));
-  const content = contentOf(job);
+  const { content } = job;
   return { index: new JobIndex(content), parameters: parametersOf(content, itemId) };
 }
 
@@ -173,7 +171,7 @@ const wordsOf = (error: unknown): Message =>
       : say('service.could-read');
 
 async function keep(
-  db: Database,
+  { queue }: Jobs,
   { jobId, itemId }: { jobId: string; itemId: string },
   by: string,
   side: 'found' | 'left',
@@ -181,7 +179,7 @@ async function keep(
 ): Promise<void> {
   if (Object.keys(values).length === 0) return;
   const entry = { id: randomUUID(), itemId, side, how: 'read' as const, values };
-  await storeChange(db, jobId, {
+  await queue.store(jobId, {
     changeId: randomUUID(),
     by,
     change: { kind: 'enter', entries: [entry] },

@@ -16,6 +16,7 @@ import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
 import { isOtherOutput, withOutput, withoutOutputs } from './outputChanges.ts';
+import { checkLimits } from './limits.ts';
 import { doubledParts } from './partTags.ts';
 import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
@@ -32,6 +33,8 @@ type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
  */
 export function applyChange(job: JobContent, change: Change, actor: Actor): JobContent {
   const next = applyUnchecked(job, change, actor);
+  const limits = checkLimits(next, job);
+  if (limits.length) throw new JobProblem(limits);
   const problems = checkIntegrity(next);
   if (!problems.length) {
     const doubled = doubledParts(next);

@@ -13,6 +13,8 @@ export { fromVersion1 } from './jobVersion1.ts';
 export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
+export { soundPart } from './soundPart.ts';
+export type { DamagedRow } from './soundPart.ts';
 export { asItStands } from './asItStands.ts';
 export { ownFunction } from './ownFunction.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';

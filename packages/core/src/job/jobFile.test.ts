@@ -93,7 +93,7 @@ test.each<[string, string, string]>([
 });
 
 test('a file that is too large is refused before it is read', () => {
-  expect(refusal(' '.repeat(MAX_FILE_BYTES + 1))).toMatch('job.file-larger-mb-most maxFileBytes=16777200');
+  expect(refusal(' '.repeat(MAX_FILE_BYTES + 1))).toMatch('job.file-larger-mb-most maxFileBytes=52428800');
 });
 
 test('no text makes the reader fail in any other way', () => {

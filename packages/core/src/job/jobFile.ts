@@ -1,7 +1,15 @@
 import { say } from '../messages/index.ts';
 import { z } from 'zod';
-import { JobContent, JobProblem, problemsOfIssues, refuse } from '../model/index.ts';
+import {
+  COLLECTION_NAMES,
+  HEAD_FIELDS,
+  JobContent,
+  JobProblem,
+  problemsOfIssues,
+  refuse,
+} from '../model/index.ts';
 import { checkIntegrity } from './integrity.ts';
+import { sizeProblems } from './limits.ts';
 import { fromVersion1 } from './jobVersion1.ts';
 import { parseJson } from './parseJson.ts';
 
@@ -9,7 +17,7 @@ import { parseJson } from './parseJson.ts';
 const JOB_FORMAT = 'keypost-job';
 const JOB_VERSION = 2;
 /** A job file may hold at most this many bytes. */
-export const MAX_FILE_BYTES = 16 * 1024 * 1024;
+export const MAX_FILE_BYTES = 50 * 1024 * 1024;
 
 const JobFile = z.object({
   format: z.literal(JOB_FORMAT),
@@ -17,9 +25,20 @@ const JobFile = z.object({
   job: JobContent,
 });
 
-/** Writes a job as text, with its lists in order and two spaces of indent. */
+/**
+ * Writes a job as text, with its lists in order, a row to a line. What is stored is written as it stands: a row that is
+ * damaged is named when the file is read again, and is not lost before.
+ */
 export function writeJobFile(job: JobContent): string {
-  return `${JSON.stringify({ format: JOB_FORMAT, version: JOB_VERSION, job: JobContent.parse(job) }, null, 2)}\n`;
+  const names = [...Object.keys(HEAD_FIELDS), ...COLLECTION_NAMES] as (keyof JobContent)[];
+  const fields = names.map((name) => {
+    const value = job[name];
+    if (!Array.isArray(value) || !value.length) return `${JSON.stringify(name)}: ${JSON.stringify(value)}`;
+    const rows = value.map((row) => `      ${JSON.stringify(row)}`).join(',\n');
+    return `${JSON.stringify(name)}: [\n${rows}\n    ]`;
+  });
+  const inner = fields.map((field) => `    ${field}`).join(',\n');
+  return `{\n  "format": "${JOB_FORMAT}",\n  "version": ${JOB_VERSION},\n  "job": {\n${inner}\n  }\n}\n`;
 }
 
 /** The published JSON Schema (2020-12) of the job file. */
@@ -61,7 +80,7 @@ function readJobDocument(document: unknown): ReadJob {
   const { titles, file } = version === 1 ? asVersion2(document) : { titles: undefined, file: document };
   const parsed = JobFile.safeParse(file);
   if (!parsed.success) throw new JobProblem(problemsOfIssues(parsed.error.issues));
-  const problems = checkIntegrity(parsed.data.job);
+  const problems = [...sizeProblems(parsed.data.job), ...checkIntegrity(parsed.data.job)];
   if (problems.length)
     throw new JobProblem(
       problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })),

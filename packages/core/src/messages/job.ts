@@ -135,6 +135,8 @@ export const JOB = {
     first: string;
   }) =>
     `${module} would use ${area === 'I' ? 'input' : 'output'} byte ${byte}, which ${first} uses already. Choose a free first byte.`,
+  'job.too-large': ({ million }: { million: number }) =>
+    `A job holds at most ${million} million characters. Take out description files that no device needs, or divide the job.`,
   'job.file-larger-mb-most': ({ maxFileBytes }: { maxFileBytes: number }) =>
     `The file is larger than ${maxFileBytes / 1024 / 1024} MB, the maximum for a job file.`,
   'job.key-post-job-format': ({ jobFormat }: { jobFormat: string }) =>

@@ -50,6 +50,18 @@ export const SERVICE = {
   'service.unit-refuses-exception': ({ exception, code }: { exception: string; code: number }) =>
     `The unit refuses: ${exception} (exception ${code}).`,
   'service.what-server-read-device': 'Only what this server read from a device counts as read.',
+  'service.damaged': ({ rows }: { rows: readonly string[] }) =>
+    `A part of this job cannot be read (${rows.slice(0, 3).join(', ')}${rows.length > 3 ? ', …' : ''}). It is shown without it, and nothing can be changed. Save the job as a file, and keep that file.`,
+  'service.made-and-removed': 'This job was made before, and removed since. Make a new one.',
+  'service.foreign-name': ({ name }: { name: string }) =>
+    `“${name}” is no name of this server. Open it under localhost, or under the address that it was started with.`,
+  'service.foreign-page': 'Another page may not call this server.',
+  'service.no-text': 'This holds signs that no text is made of, such as NUL. Take them out.',
+  'service.too-deep': ({ levels }: { levels: number }) => `This is nested deeper than ${levels} levels.`,
+  'service.disk-full':
+    'The disk of the server is full: nothing was stored. Make room there, then try again; what you entered is kept here.',
+  'service.silent': ({ seconds }: { seconds: number }) =>
+    `The server has not answered for ${seconds} s. Nothing is lost: what you entered is kept here, and trying again cannot store it twice.`,
   'service.this-job': 'This job',
   'service.teaching-failed-old-values': 'Teaching failed; the old values stay.',
   'service.device-took-instead': ({ readBack, value }: { readBack: string; value: string }) =>
@@ -61,9 +73,9 @@ export const SERVICE = {
   'service.not-found': ({ what }: { what: string }) => `${what} is not here. It may have been removed.`,
   'service.stale': 'Somebody changed this while you worked on it. Keep yours or take theirs.',
   'service.not-allowed': 'This is not allowed.',
-  'service.too-large': 'This is larger than the server takes: 16 MB for a job file, 4 MB for a change.',
+  'service.too-large': 'This is larger than the server takes: 50 MB for a job file, 4 MB for a change.',
   'service.not-json': 'The body is not JSON.',
-  'service.content-type': 'Send JSON, or a job file as plain text.',
+  'service.content-type': 'Send JSON.',
   'service.cannot': 'The request is not one that the server takes.',
   'service.broke': 'The server could not do this. Nothing was stored; try again.',
   'service.away': 'The server does not answer. What you entered is kept here; try again when it is back.',

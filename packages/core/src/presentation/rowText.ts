@@ -3,7 +3,7 @@ import { applyChange, JobIndex, refText } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
-import { COLLECTIONS, Scaling } from '../model/index.ts';
+import { COLLECTIONS, HEAD_FIELDS, Scaling } from '../model/index.ts';
 import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure, Range } from '../model/index.ts';
 import { LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 
@@ -33,7 +33,7 @@ class RowWords {
   }
 
   /** The fields of a row that say something, each with its label. */
-  fields(collection: CollectionName, row: Fields): Text[] {
+  fields(collection: CollectionName | 'job', row: Fields): Text[] {
     return Object.entries(row).flatMap(([key, value]): Text[] => {
       if (key === 'id' || key === 'seq' || isEmpty(value)) return [];
       const label = labelOf(collection, key);
@@ -230,7 +230,7 @@ const keysOf = (a: Fields | undefined, b: Fields | undefined): string[] =>
   );
 
 /** What a field is called; nothing for one that people never see. */
-const labelOf = (collection: CollectionName, key: string): string | undefined =>
-  key === 'id'
-    ? undefined
-    : (COLLECTIONS[collection].fields as Record<string, { label: string }>)[key]?.label;
+const labelOf = (collection: CollectionName | 'job', key: string): string | undefined => {
+  const fields = collection === 'job' ? HEAD_FIELDS : COLLECTIONS[collection].fields;
+  return key === 'id' ? undefined : (fields as Record<string, { label: string }>)[key]?.label;
+};
