@@ -1,5 +1,5 @@
 import { boardResource } from './resources/board.ts';
-import type { Database } from './db/database.ts';
+import type { Database } from './db/connection.ts';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';

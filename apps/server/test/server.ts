@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
-import type { Database } from '../src/db/database.ts';
+import type { Database } from '../src/db/connection.ts';
 import { buildServer } from '../src/server.ts';
 import { startSimulators } from '../src/simulators/start.ts';
 import type { Simulators } from '../src/simulators/start.ts';

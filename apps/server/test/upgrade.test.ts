@@ -1,5 +1,5 @@
 import { openDatabase } from '../src/db/database.ts';
-import type { Database } from '../src/db/database.ts';
+import type { Database } from '../src/db/connection.ts';
 import { readJob } from '../src/db/store.ts';
 import { openJobFile } from '@keypost/core/proving';
 import { COLLECTION_NAMES, COLLECTIONS, columnOf } from '@keypost/core/model';

@@ -2,24 +2,9 @@ import { PGlite } from '@electric-sql/pglite';
 import { existsSync } from 'node:fs';
 import { mkdir, readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
+import type { Database, Transaction } from './connection.ts';
 import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
 import { upgradeToVersion2 } from './upgradeToVersion2.ts';
-
-/** What asks a database: itself, or one of its transactions. */
-export interface Queryable {
-  query<T>(sql: string, values?: unknown[]): Promise<{ rows: T[] }>;
-}
-
-/** One of its transactions; several statements without values at once, too. */
-export interface Transaction extends Queryable {
-  exec(sql: string): Promise<unknown>;
-}
-
-/** A database of PostgreSQL, wherever it runs. */
-export interface Database extends Transaction {
-  transaction<T>(act: (tx: Transaction) => Promise<T>): Promise<T>;
-  close(): Promise<void>;
-}
 
 /** Opens the database in a directory (or in memory, for tests) and brings its tables up to date. */
 export async function openDatabase(directory: string | undefined, migrations: string): Promise<Database> {

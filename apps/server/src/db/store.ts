@@ -1,5 +1,5 @@
 import { nth } from '@keypost/core/lists';
-import type { Queryable } from './database.ts';
+import type { Queryable } from './connection.ts';
 import type { ChangedRow, JobEvent, JobSummary } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
@@ -7,7 +7,7 @@ import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '
 type Row = Record<string, unknown> & { id: string };
 
 /** How often each row of a list was changed, by its id. */
-export type Revisions = Readonly<Record<CollectionName, ReadonlyMap<string, number>>>;
+type Revisions = Readonly<Record<CollectionName, ReadonlyMap<string, number>>>;
 
 /** A job as it is in the database. */
 export interface StoredJob {

@@ -1,4 +1,4 @@
-import type { Queryable } from './database.ts';
+import type { Queryable } from './connection.ts';
 import { fromVersion1 } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
 import { openVersion1 } from '@keypost/core/proving';

@@ -1,4 +1,4 @@
-import type { Database } from '../db/database.ts';
+import type { Database } from '../db/connection.ts';
 import { createJob, readJob } from '../db/store.ts';
 import type { SimulatorPorts } from '../simulators/start.ts';
 import { ternRock } from './ternRock.ts';

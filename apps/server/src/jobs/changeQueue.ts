@@ -4,7 +4,7 @@ import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
-import type { Database, Queryable } from '../db/database.ts';
+import type { Database, Queryable } from '../db/connection.ts';
 import { headOf, lockJob, writeDifference } from '../db/store.ts';
 import { notFound, Refusal, stale } from '../problems.ts';
 import type { JobKeeper } from './jobKeeper.ts';

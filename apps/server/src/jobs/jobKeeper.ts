@@ -1,4 +1,4 @@
-import type { Database, Queryable } from '../db/database.ts';
+import type { Database, Queryable } from '../db/connection.ts';
 import { readJob, revisionOfJob } from '../db/store.ts';
 import { KeptJob } from './keptJob.ts';
 

@@ -1,4 +1,4 @@
-import type { Database } from '../db/database.ts';
+import type { Database } from '../db/connection.ts';
 import { ChangeQueue } from './changeQueue.ts';
 import { JobKeeper } from './jobKeeper.ts';
 

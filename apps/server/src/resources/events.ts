@@ -1,4 +1,4 @@
-import type { Database } from '../db/database.ts';
+import type { Database } from '../db/connection.ts';
 import type { FastifyInstance } from 'fastify';
 import { listEvents } from '../db/store.ts';
 import { register } from '../register.ts';
