@@ -38,6 +38,7 @@ describe('options', () => {
       simulators: { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 },
       web: undefined,
       devOrigin: undefined,
+      trustNetwork: false,
     });
     const env = { KEYPOST_PORT: '5000', KEYPOST_HOST: '::1' };
     expect(readConfig(['--data', folder], env)).toMatchObject({ host: '::1', port: 5000 });
@@ -54,6 +55,17 @@ describe('options', () => {
       bench: 4084,
     });
   });
+
+  test.each(['0.0.0.0', '192.0.2.7', '::', 'panel.example'])(
+    'an address beyond this machine, such as %s, is refused until it is said that it is meant',
+    (host) => {
+      expect(() => readConfig(['--data', folder, '--host', host], {})).toThrow(
+        /no accounts.*--trust-network/,
+      );
+      const args = ['--data', folder, '--host', host, '--trust-network'];
+      expect(readConfig(args, {})).toMatchObject({ host, trustNetwork: true });
+    },
+  );
 
   test.each(['0', '70000', 'abc', '80.5'])('port %s is refused', (port) => {
     expect(() => readConfig(['--data', folder, '--port', port], {})).toThrow(/is no port/);

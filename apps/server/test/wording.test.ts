@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { JobIndex } from '@keypost/core/job';
@@ -60,7 +61,7 @@ describe('a refusal of the server', () => {
     const response = await fetch(`${server.address}/api/jobs`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name: '', site: '', by: 'MR' }),
+      body: JSON.stringify({ id: randomUUID(), name: '', site: '', by: 'MR' }),
     });
     return (await response.json()) as Record<string, unknown>;
   };

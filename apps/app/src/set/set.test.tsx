@@ -20,7 +20,7 @@ const changed = (job: JobContent, ...changes: Change[]): JobContent =>
 
 const entry = (side: 'found' | 'left', values: Record<string, string>, itemId = 'f'): Change => ({
   kind: 'enter',
-  entries: [{ id: `e${Object.keys(values).join()}${side}`, itemId, side, how: 'typed', values }],
+  entries: [{ id: `e${Object.keys(values).join('-')}${side}`, itemId, side, how: 'typed', values }],
 });
 
 /** A magnetic flow meter with its name-plate on an analog input. */

@@ -106,7 +106,7 @@ function lineSource(
   framing: 'tcp' | 'rtu',
   units: readonly PolledUnit[],
 ): LiveSource {
-  const client = new ModbusClient(link, framing, LINE_PATIENCE_MS);
+  const client = new ModbusClient(link, framing, LINE_PATIENCE_MS, 2);
   const one = async ({ rowId, unit, map }: PolledUnit): Promise<LiveUnit> => {
     const registers: Record<string, number[]> = {};
     try {

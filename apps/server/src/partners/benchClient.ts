@@ -43,13 +43,26 @@ export async function inject(
     line.tell('OUTP ON');
     const error = await line.ask('SYST:ERR?');
     if (!error.startsWith('0')) throw new PartnerProblem('refused', refusal(error, value, unit));
-    const measured = Number(await line.ask(`MEAS:${name}?`));
-    if (!Number.isFinite(measured)) throw new PartnerProblem('refused', say('service.source-told-number'));
+    const measured = numberIn(await line.ask(`MEAS:${name}?`));
+    if (measured === undefined) throw new PartnerProblem('refused', say('service.source-told-number'));
     return { injected: measured / factor, source: identity.split(',').slice(1, 3).join(' ') };
   } finally {
     line.close();
   }
 }
+
+/** SCPI-1999, 7.2.1: 9.9E37 stands for infinity and 9.91E37 for no number. */
+const OVERFLOW = 9.9e37;
+
+/** The number of an answer; nothing where it is empty, none, or stands for an overflow. */
+function numberIn(answer: string): number | undefined {
+  if (!/^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i.test(answer)) return undefined;
+  const value = Number(answer);
+  return Math.abs(value) < OVERFLOW ? value : undefined;
+}
+
+/** No answer in a line is longer, characters. */
+const MAX_LINE = 4096;
 
 const refusal = (error: string, value: number, unit: string): Message =>
   error.startsWith('-222')
@@ -76,6 +89,11 @@ class Line {
 
   #take(chunk: string): void {
     this.#arrived += chunk;
+    if (this.#arrived.length > MAX_LINE) {
+      this.#arrived = '';
+      this.#socket.destroy();
+      return;
+    }
     const end = this.#arrived.indexOf('\n');
     if (end < 0) return;
     const line = this.#arrived.slice(0, end).trim();

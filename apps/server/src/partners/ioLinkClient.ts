@@ -9,11 +9,14 @@ const JsonProblem = z.object({
   message: z.string(),
   iolinkError: z.object({ code: z.number(), message: z.string() }).optional(),
 });
-const Bytes = z.object({ value: z.array(z.int().min(0).max(255)) });
+/** An ISDU carries at most 232 bytes, process data 32 (IO-Link Interface Specification 1.1.3, A.5 and 7.3.4). */
+const bytes = (most: number) => z.array(z.int().min(0).max(255)).max(most);
+/** No master has more ports: a list that goes on is none of a master. */
+const MAX_PORTS = 64;
+
+const Bytes = z.object({ value: bytes(232) });
 const ProcessData = z.object({
-  getData: z
-    .object({ iolink: z.object({ valid: z.boolean(), value: z.array(z.int().min(0).max(255)) }).optional() })
-    .optional(),
+  getData: z.object({ iolink: z.object({ valid: z.boolean(), value: bytes(32) }).optional() }).optional(),
 });
 const Status = z.object({ statusInfo: z.string() });
 const Port = z.object({ portNumber: z.int(), statusInfo: z.string(), deviceAlias: z.string() });
@@ -74,7 +77,7 @@ export class IoLinkClient {
     return parsed.data;
   }
 
-  ports = (): Promise<MasterPort[]> => this.call(z.array(Port), '/masters/1/ports');
+  ports = (): Promise<MasterPort[]> => this.call(z.array(Port).max(MAX_PORTS), '/masters/1/ports');
 
   /** The name under which a port's device is reached. */
   private async alias(port: number): Promise<string> {

@@ -3,19 +3,32 @@ import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import {
   readRegistersAnswer,
+  AnswerReader,
   readRegistersRequest,
-  readRtuFrame,
   rtuFrame,
-  rtuLength,
-  takeTcpFrame,
   tcpFrame,
   UnitException,
   writeRegistersRequest,
 } from '@keypost/core/setting';
+import type { Besides } from '@keypost/core/setting';
 import net from 'node:net';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 
-type Taken = { pdu: Uint8Array } | undefined | 'broken';
+/** A request is sent so often on a serial line before it counts as not answered (Modbus over Serial Line V1.02, 2.4.1). */
+const TRIES = 3;
+/** After an answer that did not come, a line is let fall silent for so long, ms: what comes then is of no use. */
+const SILENCE_MS = 60;
+
+/** Why a request was not answered. */
+class NoAnswer extends Error {
+  readonly besides: Besides | undefined;
+  readonly mayRetry: boolean;
+  constructor(besides: Besides | undefined, mayRetry: boolean) {
+    super('no answer');
+    this.besides = besides;
+    this.mayRetry = mayRetry;
+  }
+}
 
 /** Speaks to Modbus units over one connection, one request at a time. */
 export class ModbusClient {
@@ -23,17 +36,21 @@ export class ModbusClient {
   private readonly port: number;
   private readonly framing: 'tcp' | 'rtu';
   private readonly patience: number;
+  private readonly tries: number;
   private socket?: net.Socket;
-  private transaction = 0;
+  private transaction = Math.floor(Math.random() * 0x10000);
   private queue: Promise<unknown> = Promise.resolve();
+  /** Takes what arrives; nothing while nothing is asked, and then it is dropped. */
+  private reading?: { readonly take: (chunk: Uint8Array) => void; readonly lost: () => void };
 
-  /** @param link `host:port`. */
-  constructor(link: string, framing: 'tcp' | 'rtu', patience = PATIENCE_MS) {
+  /** @param link `host:port`. @param tries on a serial line; over TCP nothing gets lost that could be asked again. */
+  constructor(link: string, framing: 'tcp' | 'rtu', patience = PATIENCE_MS, tries = TRIES) {
     const at = link.lastIndexOf(':');
     this.host = link.slice(0, at);
     this.port = Number(link.slice(at + 1));
     this.framing = framing;
     this.patience = patience;
+    this.tries = framing === 'rtu' ? tries : 1;
   }
 
   /** @throws PartnerProblem with the unit's exception or where it does not answer. */
@@ -58,50 +75,49 @@ export class ModbusClient {
   }
 
   private ask(unit: number, pdu: Uint8Array): Promise<Uint8Array> {
-    const turn = this.queue.then(() => this.askNow(unit, pdu));
+    const turn = this.queue.then(() => this.askOften(unit, pdu));
     this.queue = turn.catch(() => undefined);
     return turn;
   }
 
-  private async askNow(unit: number, pdu: Uint8Array): Promise<Uint8Array> {
-    const socket = await this.connected();
-    const transaction = (this.transaction = (this.transaction + 1) & 0xffff);
-    return new Promise((done, fail) => {
-      let arrived = new Uint8Array(0);
-      const end = (outcome: () => void): void => {
-        clearTimeout(timer);
-        socket.off('data', take).off('close', lost).off('error', lost);
-        outcome();
-      };
-      const away = (words: Message): void =>
-        end(() => {
+  private async askOften(unit: number, pdu: Uint8Array): Promise<Uint8Array> {
+    for (let left = this.tries; ; left--) {
+      try {
+        return await this.askOnce(unit, pdu);
+      } catch (error) {
+        if (!(error instanceof NoAnswer)) throw error;
+        if (!error.mayRetry || left <= 1) {
           this.close();
-          fail(new PartnerProblem('away', words));
-        });
-      const lost = (): void => away(say('service.connection-broke'));
-      const take = (chunk: Uint8Array): void => {
-        arrived = Uint8Array.from([...arrived, ...chunk]);
-        const taken = this.take(arrived, unit, transaction);
-        if (taken === 'broken') away(say('service.what-answers-speaks-modbus'));
-        else if (taken) end(() => done(taken.pdu));
-      };
-      const timer = setTimeout(() => away(say('service.unit-does-answer', { unit })), this.patience);
-      socket.on('data', take).on('close', lost).on('error', lost);
-      socket.write(this.framing === 'tcp' ? tcpFrame({ unit, pdu, transaction }) : rtuFrame({ unit, pdu }));
-    });
+          throw new PartnerProblem('away', whyNot(unit, error.besides));
+        }
+        await new Promise((done) => setTimeout(done, SILENCE_MS));
+      }
+    }
   }
 
-  private take(arrived: Uint8Array, unit: number, transaction: number): Taken {
-    if (this.framing === 'tcp') {
-      const taken = takeTcpFrame(arrived);
-      if (taken === 'broken' || !taken) return taken;
-      // An answer that came too late belongs to an earlier request.
-      return taken.frame.transaction === transaction ? taken.frame : this.take(taken.rest, unit, transaction);
-    }
-    const length = rtuLength(arrived, 'answer');
-    if (length === undefined || arrived.length < length) return undefined;
-    const frame = readRtuFrame(arrived.slice(0, length));
-    return frame?.unit === unit ? frame : 'broken';
+  private async askOnce(unit: number, pdu: Uint8Array): Promise<Uint8Array> {
+    const socket = await this.connected();
+    const transaction = (this.transaction = (this.transaction + 1) & 0xffff);
+    const request = { unit, pdu, transaction };
+    const sent = this.framing === 'tcp' ? tcpFrame(request) : rtuFrame(request);
+    const reader = new AnswerReader(request, this.framing, sent);
+    return new Promise((done, fail) => {
+      const end = (outcome: () => void): void => {
+        clearTimeout(timer);
+        this.reading = undefined;
+        outcome();
+      };
+      const timer = setTimeout(() => end(() => fail(new NoAnswer(reader.besides, true))), this.patience);
+      this.reading = {
+        take: (chunk) => {
+          const arrived = reader.take(chunk);
+          if (arrived.kind === 'answer') end(() => done(arrived.pdu));
+          else if (arrived.kind === 'broken') end(() => fail(new NoAnswer(reader.besides, false)));
+        },
+        lost: () => end(() => fail(new PartnerProblem('away', say('service.connection-broke')))),
+      };
+      socket.write(sent);
+    });
   }
 
   private connected(): Promise<net.Socket> {
@@ -120,6 +136,18 @@ export class ModbusClient {
         socket.setTimeout(0);
         socket.off('error', away);
         socket.on('error', () => socket.destroy());
+        socket.on('close', () => {
+          // One that was closed for another says nothing of that one.
+          if (this.socket === socket) this.reading?.lost();
+        });
+        // Whatever one connection brings ends that connection at most.
+        socket.on('data', (chunk) => {
+          try {
+            this.reading?.take(chunk);
+          } catch {
+            socket.destroy();
+          }
+        });
         this.socket = socket;
         done(socket);
       });
@@ -130,6 +158,16 @@ export class ModbusClient {
     this.socket?.destroy();
     this.socket = undefined;
   }
+}
+
+/** Why no answer came, by what came instead: the first thing to look at on a line. */
+function whyNot(unit: number, besides: Besides | undefined): Message {
+  if (!besides) return say('service.unit-does-answer', { unit });
+  const { echo, badSum, others, noise } = besides;
+  if (badSum) return say('service.check-sum', { unit });
+  if (others.length) return say('service.others-answer', { unit, others: others.slice(0, 5).map(String) });
+  if (echo) return say('service.only-echo', { unit });
+  return noise ? say('service.what-answers-speaks-modbus') : say('service.unit-does-answer', { unit });
 }
 
 /** Turns an exception of the unit into words. */

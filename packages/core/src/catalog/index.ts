@@ -43,6 +43,7 @@ export { problemsOfKind } from './kindProblems.ts';
 export type { ModuleType } from './moduleType.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
 export { allowedText, readValue, valueText } from './parameters.ts';
+export { isRaw, rawValue } from './rawValue.ts';
 export type { Parameter, Rule, Setting } from './parameters.ts';
 export { parametersOfType, printedOn, settingsOf, terminalWithRole } from './partType.ts';
 export type { PartType } from './partType.ts';

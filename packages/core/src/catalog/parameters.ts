@@ -1,8 +1,9 @@
 import { nth } from '../lists/index.ts';
-import { say } from '../messages/index.ts';
+import { say, textOf } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { isSameUnit, KEPT_STYLE, parseIn, plain } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
+import { givenAs, isRaw } from './rawValue.ts';
 
 /** The rules by which a required value follows from the job; `setting/derive` knows how. */
 const RULES = [
@@ -184,6 +185,7 @@ function limits(min: number | undefined, max: number | undefined, unit: string):
 
 /** A value as it is read at the device: the name of a choice, a number with its unit. */
 export function valueText(parameter: Parameter, value: string, unit = parameter.unit ?? ''): string {
+  if (isRaw(value)) return textOf(say('setting.raw-value', { given: givenAs(value) }));
   const chosen = parameter.choices?.find((choice) => choice.value === value);
   if (chosen) return chosen.label;
   return parameter.kind === 'number' && unit ? `${value}\u00a0${unit}` : value;

@@ -1,8 +1,8 @@
 import { say } from '../messages/index.ts';
-import { partTypesOf, readValue, settingsOf } from '../catalog/index.ts';
+import { isRaw, partTypesOf, rawValue, readValue, settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Module, Settings } from '../model/index.ts';
-import { refuse } from '../model/index.ts';
+import { JobProblem, refuse } from '../model/index.ts';
 import type { Actor, SingleChange } from './changeSchema.ts';
 import { parametersOf } from './itemParameters.ts';
 
@@ -45,7 +45,9 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
     values: Object.fromEntries(
       Object.entries(entry.values).map(([key, value]) => [
         key,
-        allowed(job, entry.itemId, key, value, entry.side === 'left'),
+        entry.how === 'read'
+          ? asRead(job, entry.itemId, key, value)
+          : allowed(job, entry.itemId, key, value, entry.side === 'left'),
       ]),
     ),
     ...actor,
@@ -68,6 +70,20 @@ export function enter(job: JobContent, { entries }: Of<'enter'>, actor: Actor): 
 }
 
 /**
+ * A value as the device itself gave it. One that its description does not know is kept raw: it is no reason to lose
+ * the others that were read with it, and it is taken for nothing that it might mean.
+ */
+function asRead(job: JobContent, itemId: string, key: string, value: string): string {
+  try {
+    return allowed(job, itemId, key, value, false);
+  } catch (error) {
+    const isKnown = parametersOf(job, itemId).some((p) => p.key === key);
+    if (error instanceof JobProblem && isKnown) return rawValue(value);
+    throw error;
+  }
+}
+
+/**
  * A value as a parameter keeps it.
  * @param strict what is left must be allowed; what was found may be anything that its kind can show.
  */
@@ -81,7 +97,9 @@ function allowed(job: JobContent, itemId: string, key: string, value: string, st
 function moved<T extends Device | Module>(row: T, type: PartType | undefined, values: Settings): T {
   if (!type) return row;
   const before = settingsOf(type, row.settings);
-  const turned = Object.entries(values).filter(([key, value]) => key in before && before[key] !== value);
+  const turned = Object.entries(values).filter(
+    ([key, value]) => key in before && before[key] !== value && !isRaw(value),
+  );
   return turned.length ? { ...row, settings: { ...row.settings, ...Object.fromEntries(turned) } } : row;
 }
 

@@ -2,7 +2,7 @@
 export const SERVICE = {
   'service.bench-source-gives': ({ keys, unit }: { keys: readonly string[]; unit: string }) =>
     `A bench source gives ${keys.join(', ')}; it has no ${unit}.`,
-  'service.source-told-number': 'The source told no number.',
+  'service.source-told-number': 'The source told no number: it is in overload, or nothing is connected.',
   'service.source-give-outside-range': ({ value, unit }: { value: number; unit: string }) =>
     `The source cannot give ${value} ${unit}: that is outside its range.`,
   'service.source-refused': ({ error }: { error: string }) =>
@@ -43,7 +43,14 @@ export const SERVICE = {
   'service.master-refuses': ({ message, code }: { message: string; code: number }) =>
     `The master refuses: ${message} (${code}).`,
   'service.connection-broke': 'The connection broke.',
-  'service.what-answers-speaks-modbus': 'What answers there does not use Modbus.',
+  'service.what-answers-speaks-modbus':
+    'What answers there does not use Modbus in this framing. On a serial line, compare baud, parity and stop bits first.',
+  'service.check-sum': ({ unit }: { unit: number }) =>
+    `Unit ${unit} answers, and the check sum does not fit: noise, a missing terminator, or another baud or parity. Nothing was taken of it.`,
+  'service.others-answer': ({ unit, others }: { unit: number; others: readonly string[] }) =>
+    `Unit ${unit} does not answer; unit ${others.join(', ')} does, to somebody else. Nothing was taken of that.`,
+  'service.only-echo': ({ unit }: { unit: number }) =>
+    `Unit ${unit} does not answer: only what was sent comes back. The converter echoes; look at the unit’s number, its lines A and B, and its supply.`,
   'service.unit-does-answer': ({ unit }: { unit: number }) => `Unit ${unit} does not answer.`,
   'service.nothing-answers': ({ host, port }: { host: string; port: number }) =>
     `Nothing answers at ${host}:${port}.`,

@@ -165,6 +165,7 @@ export const SETTING = {
     `${label}: choose ${either(choices)}.`,
   'setting.too-long': ({ label, max }: { label: string; max: number }) =>
     `${label}: at most ${max} characters fit.`,
+  'setting.raw-value': ({ given }: { given: string }) => `raw ${given}: its description knows no such value`,
   'setting.outside': ({ label, limits, value }: { label: string; limits: string; value: number }) =>
     `${label}: ${limits} is allowed; this is ${written(value)}.`,
   'setting.characters': ({ max }: { max: number }) => `at most ${max} characters`,

@@ -1,5 +1,6 @@
 import { sure } from '../lists/index.ts';
 import type { SheetLine } from '../setting/index.ts';
+import { isRaw } from '../catalog/index.ts';
 import { sheetOf } from '../setting/index.ts';
 import { convert } from '../units/index.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -16,7 +17,9 @@ export interface Effective {
 export function effective(index: JobIndex, itemId: string, key: string): Effective | undefined {
   const line = sheetOf(index, itemId).lines.find(({ parameter }) => parameter.key === key);
   if (!line) return undefined;
-  const { present, required, parameter, presentUnit, unit } = line;
+  const { required, parameter, presentUnit, unit } = line;
+  // What nobody can read says nothing of how the part stands.
+  const present = line.present && !isRaw(line.present.value) ? line.present : undefined;
   const value = present?.value ?? required?.value ?? parameter.factory;
   if (value === undefined) return undefined;
   return { value, unit: present && presentUnit ? presentUnit : unit, assumed: !present, line };

@@ -12,6 +12,7 @@ import { JobIndex } from '../job/jobIndex.ts';
 import { judge } from '../verdict/judge.ts';
 import { disagreementOf } from './agreesAt.ts';
 import { LINKS, moveChain } from './chain.ts';
+import { effectiveRange } from './effective.ts';
 import { chainOf } from './pointChain.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
@@ -62,7 +63,11 @@ describe('the states of a point and its chain know one sensor', () => {
       {
         kind: 'calibrate' as const,
         calibrations: [
-          { id: 'f', pointId: 'px-1', body: { kind: 'inForce' as const, table: 'workshop' as const } },
+          {
+            id: 'f',
+            pointId: 'px-1',
+            body: { kind: 'inForce' as const, table: 'workshop' as const, note: '' },
+          },
         ],
       },
       {
@@ -142,6 +147,16 @@ test.each(analog)('%s: whatever the chain gives forwards, it takes backwards, at
       expect([key, Math.abs(back - value) / (high - low) < 0.005]).toEqual([key, true]);
     }
   }
+});
+
+test('a range that a device gave as no number says nothing of how it stands', () => {
+  const job = after(meterJob(), {
+    kind: 'enter',
+    entries: [{ id: 'r', itemId: 'ft-1-b', side: 'found', how: 'read', values: { high: 'NaN' } }],
+  });
+  expect(nth(job.entries, 0).values.high).toBe('raw NaN');
+  const range = effectiveRange(new JobIndex(job), 'ft-1-b', 'm³/h');
+  expect(range).toMatchObject({ high: 40, assumed: true });
 });
 
 describe('a screen', () => {

@@ -5,6 +5,8 @@ export { parseIpv4, prefixOf } from './ethernetPlan.ts';
 export { fitSteps, plateLines, plateProblem } from './fit.ts';
 export type { PlateLine } from './fit.ts';
 export { frameOf, readFrame } from './frame.ts';
+export { AnswerReader } from './modbus/answers.ts';
+export type { Besides } from './modbus/answers.ts';
 export { readRtuFrame, rtuFrame, takeTcpFrame, tcpFrame } from './modbus/frames.ts';
 export {
   UnitException,

@@ -16,7 +16,7 @@ import { plateLines, plateProblem } from './fit.ts';
 import { portPlan } from './portPlan.ts';
 import { readSheetFile, writeSheetCsv, writeSheetJson } from './sheetFile.ts';
 import { serialFaults } from './serialLine.ts';
-import { sheetOf } from './sheet.ts';
+import { presentText, sheetOf } from './sheet.ts';
 
 const states = (job: JobContent): Record<string, string> =>
   Object.fromEntries(
@@ -316,4 +316,23 @@ test('a network plan: files, names, and the order of bringing it up', () => {
   const keys = networkSteps(plan).map(({ key }) => key);
   expect(keys).toEqual(['plan', 'laptop', 'files', 'device-d', 'controller', 'test']);
   expect(said(nth(networkSteps(plan), 0).title)).toMatch('fieldbus.clear-what-plan-says faults=3');
+});
+
+describe('a value that a device gave and its description does not know', () => {
+  const read = (values: Record<string, string>): JobContent =>
+    after(meterJob(), {
+      kind: 'enter',
+      entries: [{ id: 'r1', itemId: 'ft-1-b', side: 'found', how: 'read', values }],
+    });
+
+  test('is kept raw with its number, beside the others that were read with it', () => {
+    const job = read({ unit: '77', size: '80' });
+    expect(nth(job.entries, 0).values).toEqual({ unit: 'raw 77', size: '80' });
+    const line = sure(sheetIn(job).lines.find(({ parameter }) => parameter.key === 'unit'));
+    expect(line.state).toBe('differs');
+    expect(presentText(line)).toMatch(/raw 77/);
+  });
+
+  test('is refused where somebody types it', () =>
+    expect(() => entered(meterJob(), 'found', { unit: '77' })).toThrow());
 });
