@@ -37,10 +37,15 @@ export const stale = (current: ChangedRow[]): Refusal => new Refusal(409, say('s
 
 /** Turns every error into problem details; nothing of the program's inside goes out. */
 export function handleProblems(app: FastifyInstance): void {
-  app.setErrorHandler((error, request, reply) =>
-    send(reply, request, detailsOf(error as FastifyError, request)),
-  );
+  app.setErrorHandler((error, request, reply) => sendProblem(error as FastifyError, request, reply));
 }
+
+/** Answers with an error as problem details. */
+export const sendProblem = (
+  error: FastifyError,
+  request: FastifyRequest,
+  reply: FastifyReply,
+): FastifyReply => send(reply, request, detailsOf(error, request));
 
 function send(reply: FastifyReply, request: FastifyRequest, details: ProblemDetails): FastifyReply {
   return reply

@@ -11,7 +11,7 @@ import { existsSync } from 'node:fs';
 import { guard } from './guard.ts';
 import type { Callers } from './guard.ts';
 import { refuseUnreadable } from './plainText.ts';
-import { handleProblems, notFound } from './problems.ts';
+import { handleProblems, notFound, sendProblem } from './problems.ts';
 import { openJobs } from './jobs/jobs.ts';
 import { register } from './register.ts';
 import { benchResource } from './resources/bench.ts';
@@ -42,7 +42,8 @@ export async function buildServer(
     logger: log && { level: 'error', stream: process.stderr },
     bodyLimit: 1024 * 1024,
     forceCloseConnections: true,
-    maxParamLength: 128,
+    routerOptions: { maxParamLength: 128 },
+    frameworkErrors: (error, request, reply) => sendProblem(error, request, reply),
   });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);

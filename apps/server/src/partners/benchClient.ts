@@ -1,3 +1,4 @@
+import { own } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import net from 'node:net';
@@ -28,7 +29,7 @@ export async function inject(
   value: number,
   patience = PATIENCE_MS,
 ): Promise<Injected> {
-  const chosen = SOURCES[unit];
+  const chosen = own(SOURCES, unit);
   if (!chosen)
     throw new PartnerProblem(
       'refused',

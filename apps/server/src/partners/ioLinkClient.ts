@@ -1,3 +1,4 @@
+import { own } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { z } from 'zod';
 import type { PortState } from '@keypost/core/ioLink';
@@ -50,7 +51,7 @@ const STATES: Readonly<Record<string, PortState>> = {
   'DIGITAL_OUTPUT_C/Q': 'switching output',
 };
 
-export const stateOf = (statusInfo: string): PortState => STATES[statusInfo] ?? 'no device';
+export const stateOf = (statusInfo: string): PortState => own(STATES, statusInfo) ?? 'no device';
 
 /** Speaks to an IO-Link master over HTTP in the JSON form of the IO-Link community. */
 export class IoLinkClient {

@@ -1,3 +1,4 @@
+import { own } from '@keypost/core/lists';
 import { plain } from '@keypost/core/units';
 import type { MasterConfiguration } from './ioLinkClient.ts';
 
@@ -48,7 +49,7 @@ export function configurationFor(
     chosen === 'backup' ? '_BACKUP_AND_RESTORE' : chosen === 'restore' ? '_RESTORE' : '';
   switch (name) {
     case 'mode':
-      return MODES[value] === undefined ? undefined : { mode: MODES[value] };
+      return modeOf(value);
     case 'validation':
       return { mode, validationAndBackup: value === 'none' ? 'NO_DEVICE_CHECK' : CHECKED + suffix(backup) };
     case 'backup':
@@ -64,4 +65,9 @@ export function configurationFor(
     default:
       return undefined;
   }
+}
+
+function modeOf(value: string): { mode: string } | undefined {
+  const mode = own(MODES, value);
+  return mode === undefined ? undefined : { mode };
 }

@@ -1,3 +1,5 @@
+import { say } from '../messages/index.ts';
+import { refuse } from '../model/index.ts';
 import type { Device, JobContent, Module, Settings, Supply } from '../model/index.ts';
 import { DEVICE_TYPES, MODULE_TYPES } from './catalog.ts';
 import { DeviceDescription } from './description/deviceDescription.ts';
@@ -51,18 +53,16 @@ export class PartTypes {
     );
   }
 
-  /** @throws Error for a kind that neither the catalog nor the job holds. */
+  /** @throws JobProblem for a kind that neither the catalog nor the job holds. */
   device(row: DeviceRow): DeviceType {
     const type = this.findDevice(row);
-    if (!type) throw new Error(`There is no kind of device "${row.typeId}".`);
-    return type;
+    return type ?? refuse(say('job.kind-device', { typeId: row.typeId }), 'typeId');
   }
 
-  /** @throws Error for a kind that neither the catalog nor the job holds. */
+  /** @throws JobProblem for a kind that neither the catalog nor the job holds. */
   module(row: ModuleRow): ModuleType {
     const type = this.findModule(row);
-    if (!type) throw new Error(`There is no kind of module "${row.typeId}".`);
-    return type;
+    return type ?? refuse(say('job.kind-module', { typeId: row.typeId }), 'typeId');
   }
 
   /** The ports of a module as its settings make them, by channel. */

@@ -2,6 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { JobProblem } from '../model/index.ts';
+import { beyondBounds } from './xmlBounds.ts';
 
 /** A description file is not larger than this, bytes; the largest in the field are below a tenth of it. */
 export const MAX_DESCRIPTION_BYTES = 10 * 1024 * 1024;
@@ -27,6 +28,8 @@ export function readXml(text: string): XmlElement {
   if (text.length > MAX_DESCRIPTION_BYTES)
     refuse(say('ioLink.file-mb-most-mb', { text: text.length, maxDescriptionBytes: MAX_DESCRIPTION_BYTES }));
   if (/<!(DOCTYPE|ENTITY)/i.test(text)) refuse(say('ioLink.file-defines-document-type'));
+  const beyond = beyondBounds(text);
+  if (beyond) refuse(beyond);
   const sound = XMLValidator.validate(text);
   if (sound !== true) refuse(say('ioLink.file-damaged-line', { line: sound.err.line, msg: sound.err.msg }));
   const parser = new XMLParser({
@@ -37,9 +40,19 @@ export function readXml(text: string): XmlElement {
     parseAttributeValue: false,
     removeNSPrefix: false,
   });
-  const roots = (parser.parse(text) as Node[]).flatMap(elementOf);
+  const roots = parsed(parser, text).flatMap(elementOf);
   const root = roots.find(({ name }) => !name.startsWith('?'));
   return root ?? refuse(say('ioLink.file-holds-ml-element'));
+}
+
+/** The parser refuses names that programs trip over; that too is a damaged file. */
+function parsed(parser: XMLParser, text: string): Node[] {
+  try {
+    return parser.parse(text) as Node[];
+  } catch (error) {
+    const msg = error instanceof Error ? error.message : String(error);
+    return refuse(say('ioLink.file-damaged-line', { line: 1, msg }));
+  }
 }
 
 function elementOf(node: Node): XmlElement[] {

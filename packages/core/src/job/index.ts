@@ -13,6 +13,7 @@ export { fromVersion1 } from './jobVersion1.ts';
 export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
 export { portFits } from './portFits.ts';
+export { readCsv } from './readCsv.ts';
 export { soundPart } from './soundPart.ts';
 export type { DamagedRow } from './soundPart.ts';
 export { asItStands } from './asItStands.ts';

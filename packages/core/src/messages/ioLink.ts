@@ -110,6 +110,12 @@ export const IO_LINK = {
     `The hysteresis of ${hysteresis} is wider than the window of ${Math.abs(sp1 - sp2)}: it would never let go.`,
   'ioLink.highest-time-base-cycle': 'The highest time base of a cycle time is reserved.',
   'ioLink.cycle-time-0-132': 'A cycle time is 0 to 132.8 ms.',
+  'ioLink.many-attributes': ({ most }: { most: number }) =>
+    `An element of the file has more than ${most} attributes: it is no device description.`,
+  'ioLink.many-elements': ({ most }: { most: number }) =>
+    `The file has more than ${most} elements: it is no device description.`,
+  'ioLink.nested-too-deep': ({ most }: { most: number }) =>
+    `The file is nested more than ${most} deep: it is no device description.`,
   'ioLink.file-mb-most-mb': ({ text, maxDescriptionBytes }: { text: number; maxDescriptionBytes: number }) =>
     `The file is ${Math.ceil(text / 1024 / 1024)} MB; at most ${maxDescriptionBytes / 1024 / 1024} MB are read.`,
   'ioLink.file-defines-document-type':

@@ -97,6 +97,7 @@ export const MODEL = {
   'model.id-1-48-small': 'An id has 1 to 48 small letters, digits, points and dashes.',
   'model.no-such-rule': 'There is no such rule.',
   'model.name-job': 'Give the job a name.',
+  'model.number-beyond': 'No quantity is as large as that: numbers go up to 1e15.',
   'model.rows': ({ maximum }: { maximum: number }) => `At most ${maximum} rows fit here.`,
   'model.needs-supply': 'A job needs a supply.',
   'model.initials': 'Say who you are: enter your initials, such as MR.',

@@ -87,6 +87,8 @@ export const PLANNING = {
   'planning.say-what-relay-switch': 'Say what the relay is to switch.',
   'planning.other-loads': 'other loads',
   'planning.row': ({ row, level }: { row: string; level: string }) => `${row} row, ${level}`,
+  'planning.list-too-long': ({ rows }: { rows: number }) =>
+    `The list is longer than any that Key Post writes: at most ${rows} lines and 10 million characters are read.`,
   'planning.list-lacks-column-begins': ({
     missing,
     columns,

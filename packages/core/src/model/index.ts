@@ -56,4 +56,4 @@ export {
   TablePoint,
 } from './scaling.ts';
 export type { CalibrationOf } from './scaling.ts';
-export { Id, Link, Tag } from './words.ts';
+export { Id, Link, Quantity, Tag } from './words.ts';

@@ -3,7 +3,7 @@ import { codeOf } from '../messages/index.ts';
 import { canBe } from '../units/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
-import { Id, Link, Tag, ShortText } from './words.ts';
+import { Id, Link, Tag, ShortText, Quantity } from './words.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
 export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
@@ -76,9 +76,9 @@ export const Supply = z.object({
 /** A figure of a part's own datasheet or name-plate, in place of what is typical of its kind: from what, by whom, when. */
 export const OwnFigure = z
   .object({
-    min: z.number().optional(),
-    nominal: z.number().optional(),
-    max: z.number().optional(),
+    min: Quantity.optional(),
+    nominal: Quantity.optional(),
+    max: Quantity.optional(),
     unit: ShortText(12),
     from: ShortText(80).min(1, codeOf('model.say-where-figure-such')),
     by: ShortText(40).min(1, codeOf('model.say-who-read')),
@@ -136,7 +136,7 @@ export const Device = z.object({
 
 /** A measuring range in the unit of the value, such as 0 to 6 bar. */
 export const Range = z
-  .object({ low: z.number(), high: z.number(), unit: ShortText(12) })
+  .object({ low: Quantity, high: Quantity, unit: ShortText(12) })
   .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'))
   .refine(({ low, high, unit }) => canBe(low, unit) && canBe(high, unit), {
     error: codeOf('model.range-below-absolute-zero'),
@@ -205,7 +205,7 @@ export const Stamp = z.object({
   step: z.string().min(1).max(100),
   fingerprint: Fingerprint,
   /** What was found while it was done, by name, where a step asks for numbers. */
-  values: z.record(z.string().max(40), z.number()).optional(),
+  values: z.record(z.string().max(40), Quantity).optional(),
   by: ShortText(40).min(1, codeOf('model.say-who-did')),
   at: z.iso.datetime(),
   undone: z
@@ -232,10 +232,10 @@ export const Result = z.object({
   check: z.string().min(1).max(120),
   fingerprint: Fingerprint,
   /** Limits of a value, or what was to be seen. */
-  expected: z.union([z.object({ min: z.number(), max: z.number() }), z.object({ seen: z.boolean() })]),
-  measured: z.union([z.number(), z.boolean()]),
+  expected: z.union([z.object({ min: Quantity, max: Quantity }), z.object({ seen: z.boolean() })]),
+  measured: z.union([Quantity, z.boolean()]),
   pass: z.boolean(),
-  difference: z.number(),
+  difference: Quantity,
   /** Unit of what was measured, where that is not V. */
   unit: ShortText(12).optional(),
   instrument: Instrument.optional(),

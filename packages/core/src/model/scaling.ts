@@ -1,12 +1,12 @@
 import { codeOf } from '../messages/index.ts';
 import { z } from 'zod';
-import { Id, ShortText } from './words.ts';
+import { Id, ShortText, Quantity } from './words.ts';
 
 const percent = (max: number) =>
   z.number().min(0, codeOf('model.share-0-more')).max(max, codeOf('model.at-most'));
 
 /** A pair of a calibration table: the signal at the sensor's wires, and the value that it stands for. */
-export const TablePoint = z.object({ in: z.number(), out: z.number() });
+export const TablePoint = z.object({ in: Quantity, out: Quantity });
 
 /** At most so many points fit into a table. */
 export const MAX_TABLE_POINTS = 64;
@@ -40,15 +40,15 @@ export const Bands = z
      * At or below the one and at or above the other something is wrong with the wire: of currents and voltages low is a
      * break and high a short, of resistances and thermocouples the other way round.
      */
-    lowFault: z.number(),
-    highFault: z.number(),
+    lowFault: Quantity,
+    highFault: Quantity,
     /** Below and above it the value is outside its range. */
-    underAt: z.number(),
-    overAt: z.number(),
+    underAt: Quantity,
+    overAt: Quantity,
     /** So long it must last before it counts, s. */
     delay: z.number().min(0, codeOf('model.delay-0-s-more')).max(3600, codeOf('model.most-hour')),
     reaction: z.enum(['hold', 'substitute', 'fail']),
-    substitute: z.number().optional(),
+    substitute: Quantity.optional(),
   })
   .refine(
     ({ lowFault, underAt, overAt, highFault }) =>
@@ -76,8 +76,8 @@ export const Display = z
     label: ShortText(24).min(1, codeOf('model.name-screen')),
     unit: ShortText(12),
     /** What the controller's value at both ends of its range stands for there. */
-    low: z.number(),
-    high: z.number(),
+    low: Quantity,
+    high: Quantity,
     decimals: z.int().min(0).max(6, codeOf('model.most-6-decimal-places')),
     /** Below this share of the top it shows zero. */
     cutoffPercent: percent(100).default(0),
@@ -123,9 +123,9 @@ export const Scaling = z.object({
 
 const Reading = z.object({
   /** Share of the range at which it was done, %. */
-  share: z.number(),
-  injected: z.number(),
-  read: z.number(),
+  share: Quantity,
+  injected: Quantity,
+  read: Quantity,
 });
 
 /** The source or gauge against which a calibration is made: % of its reading, and a fixed part in its unit. */
@@ -156,8 +156,8 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     kind: z.literal('field'),
     unitIn: Unit,
     unitOut: Unit,
-    in: z.number(),
-    out: z.number(),
+    in: Quantity,
+    out: Quantity,
     note: Note,
   }),
   /** A field point or table that does not count any more, and why. */
@@ -171,15 +171,15 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('transmitter'),
     side: z.enum(['found', 'left']),
-    injects: z.object({ low: z.number(), high: z.number(), unit: Unit }),
-    gives: z.object({ low: z.number(), high: z.number(), unit: Unit }),
+    injects: z.object({ low: Quantity, high: Quantity, unit: Unit }),
+    gives: z.object({ low: Quantity, high: Quantity, unit: Unit }),
     readings: z.array(Reading).min(2, codeOf('model.two-readings-least')).max(40),
     limitPercent: z.number().positive(codeOf('model.limit-above-0')).max(20, codeOf('model.most-20')),
     reference: Reference,
     /** Output with its sensor opened, and which way it was to go. */
-    burnout: z.object({ wanted: z.enum(['low', 'high']), read: z.number() }).optional(),
+    burnout: z.object({ wanted: z.enum(['low', 'high']), read: Quantity }).optional(),
     /** Largest error, % of span. */
-    worstPercent: z.number(),
+    worstPercent: Quantity,
     pass: z.boolean(),
   }),
   /** Two displays made to agree. */
@@ -187,12 +187,12 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     kind: z.literal('displays'),
     unit: Unit,
     pairs: z
-      .array(z.object({ first: z.number(), second: z.number() }))
+      .array(z.object({ first: Quantity, second: Quantity }))
       .min(1)
       .max(40),
-    was: z.object({ low: z.number(), high: z.number() }),
-    becomes: z.object({ low: z.number(), high: z.number() }),
-    remains: z.number(),
+    was: z.object({ low: Quantity, high: Quantity }),
+    becomes: z.object({ low: Quantity, high: Quantity }),
+    remains: Quantity,
   }),
   /** A result of the tool drawer that was sent here. */
   z.object({

@@ -15,6 +15,12 @@ export const Tag = z
 export const ShortText = (max: number) =>
   z.string().trim().max(max, codeOf('model.most-characters-fit-here'));
 
+/** Any number that a quantity can have: nothing that is wired, set or measured is larger, in whatever unit. */
+export const Quantity = z
+  .number()
+  .min(-1e15, codeOf('model.number-beyond'))
+  .max(1e15, codeOf('model.number-beyond'));
+
 /** Where a partner answers: `host:port` of this network. */
 export const Link = z
   .string()

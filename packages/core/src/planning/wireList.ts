@@ -7,7 +7,7 @@ import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
 import { fileStyle, keptCell, numberIn, parseSection, readingsOf } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
-import { JobIndex, planDifferences } from '../job/index.ts';
+import { JobIndex, planDifferences, readCsv } from '../job/index.ts';
 
 /** One end of a wire in the list. */
 interface ListedEnd {
@@ -118,14 +118,12 @@ const unescaped = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.s
  * @throws JobProblem with every line that cannot be taken; then nothing is.
  */
 export function readWireList(job: JobContent, text: string): Change | undefined {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
+  const { rows, columns } = readCsv(text, {
     skipEmptyLines: 'greedy',
     transformHeader: (header) => header.trim().toLowerCase(),
     transform: unescaped,
   });
-  const fields = parsed.meta.fields ?? [];
-  const missing = ['wire', 'from', 'from_terminal', 'to', 'to_terminal'].filter((f) => !fields.includes(f));
+  const missing = ['wire', 'from', 'from_terminal', 'to', 'to_terminal'].filter((f) => !columns.includes(f));
   if (missing.length)
     throw new JobProblem([
       {
@@ -135,7 +133,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
     ]);
   const known = new Map(wireList(job).map((listed) => [nameOf(rowOf(listed)), listed.wire]));
   const problems: Problem[] = [];
-  const changes = parsed.data.flatMap((row, i): SingleChange[] => {
+  const changes = rows.flatMap((row, i): SingleChange[] => {
     const path = `line ${i + 2}`;
     const wire = known.get(nameOf(row));
     if (!wire) {

@@ -1,3 +1,4 @@
+import { own } from '../lists/index.ts';
 import { distinct, say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
@@ -47,7 +48,7 @@ export function stampName(
     const title = checks?.find(({ key }) => key === step.slice(4))?.title;
     return title === undefined ? say('step.check-fitting') : say('step.fit', { check: title });
   }
-  return STEP_NAMES[step] ?? step;
+  return own(STEP_NAMES, step) ?? step;
 }
 
 /** The parts of a fingerprint that changed, in words: each wire by its number, each part by its tag, none twice. */

@@ -1,3 +1,4 @@
+import { own } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { fixed, formatVoltBand } from '../units/index.ts';
@@ -284,7 +285,7 @@ const CHECK_NAMES: Readonly<Record<string, Message>> = {
 export function checkName(key: string): Text {
   const [state = ''] = key.split('.');
   if (key === 'supply.volts') return say('proof.supply');
-  const name = CHECK_NAMES[kindOfCheck(key)] ?? key;
+  const name = own(CHECK_NAMES, kindOfCheck(key)) ?? key;
   if (state === 'inject') return say('text.list', { parts: [name, injectionText(key.split('.')[1] ?? '')] });
   if (state === 'present') return say('proof.with-target', { name });
   return state === 'away' ? say('proof.without-target', { name }) : name;

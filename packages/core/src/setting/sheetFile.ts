@@ -3,6 +3,7 @@ import type { Message } from '../messages/index.ts';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
+import { readCsv } from '../job/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { fileStyle, keptCell } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
@@ -156,11 +157,8 @@ interface FileRow {
 }
 
 function csvRows(text: string): FileRow[] {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: true,
-  });
-  const missing = ['Tag', 'Key'].filter((column) => !meta.fields?.includes(column));
+  const { rows, columns } = readCsv(text, { skipEmptyLines: true });
+  const missing = ['Tag', 'Key'].filter((column) => !columns.includes(column));
   if (missing.length)
     throw new JobProblem([
       {
@@ -168,7 +166,7 @@ function csvRows(text: string): FileRow[] {
         message: say('setting.file-lacks-column-first', { missing }),
       },
     ]);
-  return data.map((row, i) => ({
+  return rows.map((row, i) => ({
     where: `line ${i + 2}`,
     tag: (row.Tag ?? '').trim(),
     key: (row.Key ?? '').trim(),

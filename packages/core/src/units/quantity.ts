@@ -1,4 +1,4 @@
-import { sure } from '../lists/index.ts';
+import { own, sure } from '../lists/index.ts';
 import { bareNumber, KEPT_STYLE, NUMBER_PATTERN, readingsOf, valueOf } from './number.ts';
 import type { NumberStyle } from './number.ts';
 
@@ -140,7 +140,7 @@ function readQuantity(text: string, dimension: Dimension, defaultUnit: string, s
     return { ok: false, problem: unread('quantity.thousands', { text: text.trim(), small, large }) };
   }
   const unit = unitText ?? defaultUnit;
-  const step = units[unit] ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
+  const step = own(units, unit) ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
   if (step === undefined)
     return { ok: false, problem: unread('quantity.unit', { unit, units: Object.keys(units) }) };
   const fraction = valueOf(sure(digits)) / (divisor === undefined ? 1 : Number(divisor));
@@ -164,7 +164,7 @@ const fromFirst = (value: number, step: UnitStep): number =>
   typeof step === 'number' ? value / step : (value - step[1]) / step[0];
 
 const stepOf = (dimension: Dimension, unit: string): UnitStep | undefined =>
-  (UNITS[dimension] as Readonly<Record<string, UnitStep>>)[unit];
+  own<UnitStep>(UNITS[dimension], unit);
 
 /** The dimension that a unit belongs to, if it is known here. */
 export const dimensionOf = (unit: string): Dimension | undefined =>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
 import type { Element, Span } from '../../circuit/index.ts';
 import { Figure, nominalOf } from '../description/figure.ts';
@@ -11,12 +12,12 @@ const share = (value: number, percent: number): Span =>
 
 /** Ends of a resistance element over its range. */
 const Ends = z.strictObject({
-  lowOhms: z.number(),
-  highOhms: z.number(),
-  low: z.number(),
-  high: z.number(),
+  lowOhms: Quantity,
+  highOhms: Quantity,
+  low: Quantity,
+  high: Quantity,
   unit: z.string().max(12),
-  perUnit: z.number().optional(),
+  perUnit: Quantity.optional(),
 });
 
 export const MEASURING = [
@@ -40,8 +41,8 @@ export const MEASURING = [
       b: Node,
       lowOhms: Figure,
       highOhms: Figure,
-      low: z.number(),
-      high: z.number(),
+      low: Quantity,
+      high: Quantity,
       unit: z.string().max(12),
     },
     ({ id, a, b, lowOhms, highOhms }, now): Element[] => {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import { holds } from '../../circuit/index.ts';
 import type { Condition } from '../../circuit/index.ts';
 import type { Logic, OutputKind, Settings } from '../../model/index.ts';
@@ -31,7 +32,7 @@ export const Expression: z.ZodType<Expression> = z.lazy(() =>
     z.strictObject({ present: z.literal(true) }),
     z.strictObject({ called: Name }),
     z.strictObject({ forced: Name }),
-    z.strictObject({ above: z.number() }),
+    z.strictObject({ above: Quantity }),
     z.strictObject({ setting: Name, is: z.string().max(60) }),
     z.strictObject({ not: Expression }),
     z.strictObject({ all: z.array(Expression).max(12) }),

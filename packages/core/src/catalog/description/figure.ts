@@ -1,10 +1,11 @@
 import { nth } from '../../lists/index.ts';
 import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
 import type { Span } from '../../circuit/index.ts';
 
-const Finite = z.number();
+const Finite = Quantity;
 
 /**
  * One number of a datasheet: its nominal value, the least and the largest that it may be, its unit, and where it comes

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import { BehaviourOf } from '../behaviours/behaviours.ts';
 import { Name, Node } from './names.ts';
 import { Figure } from './figure.ts';
@@ -29,7 +30,7 @@ const base = {
   /** The terminal, or node inside, against which it works. */
   common: Node,
   /** Where its common is inside the module: the sense of a rail, and its volts. */
-  inside: z.strictObject({ rail: z.enum(['+', '-']), volts: z.number() }).optional(),
+  inside: z.strictObject({ rail: z.enum(['+', '-']), volts: Quantity }).optional(),
   /** What each lead of a device wants here. */
   roles: z.partialRecord(z.enum(TERMINAL_ROLES), Node),
   /** Elements that are drawn for it besides its own. */

@@ -1,5 +1,6 @@
 import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import type { FitCheck, Handling, PlateFact } from '../handling/handling.ts';
 import { isRule } from '../parameters.ts';
 import type { Parameter, Rule, Setting } from '../parameters.ts';
@@ -39,8 +40,8 @@ export const ParameterSchema: z.ZodType<Parameter> = z.strictObject({
   choices: Choices.optional(),
   unit: z.string().max(12).optional(),
   unitKey: Key.optional(),
-  min: z.number().optional(),
-  max: z.number().optional(),
+  min: Quantity.optional(),
+  max: Quantity.optional(),
   special: z
     .array(z.strictObject({ value: z.string().max(60), name: Label }))
     .max(40)
@@ -71,8 +72,8 @@ const Fact: z.ZodType<PlateFact> = z.strictObject({
   kind: z.enum(['number', 'text', 'choice']),
   choices: Choices.optional(),
   unit: z.string().max(12).optional(),
-  min: z.number().optional(),
-  max: z.number().optional(),
+  min: Quantity.optional(),
+  max: Quantity.optional(),
   example: z.string().max(60),
 });
 
