@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import { execFile } from 'node:child_process';
 import { Agent, request } from 'node:http';
+import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
 
 /** How long each of many requests took. */
 export interface Loaded {
@@ -15,12 +18,23 @@ export interface Loaded {
 export interface Ask {
   readonly method: 'GET' | 'POST';
   readonly url: string;
-  readonly body?: () => unknown;
+  /** A point that is stamped: a new change each time. */
+  readonly stamps?: string;
   readonly headers?: Readonly<Record<string, string>>;
 }
 
-/** Asks over so many connections, each again as soon as it was answered, for so long. */
+/**
+ * Asks over so many connections, each again as soon as it was answered, for so long. In a process of its own: what asks
+ * does not stand in the way of what answers.
+ */
 export async function load(ask: Ask, connections: number, seconds: number): Promise<Loaded> {
+  const own = fileURLToPath(import.meta.url);
+  const args = ['--import', 'tsx', own, JSON.stringify([ask, connections, seconds])];
+  const { stdout } = await promisify(execFile)(process.execPath, args);
+  return JSON.parse(stdout) as Loaded;
+}
+
+async function loadHere(ask: Ask, connections: number, seconds: number): Promise<Loaded> {
   const agent = new Agent({ keepAlive: true, maxSockets: connections });
   const took: number[] = [];
   let failed = 0;
@@ -42,8 +56,8 @@ export async function load(ask: Ask, connections: number, seconds: number): Prom
   return { rate: took.length / elapsed, p50: at(0.5), p99: at(0.99), failed };
 }
 
-function send({ method, url, body, headers = {} }: Ask, agent: Agent): Promise<number> {
-  const text = body ? JSON.stringify(body()) : '';
+function send({ method, url, stamps, headers = {} }: Ask, agent: Agent): Promise<number> {
+  const text = stamps === undefined ? '' : JSON.stringify(stampOf(stamps));
   return new Promise((resolve, reject) => {
     const call = request(
       url,
@@ -66,9 +80,13 @@ function send({ method, url, body, headers = {} }: Ask, agent: Agent): Promise<n
 }
 
 /** A stamp of a point, as a change of its own. */
-export const stampOf = (pointId: string) => () => ({
+const stampOf = (pointId: string) => ({
   changeId: randomUUID(),
   by: 'BN',
   change: { kind: 'stamp', stamp: { id: randomUUID(), pointId, step: 'tug', fingerprint: {} } },
   expects: [],
 });
+
+const [, script, given] = process.argv;
+if (script === fileURLToPath(import.meta.url) && given)
+  console.log(JSON.stringify(await loadHere(...(JSON.parse(given) as [Ask, number, number]))));

@@ -4,8 +4,8 @@ import path from 'node:path';
 import { openDatabase } from '../apps/server/src/db/database.ts';
 import { DEMO_JOB_ID, seedDemo } from '../apps/server/src/demo/seed.ts';
 import { buildServer } from '../apps/server/src/server.ts';
-import { bareServer } from './bareServer.ts';
-import { load, stampOf } from './load.ts';
+import { bareServer } from '../apps/server/test/bareServer.ts';
+import { load } from './load.ts';
 import type { Ask, Loaded } from './load.ts';
 import { MIGRATIONS } from './places.ts';
 
@@ -46,13 +46,12 @@ export async function serving(): Promise<void> {
   });
   const known = (await fetch(job)).headers.get('etag') ?? '';
   await measure('the job, known already', { method: 'GET', url: job, headers: { 'if-none-match': known } });
-  const body = stampOf('pe-101');
   const inserted = await measure('a bare insert with an event', {
     method: 'POST',
     url: `${theirs}/bare`,
-    body,
+    stamps: 'pe-101',
   });
-  const changed = await measure('a change', { method: 'POST', url: `${job}/changes`, body });
+  const changed = await measure('a change', { method: 'POST', url: `${job}/changes`, stamps: 'pe-101' });
   console.log(
     `  GET against the bare route            ${(got.rate / plain.rate).toFixed(2)} (wanted at least 0.33)`,
   );

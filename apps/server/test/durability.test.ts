@@ -3,11 +3,14 @@ import { createClient } from '@keypost/api';
 import type { JobView } from '@keypost/api';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import fs from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { openDatabase } from '../src/db/database.ts';
 import { freePort, runToEnd, startProcess } from './process.ts';
 
+const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
 const ROUNDS = 20;
 let data: string;
 beforeEach(() => (data = mkdtempSync(path.join(os.tmpdir(), 'keypost-'))));
@@ -76,6 +79,24 @@ test(`nothing acknowledged is lost when the server is killed, ${ROUNDS} times ov
   expect([...acknowledged].filter((id) => !stored.has(id))).toEqual([]);
   expect(await server.end('SIGINT')).toBe(0);
 }, 240000);
+
+test('every commit of the database is synced to the disk before it is acknowledged', async () => {
+  const synced = jest.spyOn(fs, 'fsyncSync');
+  const db = await openDatabase(path.join(data, 'db'), MIGRATIONS);
+  expect((await db.query<{ fsync: string }>('show fsync')).rows).toEqual([{ fsync: 'on' }]);
+  await db.exec('create table t (a int)');
+  for (let i = 0; i < 5; i++) {
+    const before = synced.mock.calls.length;
+    await db.query('insert into t values ($1)', [i]);
+    expect(synced.mock.calls.length).toBeGreaterThan(before);
+  }
+  const before = synced.mock.calls.length;
+  await db.exec('checkpoint');
+  // Of a checkpoint every file that was written, so that the log before it may go.
+  expect(synced.mock.calls.length).toBeGreaterThan(before + 3);
+  await db.close();
+  synced.mockRestore();
+}, 60_000);
 
 test('a second start on the same directory says who has it; after the end it is free', async () => {
   const server = await startProcess(data);

@@ -1,4 +1,4 @@
-import { nth } from '@keypost/core/lists';
+import { middleOf, nth } from '@keypost/core/lists';
 import type { Queryable } from './connection.ts';
 import type { ChangedRow, JobEvent, JobSummary } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
@@ -104,74 +104,116 @@ export interface AuditEntry {
   readonly what: string;
 }
 
+/** What one change made of a job: how it stands then, the rows that changed, and what is told of it. */
+export interface Difference {
+  readonly job: StoredJob;
+  readonly rows: readonly ChangedRow[];
+  readonly events: readonly NewEvent[];
+}
+
 /**
- * Writes the difference between a stored job and its next content, with an event for every row that differs.
- * Belongs into the same transaction as the read. @returns the job as it is stored then, and the rows that changed.
+ * The difference between a stored job and its next content, with an event for every row that differs.
+ * @param own counts of revisions that were made for the changes that are being stored, and may be counted on in place.
  */
-export async function writeDifference(
-  db: Queryable,
+export function differenceTo(
   before: StoredJob,
   after: JobContent,
   entry: AuditEntry,
-): Promise<{ job: StoredJob; rows: ChangedRow[] }> {
+  own: Set<ReadonlyMap<string, number>> = new Set(),
+): Difference {
   const revision = before.revision + 1;
   const rows: ChangedRow[] = [];
   const events: NewEvent[] = [];
+  const tell = (collection: NewEvent['collection'], rowId: string, was: object | null, now: object | null) =>
+    void events.push({ ...entry, revision, collection, rowId, before: was, after: now });
   const revisions = { ...before.revisions };
   const [head, next] = [headOf(before.content), headOf(after)];
   const headRevision = before.headRevision + (HEAD.some((field) => head[field] !== next[field]) ? 1 : 0);
   if (headRevision !== before.headRevision) {
-    events.push({ collection: 'job', rowId: before.id, before: head, after: next });
+    tell('job', before.id, head, next);
     rows.push({ collection: 'job', id: before.id, revision: headRevision, row: { id: before.id, ...next } });
   }
   for (const collection of COLLECTION_NAMES) {
     // A change leaves the lists and rows that it does not touch as they are.
-    if (after[collection] === before.content[collection]) continue;
-    const written = await writeList(db, before, after, collection);
-    revisions[collection] = written.revisions;
-    rows.push(...written.rows);
-    events.push(...written.events);
+    const { changed, removed } = changesOf(before.content, after, collection);
+    if (!changed.length && !removed.length) continue;
+    const last = before.revisions[collection];
+    const counted = own.has(last) ? (last as Map<string, number>) : new Map(last);
+    own.add(counted);
+    for (const { row, was } of changed) {
+      const count = was ? (counted.get(row.id) ?? 0) + 1 : 1;
+      counted.set(row.id, count);
+      tell(collection, row.id, was ?? null, row);
+      rows.push({ collection, id: row.id, revision: count, row });
+    }
+    for (const row of removed) {
+      tell(collection, row.id, row, null);
+      rows.push({ collection, id: row.id, revision: counted.get(row.id) ?? 1, row: null });
+      counted.delete(row.id);
+    }
+    revisions[collection] = counted;
   }
-  await addEvents(db, entry, revision, events);
-  await db.query(
-    `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 5}`).join(', ')},
-            revision = $2, updated_at = $3, head_revision = $4 where id = $1`,
-    [before.id, revision, entry.at, headRevision, ...HEAD.map((field) => after[field])],
-  );
-  return { job: { id: before.id, revision, headRevision, content: after, revisions }, rows };
+  return { job: { id: before.id, revision, headRevision, content: after, revisions }, rows, events };
 }
 
-/** Writes the rows of one list that differ. */
-async function writeList(
-  db: Queryable,
-  { id: jobId, content, revisions }: StoredJob,
+/** Rows of a list that are new or other than they were, and those that are gone. */
+function changesOf(
+  before: JobContent,
   after: JobContent,
   collection: CollectionName,
-): Promise<{ revisions: ReadonlyMap<string, number>; rows: ChangedRow[]; events: NewEvent[] }> {
-  const rows: ChangedRow[] = [];
-  const events: NewEvent[] = [];
-  const now = new Map(revisions[collection]);
-  const old = new Map((content[collection] as unknown as Row[]).map((row) => [row.id, row]));
-  const added: Row[] = [];
-  for (const row of after[collection] as unknown as Row[]) {
+): { changed: { row: Row; was?: Row }[]; removed: Row[] } {
+  if (after[collection] === before[collection]) return { changed: [], removed: [] };
+  const middle = middleOf(
+    before[collection] as unknown as readonly Row[],
+    after[collection] as unknown as readonly Row[],
+  );
+  const old = new Map(middle.before.map((row) => [row.id, row]));
+  const changed = middle.after.flatMap((row) => {
     const was = old.get(row.id);
     old.delete(row.id);
-    if (was === row || (was && same(was, row))) continue;
-    const revision = was ? (now.get(row.id) ?? 0) + 1 : 1;
-    if (was) await updateRow(db, jobId, collection, row, revision);
-    else added.push(row);
-    now.set(row.id, revision);
-    events.push({ collection, rowId: row.id, before: was ?? null, after: row });
-    rows.push({ collection, id: row.id, revision, row });
+    return was === row || (was && same(was, row)) ? [] : [{ row, ...(was && { was }) }];
+  });
+  return { changed, removed: [...old.values()] };
+}
+
+/**
+ * Brings the rows of a job to what they are after one or several changes, with the events of each.
+ * Belongs into the transaction in which the job was locked.
+ */
+export async function writeChanges(
+  db: Queryable,
+  before: StoredJob,
+  after: StoredJob,
+  events: readonly NewEvent[],
+): Promise<void> {
+  const { id: jobId, content } = after;
+  for (const collection of COLLECTION_NAMES) {
+    const { changed, removed } = changesOf(before.content, content, collection);
+    const added: [Row, number][] = [];
+    for (const { row, was } of changed) {
+      const revision = after.revisions[collection].get(row.id) ?? 1;
+      if (was) await updateRow(db, jobId, collection, row, revision);
+      else added.push([row, revision]);
+    }
+    await insertRows(db, jobId, collection, added);
+    for (const { id } of removed)
+      await db.query(`delete from ${COLLECTIONS[collection].table} where job_id = $1 and id = $2`, [
+        jobId,
+        id,
+      ]);
   }
-  await insertRows(db, jobId, collection, added);
-  for (const [id, row] of old) {
-    await db.query(`delete from ${COLLECTIONS[collection].table} where job_id = $1 and id = $2`, [jobId, id]);
-    events.push({ collection, rowId: id, before: row, after: null });
-    rows.push({ collection, id, revision: now.get(id) ?? 1, row: null });
-    now.delete(id);
-  }
-  return { revisions: now, rows, events };
+  await addEvents(db, events);
+  await db.query(
+    `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 5}`).join(', ')},
+            revision = $2, updated_at = coalesce($3, updated_at), head_revision = $4 where id = $1`,
+    [
+      jobId,
+      after.revision,
+      events.at(-1)?.at ?? null,
+      after.headRevision,
+      ...HEAD.map((field) => content[field]),
+    ],
+  );
 }
 
 function same(a: Row, b: Row): boolean {
@@ -212,15 +254,17 @@ async function insertRows(
   db: Queryable,
   jobId: string,
   collection: CollectionName,
-  rows: readonly Row[],
+  rows: readonly (readonly [Row, revision: number])[],
 ): Promise<void> {
   for (let start = 0; start < rows.length; start += BATCH) {
-    const batch = rows.slice(start, start + BATCH).map((row) => values(collection, row));
+    const batch = rows
+      .slice(start, start + BATCH)
+      .map(([row, revision]) => ({ ...values(collection, row), revision }));
     const { columns } = nth(batch, 0);
     await db.query(
-      `insert into ${COLLECTIONS[collection].table} (job_id, ${columns.join(', ')})
-       values ${marks(batch.length, columns.length + 1)}`,
-      batch.flatMap((row) => [jobId, ...row.values]),
+      `insert into ${COLLECTIONS[collection].table} (job_id, revision, ${columns.join(', ')})
+       values ${marks(batch.length, columns.length + 2)}`,
+      batch.flatMap((row) => [jobId, row.revision, ...row.values]),
     );
   }
 }
@@ -240,35 +284,32 @@ async function updateRow(
   );
 }
 
-interface NewEvent {
+/** A row that differs, and by whom, when and with which change. */
+export interface NewEvent extends AuditEntry {
+  readonly revision: number;
   readonly collection: string;
   readonly rowId: string;
   readonly before: object | null;
   readonly after: object | null;
 }
 
-async function addEvents(
-  db: Queryable,
-  entry: AuditEntry,
-  revision: number,
-  events: readonly NewEvent[],
-): Promise<void> {
+async function addEvents(db: Queryable, events: readonly NewEvent[]): Promise<void> {
   for (let start = 0; start < events.length; start += BATCH) {
     const batch = events.slice(start, start + BATCH);
     await db.query(
       `insert into event (job_id, change_id, at, by, what, collection, row_id, before, after, revision)
        values ${marks(batch.length, 10)}`,
-      batch.flatMap(({ collection, rowId, before, after }) => [
-        entry.jobId,
-        entry.changeId,
-        entry.at,
-        entry.by,
-        entry.what,
-        collection,
-        rowId,
-        before && JSON.stringify(before),
-        after && JSON.stringify(after),
-        revision,
+      batch.flatMap((event) => [
+        event.jobId,
+        event.changeId,
+        event.at,
+        event.by,
+        event.what,
+        event.collection,
+        event.rowId,
+        event.before && JSON.stringify(event.before),
+        event.after && JSON.stringify(event.after),
+        event.revision,
       ]),
     );
   }
@@ -282,19 +323,23 @@ export async function revisionOfJob(db: Queryable, jobId: string): Promise<numbe
 
 /**
  * Where a job stands, with its row locked until the transaction ends, so that changes of one job come one after the
- * other whoever makes them; and the revision that a change of this id led to, if it was stored before.
+ * other whoever makes them; and which of some changes were stored before.
  */
 export async function lockJob(
   db: Queryable,
   jobId: string,
-  changeId: string,
-): Promise<{ revision: number; again: number | null } | undefined> {
-  const { rows } = await db.query<{ revision: number; again: number | null }>(
-    `select revision, (select revision from event where job_id = $1 and change_id = $2 limit 1) as again
-       from job where id = $1 for update`,
-    [jobId, changeId],
+  changeIds: readonly string[],
+): Promise<{ revision: number; seen: ReadonlySet<string> } | undefined> {
+  const { rows } = await db.query<{ revision: number }>('select revision from job where id = $1 for update', [
+    jobId,
+  ]);
+  const job = rows[0];
+  if (!job) return undefined;
+  const before = await db.query<{ id: string }>(
+    'select distinct change_id as id from event where job_id = $1 and change_id = any($2)',
+    [jobId, changeIds],
   );
-  return rows[0];
+  return { revision: job.revision, seen: new Set(before.rows.map(({ id }) => id)) };
 }
 
 /** Whether a job of this id was ever made, by the change of this id or by any. */
@@ -323,14 +368,22 @@ export async function createJob(
       none.map(([collection]) => [collection, new Map()]),
     ) as unknown as Revisions,
   };
-  const { job } = await writeDifference(db, empty, content, entry);
+  const { job, events } = differenceTo(empty, content, entry);
+  await writeChanges(db, empty, job, events);
   return job;
 }
 
 /** Removes a job and its rows; one event with its last content stays. */
 export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry): Promise<void> {
-  await addEvents(db, entry, job.revision + 1, [
-    { collection: 'job', rowId: job.id, before: job.content, after: null },
+  await addEvents(db, [
+    {
+      ...entry,
+      revision: job.revision + 1,
+      collection: 'job',
+      rowId: job.id,
+      before: job.content,
+      after: null,
+    },
   ]);
   await db.query('delete from job where id = $1', [job.id]);
 }

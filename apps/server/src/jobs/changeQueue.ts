@@ -4,8 +4,10 @@ import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
+import { setImmediate } from 'node:timers/promises';
 import type { Database, Queryable } from '../db/connection.ts';
-import { headOf, lockJob, writeDifference } from '../db/store.ts';
+import { differenceTo, headOf, lockJob, writeChanges } from '../db/store.ts';
+import type { Difference, NewEvent } from '../db/store.ts';
 import { notFound, Refusal, stale } from '../problems.ts';
 import type { JobKeeper } from './jobKeeper.ts';
 import { KeptJob } from './keptJob.ts';
@@ -27,6 +29,7 @@ interface Waiting {
 }
 
 type Outcome = { readonly answer: ChangeResponse } | { readonly refused: unknown };
+type Settled = readonly [Waiting, Outcome];
 
 /** A transaction takes no more changes once it has worked so long, ms, or holds so many: others wait too. */
 const PATIENCE_MS = 25;
@@ -58,22 +61,26 @@ export class ChangeQueue {
   async #work(): Promise<void> {
     this.#isWorking = true;
     try {
-      while (this.#waiting.length) await this.#storeSome();
+      while (this.#waiting.length) {
+        // Others are heard and answered in between, and what they ask for comes along.
+        await setImmediate();
+        await this.#storeSome(this.#waiting.splice(0, MOST));
+      }
     } finally {
       this.#isWorking = false;
     }
   }
 
-  async #storeSome(): Promise<void> {
-    const taken: Waiting[] = [];
+  async #storeSome(taken: readonly Waiting[]): Promise<void> {
     try {
-      settle(await this.#together(taken, () => this.#waiting.shift()));
+      const { settled, left } = await this.#together(taken);
+      settle(settled);
+      this.#waiting.unshift(...left);
     } catch {
       // One of them broke the transaction, and nothing is stored: each has one of its own.
       for (const one of taken) {
-        const alone = [one];
         try {
-          settle(await this.#together([], () => alone.shift()));
+          settle((await this.#together([one])).settled);
         } catch (error) {
           one.reject(error);
         }
@@ -81,61 +88,93 @@ export class ChangeQueue {
     }
   }
 
-  /** Stores what there is to take in one transaction. */
-  async #together(
-    taken: Waiting[],
-    next: () => Waiting | undefined,
-  ): Promise<(readonly [Waiting, Outcome])[]> {
-    const fresh = new Map<string, KeptJob>();
-    const outcomes = await this.#db.transaction(async (tx) => {
-      const started = performance.now();
-      const made: (readonly [Waiting, Outcome])[] = [];
-      while (made.length < MOST && (made.length === 0 || performance.now() - started < PATIENCE_MS)) {
-        const one = next();
-        if (!one) break;
-        taken.push(one);
-        made.push([one, await this.#one(tx, one, fresh)]);
+  /** Stores changes in one transaction, job by job. Those for which there is no time any more are left. */
+  async #together(taken: readonly Waiting[]): Promise<{ settled: Settled[]; left: readonly Waiting[] }> {
+    const fresh: KeptJob[] = [];
+    const left: Waiting[] = [];
+    const settled = await this.#db.transaction(async (tx) => {
+      const until = performance.now() + PATIENCE_MS;
+      const all: Settled[] = [];
+      for (const jobId of new Set(taken.map((one) => one.jobId))) {
+        const wanted = taken.filter((one) => one.jobId === jobId);
+        if (all.length && performance.now() > until) {
+          left.push(...wanted);
+          continue;
+        }
+        const done = await this.#ofJob(tx, jobId, wanted, until);
+        all.push(...done.settled);
+        left.push(...wanted.slice(done.settled.length));
+        if (done.job) fresh.push(done.job);
       }
-      return made;
+      return all;
     });
     fresh.forEach((job) => this.#keeper.keep(job));
-    return outcomes;
+    return { settled, left };
   }
 
-  /** A change that is refused has written nothing, and does not stop the others. */
-  async #one(tx: Queryable, one: Waiting, fresh: Map<string, KeptJob>): Promise<Outcome> {
-    try {
-      return { answer: await this.#apply(tx, one, fresh) };
-    } catch (error) {
-      if (error instanceof Refusal || error instanceof JobProblem) return { refused: error };
-      throw error;
-    }
-  }
-
-  async #apply(
+  /** Changes of one job, one after the other; its rows are written once. One that is refused does not stop the others. */
+  async #ofJob(
     tx: Queryable,
-    { jobId, asked, at }: Waiting,
-    fresh: Map<string, KeptJob>,
-  ): Promise<ChangeResponse> {
-    const { changeId, by, change, expects } = asked;
-    const locked = await lockJob(tx, jobId, changeId);
-    const job = locked && (fresh.get(jobId) ?? (await this.#keeper.within(tx, jobId, locked.revision)));
-    if (!job) throw notFound(say('service.this-job'));
-    // A change that came before is not stored twice: the client learns where the job stands and reads it anew.
-    if (locked.again !== null)
-      return { again: true, revision: job.revision, head: headOf(job.content), rows: [] };
-    if (job.damaged.length) throw new Refusal(422, say('service.damaged', { rows: job.damaged.map(nameOf) }));
-    const moved = movedRows(job, expects);
-    if (moved.length) throw stale(moved);
-    const next = applyChange(job.content, change, { by, at });
-    const entry = { jobId, changeId, by, at, what: change.kind };
-    const written = await writeDifference(tx, job.stored, next, entry);
-    fresh.set(jobId, new KeptJob(written.job, next));
-    return { again: false, revision: written.job.revision, rows: written.rows, head: headOf(next) };
+    jobId: string,
+    wanted: readonly Waiting[],
+    until: number,
+  ): Promise<{ settled: Settled[]; job?: KeptJob }> {
+    const locked = await lockJob(
+      tx,
+      jobId,
+      wanted.map(({ asked }) => asked.changeId),
+    );
+    const before = locked && (await this.#keeper.within(tx, jobId, locked.revision));
+    if (!before) {
+      const refused = notFound(say('service.this-job'));
+      return { settled: wanted.map((one) => [one, { refused }] as const) };
+    }
+    const seen = new Set(locked.seen);
+    const events: NewEvent[] = [];
+    const settled: Settled[] = [];
+    const own = new Set<ReadonlyMap<string, number>>();
+    let job = before;
+    for (const one of wanted) {
+      if (settled.length && performance.now() > until) break;
+      try {
+        const { answer, difference } = applied(job, one, seen, own);
+        settled.push([one, { answer }]);
+        if (!difference) continue;
+        seen.add(one.asked.changeId);
+        events.push(...difference.events);
+        job = new KeptJob(difference.job, difference.job.content);
+      } catch (refused) {
+        if (!(refused instanceof Refusal || refused instanceof JobProblem)) throw refused;
+        settled.push([one, { refused }]);
+      }
+    }
+    if (job === before) return { settled };
+    await writeChanges(tx, before.stored, job.stored, events);
+    return { settled, job };
   }
 }
 
-function settle(outcomes: readonly (readonly [Waiting, Outcome])[]): void {
+/** What a change makes of a job. @throws Refusal, JobProblem. */
+function applied(
+  job: KeptJob,
+  { asked: { changeId, by, change, expects }, at }: Waiting,
+  seen: ReadonlySet<string>,
+  own: Set<ReadonlyMap<string, number>>,
+): { answer: ChangeResponse; difference?: Difference } {
+  // A change that came before is not stored twice: the client learns where the job stands and reads it anew.
+  if (seen.has(changeId))
+    return { answer: { again: true, revision: job.revision, head: headOf(job.content), rows: [] } };
+  if (job.damaged.length) throw new Refusal(422, say('service.damaged', { rows: job.damaged.map(nameOf) }));
+  const moved = movedRows(job, expects);
+  if (moved.length) throw stale(moved);
+  const next = applyChange(job.content, change, { by, at });
+  const entry = { jobId: job.stored.id, changeId, by, at, what: change.kind };
+  const difference = differenceTo(job.stored, next, entry, own);
+  const { revision } = difference.job;
+  return { answer: { again: false, revision, rows: [...difference.rows], head: headOf(next) }, difference };
+}
+
+function settle(outcomes: readonly Settled[]): void {
   for (const [{ resolve, reject }, outcome] of outcomes)
     if ('answer' in outcome) resolve(outcome.answer);
     else reject(outcome.refused);

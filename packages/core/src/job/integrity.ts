@@ -7,38 +7,61 @@ import type { Device, JobContent, Settings, Wire, Problem } from '../model/index
 import { COLLECTION_NAMES, splitRef } from '../model/index.ts';
 import { feedersOf } from './feeders.ts';
 import { imageOf } from './addresses.ts';
+import { onIds, onLists, onRows } from './checkedOnce.ts';
 import { checkOwnKinds } from './ownKindIntegrity.ts';
 import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
 export function checkIntegrity(job: JobContent): Problem[] {
-  const typeProblems = checkTypes(job);
+  const typeProblems = TYPES(job);
   return [
-    ...checkIds(job),
-    ...checkTags(job),
-    ...checkOwnKinds(job),
+    ...IDS.flatMap((check) => check(job)),
+    ...TAGS(job),
+    ...OWN_KINDS(job),
     ...typeProblems,
-    ...checkSupplies(job),
-    ...checkPoints(job),
+    ...SUPPLIES(job),
+    ...OWNERS(job),
+    ...ABOUT_POINTS.flatMap((check) => check(job)),
     ...checkSettingRows(job),
-    ...checkCalibrations(job),
-    ...(typeProblems.length ? [] : [...checkWires(job), ...checkAddresses(job)]),
+    ...CALIBRATIONS(job),
+    ...(typeProblems.length ? [] : LANDED.flatMap((check) => check(job))),
   ];
 }
 
-function checkIds(job: JobContent): Problem[] {
+/** Lists of rows that wires end on: their ids are those of one list. */
+const ITEMS = ['supplies', 'modules', 'devices'] as const;
+const KINDS = ['ownDevices', 'ownModules'] as const;
+
+const IDS = [
+  onLists(ITEMS, checkItemIds),
+  ...COLLECTION_NAMES.filter((name) => !(ITEMS as readonly string[]).includes(name)).map((name) =>
+    onIds(name, (id, first) => say('job.id-used-already-each', { id, first })),
+  ),
+];
+const TAGS = onLists(['supplies', 'modules', 'points'], checkTags);
+const OWN_KINDS = onLists(KINDS, checkOwnKinds);
+const TYPES = onLists(['modules', 'devices', ...KINDS], checkTypes);
+const SUPPLIES = onLists(['supplies'], checkSupplies);
+const OWNERS = onLists(['points', 'devices', 'modules', ...KINDS], checkOwners);
+const ABOUT_POINTS = (['stamps', 'results', 'calibrations'] as const).map((name) =>
+  onRows(name, ['points'], (job) => aboutPoint(job, name)),
+);
+const CALIBRATIONS = onLists(['calibrations'], checkCalibrations);
+const LANDED = [checkWires, checkAddresses].map((check) =>
+  onLists(['wires', 'points', ...ITEMS, ...KINDS], check),
+);
+
+function checkItemIds(job: JobContent): Problem[] {
   const problems: Problem[] = [];
-  const items = new Map<string, string>();
-  for (const collection of COLLECTION_NAMES) {
-    const own = ['supplies', 'modules', 'devices'].includes(collection) ? items : new Map<string, string>();
+  const used = new Map<string, string>();
+  for (const collection of ITEMS)
     job[collection].forEach(({ id }, i) => {
       const path = `${collection}[${i}].id`;
-      const first = own.get(id);
+      const first = used.get(id);
       if (first) problems.push({ path, message: say('job.id-used-already-each', { id, first }) });
-      own.set(id, path);
+      used.set(id, path);
     });
-  }
   return problems;
 }
 
@@ -157,10 +180,6 @@ function checkOutputs(type: DeviceType, { outputs = {} }: Device, path: string):
   });
 }
 
-function checkPoints(job: JobContent): Problem[] {
-  return [...checkOwners(job), ...checkPointIds(job)];
-}
-
 /** Devices that points claim: each output serves one point, each further part too, and none is both. */
 function checkOwners(job: JobContent): Problem[] {
   const problems: Problem[] = [];
@@ -224,15 +243,21 @@ export function canBeStopped(job: JobContent, id: string): boolean {
 }
 
 /** What is about a point that the job does not hold. */
-function checkPointIds(job: JobContent): Problem[] {
-  const points = new Set(job.points.map(({ id }) => id));
-  return (['stamps', 'results', 'calibrations'] as const).flatMap((collection) =>
-    job[collection].flatMap(({ pointId }, i) =>
-      points.has(pointId)
-        ? []
-        : [{ path: `${collection}[${i}].pointId`, message: say('job.job-holds-point', { pointId }) }],
-    ),
-  );
+function aboutPoint(job: JobContent, collection: 'stamps' | 'results' | 'calibrations') {
+  const points = pointIds(job.points);
+  return ({ pointId }: { readonly pointId: string }, i: number): Problem[] =>
+    points.has(pointId)
+      ? []
+      : [{ path: `${collection}[${i}].pointId`, message: say('job.job-holds-point', { pointId }) }];
+}
+
+const idSets = new WeakMap<readonly unknown[], ReadonlySet<string>>();
+
+/** The ids of the points, made once for a list. */
+function pointIds(points: JobContent['points']): ReadonlySet<string> {
+  let ids = idSets.get(points);
+  if (!ids) idSets.set(points, (ids = new Set(points.map(({ id }) => id))));
+  return ids;
 }
 
 function terminalNames(job: JobContent): Map<string, { tag: string; terminals: readonly string[] }> {

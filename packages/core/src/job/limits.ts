@@ -1,3 +1,4 @@
+import { middleOf } from '../lists/index.ts';
 import { codeOf, say } from '../messages/index.ts';
 import { z } from 'zod';
 import { COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS, JobHead, problemsOfIssues } from '../model/index.ts';
@@ -26,7 +27,7 @@ export function checkLimits(job: JobContent, before?: JobContent): Problem[] {
 
 /** Whether a job would be too large to come in again as a file; one that is already may become smaller. */
 export function sizeProblems(job: JobContent, before?: JobContent): Problem[] {
-  const size = charactersOf(job);
+  const size = charactersOf(job, before);
   return size > MAX_JOB_CHARACTERS && size > (before ? charactersOf(before) : 0)
     ? [{ path: '', message: say('job.too-large', { million: MAX_JOB_CHARACTERS / 1e6 }) }]
     : [];
@@ -45,33 +46,34 @@ function listProblems(name: CollectionName, rows: readonly Row[], before: readon
   const length = z.array(z.unknown()).max(Math.max(max, before.length), codeOf('model.rows')).safeParse(rows);
   if (!length.success)
     return problemsOfIssues(length.error.issues.map((issue) => ({ ...issue, path: [name, ...issue.path] })));
-  const known = new Set(before);
-  return rows.flatMap((row, i) => {
+  const changed = middleOf(before, rows);
+  const known = new Set(changed.before);
+  return changed.after.flatMap((row, i) => {
     if (known.has(row)) return [];
     const parsed = schema.safeParse(row);
+    const path = [name, changed.start + i];
     return parsed.success
       ? []
-      : problemsOfIssues(parsed.error.issues.map((issue) => ({ ...issue, path: [name, i, ...issue.path] })));
+      : problemsOfIssues(parsed.error.issues.map((issue) => ({ ...issue, path: [...path, ...issue.path] })));
   });
 }
 
 const sizes = new WeakMap<readonly unknown[], number>();
 
-/** Characters of a job as JSON without spaces, but for its head. Each list is measured once. */
-function charactersOf(job: JobContent): number {
+/** Characters of a job as JSON without spaces, but for its head. Of a list that was measured only what changed is. */
+function charactersOf(job: JobContent, before?: JobContent): number {
   return COLLECTION_NAMES.reduce((sum, name) => {
-    const rows = job[name];
-    let size = sizes.get(rows);
-    if (size === undefined)
-      sizes.set(rows, (size = rows.reduce<number>((all, row) => all + charactersIn(row), 0)));
+    const rows = job[name] as readonly object[];
+    const known = sizes.get(rows);
+    if (known !== undefined) return sum + known;
+    const was = before && (before[name] as readonly object[]);
+    const base = was && sizes.get(was);
+    const changed = middleOf(was && base !== undefined ? was : [], rows);
+    const size = (base ?? 0) + charactersIn(changed.after) - charactersIn(changed.before);
+    sizes.set(rows, size);
     return sum + size;
   }, 0);
 }
 
-const rowSizes = new WeakMap<object, number>();
-
-function charactersIn(row: object): number {
-  let size = rowSizes.get(row);
-  if (size === undefined) rowSizes.set(row, (size = JSON.stringify(row).length + 1));
-  return size;
-}
+const charactersIn = (rows: readonly object[]): number =>
+  rows.reduce<number>((all, row) => all + JSON.stringify(row).length + 1, 0);

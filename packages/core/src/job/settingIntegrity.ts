@@ -2,18 +2,29 @@ import { say } from '../messages/index.ts';
 import { knownDescription } from '../ioLink/index.ts';
 import type { JobContent, Problem } from '../model/index.ts';
 import { JobProblem } from '../model/index.ts';
+import { onLists, onRows } from './checkedOnce.ts';
 
 /** What cannot be among entries, description files and plans of a job. */
 export function checkSettingRows(job: JobContent): Problem[] {
-  const items = new Set([...job.devices, ...job.modules].map(({ id }) => id));
-  return [
-    ...job.entries.flatMap(({ itemId }, i) =>
+  return CHECKS.flatMap((check) => check(job));
+}
+
+const itemsOf = (job: JobContent): ReadonlySet<string> =>
+  new Set([...job.devices, ...job.modules].map(({ id }) => id));
+
+const CHECKS = [
+  onRows('entries', ['devices', 'modules'], (job) => {
+    const items = itemsOf(job);
+    return ({ itemId }, i) =>
       items.has(itemId)
         ? []
-        : [{ path: `entries[${i}].itemId`, message: say('job.job-holds-part', { itemId }) }],
-    ),
-    ...job.descriptions.flatMap(({ fileName, text }, i) => readable(fileName, text, `descriptions[${i}]`)),
-    ...job.devices.flatMap(({ tag, descriptionId }, i) =>
+        : [{ path: `entries[${i}].itemId`, message: say('job.job-holds-part', { itemId }) }];
+  }),
+  onLists(['descriptions'], ({ descriptions }) =>
+    descriptions.flatMap(({ fileName, text }, i) => readable(fileName, text, `descriptions[${i}]`)),
+  ),
+  onLists(['devices', 'descriptions'], (job) =>
+    job.devices.flatMap(({ tag, descriptionId }, i) =>
       descriptionId === undefined || job.descriptions.some(({ id }) => id === descriptionId)
         ? []
         : [
@@ -23,9 +34,9 @@ export function checkSettingRows(job: JobContent): Problem[] {
             },
           ],
     ),
-    ...checkPlans(job, items),
-  ];
-}
+  ),
+  onLists(['plans', 'devices', 'modules'], (job) => checkPlans(job, itemsOf(job))),
+];
 
 function readable(fileName: string, text: string, path: string): Problem[] {
   try {

@@ -1,4 +1,5 @@
 export { Groups } from './groups.ts';
+export { middleOf } from './middle.ts';
 export { lastOf, nth } from './nth.ts';
 export { own } from './own.ts';
 export { pathsTo } from './pathsTo.ts';

@@ -1,6 +1,6 @@
 import Fastify from 'fastify';
 import { randomUUID } from 'node:crypto';
-import type { Database } from '../apps/server/src/db/connection.ts';
+import type { Database } from '../src/db/connection.ts';
 
 /**
  * The least that could serve: a route that asks the database one thing, and one that stores a row and an event in a
