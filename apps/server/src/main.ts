@@ -1,10 +1,11 @@
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { openDatabase } from './db/database.ts';
-import { lockDirectory, StartProblem } from './db/directoryLock.ts';
+import { lockDirectory } from './db/directoryLock.ts';
 import { claimPort } from './claimPort.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
+import { startSentence } from './startSentence.ts';
 import { buildServer } from './server.ts';
 import { startSimulators } from './simulators/start.ts';
 
@@ -38,7 +39,6 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  if (error instanceof StartProblem) console.error(error.message);
-  else console.error(error instanceof Error ? `Key Post could not start: ${error.message}` : error);
+  console.error(startSentence(error));
   process.exit(1);
 });

@@ -19,6 +19,7 @@ import { readConfig } from '../src/config.ts';
 import { openDatabase } from '../src/db/database.ts';
 import { lockDirectory, StartProblem } from '../src/db/directoryLock.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
+import { startSentence } from '../src/startSentence.ts';
 import { freePort } from './process.ts';
 
 const ROOT = path.resolve(__dirname, '../../..');
@@ -209,3 +210,29 @@ describe('the check command', () => {
     });
   });
 });
+
+test.each<[string, Error, RegExp]>([
+  [
+    'a full disk',
+    Object.assign(new Error('write'), { code: 'ENOSPC' }),
+    /disk is full.*nothing that was stored is lost/,
+  ],
+  [
+    'a full disk, as the database says it',
+    new Error('could not extend file: No space left on device'),
+    /disk is full/,
+  ],
+  [
+    'a directory of somebody else',
+    Object.assign(new Error('open'), { code: 'EACCES' }),
+    /cannot be written by this account/,
+  ],
+  [
+    'a damaged database',
+    new Error('PANIC: could not locate a valid checkpoint record'),
+    /is damaged\. Keep the directory/,
+  ],
+  ['one that does not even begin', new Error('PGlite failed to initialize properly'), /is damaged/],
+  ['a sentence of ours', new StartProblem('Say so.'), /^Say so\.$/],
+  ['anything else', new Error('odd'), /^Key Post could not start: odd$/],
+])('%s is told in a sentence', (_, error, sentence) => expect(startSentence(error)).toMatch(sentence));

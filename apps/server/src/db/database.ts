@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { mkdir, readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Database, Transaction } from './connection.ts';
+import { StartProblem } from './directoryLock.ts';
 import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
 import { upgradeToVersion2 } from './upgradeToVersion2.ts';
 
@@ -38,7 +39,7 @@ async function migrate(db: Database, folder: string): Promise<void> {
   const files = (await readdir(folder)).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
   const newer = [...applied].find((name) => !files.includes(name));
   if (newer)
-    throw new Error(
+    throw new StartProblem(
       `The data directory was written by a newer Key Post (${newer}). Update Key Post, or choose another directory.`,
     );
   for (const name of files.filter((file) => !applied.has(file))) {
