@@ -1,6 +1,6 @@
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
-import { openJobFile, checkJob } from '@keypost/core/proving';
+import { checkJob, openJobFile, waysOut } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
 import { JobProblem } from '@keypost/core/model';
 import { MAX_FILE_BYTES } from '@keypost/core/job';
@@ -29,18 +29,22 @@ function main(args: string[]): number {
       `${files[0]} cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`,
     );
   }
-  const points = checkJob(job);
+  const points = checkJob(job).map((point) => ({ ...point, ...outOf(job, point) }));
   if (json) console.log(JSON.stringify({ job: job.name, site: job.site, points }, null, 2));
   else print(job, points);
   return points.some(({ progress }) => progress.verdict.status === 'cannot') ? 1 : 0;
 }
+
+/** Only a point that cannot work is looked at for ways out. */
+const outOf = (job: JobContent, { progress }: CheckedPoint): ReturnType<typeof waysOut> =>
+  progress.verdict.status === 'cannot' ? waysOut(job, progress.pointId) : { remedies: [] };
 
 function complain(sentence: string): number {
   console.error(sentence);
   return 2;
 }
 
-function print(job: JobContent, points: CheckedPoint[]): void {
+function print(job: JobContent, points: (CheckedPoint & ReturnType<typeof waysOut>)[]): void {
   console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
   for (const { progress, place, address, states, readings, remedies, needed } of points) {
     console.log(`\n${progress.tag}  ${progress.name}  (${textOf(place)}${address ? `, ${address}` : ''})`);

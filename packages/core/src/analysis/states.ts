@@ -1,6 +1,6 @@
 import { nth, sure } from '../lists/index.ts';
 import type { AnalogPort, DeviceOutput, DigitalPort } from '../catalog/index.ts';
-import { driving, judgeInput, judgeInputBand, solveNominal, solveWithBands } from '../circuit/index.ts';
+import { driving, judgeInput, judgeInputBand, solvedOnce } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
 import { assemble, elementId, signalLeads, supplyNodes } from '../network/index.ts';
 import type { OwnPort, PointContext } from '../network/index.ts';
@@ -119,8 +119,7 @@ export function solveState(
   const quantities = sought.map(({ quantity }) => quantity);
   // A loose common stops the point whatever the tolerances are, so its neighbours' need not be searched.
   const loose = ports.some(({ port, rail }) => port.kind === 'digital' && rail === undefined);
-  const { solution, bands } =
-    loose || wanted === 'nominal' ? solveNominal(netlist, quantities) : solveWithBands(netlist, quantities);
+  const { solution, bands } = solvedOnce(netlist, quantities, loose ? 'nominal' : wanted);
   const leads = signalLeads(context, netlist.reference);
   const zero = leads.across ? leads.black : netlist.reference;
   const banded = sought.map((item, i) => ({ item, band: nth(bands, i) }));

@@ -6,6 +6,7 @@ export type { InputState } from './input.ts';
 export { holds, idsIn, nodesOf, onNodes, underId } from './netlist.ts';
 export type { Condition, Element, InputThresholds, Netlist, Output, Sense } from './netlist.ts';
 export { resistanceBetween } from './resistance.ts';
+export { solvedOnce } from './sameCircuit.ts';
 export { Solver, solve } from './solve.ts';
 export type { Solution } from './solve.ts';
 export { exactly, percent, sum, within } from './span.ts';

@@ -6,7 +6,7 @@ import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 import { analyse, signalText } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { placeText } from '../network/index.ts';
-import type { Analysis, PointState } from '../analysis/index.ts';
+import type { PointState } from '../analysis/index.ts';
 import { verdictOf } from '../verdict/index.ts';
 import { progressOf } from './progress.ts';
 import type { PointProgress } from './progress.ts';
@@ -16,8 +16,6 @@ export interface CheckedPoint {
   readonly progress: PointProgress;
   readonly place: Text;
   readonly address?: string;
-  readonly remedies: readonly Text[];
-  readonly needed?: Text;
   readonly states: readonly {
     readonly words: Text;
     readonly outputOn: boolean;
@@ -40,7 +38,6 @@ export function checkJob(job: JobContent): CheckedPoint[] {
       progress: progressOf(job, analysis),
       place: placeText(context),
       address: context.address,
-      ...waysOut(analysis),
       states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
       readings: plan.groups.flatMap(({ title, checks }) =>
         checks.map(({ label, expected }) => ({
@@ -52,9 +49,12 @@ export function checkJob(job: JobContent): CheckedPoint[] {
   });
 }
 
-/** What would put it right; where nothing that was tried does, why. */
-function waysOut(analysis: Analysis): Pick<CheckedPoint, 'remedies' | 'needed'> {
-  const { remedies, needed } = verdictOf(analysis);
+/**
+ * What would put a point right that cannot work, each solved and found to work; where nothing that was tried does, why.
+ * This takes longer than all else of a point: it is for one that somebody looks at.
+ */
+export function waysOut(job: JobContent, pointId: string): { remedies: readonly Text[]; needed?: Text } {
+  const { remedies, needed } = verdictOf(analyse(new JobIndex(job), pointId));
   return { remedies: remedies.map(({ sentence }) => sentence), ...(needed && { needed }) };
 }
 

@@ -66,6 +66,5 @@ describe.each(Object.keys(FAMILIES))('the proof of: %s', (name) => {
     expect(checked.progress.verdict.status).toBe('works');
     expect(checked.states.length).toBe(analysis.shown.length + analysis.staged.length);
     expect(checked.readings).toHaveLength(checks.length);
-    expect(checked.remedies.map(said)).toEqual([]);
   });
 });

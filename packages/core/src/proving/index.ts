@@ -1,6 +1,6 @@
 export { unitOfExpected } from './check.ts';
 export type { Check, CheckGroup, ProofPlan } from './check.ts';
-export { checkJob } from './checkJob.ts';
+export { checkJob, waysOut } from './checkJob.ts';
 export type { CheckedPoint } from './checkJob.ts';
 export {
   digitsOf,

@@ -8,7 +8,7 @@ import { applyChange } from '../job/changes.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { fitSteps } from '../setting/fit.ts';
 import { landSteps } from '../presentation/steps.ts';
-import { checkJob } from './checkJob.ts';
+import { checkJob, waysOut } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
 import { checkKeys, expectedText, ideal, proofPlan } from './plan.ts';
 import { jobProgress } from './progress.ts';
@@ -148,9 +148,8 @@ describe('progress', () => {
 });
 
 test('a checked job gives verdict, states and readings of each point', () => {
-  const [one, two] = checkJob(
-    jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', output: 'npn', at: ['m', 1] }),
-  );
+  const job = jobWith(BOTH8, ['-'], { tag: 'PX-1' }, { tag: 'PX-2', output: 'npn', at: ['m', 1] });
+  const [one, two] = checkJob(job);
   expect(sure(one).progress.verdict.status).toBe('works');
   expect(sure(one).address).toBe('%IX0.0');
   expect(sure(one).states.map(({ led, bit }) => [led, bit])).toEqual([
@@ -159,6 +158,7 @@ test('a checked job gives verdict, states and readings of each point', () => {
   ]);
   expect(sure(one).readings).toHaveLength(9);
   expect(sure(two).progress.verdict.status).toBe('cannot');
-  expect(sure(two).remedies.length).toBeGreaterThan(0);
+  expect(waysOut(job, sure(two).progress.pointId).remedies.length).toBeGreaterThan(0);
+  expect(waysOut(job, sure(one).progress.pointId)).toEqual({ remedies: [] });
   expect(sure(two).readings).toEqual([]);
 });
