@@ -131,7 +131,7 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
 }
 
 function Conflicting({
-  outcome: { conflict, sentence, remedies },
+  outcome: { conflict, isSmallest, sentence, remedies },
   onLeaveOut,
 }: {
   outcome: Impossible;
@@ -145,6 +145,12 @@ function Conflicting({
         <View className="flex-1 gap-1">
           <Text as="body">{textOf(sentence)}</Text>
           {conflict.length > 1 && <Text as="small">{conflict.map(({ tag }) => tag).join(', ')}</Text>}
+          {!isSmallest && (
+            <Text as="small">
+              So far as it was looked: fewer of these may be in conflict already. Leave some out and try
+              again.
+            </Text>
+          )}
         </View>
       </Row>
       {remedies.map((way) => (

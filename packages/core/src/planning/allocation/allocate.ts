@@ -1,8 +1,14 @@
 import { counted } from './classes.ts';
+import type { Counted } from './classes.ts';
+import { Budget } from './budget.ts';
 import { explainConflict } from './conflict.ts';
 import type { Allocation, AllocationProblem } from './problem.ts';
 import { place } from './place.ts';
-import { search } from './search.ts';
+import { feasible, search } from './search.ts';
+import type { Feasible, Found } from './search.ts';
+
+/** So many arrangements are tried before the search is content with one that is not proven to be the least. */
+const MAX_TRIALS = 20_000;
 
 export type HelpfulChange = Parameters<typeof explainConflict>[1][number];
 
@@ -16,9 +22,10 @@ export function* allocate(
   helpful: readonly HelpfulChange[] = [],
 ): Generator<number, Allocation> {
   const c = counted(problem);
-  const stuck = c.groupClasses.some(({ forced, rails }) => forced && rails.length === 0);
-  const found = stuck ? undefined : yield* search(problem, c);
-  if (!found) return explainConflict(problem, helpful);
+  const possible = yield* feasible(problem, c, new Budget(MAX_TRIALS));
+  if (possible.kind === 'no') return yield* explainConflict(problem, helpful);
+  const found = (yield* search(problem, c, new Budget(MAX_TRIALS))) ?? withAll(c, possible);
+  if (!found) return yield* explainConflict(problem, helpful);
   const { placements, rails } = place(problem, c, found.choice);
   return {
     kind: 'allocated',
@@ -29,6 +36,16 @@ export function* allocate(
     minModules: found.minModules,
     exact: found.exact,
   };
+}
+
+/** Every module in use, where that was found and nothing less within the trials that are allowed. */
+function withAll(c: Counted, possible: Feasible): Found | undefined {
+  if (possible.kind !== 'yes') return undefined;
+  const modules = c.moduleClasses.map(({ moduleIds }) => moduleIds.length);
+  const { onRail } = possible;
+  const moduleCount = modules.reduce((sum, n) => sum + n, 0);
+  const commonCount = onRail.reduce((sum, row) => sum + row['-'] + row['+'], 0);
+  return { choice: { modules, onRail, moduleCount, commonCount }, minModules: 1, exact: false };
 }
 
 /** Runs an allocation to its end. */

@@ -3,45 +3,88 @@ import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { counted, gathered } from './classes.ts';
 import type { AllocationProblem, Applicant, Impossible } from './problem.ts';
-import { search } from './search.ts';
+import { Budget, STEP } from './budget.ts';
+import { feasible } from './search.ts';
 
-/** Whether a problem has a solution at all. */
-export function solvable(problem: AllocationProblem): boolean {
-  const c = counted(problem);
-  if (c.groupClasses.some(({ forced, rails }) => forced && rails.length === 0)) return false;
-  const run = search(problem, c);
-  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value !== undefined;
+/** So many arrangements are tried to see whether some devices can be placed, and in all to find the smallest conflict. */
+const MAX_TRIALS = 4_000;
+const MAX_IN_ALL = 20_000;
+
+/** Whether a problem has a solution at all; what cannot be told within the trials that are allowed may have one. */
+function* maybeSolvable(problem: AllocationProblem, all: Budget): Generator<number, boolean> {
+  const own = new Budget(MAX_TRIALS);
+  yield* all.trial();
+  const run = feasible(problem, counted(problem), own);
+  for (let step = run.next(); ; step = run.next()) {
+    if (step.done) return step.value.kind !== 'no';
+    for (let i = 0; i < STEP; i++) yield* all.trial();
+  }
 }
+
+/** The same, run to its end. */
+export const solvable = (problem: AllocationProblem): boolean =>
+  ended(maybeSolvable(problem, new Budget(MAX_IN_ALL)));
 
 /** So many orders of taking kinds away are tried. */
 const MAX_ORDERS = 24;
+
+/** Devices that cannot be placed together. */
+interface Conflict {
+  readonly devices: readonly Applicant[];
+  /** No smaller set of them is in conflict; otherwise it is what was found within the trials that are allowed. */
+  readonly isSmallest: boolean;
+}
 
 /**
  * A smallest set of devices that cannot be placed together. Devices of one kind are alike, so kinds are thinned out
  * as far as it stays impossible, in every order of the kinds; the smallest outcome stands.
  */
-export function smallestConflict(problem: AllocationProblem): Applicant[] {
+function* findConflict(problem: AllocationProblem): Generator<number, Conflict> {
   const kinds = [...gathered(problem.applicants, kindOf).values()];
-  let best: Applicant[] | undefined;
+  const budget = new Budget(MAX_IN_ALL);
+  let best: readonly Applicant[] = problem.applicants;
+  let isSmallest = true;
   for (const order of orders(kinds.length)) {
-    let left = [...problem.applicants];
-    for (const k of order) left = thinned(problem, left, nth(kinds, k));
-    if (!best || left.length < best.length) best = left;
+    let left: readonly Applicant[] = [...problem.applicants];
+    for (const k of order) {
+      // What is left is impossible as it stands, whether or not more of it could go.
+      if (budget.isSpent) {
+        isSmallest = false;
+        break;
+      }
+      left = yield* thinned(problem, left, nth(kinds, k), budget);
+    }
+    if (left.length < best.length) best = left;
+    if (!isSmallest) break;
   }
-  return best ?? [];
+  return { devices: best, isSmallest };
+}
+
+/** The same, run to its end. */
+export const smallestConflict = (problem: AllocationProblem): readonly Applicant[] =>
+  ended(findConflict(problem)).devices;
+
+function ended<T>(run: Generator<number, T>): T {
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
 }
 
 const kindOf = ({ key, pinned }: Applicant): string =>
   pinned ? `${key} at ${pinned.groupId} ${pinned.channel}` : key;
 
 /** Takes devices of a kind away, as many as can go while it stays impossible: found by halving. */
-function thinned(problem: AllocationProblem, left: Applicant[], kind: readonly Applicant[]): Applicant[] {
+function* thinned(
+  problem: AllocationProblem,
+  left: readonly Applicant[],
+  kind: readonly Applicant[],
+  budget: Budget,
+): Generator<number, Applicant[]> {
   const others = left.filter((applicant) => !kind.includes(applicant));
   let min = 0;
   let max = kind.length;
   while (min < max) {
     const middle = Math.floor((min + max) / 2);
-    if (solvable({ ...problem, applicants: [...others, ...kind.slice(0, middle)] })) min = middle + 1;
+    const fewer = { ...problem, applicants: [...others, ...kind.slice(0, middle)] };
+    if (yield* maybeSolvable(fewer, budget)) min = middle + 1;
     else max = middle;
   }
   return [...others, ...kind.slice(0, min)];
@@ -62,22 +105,29 @@ function* orders(n: number): Generator<number[]> {
 }
 
 /** Says what stands against a solution, and what would help. */
-export function explainConflict(
+export function* explainConflict(
   problem: AllocationProblem,
   options: readonly {
     readonly sentence: (conflict: readonly Applicant[]) => Message | undefined;
     readonly apply: (problem: AllocationProblem, conflict: readonly Applicant[]) => AllocationProblem;
   }[],
-): Impossible {
-  const conflict = smallestConflict(problem);
+): Generator<number, Impossible> {
+  const { devices: conflict, isSmallest } = yield* findConflict(problem);
+  const remedies: Message[] = [];
+  for (const { sentence: words, apply } of options) {
+    const text = words(conflict);
+    if (text === undefined) continue;
+    const changed = apply(problem, conflict);
+    // A way out is told only where a place for everybody was found.
+    const { kind } = yield* feasible(changed, counted(changed), new Budget(MAX_TRIALS));
+    if (kind === 'yes') remedies.push(text);
+  }
   return {
     kind: 'impossible',
     conflict,
+    isSmallest,
     sentence: conflictSentence(problem, conflict),
-    remedies: options.flatMap(({ sentence: words, apply }) => {
-      const text = words(conflict);
-      return text !== undefined && solvable(apply(problem, conflict)) ? [text] : [];
-    }),
+    remedies,
   };
 }
 

@@ -64,8 +64,10 @@ export interface Allocated {
 
 export interface Impossible {
   readonly kind: 'impossible';
-  /** A smallest set of devices that cannot be placed together. */
+  /** Devices that cannot be placed together. */
   readonly conflict: readonly Applicant[];
+  /** No smaller set of them is in conflict; otherwise it is what was found in the time allowed. */
+  readonly isSmallest: boolean;
   readonly sentence: Message;
   readonly remedies: readonly Message[];
 }

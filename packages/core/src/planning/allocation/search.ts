@@ -1,6 +1,7 @@
 import { nth } from '../../lists/index.ts';
 import type { Counted } from './classes.ts';
 import { share } from './flow.ts';
+import type { Budget } from './budget.ts';
 import type { AllocationProblem, CommonRail } from './problem.ts';
 
 /** How many modules of each class are used, and on which rails how many of their groups of each class are put. */
@@ -17,28 +18,63 @@ export interface Found {
   readonly exact: boolean;
 }
 
-/** So many arrangements are tried before the search is content with one that is not proven to be the least. */
-const MAX_TRIALS = 60_000;
+/** Whether devices can be placed at all: a proof either way, or none within the trials that are allowed. */
+export type Feasible =
+  | { readonly kind: 'yes'; readonly onRail: Choice['onRail'] }
+  | { readonly kind: 'no' }
+  | { readonly kind: 'unknown' };
+
+/** Looks only for whether everything fits with all modules in use, which is much less than the fewest of them. */
+export function* feasible(
+  problem: AllocationProblem,
+  c: Counted,
+  budget: Budget,
+): Generator<number, Feasible> {
+  if (c.groupClasses.some(({ forced, rails }) => forced && rails.length === 0)) return { kind: 'no' };
+  const total = c.counts.reduce((sum, count) => sum + count, 0);
+  const all = availableGroups(
+    c,
+    c.moduleClasses.map(({ moduleIds }) => moduleIds.length),
+  );
+  // A group that may sit on no rail holds nobody.
+  const usable = all.map((n, k) => (nth(c.groupClasses, k).rails.length ? n : 0));
+  const room = usable.reduce((sum, n, k) => sum + n * nth(c.groupClasses, k).room, 0);
+  if (room < total || !fitsLoosely(problem, c, usable)) return { kind: 'no' };
+  const quick = spread(problem, c, usable, Infinity);
+  if (quick) return { kind: 'yes', onRail: quick.onRail };
+  const groups = usable.reduce((sum, n) => sum + n, 0);
+  for (const onRail of arrangements(c, usable, groups, total)) {
+    yield* budget.trial();
+    if (demandsMet(problem, c, onRail)) return { kind: 'yes', onRail };
+    if (budget.isSpent) return { kind: 'unknown' };
+  }
+  return { kind: 'no' };
+}
 
 /**
  * Looks for the fewest modules, then the fewest commons. Module counts are tried from the lower bound upwards, and
  * for each count the commons from theirs, so that the first that fits is the least.
  * Yields now and then how many arrangements it has tried, so that it can be watched and stopped.
  */
-export function* search(problem: AllocationProblem, c: Counted): Generator<number, Found | undefined> {
+export function* search(
+  problem: AllocationProblem,
+  c: Counted,
+  budget: Budget,
+): Generator<number, Found | undefined> {
   const total = c.counts.reduce((sum, count) => sum + count, 0);
   const minModules = lowerBound(c, total);
   const all = c.moduleClasses.reduce((sum, { moduleIds }) => sum + moduleIds.length, 0);
-  const budget = { tried: 0 };
   for (let count = minModules; count <= all; count++) {
     let best: Choice | undefined;
     for (const modules of usages(c, count)) {
+      yield* budget.trial();
+      if (budget.isSpent) return best && { choice: best, minModules, exact: false };
       const available = availableGroups(c, modules);
       const fewer = best ? best.commonCount - 1 : Infinity;
       const found = yield* fewestCommons(problem, c, total, available, fewer, budget);
       if (found) best = { modules, ...found, moduleCount: count };
     }
-    if (best) return { choice: best, minModules, exact: budget.tried <= MAX_TRIALS };
+    if (best) return { choice: best, minModules, exact: !budget.isSpent };
   }
   return undefined;
 }
@@ -101,7 +137,7 @@ function* fewestCommons(
   total: number,
   available: readonly number[],
   fewer: number,
-  budget: { tried: number },
+  budget: Budget,
 ): Generator<number, Pick<Choice, 'onRail' | 'commonCount'> | undefined> {
   const room = available.reduce((sum, n, k) => sum + n * nth(c.groupClasses, k).room, 0);
   const max = Math.min(
@@ -113,8 +149,8 @@ function* fewestCommons(
   if (!fitsLoosely(problem, c, available)) return undefined;
   for (let commons = minCommons(c, available, total); commons <= max; commons++)
     for (const onRail of arrangements(c, available, commons, total)) {
-      if (++budget.tried % 2000 === 0) yield budget.tried;
-      if (budget.tried > MAX_TRIALS) return spread(problem, c, available, fewer);
+      yield* budget.trial();
+      if (budget.isSpent) return spread(problem, c, available, fewer);
       if (demandsMet(problem, c, onRail)) return { onRail, commonCount: commons };
     }
   return undefined;
