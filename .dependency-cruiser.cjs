@@ -9,6 +9,7 @@ const ROOMS = [
   'catalog',
   'ioLink',
   'job',
+  'jobFile',
   'network',
   'analysis',
   'verdict',

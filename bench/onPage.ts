@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { writeJobFile } from '@keypost/core/job';
+import { writeJobFile } from '@keypost/core/jobFile';
 import type { JobContent } from '@keypost/core/model';
 import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';

@@ -86,7 +86,9 @@ test('the board and the check command agree on every point', async ({ page, requ
 });
 
 test('the check command says 0 for a sound job and 2 for a bad file', async ({ request }) => {
-  const created = await request.post('/api/jobs', { data: { name: 'Sound', site: '', by: 'TT' } });
+  const created = await request.post('/api/jobs', {
+    data: { id: crypto.randomUUID(), name: 'Sound', site: '', by: 'TT' },
+  });
   const { id } = (await created.json()) as { id: string };
   const folder = scratch();
   const sound = path.join(folder, 'sound.json');

@@ -104,7 +104,9 @@ test('a wire that was found elsewhere turns the verdict, and is listed until it 
 
 /** A job with one module of two commons, and sensors that share them badly. */
 async function badlyShared(request: APIRequestContext): Promise<string> {
-  const created = await request.post('/api/jobs', { data: { name: 'Shared badly', site: '', by: 'TT' } });
+  const created = await request.post('/api/jobs', {
+    data: { id: crypto.randomUUID(), name: 'Shared badly', site: '', by: 'TT' },
+  });
   const { id } = (await created.json()) as { id: string };
   const module = { id: 'm', tag: 'DI 1', typeId: 'di8-both-4-4', firstByte: 0 };
   const point = (tag: string, kind: string, channel: number) => ({

@@ -122,7 +122,7 @@ test('a name-plate in inches, what it changes, and a sheet in safe order', async
   await page.goto(`${BOARD}/point/ft-220/fit`);
   await page.getByRole('button', { name: 'Copy facts' }).click();
   await page.getByLabel('Pipe size').fill('-3');
-  await expect(page.getByText('Pipe size: 1 mm or more; this is -3 mm.')).toBeVisible();
+  await expect(page.getByText('Pipe size: 1 mm or more; this is −3 mm.')).toBeVisible();
   await page.getByLabel('Pipe size').fill('2 in');
   await expect(page.getByRole('status', { name: 'What this changes' })).toContainText(
     'Pipe size: 80 mm → 50.8 mm',

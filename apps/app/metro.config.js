@@ -8,7 +8,7 @@ const config = getDefaultConfig(__dirname);
 const IN_ZOD = [
   // Its messages in forty languages; ours are its English ones, and the others would be a third of every bundle.
   [/locales[\\/]index\.js$/, 'zodEnglish.js'],
-  [/[\\/]compile\.js$|[\\/]from-json-schema\.js$/, 'zodUnused.js'],
+  [/[\\/](?:compile|from-json-schema|json-schema-processors)\.js$/, 'zodUnused.js'],
 ];
 
 config.resolver.resolveRequest = (context, name, platform) => {

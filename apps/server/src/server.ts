@@ -3,7 +3,7 @@ import type { Database } from './db/connection.ts';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
-import { jobFileSchema } from '@keypost/core/job';
+import { jobFileSchema } from '@keypost/core/jobFile';
 import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';

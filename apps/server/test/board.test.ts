@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { jobProgress } from '@keypost/core/proving';
-import { writeJobFile } from '@keypost/core/job';
+import { writeJobFile } from '@keypost/core/jobFile';
 import { BoardKeeper } from '../src/board.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
 import { openJobs } from '../src/jobs/jobs.ts';

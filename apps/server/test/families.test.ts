@@ -1,7 +1,8 @@
 import { nth, sure } from '@keypost/core/lists';
 import { patchJob } from '@keypost/api';
 import { analyse } from '@keypost/core/analysis';
-import { applyChange, JobIndex, readJobFile, writeJobFile } from '@keypost/core/job';
+import { applyChange, JobIndex } from '@keypost/core/job';
+import { readJobFile, writeJobFile } from '@keypost/core/jobFile';
 import { judge } from '@keypost/core/verdict';
 import type { Change } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';

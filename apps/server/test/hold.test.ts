@@ -6,7 +6,7 @@ import type { JobView } from '@keypost/api';
 import type { Change, SingleChange } from '@keypost/core/job';
 import { COLLECTIONS, emptyJob } from '@keypost/core/model';
 import { openJobFile } from '@keypost/core/proving';
-import { writeJobFile } from '@keypost/core/job';
+import { writeJobFile } from '@keypost/core/jobFile';
 import { shippedDescription } from '../src/demo/shippedDescriptions.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';

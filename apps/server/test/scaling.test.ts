@@ -1,6 +1,6 @@
 import { sure } from '@keypost/core/lists';
 import { Scaling } from '@keypost/core/model';
-import { writeJobFile } from '@keypost/core/job';
+import { writeJobFile } from '@keypost/core/jobFile';
 import type { Change } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
 import { randomUUID } from 'node:crypto';

@@ -1,5 +1,5 @@
 import { emptyJob } from '@keypost/core/model';
-import { writeJobFile } from '@keypost/core/job';
+import { writeJobFile } from '@keypost/core/jobFile';
 import { spawn, spawnSync } from 'node:child_process';
 import {
   copyFileSync,

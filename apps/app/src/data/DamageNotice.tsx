@@ -17,7 +17,6 @@ const lineOf = ({ collection, id, problem }: JobView['damaged'][number]): string
 export function DamageNotice({ view }: { view: JobView }) {
   const wrong = view.damaged.filter(({ problem }) => problem);
   const loose = view.damaged.length - wrong.length;
-  if (!view.damaged.length) return null;
   const save = async () => {
     const text = await server('exportJob', { params: { jobId: view.id } });
     saveFile(fileName(view.content.name, 'keypost.json'), 'application/json', text);

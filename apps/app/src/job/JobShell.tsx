@@ -1,7 +1,7 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
+import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
-import { DamageNotice } from '../data/DamageNotice';
 import { useFollowing, useJob } from '../data/jobs';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/theme';
@@ -9,6 +9,11 @@ import { typeNumbersIn } from '../ui/typedNumbers';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
+
+/** Hardly ever there: fetched when it is. */
+const DamageNotice = lazy(async () => ({
+  default: (await import('../data/DamageNotice')).DamageNotice,
+}));
 
 const DESTINATIONS = [
   { name: 'Board', path: '', icon: List },
@@ -31,7 +36,11 @@ export function JobShell() {
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>
       <View className="min-h-0 flex-1">
-        {view && <DamageNotice view={view} />}
+        {view && view.damaged.length > 0 && (
+          <Suspense>
+            <DamageNotice view={view} />
+          </Suspense>
+        )}
         <Slot />
       </View>
       <Destinations wide={wide} />

@@ -4,12 +4,12 @@ import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { v4 as uuid } from 'uuid';
 import { useJobs } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useSettings } from '../data/settings';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { asProblem } from '../data/asProblem';
+import { newId } from './newId';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/theme';
@@ -133,7 +133,7 @@ function BringFile({ ink }: { ink: string }) {
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
-          if (file) void bring({ file, id: uuid() });
+          if (file) void newId().then((id) => bring({ file, id }));
         }}
       />
       {problem && last && (

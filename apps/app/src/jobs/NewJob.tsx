@@ -5,9 +5,9 @@ import { schemaResolver } from '../ui/schemaResolver';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v4 as uuid } from 'uuid';
 import { mutate } from 'swr';
 import { useLeaving } from '../data/drafts';
+import { newId } from './newId';
 import { DraftNotice } from '../data/DraftNotice';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
@@ -31,7 +31,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
   const router = useRouter();
   const [problem, setProblem] = useState<ApiProblem>();
   // Sent twice, it is made once.
-  const [id] = useState(() => uuid());
+  const [id, setId] = useState<string>();
   const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: { name: '', site: '', by },
@@ -42,7 +42,9 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
     setProblem(undefined);
     try {
       changeSettings({ by: values.by });
-      const job = await server('createJob', { body: { id, ...values } });
+      const own = id ?? (await newId());
+      setId(own);
+      const job = await server('createJob', { body: { id: own, ...values } });
       await mutate(keys.jobs);
       draft.drop();
       router.navigate(`/job/${job.id}/panel`);

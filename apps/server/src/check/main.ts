@@ -3,7 +3,7 @@ import { textOf } from '@keypost/core/messages';
 import { checkJob, openJobFile, waysOut } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
 import { JobProblem } from '@keypost/core/model';
-import { MAX_FILE_BYTES } from '@keypost/core/job';
+import { MAX_FILE_BYTES } from '@keypost/core/jobFile';
 import type { CheckedPoint } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 

@@ -1,5 +1,5 @@
 import type { Queryable } from './connection.ts';
-import { fromVersion1 } from '@keypost/core/job';
+import { fromVersion1 } from '@keypost/core/jobFile';
 import type { JobContent } from '@keypost/core/model';
 import { openVersion1 } from '@keypost/core/proving';
 

@@ -1,6 +1,6 @@
 import type { JobView } from '@keypost/api';
-import { soundPart } from '@keypost/core/job';
-import type { DamagedRow } from '@keypost/core/job';
+import { soundPart } from '@keypost/core/proving';
+import type { DamagedRow } from '@keypost/core/proving';
 import { COLLECTION_NAMES } from '@keypost/core/model';
 import type { JobContent } from '@keypost/core/model';
 import { promisify } from 'node:util';

@@ -1,7 +1,7 @@
 import { say } from '@keypost/core/messages';
 import { openJobFile } from '@keypost/core/proving';
 import { emptyJob } from '@keypost/core/model';
-import { MAX_FILE_BYTES, writeJobFile } from '@keypost/core/job';
+import { MAX_FILE_BYTES, writeJobFile } from '@keypost/core/jobFile';
 import type { JobContent } from '@keypost/core/model';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';

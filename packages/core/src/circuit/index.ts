@@ -1,4 +1,4 @@
-export { solveNominal, solveWithBands } from './bands.ts';
+export { solveWithBands } from './bands.ts';
 export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
 export { IEC_61131_2, driving, judgeInput, judgeInputBand } from './input.ts';

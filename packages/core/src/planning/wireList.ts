@@ -7,7 +7,8 @@ import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
 import { fileStyle, keptCell, numberIn, parseSection, readingsOf } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
-import { JobIndex, planDifferences, readCsv } from '../job/index.ts';
+import { JobIndex, planDifferences } from '../job/index.ts';
+import { readCsv } from './readCsv.ts';
 
 /** One end of a wire in the list. */
 interface ListedEnd {

@@ -12,6 +12,8 @@ export {
 } from './injection.ts';
 export type { InjectionSummary, PlannedStep } from './injection.ts';
 export { judgeCheck, resultOf, resultValues, sourceRatio } from './judge.ts';
+export { soundPart } from './soundPart.ts';
+export type { DamagedRow } from './soundPart.ts';
 export { openJobFile, openVersion1 } from './openJobFile.ts';
 export { checkName, expectedText, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
 export { jobProgress, latestResults, progressOf } from './progress.ts';

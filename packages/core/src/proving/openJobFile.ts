@@ -1,7 +1,8 @@
 import { ownTextOf } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import { analyse } from '../analysis/index.ts';
-import { fromVersion1, JobIndex, readJobFile } from '../job/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { fromVersion1, readJobFile } from '../jobFile/index.ts';
 import type { JobContent, Point } from '../model/index.ts';
 import { JobContent as Job } from '../model/index.ts';
 import { landSteps } from '../presentation/index.ts';

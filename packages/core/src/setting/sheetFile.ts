@@ -3,7 +3,7 @@ import type { Message } from '../messages/index.ts';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
-import { readCsv } from '../job/index.ts';
+import { readCsv } from '../planning/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { fileStyle, keptCell } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';

@@ -8,10 +8,8 @@ import {
   problemsOfIssues,
   refuse,
 } from '../model/index.ts';
-import { checkIntegrity } from './integrity.ts';
-import { sizeProblems } from './limits.ts';
+import { checkIntegrity, parseJson, sizeProblems } from '../job/index.ts';
 import { fromVersion1 } from './jobVersion1.ts';
-import { parseJson } from './parseJson.ts';
 
 /** Name and version of the open job file; docs/job-format.md describes it. */
 const JOB_FORMAT = 'keypost-job';

@@ -1,7 +1,7 @@
 import { COLLECTION_NAMES, COLLECTIONS, problemsOfIssues, splitRef } from '../model/index.ts';
 import type { CollectionDescriptor, CollectionName, JobContent, Problem } from '../model/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
-import { checkIntegrity } from './integrity.ts';
+import { checkIntegrity } from '../job/index.ts';
 
 type Row = { readonly id: string };
 type Lists = Record<CollectionName, readonly Row[]>;
