@@ -81,7 +81,7 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
     // A file that is missing is missing: the page in its place would be taken for it.
     const isPage =
       built &&
-      request.method === 'GET' &&
+      (request.method === 'GET' || request.method === 'HEAD') &&
       !/^\/(?:api|_expo|assets)(?:\/|$)|\.\w{1,8}(?:\?|$)/.test(request.url);
     if (!isPage) throw notFound('This address');
     return reply.header('cache-control', 'no-cache').sendFile('index.html', { cacheControl: false });

@@ -165,8 +165,13 @@ describe('a job of which a row is damaged', () => {
     await server.db.query('update job set revision = revision + 1 where id = $1', [job.id]);
     const view = await read(job.id);
     expect(view.damaged).toEqual([
-      { collection: 'devices', id: 'p-b', problem: { path: 'outputs', message: expect.anything() } },
-      { collection: 'points', id: 'p' },
+      {
+        collection: 'devices',
+        id: 'p-b',
+        name: 'PX-1',
+        problem: { path: 'outputs', message: expect.anything() },
+      },
+      { collection: 'points', id: 'p', name: 'PX-1' },
     ]);
     expect(view.content.points).toEqual([]);
     expect(view.content.supplies).toHaveLength(1);

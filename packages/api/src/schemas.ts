@@ -25,6 +25,7 @@ export const JobView = z.object({
       z.object({
         collection: Collection,
         id: z.string(),
+        name: z.string().optional(),
         problem: z.object({ path: z.string(), message: Said }).optional(),
       }),
     )

@@ -8,8 +8,8 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 
 /** A row in a line: what it is, and what is wrong with it. */
-const lineOf = ({ collection, id, problem }: JobView['damaged'][number]): string => {
-  const what = `${COLLECTIONS[collection].label} ${id}`;
+const lineOf = ({ collection, id, name, problem }: JobView['damaged'][number]): string => {
+  const what = `${COLLECTIONS[collection].label} ${name ?? id}`;
   return problem ? `${what}: ${problem.path ? `${problem.path}, ` : ''}${textOf(problem.message)}` : what;
 };
 

@@ -3,7 +3,7 @@ import { say } from '@keypost/core/messages';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
-import { JobProblem } from '@keypost/core/model';
+import { COLLECTIONS, JobProblem } from '@keypost/core/model';
 import { setImmediate } from 'node:timers/promises';
 import type { Database, Queryable } from '../db/connection.ts';
 import { differenceTo, headOf, lockJob, writeChanges } from '../db/store.ts';
@@ -180,7 +180,8 @@ function settle(outcomes: readonly Settled[]): void {
     else reject(outcome.refused);
 }
 
-const nameOf = ({ collection, id }: KeptJob['damaged'][number]): string => `${collection} ${id}`;
+const nameOf = ({ collection, id, name }: KeptJob['damaged'][number]): string =>
+  `${COLLECTIONS[collection].label} ${name ?? id}`;
 
 /** What somebody else changed since it was seen, as it is now. */
 function movedRows({ stored, content }: KeptJob, expects: Asked['expects']): ChangedRow[] {

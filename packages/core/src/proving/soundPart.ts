@@ -10,6 +10,8 @@ type Lists = Record<CollectionName, readonly Row[]>;
 export interface DamagedRow {
   readonly collection: CollectionName;
   readonly id: string;
+  /** What stands on its label, as far as that can be read. */
+  readonly name?: string;
   /** What is wrong with it; nothing of a row that is only left without another. */
   readonly problem?: Problem;
 }
@@ -29,11 +31,7 @@ export function soundPart(job: JobContent): {
       const rows = (job[name] as readonly Row[]).filter((row) => {
         const parsed = schema.safeParse(row);
         if (!parsed.success)
-          damaged.push({
-            collection: name,
-            id: row.id,
-            problem: problemsOfIssues(parsed.error.issues, 1)[0],
-          });
+          damaged.push({ ...named(name, row), problem: problemsOfIssues(parsed.error.issues, 1)[0] });
         return parsed.success;
       });
       return [name, rows.length === job[name].length ? job[name] : rows];
@@ -42,6 +40,13 @@ export function soundPart(job: JobContent): {
   const sound = { ...job, ...lists } as JobContent;
   // A job whose rows are all whole is sound: it was checked when each was stored.
   return damaged.length ? { job: withoutLoose(sound, damaged), damaged } : { job: sound, damaged };
+}
+
+/** A row by its id, and by what stands on its label. */
+function named(collection: CollectionName, row: Row): DamagedRow {
+  const { tag, number, fileName } = row as { tag?: unknown; number?: unknown; fileName?: unknown };
+  const name = [tag, number, fileName].find((one) => typeof one === 'string');
+  return { collection, id: row.id, ...(name !== undefined && { name }) };
 }
 
 /** Without rows that rest on one that is not there, round by round until none is left. */
@@ -92,7 +97,7 @@ function looseRows(job: JobContent): DamagedRow[] {
   const found = COLLECTION_NAMES.flatMap((collection) =>
     (job[collection] as readonly Row[])
       .filter((row) => loose[collection]?.(row as never))
-      .map(({ id }) => ({ collection, id })),
+      .map((row) => named(collection, row)),
   );
   return found.length ? found : namedByIntegrity(job);
 }
@@ -103,6 +108,6 @@ function namedByIntegrity(job: JobContent): DamagedRow[] {
     const match = /^(\w+)\[(\d+)\]/.exec(path);
     const collection = COLLECTION_NAMES.find((name) => name === match?.[1]);
     const row = collection && (job[collection] as readonly Row[])[Number(match?.[2])];
-    return collection && row ? [{ collection, id: row.id }] : [];
+    return collection && row ? [named(collection, row)] : [];
   });
 }
