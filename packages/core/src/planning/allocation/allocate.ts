@@ -8,7 +8,7 @@ import { feasible, search } from './search.ts';
 import type { Feasible, Found } from './search.ts';
 
 /** So many arrangements are tried before the search is content with one that is not proven to be the least. */
-const MAX_TRIALS = 20_000;
+const MAX_TRIALS = 8_000;
 
 export type HelpfulChange = Parameters<typeof explainConflict>[1][number];
 

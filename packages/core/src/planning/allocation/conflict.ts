@@ -7,8 +7,8 @@ import { Budget, STEP } from './budget.ts';
 import { feasible } from './search.ts';
 
 /** So many arrangements are tried to see whether some devices can be placed, and in all to find the smallest conflict. */
-const MAX_TRIALS = 4_000;
-const MAX_IN_ALL = 20_000;
+const MAX_TRIALS = 2_000;
+const MAX_IN_ALL = 8_000;
 
 /** Whether a problem has a solution at all; what cannot be told within the trials that are allowed may have one. */
 function* maybeSolvable(problem: AllocationProblem, all: Budget): Generator<number, boolean> {
