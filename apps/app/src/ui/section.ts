@@ -1,5 +1,5 @@
-import { textOf, say } from '@keypost/core/messages';
-import { parseSection, readingsOf } from '@keypost/core/units';
+import { textOf } from '@keypost/core/messages';
+import { inDoubt, parseSection } from '@keypost/core/units';
 import { z } from 'zod';
 import { typedStyle } from './typedNumbers';
 
@@ -10,10 +10,7 @@ export function section(schema: z.ZodType<number, number>, example: string) {
     .transform((text, context) => {
       const mm2 = parseSection(text, typedStyle());
       if (mm2 !== undefined) return mm2;
-      const readings = readingsOf(text, typedStyle());
-      const message = readings
-        ? textOf(say('quantity.thousands', { text: text.trim(), small: readings[0], large: readings[1] }))
-        : `Enter mm² such as ${example}.`;
+      const message = textOf(inDoubt(text, typedStyle())) ?? `Enter mm² such as ${example}.`;
       context.addIssue({ code: 'custom', message });
       return z.NEVER;
     })

@@ -1,10 +1,10 @@
 import { say, textOf } from '../messages/index.ts';
-import type { Message, Text } from '../messages/index.ts';
+import type { Text } from '../messages/index.ts';
 import Papa from 'papaparse';
 import type { PartTerminal } from '../catalog/index.ts';
 import { COLOURS, splitRef, JobProblem } from '../model/index.ts';
 import type { JobContent, Wire, WireColour, Problem } from '../model/index.ts';
-import { fileStyle, keptCell, numberIn, parseSection, readingsOf } from '../units/index.ts';
+import { fileStyle, keptCell, numberIn, parseSection, inDoubt } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
 import { JobIndex, planDifferences } from '../job/index.ts';
@@ -166,12 +166,6 @@ const nameOf = (row: Partial<Record<string, string>>): string =>
     .map((cell) => cell?.trim() ?? '')
     .join('\t');
 
-/** The question that a number with two readings puts. */
-function twoReadings(text: string, style: NumberStyle): Message | undefined {
-  const readings = readingsOf(text, style);
-  return readings && say('quantity.thousands', { text, small: readings[0], large: readings[1] });
-}
-
 type WirePatch = Extract<Change, { kind: 'editWire' }>['patch'];
 
 function patchOf(
@@ -206,7 +200,7 @@ function patchOf(
     if (mm2 === undefined || mm2 < 0.05 || mm2 > 50)
       problems.push({
         path: `${path}, mm2`,
-        message: twoReadings(section, style) ?? say('planning.cross-section-use-0', { section }),
+        message: inDoubt(section, style) ?? say('planning.cross-section-use-0', { section }),
       });
     else patch.mm2 = mm2;
   }
@@ -216,7 +210,7 @@ function patchOf(
     if (!(metres > 0) || metres > 2000)
       problems.push({
         path: `${path}, length_m`,
-        message: twoReadings(length, style) ?? say('planning.length-use-more-0', { length }),
+        message: inDoubt(length, style) ?? say('planning.length-use-more-0', { length }),
       });
     else patch.lengthM = metres;
   }

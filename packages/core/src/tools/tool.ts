@@ -2,7 +2,7 @@ import { say, textOf } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Point } from '../model/index.ts';
 import { JobProblem, refuse } from '../model/index.ts';
-import { KEPT_STYLE, parseIn, readingsOf } from '../units/index.ts';
+import { inDoubt, KEPT_STYLE, parseIn } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import type { SingleChange, JobIndex } from '../job/index.ts';
 
@@ -77,16 +77,8 @@ export function workTool(tool: Tool, values: ToolValues, style: NumberStyle = KE
   for (const { key, label, kind } of askedFields(tool, values)) {
     if (kind === 'choice') continue;
     for (const text of (values[key] ?? '').split(/[;\s]+/)) {
-      const readings = readingsOf(text, style);
-      if (!readings) continue;
-      const [small, large] = readings;
-      refuse(
-        say('text.colon', {
-          name: label,
-          text: say('quantity.thousands', { text: text.trim(), small, large }),
-        }),
-        key,
-      );
+      const doubt = inDoubt(text, style);
+      if (doubt) refuse(say('text.colon', { name: label, text: doubt }), key);
     }
   }
   return tool.work(values);

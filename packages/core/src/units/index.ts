@@ -6,6 +6,7 @@ export {
   digitsForSpan,
   dimensionOf,
   fixed,
+  inDoubt,
   formatMilliamps,
   formatOhms,
   formatVoltBand,
@@ -21,7 +22,7 @@ export {
   written,
 } from './quantity.ts';
 export { fileStyle, keptCell } from './fileNumbers.ts';
-export { KEPT_STYLE, NUMBER_STYLES, readingsOf } from './number.ts';
+export { KEPT_STYLE, NUMBER_STYLES } from './number.ts';
 export type { NumberStyle } from './number.ts';
 export type { Dimension } from './quantity.ts';
 export { awgToMm2, parseSection } from './section.ts';

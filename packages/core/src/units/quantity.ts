@@ -118,6 +118,21 @@ export function parseQuantity(
   return read.ok ? { ok: true, value: read.value } : read;
 }
 
+/**
+ * The question that a number with two readings puts; nothing where it has one.
+ * @param told as it is repeated in the question.
+ */
+export function inDoubt(
+  text: string,
+  style: NumberStyle = KEPT_STYLE,
+  told = text,
+): (Unread & { code: 'quantity.thousands' }) | undefined {
+  const readings = readingsOf(text, style);
+  if (!readings) return undefined;
+  const [small, large] = readings;
+  return { code: 'quantity.thousands', values: { text: told.trim(), small, large } };
+}
+
 type Read =
   | { readonly ok: true; readonly value: number; readonly number: number; readonly step: UnitStep }
   | Extract<Parsed, { readonly ok: false }>;
@@ -134,11 +149,8 @@ function readQuantity(text: string, dimension: Dimension, defaultUnit: string, s
     return { ok: false, problem: unread('quantity.two-numbers', { text: text.trim() }) };
   if (divisor !== undefined && Number(divisor) === 0)
     return { ok: false, problem: unread('quantity.divided-by-zero', {}) };
-  const readings = readingsOf(sure(digits), style);
-  if (readings) {
-    const [small, large] = readings;
-    return { ok: false, problem: unread('quantity.thousands', { text: text.trim(), small, large }) };
-  }
+  const doubt = inDoubt(sure(digits), style, text);
+  if (doubt) return { ok: false, problem: doubt };
   const unit = unitText ?? defaultUnit;
   const step = own(units, unit) ?? units[Object.keys(units).find((known) => isSpelt(known, unit)) ?? ''];
   if (step === undefined)
