@@ -1,3 +1,4 @@
+import { isDiskFull } from './diskFull.ts';
 import { problemDetails } from '@keypost/api';
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
 import { say, textOf } from '@keypost/core/messages';
@@ -80,13 +81,9 @@ function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails
   }
   if (error.statusCode && error.statusCode < 500) return problem(error.statusCode, say('service.cannot'));
   request.log.error(error);
-  if (isFull(error)) return problem(507, say('service.disk-full'));
+  if (isDiskFull(error)) return problem(507, say('service.disk-full'));
   return problem(500, say('service.broke'));
 }
-
-/** The disk took no more (POSIX ENOSPC; PostgreSQL 53100). */
-const isFull = ({ code, message }: FastifyError): boolean =>
-  code === '53100' || code === 'ENOSPC' || /no space left|disk full/i.test(message);
 
 const pathOf = (pointer: string): PropertyKey[] =>
   pointer

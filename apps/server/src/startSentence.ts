@@ -1,10 +1,11 @@
+import { isDiskFull } from './diskFull.ts';
 import { StartProblem } from './db/directoryLock.ts';
 
 /** Why the server could not start, in a sentence for the person who started it, with what to do. */
 export function startSentence(error: unknown): string {
   if (error instanceof StartProblem) return error.message;
   const { message = '', code } = error instanceof Error ? (error as NodeJS.ErrnoException) : {};
-  if (code === 'ENOSPC' || /no space left|disk full/i.test(message))
+  if (isDiskFull({ code, message }))
     return 'The disk is full: the database could not be opened. Make room, then start again; nothing that was stored is lost.';
   if (code === 'EACCES' || code === 'EPERM' || code === 'EROFS')
     return 'The data directory cannot be written by this account. Choose another with --data, or have its rights changed.';

@@ -23,6 +23,13 @@ const newJob = (): Promise<JobView> =>
   server.call('createJob', { body: { id: randomUUID(), name: 'Held', site: '', by: 'TT' } });
 const change = (jobId: string, what: Change, changeId = randomUUID()) =>
   server.call('changeJob', { params: { jobId }, body: { changeId, by: 'TT', change: what } });
+/** A point PX-1 about a device of a kind. */
+const pointOf = (typeId: string): SingleChange => ({
+  kind: 'addPoint',
+  point: { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'p-b', bit: 'direct' },
+  device: { id: 'p-b', tag: 'PX-1', typeId },
+  place: null,
+});
 const read = (jobId: string) => server.call('getJob', { params: { jobId } });
 const refusal = async (promise: Promise<unknown>): Promise<ApiProblem['details']> => {
   const error: unknown = await promise.then(
@@ -97,12 +104,7 @@ describe('no accepted change makes a job unreadable', () => {
     '%s: %d are taken, one more is refused, and the job reads on',
     async (_, most, make) => {
       const job = await newJob();
-      await change(job.id, {
-        kind: 'addPoint',
-        point: { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'p-b', bit: 'direct' },
-        device: { id: 'p-b', tag: 'PX-1', typeId: 'pressure-2w' },
-        place: null,
-      });
+      await change(job.id, pointOf('pressure-2w'));
       let taken = 0;
       let last: ApiProblem['details'] | undefined;
       for (let i = 0; i < most + 3; i++) {
@@ -154,12 +156,7 @@ describe('no accepted change makes a job unreadable', () => {
 describe('a job of which a row is damaged', () => {
   test('opens without it, names it, cannot be changed, and goes out as it is stored', async () => {
     const job = await newJob();
-    await change(job.id, {
-      kind: 'addPoint',
-      point: { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'p-b', bit: 'direct' },
-      device: { id: 'p-b', tag: 'PX-1', typeId: 'inductive-3w' },
-      place: null,
-    });
+    await change(job.id, pointOf('inductive-3w'));
     await server.db.query(`update device set outputs = '"broken"' where job_id = $1`, [job.id]);
     // Somebody else wrote: the revision moves.
     await server.db.query('update job set revision = revision + 1 where id = $1', [job.id]);
@@ -248,12 +245,7 @@ describe('changes that wait together', () => {
 
   test('what is kept in memory is what is in the database', async () => {
     const job = await newJob();
-    await change(job.id, {
-      kind: 'addPoint',
-      point: { id: 'p', tag: 'PX-1', name: 'Point', deviceId: 'p-b', bit: 'direct' },
-      device: { id: 'p-b', tag: 'PX-1', typeId: 'inductive-3w' },
-      place: null,
-    });
+    await change(job.id, pointOf('inductive-3w'));
     await change(job.id, { kind: 'editPoint', id: 'p', patch: { range: { low: 0, high: 1, unit: 'm' } } });
     await change(job.id, { kind: 'editPoint', id: 'p', patch: { range: null } });
     const kept = await read(job.id);

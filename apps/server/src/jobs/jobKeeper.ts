@@ -30,7 +30,10 @@ export class JobKeeper {
     const kept = this.#at(jobId, revision);
     if (kept) return kept;
     const stored = await readJob(tx, jobId);
-    return stored && KeptJob.read(stored);
+    if (!stored) return undefined;
+    const job = KeptJob.read(stored);
+    this.keep(job);
+    return job;
   }
 
   /** A job as it is stored now. */

@@ -60,7 +60,7 @@ function serveTcp(arrived: Uint8Array, socket: net.Socket, answer: Answer): Uint
 function serveRtu(arrived: Uint8Array, socket: net.Socket, answer: Answer): Uint8Array {
   let rest = arrived;
   for (;;) {
-    const length = rtuLength(rest, 'request');
+    const length = rtuLength(rest);
     // An unknown function has no length; what has come so far is one frame then, ended by silence.
     const end = length ?? (rest.length >= 4 && readRtuFrame(rest) ? rest.length : undefined);
     if (end === undefined || rest.length < end) return rest;

@@ -5,17 +5,15 @@ import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
 import type { Span } from '../../circuit/index.ts';
 
-const Finite = Quantity;
-
 /**
  * One number of a datasheet: its nominal value, the least and the largest that it may be, its unit, and where it comes
  * from: a standard, a datasheet, or what is typical of its kind.
  */
 export const Figure = z
   .object({
-    min: Finite.optional(),
-    nominal: Finite.optional(),
-    max: Finite.optional(),
+    min: Quantity.optional(),
+    nominal: Quantity.optional(),
+    max: Quantity.optional(),
     unit: z.string().max(12),
     source: z.string().min(1, codeOf('model.say-where-figure-comes')).max(80),
     /** The setting of the part whose value it is, where somebody chooses it; its tolerance stays in proportion. */

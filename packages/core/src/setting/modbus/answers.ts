@@ -1,7 +1,7 @@
 import { nth } from '../../lists/index.ts';
 import { readRtuFrame, takeTcpFrame } from './frames.ts';
 import type { Frame } from './frames.ts';
-import { FUNCTIONS } from './pdu.ts';
+import { FUNCTIONS, isReading } from './pdu.ts';
 
 /** More than this is never kept while an answer is waited for, bytes; a frame has at most 260. */
 const MOST_BYTES = 4096;
@@ -177,9 +177,6 @@ export class AnswerReader {
     return isReading(code) ? 5 + 2 * count : 8;
   }
 }
-
-const isReading = (code: number): boolean =>
-  code >= FUNCTIONS.readCoils && code <= FUNCTIONS.readInputRegisters;
 
 const startsAs = (bytes: Uint8Array, whole: Uint8Array): boolean =>
   bytes.subarray(0, whole.length).every((byte, i) => byte === whole[i]);

@@ -15,6 +15,10 @@ export const FUNCTIONS = {
   writeRegisters: 16,
 } as const;
 
+/** Whether a function reads bits or registers: its answer says how many bytes follow. */
+export const isReading = (code: number): boolean =>
+  code >= FUNCTIONS.readCoils && code <= FUNCTIONS.readInputRegisters;
+
 /** Exceptions by their codes, in words (the same, 7). */
 export const EXCEPTIONS: Readonly<Record<number, Message>> = {
   1: say('fieldbus.illegal-function-unit-does'),

@@ -1,3 +1,4 @@
+import { supplyTerminals } from '../../catalog/index.ts';
 import { say } from '../../messages/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Rail } from '../../job/index.ts';
@@ -79,6 +80,12 @@ function terminalsAbout({ index, device, helpers, ports }: PointContext) {
   };
 }
 
+/** All rails of a job, as terminals of its supplies: the earth is none. */
+export const railsOf = ({ job }: PointContext['index']): string[] =>
+  job.supplies.flatMap((supply) =>
+    supplyTerminals(supply).flatMap((name) => (name === 'PE' ? [] : [`${supply.id}:${name}`])),
+  );
+
 /** Those of them that nothing is landed on. */
 export function bareTerminals(context: PointContext): string[] {
   const { parts, modules } = terminalsAbout(context);
@@ -89,9 +96,7 @@ function freeEnds(context: PointContext): Ends[] {
   const { index } = context;
   const { items, own, isFree, parts, modules } = terminalsAbout(context);
   const wanted = [...parts, ...modules];
-  const rails = index.job.supplies.flatMap(({ id, kind }) =>
-    (kind === 'dc' ? ['+', '-'] : ['L', 'N']).map((rail) => `${id}:${rail}`),
-  );
+  const rails = railsOf(index);
   const toRail = (from: string): Ends[] => rails.map((to): Ends => [from, to]);
   const pairs = wanted.flatMap((refs, i) =>
     refs.flatMap((from) => wanted.slice(i + 1).flatMap((others) => others.map((to): Ends => [from, to]))),

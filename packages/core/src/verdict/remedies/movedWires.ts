@@ -3,7 +3,7 @@ import { refText } from '../../job/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { splitRef } from '../../model/index.ts';
 import type { Wire } from '../../model/index.ts';
-import { bareTerminals, isAllowed } from './missingWires.ts';
+import { bareTerminals, isAllowed, railsOf } from './missingWires.ts';
 import type { Remedy } from './remedy.ts';
 
 /** So many moves are tried: each is solved. */
@@ -35,12 +35,9 @@ export function movedWires(context: PointContext): Remedy[] {
       rail(wire[end]) === undefined &&
       (index.wiresAt(wire[end]).length > 1 || splitRef(wire.from).item === splitRef(wire.to).item),
   );
-  const rails = index.job.supplies.flatMap(({ id, kind }) =>
-    (kind === 'dc' ? ['+', '-'] : ['L', 'N']).map((name) => `${id}:${name}`),
-  );
   const railed = strayed
     .filter(({ wire, end }) => rail(wire[end === 'to' ? 'from' : 'to']) === undefined)
-    .flatMap(({ wire, end }) => rails.map((to) => move(context, wire, end, to)));
+    .flatMap(({ wire, end }) => railsOf(index).map((to) => move(context, wire, end, to)));
   const landed = [...strayed, ...ends.filter(({ wire, end }) => rail(wire[end]) !== undefined)].flatMap(
     ({ wire, end }) => {
       const stays = wire[end === 'to' ? 'from' : 'to'];
