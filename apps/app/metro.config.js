@@ -11,7 +11,14 @@ const IN_ZOD = [
   [/[\\/](?:compile|from-json-schema|json-schema-processors)\.js$/, 'zodUnused.js'],
 ];
 
+// The integer programming solver comes as WebAssembly, which is fetched as a file.
+config.resolver.assetExts.push('wasm');
+
 config.resolver.resolveRequest = (context, name, platform) => {
+  // The solver asks for these only where it runs in Node.
+  if (name.startsWith('node:')) return { type: 'empty' };
+  // Its build for modules finds its file by import.meta, which is not there in a bundle.
+  if (name === 'highs') return { type: 'sourceFile', filePath: require.resolve('highs') };
   const inZod = /[\\/]zod[\\/]v4[\\/]/.test(context.originModulePath);
   const instead = inZod && IN_ZOD.find(([unused]) => unused.test(name));
   return instead

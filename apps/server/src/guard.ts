@@ -29,7 +29,8 @@ export async function guard(
       useDefaults: false,
       directives: {
         defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
+        // WebAssembly only of our own files: the integer programming solver.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         // The interface writes its styles while it runs.
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:', 'blob:'],

@@ -306,7 +306,7 @@ describe('only a client of ours may call', () => {
 
   test('answers carry what keeps a page from being framed and foreign scripts from running', async () => {
     const { headers } = await raw('/api/health');
-    expect(headers['content-security-policy']).toMatch(/script-src 'self'(?:;|$)/);
+    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'wasm-unsafe-eval'(?:;|$)/);
     expect(headers['content-security-policy']).toMatch(/frame-ancestors 'none'/);
     expect(headers['x-frame-options']).toBe('DENY');
     expect(headers['x-content-type-options']).toBe('nosniff');

@@ -44,7 +44,7 @@ export function AllocateScreen() {
 function Allocate({ view }: { view: JobView }) {
   const [pinned, setPinned] = useState<ReadonlySet<string>>(new Set());
   const [spare, setSpare] = useState<Spare>('0');
-  const { start, cancel, busy, count, answer, error } = useTask('allocate');
+  const { start, cancel, busy, answer, error } = useTask('allocate');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const work = (without: ReadonlySet<string>) => {
     const request: AllocationRequest = { pinned, left: without, spareShare: Number(spare) / 100 };
@@ -75,7 +75,7 @@ function Allocate({ view }: { view: JobView }) {
         <Pins view={view} pinned={pinned} onChange={setPinned} />
       </Card>
       {busy ? (
-        <Busy count={count} onCancel={cancel} />
+        <Busy onCancel={cancel} />
       ) : (
         <Button
           label={answer ? 'Work it out again' : 'Work it out'}
@@ -91,7 +91,7 @@ function Allocate({ view }: { view: JobView }) {
 
 type Spare = '0' | '10' | '20' | '30';
 
-function Busy({ count, onCancel }: { count: number; onCancel: () => void }) {
+function Busy({ onCancel }: { onCancel: () => void }) {
   const { ink } = useTokens();
   return (
     <Card title="Working it out">
@@ -99,9 +99,7 @@ function Busy({ count, onCancel }: { count: number; onCancel: () => void }) {
         <View className="flex-row items-center gap-3" role="status">
           <ActivityIndicator color={ink} />
           <Text as="body">
-            {count
-              ? `${count.toLocaleString('en')} arrangements tried`
-              : 'Solving each kind of device in each kind of group'}
+            Solving each kind of device in each kind of group, then looking for the fewest modules and commons
           </Text>
         </View>
         <Button label="Stop" onPress={onCancel} />

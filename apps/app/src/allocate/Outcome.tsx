@@ -31,6 +31,7 @@ export function Outcome({
   const router = useRouter();
   const saver = useSave(view);
   const known = useKnown();
+  if (allocation.kind === 'undecided') return <Undecided />;
   if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} onLeaveOut={onLeaveOut} />;
   const leave = () => {
     onLeave();
@@ -78,12 +79,10 @@ export function Outcome({
 
 const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 
-function provenText({ exact, modules, minModules }: Allocated): string {
-  if (exact) return 'Fewer cannot do: every other arrangement was ruled out.';
-  return modules === minModules
-    ? 'Fewer modules cannot do; fewer commons were not ruled out.'
-    : `At least ${minModules} modules are needed; between that and ${modules} nothing is proven.`;
-}
+const provenText = ({ exact }: Allocated): string =>
+  exact
+    ? 'Fewer cannot do: every other arrangement was ruled out.'
+    : 'Found in the time allowed; fewer modules or commons were not ruled out.';
 
 function changeText(change: Change): string {
   const parts = partsOf(change);
@@ -128,6 +127,20 @@ function Groups({ view, allocation }: { view: JobView; allocation: Allocated }) 
       </Card>
     );
   });
+}
+
+function Undecided() {
+  return (
+    <Card title="Outcome">
+      <Row first className="flex-row gap-3">
+        <StatusIcon kind="doubtful" size={26} label="not decided" />
+        <Text as="body" className="flex-1">
+          No answer in two seconds: neither places for all nor a proof that there are none. Pin fewer devices,
+          keep fewer channels free, and work it out again.
+        </Text>
+      </Row>
+    </Card>
+  );
 }
 
 function Conflicting({

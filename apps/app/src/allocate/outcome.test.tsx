@@ -1,9 +1,10 @@
 import { nth } from '@keypost/core/lists';
-import { allocateNow, allocationChange, helpfulChanges, problemOf } from '@keypost/core/planning';
-import type { Allocation } from '@keypost/core/planning';
+import { allocate, allocationChange, helpfulChanges, problemOf } from '@keypost/core/planning';
+import type { Allocation, IntegerSolver } from '@keypost/core/planning';
 import type { Change } from '@keypost/core/job';
 import type { JobContent } from '@keypost/core/model';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { integerSolver } from '../../../../packages/core/test/integerSolver';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
@@ -11,6 +12,11 @@ import { Outcome } from './Outcome';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = await integerSolver();
+});
 
 beforeEach(() => {
   localStorage.clear();
@@ -36,8 +42,9 @@ const second: Change = {
 };
 
 function show(job: JobContent) {
-  const allocation: Allocation = allocateNow(
+  const allocation: Allocation = allocate(
     problemOf(job, { pinned: new Set(), spareShare: 0 }),
+    solver,
     helpfulChanges(job),
   );
   const change = allocation.kind === 'allocated' ? allocationChange(job, allocation) : undefined;

@@ -14,6 +14,7 @@ import { JobProblem } from '@keypost/core/model';
 import type {
   Allocation,
   AllocationRequest,
+  IntegerSolver,
   RelayPlan,
   RelayRequest,
   SupplyBudget,
@@ -48,12 +49,22 @@ export type Outcome<N extends TaskName> =
 export function* perform<N extends TaskName>(
   name: N,
   given: Tasks[N]['given'],
+  tools: Tools = {},
 ): Generator<number, Tasks[N]['answer']> {
-  const steps = STEPS[name] as (g: Tasks[N]['given']) => Generator<number, Tasks[N]['answer']>;
-  return yield* steps(given);
+  return yield* (STEPS[name] as Steps<N>)(given, tools);
 }
 
-const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, Tasks[N]['answer']> } = {
+/** What some tasks need that is loaded first. */
+export interface Tools {
+  readonly solver?: IntegerSolver;
+}
+
+type Steps<N extends TaskName> = (
+  given: Tasks[N]['given'],
+  tools: Tools,
+) => Generator<number, Tasks[N]['answer']>;
+
+const STEPS: { [N in TaskName]: Steps<N> } = {
   *budgets({ job }) {
     yield 0;
     return supplyBudgets(job);
@@ -62,8 +73,10 @@ const STEPS: { [N in TaskName]: (given: Tasks[N]['given']) => Generator<number, 
     yield 0;
     return planRelay(job, pointId, request);
   },
-  *allocate({ job, request }) {
-    const allocation = yield* allocate(problemOf(job, request), helpfulChanges(job));
+  *allocate({ job, request }, { solver }) {
+    yield 0;
+    if (!solver) throw new Error('Channels are allocated in a worker only.');
+    const allocation = allocate(problemOf(job, request), solver, helpfulChanges(job));
     return {
       allocation,
       ...(allocation.kind === 'allocated' && { change: allocationChange(job, allocation) }),

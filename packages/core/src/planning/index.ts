@@ -1,6 +1,7 @@
-export { allocate, allocateNow } from './allocation/allocate.ts';
+export { allocate } from './allocation/allocate.ts';
 export { allocationChange, helpfulChanges, problemOf } from './allocation/fromJob.ts';
 export type { AllocationRequest } from './allocation/fromJob.ts';
+export type { IntegerSolver } from './allocation/program.ts';
 export type { Allocated, Allocation, Impossible, Placement } from './allocation/problem.ts';
 export { sensitivitySetting } from './diffuseSetting.ts';
 export type { SensitivitySetting } from './diffuseSetting.ts';

@@ -1,55 +1,37 @@
 import { counted } from './classes.ts';
-import type { Counted } from './classes.ts';
-import { Budget } from './budget.ts';
 import { explainConflict } from './conflict.ts';
+import type { HelpfulChange } from './conflict.ts';
 import type { Allocation, AllocationProblem } from './problem.ts';
 import { place } from './place.ts';
-import { feasible, search } from './search.ts';
-import type { Feasible, Found } from './search.ts';
+import { solve } from './program.ts';
+import type { IntegerSolver } from './program.ts';
 
-/** So many arrangements are tried before the search is content with one that is not proven to be the least. */
-const MAX_TRIALS = 8_000;
-
-export type HelpfulChange = Parameters<typeof explainConflict>[1][number];
+/** An allocation may take so long, in seconds; half of it to find places, the rest to keep commons or to say why not. */
+const MAX_SECONDS = 2;
 
 /**
  * Puts every device on a channel so that no common serves kinds that do not suit it, with the fewest modules, then
- * the fewest commons. Yields how many arrangements it has tried; returns the outcome with a reason for each place,
- * or the smallest set of devices in conflict with what would help.
+ * the fewest commons. Returns the outcome with a reason for each place, or the devices in conflict with what would
+ * help, or that neither was found in the time allowed.
  */
-export function* allocate(
+export function allocate(
   problem: AllocationProblem,
+  solver: IntegerSolver,
   helpful: readonly HelpfulChange[] = [],
-): Generator<number, Allocation> {
+): Allocation {
+  const end = performance.now() + 1000 * MAX_SECONDS;
   const c = counted(problem);
-  const possible = yield* feasible(problem, c, new Budget(MAX_TRIALS));
-  if (possible.kind === 'no') return yield* explainConflict(problem, helpful);
-  const found = (yield* search(problem, c, new Budget(MAX_TRIALS))) ?? withAll(c, possible);
-  if (!found) return yield* explainConflict(problem, helpful);
-  const { placements, rails } = place(problem, c, found.choice);
-  return {
-    kind: 'allocated',
-    placements,
-    rails,
-    modules: found.choice.moduleCount,
-    commons: found.choice.commonCount,
-    minModules: found.minModules,
-    exact: found.exact,
-  };
-}
-
-/** Every module in use, where that was found and nothing less within the trials that are allowed. */
-function withAll(c: Counted, possible: Feasible): Found | undefined {
-  if (possible.kind !== 'yes') return undefined;
-  const modules = c.moduleClasses.map(({ moduleIds }) => moduleIds.length);
-  const { onRail } = possible;
-  const moduleCount = modules.reduce((sum, n) => sum + n, 0);
-  const commonCount = onRail.reduce((sum, row) => sum + row['-'] + row['+'], 0);
-  return { choice: { modules, onRail, moduleCount, commonCount }, minModules: 1, exact: false };
-}
-
-/** Runs an allocation to its end. */
-export function allocateNow(problem: AllocationProblem, helpful: readonly HelpfulChange[] = []): Allocation {
-  const run = allocate(problem, helpful);
-  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
+  const solved = solve(problem, c, 'fewest', solver, MAX_SECONDS / 2);
+  switch (solved.kind) {
+    case 'yes': {
+      const { choice, exact } = solved;
+      const { placements, rails } = place(problem, c, choice);
+      const { moduleCount: modules, commonCount: commons } = choice;
+      return { kind: 'allocated', placements, rails, modules, commons, exact };
+    }
+    case 'no':
+      return explainConflict(problem, solver, end, helpful);
+    case 'unknown':
+      return { kind: 'undecided' };
+  }
 }

@@ -6,13 +6,23 @@ import fc from 'fast-check';
 import { after, withModule, withPoint, bareJob } from '../../../test/jobs.ts';
 import type { JobContent } from '../../model/collections.ts';
 import { statusIn } from '../../verdict/judge.ts';
-import { allocateNow } from './allocate.ts';
-import { smallestConflict, solvable } from './conflict.ts';
+import { allocate } from './allocate.ts';
+import { findConflict } from './conflict.ts';
 import { allocationChange, helpfulChanges, problemOf } from './fromJob.ts';
-import type { AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
+import type { Allocation, AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
+import type { IntegerSolver } from './program.ts';
+import { integerSolver } from '../../../test/integerSolver.ts';
 
 // One seed, so that every run tries the same cases; change it to look further.
 fc.configureGlobal({ seed: 20261125, endOnFailure: true });
+
+let solver: IntegerSolver;
+beforeAll(async () => {
+  solver = await integerSolver();
+});
+
+const allocated = (p: AllocationProblem, helpful?: Parameters<typeof allocate>[2]): Allocation =>
+  allocate(p, solver, helpful);
 
 /** P needs minus, N needs plus, F takes either; S-kind groups can only sit on minus for any of them. */
 const fits: AllocationProblem['fits'] = (key, kind, rail) =>
@@ -104,7 +114,7 @@ test('200 random small cases are as good as an exhaustive search, and every plac
   fc.assert(
     fc.property(problem, (p) => {
       const truth = exhaustive(p);
-      const found = allocateNow(p);
+      const found = allocated(p);
       if (!truth) {
         expect(found.kind).toBe('impossible');
         return;
@@ -113,7 +123,6 @@ test('200 random small cases are as good as an exhaustive search, and every plac
       if (found.kind !== 'allocated') return;
       expect([found.modules, found.commons]).toEqual(truth);
       expect(found.exact).toBe(true);
-      expect(found.minModules).toBeLessThanOrEqual(found.modules);
       expect(found.placements.map(({ applicant: a }) => a.id).sort()).toEqual(
         p.applicants.map(({ id }) => id).sort(),
       );
@@ -132,14 +141,44 @@ test('200 random small cases are as good as an exhaustive search, and every plac
 test('what is named in conflict cannot be placed, and any part of it can', () => {
   fc.assert(
     fc.property(problem, (p) => {
-      if (exhaustive(p)) return;
-      const conflict = smallestConflict(p);
-      expect(solvable({ ...p, applicants: conflict })).toBe(false);
+      const found = allocated(p);
+      if (found.kind !== 'impossible') return;
+      const { conflict, isSmallest } = found;
+      expect(isSmallest).toBe(true);
+      expect(exhaustive({ ...p, applicants: conflict })).toBeUndefined();
       for (const one of conflict)
-        expect(solvable({ ...p, applicants: conflict.filter((a) => a !== one) })).toBe(true);
+        expect(exhaustive({ ...p, applicants: conflict.filter((a) => a !== one) })).toBeDefined();
     }),
     { numRuns: 120 },
   );
+});
+
+describe('in the time allowed', () => {
+  const panel = groupsOf([[['B', 2]]]);
+  const three = { applicants: [0, 1, 2].map((n) => applicant(n, 'P')), groups: panel, fits };
+
+  test('a conflict of which not all was told is not called the smallest', () => {
+    const told = findConflict(three, ({ applicants }) => (applicants.length > 2 ? 'no' : 'yes'));
+    expect([told.devices.length, told.isSmallest]).toEqual([3, true]);
+    const untold = findConflict(three, ({ applicants }) => (applicants.length > 2 ? 'no' : 'unknown'));
+    expect([untold.devices.length, untold.isSmallest]).toEqual([3, false]);
+  });
+
+  const late =
+    (Columns: ReturnType<IntegerSolver>['Columns']): IntegerSolver =>
+    () => ({ Status: 'Time limit reached', Columns });
+  const two = { ...three, applicants: three.applicants.slice(0, 2) };
+
+  test('neither places nor a proof is neither possible nor impossible', () => {
+    expect(allocate(two, late({}))).toEqual({ kind: 'undecided' });
+  });
+
+  test('what was found until then is taken where it holds, and not called proven', () => {
+    const held = { M0: { Primal: 1 }, G0m: { Primal: 1 }, D0_0m: { Primal: 2 } };
+    expect(allocate(two, late(held))).toMatchObject({ kind: 'allocated', modules: 1, exact: false });
+    expect(allocate(two, late({ ...held, G0m: { Primal: 0 } }))).toEqual({ kind: 'undecided' });
+    expect(allocate(two, late({ ...held, D0_0m: { Primal: 1 } }))).toEqual({ kind: 'undecided' });
+  });
 });
 
 test('a thousand devices stand on the fewest modules that could hold them', () => {
@@ -149,13 +188,13 @@ test('a thousand devices stand on the fewest modules that could hold them', () =
       [['B', 8] as const, ['B', 8] as const].map((g) => [...g] as [string, number]),
     ),
   );
-  const found = allocateNow({ applicants, groups, fits });
-  expect(found).toMatchObject({ kind: 'allocated', modules: 63, minModules: 63, commons: 125 });
+  const found = allocated({ applicants, groups, fits });
+  expect(found).toMatchObject({ kind: 'allocated', modules: 63, exact: true, commons: 125 });
 });
 
 test('spare channels stay free', () => {
   const groups = groupsOf([[['B', 4]], [['B', 4]]]).map((group) => ({ ...group, spare: 1 }));
-  const found = allocateNow({ applicants: [0, 1, 2, 3].map((n) => applicant(n, 'P')), groups, fits });
+  const found = allocated({ applicants: [0, 1, 2, 3].map((n) => applicant(n, 'P')), groups, fits });
   expect(found).toMatchObject({ kind: 'allocated', modules: 2 });
 });
 
@@ -175,7 +214,7 @@ describe('of a job', () => {
 
   test('the outcome is a change, and after it every point works', () => {
     const start = job();
-    const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }));
+    const found = allocated(problemOf(start, { pinned: new Set(), spareShare: 0 }));
     if (found.kind !== 'allocated') throw new Error('It should be possible.');
     expect([found.modules, found.commons]).toEqual([1, 2]);
     const done = after(start, sure(allocationChange(start, found)));
@@ -183,7 +222,7 @@ describe('of a job', () => {
     expect(found.placements.every(({ sentence, applicant: a }) => textOf(sentence).startsWith(a.tag))).toBe(
       true,
     );
-    const again = allocateNow(problemOf(done, { pinned: new Set(), spareShare: 0 }));
+    const again = allocated(problemOf(done, { pinned: new Set(), spareShare: 0 }));
     expect(again.kind === 'allocated' && allocationChange(done, again)).toBeUndefined();
   });
 
@@ -192,7 +231,7 @@ describe('of a job', () => {
       withModule(withModule(bareJob(), 'a', 'di16-both-16', ['-']), 'b', 'di8-sink-8', ['-'], 4),
       { typeId: 'float-2w-dc', output: 'twowire', at: null },
     );
-    const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }));
+    const found = allocated(problemOf(start, { pinned: new Set(), spareShare: 0 }));
     expect(found.kind).toBe('impossible');
   });
 
@@ -200,7 +239,7 @@ describe('of a job', () => {
     let start = withModule(bareJob(), 'a', 'di8-both-8', ['-']);
     for (const [n, output] of (['pnp', 'npn', 'pnp'] as const).entries())
       start = withPoint(start, { tag: `PX-${n}`, output, at: null });
-    const found = allocateNow(problemOf(start, { pinned: new Set(), spareShare: 0 }), helpfulChanges(start));
+    const found = allocated(problemOf(start, { pinned: new Set(), spareShare: 0 }), helpfulChanges(start));
     if (found.kind !== 'impossible') throw new Error('It should be impossible.');
     expect(found.conflict.map(({ words }) => words).sort()).toEqual(['NPN', 'PNP']);
     expect(found.remedies.map(said)).toEqual([
@@ -214,12 +253,12 @@ describe('of a job', () => {
     start = withPoint(start, { tag: 'PX-0', output: 'pnp', at: ['a', 0] });
     start = withPoint(start, { tag: 'PX-1', output: 'npn', at: ['a', 1] });
     const pinned = new Set(['px-0', 'px-1']);
-    const found = allocateNow(problemOf(start, { pinned, spareShare: 0 }), helpfulChanges(start));
+    const found = allocated(problemOf(start, { pinned, spareShare: 0 }), helpfulChanges(start));
     expect(found).toMatchObject({
       kind: 'impossible',
       remedies: expect.arrayContaining([say('planning.let-move-where-pinned', { pins: ['PX-0', 'PX-1'] })]),
     });
-    const one = allocateNow(problemOf(start, { pinned: new Set(['px-0']), spareShare: 0 }));
+    const one = allocated(problemOf(start, { pinned: new Set(['px-0']), spareShare: 0 }));
     expect(
       one.kind === 'allocated' && sure(one.placements.find(({ applicant: a }) => a.id === 'px-0')).channel,
     ).toBe(0);
@@ -257,7 +296,7 @@ test('what can stay stays: a panel that is as small as can be is left as it is',
     ],
     fits: (key, _, rail) => (key === 'pnp') === (rail === '-'),
   };
-  const outcome = allocateNow(problem);
+  const outcome = allocated(problem);
   if (outcome.kind !== 'allocated') throw new Error('impossible');
   const at = Object.fromEntries(outcome.placements.map(({ applicant: { id }, channel }) => [id, channel]));
   expect(at).toEqual({ a: 3, b: 6, c: 4, d: 0 });

@@ -6,6 +6,8 @@ interface GroupClass {
   readonly kind: string;
   readonly room: number;
   readonly rails: readonly CommonRail[];
+  /** The rail on which their commons are now. */
+  readonly now?: CommonRail;
   /** A pinned device sits here: the group is used in any case. */
   readonly forced: boolean;
 }
@@ -41,7 +43,7 @@ export function counted(problem: AllocationProblem): Counted {
     const here = pinned.filter(({ pinned: at }) => sure(at).groupId === group.id);
     const rails = group.rails.filter((rail) => here.every(({ key }) => problem.fits(key, group.kind, rail)));
     const room = Math.max(0, group.channels.length - here.length - group.spare);
-    const made: GroupClass = { kind: group.kind, room, rails, forced: here.length > 0 };
+    const made: GroupClass = { kind: group.kind, room, rails, forced: here.length > 0, now: group.now };
     const name = JSON.stringify(made);
     let number = numbers.get(name);
     if (number === undefined) {

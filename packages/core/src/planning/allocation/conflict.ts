@@ -1,127 +1,106 @@
-import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import { counted, gathered } from './classes.ts';
 import type { AllocationProblem, Applicant, Impossible } from './problem.ts';
-import { Budget, STEP } from './budget.ts';
-import { feasible } from './search.ts';
+import { solve } from './program.ts';
+import type { IntegerSolver } from './program.ts';
 
-/** So many arrangements are tried to see whether some devices can be placed, and in all to find the smallest conflict. */
-const MAX_TRIALS = 2_000;
-const MAX_IN_ALL = 8_000;
-
-/** Whether a problem has a solution at all; what cannot be told within the trials that are allowed may have one. */
-function* maybeSolvable(problem: AllocationProblem, all: Budget): Generator<number, boolean> {
-  const own = new Budget(MAX_TRIALS);
-  yield* all.trial();
-  const run = feasible(problem, counted(problem), own);
-  for (let step = run.next(); ; step = run.next()) {
-    if (step.done) return step.value.kind !== 'no';
-    for (let i = 0; i < STEP; i++) yield* all.trial();
-  }
+/** A change that may help where an allocation is impossible. */
+export interface HelpfulChange {
+  readonly sentence: (conflict: readonly Applicant[]) => Message | undefined;
+  readonly apply: (problem: AllocationProblem, conflict: readonly Applicant[]) => AllocationProblem;
 }
 
-/** The same, run to its end. */
-export const solvable = (problem: AllocationProblem): boolean =>
-  ended(maybeSolvable(problem, new Budget(MAX_IN_ALL)));
-
 /** So many orders of taking kinds away are tried. */
-const MAX_ORDERS = 24;
+const MAX_ORDERS = 6;
 
 /** Devices that cannot be placed together. */
 interface Conflict {
   readonly devices: readonly Applicant[];
-  /** No smaller set of them is in conflict; otherwise it is what was found within the trials that are allowed. */
+  /** None of them can go without the rest having places; otherwise it is what was found in the time allowed. */
   readonly isSmallest: boolean;
 }
 
+/** Answers for some devices whether they can be placed, while there is time. */
+type Whether = (problem: AllocationProblem) => 'yes' | 'no' | 'unknown';
+
+/** Time in milliseconds, as `performance.now()` gives it, after which nothing more is told. */
+const whetherUntil =
+  (solver: IntegerSolver, end: number): Whether =>
+  (problem) =>
+    solve(problem, counted(problem), 'any', solver, (end - performance.now()) / 1000).kind;
+
 /**
- * A smallest set of devices that cannot be placed together. Devices of one kind are alike, so kinds are thinned out
- * as far as it stays impossible, in every order of the kinds; the smallest outcome stands.
+ * Devices that cannot be placed together, and of which none can go without the rest having places. Devices of one kind
+ * are alike, so kinds are thinned out as far as it stays impossible, in several orders of the kinds; the smallest
+ * outcome stands.
  */
-function* findConflict(problem: AllocationProblem): Generator<number, Conflict> {
+export function findConflict(problem: AllocationProblem, whether: Whether): Conflict {
   const kinds = [...gathered(problem.applicants, kindOf).values()];
-  const budget = new Budget(MAX_IN_ALL);
-  let best: readonly Applicant[] = problem.applicants;
-  let isSmallest = true;
-  for (const order of orders(kinds.length)) {
-    let left: readonly Applicant[] = [...problem.applicants];
-    for (const k of order) {
-      // What is left is impossible as it stands, whether or not more of it could go.
-      if (budget.isSpent) {
-        isSmallest = false;
-        break;
-      }
-      left = yield* thinned(problem, left, nth(kinds, k), budget);
-    }
-    if (left.length < best.length) best = left;
-    if (!isSmallest) break;
+  let best: Conflict | undefined;
+  for (let n = 0; n < Math.min(kinds.length, MAX_ORDERS); n++) {
+    let found: Conflict = { devices: problem.applicants, isSmallest: true };
+    for (const kind of [...kinds.slice(n), ...kinds.slice(0, n)])
+      found = thinned(problem, found, kind, whether);
+    if (!best || isBetter(found, best)) best = found;
+    if (!found.isSmallest) break;
   }
-  return { devices: best, isSmallest };
+  return best ?? { devices: problem.applicants, isSmallest: false };
 }
 
-/** The same, run to its end. */
-export const smallestConflict = (problem: AllocationProblem): readonly Applicant[] =>
-  ended(findConflict(problem)).devices;
-
-function ended<T>(run: Generator<number, T>): T {
-  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
-}
+/** Fewer devices; or as many, of which it is known that none can go. */
+const isBetter = (a: Conflict, b: Conflict): boolean =>
+  a.devices.length < b.devices.length ||
+  (a.devices.length === b.devices.length && a.isSmallest && !b.isSmallest);
 
 const kindOf = ({ key, pinned }: Applicant): string =>
   pinned ? `${key} at ${pinned.groupId} ${pinned.channel}` : key;
 
 /** Takes devices of a kind away, as many as can go while it stays impossible: found by halving. */
-function* thinned(
+function thinned(
   problem: AllocationProblem,
-  left: readonly Applicant[],
+  { devices, isSmallest }: Conflict,
   kind: readonly Applicant[],
-  budget: Budget,
-): Generator<number, Applicant[]> {
-  const others = left.filter((applicant) => !kind.includes(applicant));
+  whether: Whether,
+): Conflict {
+  const others = devices.filter((applicant) => !kind.includes(applicant));
   let min = 0;
   let max = kind.length;
+  let isTold = true;
   while (min < max) {
     const middle = Math.floor((min + max) / 2);
-    const fewer = { ...problem, applicants: [...others, ...kind.slice(0, middle)] };
-    if (yield* maybeSolvable(fewer, budget)) min = middle + 1;
-    else max = middle;
-  }
-  return [...others, ...kind.slice(0, min)];
-}
-
-function* orders(n: number): Generator<number[]> {
-  let given = 0;
-  function* from(picked: number[]): Generator<number[]> {
-    if (given >= MAX_ORDERS) return;
-    if (picked.length === n) {
-      given++;
-      yield picked;
-      return;
+    const answer = whether({ ...problem, applicants: [...others, ...kind.slice(0, middle)] });
+    if (answer === 'no') max = middle;
+    else {
+      min = middle + 1;
+      // Where it could not be told none is taken away, though perhaps more could go.
+      isTold = answer === 'yes';
     }
-    for (let k = 0; k < n; k++) if (!picked.includes(k)) yield* from([...picked, k]);
   }
-  yield* from([]);
+  return { devices: [...others, ...kind.slice(0, min)], isSmallest: isSmallest && isTold };
 }
 
-/** Says what stands against a solution, and what would help. */
-export function* explainConflict(
+/**
+ * Says what stands against a solution, and what would help.
+ * @param end time in milliseconds after which it is content with what was found until then.
+ */
+export function explainConflict(
   problem: AllocationProblem,
-  options: readonly {
-    readonly sentence: (conflict: readonly Applicant[]) => Message | undefined;
-    readonly apply: (problem: AllocationProblem, conflict: readonly Applicant[]) => AllocationProblem;
-  }[],
-): Generator<number, Impossible> {
-  const { devices: conflict, isSmallest } = yield* findConflict(problem);
-  const remedies: Message[] = [];
-  for (const { sentence: words, apply } of options) {
-    const text = words(conflict);
-    if (text === undefined) continue;
-    const changed = apply(problem, conflict);
+  solver: IntegerSolver,
+  end: number,
+  helpful: readonly HelpfulChange[],
+): Impossible {
+  const now = performance.now();
+  const { devices: conflict, isSmallest } = findConflict(
+    problem,
+    whetherUntil(solver, now + CONFLICT_SHARE * (end - now)),
+  );
+  const whether = whetherUntil(solver, end);
+  const remedies = helpful.flatMap(({ sentence, apply }) => {
+    const way = sentence(conflict);
     // A way out is told only where a place for everybody was found.
-    const { kind } = yield* feasible(changed, counted(changed), new Budget(MAX_TRIALS));
-    if (kind === 'yes') remedies.push(text);
-  }
+    return way && whether(apply(problem, conflict)) === 'yes' ? [way] : [];
+  });
   return {
     kind: 'impossible',
     conflict,
@@ -130,6 +109,9 @@ export function* explainConflict(
     remedies,
   };
 }
+
+/** Share of the time that is left for finding the conflict; the rest is for what would help. */
+const CONFLICT_SHARE = 0.7;
 
 /** What stands against the devices of a smallest conflict. */
 function conflictSentence(

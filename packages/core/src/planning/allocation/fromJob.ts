@@ -7,7 +7,7 @@ import { statusIn } from '../../verdict/index.ts';
 import { applyChange, NOBODY, JobIndex } from '../../job/index.ts';
 import type { Change, SingleChange } from '../../job/index.ts';
 import { OUTPUT_TEXT } from '../../network/index.ts';
-import type { HelpfulChange } from './allocate.ts';
+import type { HelpfulChange } from './conflict.ts';
 import type { Allocated, AllocationProblem, Applicant, CommonRail, Group } from './problem.ts';
 
 /** What the user asks of an allocation. */

@@ -1,7 +1,7 @@
 import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
-import type { Choice } from './search.ts';
+import type { Choice } from './program.ts';
 import type { Counted } from './classes.ts';
 import { share } from './flow.ts';
 import type { AllocationProblem, Applicant, CommonRail, Group, Placement } from './problem.ts';

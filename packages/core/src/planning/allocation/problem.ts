@@ -56,8 +56,6 @@ export interface Allocated {
   readonly rails: ReadonlyMap<string, CommonRail>;
   readonly modules: number;
   readonly commons: number;
-  /** Fewer modules than this cannot do, whatever is tried. */
-  readonly minModules: number;
   /** Whether the count of modules, then of commons, is proven to be the least. */
   readonly exact: boolean;
 }
@@ -66,10 +64,15 @@ export interface Impossible {
   readonly kind: 'impossible';
   /** Devices that cannot be placed together. */
   readonly conflict: readonly Applicant[];
-  /** No smaller set of them is in conflict; otherwise it is what was found in the time allowed. */
+  /** None of them can go without the rest having places; otherwise it is what was found in the time allowed. */
   readonly isSmallest: boolean;
   readonly sentence: Message;
   readonly remedies: readonly Message[];
 }
 
-export type Allocation = Allocated | Impossible;
+/** Neither places for all nor a proof that there are none were found in the time allowed. */
+interface Undecided {
+  readonly kind: 'undecided';
+}
+
+export type Allocation = Allocated | Impossible | Undecided;
