@@ -1,3 +1,6 @@
+import process from 'node:process';
+import { postgresPrograms } from './scripts/postgres.mjs';
+
 /**
  * Tests run in a context of its own, in which looking up what belongs to the language is slow: it triples the time of
  * the solver. Handed in with each module, it is as quick as anywhere.
@@ -7,21 +10,41 @@ const LANGUAGE = [
   ...['BigInt', 'Date', 'Float64Array', 'Uint8Array', 'WeakMap'],
 ];
 
+/** How tests of core and server run: in Node, as they are written. */
+const HOUSE = {
+  testEnvironment: 'node',
+  sandboxInjectedGlobals: LANGUAGE,
+  // The tests' module format has no import.meta.
+  moduleNameMapper: { '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts' },
+  transform: {
+    '\\.[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(@keypost)/)'],
+};
+
+/** What a server does with its database, once more on a PostgreSQL server, where there is one. */
+const ON_POSTGRES = {
+  ...HOUSE,
+  displayName: 'postgres',
+  roots: ['<rootDir>/apps/server'],
+  testMatch: ['**/{api,durability,fuzz,hold,postgres}.test.ts'],
+  globals: { SUITES_ON_POSTGRES: true },
+  globalSetup: '<rootDir>/apps/server/test/postgresSetup.ts',
+  globalTeardown: '<rootDir>/apps/server/test/postgresTeardown.ts',
+};
+
+const programs = postgresPrograms();
+if (programs) process.env.KEYPOST_POSTGRES_BIN = programs;
+
 /** @type {import('jest').Config} */
 export default {
   projects: [
     {
+      ...HOUSE,
       displayName: 'house',
-      testEnvironment: 'node',
-      sandboxInjectedGlobals: LANGUAGE,
       roots: ['<rootDir>/packages', '<rootDir>/apps/server'],
       testMatch: ['**/*.test.ts'],
-      // The tests' module format has no import.meta.
-      moduleNameMapper: { '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts' },
-      transform: {
-        '\\.[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
-      },
-      transformIgnorePatterns: ['/node_modules/(?!(@keypost)/)'],
+      testPathIgnorePatterns: ['/node_modules/', '/postgres\\.test\\.ts$'],
     },
     {
       displayName: 'app',
@@ -38,5 +61,6 @@ export default {
         '^(d3-scale|d3-shape)$': 'victory-vendor/$1',
       },
     },
+    ...(programs ? [ON_POSTGRES] : []),
   ],
 };

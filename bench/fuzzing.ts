@@ -19,7 +19,7 @@ export async function fuzzing(): Promise<void> {
 }
 
 async function requests(): Promise<void> {
-  const db = await openDatabase(undefined, MIGRATIONS);
+  const db = await openDatabase('memory', MIGRATIONS);
   const app = await buildServer(db, undefined);
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   const call = createClient(address);

@@ -10,6 +10,8 @@ const HELP = `Key Post, for controls technicians
   ./keypost dev     serve with the interface rebuilt as files change
   ./keypost test    types, lint, unit and browser tests; ends with "N passed, N failed"
   ./keypost bench   measurements, printed as ratios
+  ./keypost move --from DIRECTORY --to postgres://…
+                    move all data to an empty database of a PostgreSQL server, or back, and compare
   ./keypost check FILE [--json]
                     read a job file and print each point's verdict, states and readings;
                     exit 0 all can work, 1 a point cannot, 2 the file is bad
@@ -20,6 +22,8 @@ Options of demo, start and dev      Environment       Default
   --trust-network                                     with --host beyond this machine: whoever reaches it may
                                                       read and change all jobs, and write to devices
   --data DIRECTORY                  KEYPOST_DATA      ~/.local/share/keypost/demo or …/own
+  --database ADDRESS                KEYPOST_DATABASE  none: postgres://USER@HOST:PORT/DATABASE of a PostgreSQL
+                                                      server, which several of these may share, in place of --data
   --iolink-port PORT                KEYPOST_IOLINK_PORT   port + 11: simulated IO-Link master of the demo
   --modbus-port PORT                KEYPOST_MODBUS_PORT   port + 12: simulated power monitor, Modbus TCP
   --rtu-port PORT                   KEYPOST_RTU_PORT      port + 13: the same in RTU frames over TCP
@@ -32,6 +36,7 @@ const COMMANDS = {
   dev: async (args) => (await import('./serve.mjs')).develop(args),
   test: async () => (await import('./test.mjs')).test(),
   bench: async () => (await import('./bench.mjs')).bench(),
+  move: async (args) => (await import('./move.mjs')).move(args),
   check: async (args) => (await import('./check.mjs')).check(args),
 };
 

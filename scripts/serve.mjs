@@ -4,7 +4,7 @@ import process from 'node:process';
 import { parseArgs } from 'node:util';
 import { build, Friendly, install, ROOT, runOn } from './steps.mjs';
 
-const OPTIONS = ['port', 'host', 'data', 'iolink-port', 'modbus-port', 'rtu-port', 'bench-port'];
+const OPTIONS = ['port', 'host', 'data', 'database', 'iolink-port', 'modbus-port', 'rtu-port', 'bench-port'];
 
 /** Others of the network may reach it. */
 const TRUST = 'trust-network';
@@ -26,7 +26,7 @@ function options(args) {
   }
 }
 
-function serverArguments(kind, { port, host, data, [TRUST]: trust, ...partners }) {
+function serverArguments(kind, { port, host, data, database, [TRUST]: trust, ...partners }) {
   const base = process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share');
   const chosen = data ?? process.env.KEYPOST_DATA ?? path.join(base, 'keypost', kind);
   return [
@@ -37,6 +37,7 @@ function serverArguments(kind, { port, host, data, [TRUST]: trust, ...partners }
     path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, chosen),
     '--web',
     path.join(ROOT, 'apps/app/dist'),
+    ...(database ? ['--database', database] : []),
     ...(port ? ['--port', port] : []),
     ...(host ? ['--host', host] : []),
     ...(trust ? [`--${TRUST}`] : []),

@@ -2,6 +2,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { chromium } from './chromium.mjs';
+import { postgres } from './postgres.mjs';
 import { build, Friendly, hear, install, ROOT } from './steps.mjs';
 
 /** What the layers are looked at in. */
@@ -45,7 +46,7 @@ async function checks() {
 }
 
 /** Tests that mostly wait for processes of their own: they run while the interface is built. */
-const WAITING = '/(durability|upgrade)\\.test\\.ts$';
+const WAITING = '/(durability|upgrade|postgres)\\.test\\.ts$';
 const OTHERS = `^(?!.*${WAITING})`;
 
 const JEST_ENV = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', CI: 'true' };
@@ -89,6 +90,10 @@ export async function test() {
   await install();
   rmSync(RESULTS, { recursive: true, force: true });
   mkdirSync(RESULTS, { recursive: true });
+  if (!(await postgres()))
+    console.log(
+      'PostgreSQL cannot be installed here: what is tested against a PostgreSQL server is skipped.',
+    );
   const parts = [...(await checks()), await unit('unit', OTHERS, 2)];
   const [processes, executable] = await Promise.all([unit('processes', WAITING, 1), built()]);
   parts.push(processes, executable ? await browser(executable) : { passed: 0, failed: 1 });

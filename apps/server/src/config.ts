@@ -18,10 +18,24 @@ function trusting(host: string, trustNetwork: boolean): boolean {
   );
 }
 
+/** @throws StartProblem when it is neither a directory nor the address of a PostgreSQL server. */
+export function databaseFrom(address: string | undefined, data: string | undefined): Config['database'] {
+  if (address) {
+    if (/^postgres(?:ql)?:\/\/./.test(address) && URL.canParse(address)) return { address };
+    // An address may hold a password: it is not repeated.
+    throw new StartProblem(
+      'What --database or KEYPOST_DATABASE says is no address of a PostgreSQL server. Write it as postgres://USER@HOST:PORT/DATABASE.',
+    );
+  }
+  if (!data) throw new StartProblem('Say where the data lies with --data DIRECTORY, or --database ADDRESS.');
+  return { directory: path.resolve(data) };
+}
+
 export interface Config {
   readonly host: string;
   readonly port: number;
-  readonly data: string;
+  /** Where the data is: a directory of this machine, or a PostgreSQL server. */
+  readonly database: { readonly directory: string } | { readonly address: string };
   readonly demo: boolean;
   /** Where the simulated partners of the demo answer. */
   readonly simulators: SimulatorPorts;
@@ -43,6 +57,7 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
       host: { type: 'string', default: env.KEYPOST_HOST ?? '127.0.0.1' },
       port: { type: 'string', default: env.KEYPOST_PORT ?? '4070' },
       data: { type: 'string' },
+      database: { type: 'string' },
       web: { type: 'string' },
       demo: { type: 'boolean', default: false },
       'trust-network': { type: 'boolean', default: false },
@@ -56,11 +71,10 @@ export function readConfig(args: string[], env: NodeJS.ProcessEnv): Config {
   // The partners stand beside the server's own port, so that two demos on one machine do not meet.
   const beside = (text: string | undefined, offset: number): number =>
     text === undefined ? (port + offset <= 65535 ? port + offset : port - offset) : portFrom(text);
-  if (!values.data) throw new StartProblem('Say where the data lies with --data DIRECTORY.');
   return {
     host: values.host,
     port,
-    data: path.resolve(values.data),
+    database: databaseFrom(values.database ?? env.KEYPOST_DATABASE, values.data),
     demo: values.demo,
     simulators: {
       ioLink: beside(values['iolink-port'], 11),

@@ -1,7 +1,4 @@
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { openDatabase } from './db/database.ts';
-import { lockDirectory } from './db/directoryLock.ts';
+import { openData } from './db/openData.ts';
 import { claimPort } from './claimPort.ts';
 import { readConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
@@ -9,14 +6,10 @@ import { startSentence } from './startSentence.ts';
 import { buildServer } from './server.ts';
 import { startSimulators } from './simulators/start.ts';
 
-const here = path.dirname(fileURLToPath(import.meta.url));
-
 async function main(): Promise<void> {
   const config = readConfig(process.argv.slice(2), process.env);
   await claimPort(config.host, config.port);
-  const unlock = lockDirectory(config.data);
-  process.once('exit', unlock);
-  const db = await openDatabase(path.join(config.data, 'db'), path.join(here, 'db/migrations'));
+  const db = await openData(config.database);
   const simulators = config.demo ? await startSimulators(config.simulators) : undefined;
   if (config.demo) await seedDemo(db, config.simulators);
   const { devOrigin, trustNetwork } = config;

@@ -1,3 +1,4 @@
+import { DatabaseAway } from './db/postgres.ts';
 import { isDiskFull } from './diskFull.ts';
 import { problemDetails } from '@keypost/api';
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
@@ -19,6 +20,7 @@ const TITLES: Readonly<Record<number, string>> = {
   421: 'Not here',
   422: 'Not allowed',
   500: 'Something broke',
+  503: 'Not now',
   504: 'No answer',
   507: 'No room',
 };
@@ -81,6 +83,7 @@ function detailsOf(error: FastifyError, request: FastifyRequest): ProblemDetails
   }
   if (error.statusCode && error.statusCode < 500) return problem(error.statusCode, say('service.cannot'));
   request.log.error(error);
+  if (error instanceof DatabaseAway) return problem(503, say('service.database-away'));
   if (isDiskFull(error)) return problem(507, say('service.disk-full'));
   return problem(500, say('service.broke'));
 }

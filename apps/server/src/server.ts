@@ -36,7 +36,7 @@ export async function buildServer(
   web: string | undefined,
   { simulators, log = false, ...callers }: Callers & { simulators?: Simulators; log?: boolean } = {},
 ): Promise<FastifyInstance> {
-  const jobs = openJobs(db);
+  const jobs = await openJobs(db);
   const app = Fastify({
     // What it could not do is told on the error output, a line each.
     logger: log && { level: 'error', stream: process.stderr },

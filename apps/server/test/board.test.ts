@@ -18,7 +18,7 @@ test('a board is kept for the state that it was worked out for, and for no other
   const stored = await server.call('importJob', {
     body: { id: randomUUID(), by: 'TT', file: writeJobFile(job) },
   });
-  const keeper = new BoardKeeper(openJobs(server.db), 0);
+  const keeper = new BoardKeeper(await openJobs(server.db), 0);
   const ask = (revision: number) => keeper.board(stored.id, revision);
   expect(await ask(stored.revision)).toEqual({ revision: stored.revision, rows: null });
   let kept = await ask(stored.revision);

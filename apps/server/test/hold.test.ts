@@ -8,6 +8,9 @@ import { COLLECTIONS, emptyJob } from '@keypost/core/model';
 import { openJobFile } from '@keypost/core/proving';
 import { writeJobFile } from '@keypost/core/jobFile';
 import { shippedDescription } from '../src/demo/shippedDescriptions.ts';
+import { catchUp } from '../src/db/catchUp.ts';
+import { readJob } from '../src/db/store.ts';
+import { jobWithPoint } from './stampedJob.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
@@ -252,6 +255,32 @@ describe('changes that wait together', () => {
     await server.db.query('update job set revision = revision + 1 where id = $1', [job.id]);
     expect((await read(job.id)).content).toEqual(kept.content);
   });
+});
+
+test('a job that was kept comes to what is stored by what the log holds, whatever others did with it', async () => {
+  const { call, db } = server;
+  const jobId = await jobWithPoint(call);
+  const steps: Change[] = [
+    { kind: 'stamp', stamp: { id: 's1', pointId: 'p', step: 'tug', fingerprint: {} } },
+    { kind: 'stamp', stamp: { id: 's2', pointId: 'p', step: 'tug', fingerprint: {} } },
+    { kind: 'undoStamp', id: 's1', reason: 'wrong one' },
+    { kind: 'editPoint', id: 'p', patch: { name: 'Other' } },
+    { kind: 'editJob', patch: { name: 'Renamed', numbers: 'comma' } },
+    { kind: 'addModule', module: { id: 'm', tag: 'M', typeId: 'di8-both-8', firstByte: 0 }, commons: ['-'] },
+    { kind: 'assign', pointId: 'p', place: { moduleId: 'm', channel: 3 } },
+    { kind: 'assign', pointId: 'p', place: null },
+    { kind: 'removeModule', id: 'm' },
+  ];
+  const before = sure(await readJob(db, jobId));
+  for (const change of steps) {
+    const last = sure(await readJob(db, jobId));
+    await call('changeJob', { params: { jobId }, body: { changeId: randomUUID(), by: 'TT', change } });
+    const stored = await readJob(db, jobId);
+    expect(await catchUp(db, last)).toEqual(stored);
+    expect(await catchUp(db, before)).toEqual(stored);
+  }
+  await call('removeJob', { params: { jobId }, query: { by: 'TT' } });
+  expect(await catchUp(db, before)).toBeUndefined();
 });
 
 describe('a job that did not change', () => {

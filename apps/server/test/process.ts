@@ -1,8 +1,8 @@
 import { sure } from '@keypost/core/lists';
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import path from 'node:path';
+import { freePort } from './freePort.ts';
 
 const ROOT = path.resolve(__dirname, '../../..');
 
@@ -18,19 +18,11 @@ export interface Ended {
   readonly output: string;
 }
 
-/** A port that nobody uses just now. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}
-
-function start(args: string[]): { child: ChildProcess; output: () => string } {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', ...args], {
+function start(
+  args: string[],
+  program = 'apps/server/src/main.ts',
+): { child: ChildProcess; output: () => string } {
+  const child = spawn(process.execPath, ['--import', 'tsx', program, ...args], {
     cwd: ROOT,
   });
   let text = '';
@@ -39,9 +31,12 @@ function start(args: string[]): { child: ChildProcess; output: () => string } {
   return { child, output: () => text };
 }
 
-/** Starts the server as a process of its own and waits until it answers. */
-export async function startProcess(data: string): Promise<Running> {
-  const { child, output } = start(['--data', data, '--port', String(await freePort())]);
+/**
+ * Starts the server as a process of its own and waits until it answers.
+ * @param place options that say where its data is.
+ */
+export async function startProcess(place: readonly string[]): Promise<Running> {
+  const { child, output } = start([...place, '--port', String(await freePort())]);
   const exit = new Promise<number | null>((resolve) => child.once('exit', (code) => resolve(code)));
   const address = await new Promise<string>((resolve, reject) => {
     sure(child.stdout).on('data', () => {
@@ -57,8 +52,8 @@ export async function startProcess(data: string): Promise<Running> {
   return { child, address, end };
 }
 
-/** Runs the server with options that make it end at once. */
-export function runToEnd(args: string[]): Promise<Ended> {
-  const { child, output } = start(args);
+/** Runs the server, or another program of its, with options that make it end at once. */
+export function runToEnd(args: string[], program?: string): Promise<Ended> {
+  const { child, output } = start(args, program);
   return new Promise((resolve) => child.once('close', (code) => resolve({ code, output: output() })));
 }

@@ -1,15 +1,15 @@
 import { sure } from '@keypost/core/lists';
 import { createClient } from '@keypost/api';
-import { createServer } from 'node:net';
-import type { AddressInfo, Server } from 'node:net';
 import path from 'node:path';
 import { openDatabase } from '../src/db/database.ts';
 import type { Database } from '../src/db/connection.ts';
 import { buildServer } from '../src/server.ts';
+import { freePorts } from './freePort.ts';
+import { emptyPlace } from './testPlace.ts';
 import { startSimulators } from '../src/simulators/start.ts';
 import type { Simulators } from '../src/simulators/start.ts';
 
-const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
+export const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
 
 export interface TestServer {
   /** Where it answers, on a port of its own on this machine. */
@@ -19,9 +19,9 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
-/** A server over a database in memory, with the typed client that reaches it. */
+/** A server over an empty database, with the typed client that reaches it. */
 export async function startTestServer(simulators?: Simulators): Promise<TestServer> {
-  const db = await openDatabase(undefined, MIGRATIONS);
+  const db = await openDatabase(await emptyPlace(), MIGRATIONS);
   const app = await buildServer(db, undefined, { simulators });
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   return {
@@ -33,23 +33,6 @@ export async function startTestServer(simulators?: Simulators): Promise<TestServ
       await db.close();
     },
   };
-}
-
-/** Ports of this machine that nobody uses just now. */
-export async function freePorts(count: number): Promise<number[]> {
-  const probes = await Promise.all(
-    Array.from(
-      { length: count },
-      () =>
-        new Promise<Server>((done) => {
-          const probe = createServer();
-          probe.listen(0, '127.0.0.1', () => done(probe));
-        }),
-    ),
-  );
-  const ports = probes.map((probe) => (probe.address() as AddressInfo).port);
-  await Promise.all(probes.map((probe) => new Promise((done) => probe.close(done))));
-  return ports;
 }
 
 /** The simulated partners on ports that nobody uses just now. */

@@ -20,7 +20,7 @@ import { openDatabase } from '../src/db/database.ts';
 import { lockDirectory, StartProblem } from '../src/db/directoryLock.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
 import { startSentence } from '../src/startSentence.ts';
-import { freePort } from './process.ts';
+import { freePort } from './freePort.ts';
 
 const ROOT = path.resolve(__dirname, '../../..');
 const MIGRATIONS = path.join(ROOT, 'apps/server/src/db/migrations');
@@ -34,7 +34,7 @@ describe('options', () => {
     expect(none).toEqual({
       host: '127.0.0.1',
       port: 4070,
-      data: folder,
+      database: { directory: folder },
       demo: false,
       simulators: { ioLink: 4081, modbusTcp: 4082, modbusRtu: 4083, bench: 4084 },
       web: undefined,
@@ -72,8 +72,15 @@ describe('options', () => {
     expect(() => readConfig(['--data', folder, '--port', port], {})).toThrow(/is no port/);
   });
 
-  test('a directory must be named', () =>
-    expect(() => readConfig([], {})).toThrow(/Say where the data lies/));
+  test('a directory must be named, or a PostgreSQL server', () => {
+    expect(() => readConfig([], {})).toThrow(/Say where the data lies/);
+    const address = 'postgres://keypost@db.example:5432/site';
+    expect(readConfig(['--database', address], {})).toMatchObject({ database: { address } });
+    const env = { KEYPOST_DATABASE: address };
+    expect(readConfig(['--data', folder], env)).toMatchObject({ database: { address } });
+    for (const wrong of ['db.example', 'http://db.example/site', 'postgres://'])
+      expect(() => readConfig(['--database', wrong], {})).toThrow(/postgres:\/\/USER@HOST:PORT\/DATABASE/);
+  });
 });
 
 describe('the data directory', () => {
@@ -164,10 +171,12 @@ describe('the data directory', () => {
     const later = path.join(migrations, '0099_later.sql');
     writeFileSync(later, 'create table later (id integer);');
     const data = path.join(folder, 'db');
-    const db = await openDatabase(data, migrations);
+    const db = await openDatabase({ directory: data }, migrations);
     expect((await db.query('select * from later')).rows).toEqual([]);
     await db.close();
-    await expect(openDatabase(data, MIGRATIONS)).rejects.toThrow(/newer Key Post \(0099_later\.sql\)/);
+    await expect(openDatabase({ directory: data }, MIGRATIONS)).rejects.toThrow(
+      /newer Key Post \(0099_later\.sql\)/,
+    );
   }, 60000);
 });
 

@@ -37,7 +37,7 @@ async function version1(): Promise<string> {
   const old = mkdtempSync(path.join(tmpdir(), 'keypost-migrations-'));
   for (const name of readdirSync(MIGRATIONS).filter((file) => file < '0006'))
     cpSync(path.join(MIGRATIONS, name), path.join(old, name));
-  const db = await openDatabase(directory, old);
+  const db = await openDatabase({ directory }, old);
   await db.query('insert into job (id, name, site, colours, mains_hertz) values ($1, $2, $3, $4, $5)', [
     'j',
     OLD.name,
@@ -70,7 +70,7 @@ async function version1(): Promise<string> {
 
 test('a database of version 1 opens as its job file does, and its log can still be told', async () => {
   const directory = await version1();
-  const db = await openDatabase(directory, MIGRATIONS);
+  const db = await openDatabase({ directory }, MIGRATIONS);
   const stored = await readJob(db, 'j');
   expect(stored?.content).toEqual(openJobFile(FILE));
   const { rows } = await db.query<{ collection: string; after: Row }>('select collection, after from event');
@@ -82,7 +82,7 @@ test('a database of version 1 opens as its job file does, and its log can still 
 }, 60_000);
 
 test('the migrated tables have a column for each field of each collection, and none besides', async () => {
-  const db: Database = await openDatabase(undefined, MIGRATIONS);
+  const db: Database = await openDatabase('memory', MIGRATIONS);
   for (const name of COLLECTION_NAMES) {
     const { table, fields } = COLLECTIONS[name] as CollectionDescriptor;
     const { rows } = await db.query<{ column_name: string; data_type: string }>(

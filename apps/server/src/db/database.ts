@@ -1,26 +1,26 @@
-import { PGlite } from '@electric-sql/pglite';
-import { existsSync } from 'node:fs';
-import { mkdir, readdir, readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Database, Transaction } from './connection.ts';
 import { StartProblem } from './directoryLock.ts';
-import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
+import { openEmbedded } from './embedded.ts';
+import { PostgresDatabase } from './postgres.ts';
 import { upgradeToVersion2 } from './upgradeToVersion2.ts';
 
-/** Opens the database in a directory (or in memory, for tests) and brings its tables up to date. */
-export async function openDatabase(directory: string | undefined, migrations: string): Promise<Database> {
-  const db = await openEmbedded(directory);
-  await migrate(db, migrations);
-  return db;
-}
+/** Where a database is: in a directory, at the address of a PostgreSQL server, or (for tests) in memory. */
+export type DatabasePlace = { readonly directory: string } | { readonly address: string } | 'memory';
 
-/** The embedded PostgreSQL. In a directory, whatever it acknowledges is on the disk. */
-async function openEmbedded(directory: string | undefined): Promise<PGlite> {
-  if (directory === undefined) return PGlite.create();
-  await mkdir(path.dirname(directory), { recursive: true });
-  const isNew = !existsSync(path.join(directory, 'PG_VERSION'));
-  const db = await PGlite.create({ fs: new DurableFiles(directory), startParams: DURABLE_START });
-  if (isNew) syncTree(path.dirname(directory));
+/** Opens a database and brings its tables up to date. */
+export async function openDatabase(place: DatabasePlace, migrations: string): Promise<Database> {
+  const db =
+    place !== 'memory' && 'address' in place
+      ? new PostgresDatabase(place.address)
+      : await openEmbedded(place === 'memory' ? undefined : place.directory);
+  try {
+    await migrate(db, migrations);
+  } catch (error) {
+    await db.close();
+    throw error;
+  }
   return db;
 }
 
@@ -29,22 +29,31 @@ const AFTER: Readonly<Record<string, (db: Transaction) => Promise<void>>> = {
   '0006_version_2.sql': upgradeToVersion2,
 };
 
+/** Names the lock under which one process at a time brings the tables up to date. */
+const LOCK = 'select pg_advisory_xact_lock(4070)';
+
 /** Applies the numbered .sql files that the database has not seen, each in a transaction of its own. */
 async function migrate(db: Database, folder: string): Promise<void> {
-  await db.exec(
-    'create table if not exists migration (name text primary key, applied_at timestamptz default now())',
-  );
+  await db.transaction(async (tx) => {
+    await tx.exec(LOCK);
+    await tx.exec(
+      'create table if not exists migration (name text primary key, applied_at timestamptz default now())',
+    );
+  });
   const { rows } = await db.query<{ name: string }>('select name from migration');
-  const applied = new Set(rows.map(({ name }) => name));
   const files = (await readdir(folder)).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
-  const newer = [...applied].find((name) => !files.includes(name));
+  const newer = rows.find(({ name }) => !files.includes(name));
   if (newer)
     throw new StartProblem(
-      `The data directory was written by a newer Key Post (${newer}). Update Key Post, or choose another directory.`,
+      `The database was written by a newer Key Post (${newer.name}). Update Key Post, or choose another with --data or --database.`,
     );
-  for (const name of files.filter((file) => !applied.has(file))) {
+  for (const name of files) {
+    if (rows.some((row) => row.name === name)) continue;
     const sql = await readFile(path.join(folder, name), 'utf8');
     await db.transaction(async (tx) => {
+      await tx.exec(LOCK);
+      const done = await tx.query('select 1 from migration where name = $1', [name]);
+      if (done.rows.length) return;
       await tx.exec(sql);
       await AFTER[name]?.(tx);
       await tx.query('insert into migration (name) values ($1)', [name]);

@@ -322,24 +322,28 @@ export async function revisionOfJob(db: Queryable, jobId: string): Promise<numbe
 }
 
 /**
- * Where a job stands, with its row locked until the transaction ends, so that changes of one job come one after the
- * other whoever makes them; and which of some changes were stored before.
+ * Where jobs stand, with their rows locked until the transaction ends, so that changes of one job come one after the
+ * other whoever makes them. All locks are taken in one order, so that no two transactions wait for each other.
  */
-export async function lockJob(
+export async function lockJobs(db: Queryable, jobIds: readonly string[]): Promise<Map<string, number>> {
+  const { rows } = await db.query<{ id: string; revision: number }>(
+    'select id, revision from job where id = any($1) order by id for update',
+    [jobIds],
+  );
+  return new Map(rows.map(({ id, revision }) => [id, revision]));
+}
+
+/** Which of some changes of a job were stored before. */
+export async function seenChanges(
   db: Queryable,
   jobId: string,
   changeIds: readonly string[],
-): Promise<{ revision: number; seen: ReadonlySet<string> } | undefined> {
-  const { rows } = await db.query<{ revision: number }>('select revision from job where id = $1 for update', [
-    jobId,
-  ]);
-  const job = rows[0];
-  if (!job) return undefined;
-  const before = await db.query<{ id: string }>(
+): Promise<Set<string>> {
+  const { rows } = await db.query<{ id: string }>(
     'select distinct change_id as id from event where job_id = $1 and change_id = any($2)',
     [jobId, changeIds],
   );
-  return { revision: job.revision, seen: new Set(before.rows.map(({ id }) => id)) };
+  return new Set(rows.map(({ id }) => id));
 }
 
 /** Whether a job of this id was ever made, by the change of this id or by any. */
@@ -373,8 +377,10 @@ export async function createJob(
   return job;
 }
 
-/** Removes a job and its rows; one event with its last content stays. */
+/** Removes a job and its rows, if it is there; one event with its last content stays. */
 export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry): Promise<void> {
+  const { rows } = await db.query('delete from job where id = $1 returning id', [job.id]);
+  if (!rows.length) return;
   await addEvents(db, [
     {
       ...entry,
@@ -385,7 +391,6 @@ export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry
       after: null,
     },
   ]);
-  await db.query('delete from job where id = $1', [job.id]);
 }
 
 /** Events newest first; with a point, only those of its own rows. */

@@ -6,7 +6,8 @@ import type { Change } from '@keypost/core/job';
 import { COLLECTIONS, JobProblem } from '@keypost/core/model';
 import { setImmediate } from 'node:timers/promises';
 import type { Database, Queryable } from '../db/connection.ts';
-import { differenceTo, headOf, lockJob, writeChanges } from '../db/store.ts';
+import { DatabaseAway } from '../db/postgres.ts';
+import { differenceTo, headOf, lockJobs, seenChanges, writeChanges } from '../db/store.ts';
 import type { Difference, NewEvent } from '../db/store.ts';
 import { notFound, Refusal, stale } from '../problems.ts';
 import type { JobKeeper } from './jobKeeper.ts';
@@ -76,7 +77,8 @@ export class ChangeQueue {
       const { settled, left } = await this.#together(taken);
       settle(settled);
       this.#waiting.unshift(...left);
-    } catch {
+    } catch (away) {
+      if (away instanceof DatabaseAway) return taken.forEach(({ reject }) => reject(away));
       // One of them broke the transaction, and nothing is stored: each has one of its own.
       for (const one of taken) {
         try {
@@ -90,23 +92,25 @@ export class ChangeQueue {
 
   /** Stores changes in one transaction, job by job. Those for which there is no time any more are left. */
   async #together(taken: readonly Waiting[]): Promise<{ settled: Settled[]; left: readonly Waiting[] }> {
-    const fresh: KeptJob[] = [];
-    const left: Waiting[] = [];
-    const settled = await this.#db.transaction(async (tx) => {
-      const until = performance.now() + PATIENCE_MS;
+    const { settled, left, fresh } = await this.#db.transaction(async (tx) => {
       const all: Settled[] = [];
-      for (const jobId of new Set(taken.map((one) => one.jobId))) {
+      const left: Waiting[] = [];
+      const fresh: KeptJob[] = [];
+      const jobIds = [...new Set(taken.map((one) => one.jobId))];
+      const stands = await lockJobs(tx, jobIds);
+      const until = performance.now() + PATIENCE_MS;
+      for (const jobId of jobIds) {
         const wanted = taken.filter((one) => one.jobId === jobId);
         if (all.length && performance.now() > until) {
           left.push(...wanted);
           continue;
         }
-        const done = await this.#ofJob(tx, jobId, wanted, until);
+        const done = await this.#ofJob(tx, jobId, stands.get(jobId), wanted, until);
         all.push(...done.settled);
         left.push(...wanted.slice(done.settled.length));
         if (done.job) fresh.push(done.job);
       }
-      return all;
+      return { settled: all, left, fresh };
     });
     fresh.forEach((job) => this.#keeper.keep(job));
     return { settled, left };
@@ -116,20 +120,17 @@ export class ChangeQueue {
   async #ofJob(
     tx: Queryable,
     jobId: string,
+    revision: number | undefined,
     wanted: readonly Waiting[],
     until: number,
   ): Promise<{ settled: Settled[]; job?: KeptJob }> {
-    const locked = await lockJob(
-      tx,
-      jobId,
-      wanted.map(({ asked }) => asked.changeId),
-    );
-    const before = locked && (await this.#keeper.within(tx, jobId, locked.revision));
+    const before = revision === undefined ? undefined : await this.#keeper.within(tx, jobId, revision);
     if (!before) {
       const refused = notFound(say('service.this-job'));
       return { settled: wanted.map((one) => [one, { refused }] as const) };
     }
-    const seen = new Set(locked.seen);
+    const changeIds = wanted.map(({ asked }) => asked.changeId);
+    const seen = await seenChanges(tx, jobId, changeIds);
     const events: NewEvent[] = [];
     const settled: Settled[] = [];
     const own = new Set<ReadonlyMap<string, number>>();

@@ -1,11 +1,15 @@
 import type { Database, Queryable } from '../db/connection.ts';
+import { catchUp } from '../db/catchUp.ts';
 import { readJob, revisionOfJob } from '../db/store.ts';
 import { KeptJob } from './keptJob.ts';
 
 /** So many jobs are kept; the one that was asked for longest ago goes first. */
 const MAX_KEPT = 12;
 
-/** Jobs in memory by their revision. Another process may change the database: each is asked where it stands. */
+/**
+ * Jobs in memory by their revision. Another process may change the database, and what is told of it comes a little
+ * later: each time a job is asked where it stands, so that nobody reads less than was acknowledged before.
+ */
 export class JobKeeper {
   readonly #db: Database;
   readonly #kept = new Map<string, KeptJob>();
@@ -29,11 +33,17 @@ export class JobKeeper {
   async within(tx: Queryable, jobId: string, revision: number): Promise<KeptJob | undefined> {
     const kept = this.#at(jobId, revision);
     if (kept) return kept;
+    const job = await this.#now(tx, jobId);
+    return job && this.keep(job);
+  }
+
+  /** From the database: what happened since it was kept, or else all of it. */
+  async #now(tx: Queryable, jobId: string): Promise<KeptJob | undefined> {
+    const kept = this.#kept.get(jobId);
+    const caught = kept && !kept.damaged.length ? await catchUp(tx, kept.stored) : undefined;
+    if (caught) return new KeptJob(caught, caught.content);
     const stored = await readJob(tx, jobId);
-    if (!stored) return undefined;
-    const job = KeptJob.read(stored);
-    this.keep(job);
-    return job;
+    return stored && KeptJob.read(stored);
   }
 
   /** A job as it is stored now. */
@@ -66,9 +76,9 @@ export class JobKeeper {
       reading = this.#db
         .transaction(async (tx) => {
           await tx.exec('set transaction isolation level repeatable read');
-          return readJob(tx, jobId);
+          return this.#now(tx, jobId);
         })
-        .then((stored) => stored && this.keep(KeptJob.read(stored)))
+        .then((job) => job && this.keep(job))
         .finally(() => this.#reading.delete(jobId));
       this.#reading.set(jobId, reading);
     }

@@ -2,16 +2,15 @@ import type { Jobs } from '../jobs/jobs.ts';
 import { say } from '@keypost/core/messages';
 import type { FastifyInstance } from 'fastify';
 import { BoardKeeper } from '../board.ts';
-import { revisionOfJob } from '../db/store.ts';
 import { notFound } from '../problems.ts';
 import { register } from '../register.ts';
 
 export function boardResource(app: FastifyInstance, jobs: Jobs): void {
-  const { db } = jobs;
+  const { revisions } = jobs;
   const keeper = new BoardKeeper(jobs);
   app.addHook('onClose', () => keeper.close());
   const revisionOf = async (jobId: string): Promise<number> => {
-    const revision = await revisionOfJob(db, jobId);
+    const revision = await revisions.followed(jobId);
     if (revision === undefined) throw notFound(say('service.this-job'));
     return revision;
   };

@@ -4,7 +4,6 @@ import type { Jobs } from '../jobs/jobs.ts';
 import { LIVE_ROUTE } from '@keypost/api';
 import type { LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
-import { revisionOfJob } from '../db/store.ts';
 import { LiveJob } from '../live/liveJob.ts';
 import { notFound } from '../problems.ts';
 
@@ -12,10 +11,10 @@ import { notFound } from '../problems.ts';
 const BREATH_MS = 10_000;
 
 /** Live values of a job by server-sent events (HTML Standard, 9.2): one batch of what changed an event. */
-export function liveResource(app: FastifyInstance, { db, keeper }: Jobs): void {
+export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs): void {
   const jobs = new Map<string, LiveJob>();
   const readRevision = (jobId: string) => async () => {
-    const revision = await revisionOfJob(db, jobId);
+    const revision = await revisions.followed(jobId);
     if (revision === undefined) return undefined;
     return {
       revision,
@@ -25,7 +24,7 @@ export function liveResource(app: FastifyInstance, { db, keeper }: Jobs): void {
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
   app.get(LIVE_ROUTE, { schema: { hide: true } }, async (request, reply) => {
     const { jobId } = request.params as { jobId: string };
-    if ((await revisionOfJob(db, jobId)) === undefined) throw notFound(say('service.this-job'));
+    if ((await revisions.followed(jobId)) === undefined) throw notFound(say('service.this-job'));
     const job = jobs.get(jobId) ?? new LiveJob(readRevision(jobId));
     jobs.set(jobId, job);
     reply.hijack();

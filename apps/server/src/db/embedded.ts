@@ -1,0 +1,27 @@
+import { PGlite } from '@electric-sql/pglite';
+import { existsSync } from 'node:fs';
+import { mkdir } from 'node:fs/promises';
+import path from 'node:path';
+import type { Database, Listener, Transaction } from './connection.ts';
+import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
+
+/** The embedded PostgreSQL. In a directory, whatever it acknowledges is on the disk; without one it is in memory. */
+export async function openEmbedded(directory: string | undefined): Promise<Database> {
+  if (directory === undefined) return embedded(await PGlite.create());
+  await mkdir(path.dirname(directory), { recursive: true });
+  const isNew = !existsSync(path.join(directory, 'PG_VERSION'));
+  const db = await PGlite.create({ fs: new DurableFiles(directory), startParams: DURABLE_START });
+  if (isNew) syncTree(path.dirname(directory));
+  return embedded(db);
+}
+
+const embedded = (db: PGlite): Database => ({
+  query: (sql, values) => db.query(sql, values),
+  exec: (sql) => db.exec(sql),
+  transaction: <T>(act: (tx: Transaction) => Promise<T>) => db.transaction(act) as Promise<T>,
+  listen: async (channel, { begins, told }: Listener) => {
+    await db.listen(channel, told);
+    begins();
+  },
+  close: () => db.close(),
+});
