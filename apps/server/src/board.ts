@@ -1,8 +1,6 @@
 import type { Jobs } from './jobs/jobs.ts';
 import type { BoardRow, BoardView } from '@keypost/api';
-import { analyse } from '@keypost/core/analysis';
-import { JobIndex } from '@keypost/core/job';
-import { progressOf } from '@keypost/core/proving';
+import { progressIn } from '@keypost/core/proving';
 import { setImmediate, setTimeout } from 'node:timers/promises';
 
 /**
@@ -47,12 +45,12 @@ export class BoardKeeper {
       const job = await this.#jobs.keeper.job(jobId);
       if (!job) return;
       const { content } = job;
-      const index = new JobIndex(content);
+      const progress = progressIn(content);
       const rows: BoardRow[] = [];
       for (const { id } of content.points) {
         await setImmediate();
         if (this.#closed) return;
-        const { pointId, tag, name, overall, stages, line } = progressOf(content, analyse(index, id));
+        const { pointId, tag, name, overall, stages, line } = progress(id);
         rows.push({ pointId, tag, name, overall, stages, line });
       }
       await this.#jobs.db.query(

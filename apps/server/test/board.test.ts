@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { jobProgress } from '@keypost/core/proving';
+import { analyse } from '@keypost/core/analysis';
+import { JobIndex } from '@keypost/core/job';
+import { progressOf } from '@keypost/core/proving';
 import { writeJobFile } from '@keypost/core/jobFile';
 import { BoardKeeper } from '../src/board.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
@@ -26,7 +28,10 @@ test('a board is kept for the state that it was worked out for, and for no other
     await new Promise((done) => setTimeout(done, 100));
     kept = await ask(stored.revision);
   }
-  const worked = jobProgress(job).map(({ verdict: _, ...row }) => row);
+  const index = new JobIndex(job);
+  const worked = job.points
+    .map(({ id }) => progressOf(job, analyse(index, id)))
+    .map(({ verdict: _, ...row }) => row);
   expect(kept.rows).toEqual(JSON.parse(JSON.stringify(worked)));
   // After any change nothing of it is shown any more.
   expect(await ask(stored.revision + 1)).toEqual({ revision: stored.revision + 1, rows: null });

@@ -13,7 +13,7 @@ import { jobWithPoint, stamp, stampsOf } from './stampedJob.ts';
 import { placeOptions, POSTGRES } from './testPlace.ts';
 
 const MIGRATIONS = path.resolve(__dirname, '../src/db/migrations');
-const ROUNDS = POSTGRES ? 8 : 20;
+const ROUNDS = POSTGRES ? 6 : 12;
 /** What is about a directory of this machine. */
 const inDirectory = POSTGRES ? test.skip : test;
 let data: string;

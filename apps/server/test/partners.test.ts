@@ -5,7 +5,8 @@ import { JobIndex } from '@keypost/core/job';
 import { sheetOf, stepsTo } from '@keypost/core/setting';
 import { randomUUID } from 'node:crypto';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
-import { requestsFor } from '../src/live/sources.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
+import { liveSources, requestsFor } from '../src/live/sources.ts';
 import type { Simulators } from '../src/simulators/start.ts';
 import { simulatorsAnywhere, startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
@@ -215,4 +216,12 @@ test('neighbours are asked for together', () => {
     { table: 'input', first: 0, count: 7 },
     { table: 'input', first: 100, count: 1 },
   ]);
+});
+
+test('a master that does not answer is told of all its ports', async () => {
+  const [master] = liveSources(ternRock({ ioLink: 1, modbusTcp: 1, modbusRtu: 1, bench: 1 }));
+  const { ports } = await sure(master).poll();
+  expect(ports.map(({ port, state, valid }) => [port, state, valid])).toEqual(
+    [1, 2, 3, 4, 5, 6].map((port) => [port, 'no answer', false]),
+  );
 });

@@ -62,7 +62,7 @@ describe('the client', () => {
     const problem = (await answer) as ApiProblem;
     jest.useRealTimers();
     expect(problem.details.message).toEqual({ code: 'service.silent', values: { seconds: 12 } });
-    expect(problem.retryable).toBe(true);
+    expect([problem.retryable, problem.uncertain]).toEqual([true, true]);
   });
 
   test('a refusal keeps its details, an odd answer says its status', async () => {
@@ -77,7 +77,7 @@ describe('the client', () => {
       (e: unknown) => e as ApiProblem,
     );
     expect((refused as ApiProblem).details).toEqual(details);
-    expect((refused as ApiProblem).retryable).toBe(false);
+    expect([(refused as ApiProblem).retryable, (refused as ApiProblem).uncertain]).toEqual([false, false]);
     const odd = await createClient('', async () => new Response('<html>', { status: 502 }))(
       'listJobs',
       {},

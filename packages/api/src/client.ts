@@ -35,6 +35,10 @@ export class ApiProblem extends Error {
     this.name = 'ApiProblem';
     this.details = details;
   }
+  /** Whether it may have been done all the same: the answer was lost on its way, not given. */
+  get uncertain(): boolean {
+    return this.details.status === 0 || this.details.status === 503;
+  }
   /** Whether trying again with the same input can help. */
   get retryable(): boolean {
     return this.details.status === 0 || this.details.status >= 500;

@@ -9,7 +9,7 @@ import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { LivePortRow } from './LivePortRow';
 import { LiveUnitRows } from './LiveUnitRows';
-import { useConnection, useLive } from './liveStore';
+import { useConnection, useLive, useLivePort } from './liveStore';
 import type { LiveStore } from './liveStore';
 import { PracticeCard } from './PracticeCard';
 
@@ -33,6 +33,7 @@ function Live({ view, index }: { view: JobView; index: JobIndex }) {
         {masters.map((module) => (
           <View key={module.id} className={wide ? 'min-w-[420px] flex-1' : ''}>
             <Card title={module.tag} aside={<Text as="mono">{module.link}</Text>}>
+              <MasterAway store={store} moduleId={module.id} link={module.link ?? ''} />
               {portPlan(index, module.id).map((port, i) => (
                 <LivePortRow key={port.name} store={store} moduleId={module.id} port={port} first={i === 0} />
               ))}
@@ -56,6 +57,18 @@ function Live({ view, index }: { view: JobView; index: JobIndex }) {
         </Card>
       )}
     </>
+  );
+}
+
+/** That a master does not answer: then none of its ports does. */
+function MasterAway({ store, moduleId, link }: { store: LiveStore; moduleId: string; link: string }) {
+  if (useLivePort(store, moduleId, 1, true)?.state !== 'no answer') return null;
+  return (
+    <Row first>
+      <Text as="small">
+        {`Nothing answers at ${link}. See that it has power, that its cable is in, and that this is its address.`}
+      </Text>
+    </Row>
   );
 }
 

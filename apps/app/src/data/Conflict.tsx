@@ -1,6 +1,8 @@
 import { textOf } from '@keypost/core/messages';
 import { rowWords } from '@keypost/core/presentation';
 import type { ChangedRow, JobView } from '@keypost/api';
+import { HEAD_FIELDS } from '@keypost/core/model';
+import type { JobContent } from '@keypost/core/model';
 import { mutate } from 'swr';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -39,11 +41,26 @@ export function Conflict({
   );
 }
 
-/** A row as it stands now, in tags and labels. */
-function rowText({ content }: JobView, { collection, row }: ChangedRow): string {
+type Fields = Readonly<Record<string, unknown>>;
+
+/** In what a row is other now than this page knows it, in tags and labels; how it stands, where it knows none. */
+function rowText(view: JobView, { collection, id, row }: ChangedRow): string {
   if (!row) return 'it was removed';
-  return rowWords(content)
-    .fields(collection, row as Readonly<Record<string, unknown>>)
-    .map(textOf)
-    .join(', ');
+  const now = row as Fields;
+  const words = rowWords(view.content);
+  const known = knownRow(view, collection, id);
+  const others = known ? words.differences(collection, known, now) : [];
+  return (others.length ? others : words.fields(collection, now)).map(textOf).join(', ');
+}
+
+const headFields = (job: JobContent): Fields =>
+  Object.fromEntries(Object.keys(HEAD_FIELDS).map((field) => [field, job[field as keyof JobContent]]));
+
+function knownRow(
+  { content }: JobView,
+  collection: ChangedRow['collection'],
+  id: string,
+): Fields | undefined {
+  if (collection === 'job') return { id, ...headFields(content) };
+  return (content[collection] as readonly (Fields & { id: string })[]).find((one) => one.id === id);
 }

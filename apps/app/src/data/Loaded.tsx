@@ -1,4 +1,4 @@
-import { textOf } from '@keypost/core/messages';
+import { say, textOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import type { ReactNode } from 'react';
 import { ActivityIndicator, View } from 'react-native';
@@ -27,7 +27,7 @@ export function Loaded<T>({
     return (
       <View className="p-4">
         <Notice actions={<Button label="Try again" kind="main" onPress={retry} />}>
-          {textOf(error.details.message)}
+          {textOf(error.uncertain ? say('service.away-reading') : error.details.message)}
         </Notice>
       </View>
     );

@@ -1,7 +1,12 @@
 import { textOf } from '@keypost/core/messages';
+import type { ApiProblem } from '@keypost/api/client';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import type { Saver } from './useSave';
+
+/** Why something was not stored; where the answer was lost, that is not known. */
+export const notStored = ({ uncertain, details }: ApiProblem): string =>
+  `${uncertain ? 'It may not be stored.' : 'Not stored.'} ${textOf(details.message)}`;
 
 /** Says that something was not stored, and offers to try again while that can help. */
 export function SaveNotice({ saver }: { saver: Saver }) {
@@ -18,7 +23,7 @@ export function SaveNotice({ saver }: { saver: Saver }) {
         </>
       }
     >
-      {`Not stored. ${textOf(problem.details.message)}`}
+      {notStored(problem)}
     </Notice>
   );
 }

@@ -5,7 +5,7 @@ import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
 import { NUMBER_STYLES } from '@keypost/core/units';
 import type { SingleChange } from '@keypost/core/job';
-import type { ColourRegion } from '@keypost/core/model';
+import { REGION_TEXT } from '@keypost/core/presentation';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useMemo, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -26,12 +26,6 @@ import { numeric } from '../ui/numeric';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 
-const REGION_WORDS: Readonly<Record<ColourRegion, string>> = {
-  iec: 'IEC',
-  'north-america': 'North America',
-  japan: 'Japan',
-};
-
 const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
@@ -45,7 +39,7 @@ const Form = z.object({
 /** What the conventions are called, with their colours for plus, 0 V, line and neutral. */
 const COLOUR_OPTIONS = COLOUR_REGIONS.map((value) => {
   const { '+': plus, '-': minus, L, N } = RAIL_COLOURS[value];
-  return { value, label: REGION_WORDS[value], hint: `DC ${plus} ${minus}, AC ${L} ${N}` };
+  return { value, label: REGION_TEXT[value], hint: `DC ${plus} ${minus}, AC ${L} ${N}` };
 });
 
 type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;

@@ -147,7 +147,7 @@ function BringFile({ ink }: { ink: string }) {
             </>
           }
         >
-          {`${last.file.name} was not taken in; nothing was stored.\n${problemLines(problem)}`}
+          {`${last.file.name} ${problem.uncertain ? 'may not have been taken in.' : 'was not taken in; nothing was stored.'}\n${problemLines(problem)}`}
         </Notice>
       )}
     </View>

@@ -1,4 +1,4 @@
-import { codeOf, textOf } from '@keypost/core/messages';
+import { codeOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import { JobContent } from '@keypost/core/model';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -9,6 +9,7 @@ import { mutate } from 'swr';
 import { useLeaving } from '../data/drafts';
 import { newId } from './newId';
 import { DraftNotice } from '../data/DraftNotice';
+import { notStored } from '../data/SaveNotice';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
 import { changeSettings, useSettings } from '../data/settings';
@@ -64,7 +65,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
           label="Your initials"
           hint="Every stamp and result carries them"
         />
-        {problem && <Notice>{`Not stored. ${textOf(problem.details.message)}`}</Notice>}
+        {problem && <Notice>{notStored(problem)}</Notice>}
         <FormActions
           label="Begin"
           waiting={formState.isSubmitting}

@@ -270,7 +270,7 @@ describe('what was not stored', () => {
     const problem = refusal(409, { current: [{ collection: 'points', id: 'p', revision: 2, row }] });
     const saver = { ...idle(), problem };
     render(<Conflict saver={saver} view={viewOf(smallJob())} />);
-    expect(screen.getByRole('alert').textContent).toMatch(/tag PX-9, name Theirs/);
+    expect(screen.getByRole('alert').textContent).toMatch(/tag PX-1 → PX-9, name Valve shut → Theirs/);
     fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
     expect(saver.force).toHaveBeenCalled();
   });

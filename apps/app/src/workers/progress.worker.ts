@@ -1,6 +1,4 @@
-import { analyse } from '@keypost/core/analysis';
-import { JobIndex } from '@keypost/core/job';
-import { progressOf } from '@keypost/core/proving';
+import { progressIn } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 import type { PointProgress } from '@keypost/core/proving';
 import { expose } from 'comlink';
@@ -10,9 +8,9 @@ const BATCH = 40;
 
 /** Checks a whole job away from the page, and tells of its points in batches, each of them waited for. */
 async function check(job: JobContent, tell: (batch: PointProgress[]) => unknown): Promise<void> {
-  const index = new JobIndex(job);
+  const progress = progressIn(job);
   for (let from = 0; from < job.points.length; from += BATCH)
-    await tell(job.points.slice(from, from + BATCH).map(({ id }) => progressOf(job, analyse(index, id))));
+    await tell(job.points.slice(from, from + BATCH).map(({ id }) => progress(id)));
 }
 
 const checker = { check };

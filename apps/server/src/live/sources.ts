@@ -1,6 +1,7 @@
 import type { LivePort, LiveUnit } from '@keypost/api';
 import { hexOf } from '@keypost/core/ioLink';
-import { registersOf } from '@keypost/core/setting';
+import { JobIndex } from '@keypost/core/job';
+import { ioLinkMasters, portPlan, registersOf } from '@keypost/core/setting';
 import type { JobContent, MappedValue } from '@keypost/core/model';
 import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
 import { ModbusClient } from '../partners/modbusClient.ts';
@@ -14,7 +15,18 @@ export interface LiveSource {
 
 /** Everything of a job that can be asked for live values. */
 export function liveSources(job: JobContent): LiveSource[] {
-  const masters = job.modules.flatMap(({ id, link }) => (link ? [masterSource(id, link)] : []));
+  const index = new JobIndex(job);
+  const masters = ioLinkMasters(index).flatMap(({ id, link }) =>
+    link
+      ? [
+          masterSource(
+            id,
+            link,
+            portPlan(index, id).map(({ number }) => number),
+          ),
+        ]
+      : [],
+  );
   const lines = job.plans.flatMap((plan) => {
     if (plan.kind === 'ethernet')
       return plan.members.flatMap(({ id, link, unit, map }) =>
@@ -28,9 +40,9 @@ export function liveSources(job: JobContent): LiveSource[] {
   return [...masters, ...lines];
 }
 
-function masterSource(moduleId: string, link: string): LiveSource {
+/** @param own the ports that it has by its kind: of them it is said when it does not answer. */
+function masterSource(moduleId: string, link: string, own: readonly number[]): LiveSource {
   const client = new IoLinkClient(link);
-  let last: readonly number[] = [];
   const port = async (number: number, statusInfo: string): Promise<LivePort> => {
     const state = stateOf(statusInfo);
     const none = { moduleId, port: number, state, valid: false, bytes: '' };
@@ -47,16 +59,14 @@ function masterSource(moduleId: string, link: string): LiveSource {
     poll: async () => {
       try {
         const rows = await client.ports();
-        last = rows.map(({ portNumber }) => portNumber);
         return {
           ports: await Promise.all(rows.map((row) => port(row.portNumber, row.statusInfo))),
           units: [],
         };
       } catch (error) {
         if (!(error instanceof PartnerProblem)) throw error;
-        const away = last.length ? last : [1];
         return {
-          ports: away.map((number) => ({
+          ports: own.map((number) => ({
             moduleId,
             port: number,
             state: 'no answer' as const,

@@ -18,6 +18,9 @@ export interface ModuleType extends PartType {
   readonly circuit: (now: OperatingState) => readonly Element[];
 }
 
+/** For so many different settings the ports of a kind of module are kept. */
+const MAX_SETTINGS = 200;
+
 const known = new WeakMap<ModuleDescription, ModuleType>();
 
 /** A description as the rest of the core uses it. Made once for each. */
@@ -28,8 +31,16 @@ export function moduleTypeOf(description: ModuleDescription): ModuleType {
 }
 
 function makeType(description: ModuleDescription): ModuleType {
-  const ports = (settings: Settings): Port[] =>
-    description.ports.map((port) => portOf(description, port, settings));
+  const known = new Map<string, readonly Port[]>();
+  const ports = (settings: Settings): readonly Port[] => {
+    const text = JSON.stringify(settings);
+    let made = known.get(text);
+    if (!made) {
+      made = description.ports.map((port) => portOf(description, port, settings));
+      if (known.size < MAX_SETTINGS) known.set(text, made);
+    }
+    return made;
+  };
   return {
     ...partType(description),
     description,

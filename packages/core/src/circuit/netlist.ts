@@ -221,22 +221,42 @@ export function nodesOf(element: Element): NodeName[] {
   }
 }
 
-const NODE_FIELDS = new Set(['a', 'b', 'plus', 'minus', 'out', 'anode', 'cathode', 'terminal', 'common']);
-
 /** The same element on other nodes. */
 export function onNodes(element: Element, rename: (node: NodeName) => NodeName): Element {
-  const renamed = (fields: object): object =>
-    Object.fromEntries(
-      Object.entries(fields).map(([key, value]) => [
-        key,
-        NODE_FIELDS.has(key) && typeof value === 'string' ? rename(value) : value,
-      ]),
-    );
-  const next = renamed(element) as Element;
-  if (next.kind === 'output' && next.needs) return { ...next, needs: renamed(next.needs) as Output['needs'] };
-  if (next.kind === 'detector' && next.outside)
-    return { ...next, outside: renamed(next.outside) as Detector['outside'] };
-  return next;
+  const fed = <T extends { readonly plus: NodeName; readonly minus: NodeName }>(part: T): T => ({
+    ...part,
+    plus: rename(part.plus),
+    minus: rename(part.minus),
+  });
+  switch (element.kind) {
+    case 'resistor':
+    case 'switch':
+    case 'meter':
+    case 'twoWire':
+      return { ...element, a: rename(element.a), b: rename(element.b) };
+    case 'detector': {
+      const { outside } = element;
+      return {
+        ...element,
+        a: rename(element.a),
+        b: rename(element.b),
+        ...(outside && { outside: { ...outside, a: rename(outside.a), b: rename(outside.b) } }),
+      };
+    }
+    case 'source':
+    case 'transmitter':
+      return fed(element);
+    case 'diode':
+      return { ...element, anode: rename(element.anode), cathode: rename(element.cathode) };
+    case 'output': {
+      const { needs } = element;
+      return { ...fed(element), out: rename(element.out), ...(needs && { needs: fed(needs) }) };
+    }
+    case 'optocoupler':
+      return { ...element, terminal: rename(element.terminal), common: rename(element.common) };
+    case 'latch':
+      return element;
+  }
 }
 
 /** The same element under another id, and with the ids in its conditions changed alike. */

@@ -87,6 +87,8 @@ export const SERVICE = {
   'service.database-away':
     'The database of the server does not answer just now. What was stored is safe, what you entered is kept here, and trying again cannot store it twice.',
   'service.broke': 'The server could not do this. Nothing was stored; try again.',
+  'service.away-reading':
+    'The server does not answer. What is stored there is safe; try again when it is back.',
   'service.away': 'The server does not answer. What you entered is kept here; try again when it is back.',
   'service.unexpected': ({ status }: { status: number }) => `The server answered with status ${status}.`,
 } as const;

@@ -87,7 +87,15 @@ export const ofPorts =
  * Everything on which a point's behaviour rests: its wires as they are in the panel, its parts and the modules that it
  * stands on with their settings and figures, the supplies that feed it, and how the program takes it.
  */
-export function aboutPoint({ index, point, device, ports, scope }: PointContext): Fingerprint {
+export function aboutPoint(context: PointContext): Fingerprint {
+  let about = known.get(context);
+  if (!about) known.set(context, (about = madeOf(context)));
+  return about;
+}
+
+const known = new WeakMap<PointContext, Fingerprint>();
+
+function madeOf({ index, point, device, ports, scope }: PointContext): Fingerprint {
   const own = point.range && ownFunction(index, device, point.range);
   const { low, high } = point.range ?? {};
   const differs = own && (own.root || own.low !== low || own.high !== high);

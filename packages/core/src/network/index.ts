@@ -25,6 +25,7 @@ export {
   ruleFor,
   senseOf,
 } from './partText.ts';
+export { ownText, sectionsOf, sharedText } from './sections.ts';
 export { railJoints, shortsOf } from './railJoints.ts';
 export type { RailJoint } from './railJoints.ts';
 export { scopeOf } from './scope.ts';

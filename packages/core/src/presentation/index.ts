@@ -1,4 +1,4 @@
-export { rowChanges, rowWords } from './rowText.ts';
+export { REGION_TEXT, rowChanges, rowWords } from './rowText.ts';
 export type { LandStep } from './landStep.ts';
 export { changedText, stampName } from './stampText.ts';
 export { landSteps, stampedSteps } from './steps.ts';

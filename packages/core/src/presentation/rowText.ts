@@ -4,8 +4,23 @@ import type { Change } from '../job/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { COLLECTIONS, HEAD_FIELDS, Scaling } from '../model/index.ts';
-import type { CollectionName, JobContent, Logic, OutputKind, OwnFigure, Range } from '../model/index.ts';
+import type {
+  CollectionName,
+  ColourRegion,
+  JobContent,
+  Logic,
+  OutputKind,
+  OwnFigure,
+  Range,
+} from '../model/index.ts';
 import { LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
+
+/** What the conventions for the colours of panel wires are called. */
+export const REGION_TEXT: Readonly<Record<ColourRegion, string>> = {
+  iec: 'IEC',
+  'north-america': 'North America',
+  japan: 'Japan',
+};
 
 type Fields = Readonly<Record<string, unknown>>;
 type Row = Fields | null | undefined;
@@ -42,7 +57,7 @@ class RowWords {
   }
 
   /** In what two states of a row differ. */
-  differences(collection: CollectionName, before: Fields, after: Fields): Text[] {
+  differences(collection: CollectionName | 'job', before: Fields, after: Fields): Text[] {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return keys
       .filter((key) => JSON.stringify(before[key]) !== JSON.stringify(after[key]))
@@ -89,6 +104,8 @@ class RowWords {
 
   #value(key: string, value: unknown, row: Fields): Text {
     if (isEmpty(value)) return say('event.nothing');
+    if (key === 'mainsHertz') return `${String(value)} Hz`;
+    if (key === 'colours') return REGION_TEXT[value as ColourRegion];
     if (key === 'typeId') return this.#type(row)?.name ?? String(value);
     if (/^(deviceId|pointId|itemId|moduleId)$/.test(key)) return this.#tagOf(value);
     if (key === 'outputId') return this.#outputLabel(row, String(value));

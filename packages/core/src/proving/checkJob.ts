@@ -8,6 +8,7 @@ import { JobIndex } from '../job/index.ts';
 import { placeText } from '../network/index.ts';
 import type { PointState } from '../analysis/index.ts';
 import { verdictOf } from '../verdict/index.ts';
+import { BySection } from './sectioned.ts';
 import { progressOf } from './progress.ts';
 import type { PointProgress } from './progress.ts';
 import { expectedText, proofPlan } from './plan.ts';
@@ -28,25 +29,27 @@ export interface CheckedPoint {
 }
 
 /** Checks every point of a job: verdict, predicted states, and the readings that prove it. */
-export function checkJob(job: JobContent): CheckedPoint[] {
-  const index = new JobIndex(job);
-  return job.points.map(({ id }) => {
-    const analysis = analyse(index, id);
-    const { context, shown, staged } = analysis;
-    const plan = proofPlan(analysis);
-    return {
-      progress: progressOf(job, analysis),
-      place: placeText(context),
-      address: context.address,
-      states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
-      readings: plan.groups.flatMap(({ title, checks }) =>
-        checks.map(({ label, expected }) => ({
-          check: say('text.colon', { name: title, text: label }),
-          expected: expectedText(expected),
-        })),
-      ),
-    };
-  });
+export const checkJob = (job: JobContent): CheckedPoint[] =>
+  job.points.map(({ id }) => id).map(sections.of(job));
+
+const sections = new BySection(checkPoint);
+
+function checkPoint(index: JobIndex, pointId: string): CheckedPoint {
+  const analysis = analyse(index, pointId);
+  const { context, shown, staged } = analysis;
+  const plan = proofPlan(analysis);
+  return {
+    progress: progressOf(index.job, analysis),
+    place: placeText(context),
+    address: context.address,
+    states: [...shown, ...staged].map((state) => describe(state.situation.words, state)),
+    readings: plan.groups.flatMap(({ title, checks }) =>
+      checks.map(({ label, expected }) => ({
+        check: say('text.colon', { name: title, text: label }),
+        expected: expectedText(expected),
+      })),
+    ),
+  };
 }
 
 /**

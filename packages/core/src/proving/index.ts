@@ -16,5 +16,5 @@ export { soundPart } from './soundPart.ts';
 export type { DamagedRow } from './soundPart.ts';
 export { openJobFile, openVersion1 } from './openJobFile.ts';
 export { checkName, expectedText, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
-export { jobProgress, latestResults, progressOf } from './progress.ts';
+export { jobProgress, latestResults, progressIn, progressOf } from './progress.ts';
 export type { Status, PointProgress, Stage } from './progress.ts';

@@ -5,7 +5,8 @@ import { analyse } from '../analysis/index.ts';
 import { judge } from '../verdict/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Judgement } from '../verdict/index.ts';
-import { JobIndex } from '../job/index.ts';
+import type { JobIndex } from '../job/index.ts';
+import { BySection } from './sectioned.ts';
 import { landSteps, stampedSteps } from '../presentation/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
@@ -142,11 +143,14 @@ function provePart(analysis: Analysis): StagePart {
   };
 }
 
+const sections = new BySection((index, pointId) => progressOf(index.job, analyse(index, pointId)));
+
+/** How far each point of a job is, worked out when it is asked for; after a change only where it reaches. */
+export const progressIn = (job: JobContent): ((pointId: string) => PointProgress) => sections.of(job);
+
 /** Progress of every point of a job, in the job's order. */
-export function jobProgress(job: JobContent): PointProgress[] {
-  const index = new JobIndex(job);
-  return job.points.map((point) => progressOf(job, analyse(index, point.id)));
-}
+export const jobProgress = (job: JobContent): PointProgress[] =>
+  job.points.map(({ id }) => id).map(progressIn(job));
 
 function counted(done: number, all: number): Status {
   if (done === 0) return 'open';
