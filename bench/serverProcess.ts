@@ -5,6 +5,7 @@ import { ROOT } from './places.ts';
 
 interface Running {
   readonly base: string;
+  readonly pid: number;
   readonly call: ReturnType<typeof createClient>;
   readonly end: (signal: NodeJS.Signals) => Promise<void>;
 }
@@ -39,5 +40,5 @@ export async function startServer(
     process.kill(pid, signal);
     return ended;
   };
-  return { base, call: createClient(base), end };
+  return { base, pid: Number(child.pid), call: createClient(base), end };
 }

@@ -2,12 +2,16 @@ import process from 'node:process';
 import { postgresPrograms } from './postgres.mjs';
 import { install, runOn } from './steps.mjs';
 
-/** Runs every measurement. */
-export async function bench() {
+/** Runs every measurement; `siege [MINUTES]`, which takes ten, alone. */
+export async function bench([which, minutes = '10'] = []) {
   await install();
   process.exit(
-    await runOn(process.execPath, ['--import', 'tsx', 'bench/main.ts'], {
-      KEYPOST_POSTGRES_BIN: postgresPrograms() ?? '',
-    }),
+    await runOn(
+      process.execPath,
+      ['--import', 'tsx', ...(which === 'siege' ? ['bench/siege.ts', minutes] : ['bench/main.ts'])],
+      {
+        KEYPOST_POSTGRES_BIN: postgresPrograms() ?? '',
+      },
+    ),
   );
 }

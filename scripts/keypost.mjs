@@ -9,7 +9,7 @@ const HELP = `Key Post, for controls technicians
   ./keypost start   the same on your own data directory, without the demo
   ./keypost dev     serve with the interface rebuilt as files change
   ./keypost test    types, lint, unit and browser tests; ends with "N passed, N failed"
-  ./keypost bench   measurements, printed as ratios
+  ./keypost bench   measurements, printed as ratios; ./keypost bench siege [MINUTES] has everything come at once
   ./keypost move --from DIRECTORY --to postgres://…
                     move all data to an empty database of a PostgreSQL server, or back, and compare
   ./keypost check FILE [--json]
@@ -35,7 +35,7 @@ const COMMANDS = {
   start: async (args) => (await import('./serve.mjs')).serve('own', args),
   dev: async (args) => (await import('./serve.mjs')).develop(args),
   test: async () => (await import('./test.mjs')).test(),
-  bench: async () => (await import('./bench.mjs')).bench(),
+  bench: async (args) => (await import('./bench.mjs')).bench(args),
   move: async (args) => (await import('./move.mjs')).move(args),
   check: async (args) => (await import('./check.mjs')).check(args),
 };

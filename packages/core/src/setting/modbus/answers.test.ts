@@ -117,6 +117,17 @@ describe.each(BOTH)('in %s frames', (framing) => {
     expect(reader(framing).take(whole).kind).toBe('broken');
   });
 
+  test('of a flood of no frames at all only the beginning is looked at', () => {
+    const flood = Uint8Array.from({ length: 500_000 }, (_, i) => (i % 2 ? 0xff : 0xfe));
+    const atOnce = reader(framing);
+    expect(atOnce.take(flood).kind).toBe('broken');
+    expect(atOnce.besides.noise).toBeLessThanOrEqual(4096);
+    // A little at a time, it is given up as well.
+    const slowly = reader(framing);
+    expect(arriving(slowly, flood, [100]).kind).toBe('broken');
+    expect(slowly.besides.noise).toBeLessThanOrEqual(2 * 4096);
+  });
+
   test('whatever bytes come, in any pieces, it neither fails nor takes what was not said', () =>
     fc.assert(
       fc.property(fc.uint8Array({ maxLength: 600 }), PIECES, (bytes, pieces) => {

@@ -59,13 +59,16 @@ export class AnswerReader {
   }
 
   take(chunk: Uint8Array): Arrived {
-    const bytes = new Uint8Array(this.#bytes.length + chunk.length);
+    // Nobody answers one request with so much: of more than that the rest is not looked at.
+    const isFlood = this.#bytes.length + chunk.length > MOST_BYTES;
+    const part = isFlood ? chunk.subarray(0, MOST_BYTES - this.#bytes.length) : chunk;
+    const bytes = new Uint8Array(this.#bytes.length + part.length);
     bytes.set(this.#bytes);
-    bytes.set(chunk, this.#bytes.length);
+    bytes.set(part, this.#bytes.length);
     this.#bytes = bytes;
     const arrived = this.#framing === 'tcp' ? this.#takeTcp() : this.#takeRtu();
     if (arrived.kind !== 'waiting') return arrived;
-    return this.#bytes.length > MOST_BYTES || this.#foreign > MOST_FOREIGN ? BROKEN : arrived;
+    return isFlood || this.#noise > MOST_BYTES || this.#foreign > MOST_FOREIGN ? BROKEN : arrived;
   }
 
   #takeTcp(): Arrived {
