@@ -1,7 +1,7 @@
 import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
-import { solveWithBands } from '../circuit/index.ts';
+import { solvedOnce } from '../circuit/index.ts';
 import type { Element, Span } from '../circuit/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Analysis } from './analysis.ts';
@@ -49,7 +49,7 @@ export function loopBudget(analysis: Analysis): LoopBudget | undefined {
     ...present.netlist,
     elements: present.netlist.elements.map((e) => (e.id === id ? willing(e) : e)),
   };
-  const { solution, bands } = solveWithBands(full, [across]);
+  const { solution, bands } = solvedOnce(full, [across], 'bands');
   const left = nth(bands, 0);
   const amps = solution.amps(id);
   const low = away.solution.amps(id);

@@ -1,6 +1,6 @@
 import { nth } from '../lists/index.ts';
 import { formatFineVolts, formatVolts } from '../units/index.ts';
-import { exactly, nodesOf, solveWithBands } from '../circuit/index.ts';
+import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Netlist, Span } from '../circuit/index.ts';
 import type { PointState } from './states.ts';
 
@@ -36,7 +36,7 @@ export function readMeter(
       { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
     ],
   };
-  const { bands } = solveWithBands(netlist, [{ kind: 'volts', a: red, b: black }]);
+  const { bands } = solvedOnce(netlist, [{ kind: 'volts', a: red, b: black }], 'bands');
   const floating = (
     [
       ['red', red],
@@ -60,4 +60,4 @@ export function signalText({
 
 /** The current through an element of a state, A, with its band. */
 export const readAmps = (state: Pick<PointState, 'netlist'>, element: string): Span =>
-  nth(solveWithBands(state.netlist, [{ kind: 'amps', element }]).bands, 0);
+  nth(solvedOnce(state.netlist, [{ kind: 'amps', element }], 'bands').bands, 0);

@@ -5,7 +5,7 @@ import type { Netlist } from './netlist.ts';
 import type { Solution } from './solve.ts';
 
 /** So many circuits are kept with their solutions; the one that was asked for longest ago goes first. */
-const MOST = 800;
+const MOST = 2_500;
 
 const SOLVERS = { bands: solveWithBands, nominal: solveNominal } as const;
 
@@ -22,32 +22,74 @@ export function solvedOnce(
   wanted: keyof typeof SOLVERS,
 ): Banded {
   const names = new Names(netlist);
-  const plain: Netlist = {
-    elements: netlist.elements.map((element) =>
-      underId(
-        onNodes(element, (node) => names.node(node)),
-        (id) => names.id(id),
-      ),
-    ),
-    reference: names.node(netlist.reference),
-    ...(netlist.held && { held: new Set([...netlist.held].map((id) => names.id(id)).sort()) }),
-  };
   const sought = quantities.map((quantity) => renamed(quantity, names));
-  const key = JSON.stringify(
-    [wanted, plain.elements, plain.reference, [...(plain.held ?? [])], sought],
-    finite,
-  );
+  const key = keyOf(netlist, sought, wanted, names);
   let banded = known.get(key);
   if (banded) known.delete(key);
-  else banded = SOLVERS[wanted](plain, sought);
+  else banded = SOLVERS[wanted](plainOf(netlist, names), sought);
   known.set(key, banded);
   if (known.size > MOST) for (const oldest of known.keys()) if (known.size > MOST) known.delete(oldest);
   return { solution: new NamedSolution(banded.solution, names), bands: banded.bands };
 }
 
-/** Numbers that JSON has no word for stay apart. */
-const finite = (_: string, value: unknown): unknown =>
-  typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
+const plainOf = ({ elements, reference, held }: Netlist, names: Names): Netlist => ({
+  elements: elements.map((element) => underId(onNodes(element, names.node), names.id)),
+  reference: names.node(reference),
+  ...(held && { held: new Set([...held].map(names.id).sort()) }),
+});
+
+/** Each word and number that stands in a circuit, by a number of its own. */
+const codes = new Map<unknown, number>();
+/** So many may be known: what a sign of a text can tell apart. */
+const MAX_CODES = 0xffff;
+
+function codeOf(word: unknown): number {
+  let code = codes.get(word);
+  if (code === undefined) codes.set(word, (code = codes.size));
+  return code;
+}
+
+const OPEN = Symbol('open');
+const CLOSE = Symbol('close');
+
+/** A text that is the same for the same circuit, and for no other: a sign for each word and number in it. */
+function keyOf(
+  { elements, reference, held }: Netlist,
+  sought: readonly Quantity[],
+  wanted: keyof typeof SOLVERS,
+  names: Names,
+): string {
+  // With another meaning of its signs no text that was made before says anything.
+  if (codes.size > MAX_CODES / 2) {
+    codes.clear();
+    known.clear();
+  }
+  const signs: number[] = [];
+  const write = (value: unknown, key?: string): void => {
+    if (typeof value === 'object' && value !== null) {
+      signs.push(codeOf(OPEN));
+      for (const inner of Object.keys(value)) {
+        signs.push(codeOf(inner));
+        write((value as Readonly<Record<string, unknown>>)[inner], inner);
+      }
+      signs.push(codeOf(CLOSE));
+    } else if (typeof value !== 'string' || key === undefined) signs.push(codeOf(value));
+    else if (ID_FIELDS.has(key)) signs.push(codeOf(names.id(value)));
+    else signs.push(codeOf(NODE_FIELDS.has(key) ? names.node(value) : value));
+  };
+  write(wanted);
+  elements.forEach((element) => write(element));
+  write(names.node(reference));
+  write(held ? [...held].map(names.id).sort() : null);
+  write(sought);
+  let text = '';
+  for (let at = 0; at < signs.length; at += 4096) text += String.fromCharCode(...signs.slice(at, at + 4096));
+  return text;
+}
+
+/** Where an element, or a condition in it, names an element; and where it names a node. */
+const ID_FIELDS = new Set(['id', 'on', 'was']);
+const NODE_FIELDS = new Set(['a', 'b', 'plus', 'minus', 'out', 'anode', 'cathode', 'terminal', 'common']);
 
 const BRANCH = /\/(?:high|low)$/;
 
@@ -59,13 +101,14 @@ class Names {
 
   constructor({ elements, reference }: Netlist) {
     const node = (name: string): void => {
-      if (!this.#nodes.has(name)) this.#nodes.set(name, `n${this.#nodes.size}`);
+      if (!this.#nodes.has(name)) this.#nodes.set(name, numbered('n', this.#nodes.size));
     };
     node(reference);
     for (const element of elements) {
       nodesOf(element).forEach(node);
-      this.#ids.set(element.id, `e${this.#ids.size}`);
-      this.#own.set(`e${this.#own.size}`, element.id);
+      const number = numbered('e', this.#own.size);
+      this.#ids.set(element.id, number);
+      this.#own.set(number, element.id);
     }
   }
 
@@ -82,6 +125,12 @@ class Names {
   /** The id of an element by its number. */
   own = (number: string): string => this.#own.get(number) ?? number;
 }
+
+/** Names of numbers, made once. */
+const NUMBERED: Record<'n' | 'e', string[]> = { n: [], e: [] };
+
+const numbered = (letter: 'n' | 'e', number: number): string =>
+  (NUMBERED[letter][number] ??= `${letter}${number}`);
 
 function renamed(quantity: Quantity, names: Names): Quantity {
   const between = <T extends { readonly a: string; readonly b: string }>(pair: T): T => ({

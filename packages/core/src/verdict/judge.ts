@@ -30,6 +30,15 @@ export interface Judgement {
 
 /** Status and reasons alone, without looking for ways out. */
 export function judge(analysis: Analysis): Judgement {
+  let judged = known.get(analysis);
+  if (!judged) known.set(analysis, (judged = judgedAnew(analysis)));
+  return judged;
+}
+
+/** Several pages of one point ask for the same. */
+const known = new WeakMap<Analysis, Judgement>();
+
+function judgedAnew(analysis: Analysis): Judgement {
   const note = analysis.context.type.description.safety ? SAFETY_NOTE : undefined;
   return { ...verdictText(analysis), ...(note && { note }) };
 }

@@ -1,5 +1,5 @@
 import { Groups } from '../../lists/index.ts';
-import { exactly, nodesOf, solve } from '../../circuit/index.ts';
+import { exactly, nodesOf, solvedOnce } from '../../circuit/index.ts';
 import type { Element, Netlist, Solution } from '../../circuit/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Analysis, PointState } from '../../analysis/index.ts';
@@ -93,14 +93,12 @@ function shortsIn(
     ? taking
     : taking.filter(({ id, limitAmps }) => solution.amps(id) > limitAmps * AT_LIMIT);
   if (suspects.length === 0) return [];
-  const hard = solve({
-    ...netlist,
-    elements: netlist.elements.map((element) =>
-      element.kind === 'source'
-        ? { ...element, internalOhms: exactly(HARD_OHMS), limitAmps: exactly(HARD_AMPS) }
-        : element,
-    ),
-  });
+  const elements = netlist.elements.map((element) =>
+    element.kind === 'source'
+      ? { ...element, internalOhms: exactly(HARD_OHMS), limitAmps: exactly(HARD_AMPS) }
+      : element,
+  );
+  const { solution: hard } = solvedOnce({ ...netlist, elements }, [], 'nominal');
   if (hard.outcome !== 'solved') return [];
   return suspects.flatMap((supply) => {
     const amps = shortAmps(supply, ownAmps(supply, hard));
