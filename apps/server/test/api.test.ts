@@ -1,5 +1,5 @@
 import { nth, sure } from '@keypost/core/lists';
-import { ApiProblem, patchJob } from '@keypost/api';
+import { ApiProblem, createClient, patchJob } from '@keypost/api';
 import type { JobView } from '@keypost/api';
 import type { Change, SingleChange } from '@keypost/core/job';
 import { checkJob, jobProgress } from '@keypost/core/proving';
@@ -9,8 +9,12 @@ import { readJobFile } from '@keypost/core/jobFile';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Database } from '../src/db/connection.ts';
+import { DatabaseAway } from '../src/db/postgres.ts';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
+import { buildServer } from '../src/server.ts';
+import { jobWithPoint, stamp, stampsOf } from './stampedJob.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
@@ -179,6 +183,56 @@ describe('refusals', () => {
     expect(await other.call('listJobs', {})).toEqual([]);
     await other.close();
   }, 60000);
+});
+
+describe('a disk that is full, or a database that is away, while it runs', () => {
+  test.each<[string, Error, number, string]>([
+    [
+      'full, as the file system says it',
+      Object.assign(new Error('write'), { code: 'ENOSPC' }),
+      507,
+      'service.disk-full',
+    ],
+    [
+      'full, as PostgreSQL says it',
+      Object.assign(new Error('could not extend file'), { code: '53100' }),
+      507,
+      'service.disk-full',
+    ],
+    ['away', new DatabaseAway('away'), 503, 'service.database-away'],
+  ])(
+    '%s: it is said, reading goes on, and the same change is stored once there is room',
+    async (_, error, status, code) => {
+      const { db } = server;
+      let isBroken = false;
+      const app = await buildServer(
+        {
+          ...asDatabase(db),
+          transaction: (act) => (isBroken ? Promise.reject(error) : db.transaction(act)),
+        },
+        undefined,
+      );
+      const call = createClient(await app.listen({ host: '127.0.0.1', port: 0 }));
+      const jobId = await jobWithPoint(call);
+      isBroken = true;
+      const changeId = randomUUID();
+      expect(await refused(stamp(call, jobId, 's', changeId))).toMatchObject({ status, message: { code } });
+      expect(await stampsOf(call, jobId)).toEqual([]);
+      isBroken = false;
+      await stamp(call, jobId, 's', changeId);
+      expect(await stampsOf(call, jobId)).toEqual(['s']);
+      await app.close();
+    },
+  );
+});
+
+/** A database by its functions alone, so that one of them can be another. */
+const asDatabase = (db: Database): Database => ({
+  query: (sql, values) => db.query(sql, values),
+  exec: (sql) => db.exec(sql),
+  transaction: (act) => db.transaction(act),
+  listen: (channel, listener) => db.listen(channel, listener),
+  close: () => db.close(),
 });
 
 describe('two people at once', () => {
