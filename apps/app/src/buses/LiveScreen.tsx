@@ -66,7 +66,7 @@ function MasterAway({ store, moduleId, link }: { store: LiveStore; moduleId: str
   return (
     <Row first>
       <Text as="small">
-        {`Nothing answers at ${link}. See that it has power, that its cable is in, and that this is its address.`}
+        {`No IO-Link master answers at ${link}. See that it has power, that its cable is in, and that this is its address.`}
       </Text>
     </Row>
   );

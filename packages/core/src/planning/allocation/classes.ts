@@ -31,11 +31,25 @@ export interface Counted {
   readonly free: readonly Applicant[];
 }
 
+/** The first of those kinds of groups in which the same devices work on the same rails. */
+function alikeKinds({ groups, fits }: AllocationProblem, keys: readonly string[]): (kind: string) => string {
+  const first = new Map<string, string>();
+  const alike = new Map<string, string>();
+  for (const { kind } of groups) {
+    if (alike.has(kind)) continue;
+    const signature = keys.map((key) => `${fits(key, kind, '-')} ${fits(key, kind, '+')}`).join();
+    if (!first.has(signature)) first.set(signature, kind);
+    alike.set(kind, sure(first.get(signature)));
+  }
+  return (kind) => sure(alike.get(kind));
+}
+
 /** Counts a problem. Pinned devices are taken out: they take their channel and bind their group's rail. */
 export function counted(problem: AllocationProblem): Counted {
   const pinned = problem.applicants.filter(({ pinned: at }) => at);
   const free = problem.applicants.filter(({ pinned: at }) => !at);
   const keys = [...new Set(free.map(({ key }) => key))];
+  const kindOf = alikeKinds(problem, keys);
   const groupClasses: GroupClass[] = [];
   const numbers = new Map<string, number>();
   const classOf = new Map<string, number>();
@@ -43,7 +57,13 @@ export function counted(problem: AllocationProblem): Counted {
     const here = pinned.filter(({ pinned: at }) => sure(at).groupId === group.id);
     const rails = group.rails.filter((rail) => here.every(({ key }) => problem.fits(key, group.kind, rail)));
     const room = Math.max(0, group.channels.length - here.length - group.spare);
-    const made: GroupClass = { kind: group.kind, room, rails, forced: here.length > 0, now: group.now };
+    const made: GroupClass = {
+      kind: kindOf(group.kind),
+      room,
+      rails,
+      forced: here.length > 0,
+      now: group.now,
+    };
     const name = JSON.stringify(made);
     let number = numbers.get(name);
     if (number === undefined) {

@@ -1,5 +1,6 @@
 import { nth } from '../../lists/index.ts';
 import type { Counted } from './classes.ts';
+import { share } from './flow.ts';
 import type { AllocationProblem, CommonRail } from './problem.ts';
 
 /** What an integer programming solver is asked and what it answers; the call of the package `highs`. */
@@ -101,7 +102,7 @@ function answered(problem: AllocationProblem, c: Counted, solver: IntegerSolver,
   });
   if (Status === 'Infeasible') return { kind: 'no' };
   const choice = choiceOf(c, Columns);
-  return choice && holds(problem, c, choice, Columns)
+  return choice && holds(problem, c, choice)
     ? { kind: 'yes', choice, exact: Status === 'Optimal' }
     : { kind: 'unknown' };
 }
@@ -115,10 +116,32 @@ function nothingToPlace(c: Counted): Solved {
 const SIDES = { '-': 'm', '+': 'p' } as const;
 const modulesUsed = (m: number): string => `M${m}`;
 const groupsOn = (k: number, rail: CommonRail): string => `G${k}${SIDES[rail]}`;
-const devicesIn = (key: number, k: number, rail: CommonRail): string => `D${key}_${k}${SIDES[rail]}`;
+const devicesIn = (demand: number, k: number, rail: CommonRail): string => `D${demand}_${k}${SIDES[rail]}`;
+
+interface Place {
+  readonly k: number;
+  readonly rail: CommonRail;
+}
+
+/** Devices that may go to the same places, how many. */
+interface Demand {
+  readonly count: number;
+  readonly places: readonly Place[];
+}
+
+/** All devices that are to be placed; those of several keys are one demand where they fit the same places. */
+function demandsOf(problem: AllocationProblem, c: Counted): Demand[] {
+  const demands = new Map<string, Demand>();
+  c.keys.forEach((key, d) => {
+    const places = placesOf(problem, c, key);
+    const name = JSON.stringify(places);
+    demands.set(name, { count: nth(c.counts, d) + (demands.get(name)?.count ?? 0), places });
+  });
+  return [...demands.values()];
+}
 
 /** Where devices of a key may go: classes of groups, by rail. */
-function placesOf(problem: AllocationProblem, c: Counted, key: string): { k: number; rail: CommonRail }[] {
+function placesOf(problem: AllocationProblem, c: Counted, key: string): Place[] {
   return c.groupClasses.flatMap(({ kind, rails, room }, k) =>
     rails.filter((rail) => room > 0 && problem.fits(key, kind, rail)).map((rail) => ({ k, rail })),
   );
@@ -131,13 +154,13 @@ function placesOf(problem: AllocationProblem, c: Counted, key: string): { k: num
  */
 function programOf(problem: AllocationProblem, c: Counted, goal: Goal): string | undefined {
   if (c.groupClasses.some(({ forced, rails }) => forced && !rails.length)) return undefined;
-  const places = c.keys.map((key) => placesOf(problem, c, key));
-  if (places.some((list) => !list.length)) return undefined;
-  const devices = places.map((list, d) => list.map(({ k, rail }) => devicesIn(d, k, rail)));
+  const demands = demandsOf(problem, c);
+  if (demands.some(({ places }) => !places.length)) return undefined;
+  const devices = demands.map(({ places }, d) => places.map(({ k, rail }) => devicesIn(d, k, rail)));
   const modules = c.moduleClasses.map((_, m) => modulesUsed(m));
   const rows = [
-    ...devices.map((list, d) => `${list.join(' + ')} = ${nth(c.counts, d)}`),
-    ...roomRows(c, places),
+    ...devices.map((list, d) => `${list.join(' + ')} = ${nth(demands, d).count}`),
+    ...roomRows(c, demands),
     ...moduleRows(c),
     ...goal.rows,
   ];
@@ -151,18 +174,19 @@ function programOf(problem: AllocationProblem, c: Counted, goal: Goal): string |
       (name, m) => ` ${nth(goal.leastModules, m)} <= ${name} <= ${nth(c.moduleClasses, m).moduleIds.length}`,
     ),
     'General',
-    ...[...modules, ...commonsOf(c), ...devices.flat()].map((name) => ` ${name}`),
+    // With whole groups, devices that flow to them come out whole by themselves.
+    ...[...modules, ...commonsOf(c)].map((name) => ` ${name}`),
     'End',
     '',
   ].join('\n');
 }
 
 /** No more devices in the groups of a class on a rail than these groups have room for. */
-function roomRows(c: Counted, places: readonly (readonly { k: number; rail: CommonRail }[])[]): string[] {
+function roomRows(c: Counted, demands: readonly Demand[]): string[] {
   return c.groupClasses.flatMap(({ rails, room }, k) =>
     rails.flatMap((rail) => {
-      const here = places.flatMap((list, d) =>
-        list.some((place) => place.k === k && place.rail === rail) ? [devicesIn(d, k, rail)] : [],
+      const here = demands.flatMap(({ places }, d) =>
+        places.some((place) => place.k === k && place.rail === rail) ? [devicesIn(d, k, rail)] : [],
       );
       return here.length ? [`${here.join(' + ')} - ${room} ${groupsOn(k, rail)} <= 0`] : [];
     }),
@@ -206,32 +230,22 @@ function choiceOf(c: Counted, columns: Columns): Choice | undefined {
   };
 }
 
-/** Whether what a solver had when its time was over keeps to all that was asked. */
-function holds(
-  problem: AllocationProblem,
-  c: Counted,
-  { modules, onRail }: Choice,
-  columns: Columns,
-): boolean {
-  const inside = (k: number, rail: CommonRail): number =>
-    c.keys.reduce((sum, _, d) => sum + valueOf(columns, devicesIn(d, k, rail)), 0);
-  return (
-    c.keys.every((key, d) => {
-      const placed = placesOf(problem, c, key).map(({ k, rail }) => valueOf(columns, devicesIn(d, k, rail)));
-      return placed.every((n) => n >= 0) && placed.reduce((sum, n) => sum + n, 0) === nth(c.counts, d);
-    }) &&
-    c.groupClasses.every(({ room, forced }, k) => {
-      const brought = c.moduleClasses.reduce(
-        (sum, { groups }, m) =>
-          sum + nth(modules, m) * (groups.find(({ classNumber }) => classNumber === k)?.ids.length ?? 0),
-        0,
-      );
-      const row = nth(onRail, k);
-      const put = row['-'] + row['+'];
-      return (
-        (forced ? put === brought : put <= brought) &&
-        (['-', '+'] as const).every((rail) => row[rail] >= 0 && inside(k, rail) <= room * row[rail])
-      );
-    })
-  );
+/** Whether a choice keeps to all that was asked, seen in another way: as a flow from devices to groups. */
+function holds(problem: AllocationProblem, c: Counted, { modules, onRail }: Choice): boolean {
+  const places = c.groupClasses.flatMap(({ rails }, k) => rails.map((rail) => ({ k, rail })));
+  const isPut = c.groupClasses.every(({ forced }, k) => {
+    const brought = c.moduleClasses.reduce((sum, { groups }, m) => {
+      const own = groups.find(({ classNumber }) => classNumber === k);
+      return sum + nth(modules, m) * (own?.ids.length ?? 0);
+    }, 0);
+    const { '-': minus, '+': plus } = nth(onRail, k);
+    const put = minus + plus;
+    return minus >= 0 && plus >= 0 && (forced ? put === brought : put <= brought);
+  });
+  const demands = demandsOf(problem, c).map(({ count, places: own }) => ({
+    count,
+    places: own.map(({ k, rail }) => places.findIndex((place) => place.k === k && place.rail === rail)),
+  }));
+  const room = places.map(({ k, rail }) => nth(onRail, k)[rail] * nth(c.groupClasses, k).room);
+  return isPut && share(demands, room) !== undefined;
 }
