@@ -3,10 +3,13 @@ import { explainConflict } from './conflict.ts';
 import type { HelpfulChange } from './conflict.ts';
 import type { Allocation, AllocationProblem } from './problem.ts';
 import { place } from './place.ts';
-import { solve } from './program.ts';
+import { solve, spending } from './program.ts';
 import type { IntegerSolver } from './program.ts';
 
-/** An allocation may take so long, in seconds; half of it to find places, the rest to keep commons or to say why not. */
+/**
+ * So long the solver may take for an allocation, in seconds: half of it to find places, the rest to keep commons or to say
+ * why not. What it takes to solve each kind of device in each kind of group as a circuit does not count.
+ */
 const MAX_SECONDS = 2;
 
 /**
@@ -16,10 +19,11 @@ const MAX_SECONDS = 2;
  */
 export function allocate(
   problem: AllocationProblem,
-  solver: IntegerSolver,
+  given: IntegerSolver,
   helpful: readonly HelpfulChange[] = [],
 ): Allocation {
-  const end = performance.now() + 1000 * MAX_SECONDS;
+  const left = { seconds: MAX_SECONDS };
+  const solver = spending(given, left);
   const c = counted(problem);
   const solved = solve(problem, c, 'fewest', solver, MAX_SECONDS / 2);
   switch (solved.kind) {
@@ -30,7 +34,7 @@ export function allocate(
       return { kind: 'allocated', placements, rails, modules, commons, exact };
     }
     case 'no':
-      return explainConflict(problem, solver, end, helpful);
+      return explainConflict(problem, solver, left, helpful);
     case 'unknown':
       return { kind: 'undecided' };
   }

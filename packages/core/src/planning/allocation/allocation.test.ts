@@ -169,6 +169,26 @@ describe('in the time allowed', () => {
     () => ({ Status: 'Time limit reached', Columns });
   const two = { ...three, applicants: three.applicants.slice(0, 2) };
 
+  test('circuits that are slow to solve take no time from the solver: ways out are found all the same', () => {
+    const slowly: AllocationProblem['fits'] = (...asked) => {
+      for (const end = performance.now() + 60; performance.now() < end;);
+      return fits(...asked);
+    };
+    const more = {
+      sentence: () => say('planning.new-module'),
+      apply: (p: AllocationProblem) => ({
+        ...p,
+        groups: [...panel, ...groupsOf([[['B', 4]], [['B', 4]]]).slice(1)],
+      }),
+    };
+    const found = allocate({ ...three, fits: slowly }, solver, [more]);
+    expect(found).toMatchObject({
+      kind: 'impossible',
+      isSmallest: true,
+      remedies: [say('planning.new-module')],
+    });
+  });
+
   test('neither places nor a proof is neither possible nor impossible', () => {
     expect(allocate(two, late({}))).toEqual({ kind: 'undecided' });
   });

@@ -3,7 +3,7 @@ import type { Message } from '../../messages/index.ts';
 import { counted, gathered } from './classes.ts';
 import type { AllocationProblem, Applicant, Impossible } from './problem.ts';
 import { solve } from './program.ts';
-import type { IntegerSolver } from './program.ts';
+import type { IntegerSolver, TimeLeft } from './program.ts';
 
 /** A change that may help where an allocation is impossible. */
 export interface HelpfulChange {
@@ -23,12 +23,6 @@ interface Conflict {
 
 /** Answers for some devices whether they can be placed, while there is time. */
 type Whether = (problem: AllocationProblem) => 'yes' | 'no' | 'unknown';
-
-/** Time in milliseconds, as `performance.now()` gives it, after which nothing more is told. */
-const whetherUntil =
-  (solver: IntegerSolver, end: number): Whether =>
-  (problem) =>
-    solve(problem, counted(problem), 'any', solver, (end - performance.now()) / 1000).kind;
 
 /**
  * Devices that cannot be placed together, and of which none can go without the rest having places. Devices of one kind
@@ -80,26 +74,33 @@ function thinned(
   return { devices: [...others, ...kind.slice(0, min)], isSmallest: isSmallest && isTold };
 }
 
+/** Share of the time that is left for finding the conflict; the rest is for what would help. */
+const CONFLICT_SHARE = 0.7;
+/** Each way out is looked at for so long at least, s. */
+const MIN_SECONDS = 0.15;
+
 /**
  * Says what stands against a solution, and what would help.
- * @param end time in milliseconds after which it is content with what was found until then.
+ * @param left what the solver may still take; it is content with what was found until then.
  */
 export function explainConflict(
   problem: AllocationProblem,
   solver: IntegerSolver,
-  end: number,
+  left: TimeLeft,
   helpful: readonly HelpfulChange[],
 ): Impossible {
-  const now = performance.now();
-  const { devices: conflict, isSmallest } = findConflict(
-    problem,
-    whetherUntil(solver, now + CONFLICT_SHARE * (end - now)),
+  const whether = (asked: AllocationProblem, seconds: number) =>
+    solve(asked, counted(asked), 'any', solver, seconds).kind;
+  const kept = (1 - CONFLICT_SHARE) * left.seconds;
+  const { devices: conflict, isSmallest } = findConflict(problem, (fewer) =>
+    whether(fewer, left.seconds - kept),
   );
-  const whether = whetherUntil(solver, end);
   const remedies = helpful.flatMap(({ sentence, apply }) => {
     const way = sentence(conflict);
     // A way out is told only where a place for everybody was found.
-    return way && whether(apply(problem, conflict)) === 'yes' ? [way] : [];
+    return way && whether(apply(problem, conflict), Math.max(left.seconds, MIN_SECONDS)) === 'yes'
+      ? [way]
+      : [];
   });
   return {
     kind: 'impossible',
@@ -109,9 +110,6 @@ export function explainConflict(
     remedies,
   };
 }
-
-/** Share of the time that is left for finding the conflict; the rest is for what would help. */
-const CONFLICT_SHARE = 0.7;
 
 /** What stands against the devices of a smallest conflict. */
 function conflictSentence(

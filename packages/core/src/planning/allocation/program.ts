@@ -15,6 +15,23 @@ export type IntegerSolver = (
   },
 ) => { readonly Status: string; readonly Columns: Readonly<Record<string, object>> };
 
+/** How much time a solver has left, s. */
+export interface TimeLeft {
+  seconds: number;
+}
+
+/** A solver whose time is taken from what is left. */
+export const spending =
+  (solver: IntegerSolver, left: TimeLeft): IntegerSolver =>
+  (program, options) => {
+    const started = performance.now();
+    try {
+      return solver(program, options);
+    } finally {
+      left.seconds -= (performance.now() - started) / 1000;
+    }
+  };
+
 /** How many modules of each class are used, and on which rails how many of their groups of each class are put. */
 export interface Choice {
   readonly modules: readonly number[];
