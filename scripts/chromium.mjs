@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import process from 'node:process';
-import { Friendly, run } from './steps.mjs';
+import { installPackage, mayInstall } from './debian.mjs';
+import { Friendly } from './steps.mjs';
 
 function find() {
   for (const name of ['chromium', 'chromium-browser']) {
@@ -20,15 +21,11 @@ export async function chromium() {
   }
   const found = find();
   if (found) return found;
-  const apt = spawnSync('sh', ['-c', 'command -v apt-get']).status === 0;
-  if (!apt || process.getuid?.() !== 0)
+  if (!mayInstall())
     throw new Friendly(
       'The browser tests need Chromium. Install it (on Debian: sudo apt-get install chromium), or name one with KEYPOST_CHROMIUM.',
     );
-  console.log("Installing Debian's chromium for the browser tests …");
-  const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
-  await run('apt-get', ['-qq', 'update'], quiet);
-  await run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', 'chromium'], quiet);
+  await installPackage('chromium', 'the browser tests');
   const installed = find();
   if (!installed)
     throw new Friendly('Chromium could not be installed; apt-get says why above. The browser tests need it.');

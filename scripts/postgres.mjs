@@ -1,8 +1,7 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
-import { run } from './steps.mjs';
+import { installPackage, mayInstall } from './debian.mjs';
 
 /** Where Debian puts the programs of PostgreSQL, a directory a version. */
 const BASE = '/usr/lib/postgresql';
@@ -19,12 +18,6 @@ export function postgresPrograms() {
 /** Installs Debian's package where it is missing and may be installed. @returns whether PostgreSQL is here. */
 export async function postgres() {
   if (postgresPrograms()) return true;
-  const apt = spawnSync('sh', ['-c', 'command -v apt-get']).status === 0;
-  if (apt && process.getuid?.() === 0) {
-    console.log("Installing Debian's postgresql for the tests against a PostgreSQL server …");
-    const quiet = { DEBIAN_FRONTEND: 'noninteractive' };
-    await run('apt-get', ['-qq', 'update'], quiet);
-    await run('apt-get', ['-qq', 'install', '-y', '--no-install-recommends', 'postgresql'], quiet);
-  }
+  if (mayInstall()) await installPackage('postgresql', 'the tests against a PostgreSQL server');
   return postgresPrograms() !== undefined;
 }

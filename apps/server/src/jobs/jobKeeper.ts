@@ -1,3 +1,4 @@
+import { keepNewest } from '@keypost/core/lists';
 import type { Database, Queryable } from '../db/connection.ts';
 import { catchUp } from '../db/catchUp.ts';
 import { readJob, revisionOfJob } from '../db/store.ts';
@@ -51,13 +52,7 @@ export class JobKeeper {
     const { id } = job.stored;
     const now = this.#kept.get(id);
     if (now && now.revision > job.revision) return now;
-    this.#kept.delete(id);
-    this.#kept.set(id, job);
-    for (const oldest of this.#kept.keys()) {
-      if (this.#kept.size <= MAX_KEPT) break;
-      this.#kept.delete(oldest);
-    }
-    return job;
+    return keepNewest(this.#kept, id, job, MAX_KEPT);
   }
 
   forget(jobId: string): void {

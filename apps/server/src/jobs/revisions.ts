@@ -1,7 +1,8 @@
+import { keepNewest } from '@keypost/core/lists';
 import type { Database } from '../db/connection.ts';
 import { revisionOfJob } from '../db/store.ts';
 
-/** So many jobs are remembered; which one goes does not matter, it is asked for again. */
+/** So many jobs are remembered; one that went is asked for again. */
 const MAX_KNOWN = 1_000;
 
 /**
@@ -58,7 +59,6 @@ export class Revisions {
   }
 
   #remember(jobId: string, revision: number): void {
-    this.#known.set(jobId, revision);
-    if (this.#known.size > MAX_KNOWN) this.#known.delete(this.#known.keys().next().value ?? '');
+    keepNewest(this.#known, jobId, revision, MAX_KNOWN);
   }
 }

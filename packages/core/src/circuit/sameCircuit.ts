@@ -1,3 +1,4 @@
+import { keepNewest } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
 import type { Banded, Quantity } from './bands.ts';
 import { nodesOf, onNodes, underId } from './netlist.ts';
@@ -24,11 +25,8 @@ export function solvedOnce(
   const names = new Names(netlist);
   const sought = quantities.map((quantity) => renamed(quantity, names));
   const key = keyOf(netlist, sought, wanted, names);
-  let banded = known.get(key);
-  if (banded) known.delete(key);
-  else banded = SOLVERS[wanted](plainOf(netlist, names), sought);
-  known.set(key, banded);
-  if (known.size > MOST) for (const oldest of known.keys()) if (known.size > MOST) known.delete(oldest);
+  const banded = known.get(key) ?? SOLVERS[wanted](plainOf(netlist, names), sought);
+  keepNewest(known, key, banded, MOST);
   return { solution: new NamedSolution(banded.solution, names), bands: banded.bands };
 }
 

@@ -1,4 +1,5 @@
 export { Groups } from './groups.ts';
+export { keepNewest } from './keepNewest.ts';
 export { middleOf } from './middle.ts';
 export { lastOf, nth } from './nth.ts';
 export { own } from './own.ts';

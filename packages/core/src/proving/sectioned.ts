@@ -1,5 +1,5 @@
 import { JobIndex } from '../job/index.ts';
-import { sure } from '../lists/index.ts';
+import { keepNewest, sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { ownText, sectionsOf, sharedText } from '../network/index.ts';
 
@@ -58,25 +58,11 @@ export class BySection<T> {
 
   #section(part: JobContent, text: string): Section<T> {
     const section = this.#kept.get(text) ?? new Section(part, this.#work);
-    this.#kept.delete(text);
-    this.#kept.set(text, section);
-    leaveNewest(this.#kept, MAX_SECTIONS);
-    return section;
+    return keepNewest(this.#kept, text, section, MAX_SECTIONS);
   }
 
   #numberOf(job: JobContent): number {
     const text = sharedText(job);
-    const number = this.#shared.get(text) ?? ++this.#last;
-    this.#shared.delete(text);
-    this.#shared.set(text, number);
-    leaveNewest(this.#shared, MAX_SHARED);
-    return number;
-  }
-}
-
-function leaveNewest(kept: Map<string, unknown>, most: number): void {
-  for (const oldest of kept.keys()) {
-    if (kept.size <= most) break;
-    kept.delete(oldest);
+    return keepNewest(this.#shared, text, this.#shared.get(text) ?? ++this.#last, MAX_SHARED);
   }
 }
