@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import type { Element } from '../circuit/index.ts';
 import type { Device, Logic, OutputKind, Settings } from '../model/index.ts';
 import { elementsOf, ofModel } from './behaviours/behaviours.ts';
@@ -93,14 +94,8 @@ export interface DeviceType extends PartType {
   readonly circuit: (now: OperatingState) => readonly Element[];
 }
 
-const known = new WeakMap<DeviceDescription, DeviceType>();
-
 /** A description as the rest of the core uses it. Made once for each. */
-export function deviceTypeOf(description: DeviceDescription): DeviceType {
-  let type = known.get(description);
-  if (!type) known.set(description, (type = makeType(description)));
-  return type;
-}
+export const deviceTypeOf = oncePer(makeType);
 
 function makeType(description: DeviceDescription): DeviceType {
   const { behaviours, supply, contacts, handling } = description;

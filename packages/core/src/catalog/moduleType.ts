@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import type { Element } from '../circuit/index.ts';
 import type { Settings } from '../model/index.ts';
 import { elementsOf, ofModel } from './behaviours/behaviours.ts';
@@ -21,14 +22,8 @@ export interface ModuleType extends PartType {
 /** For so many different settings the ports of a kind of module are kept. */
 const MAX_SETTINGS = 200;
 
-const known = new WeakMap<ModuleDescription, ModuleType>();
-
 /** A description as the rest of the core uses it. Made once for each. */
-export function moduleTypeOf(description: ModuleDescription): ModuleType {
-  let type = known.get(description);
-  if (!type) known.set(description, (type = makeType(description)));
-  return type;
-}
+export const moduleTypeOf = oncePer(makeType);
 
 function makeType(description: ModuleDescription): ModuleType {
   const known = new Map<string, readonly Port[]>();

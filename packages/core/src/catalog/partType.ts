@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import type { Settings } from '../model/index.ts';
 import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';
@@ -49,18 +50,11 @@ export function printedOn(type: PartType, chosen: Settings | undefined, name: st
   return settingsOf(type, chosen)[setting.key] === setting.names ? printed : undefined;
 }
 
-const parameterLists = new WeakMap<PartType, readonly Parameter[]>();
-
 /** Everything that a part is set to: its switches and parameters, those of its instrument, in the order of its menu. */
-export function parametersOfType(type: PartType & { readonly handling?: Handling }): readonly Parameter[] {
-  let list = parameterLists.get(type);
-  if (!list) {
-    list = [
-      ...(type.settings ?? []).filter(({ place }) => place !== 'version').map(settingAsParameter),
-      ...(type.parameters ?? []),
-      ...(type.handling?.parameters ?? []),
-    ];
-    parameterLists.set(type, list);
-  }
-  return list;
-}
+export const parametersOfType = oncePer(
+  (type: PartType & { readonly handling?: Handling }): readonly Parameter[] => [
+    ...(type.settings ?? []).filter(({ place }) => place !== 'version').map(settingAsParameter),
+    ...(type.parameters ?? []),
+    ...(type.handling?.parameters ?? []),
+  ],
+);

@@ -1,8 +1,8 @@
-import { keepNewest } from '../lists/index.ts';
+import { keepNewest, oncePer } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
 import type { Banded, Quantity } from './bands.ts';
-import { nodesOf, onNodes, underId } from './netlist.ts';
-import type { Netlist } from './netlist.ts';
+import { onNodes, underId } from './netlist.ts';
+import type { Element, Netlist } from './netlist.ts';
 import type { Solution } from './solve.ts';
 
 /** So many circuits are kept with their solutions; the one that was asked for longest ago goes first. */
@@ -22,6 +22,7 @@ export function solvedOnce(
   quantities: readonly Quantity[],
   wanted: keyof typeof SOLVERS,
 ): Banded {
+  forgetSigns();
   const names = new Names(netlist);
   const sought = quantities.map((quantity) => renamed(quantity, names));
   const key = keyOf(netlist, sought, wanted, names);
@@ -41,6 +42,14 @@ const codes = new Map<unknown, number>();
 /** So many may be known: what a sign of a text can tell apart. */
 const MAX_CODES = 0xffff;
 
+/** With another meaning of its signs no text that was made before says anything. */
+function forgetSigns(): void {
+  if (codes.size <= MAX_CODES / 2) return;
+  codes.clear();
+  known.clear();
+  shapeOf = oncePer(findShape);
+}
+
 function codeOf(word: unknown): number {
   let code = codes.get(word);
   if (code === undefined) codes.set(word, (code = codes.size));
@@ -49,40 +58,69 @@ function codeOf(word: unknown): number {
 
 const OPEN = Symbol('open');
 const CLOSE = Symbol('close');
+const NAME = Symbol('name');
 
-/** A text that is the same for the same circuit, and for no other: a sign for each word and number in it. */
+/** Writes a value as signs, one for each word and number in it; for a name it writes what `named` makes of that. */
+function write(
+  signs: number[],
+  value: unknown,
+  named: (name: string, isId: boolean) => unknown,
+  key?: string,
+): void {
+  if (typeof value === 'object' && value !== null) {
+    signs.push(codeOf(OPEN));
+    for (const inner of Object.keys(value)) {
+      signs.push(codeOf(inner));
+      write(signs, (value as Readonly<Record<string, unknown>>)[inner], named, inner);
+    }
+    signs.push(codeOf(CLOSE));
+  } else if (typeof value !== 'string' || key === undefined) signs.push(codeOf(value));
+  else if (ID_FIELDS.has(key)) signs.push(codeOf(named(value, true)));
+  else signs.push(codeOf(NODE_FIELDS.has(key) ? named(value, false) : value));
+}
+
+/** How an element is made, as one sign, and the nodes and elements that it names, in the order in which it does. */
+interface Shape {
+  readonly sign: number;
+  readonly nodes: readonly string[];
+  readonly ids: readonly string[];
+}
+
+function findShape(element: Element): Shape {
+  const [nodes, ids]: [string[], string[]] = [[], []];
+  const signs: number[] = [];
+  write(signs, element, (name, isId) => {
+    (isId ? ids : nodes).push(name);
+    return NAME;
+  });
+  return { sign: codeOf(textOf(signs)), nodes, ids };
+}
+
+let shapeOf = oncePer(findShape);
+
+function textOf(signs: readonly number[]): string {
+  let text = '';
+  for (let at = 0; at < signs.length; at += 4096) text += String.fromCharCode(...signs.slice(at, at + 4096));
+  return text;
+}
+
+/** A text that is the same for the same circuit, and for no other: how its elements are made, and what they name. */
 function keyOf(
   { elements, reference, held }: Netlist,
   sought: readonly Quantity[],
   wanted: keyof typeof SOLVERS,
   names: Names,
 ): string {
-  // With another meaning of its signs no text that was made before says anything.
-  if (codes.size > MAX_CODES / 2) {
-    codes.clear();
-    known.clear();
-  }
   const signs: number[] = [];
-  const write = (value: unknown, key?: string): void => {
-    if (typeof value === 'object' && value !== null) {
-      signs.push(codeOf(OPEN));
-      for (const inner of Object.keys(value)) {
-        signs.push(codeOf(inner));
-        write((value as Readonly<Record<string, unknown>>)[inner], inner);
-      }
-      signs.push(codeOf(CLOSE));
-    } else if (typeof value !== 'string' || key === undefined) signs.push(codeOf(value));
-    else if (ID_FIELDS.has(key)) signs.push(codeOf(names.id(value)));
-    else signs.push(codeOf(NODE_FIELDS.has(key) ? names.node(value) : value));
-  };
-  write(wanted);
-  elements.forEach((element) => write(element));
-  write(names.node(reference));
-  write(held ? [...held].map(names.id).sort() : null);
-  write(sought);
-  let text = '';
-  for (let at = 0; at < signs.length; at += 4096) text += String.fromCharCode(...signs.slice(at, at + 4096));
-  return text;
+  for (const element of elements) {
+    const { sign, nodes, ids } = shapeOf(element);
+    signs.push(sign);
+    for (const node of nodes) signs.push(codeOf(names.node(node)));
+    for (const id of ids) signs.push(codeOf(names.id(id)));
+  }
+  const numbers = held && [...held].map(names.id).sort();
+  write(signs, [wanted, names.node(reference), numbers, sought], (name) => name);
+  return textOf(signs);
 }
 
 /** Where an element, or a condition in it, names an element; and where it names a node. */
@@ -103,7 +141,7 @@ class Names {
     };
     node(reference);
     for (const element of elements) {
-      nodesOf(element).forEach(node);
+      shapeOf(element).nodes.forEach(node);
       const number = numbered('e', this.#own.size);
       this.#ids.set(element.id, number);
       this.#own.set(number, element.id);

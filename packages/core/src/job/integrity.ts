@@ -1,4 +1,4 @@
-import { sure } from '../lists/index.ts';
+import { oncePer, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { outputOfType, partTypesOf, supplyTerminals } from '../catalog/index.ts';
@@ -251,14 +251,9 @@ function aboutPoint(job: JobContent, collection: 'stamps' | 'results' | 'calibra
       : [{ path: `${collection}[${i}].pointId`, message: say('job.job-holds-point', { pointId }) }];
 }
 
-const idSets = new WeakMap<readonly unknown[], ReadonlySet<string>>();
-
-/** The ids of the points, made once for a list. */
-function pointIds(points: JobContent['points']): ReadonlySet<string> {
-  let ids = idSets.get(points);
-  if (!ids) idSets.set(points, (ids = new Set(points.map(({ id }) => id))));
-  return ids;
-}
+const pointIds = oncePer(
+  (points: JobContent['points']): ReadonlySet<string> => new Set(points.map(({ id }) => id)),
+);
 
 function terminalNames(job: JobContent): Map<string, { tag: string; terminals: readonly string[] }> {
   const map = new Map<string, { tag: string; terminals: readonly string[] }>();

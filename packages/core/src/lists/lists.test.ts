@@ -1,4 +1,4 @@
-import { Groups, lastOf, nth, pathsTo, sure } from './index.ts';
+import { Groups, lastOf, nth, oncePer, pathsTo, sure } from './index.ts';
 
 test('an item that is not there is refused at the place that took it for granted', () => {
   expect(nth([5, 6, 7], 2)).toBe(7);
@@ -44,4 +44,21 @@ test('the ends of a network are found by shortest ways, and none is gone through
   expect([...paths('a')]).toEqual([['end', [1, 3]]]);
   expect([...paths('end')]).toEqual([['end', []]]);
   expect([...paths('nowhere')]).toEqual([]);
+});
+
+test('what is made of an object is made once for it, nothing too, and for another anew', () => {
+  const seen: object[] = [];
+  const find = oncePer((key: { readonly n?: number }) => {
+    seen.push(key);
+    return key.n;
+  });
+  const [one, none] = [{ n: 1 }, {}];
+  expect([find(one), find(one), find(none), find(none), find({ n: 1 })]).toEqual([
+    1,
+    1,
+    undefined,
+    undefined,
+    1,
+  ]);
+  expect(seen).toHaveLength(3);
 });

@@ -1,4 +1,4 @@
-import { nth, sure } from '../lists/index.ts';
+import { nth, oncePer, sure } from '../lists/index.ts';
 import { outputsNow, settingsOf } from '../catalog/index.ts';
 import { exactly, onNodes, underId } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
@@ -17,21 +17,14 @@ export const elementId = (itemId: string, local: string): string => `${itemId}/$
 
 /**
  * Builds the electrical network of a scope. Nodes carry the names of the terminals, wires the ids of the wires.
- * The minus of the job's first supply is 0 V; every minus and neutral is earthed.
+ * The minus of the job's first supply is 0 V; every minus and neutral is earthed. What stands whatever is done to the
+ * scope is made once for it, and so are the elements of a part for each thing that is done to that: they are the same
+ * objects in every state.
  */
 export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
-  const supplies = suppliesOf(index, scope);
-  const reference = zeroOf(index);
+  const made = madeFor(index, scope);
   const elements: Element[] = [
-    ...supplies.flatMap((supply) => supplyElements(index.job.supplies, supply)),
-    ...supplies.flatMap((supply) => earthing(supply, reference, scope)),
-    ...scope.wires.map((wire): Element => ({
-      kind: 'resistor',
-      id: wire.id,
-      a: wire.from,
-      b: wire.to,
-      ohms: wireOhms(wire),
-    })),
+    ...made.standing,
     ...(world.joined ?? []).map(([a, b], i): Element => ({
       kind: 'resistor',
       id: elementId('fault', String(i)),
@@ -39,10 +32,58 @@ export function assemble(index: JobIndex, scope: Scope, world: World): Netlist {
       b,
       ohms: exactly(0.01),
     })),
-    ...[...scope.deviceIds].flatMap((id) => deviceElements(index, id, world)),
-    ...[...scope.parts].flatMap(([id, taken]) => moduleElements(index, id, taken, world)),
+    ...[...scope.deviceIds].flatMap((id) => made.of(id, world, deviceElements)),
+    ...[...scope.parts.keys()].flatMap((id) => made.of(id, world, moduleElements)),
   ];
-  return { elements, reference, held: world.held };
+  return { elements, reference: made.reference, held: world.held };
+}
+
+const madeOf = oncePer((_: Scope) => new WeakMap<JobIndex, ScopeElements>());
+
+function madeFor(index: JobIndex, scope: Scope): ScopeElements {
+  const known = madeOf(scope);
+  let made = known.get(index);
+  if (!made) known.set(index, (made = new ScopeElements(index, scope)));
+  return made;
+}
+
+type Maker = (index: JobIndex, scope: Scope, id: string, world: World) => Element[];
+
+/** The elements of a scope that were made so far. */
+class ScopeElements {
+  readonly reference: string;
+  /** Supplies with what hangs on them, and wires. */
+  readonly standing: readonly Element[];
+  readonly #index: JobIndex;
+  readonly #scope: Scope;
+  readonly #parts = new Map<string, readonly Element[]>();
+
+  constructor(index: JobIndex, scope: Scope) {
+    const supplies = suppliesOf(index, scope);
+    this.reference = zeroOf(index);
+    this.standing = [
+      ...supplies.flatMap((supply) => supplyElements(index.job.supplies, supply)),
+      ...supplies.flatMap((supply) => earthing(supply, this.reference, scope)),
+      ...scope.wires.map((wire): Element => ({
+        kind: 'resistor',
+        id: wire.id,
+        a: wire.from,
+        b: wire.to,
+        ohms: wireOhms(wire),
+      })),
+    ];
+    this.#index = index;
+    this.#scope = scope;
+  }
+
+  /** Those of a part while that is done to it which a world says. */
+  of(id: string, world: World, make: Maker): readonly Element[] {
+    const forced = [...(world.forced?.get(id) ?? [])].sort();
+    const key = `${id}|${world.present.has(id)}|${world.levels?.get(id) ?? 0}|${forced.join('|')}`;
+    let elements = this.#parts.get(key);
+    if (!elements) this.#parts.set(key, (elements = make(this.#index, this.#scope, id, world)));
+    return elements;
+  }
 }
 
 function zeroOf(index: JobIndex): string {
@@ -86,7 +127,7 @@ const placed = (itemId: string, element: Element): Element =>
     (id) => elementId(itemId, id),
   );
 
-function deviceElements(index: JobIndex, id: string, world: World): Element[] {
+function deviceElements(index: JobIndex, _: Scope, id: string, world: World): Element[] {
   const device = index.device(id);
   if (!device) return [];
   const type = index.deviceType(device);
@@ -105,7 +146,7 @@ function deviceElements(index: JobIndex, id: string, world: World): Element[] {
     .map((element) => placed(id, element));
 }
 
-function moduleElements(index: JobIndex, id: string, taken: ReadonlySet<string>, world: World): Element[] {
+function moduleElements(index: JobIndex, { parts }: Scope, id: string, world: World): Element[] {
   const module = index.module(id);
   if (!module) return [];
   const type = index.moduleType(module);
@@ -115,6 +156,6 @@ function moduleElements(index: JobIndex, id: string, taken: ReadonlySet<string>,
       settings: settingsOf(type, module.settings),
       forced: world.forced?.get(id) ?? IDLE.forced,
     })
-    .filter((element) => taken.has(element.id))
+    .filter((element) => parts.get(id)?.has(element.id))
     .map((element) => placed(id, element));
 }

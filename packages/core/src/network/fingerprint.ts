@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import { asItStands, ownFunction } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -87,15 +88,7 @@ export const ofPorts =
  * Everything on which a point's behaviour rests: its wires as they are in the panel, its parts and the modules that it
  * stands on with their settings and figures, the supplies that feed it, and how the program takes it.
  */
-export function aboutPoint(context: PointContext): Fingerprint {
-  let about = known.get(context);
-  if (!about) known.set(context, (about = madeOf(context)));
-  return about;
-}
-
-const known = new WeakMap<PointContext, Fingerprint>();
-
-function madeOf({ index, point, device, ports, scope }: PointContext): Fingerprint {
+export const aboutPoint = oncePer(({ index, point, device, ports, scope }: PointContext): Fingerprint => {
   const own = point.range && ownFunction(index, device, point.range);
   const { low, high } = point.range ?? {};
   const differs = own && (own.root || own.low !== low || own.high !== high);
@@ -128,7 +121,7 @@ function madeOf({ index, point, device, ports, scope }: PointContext): Fingerpri
         .map(({ id, tag: _, ...row }) => [`supply:${id}`, hashOf(row)]),
     ),
   };
-}
+});
 
 /** The parts of a fingerprint that stand otherwise now, or are there no more; what has come since counts too. */
 export function changedParts(before: Fingerprint, now: Fingerprint): string[] {

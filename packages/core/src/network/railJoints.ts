@@ -1,4 +1,4 @@
-import { pathsTo } from '../lists/index.ts';
+import { oncePer, pathsTo } from '../lists/index.ts';
 import { feedersOf, minusOf, otherEnd, plusOf } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
@@ -22,14 +22,8 @@ export interface RailJoint {
   readonly amps: number;
 }
 
-const known = new WeakMap<JobIndex, readonly RailJoint[]>();
-
 /** What joins rails in a panel as its wires are; a point's own network ends at them. */
-export function railJoints(index: JobIndex): readonly RailJoint[] {
-  let joints = known.get(index);
-  if (!joints) known.set(index, (joints = findJoints(index)));
-  return joints;
-}
+export const railJoints: (index: JobIndex) => readonly RailJoint[] = oncePer(findJoints);
 
 function findJoints(index: JobIndex): RailJoint[] {
   const { supplies } = index.job;

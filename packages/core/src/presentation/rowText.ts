@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import { figureText, namedFigures, parametersOfType, valueText } from '../catalog/index.ts';
 import { applyChange, JobIndex, refText } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
@@ -190,15 +191,11 @@ class RowWords {
   }
 }
 
-const known = new WeakMap<JobContent, RowWords>();
+const wordsOf = oncePer((job: JobContent) => new RowWords(job));
 
 /** The words for rows of a job, made once for each state of it; without a job, ends keep their ids. */
-export function rowWords(job: JobContent | undefined): RowWords {
-  if (!job) return new RowWords(undefined);
-  let words = known.get(job);
-  if (!words) known.set(job, (words = new RowWords(job)));
-  return words;
-}
+export const rowWords = (job: JobContent | undefined): RowWords =>
+  job ? wordsOf(job) : new RowWords(undefined);
 
 /** Lists of which a change tells what it does besides what was typed. */
 const TOLD = ['devices', 'modules', 'wires'] as const;

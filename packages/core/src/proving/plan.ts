@@ -1,4 +1,4 @@
-import { own } from '../lists/index.ts';
+import { oncePer, own } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { fixed, formatVoltBand } from '../units/index.ts';
@@ -76,7 +76,7 @@ function expectedOf(look: Sought['look']): Expected {
 }
 
 /** The groups of checks of a point in their order: its supply, then what its signal is proven by. */
-function outline(analysis: Analysis): SoughtGroup[] {
+const outline = oncePer((analysis: Analysis): SoughtGroup[] => {
   const { context } = analysis;
   const supply = supplyGroup(analysis);
   switch (context.output.drivenBy) {
@@ -92,7 +92,7 @@ function outline(analysis: Analysis): SoughtGroup[] {
     default:
       return [...supply, ...stateGroups(analysis), ...functionGroup(context)];
   }
-}
+});
 
 function supplyGroup({ context, away }: Analysis): SoughtGroup[] {
   const nodes = supplyNodes(context);

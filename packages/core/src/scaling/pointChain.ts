@@ -1,4 +1,4 @@
-import { sure } from '../lists/index.ts';
+import { oncePer, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Range } from '../model/index.ts';
@@ -20,14 +20,8 @@ import { effectiveRange } from './effective.ts';
 import type { EffectiveRange } from './effective.ts';
 import { usualDisplay } from './usualDisplay.ts';
 
-const found = new WeakMap<Analysis, PointChain | { problem: Message } | 'none'>();
-
 /** The chain of a point, from how its parts stand and from the solved loop. Worked out once for an analysis. */
-export function chainOf(analysis: Analysis): PointChain | NoChain {
-  let known = found.get(analysis);
-  if (!known) found.set(analysis, (known = makeChain(analysis) ?? 'none'));
-  return known === 'none' ? undefined : known;
-}
+export const chainOf = oncePer(makeChain);
 
 /** Whether a point's value is measured, so that its chain can be scaled. */
 export const isMeasured = ({ context }: Analysis): boolean =>

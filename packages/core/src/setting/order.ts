@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Parameter } from '../catalog/index.ts';
 import { JobProblem } from '../model/index.ts';
@@ -14,20 +15,12 @@ export function mustPrecede(a: Parameter, b: Parameter): boolean {
 }
 
 /** Lists of types stay the same objects, and a job asks for the order of one for each of its parts. */
-const orders = new WeakMap<readonly Parameter[], readonly Parameter[]>();
-
 /**
  * Parameters in an order in which no later one wipes an earlier, and none is asked before what it hangs on; else as
  * they stand in the menu.
  * @throws JobProblem when they hang on one another in a ring.
  */
-export function safeOrder(parameters: readonly Parameter[]): readonly Parameter[] {
-  let order = orders.get(parameters);
-  if (!order) orders.set(parameters, (order = findOrder(parameters)));
-  return order;
-}
-
-function findOrder(parameters: readonly Parameter[]): Parameter[] {
+export const safeOrder = oncePer((parameters: readonly Parameter[]): readonly Parameter[] => {
   const left = [...parameters];
   const ordered: Parameter[] = [];
   while (left.length) {
@@ -42,4 +35,4 @@ function findOrder(parameters: readonly Parameter[]): Parameter[] {
     ordered.push(...left.splice(at, 1));
   }
   return ordered;
-}
+});

@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.ts';
+import { nth, oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
@@ -28,20 +28,11 @@ export interface Judgement {
   readonly note?: Message;
 }
 
-/** Status and reasons alone, without looking for ways out. */
-export function judge(analysis: Analysis): Judgement {
-  let judged = known.get(analysis);
-  if (!judged) known.set(analysis, (judged = judgedAnew(analysis)));
-  return judged;
-}
-
-/** Several pages of one point ask for the same. */
-const known = new WeakMap<Analysis, Judgement>();
-
-function judgedAnew(analysis: Analysis): Judgement {
+/** Status and reasons alone, without looking for ways out. Several pages of one point ask for the same. */
+export const judge = oncePer((analysis: Analysis): Judgement => {
   const note = analysis.context.type.description.safety ? SAFETY_NOTE : undefined;
   return { ...verdictText(analysis), ...(note && { note }) };
-}
+});
 
 function verdictText(analysis: Analysis): Judgement {
   const { context } = analysis;
