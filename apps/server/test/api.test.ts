@@ -360,3 +360,61 @@ test('OpenAPI and the job file’s schema are served', async () => {
   const published = readFileSync(path.resolve(__dirname, '../../../docs/job.schema.json'), 'utf8');
   expect(JSON.parse(published)).toEqual(schema);
 });
+
+describe('undo', () => {
+  const undo = (jobId: string, of: string, changeId = randomUUID()) =>
+    server.call('undoChange', { params: { jobId }, body: { changeId, by: 'JT', of } });
+  const events = (jobId: string) =>
+    server.call('listEvents', { params: { jobId }, query: { pointId: undefined, limit: 100 } });
+  const read = (jobId: string) => server.call('getJob', { params: { jobId } });
+
+  test('a change is taken back as a change of its own, once, and that can be undone', async () => {
+    const { id } = await newJob();
+    await change(id, MODULE);
+    const before = await read(id);
+    const [of, back] = [randomUUID(), randomUUID()];
+    await change(id, point('PX-1', 0), { changeId: of });
+    const after = await read(id);
+    const answer = await undo(id, of, back);
+    expect(patchJob(after, answer)?.content).toEqual(before.content);
+    expect((await read(id)).content).toEqual(before.content);
+    expect(await undo(id, of, back)).toMatchObject({ again: true, revision: answer.revision });
+    const [newest] = await events(id);
+    expect(newest).toMatchObject({ changeId: back, what: 'undo', by: 'JT' });
+    expect((await refused(undo(id, of))).message.code).toBe('job.undo-moved');
+    await undo(id, back);
+    expect((await read(id)).content).toEqual(after.content);
+  });
+
+  test('every change of a long history is undone, back to the beginning', async () => {
+    const { id } = await newJob();
+    const stand = [(await read(id)).content];
+    for (const what of [
+      MODULE,
+      point('PX-1', 0),
+      { kind: 'editPoint', id: 'px-1', patch: { name: 'Other' } },
+      { kind: 'assign', pointId: 'px-1', place: { moduleId: 'm', channel: 3 } },
+      { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '+' },
+      { kind: 'editJob', patch: { site: 'Elsewhere' } },
+    ] as Change[]) {
+      await change(id, what);
+      stand.push((await read(id)).content);
+    }
+    const ids = [...new Set((await events(id)).map(({ changeId }) => changeId))];
+    for (const changeId of ids.slice(0, -1)) {
+      await undo(id, changeId);
+      stand.pop();
+      expect((await read(id)).content).toEqual(stand.at(-1));
+    }
+    const first = await refused(undo(id, sure(ids.at(-1))));
+    expect(first).toMatchObject({ status: 422, message: { code: 'service.undo-job' } });
+  });
+
+  test('a change that is not there, and one of another job, is refused', async () => {
+    const [{ id }, other] = [await newJob(), await newJob()];
+    const of = randomUUID();
+    await change(other.id, MODULE, { changeId: of });
+    for (const missing of [of, randomUUID()])
+      expect(await refused(undo(id, missing))).toMatchObject({ status: 404 });
+  });
+});

@@ -16,6 +16,7 @@ export const CALLS = {
   removeJob: { method: 'DELETE', path: '/api/jobs/:jobId', response: z.object({ removed: z.string() }) },
   exportJob: { method: 'GET', path: '/api/jobs/:jobId/file', response: z.string(), patience: 60 },
   changeJob: { method: 'POST', path: '/api/jobs/:jobId/changes', response: ChangeResponse },
+  undoChange: { method: 'POST', path: '/api/jobs/:jobId/undo', response: ChangeResponse },
   revision: { method: 'GET', path: '/api/jobs/:jobId/revision', response: JobRevision },
   board: { method: 'GET', path: '/api/jobs/:jobId/board', response: BoardView },
   listEvents: { method: 'GET', path: '/api/jobs/:jobId/events', response: z.array(JobEvent) },

@@ -20,6 +20,15 @@ export const ChangeRequest = z.object({
     .default([]),
 });
 
+/** Takes a stored change back, as a change of its own. */
+export const UndoRequest = z.object({
+  /** Made by the client, so that it is taken back once. */
+  changeId: ChangeRequest.shape.changeId,
+  by: ChangeRequest.shape.by,
+  /** The id of the change that is taken back. */
+  of: z.string().min(1).max(64),
+});
+
 export const NewJob = z.object({
   /** Made by the client, so that a job sent twice is made once. */
   id: z.uuid(),

@@ -1,7 +1,7 @@
 import { Link } from '@keypost/core/model';
 import { z } from 'zod';
 import { CALLS } from './calls.ts';
-import { ChangeRequest, ImportedJob, NewJob, TeachRequest } from './requests.ts';
+import { ChangeRequest, ImportedJob, NewJob, TeachRequest, UndoRequest } from './requests.ts';
 
 export interface Route {
   readonly method: 'GET' | 'POST' | 'DELETE';
@@ -58,6 +58,12 @@ export const ROUTES = {
     summary: 'Applies one change in one transaction',
     params: JobParams,
     body: ChangeRequest,
+  },
+  undoChange: {
+    ...CALLS.undoChange,
+    summary: 'Takes a change back in one transaction, as long as nothing rests on it',
+    params: JobParams,
+    body: UndoRequest,
   },
   revision: {
     ...CALLS.revision,

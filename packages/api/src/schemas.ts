@@ -54,6 +54,8 @@ export const JobEvent = z.object({
   id: z.int(),
   at: z.string(),
   by: z.string(),
+  /** The change that it is part of. */
+  changeId: z.string(),
   what: z.string(),
   collection: z.union([Collection, z.literal('job')]),
   rowId: z.string(),

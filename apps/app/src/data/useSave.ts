@@ -6,7 +6,10 @@ import type { Change } from '@keypost/core/job';
 import { useCallback, useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { v4 as uuid } from 'uuid';
+import type { Text } from '@keypost/core/messages';
 import { asProblem } from './asProblem';
+import { doneText } from './doneText';
+import { rememberDone } from './lastDone';
 import { keys, refreshEvents } from './jobs';
 import { server } from './server';
 import { useSettings } from './settings';
@@ -73,6 +76,7 @@ export function useSave(view: JobView | undefined): Saver {
 async function store(view: JobView, { changeId, change, expects }: Attempt, by: string): Promise<void> {
   const key = keys.job(view.id);
   const content = applyChange(view.content, change, { by, at: now() });
+  let told: Text | undefined;
   await mutate<JobView>(
     key,
     async () => {
@@ -80,12 +84,14 @@ async function store(view: JobView, { changeId, change, expects }: Attempt, by: 
         params: { jobId: view.id },
         body: { changeId, by, change, expects },
       });
+      told = doneText(view.content, answer.rows);
       return patchJob(view, answer) ?? server('getJob', { params: { jobId: view.id } });
     },
     { optimisticData: { ...view, content }, rollbackOnError: true, revalidate: false },
   );
   refreshEvents(view.id);
   void mutate(keys.jobs);
+  rememberDone(told === undefined ? undefined : { jobId: view.id, changeId, what: told });
 }
 
 /** The revision of a row as it was read, to be sent along with an edit of it. */

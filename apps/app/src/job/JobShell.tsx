@@ -1,6 +1,7 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
 import { lazy, Suspense } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFollowing, useJob } from '../data/jobs';
 import { useJobId } from './useJobId';
@@ -25,8 +26,11 @@ const DESTINATIONS = [
 /** Pages to which the panel leads. */
 const UNDER_PANEL = ['/supplies', '/wires', '/allocate', '/buses', '/live', '/ports', '/plan'];
 
-/** The frame of a job: its destinations below on a phone, at the side where there is room. */
-export function JobShell() {
+/**
+ * The frame of a job: its destinations below on a phone, at the side where there is room.
+ * @param foot stands under every page.
+ */
+export function JobShell({ foot }: { foot?: ReactNode }) {
   const jobId = useJobId();
   useFollowing(jobId);
   // Before what is below reads its drafts.
@@ -41,7 +45,10 @@ export function JobShell() {
             <DamageNotice view={view} />
           </Suspense>
         )}
-        <Slot />
+        <View className="min-h-0 flex-1">
+          <Slot />
+        </View>
+        {foot}
       </View>
       <Destinations wide={wide} />
     </View>

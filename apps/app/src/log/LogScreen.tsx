@@ -12,7 +12,7 @@ export function LogScreen() {
   return (
     <Screen narrow head={<PageHead title="Log" over={job.data?.content.name ?? ''} />}>
       <Loaded data={events.data} error={events.error} retry={() => void events.mutate()} what="the log">
-        {(list) => <EventList events={list} title="Newest first" job={job.data?.content} />}
+        {(list) => <EventList events={list} title="Newest first" jobId={jobId} job={job.data?.content} />}
       </Loaded>
     </Screen>
   );

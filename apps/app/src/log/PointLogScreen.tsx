@@ -18,7 +18,9 @@ function PointLog({ point }: { point: OpenPoint }) {
   const events = useEvents(point.view.id, id);
   return (
     <Loaded data={events.data} error={events.error} retry={() => void events.mutate()} what="the log">
-      {(list) => <EventList events={list} title={`Log of ${tag}`} job={point.view.content} />}
+      {(list) => (
+        <EventList events={list} title={`Log of ${tag}`} jobId={point.view.id} job={point.view.content} />
+      )}
     </Loaded>
   );
 }

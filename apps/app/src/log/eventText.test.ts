@@ -8,6 +8,7 @@ const event = (collection: JobEvent['collection'], before: object | null, after:
     eventText(
       {
         id: 1,
+        changeId: 'c',
         at: '',
         by: 'TT',
         what: '',
@@ -111,6 +112,7 @@ test('a bit is 1 or 0, an LED on or off', () => {
 test('a stamp from a file keeps its own hand and hour, an undoing has that of the undoing', () => {
   const row = {
     id: 1,
+    changeId: 'c',
     at: '2026-05-05T05:05:05Z',
     by: 'Importer',
     what: '',

@@ -29,6 +29,7 @@ export { SetScreen } from '../set/SetScreen';
 export { SetupScreen } from '../scale/SetupScreen';
 export { SuppliesScreen } from '../panel/SuppliesScreen';
 export { TablesScreen } from '../scale/TablesScreen';
+export { UndoBar } from '../job/UndoBar';
 export { ToolScreen } from '../tools/ToolScreen';
 export { WireListScreen } from '../wirelist/WireListScreen';
 export { LandPoint } from '../land/LandScreen';

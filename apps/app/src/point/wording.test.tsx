@@ -91,7 +91,10 @@ const PAGES: readonly [string, () => ReactElement][] = [
     'stored results',
     () => <Results point={openPoint(smallJob('-', 'pnp', [{ kind: 'record', results: [result] }]))} />,
   ],
-  ['an event of the log', () => <EventList events={[event]} title="Log" job={working.view.content} />],
+  [
+    'an event of the log',
+    () => <EventList jobId="j" events={[event]} title="Log" job={working.view.content} />,
+  ],
   [
     'a problem of a change',
     () => {

@@ -10,6 +10,7 @@ export { default as Pencil } from 'lucide-react-native/dist/esm/icons/pencil';
 export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';
 export { default as ScrollText } from 'lucide-react-native/dist/esm/icons/scroll-text';
 export { default as Settings2 } from 'lucide-react-native/dist/esm/icons/settings-2';
+export { default as Undo2 } from 'lucide-react-native/dist/esm/icons/undo-2';
 export { default as TriangleAlert } from 'lucide-react-native/dist/esm/icons/triangle-alert';
 export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chevron-right';
 export { default as Move } from 'lucide-react-native/dist/esm/icons/move';

@@ -1,6 +1,6 @@
-import { middleOf, nth } from '@keypost/core/lists';
+import { canonical, middleOf, nth } from '@keypost/core/lists';
 import type { Queryable } from './connection.ts';
-import type { ChangedRow, JobEvent, JobSummary } from '@keypost/api';
+import type { ChangedRow, JobSummary } from '@keypost/api';
 import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
@@ -220,13 +220,8 @@ function same(a: Row, b: Row): boolean {
   const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
   return [...keys].every((key) => {
     const [x, y] = [a[key], b[key]];
-    return x === y || (typeof x === 'object' && JSON.stringify(sorted(x)) === JSON.stringify(sorted(y)));
+    return x === y || (typeof x === 'object' && canonical(x) === canonical(y));
   });
-}
-
-function sorted(value: unknown): unknown {
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1));
 }
 
 function values(collection: CollectionName, row: Row): { columns: string[]; values: unknown[] } {
@@ -333,25 +328,6 @@ export async function lockJobs(db: Queryable, jobIds: readonly string[]): Promis
   return new Map(rows.map(({ id, revision }) => [id, revision]));
 }
 
-/** Which of some changes of a job were stored before. */
-export async function seenChanges(
-  db: Queryable,
-  jobId: string,
-  changeIds: readonly string[],
-): Promise<Set<string>> {
-  const { rows } = await db.query<{ id: string }>(
-    'select distinct change_id as id from event where job_id = $1 and change_id = any($2)',
-    [jobId, changeIds],
-  );
-  return new Set(rows.map(({ id }) => id));
-}
-
-/** Whether a job of this id was ever made, by the change of this id or by any. */
-export async function wasMade(db: Queryable, jobId: string): Promise<boolean> {
-  const { rows } = await db.query('select 1 from event where job_id = $1 limit 1', [jobId]);
-  return rows.length > 0;
-}
-
 export async function createJob(
   db: Queryable,
   jobId: string,
@@ -391,38 +367,4 @@ export async function removeJob(db: Queryable, job: StoredJob, entry: AuditEntry
       after: null,
     },
   ]);
-}
-
-/** Events newest first; with a point, only those of its own rows. */
-export async function listEvents(
-  db: Queryable,
-  jobId: string,
-  { pointId, limit }: { pointId?: string; limit: number },
-): Promise<JobEvent[]> {
-  const { rows } = await db.query<Omit<JobEvent, 'at'> & { at: Date }>(
-    `select id::int, at, by, what, collection, row_id as "rowId",
-            case when collection = 'descriptions' then before - 'text' else before end as before,
-            case when collection = 'descriptions' then after - 'text' else after end as after
-       from event
-      where job_id = $1
-        and ($2::text is null
-             or (collection = 'points' and row_id = $2)
-             or coalesce(after, before) ->> 'pointId' = $2
-             or (collection = 'entries' and exists (
-                   select 1 from point p where p.job_id = $1 and p.id = $2
-                    and (coalesce(after, before) ->> 'itemId' = p.device_id
-                         or p.helper_ids ? (coalesce(after, before) ->> 'itemId'))))
-             or (collection = 'devices' and exists (
-                   select 1 from point p where p.job_id = $1 and p.id = $2
-                    and (row_id = p.device_id or p.helper_ids ? row_id)))
-             or (collection = 'wires' and exists (
-                   select 1 from point p,
-                          unnest(array[split_part(coalesce(after, before) ->> 'from', ':', 1),
-                                       split_part(coalesce(after, before) ->> 'to', ':', 1)]) as part (id)
-                    where p.job_id = $1 and p.id = $2
-                      and (part.id = p.device_id or p.helper_ids ? part.id))))
-      order by id desc limit $3`,
-    [jobId, pointId ?? null, limit],
-  );
-  return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
 }

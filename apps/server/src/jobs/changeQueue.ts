@@ -1,25 +1,32 @@
 import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { ChangedRow, ChangeRequest, ChangeResponse } from '@keypost/api';
-import { applyChange } from '@keypost/core/job';
+import { applyChange, undoChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { COLLECTIONS, JobProblem } from '@keypost/core/model';
+import type { JobContent } from '@keypost/core/model';
 import { setImmediate } from 'node:timers/promises';
 import type { Database, Queryable } from '../db/connection.ts';
 import { DatabaseAway } from '../db/postgres.ts';
-import { differenceTo, headOf, lockJobs, seenChanges, writeChanges } from '../db/store.ts';
+import { rowsOfChange, seenChanges } from '../db/events.ts';
+import { differenceTo, headOf, lockJobs, writeChanges } from '../db/store.ts';
 import type { Difference, NewEvent } from '../db/store.ts';
 import { notFound, Refusal, stale } from '../problems.ts';
 import type { JobKeeper } from './jobKeeper.ts';
 import { KeptJob } from './keptJob.ts';
 
-/** A change as it was asked for. */
-export interface Asked {
+/** A change as it was asked for, or the taking back of one. */
+export type Asked = {
   readonly changeId: string;
   readonly by: string;
-  readonly change: Change;
   readonly expects: NonNullable<ChangeRequest['expects']>;
-}
+} & (
+  | { readonly change: Change }
+  | {
+      /** The id of the change that is taken back. */
+      readonly undoes: string;
+    }
+);
 
 interface Waiting {
   readonly jobId: string;
@@ -138,7 +145,8 @@ export class ChangeQueue {
     for (const one of wanted) {
       if (settled.length && performance.now() > until) break;
       try {
-        const { answer, difference } = applied(job, one, seen, own);
+        const make = await makerOf(tx, jobId, one);
+        const { answer, difference } = applied(job, one, make, seen, own);
         settled.push([one, { answer }]);
         if (!difference) continue;
         seen.add(one.asked.changeId);
@@ -155,10 +163,36 @@ export class ChangeQueue {
   }
 }
 
+/** Makes the next content of a job. */
+interface Maker {
+  /** What it is called in the log. */
+  readonly what: string;
+  readonly next: (job: JobContent) => JobContent;
+}
+
+async function makerOf(tx: Queryable, jobId: string, { asked, at }: Waiting): Promise<Maker> {
+  const { by } = asked;
+  if ('change' in asked)
+    return { what: asked.change.kind, next: (job) => applyChange(job, asked.change, { by, at }) };
+  const rows = await rowsOfChange(tx, jobId, asked.undoes);
+  return {
+    what: 'undo',
+    next: (job) => {
+      if (!rows.length) throw notFound(say('service.this-change'));
+      if (rows.some(({ what }) => WHOLE.has(what))) throw new Refusal(422, say('service.undo-job'));
+      return undoChange(job, rows);
+    },
+  };
+}
+
+/** What makes a job, in the log. */
+const WHOLE: ReadonlySet<string> = new Set(['createJob', 'importJob', 'removeJob']);
+
 /** What a change makes of a job. @throws Refusal, JobProblem. */
 function applied(
   job: KeptJob,
-  { asked: { changeId, by, change, expects }, at }: Waiting,
+  { asked: { changeId, by, expects }, at }: Waiting,
+  make: Maker,
   seen: ReadonlySet<string>,
   own: Set<ReadonlyMap<string, number>>,
 ): { answer: ChangeResponse; difference?: Difference } {
@@ -168,8 +202,8 @@ function applied(
   if (job.damaged.length) throw new Refusal(422, say('service.damaged', { rows: job.damaged.map(nameOf) }));
   const moved = movedRows(job, expects);
   if (moved.length) throw stale(moved);
-  const next = applyChange(job.content, change, { by, at });
-  const entry = { jobId: job.stored.id, changeId, by, at, what: change.kind };
+  const next = make.next(job.content);
+  const entry = { jobId: job.stored.id, changeId, by, at, what: make.what };
   const difference = differenceTo(job.stored, next, entry, own);
   const { revision } = difference.job;
   return { answer: { again: false, revision, rows: [...difference.rows], head: headOf(next) }, difference };

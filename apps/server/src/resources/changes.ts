@@ -19,6 +19,9 @@ export function changeResource(app: FastifyInstance, { queue }: Jobs): void {
     },
     { bodyLimit: MAX_CHANGE_BYTES },
   );
+  register(app, 'undoChange', ({ params, body: { of, ...body } }) =>
+    queue.store(params.jobId, { ...body, undoes: of, expects: [] }),
+  );
 }
 
 /** Only a value that this server itself read from a device counts as read. */

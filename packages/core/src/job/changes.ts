@@ -33,6 +33,15 @@ type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
  */
 export function applyChange(job: JobContent, change: Change, actor: Actor): JobContent {
   const next = applyUnchecked(job, change, actor);
+  checkSound(next, job);
+  return next;
+}
+
+/**
+ * Whether a job may follow another.
+ * @throws JobProblem when it does not keep to its limits, or is not sound.
+ */
+export function checkSound(next: JobContent, job: JobContent): void {
   const limits = checkLimits(next, job);
   if (limits.length) throw new JobProblem(limits);
   const problems = checkIntegrity(next);
@@ -41,7 +50,6 @@ export function applyChange(job: JobContent, change: Change, actor: Actor): JobC
     if (doubled.length && doubled.length > doubledParts(job).length) problems.push(...doubled.slice(-1));
   }
   if (problems.length) throw new JobProblem(problems);
-  return next;
 }
 
 /**

@@ -27,4 +27,7 @@ export {
   railColour,
   wireId,
 } from './propose.ts';
+export { undoChange } from './undo.ts';
+export { rowName, whyKept } from './records.ts';
+export type { RowChange } from './records.ts';
 export { railText } from './words.ts';

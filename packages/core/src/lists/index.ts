@@ -1,3 +1,4 @@
+export { canonical } from './canonical.ts';
 export { Groups } from './groups.ts';
 export { keepNewest } from './keepNewest.ts';
 export { middleOf } from './middle.ts';

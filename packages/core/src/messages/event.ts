@@ -14,6 +14,8 @@ export const EVENT = {
     `${what} ${name} removed${ends}`,
   'event.changed': ({ what, name, fields }: { what: string; name: string; fields: readonly string[] }) =>
     `${what} ${name} changed: ${fields.join(', ')}`,
+  'event.done': ({ name, did }: { name: string; did: 'added' | 'removed' | 'changed' }) => `${name} ${did}`,
+  'event.undone': ({ what }: { what: string }) => `Undone: ${what}`,
   'event.ends': ({ from, to }: { from: string; to: string }) => `: ${from} to ${to}`,
   'event.field': ({ label, before, after }: { label: string; before: string; after: string }) =>
     `${label} ${before} → ${after}`,

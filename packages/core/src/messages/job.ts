@@ -17,6 +17,17 @@ export const JOB = {
     `Move wire ${number} back: ${ends}`,
   'job.use-wire-number': ({ colour, number }: { colour: string; number: string }) =>
     `Use a ${colour} wire for number ${number}`,
+  'job.undo-stamp': 'A stamp stays in the log. Undo it at its step, with a reason.',
+  'job.undo-result':
+    'What was measured stays as it was recorded. Measure again where it was wrong: the last result counts.',
+  'job.undo-entry':
+    'What was found or left stays as it was written. Enter it again where it was wrong: the last entry counts.',
+  'job.undo-calibration':
+    'A calibration stays as it was recorded. Declare it void where it stands, with a reason.',
+  'job.undo-moved': ({ rows }: { rows: readonly string[] }) =>
+    `Changed again since: ${rows.slice(0, 4).join(', ')}${rows.length > 4 ? ` and ${rows.length - 4} more` : ''}. Undo the later change first.`,
+  'job.undo-rests': 'It cannot be undone any more, since other things rest on it by now.',
+  'job.undo-old': 'It was stored by an older version, in a form that a job has no more. It cannot be undone.',
   'job.say-why-undone': 'Say why it is undone.',
   'job.job-holds-point-may': ({ pointId }: { pointId: string }) =>
     `The job holds no point “${pointId}”. It may have been removed.`,

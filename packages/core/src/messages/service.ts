@@ -69,6 +69,9 @@ export const SERVICE = {
     'The disk of the server is full: nothing was stored. Make room there, then try again; what you entered is kept here.',
   'service.silent': ({ seconds }: { seconds: number }) =>
     `The server has not answered for ${seconds} s. Nothing is lost: what you entered is kept here, and trying again cannot store it twice.`,
+  'service.this-change': 'This change',
+  'service.undo-job':
+    'That a job was begun or brought in is not undone. Remove the job on its own page instead.',
   'service.this-job': 'This job',
   'service.teaching-failed-old-values': 'Teaching failed; the old values stay.',
   'service.device-took-instead': ({ readBack, value }: { readBack: string; value: string }) =>

@@ -1,4 +1,4 @@
-import { oncePer } from '../lists/index.ts';
+import { canonical, oncePer } from '../lists/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import { asItStands, ownFunction } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
@@ -8,7 +8,7 @@ import type { PointContext } from './context.ts';
 
 /** A short hash of anything that can be written as JSON; alike for the same content, whatever the order of its keys. */
 function hashOf(value: unknown): string {
-  const text = JSON.stringify(sorted(value)) ?? '';
+  const text = canonical(value);
   let [a, b] = [0xdeadbeef, 0x41c6ce57];
   for (let i = 0; i < text.length; i++) {
     const code = text.charCodeAt(i);
@@ -18,15 +18,6 @@ function hashOf(value: unknown): string {
   a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
   b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
   return (4294967296 * (2097151 & b) + (a >>> 0)).toString(36);
-}
-
-function sorted(value: unknown): unknown {
-  if (typeof value !== 'object' || value === null) return value;
-  if (Array.isArray(value)) return value.map(sorted);
-  return Object.entries(value)
-    .filter(([, inner]) => inner !== undefined)
-    .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([key, inner]) => [key, sorted(inner)]);
 }
 
 /** Wires as they are planned: from where to where, and under which number. */

@@ -1,1 +1,1 @@
-export { JobShell as default } from '../../../src/job/JobShell';
+export { JobFrame as default } from '../../../src/pages/JobFrame';
