@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { addModule, known, newJob } from './story';
+import { addModule, choose, known, newJob } from './story';
 
 test.beforeEach(({ page }) => known(page));
 
@@ -13,9 +13,7 @@ test('a sensor that is not in the list is made from its datasheet, and serves tw
   await addModule(page, '8-channel DC input, sink or source, selectable, one common', ['On 0 V']);
   await page.getByRole('link', { name: 'Job', exact: true }).click();
   await page.getByRole('link', { name: /^Not in the list/ }).click();
-  await page
-    .getByLabel('Comes nearest to')
-    .selectOption({ label: 'Capacitive proximity sensor, three-wire' });
+  await choose(page, 'Comes nearest to', 'Capacitive proximity sensor, three-wire');
   await page.getByRole('button', { name: 'Start from it' }).click();
   await page
     .getByRole('group', { name: 'What it is' })
@@ -36,19 +34,17 @@ test('a sensor that is not in the list is made from its datasheet, and serves tw
   await page.getByRole('link', { name: 'Add a point' }).click();
   await page.getByLabel('Tag').fill('LS-1');
   await page.getByLabel('What it is for').fill('Tank full');
-  await page
-    .getByLabel('Device', { exact: true })
-    .selectOption({ label: 'Capacitive level sensor, two outputs' });
-  await page.getByLabel('Channel', { exact: true }).selectOption({ label: 'DI 1 channel 0' });
+  await choose(page, 'Device', 'Capacitive level sensor, two outputs');
+  await choose(page, 'Channel', 'DI 1 channel 0');
   await page.getByRole('button', { name: 'Add the point' }).click();
   await expect(verdict(page)).toContainText('Works.');
 
   await page.getByRole('link', { name: 'Board' }).click();
   await page.getByRole('link', { name: 'Add a point' }).click();
-  await page.getByLabel('On which device').selectOption({ label: 'LS-1: Output 2' });
+  await choose(page, 'On which device', 'LS-1: Output 2');
   await page.getByLabel('Tag').fill('LS-2');
   await page.getByLabel('What it is for').fill('Tank empty');
-  await page.getByLabel('Channel', { exact: true }).selectOption({ label: 'DI 1 channel 1' });
+  await choose(page, 'Channel', 'DI 1 channel 1');
   await expect(page.getByText('It would work on this channel.')).toBeVisible();
   await page.getByRole('button', { name: 'Add the point' }).click();
   await expect(page.getByRole('heading', { name: 'LS-2' })).toBeVisible();

@@ -4,7 +4,7 @@ import type { APIRequestContext, Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { scratch } from './serve';
-import { BOARD, known } from './story';
+import { BOARD, choose, known } from './story';
 
 test.beforeEach(({ page }) => known(page));
 
@@ -13,10 +13,10 @@ const verdict = (page: Page) => page.getByRole('region', { name: 'Verdict' });
 test('a relay is planned from what it is to switch, and the loads follow it', async ({ page }) => {
   await page.goto(`${BOARD}/point/ls-114`);
   await page.getByRole('link', { name: /Plan a relay/ }).click();
-  await page.getByLabel('Load', { exact: true }).selectOption({ label: 'Fan, 230 V AC, 45 W' });
+  await choose(page, 'Load', 'Fan, 230 V AC, 45 W');
   await page.getByRole('radio', { name: 'Line and neutral' }).click();
   await page.getByRole('radiogroup', { name: 'OFF lamp' }).getByRole('radio', { name: '230 V' }).click();
-  await page.getByLabel('Contact to the controller').selectOption({ label: 'DI 3 channel 5' });
+  await choose(page, 'Contact to the controller', 'DI 3 channel 5');
   const plan = page.getByRole('group', { name: 'Contact plan' });
   await expect(plan).toContainText('3 poles');
   await expect(plan).toContainText('11-14 closes: M1');
@@ -83,8 +83,8 @@ test('a wire that was found elsewhere turns the verdict, and is listed until it 
   await page.goto(`${BOARD}/point/pe-101/wires`);
   await expect(page.getByRole('group', { name: 'Other than planned' })).toContainText('as the plan says');
   await page.getByRole('button', { name: /^Wire \d+, BK, PE-101 BK to PLC channel 0/ }).click();
-  await page.getByLabel('It ends on').selectOption({ label: 'PLC channel 7' });
-  await page.getByLabel('Its colour').selectOption('GY');
+  await choose(page, 'It ends on', 'PLC channel 7');
+  await choose(page, 'Its colour', { value: 'GY' });
   await page.getByRole('button', { name: 'Store as found' }).click();
   const list = page.getByRole('group', { name: 'Other than planned' });
   await expect(list).toContainText(/ends on PLC channel 7 instead of PLC channel 0 and is GY instead of BK/);
@@ -94,9 +94,9 @@ test('a wire that was found elsewhere turns the verdict, and is listed until it 
   await page.getByRole('button', { name: /is as planned now/ }).click();
   await expect(verdict(page)).toContainText('Works.');
   await page.getByRole('button', { name: 'Add a resistor' }).click();
-  await page.getByLabel('One end on').selectOption('pe-101-b:BK');
-  await page.getByLabel('The other on').selectOption('g1:-');
-  await page.getByLabel('Resistance').selectOption('120');
+  await choose(page, 'One end on', { value: 'pe-101-b:BK' });
+  await choose(page, 'The other on', { value: 'g1:-' });
+  await choose(page, 'Resistance', { value: '120' });
   await page.getByRole('button', { name: 'Put it in' }).click();
   // 24 V over 120 Ω is more than the sensor's output bears.
   await expect(verdict(page)).not.toContainText('Works.');

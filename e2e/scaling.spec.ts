@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { readFunction } from '../packages/core/test/structuredText.ts';
-import { BOARD, known } from './story.ts';
+import { BOARD, choose, known } from './story.ts';
 
 test.beforeEach(({ page }) => known(page));
 
@@ -151,7 +151,7 @@ test('a tool works without a job, remembers, and sends its result to a point', a
   await page.reload();
   await expect(page.getByLabel('Full flow')).toHaveValue('60');
   await page.getByRole('button', { name: 'Send to a point' }).click();
-  await page.getByLabel('Point', { exact: true }).selectOption({ label: 'FT-233  Return main flow' });
+  await choose(page, 'Point', 'FT-233  Return main flow');
   await page.getByRole('button', { name: 'Send to FT-233' }).click();
   await page.getByRole('link', { name: 'Open FT-233' }).click();
   await expect(page.getByText(/Low-flow cut-off: 1 % hides what is below 0\.6/)).toBeVisible();
@@ -167,7 +167,7 @@ test('a result for a point without a chain stands in its log', async ({ page }) 
   await expect(page.getByRole('button', { name: 'Send to a point' })).toHaveCount(0);
   await page.getByRole('textbox', { name: 'Power' }).fill('60');
   await page.getByRole('button', { name: 'Send to a point' }).click();
-  await page.getByLabel('Point', { exact: true }).selectOption({ label: 'PE-101  Tray at infeed' });
+  await choose(page, 'Point', 'PE-101  Tray at infeed');
   await page.getByRole('button', { name: 'Send to PE-101' }).click();
   await page.getByRole('link', { name: 'Open PE-101' }).click();
   await expect(page.getByText('PE-101: Relay contacts: This contact can do it')).toBeVisible();
@@ -177,7 +177,7 @@ test('a chain of one’s own: format, bands, screen; nonsense is refused where i
   page,
 }) => {
   await page.goto(`${BOARD}/point/ft-231/scale/setup`);
-  await page.getByLabel('Raw format').selectOption({ label: 'one of your own' });
+  await choose(page, 'Raw format', 'one of your own');
   await page.getByLabel('Counts at top').fill('0');
   await page.getByLabel('Break at').fill('5');
   await page.getByLabel('Shows at the top').fill('0');

@@ -12,6 +12,19 @@ export async function known(page: Page, by = 'MR'): Promise<void> {
   }, by);
 }
 
+/** Chooses one of several by its name, or by its value: in the platform's own list or in a page of their own. */
+export async function choose(page: Page, field: string, what: string | { value: string }): Promise<void> {
+  const box = page.getByLabel(field, { exact: true });
+  if ((await box.evaluate(({ tagName }) => tagName)) === 'SELECT') {
+    await box.selectOption(typeof what === 'string' ? { label: what } : what.value);
+    return;
+  }
+  await box.click();
+  const list = page.getByRole('dialog');
+  if (typeof what === 'string') await list.getByRole('radio', { name: what, exact: true }).click();
+  else await list.getByTestId(what.value).click();
+}
+
 /** Makes a new job through the first page and stands in its panel. */
 export async function newJob(page: Page, name: string): Promise<void> {
   await page.goto('/');
@@ -24,7 +37,7 @@ export async function newJob(page: Page, name: string): Promise<void> {
 
 export async function addModule(page: Page, kind: string, commons: readonly string[]): Promise<void> {
   await page.getByRole('button', { name: 'Add a module' }).click();
-  await page.getByLabel('Kind', { exact: true }).selectOption({ label: kind });
+  await choose(page, 'Kind', kind);
   for (const [i, common] of commons.entries())
     await page
       .getByRole('radiogroup', { name: new RegExp(`^Common ${i + 1},`) })
@@ -41,7 +54,7 @@ export async function addPoint(
   await page.getByLabel('Tag').fill(tag);
   await page.getByLabel('What it is for').fill(name);
   await page.getByRole('radio', { name: output }).click();
-  await page.getByLabel('Channel', { exact: true }).selectOption({ label: channel });
+  await choose(page, 'Channel', channel);
   await page.getByRole('button', { name: 'Add the point' }).click();
   await expect(page.getByRole('heading', { name: tag })).toBeVisible();
 }

@@ -5,6 +5,7 @@ import { JobProblem, problemText } from '@keypost/core/model';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useJob } from '../data/jobs';
+import { deviceChoice, DEVICE_SIGHTS, moduleChoice } from '../job/kindOptions';
 import { Loaded } from '../data/Loaded';
 import { pickFile } from '../data/saveFile';
 import { useJobId } from '../job/useJobId';
@@ -62,11 +63,11 @@ function StartCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) =
   );
   const [refused, setRefused] = useState<string>();
   const options = [
-    ...types.devices.map(({ id, name, group }) => ({ value: `d:${id}`, label: name, group })),
-    ...types.modules.map(({ id, name, group }) => ({
-      value: `m:${id}`,
-      label: name,
-      group: `Module: ${group}`,
+    ...types.devices.map((type) => ({ ...deviceChoice(type), value: `d:${type.id}` })),
+    ...types.modules.map((type) => ({
+      ...moduleChoice(type),
+      value: `m:${type.id}`,
+      group: `Module: ${type.group}`,
     })),
   ];
   const start = () => {
@@ -90,7 +91,13 @@ function StartCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) =
   return (
     <Card title="A kind of your own">
       <Row first className="gap-4">
-        <Select label="Comes nearest to" value={chosen} options={options} onChange={setChosen} />
+        <Select
+          label="Comes nearest to"
+          value={chosen}
+          options={options}
+          onChange={setChosen}
+          sights={DEVICE_SIGHTS}
+        />
         <Button label="Start from it" kind="main" onPress={start} />
         <Button label="Read its file" onPress={() => void read()} />
         {refused && (

@@ -8,6 +8,7 @@ import type { ModuleType } from '@keypost/core/catalog';
 import type { Module as ModuleRow } from '@keypost/core/model';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useState } from 'react';
+import type { ComponentProps } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
@@ -20,6 +21,7 @@ import { refusedField } from '../data/refusedField';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
+import { moduleChoice, MODULE_SIGHTS } from '../job/kindOptions';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
@@ -40,8 +42,7 @@ type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>
 type Rail = '+' | '-' | 'open';
 type Rails = Record<string, Rail>;
 
-const typeOptions = ({ content }: JobView) =>
-  partTypesOf(content).modules.map(({ id, name, group }) => ({ value: id, label: name, group }));
+const typeOptions = ({ content }: JobView) => partTypesOf(content).modules.map(moduleChoice);
 
 /** Adds a module, or edits or removes the one given. */
 export function ModuleForm({
@@ -75,7 +76,12 @@ export function ModuleForm({
     <Card title={module ? `Edit ${module.tag}` : 'New module'}>
       <Row first className="gap-4">
         <DraftNotice draft={draft} />
-        <ModuleFields control={control} saver={saver} types={typeOptions(view)} />
+        <ModuleFields
+          control={control}
+          saver={saver}
+          types={typeOptions(view)}
+          foot={() => <NotInList jobId={view.id} />}
+        />
         {!module && (
           <Commons
             groups={type.groups}
@@ -93,15 +99,18 @@ export function ModuleForm({
           {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
         </FormFoot>
       </Row>
-      {!module && (
-        <MoreRow
-          first={false}
-          to={`/job/${view.id}/kinds?of=module`}
-          label="Not in the list"
-          hint="a module of your own, from its datasheet"
-        />
-      )}
     </Card>
+  );
+}
+
+function NotInList({ jobId }: { jobId: string }) {
+  return (
+    <MoreRow
+      first={false}
+      to={`/job/${jobId}/kinds?of=module`}
+      label="Not in the list"
+      hint="a module of your own, from its datasheet"
+    />
   );
 }
 
@@ -110,10 +119,12 @@ function ModuleFields({
   control,
   saver,
   types,
+  foot,
 }: {
   control: FormControl;
   saver: Saver;
   types: ReturnType<typeof typeOptions>;
+  foot?: ComponentProps<typeof Select>['foot'];
 }) {
   return (
     <>
@@ -121,7 +132,14 @@ function ModuleFields({
         control={control}
         name="typeId"
         render={({ field }) => (
-          <Select label="Kind" value={field.value} onChange={field.onChange} options={types} />
+          <Select
+            label="Kind"
+            value={field.value}
+            onChange={field.onChange}
+            options={types}
+            sights={MODULE_SIGHTS}
+            foot={foot}
+          />
         )}
       />
       <View className="flex-row gap-3">

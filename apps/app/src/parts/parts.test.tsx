@@ -1,3 +1,4 @@
+import { choose } from '../../test/choose';
 import { nth, sure } from '@keypost/core/lists';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { analogJob, guardJob, relayJob } from '../../../../packages/core/test/families';
@@ -88,12 +89,12 @@ test('of an analog module only the switches of the point’s own input are shown
 test('a new part needs a tag, and gets a wire from each terminal that was chosen', async () => {
   render(<AddPart point={openPoint(smallJob())} />);
   fireEvent.click(screen.getByRole('button', { name: 'Add a part' }));
-  fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'relay-2co-24dc' } });
+  choose('Kind', 'relay-2co-24dc');
   fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
   expect(await screen.findByText(/A tag cannot be empty/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Tag'), { target: { value: 'K7' } });
-  fireEvent.change(screen.getByLabelText('Terminal A1, coil'), { target: { value: 'd:BK' } });
-  fireEvent.change(screen.getByLabelText('Terminal A2, coil'), { target: { value: 'g1:-' } });
+  choose('Terminal A1, coil', 'd:BK');
+  choose('Terminal A2, coil', 'g1:-');
   fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
   await waitFor(() => expect(sent()).toHaveLength(1));
   const { change } = nth(sent(), 0);

@@ -110,7 +110,13 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   return (
     <Card title="Point and device">
       <OnDevice sharing={sharing} value={onDevice} onChange={choose} />
-      <PointFields form={form} saver={saver} types={index.types} fixed={shared?.free}>
+      <PointFields
+        form={form}
+        saver={saver}
+        types={index.types}
+        fixed={shared?.free}
+        foot={() => <NotInList jobId={view.id} />}
+      >
         <Select
           label="Channel"
           value={place}
@@ -130,13 +136,18 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
           onPress={() => void submit()}
         />
       </PointFields>
-      <MoreRow
-        first={false}
-        to={`/job/${view.id}/kinds`}
-        label="Not in the list"
-        hint="a device of your own, from its datasheet"
-      />
     </Card>
+  );
+}
+
+function NotInList({ jobId }: { jobId: string }) {
+  return (
+    <MoreRow
+      first={false}
+      to={`/job/${jobId}/kinds`}
+      label="Not in the list"
+      hint="a device of your own, from its datasheet"
+    />
   );
 }
 

@@ -16,6 +16,7 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Card, Row } from '../ui/Card';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
+import { deviceChoice, PART_SIGHTS } from '../job/kindOptions';
 import { schemaResolver } from '../ui/schemaResolver';
 import { Select } from '../ui/Select';
 import { terminalOptions } from './terminalOptions';
@@ -40,7 +41,7 @@ type Values = z.infer<typeof Form>;
 const partOptions = ({ view }: OpenPoint) =>
   partTypesOf(view.content)
     .devices.filter(({ description }) => description.part)
-    .map(({ id, name, group }) => ({ value: id, label: name, group }));
+    .map(deviceChoice);
 
 /** What a part of a kind begins with: as it comes from its factory, wired to nothing. */
 const blank = (type: DeviceType): Pick<Values, 'settings' | 'ends'> => ({
@@ -87,9 +88,7 @@ export function PartForm({
   return (
     <Card title={title}>
       <Row first className="gap-4">
-        {kind === undefined && (
-          <Select label="Kind" value={type.id} options={partOptions(point)} onChange={choose} />
-        )}
+        {kind === undefined && <KindField value={type.id} point={point} onChange={choose} />}
         <DraftNotice draft={draft} />
         <FormField control={control} name="tag" label="Tag" hint="Such as K1, H2 or R1" maxLength={24} />
         <Ends control={control} type={type} point={point} />
@@ -104,6 +103,26 @@ export function PartForm({
         />
       </Row>
     </Card>
+  );
+}
+
+function KindField({
+  value,
+  point,
+  onChange,
+}: {
+  value: string;
+  point: OpenPoint;
+  onChange: (typeId: string) => void;
+}) {
+  return (
+    <Select
+      label="Kind"
+      value={value}
+      options={partOptions(point)}
+      onChange={onChange}
+      sights={PART_SIGHTS}
+    />
   );
 }
 

@@ -6,13 +6,14 @@ import { LOGIC_EXPLAINED, LOGIC_TEXT, OUTPUT_EXPLAINED, OUTPUT_TEXT } from '@key
 import type { Range } from '@keypost/core/model';
 import type { DeviceOutput, PartTypes } from '@keypost/core/catalog';
 import { schemaResolver } from '../ui/schemaResolver';
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { View } from 'react-native';
 import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
+import { DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
 import { RadioGroup } from '../ui/RadioGroup';
 import { FormField } from '../ui/FormField';
 import { readInto } from '../ui/numeric';
@@ -94,16 +95,12 @@ export const rangeTexts = (range: Range | undefined): Pick<PointTexts, 'low' | '
   unit: range?.unit ?? '%',
 });
 
-/** Kinds that a point can be of; relays and what stands between others are added to a point later. */
-const typeOptions = (types: PartTypes) =>
-  types.devices
-    .filter(({ description }) => !description.part)
-    .map(({ id, name, group }) => ({ value: id, label: name, group }));
-
 const BITS = [
   { value: 'direct', label: 'As the LED' },
   { value: 'inverted', label: 'Inverted' },
 ] as const;
+
+type Foot = ComponentProps<typeof Select>['foot'];
 
 /** What a point is: its label, its device from the catalog, and how the program takes it. */
 export function PointFields({
@@ -111,6 +108,7 @@ export function PointFields({
   saver,
   types,
   fixed,
+  foot,
   children,
 }: {
   form: PointFormState;
@@ -118,6 +116,8 @@ export function PointFields({
   types: PartTypes;
   /** The device is there already: only those of its outputs are offered that no point is about. */
   fixed?: readonly DeviceOutput[];
+  /** Stands under the kinds that can be chosen. */
+  foot?: Foot;
   children?: ReactNode;
 }) {
   const { control } = form;
@@ -139,7 +139,7 @@ export function PointFields({
         hint="Such as Tray at infeed"
         maxLength={60}
       />
-      {!fixed && <TypeField form={form} types={types} />}
+      {!fixed && <TypeField form={form} types={types} foot={foot} />}
       <OutputFields form={form} types={types} only={fixed} />
       <SignalFields form={form} types={types} />
       {children}
@@ -188,13 +188,22 @@ export function takeOutput({ setValue, getValues }: PointFormState, output: Devi
   if (!logics.includes(getValues('logic'))) setValue('logic', logics[0] ?? 'none');
 }
 
-function TypeField({ form, types }: { form: PointFormState; types: PartTypes }) {
+function TypeField({ form, types, foot }: { form: PointFormState; types: PartTypes; foot?: Foot }) {
   const typeId = useWatch({ control: form.control, name: 'typeId' });
   const choose = (id: string) => {
     form.setValue('typeId', id, { shouldDirty: true });
     takeOutput(form, outputOfType(types.device({ typeId: id }), undefined));
   };
-  return <Select label="Device" value={typeId} onChange={choose} options={typeOptions(types)} />;
+  return (
+    <Select
+      label="Device"
+      value={typeId}
+      onChange={choose}
+      options={pointKinds(types)}
+      sights={DEVICE_SIGHTS}
+      foot={foot}
+    />
+  );
 }
 
 /** Which of a device's outputs the point is about, and how that works. */

@@ -1,3 +1,4 @@
+import { choose } from '../../test/choose';
 import { nth } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import { landSteps, loopView, stampedSteps } from '@keypost/core/presentation';
@@ -215,7 +216,7 @@ test('free channels stand in their groups with what the common sits on', () => {
   expect(nth(options, 0).group).toMatch(/^DI 1, common 1 on 0\sV$/);
   const saver = idle();
   render(<ChannelCard point={point} saver={saver} />);
-  fireEvent.change(screen.getByLabelText('Channel of the signal wire'), { target: { value: 'm:3' } });
+  choose('Channel of the signal wire', 'm:3');
   fireEvent.click(screen.getByRole('button', { name: 'Land it here' }));
   expect(saver.save).toHaveBeenCalledWith({
     kind: 'assign',

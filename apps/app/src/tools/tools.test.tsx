@@ -1,3 +1,4 @@
+import { choose } from '../../test/choose';
 import { nth, sure } from '@keypost/core/lists';
 import { findTool, TOOLS } from '@keypost/core/tools';
 import { JobIndex } from '@keypost/core/job';
@@ -77,7 +78,7 @@ describe('a tool', () => {
   test('fields come and go with a choice', () => {
     render(<Used id="rtd" />);
     expect(screen.queryByLabelText('B value')).toBeNull();
-    fireEvent.change(screen.getByLabelText('Element'), { target: { value: 'ntc' } });
+    choose('Element', 'ntc');
     expect(screen.getByLabelText('B value')).toBeTruthy();
     expect(screen.queryByRole('radiogroup', { name: 'Class' })).toBeNull();
   });

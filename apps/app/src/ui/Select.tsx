@@ -1,10 +1,24 @@
 import { useId } from 'react';
+import type { ComponentProps } from 'react';
 import { View } from 'react-native';
+import { ChooserField } from './Chooser';
+import type { Choice } from './choices';
 import { useTokens } from './theme';
 import { Text } from './Text';
 
-/** One of many: the platform's own list, which a thumb and a keyboard both know. */
-export function Select({
+/** Of so many options the platform's own list is quick; more are found in a page of their own. */
+const FEW = 8;
+
+/** One of several: from the platform's own list, which a thumb and a keyboard both know, or found among many. */
+export function Select(props: ComponentProps<typeof ChooserField>) {
+  return props.options.length > FEW || props.sights ? (
+    <ChooserField {...props} />
+  ) : (
+    <PlainSelect {...props} />
+  );
+}
+
+function PlainSelect({
   label,
   value,
   options,
@@ -14,7 +28,7 @@ export function Select({
 }: {
   label: string;
   value: string;
-  options: readonly { value: string; label: string; group?: string }[];
+  options: readonly Choice[];
   onChange: (value: string) => void;
   problem?: string;
   hint?: string;

@@ -1,6 +1,8 @@
 // One import a file: the package's index would bring every icon into the page.
 export { default as ArrowLeftRight } from 'lucide-react-native/dist/esm/icons/arrow-left-right';
 export { default as ArrowRight } from 'lucide-react-native/dist/esm/icons/arrow-right';
+export { default as Check } from 'lucide-react-native/dist/esm/icons/check';
+export { default as X } from 'lucide-react-native/dist/esm/icons/x';
 export { default as ChevronLeft } from 'lucide-react-native/dist/esm/icons/chevron-left';
 export { default as Download } from 'lucide-react-native/dist/esm/icons/download';
 export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';

@@ -15,6 +15,8 @@ import { RELAYS } from './devices/relays.ts';
 import { RESISTANCE_SENSORS } from './devices/resistance.ts';
 import { SAFETY_DEVICES } from './devices/safety.ts';
 import { CONTACT_DEVICES, SWITCHING_SENSORS, TWO_WIRE_SENSORS } from './devices/switching.ts';
+import { FINDINGS } from './devices/finding.ts';
+import { MODULE_TERMS } from './modules/finding.ts';
 import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';
 import { deviceTypeOf } from './deviceType.ts';
@@ -48,11 +50,17 @@ const MODULES: readonly ModuleDescription[] = [
   ...FIELDBUS_MODULES,
 ];
 
-export const DEVICE_TYPES: readonly DeviceType[] = DEVICES.map(deviceTypeOf);
-export const MODULE_TYPES: readonly ModuleType[] = MODULES.map(moduleTypeOf);
+export const DEVICE_TYPES: readonly DeviceType[] = DEVICES.map((description) =>
+  deviceTypeOf({ ...description, ...FINDINGS[description.id] }),
+);
+export const MODULE_TYPES: readonly ModuleType[] = MODULES.map((description) =>
+  moduleTypeOf({ ...description, terms: MODULE_TERMS[description.group] ?? [] }),
+);
 
 /** Every relay with a coil and changeover contacts, those with fewer poles and smaller contacts first. */
-export const RELAY_TYPES: readonly DeviceType[] = RELAYS.map(deviceTypeOf).sort(
+export const RELAY_TYPES: readonly DeviceType[] = DEVICE_TYPES.filter(({ id }) =>
+  RELAYS.some((relay) => relay.id === id),
+).sort(
   (a, b) =>
     (a.contacts?.poles ?? 0) - (b.contacts?.poles ?? 0) || (a.contacts?.amps ?? 0) - (b.contacts?.amps ?? 0),
 );

@@ -49,6 +49,7 @@ export { parametersOfType, printedOn, settingsOf, terminalWithRole } from './par
 export type { PartType } from './partType.ts';
 export { PartTypes, partTypesOf, supplyTerminals, takesRange } from './partTypes.ts';
 export type { AnalogPort, DigitalPort, FieldbusPort, Port, SafetyPort } from './ports.ts';
+export { seenOf, seenOfModule } from './seen.ts';
 export { SIGNALS, signalAt } from './signals.ts';
 export type { SignalKind } from './signals.ts';
 export { problemsOfDevice, problemsOfModule } from './soundness.ts';

@@ -5,6 +5,7 @@ import { BehaviourOf } from '../behaviours/behaviours.ts';
 import { Name, Node } from './names.ts';
 import { SIGNAL_KINDS } from '../signals.ts';
 import { Figure } from './figure.ts';
+import { FINDING } from './finding.ts';
 import { HandlingSchema, ParameterSchema, SettingSchema } from './parameterSchema.ts';
 import { Cautions, FaceRow, Indicator, PartTerminal } from './terminals.ts';
 
@@ -114,6 +115,7 @@ export const DeviceDescription = z.strictObject({
   title: z.string().min(1).max(40),
   /** Under which heading it is chosen. */
   group: z.string().min(1).max(40),
+  ...FINDING,
   /** Whether it is added to a point as a further part, rather than being one. */
   part: z.boolean().optional(),
   terminals: z.array(PartTerminal).min(1).max(80),

@@ -3,6 +3,7 @@ import { Quantity } from '../../model/index.ts';
 import { BehaviourOf } from '../behaviours/behaviours.ts';
 import { Name, Node } from './names.ts';
 import { Figure } from './figure.ts';
+import { FINDING } from './finding.ts';
 import { ParameterSchema, SettingSchema } from './parameterSchema.ts';
 import { Cautions, FaceRow, Indicator, PartTerminal, TERMINAL_ROLES } from './terminals.ts';
 
@@ -88,6 +89,7 @@ export const ModuleDescription = z.strictObject({
   /** What it is in two words, as in the drawing: `inputs`. */
   title: z.string().min(1).max(40),
   group: z.string().min(1).max(40),
+  terms: FINDING.terms,
   /** The tag that is proposed for it: `DI`, `AI`, `RLY`. */
   tag: z.string().min(1).max(8),
   terminals: z.array(PartTerminal).min(1).max(120),

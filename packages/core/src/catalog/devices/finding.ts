@@ -1,0 +1,171 @@
+import type { Sense } from '../description/finding.ts';
+
+interface Finding {
+  readonly senses?: Sense[];
+  readonly terms: string[];
+}
+
+const PROXIMITY = ['proximity switch', 'prox', 'initiator', 'near switch', 'end position'];
+const PHOTO = ['photo eye', 'photocell', 'light barrier', 'optical sensor', 'photo switch'];
+const FLOW = ['flow meter', 'flowmeter', 'litres', 'gallons'];
+const THERMO: Finding = { senses: ['temperature'], terms: ['thermocouple', 'temperature probe', 'mV'] };
+const RTD: Finding = {
+  senses: ['temperature'],
+  terms: ['RTD', 'Pt100', 'Pt1000', 'temperature probe', 'thermometer', 'ohms'],
+};
+const RELAY = ['relay', 'interposing relay', 'coupling relay', 'socket', 'coil'];
+const VALUE = ['4-20', 'loop', 'signal', 'analog', 'analogue', 'transducer'];
+
+/** What each device senses, and what people call it besides its name; by id. */
+export const FINDINGS: Readonly<Record<string, Finding>> = {
+  'inductive-3w': { senses: ['metal', 'position'], terms: [...PROXIMITY, 'metal sensor'] },
+  'inductive-4w': { senses: ['metal', 'position'], terms: [...PROXIMITY, 'antivalent', 'NO and NC'] },
+  'capacitive-3w': {
+    senses: ['object', 'level'],
+    terms: [...PROXIMITY, 'bulk', 'grain', 'liquid through wall'],
+  },
+  'diffuse-3w': {
+    senses: ['object', 'beam'],
+    terms: [...PHOTO, 'energetic', 'direct reflection', 'scanner'],
+  },
+  'retro-3w': { senses: ['beam', 'object'], terms: [...PHOTO, 'reflector', 'reflex'] },
+  'through-beam-3w': { senses: ['beam', 'object'], terms: [...PHOTO, 'emitter', 'receiver', 'one-way'] },
+  'ultrasonic-3w': { senses: ['object', 'level', 'distance'], terms: ['sonar', 'sound', 'proximity'] },
+  'dry-contact': {
+    senses: ['position', 'level', 'pressure', 'flow', 'temperature'],
+    terms: [
+      'volt-free',
+      'potential-free',
+      'switch',
+      'relay contact',
+      'reed',
+      'thermostat',
+      'pressure switch',
+      'float switch',
+      'push button',
+      'key switch',
+      'flow switch',
+    ],
+  },
+  'limit-switch': {
+    senses: ['position'],
+    terms: ['limit switch', 'roller', 'micro switch', 'end switch', 'lever'],
+  },
+  'inductive-2w-dc': { senses: ['metal', 'position'], terms: [...PROXIMITY, 'two wire', '2-wire'] },
+  'float-2w-dc': { senses: ['level'], terms: ['level switch', 'float', 'tank', 'sump', '2-wire'] },
+  'inductive-2w-ac': {
+    senses: ['metal', 'position'],
+    terms: [...PROXIMITY, 'mains', '230 V', '120 V', '2-wire'],
+  },
+  'namur-2w': {
+    senses: ['metal', 'position'],
+    terms: [...PROXIMITY, 'hazardous area', 'explosion', '8.2 V', 'Ex'],
+  },
+  'guard-2c': { senses: ['guard'], terms: ['door switch', 'interlock', 'safety switch', 'two channels'] },
+  'estop-2c': { senses: ['guard'], terms: ['E-stop', 'emergency off', 'mushroom', 'rope pull', 'safety'] },
+  'guard-transistor': {
+    senses: ['guard'],
+    terms: ['OSSD', 'coded', 'interlock', 'RFID', 'light curtain', 'test pulses', 'safety'],
+  },
+  'reset-button': { terms: ['push button', 'start', 'acknowledge', 'illuminated'] },
+  'arc-unit': { senses: ['electric'], terms: ['arc flash', 'overcurrent', 'trip', 'current relay'] },
+  'arc-coil': { senses: ['electric'], terms: ['current transformer', 'split core', 'sensor', 'CT'] },
+  'transmitter-2w': {
+    senses: ['pressure', 'level', 'temperature', 'flow'],
+    terms: [...VALUE, '2-wire', 'loop powered', 'passive'],
+  },
+  'transmitter-2w-digital': {
+    senses: ['pressure', 'level', 'temperature', 'flow'],
+    terms: [...VALUE, '2-wire', 'communicator', 'loop powered'],
+  },
+  'transmitter-3w-ma': {
+    senses: ['pressure', 'level', 'temperature', 'flow', 'distance'],
+    terms: [...VALUE, '3-wire'],
+  },
+  'transmitter-3w-v': {
+    senses: ['pressure', 'level', 'temperature', 'distance'],
+    terms: ['0-10', 'signal', 'analog', 'volt', '3-wire'],
+  },
+  'transmitter-4w-ma': {
+    senses: ['flow', 'level', 'quality'],
+    terms: [...VALUE, '4-wire', 'active', 'own supply'],
+  },
+  'transmitter-4w-v': {
+    senses: ['flow', 'level', 'quality'],
+    terms: ['0-10', 'signal', 'analog', 'volt', 'own supply', '4-wire'],
+  },
+  'ultrasonic-switch-analog': { senses: ['distance', 'level', 'object'], terms: ['sonar', 'tank', ...VALUE] },
+  'flow-thermal': { senses: ['flow', 'temperature'], terms: [...FLOW, 'calorimetric', 'flow switch'] },
+  'flow-magnetic': { senses: ['flow'], terms: [...FLOW, 'magmeter', 'electromagnetic'] },
+  'flow-clamp-on': { senses: ['flow'], terms: [...FLOW, 'ultrasonic', 'clamp', 'heat meter'] },
+  'analyser-4w': {
+    senses: ['quality'],
+    terms: ['ammonia', 'oxygen', 'pH', 'chlorine', 'gas detector', 'conductivity', 'turbidity'],
+  },
+  'flow-vortex': { senses: ['flow'], terms: [...FLOW, 'steam', 'swirl'] },
+  'pressure-2w': {
+    senses: ['pressure', 'level'],
+    terms: [...VALUE, 'bar', 'psi', 'gauge', 'hydrostatic', 'vacuum', 'differential'],
+  },
+  'temperature-2w': { senses: ['temperature'], terms: [...VALUE, 'head transmitter', 'thermometer'] },
+  'rope-link-2w': {
+    senses: ['force'],
+    terms: [...VALUE, 'load cell', 'tension', 'weight', 'load pin', 'hoist'],
+  },
+  'rtd-2w': RTD,
+  'rtd-3w': RTD,
+  'rtd-4w': RTD,
+  'sender-2w': { senses: ['level'], terms: ['fuel', 'tank', 'float', 'ohms', 'gauge sender'] },
+  'potentiometer-3w': { senses: ['position'], terms: ['pot', 'set point', 'slider', 'ohms', 'knob'] },
+  'thermocouple-k': THERMO,
+  'thermocouple-j': THERMO,
+  'thermocouple-t': THERMO,
+  'thermocouple-n': THERMO,
+  'thermocouple-e': THERMO,
+  'thermocouple-s': THERMO,
+  'thermocouple-r': THERMO,
+  'thermocouple-b': THERMO,
+  'flow-pulse-passive': {
+    senses: ['flow'],
+    terms: [...FLOW, 'counter', 'pulses', 'open collector', 'totaliser'],
+  },
+  'flow-pulse-active': { senses: ['flow'], terms: [...FLOW, 'counter', 'pulses', 'totaliser'] },
+  'io-link-a': {
+    senses: ['level', 'pressure', 'distance', 'temperature', 'flow', 'object'],
+    terms: ['IO-Link', 'smart sensor', 'C/Q', 'IODD'],
+  },
+  'io-link-b': { terms: ['IO-Link', 'actuator', 'valve terminal', 'class B', 'C/Q'] },
+  'serial-unit': {
+    senses: ['electric'],
+    terms: ['Modbus', 'RTU', 'RS-485', 'power meter', 'energy meter', 'drive'],
+  },
+  'net-device': { senses: ['electric'], terms: ['Modbus TCP', 'network', 'power monitor', 'controller'] },
+  'lamp-led-24': { terms: ['light', 'pilot lamp', 'signal lamp', 'beacon'] },
+  'lamp-230': { terms: ['light', 'pilot lamp', 'signal lamp', 'beacon', 'mains'] },
+  'lamp-filament-24': { terms: ['light', 'bulb', 'pilot lamp'] },
+  'fan-230': { terms: ['blower', 'ventilator', 'motor', 'mains'] },
+  'pump-230': { terms: ['motor', 'mains', 'circulator'] },
+  'heater-230': { terms: ['heating element', 'mains', 'resistor bank'] },
+  'valve-24': { terms: ['solenoid', 'water valve', 'air valve', 'magnet'] },
+  'horn-24': { terms: ['buzzer', 'siren', 'sounder', 'alarm'] },
+  'indicator-ma': { terms: ['display', 'meter', 'panel meter', 'loop indicator', '4-20'] },
+  'stack-light-3': { terms: ['signal tower', 'tower light', 'beacon', 'red amber green'] },
+  'contactor-24dc': { terms: ['motor starter', 'power relay', 'mirror contact', 'coil'] },
+  'relay-1co-24dc': { terms: RELAY },
+  'relay-1co-24ac': { terms: RELAY },
+  'relay-1co-230ac': { terms: [...RELAY, 'mains'] },
+  'relay-2co-24dc': { terms: RELAY },
+  'relay-2co-24ac': { terms: RELAY },
+  'relay-2co-230ac': { terms: [...RELAY, 'mains'] },
+  'relay-3co-24dc': { terms: RELAY },
+  'relay-3co-24ac': { terms: RELAY },
+  'relay-3co-230ac': { terms: [...RELAY, 'mains'] },
+  'relay-4co-24dc': { terms: RELAY },
+  'relay-4co-24ac': { terms: RELAY },
+  'relay-4co-230ac': { terms: [...RELAY, 'mains'] },
+  'relay-slim-24dc': { terms: [...RELAY, 'thin', '6 mm'] },
+  'relay-slim-230': { terms: [...RELAY, 'thin', '6 mm', 'mains'] },
+  resistor: { terms: ['pull-up', 'pull-down', 'load resistor', 'burden', '250 Ω', 'bleeder', 'ohms'] },
+  'barrier-1ch': { terms: ['zener', 'intrinsic safety', 'Ex', 'isolator'] },
+  'namur-amplifier-1ch': { terms: ['isolator', 'Ex', 'switch amplifier', '8.2 V'] },
+};
