@@ -27,7 +27,7 @@ const ROOMS = [
  */
 const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools'];
 const STAGES = ['fit', 'land', 'set', 'scale', 'prove', 'asfound', 'parts', 'relay', 'log'];
-const PLACES = ['allocate', 'board', 'buses', 'jobs', 'kinds', 'panel', 'wirelist'];
+const PLACES = ['allocate', 'board', 'buses', 'jobs', 'kinds', 'panel', 'trial', 'wirelist'];
 const inApp = (folders) => `^apps/app/src/(${folders.join('|')})/`;
 /** `ui` and `data` stand on the same step: a theme is a setting, a conflict is shown. */
 const above = (i) => GROUND.slice(Math.max(i, 1) + 1);

@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
-import { addModule, choose, known, newJob } from './story';
+
+import { addModule, choose, known, newJob, verdict } from './story';
 
 test.beforeEach(({ page }) => known(page));
-
-const verdict = (page: Page) => page.getByRole('region', { name: 'Verdict' });
 
 test('a sensor that is not in the list is made from its datasheet, and serves two points', async ({
   page,

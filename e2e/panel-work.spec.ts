@@ -1,14 +1,12 @@
 import { sure } from '@keypost/core/lists';
 import { expect, test } from '@playwright/test';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { scratch } from './serve';
-import { BOARD, choose, known } from './story';
+import { BOARD, choose, known, verdict } from './story';
 
 test.beforeEach(({ page }) => known(page));
-
-const verdict = (page: Page) => page.getByRole('region', { name: 'Verdict' });
 
 test('a relay is planned from what it is to switch, and the loads follow it', async ({ page }) => {
   await page.goto(`${BOARD}/point/ls-114`);

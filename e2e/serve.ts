@@ -12,17 +12,17 @@ export const DATA = path.join(os.tmpdir(), 'keypost-e2e-data');
 
 let child: ChildProcess | undefined;
 
-/** Starts the server on the tests' data directory and waits until it answers. */
-export function startServer(data = DATA, port = PORT): Promise<ChildProcess> {
+/** Starts the server on the tests' data directory, with the demo or empty, and waits until it answers. */
+export function startServer(data = DATA, port = PORT, isEmpty = false): Promise<ChildProcess> {
   const args = [
     '--import',
     'tsx',
     'apps/server/src/main.ts',
-    '--demo',
     '--data',
     data,
     '--port',
     String(port),
+    ...(isEmpty ? [] : ['--demo']),
   ];
   const started = spawn(process.execPath, [...args, '--web', 'apps/app/dist'], { cwd: ROOT });
   return new Promise((resolve, reject) => {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 
 /** Address of the demo's board. */
 export const BOARD = '/job/tern-rock';
@@ -11,6 +11,9 @@ export async function known(page: Page, by = 'MR'): Promise<void> {
       localStorage.setItem('keypost.settings', JSON.stringify({ by: initials, theme: 'light' }));
   }, by);
 }
+
+/** What a page says of whether a point works. */
+export const verdict = (page: Page): Locator => page.getByRole('region', { name: 'Verdict' });
 
 /** Chooses one of several by its name, or by its value: in the platform's own list or in a page of their own. */
 export async function choose(page: Page, field: string, what: string | { value: string }): Promise<void> {

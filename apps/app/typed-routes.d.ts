@@ -12,6 +12,7 @@ declare module 'expo-router' {
         | { pathname: `/`; params?: Router.UnknownInputParams }
         | { pathname: `/_sitemap`; params?: Router.UnknownInputParams }
         | { pathname: `/tools`; params?: Router.UnknownInputParams }
+        | { pathname: `/try`; params?: Router.UnknownInputParams }
         | { pathname: `/+not-found`; params: Router.UnknownInputParams & {} }
         | { pathname: `/job/[jobId]/about`; params: Router.UnknownInputParams & { jobId: string | number } }
         | {
@@ -116,6 +117,7 @@ declare module 'expo-router' {
         | { pathname: `/`; params?: Router.UnknownOutputParams }
         | { pathname: `/_sitemap`; params?: Router.UnknownOutputParams }
         | { pathname: `/tools`; params?: Router.UnknownOutputParams }
+        | { pathname: `/try`; params?: Router.UnknownOutputParams }
         | { pathname: `/+not-found`; params: Router.UnknownOutputParams & {} }
         | { pathname: `/job/[jobId]/about`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/allocate`; params: Router.UnknownOutputParams & { jobId: string } }
@@ -211,11 +213,13 @@ declare module 'expo-router' {
         | `/${`?${string}` | `#${string}` | ''}`
         | `/_sitemap${`?${string}` | `#${string}` | ''}`
         | `/tools${`?${string}` | `#${string}` | ''}`
+        | `/try${`?${string}` | `#${string}` | ''}`
         | { pathname: Router.RelativePathString; params?: Router.UnknownInputParams }
         | { pathname: Router.ExternalPathString; params?: Router.UnknownInputParams }
         | { pathname: `/`; params?: Router.UnknownInputParams }
         | { pathname: `/_sitemap`; params?: Router.UnknownInputParams }
         | { pathname: `/tools`; params?: Router.UnknownInputParams }
+        | { pathname: `/try`; params?: Router.UnknownInputParams }
         | `/+not-found${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/about${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/allocate${`?${string}` | `#${string}` | ''}`

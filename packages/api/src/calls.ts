@@ -11,6 +11,7 @@ export const CALLS = {
   },
   listJobs: { method: 'GET', path: '/api/jobs', response: z.array(JobSummary) },
   createJob: { method: 'POST', path: '/api/jobs', response: JobView },
+  openDemo: { method: 'POST', path: '/api/demo', response: JobView },
   importJob: { method: 'POST', path: '/api/jobs/import', response: JobView, patience: 120 },
   getJob: { method: 'GET', path: '/api/jobs/:jobId', response: JobView, patience: 30 },
   removeJob: { method: 'DELETE', path: '/api/jobs/:jobId', response: z.object({ removed: z.string() }) },

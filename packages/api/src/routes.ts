@@ -32,6 +32,11 @@ export const ROUTES = {
     summary: 'A new, empty job',
     body: NewJob,
   },
+  openDemo: {
+    ...CALLS.openDemo,
+    summary: 'A made-up job to look around in: the one that is there, or a new one under this id',
+    body: NewJob.pick({ id: true }),
+  },
   importJob: {
     ...CALLS.importJob,
     summary: 'A new job from the text of a job file',

@@ -4,7 +4,9 @@ import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useJobs } from '../data/jobs';
+import { mutate } from 'swr';
+import { keys, useJobs } from '../data/jobs';
+import { notStored } from '../data/SaveNotice';
 import { Loaded } from '../data/Loaded';
 import { useSettings } from '../data/settings';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -34,11 +36,7 @@ export function JobsScreen() {
       <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
         {(list) => (
           <Card title="Jobs" aside={<Text as="mono">{String(list.length)}</Text>}>
-            {list.length === 0 && (
-              <Row first>
-                <Text as="soft">No job yet. Begin one below, or bring one from a file.</Text>
-              </Row>
-            )}
+            {list.length === 0 && <NoJobYet />}
             {list.map((job, i) => (
               <JobRow key={job.id} job={job} first={i === 0} />
             ))}
@@ -48,6 +46,12 @@ export function JobsScreen() {
       <Card>
         <MoreRow
           first
+          to="/try"
+          label="Will it work together?"
+          hint="a device in the hand, and what it goes to: no job needed"
+        />
+        <MoreRow
+          first={false}
           to="/tools"
           label="Tools"
           hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
@@ -67,6 +71,35 @@ export function JobsScreen() {
         </View>
       )}
     </Screen>
+  );
+}
+
+/** What an empty store offers besides what stands below: a job to look around in. */
+function NoJobYet() {
+  const router = useRouter();
+  const [id] = useState(newId);
+  const [waiting, setWaiting] = useState(false);
+  const [problem, setProblem] = useState<ApiProblem>();
+  const open = async () => {
+    setWaiting(true);
+    setProblem(undefined);
+    try {
+      const job = await server('openDemo', { body: { id: await id } });
+      await mutate(keys.jobs);
+      router.navigate(`/job/${job.id}`);
+    } catch (error) {
+      setProblem(asProblem(error));
+      setWaiting(false);
+    }
+  };
+  return (
+    <Row first className="gap-3">
+      <Text as="soft">
+        No job yet. Ask the question below without one, begin one, or look around in ours.
+      </Text>
+      <Button label="Look around in a made-up job" waiting={waiting} onPress={() => void open()} />
+      {problem && <Notice>{notStored(problem)}</Notice>}
+    </Row>
   );
 }
 

@@ -1,6 +1,9 @@
 import { useLastDone } from '../data/lastDone';
+import { SCRATCH } from '../data/server';
 import { JobShell } from '../job/JobShell';
 import { useJobId } from '../job/useJobId';
+import { GoTo } from '../ui/GoTo';
+import { Text } from '../ui/Text';
 import { page } from './page';
 
 const UndoBar = page('UndoBar', null);
@@ -9,5 +12,22 @@ const UndoBar = page('UndoBar', null);
 export function JobFrame() {
   const jobId = useJobId();
   const done = useLastDone(jobId);
-  return <JobShell foot={done && <UndoBar jobId={jobId} />} />;
+  const foot = jobId === SCRATCH ? <OnlyTried /> : done && <UndoBar jobId={jobId} />;
+  return <JobShell foot={foot} />;
+}
+
+/** Says on every page of what is only tried that it stands in no job, and leads to where it is kept. */
+function OnlyTried() {
+  return (
+    <GoTo
+      label="Only tried, in no job yet. Back to it"
+      to="/try"
+      className="min-h-[48px] flex-row items-center justify-between border-t-[1.5px] border-edge bg-wash px-4"
+    >
+      <Text as="body">Only tried, in no job yet</Text>
+      <Text as="strong" className="text-accent">
+        Back to it
+      </Text>
+    </GoTo>
+  );
 }

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import type * as Everything from './pages';
 import type { ComponentType, ReactElement, ReactNode } from 'react';
 import { Opening } from '../ui/Opening';
+import { answerScratchWith } from '../data/server';
 import { workOutWithoutWorker } from '../workers/useProgress';
 
 type Pages = typeof Everything;
@@ -11,6 +12,7 @@ let pages: Promise<Pages> | undefined;
 /** Fetches the pages that need the solver; called as soon as a job is open, before one of them is asked for. */
 export const fetchPages = (): Promise<Pages> => (pages ??= import('./pages'));
 
+answerScratchWith(async (path, init) => (await fetchPages()).answerScratch(path, init));
 workOutWithoutWorker(async (job) => (await fetchPages()).jobProgress(job));
 
 /** A page that is fetched when it is opened, and a word while it comes. */

@@ -29,6 +29,8 @@ export { SetScreen } from '../set/SetScreen';
 export { SetupScreen } from '../scale/SetupScreen';
 export { SuppliesScreen } from '../panel/SuppliesScreen';
 export { TablesScreen } from '../scale/TablesScreen';
+export { answerScratch } from '../data/scratch';
+export { TryScreen } from '../trial/TryScreen';
 export { UndoBar } from '../job/UndoBar';
 export { ToolScreen } from '../tools/ToolScreen';
 export { WireListScreen } from '../wirelist/WireListScreen';

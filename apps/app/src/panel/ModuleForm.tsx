@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonText } from '@keypost/core/network';
-import { imageOf } from '@keypost/core/job';
+import { proposeModule } from '@keypost/core/job';
 import { Module } from '@keypost/core/model';
 import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
 import type { ModuleType } from '@keypost/core/catalog';
@@ -10,7 +10,7 @@ import { schemaResolver } from '../ui/schemaResolver';
 import { useState } from 'react';
 import type { ComponentProps } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import type { Control } from 'react-hook-form';
+import type { Control, UseFormReturn } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
@@ -63,6 +63,7 @@ export function ModuleForm({
   const typeId = useWatch({ control, name: 'typeId' });
   const rails = useWatch({ control, name: 'rails' });
   const type = partTypesOf(view.content).module({ typeId });
+  const takeKind = useTakingKind(form, view, module);
   const submit = handleSubmit(async ({ rails, ...values }) => {
     const commons = type.groups.map(({ common }) => railOf(rails[common]));
     if (module)
@@ -78,6 +79,7 @@ export function ModuleForm({
         <DraftNotice draft={draft} />
         <ModuleFields
           control={control}
+          takeKind={takeKind}
           saver={saver}
           types={typeOptions(view)}
           foot={() => <NotInList jobId={view.id} />}
@@ -114,17 +116,34 @@ function NotInList({ jobId }: { jobId: string }) {
   );
 }
 
+/** Takes another kind: what was proposed for one follows to the next, until somebody types it otherwise. */
+function useTakingKind(
+  { getValues, setValue }: UseFormReturn<z.input<typeof Form>, unknown, z.output<typeof Form>>,
+  view: JobView,
+  module: ModuleRow | undefined,
+) {
+  return (next: string) => {
+    const [before, after] = [proposalFor(view, getValues('typeId')), proposalFor(view, next)];
+    setValue('typeId', next, { shouldDirty: true });
+    if (module) return;
+    if (getValues('tag') === before.tag) setValue('tag', after.tag);
+    setValue('rails', { ...after.rails });
+  };
+}
+
 /** Kind, tag and address of a module. */
 function ModuleFields({
   control,
   saver,
   types,
   foot,
+  takeKind,
 }: {
   control: FormControl;
   saver: Saver;
   types: ReturnType<typeof typeOptions>;
   foot?: ComponentProps<typeof Select>['foot'];
+  takeKind: (typeId: string) => void;
 }) {
   return (
     <>
@@ -135,7 +154,7 @@ function ModuleFields({
           <Select
             label="Kind"
             value={field.value}
-            onChange={field.onChange}
+            onChange={takeKind}
             options={types}
             sights={MODULE_SIGHTS}
             foot={foot}
@@ -200,24 +219,15 @@ const groupLabel = (common: string, channels: readonly number[]): string =>
 const railOf = (rail: Rail | undefined): '+' | '-' | null =>
   rail === undefined || rail === 'open' ? null : rail;
 
+const proposalFor = ({ content }: JobView, typeId: string) =>
+  proposeModule(content, partTypesOf(content).module({ typeId }));
+
 function firstValues(view: JobView, module: ModuleRow | undefined) {
+  const { tag, firstByte, rails } = proposalFor(view, USUAL_MODULE);
   return {
-    tag: module?.tag ?? nextTag(view),
+    tag: module?.tag ?? tag,
     typeId: module?.typeId ?? USUAL_MODULE,
-    firstByte: String(module?.firstByte ?? nextByte(view)),
-    rails: {} as Record<string, Rail>,
+    firstByte: String(module?.firstByte ?? firstByte),
+    rails: rails as Record<string, Rail>,
   };
-}
-
-function nextTag({ content }: JobView): string {
-  const taken = new Set(content.modules.map(({ tag }) => tag.toLowerCase()));
-  for (let n = 1; ; n++) if (!taken.has(`di ${n}`)) return `DI ${n}`;
-}
-
-function nextByte({ content }: JobView): number {
-  const types = partTypesOf(content);
-  return content.modules.reduce(
-    (next, module) => Math.max(next, module.firstByte + (imageOf(types.module(module))?.bytes ?? 0)),
-    0,
-  );
 }

@@ -21,7 +21,7 @@ export function OptionTile({
       aria-checked={isOn}
       aria-label={label}
       onPress={onPress}
-      className={`min-h-[48px] justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-edge bg-plate'}`}
+      className={`min-h-[48px] max-w-full justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-edge bg-plate'}`}
     >
       <Text as="strong" className={isOn ? 'text-plate' : ''}>
         {label}

@@ -1,5 +1,8 @@
 import { format } from 'date-fns/format';
 
+/** A day with its year. */
+export const day = (at: string): string => format(new Date(at), 'd MMM yyyy');
+
 /** When something was done, as a list of this year's work shows it. */
 export const dayAndTime = (at: string): string => format(new Date(at), 'd MMM HH:mm');
 

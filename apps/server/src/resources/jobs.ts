@@ -8,6 +8,8 @@ import { randomUUID } from 'node:crypto';
 import type { AuditEntry } from '../db/store.ts';
 import { wasMade } from '../db/events.ts';
 import { createJob, listJobs, removeJob } from '../db/store.ts';
+import { DEMO_JOB_ID } from '../demo/seed.ts';
+import { ternRock } from '../demo/ternRock.ts';
 import { KeptJob } from '../jobs/keptJob.ts';
 import type { Jobs } from '../jobs/jobs.ts';
 import { notFound, Refusal } from '../problems.ts';
@@ -54,6 +56,11 @@ export function jobResource(app: FastifyInstance, { db, keeper }: Jobs): void {
   register(app, 'createJob', ({ body }) =>
     make(body.id, () => emptyJob(body.name, body.site), body.by, 'createJob'),
   );
+
+  register(app, 'openDemo', async ({ body }) => {
+    const there = await keeper.job(DEMO_JOB_ID);
+    return there ? ready(there) : make(body.id, () => ternRock(), 'Demo', 'importJob');
+  });
 
   register(
     app,

@@ -16,6 +16,10 @@ export interface Reading {
   readonly floating: readonly ('red' | 'black')[];
 }
 
+/** Whether a terminal is in the circuit of a state, so that a meter can be put on it. */
+export const hasTerminal = ({ netlist }: Pick<PointState, 'netlist'>, ref: string): boolean =>
+  netlist.elements.some((element) => nodesOf(element).includes(ref));
+
 /**
  * Puts a 10 MΩ meter between two terminals of a solved state and reads it. The meter's own load is part of the
  * circuit.
@@ -26,9 +30,8 @@ export function readMeter(
   red: string,
   black: string,
 ): Reading {
-  const known = new Set(state.netlist.elements.flatMap(nodesOf));
   for (const ref of [red, black])
-    if (!known.has(ref)) throw new Error(`There is no terminal "${ref}" in this circuit.`);
+    if (!hasTerminal(state, ref)) throw new Error(`There is no terminal "${ref}" in this circuit.`);
   const netlist: Netlist = {
     ...state.netlist,
     elements: [

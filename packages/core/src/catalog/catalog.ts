@@ -1,4 +1,5 @@
 import { ANALOG_MODULES } from './modules/analog.ts';
+import { MULTIMETER } from './modules/bench.ts';
 import { COUNTER } from './modules/counter.ts';
 import { DRIVE } from './modules/drive.ts';
 import { FIELDBUS_MODULES } from './modules/fieldbus.ts';
@@ -48,6 +49,7 @@ const MODULES: readonly ModuleDescription[] = [
   SAFETY_RELAY,
   COUNTER,
   ...FIELDBUS_MODULES,
+  MULTIMETER,
 ];
 
 export const DEVICE_TYPES: readonly DeviceType[] = DEVICES.map((description) =>

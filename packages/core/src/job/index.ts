@@ -1,4 +1,4 @@
-export { addressOf, imageOf } from './addresses.ts';
+export { addressOf } from './addresses.ts';
 export { ownWires, planDifferences, printedAt, refText, terminalName } from './asFound.ts';
 export { Change, NOBODY, partsOf } from './changeSchema.ts';
 export type { Actor, SingleChange } from './changeSchema.ts';
@@ -30,4 +30,5 @@ export {
 export { undoChange } from './undo.ts';
 export { rowName, whyKept } from './records.ts';
 export type { RowChange } from './records.ts';
+export { freeTag, proposeModule } from './proposeModule.ts';
 export { railText } from './words.ts';

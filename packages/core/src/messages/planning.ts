@@ -2,6 +2,8 @@ import { fixed } from '../units/index.ts';
 
 /** Sentences by code. */
 export const PLANNING = {
+  'planning.on-the-bench':
+    'On its supply alone nothing is judged: this is what its LED and a meter must show.',
   'planning.and-more': ({ tags }: { tags: readonly string[] }) =>
     `${tags.slice(0, 5).join(', ')} and ${tags.length - 5} more`,
   'planning.devices-channels-give': ({ applicants, room }: { applicants: number; room: number }) =>

@@ -69,6 +69,8 @@ export const SERVICE = {
     'The disk of the server is full: nothing was stored. Make room there, then try again; what you entered is kept here.',
   'service.silent': ({ seconds }: { seconds: number }) =>
     `The server has not answered for ${seconds} s. Nothing is lost: what you entered is kept here, and trying again cannot store it twice.`,
+  'service.tried-only':
+    'This is only tried, on this device: there is no server behind it. Keep it in a job first.',
   'service.this-change': 'This change',
   'service.undo-job':
     'That a job was begun or brought in is not undone. Remove the job on its own page instead.',

@@ -28,6 +28,10 @@ export const VERDICT = {
     turned: string;
   }) =>
     `Works. The contact brings ${rail === '-' ? plus : rail2} to the input; ${lowerFirst(common)} sits on ${where}, and ${input}.${turned}`,
+  'verdict.works.drives': ({ situation, load, volts }: { situation: string; load: string; volts: string }) =>
+    `Works. ${situation}: ${load} is on, with ${volts} across it; otherwise it is off.`,
+  'verdict.works.alone': ({ situation, on, off }: { situation: string; on: string; off: string }) =>
+    `It switches. ${situation}: ${on} at its signal wire; otherwise ${off}. Nothing that it could drive is connected.`,
   'verdict.works.two-wire': ({ common, where, leak }: { common: string; where: string; leak: string }) =>
     `Works. The sensor is in series with the input; ${lowerFirst(common)} sits on ${where}. While it is off ${leak} still flow, too little to be taken for on.`,
   'verdict.works.pnp': ({

@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
@@ -17,6 +18,7 @@ export function worksSentence(analysis: Analysis): Message {
   if (drivenBy === 'value' && context.kind === 'none') return analogWorks(analysis);
   if (drivenBy === 'command') return loadWorks(analysis);
   if (drivenBy === 'communication') return communicationWorks(context);
+  if (!context.port && !context.output.needsAmplifier) return drivesItself(analysis);
   return switchWorks(analysis);
 }
 
@@ -54,6 +56,25 @@ function switchWorks({ context, present, away }: Analysis): Message {
     case 'pushpull':
       return say('verdict.works.push-pull', { common, where, input, rail, turned });
   }
+}
+
+/** A switching output that is on no input: what it drives, or what stands at it. */
+function drivesItself({ shown }: Analysis): Message {
+  const on = sure(shown.find(({ outputOn }) => outputOn) ?? shown[0]);
+  const off = sure(shown.find(({ outputOn }) => !outputOn) ?? shown[0]);
+  const load = on.loads.find((reading) => reading.on);
+  const situation = on.situation.words;
+  return load
+    ? say('verdict.works.drives', {
+        situation,
+        load: load.expected.label,
+        volts: formatVolts(Math.abs(load.across.nom)),
+      })
+    : say('verdict.works.alone', {
+        situation,
+        on: formatVolts(on.signalVolts),
+        off: formatVolts(off.signalVolts),
+      });
 }
 
 function namurWorks({ index, helpers, device }: PointContext): Message {

@@ -51,7 +51,7 @@ const TO_PLUS: ReadonlySet<TerminalRole> = new Set(['plus', 'emitterPlus', 'side
 const TO_MINUS: ReadonlySet<TerminalRole> = new Set(['minus', 'emitterMinus']);
 
 /** The sensor's own supply wires that are not there yet. */
-function feedWires(index: JobIndex, device: Device): [from: string, to: string][] {
+export function feedWires(index: JobIndex, device: Device): [from: string, to: string][] {
   const supply = feedOf(index, device);
   if (!supply) return [];
   const [plus, minus] = supply.kind === 'ac' ? ['L', 'N'] : ['+', '-'];

@@ -1,0 +1,126 @@
+import { DEVICE_TYPES, outputOfType, partTypesOf } from '../../catalog/index.ts';
+import { analyse } from '../../analysis/index.ts';
+import { after, bareJob } from '../../../test/jobs.ts';
+import { said } from '../../../test/said.ts';
+import { JobIndex } from '../../job/index.ts';
+import type { JobContent } from '../../model/index.ts';
+import { judge } from '../../verdict/index.ts';
+import { injectionPoints, calibrationSides, chainOf } from '../../scaling/index.ts';
+import { trialJob } from './changes.ts';
+import { keepChanges } from './keep.ts';
+import { trialTargets } from './targets.ts';
+import { BENCH, TRIAL_NAMES } from './trial.ts';
+import type { Trial } from './trial.ts';
+
+const NONE = { ownDevices: [], ownModules: [] };
+const types = partTypesOf(NONE);
+
+const trial = (more: Partial<Trial> & { typeId: string }): Trial => {
+  const output = outputOfType(types.device(more), undefined);
+  return {
+    outputId: output?.id ?? '',
+    kind: output?.kinds[0] ?? 'none',
+    logic: output?.logics[0] ?? 'none',
+    target: BENCH,
+    rail: '-',
+    range: { low: 0, high: 100, unit: '%' },
+    ...more,
+  };
+};
+const solved = (what: Trial) => analyse(new JobIndex(trialJob(NONE, what)), TRIAL_NAMES.point);
+const verdict = (what: Trial) => judge(solved(what));
+
+test('every device that can be a point is tried on everything that it is offered for, in each of its kinds', () => {
+  let tried = 0;
+  for (const type of DEVICE_TYPES.filter(({ description }) => !description.part))
+    for (const output of type.outputs)
+      for (const target of trialTargets(types, type.id, output.id))
+        for (const kind of output.kinds) {
+          const what = { typeId: type.id, outputId: output.id, kind, logic: output.logics[0] ?? 'none' };
+          const { sentence } = verdict(
+            trial({ ...what, target: target.id, rail: kind === 'npn' ? '+' : '-' }),
+          );
+          // A sentence about an input only where there is one.
+          if (target.is !== 'module') expect(said(sentence)).not.toMatch(/common=|input=/);
+          tried++;
+        }
+  expect(tried).toBeGreaterThan(400);
+});
+
+test('nothing can be tried on nothing: each device has a place to go', () => {
+  const lost = DEVICE_TYPES.filter(
+    ({ id, outputs, description }) =>
+      !description.part && !outputs.some((output) => trialTargets(types, id, output.id).length > 0),
+  );
+  // It belongs on its amplifier, which is a part of its point.
+  expect(lost.map(({ id }) => id)).toEqual(['namur-2w']);
+});
+
+test.each<[string, Partial<Trial> & { typeId: string }, string]>([
+  ['PNP on a sinking input', { typeId: 'inductive-3w', target: 'di4-sink-4' }, 'works'],
+  ['NPN on a sinking input', { typeId: 'inductive-3w', kind: 'npn', target: 'di4-sink-4' }, 'cannot'],
+  ['NPN, common on plus', { typeId: 'inductive-3w', kind: 'npn', target: 'di4-both-4', rail: '+' }, 'works'],
+  ['NPN, common on minus', { typeId: 'inductive-3w', kind: 'npn', target: 'di4-both-4' }, 'cannot'],
+  ['a common on nothing', { typeId: 'inductive-3w', target: 'di4-both-4', rail: 'open' }, 'cannot'],
+  ['a lamp that is on while the beam is free', { typeId: 'retro-3w', target: 'lamp-led-24' }, 'works'],
+  ['mains on a control input', { typeId: 'inductive-2w-ac', target: 'di4-both-4' }, 'cannot'],
+  ['mains on its lamp', { typeId: 'inductive-2w-ac', target: 'lamp-230' }, 'works'],
+  ['a loop through a meter', { typeId: 'pressure-2w', target: 'multimeter' }, 'works'],
+  ['volts across a meter', { typeId: 'transmitter-3w-v', target: 'multimeter' }, 'works'],
+])('%s', (_, what, status) => expect(verdict(trial(what)).status).toBe(status));
+
+test('on the bench a sensor shows its states on a supply alone, and is not called working', () => {
+  const pnp = solved(trial({ typeId: 'inductive-3w' }));
+  expect(pnp.shown.map(({ outputOn }) => outputOn)).toEqual([false, true]);
+  expect(pnp.present.signalVolts).toBeGreaterThan(22);
+  expect(judge(pnp).status).toBe('open');
+  const two = solved(trial({ typeId: 'inductive-2w-dc' }));
+  expect(judge(two).sentence.code).toBe('verdict.works.alone');
+});
+
+test('a transmitter is calibrated with a meter and nothing else', () => {
+  const range = { low: 0, high: 100, unit: '°C' };
+  const analysis = solved(
+    trial({ typeId: 'temperature-2w', target: 'multimeter', range, plate: { element: 'Pt100' } }),
+  );
+  const made = chainOf(analysis);
+  if (!made || 'problem' in made) throw new Error('no chain');
+  const { injects, gives, curved } = calibrationSides(analysis, made);
+  const points = injectionPoints(injects, gives, 0.5, [0, 25, 50, 75, 100], curved);
+  // Pt100 of IEC 60751 at 0, 25, 50, 75 and 100 °C, Ω.
+  const ohms = [100, 109.735, 119.397, 128.987, 138.506];
+  expect(injects.unit).toBe('Ω');
+  points.forEach(({ inject }, i) => expect(inject).toBeCloseTo(ohms[i] ?? 0, 2));
+});
+
+describe('kept in a job', () => {
+  const what = trial({ typeId: 'inductive-3w', kind: 'npn', target: 'di4-both-4', rail: '+' });
+  const names = { ...TRIAL_NAMES, point: 'p9', device: 'd9', module: 'm9', tag: 'PX-9', moduleTag: 'DI 9' };
+  const tried = trialJob(NONE, what);
+  const kept = (job: JobContent, from = tried, as = names) => after(job, ...keepChanges(job, from, what, as));
+
+  test('it works there as it did, with nothing typed again', () => {
+    const analysis = analyse(new JobIndex(kept(bareJob())), 'p9');
+    expect(judge(analysis).status).toBe('works');
+    expect(analysis.context.kind).toBe('npn');
+  });
+
+  test('a free channel of a module of that kind is taken before another module is added', () => {
+    const first = kept(bareJob());
+    const second = kept(first, tried, { ...names, point: 'p8', device: 'd8', module: 'm8', tag: 'PX-8' });
+    expect(second.modules).toHaveLength(1);
+    expect(judge(analyse(new JobIndex(second), 'p8')).status).toBe('works');
+  });
+
+  test('figures and settings that were chosen meanwhile go along', () => {
+    const figure = { nominal: 0.0002, unit: 'A', from: 'datasheet, page 3' };
+    const more = after(tried, {
+      kind: 'setFigure',
+      itemId: TRIAL_NAMES.device,
+      path: 'behaviours.output.leakage',
+      figure,
+    });
+    const device = kept(bareJob(), more).devices.find(({ id }) => id === 'd9');
+    expect(device?.figures?.['behaviours.output.leakage']).toMatchObject(figure);
+  });
+});
