@@ -1,5 +1,6 @@
 import { seenOf, seenOfModule } from '@keypost/core/catalog';
-import type { DeviceType, ModuleType, PartTypes } from '@keypost/core/catalog';
+import type { DeviceType, ModuleType, PartTypes, Port } from '@keypost/core/catalog';
+import { portFits } from '@keypost/core/job';
 import type { Sight } from '../ui/Chooser';
 import type { Choice } from '../ui/choices';
 
@@ -38,17 +39,37 @@ export function deviceChoice(type: DeviceType): Choice {
   };
 }
 
+/** What the signs beside the channels of a module are called besides. */
+const CALLED: Readonly<Record<string, readonly string[]>> = {
+  mA: ['4-20 mA', 'current'],
+  V: ['0-10 V', 'voltage'],
+  Ω: ['RTD', 'Pt100', 'resistance'],
+  mV: ['thermocouple'],
+  sink: ['takes PNP'],
+  source: ['takes NPN'],
+};
+
 export function moduleChoice(type: ModuleType): Choice {
   const { channels, printed } = seenOfModule(type);
   return {
     value: type.id,
     label: type.name,
     group: type.group,
-    terms: [...(type.description.terms ?? []), ...printed],
+    terms: [...(type.description.terms ?? []), ...printed, ...printed.flatMap((sign) => CALLED[sign] ?? [])],
     marks: { channels, printed },
   };
 }
 
-/** Kinds that a point can be of; relays and what stands between others are added to a point later. */
-export const pointKinds = ({ devices }: PartTypes): Choice[] =>
-  devices.filter(({ description }) => !description.part).map(deviceChoice);
+/**
+ * Kinds that a point can be of: for a channel those that fit it, loads among them; else all but relays and what stands
+ * between others, which are added to a point later.
+ */
+export function pointTypes({ devices }: PartTypes, port?: Port): readonly DeviceType[] {
+  const fitting = port
+    ? devices.filter((type) => type.outputs.some((output) => portFits(type, output, port)))
+    : [];
+  return fitting.length ? fitting : devices.filter(({ description }) => !description.part);
+}
+
+export const pointKinds = (types: PartTypes, port?: Port): Choice[] =>
+  pointTypes(types, port).map(deviceChoice);

@@ -1,13 +1,19 @@
 import { codeOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
-import { JobContent } from '@keypost/core/model';
+import { sure } from '@keypost/core/lists';
+import { MAKE_UPS, makeUpChanges, USUAL_HERTZ } from '@keypost/core/job';
+import type { MostSensors, SingleChange } from '@keypost/core/job';
+import { COLOUR_REGIONS, JobContent } from '@keypost/core/model';
+import { REGION_TEXT } from '@keypost/core/presentation';
+import { NUMBER_STYLES } from '@keypost/core/units';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import type { Control, FieldPath } from 'react-hook-form';
 import { mutate } from 'swr';
+import { v4 as uuid } from 'uuid';
 import { useLeaving } from '../data/drafts';
-import { newId } from './newId';
 import { DraftNotice } from '../data/DraftNotice';
 import { notStored } from '../data/SaveNotice';
 import { keys } from '../data/jobs';
@@ -17,42 +23,44 @@ import { asProblem } from '../data/asProblem';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
+import { RadioGroup } from '../ui/RadioGroup';
 import { Card, Row } from '../ui/Card';
 import { z } from 'zod';
+
+const VOLTS = ['24', '12', '48'] as const;
 
 const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
   by: z.string().trim().min(1, codeOf('model.initials')).max(40),
+  volts: z.enum(VOLTS),
+  makeUp: z.enum(MAKE_UPS.map(({ id }) => id)),
+  sensors: z.enum(['pnp', 'npn']),
+  colours: z.enum(COLOUR_REGIONS),
+  numbers: z.enum(NUMBER_STYLES),
 });
+type Values = z.infer<typeof Form>;
 
-/** A new, empty job. */
+/** A new job in three questions: its supply, what stands in the panel, and by whose conventions. */
 export function NewJob({ onCancel }: { onCancel: () => void }) {
   const { by } = useSettings();
-  const router = useRouter();
-  const [problem, setProblem] = useState<ApiProblem>();
-  // Sent twice, it is made once.
-  const [id, setId] = useState<string>();
+  const { begin, problem } = useBeginning();
   const form = useForm({
     resolver: schemaResolver(Form),
-    defaultValues: { name: '', site: '', by },
+    defaultValues: {
+      name: '',
+      site: '',
+      by,
+      volts: '24' as const,
+      makeUp: 'nothing',
+      sensors: 'pnp' as const,
+      colours: 'iec' as const,
+      numbers: 'point' as const,
+    },
   });
   const { control, handleSubmit, formState } = form;
   const { draft, leave } = useLeaving(form, 'new-job', onCancel);
-  const submit = handleSubmit(async (values) => {
-    setProblem(undefined);
-    try {
-      changeSettings({ by: values.by });
-      const own = id ?? (await newId());
-      setId(own);
-      const job = await server('createJob', { body: { id: own, ...values } });
-      await mutate(keys.jobs);
-      draft.drop();
-      router.navigate(`/job/${job.id}/panel`);
-    } catch (error) {
-      setProblem(asProblem(error));
-    }
-  });
+  const submit = handleSubmit((values) => begin(values, draft.drop));
   return (
     <Card title="New job">
       <Row first className="gap-4">
@@ -65,6 +73,7 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
           label="Your initials"
           hint="Every stamp and result carries them"
         />
+        <Questions control={control} />
         {problem && <Notice>{notStored(problem)}</Notice>}
         <FormActions
           label="Begin"
@@ -75,4 +84,116 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
       </Row>
     </Card>
   );
+}
+
+type FormControl = Control<z.input<typeof Form>, unknown, Values>;
+
+/** The three questions: supply, what stands in the panel, conventions. */
+function Questions({ control }: { control: FormControl }) {
+  const makeUp = useWatch({ control, name: 'makeUp' });
+  return (
+    <>
+      <Choice
+        control={control}
+        name="volts"
+        label="Its control supply"
+        options={VOLTS.map((value) => ({ value, label: `${value} V DC` }))}
+      />
+      <Choice
+        control={control}
+        name="makeUp"
+        label="What is in the panel"
+        options={MAKE_UPS.map(({ id, label, hint }) => ({ value: id, label, hint }))}
+      />
+      {makeUp !== 'nothing' && (
+        <Choice
+          control={control}
+          name="sensors"
+          label="Its sensors are mostly"
+          options={[
+            { value: 'pnp', label: 'PNP', hint: 'commons on 0 V' },
+            { value: 'npn', label: 'NPN', hint: 'commons on plus' },
+          ]}
+        />
+      )}
+      <Choice
+        control={control}
+        name="colours"
+        label="By whose conventions"
+        options={COLOUR_REGIONS.map((value) => ({
+          value,
+          label: REGION_TEXT[value],
+          hint: `${USUAL_HERTZ[value]} Hz`,
+        }))}
+      />
+      <Choice
+        control={control}
+        name="numbers"
+        label="Numbers are written"
+        options={NUMBER_STYLES.map((value) => ({ value, label: value === 'comma' ? '12,5' : '12.5' }))}
+      />
+    </>
+  );
+}
+
+function Choice({
+  control,
+  name,
+  label,
+  options,
+}: {
+  control: FormControl;
+  name: FieldPath<Values>;
+  label: string;
+  options: readonly { value: string; label: string; hint?: string }[];
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <RadioGroup label={label} value={String(field.value)} onChange={field.onChange} options={options} />
+      )}
+    />
+  );
+}
+
+/** Makes a job and puts into it what was answered; sent twice, both are done once. */
+function useBeginning() {
+  const router = useRouter();
+  const [problem, setProblem] = useState<ApiProblem>();
+  const [ids] = useState(() => ({ job: uuid(), change: uuid() }));
+  const begin = async ({ name, site, by, ...answers }: Values, drop: () => void): Promise<void> => {
+    setProblem(undefined);
+    try {
+      changeSettings({ by });
+      const job = await server('createJob', { body: { id: ids.job, name, site, by } });
+      const change = { kind: 'batch' as const, changes: answered(job.content, answers) };
+      await server('changeJob', { params: { jobId: job.id }, body: { changeId: ids.change, by, change } });
+      await mutate(keys.jobs);
+      drop();
+      router.navigate(`/job/${job.id}/panel`);
+    } catch (error) {
+      setProblem(asProblem(error));
+    }
+  };
+  return { begin, problem };
+}
+
+function answered(
+  job: JobContent,
+  {
+    volts,
+    makeUp,
+    sensors,
+    colours,
+    numbers,
+  }: Pick<Values, 'volts' | 'makeUp' | 'colours' | 'numbers'> & { sensors: MostSensors },
+): SingleChange[] {
+  const head: SingleChange[] = [
+    { kind: 'editJob', patch: { colours, mainsHertz: USUAL_HERTZ[colours], numbers } },
+    { kind: 'editSupply', id: sure(job.supplies[0]).id, patch: { volts: Number(volts) } },
+  ];
+  const modules = sure(MAKE_UPS.find(({ id }) => id === makeUp));
+  return [...head, ...makeUpChanges({ ...job, colours }, modules, sensors, uuid)];
 }

@@ -176,6 +176,7 @@ function ModuleFields({
             control={control}
             name="firstByte"
             label="First byte"
+            hint="Of its area in the controller"
             mono
             inputMode="numeric"
             refused={refusedField(saver, 'firstByte')}

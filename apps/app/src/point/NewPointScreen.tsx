@@ -1,24 +1,27 @@
 import { z } from 'zod';
 import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
-import type { JobIndex, Change, SingleChange } from '@keypost/core/job';
-import { applyChange, NOBODY } from '@keypost/core/job';
-import { outputOfType, USUAL_DEVICE } from '@keypost/core/catalog';
-import type { DeviceOutput } from '@keypost/core/catalog';
-import { statusIn } from '@keypost/core/verdict';
-import type { VerdictStatus } from '@keypost/core/verdict';
-import type { Device } from '@keypost/core/model';
+
+import { mainsFor } from '@keypost/core/planning';
+import { applyChange, freeTag, JobIndex, NOBODY } from '@keypost/core/job';
+import { outputOfType } from '@keypost/core/catalog';
+import { analyse } from '@keypost/core/analysis';
+import { say, textOf } from '@keypost/core/messages';
+import { judge } from '@keypost/core/verdict';
+import type { Judgement } from '@keypost/core/verdict';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { useDraftState, useFormDraft } from '../data/drafts';
+import type { Draft } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
+import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
 import { channelOptions } from './channelOptions';
@@ -29,8 +32,9 @@ import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
-import { choiceOf, PointFields, rangeOf, rangeTexts, takeOutput, usePointForm } from './PointForm';
-import type { PointTexts, PointValues } from './PointForm';
+import { additionOf, firstFor, modulesToAdd, portAt, sharable } from './newPoint';
+import { PointFields, takeOutput, usePointForm } from './PointForm';
+import type { PointTexts } from './PointForm';
 
 /** A new point with its device; says at once whether it would work on the chosen channel. */
 export function NewPointScreen() {
@@ -48,17 +52,6 @@ export function NewPointScreen() {
     </Screen>
   );
 }
-
-const FIRST: PointTexts = {
-  tag: '',
-  name: '',
-  bit: 'direct',
-  typeId: USUAL_DEVICE,
-  outputId: 'output',
-  kind: 'pnp',
-  logic: 'no',
-  ...rangeTexts(undefined),
-};
 
 /** What is typed of a new point, until it is added. */
 function useNewPointDraft(view: JobView, form: ReturnType<typeof usePointForm>, at: string | undefined) {
@@ -83,22 +76,23 @@ function useNewPointDraft(view: JobView, form: ReturnType<typeof usePointForm>, 
 function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const router = useRouter();
   const saver = useSave(view);
-  const known = useKnown();
   const { at } = useGlobalSearchParams<{ at?: string }>();
-  const form = usePointForm(index.types, FIRST);
+  const port = portAt(index, at);
+  const first = firstFor(index, port);
+  const form = usePointForm(index.types, first);
   const { draft, onDevice, setOnDevice, place, setPlace, drop } = useNewPointDraft(view, form, at);
   const sharing = sharable(index);
   const shared = sharing.find(({ device }) => device.id === onDevice);
-  const [ids] = useState(() => ({ point: uuid(), device: uuid() }));
+  const [ids] = useState(() => ({ point: uuid(), device: uuid(), module: uuid() }));
   const values = form.watch();
   const type = index.types.device(values);
   const options = channelOptions(index, { type, output: outputOfType(type, values.outputId) }, undefined);
-  const status = useTrial(index, ids, values, place, onDevice);
+  const verdict = useTrial(index, ids, values, place, onDevice);
   const choose = (id: string) => {
     setOnDevice(id);
     const chosen = sharing.find(({ device }) => device.id === id);
-    form.setValue('typeId', chosen?.device.typeId ?? FIRST.typeId);
-    takeOutput(form, chosen ? chosen.free[0] : outputOfType(index.types.device(FIRST), FIRST.outputId));
+    form.setValue('typeId', chosen?.device.typeId ?? first.typeId);
+    takeOutput(form, chosen ? chosen.free[0] : outputOfType(index.types.device(first), first.outputId));
   };
   const open = () => {
     drop();
@@ -115,28 +109,33 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
         saver={saver}
         types={index.types}
         fixed={shared?.free}
+        port={port}
         foot={() => <NotInList jobId={view.id} />}
       >
         <Select
           label="Channel"
           value={place}
           onChange={setPlace}
-          options={[{ value: '', label: 'choose later' }, ...options]}
-          hint={options.length === 0 ? 'There is no free channel; add a module in Panel.' : undefined}
+          options={[{ value: '', label: 'choose later' }, ...options, ...modulesToAdd(index, values)]}
+          hint={options.length === 0 ? 'No channel is free: a module can be added with it.' : undefined}
         />
-        {status && <Trial status={status} />}
-        <DraftNotice draft={draft} />
-        {!known && <WhoAmI />}
-        <SaveNotice saver={saver} />
-        <Button
-          label="Add the point"
-          kind="main"
-          disabled={!known}
-          waiting={saver.saving}
-          onPress={() => void submit()}
-        />
+        {verdict && <Trial verdict={verdict} />}
+        <MainsToAdd index={index} typeId={values.typeId} />
+        <AddFoot draft={draft} saver={saver} onAdd={() => void submit()} />
       </PointFields>
     </Card>
+  );
+}
+
+function AddFoot({ draft, saver, onAdd }: { draft: Draft; saver: Saver; onAdd: () => void }) {
+  const known = useKnown();
+  return (
+    <>
+      <DraftNotice draft={draft} />
+      {!known && <WhoAmI />}
+      <SaveNotice saver={saver} />
+      <Button label="Add the point" kind="main" disabled={!known} waiting={saver.saving} onPress={onAdd} />
+    </>
   );
 }
 
@@ -178,66 +177,26 @@ function OnDevice({
   );
 }
 
-function Trial({ status }: { status: VerdictStatus }) {
+function Trial({ verdict: { status, sentence } }: { verdict: Judgement }) {
   return (
     <View className="flex-row items-center gap-3" role="status">
       <StatusIcon kind={status === 'works' ? 'proven' : status} />
-      <Text as={status === 'works' ? 'body' : 'fail'}>{TRIAL_WORDS[status]}</Text>
+      <Text as={status === 'works' ? 'body' : 'fail'} className="min-w-0 flex-1">
+        {status === 'works'
+          ? 'It would work on this channel.'
+          : textOf(say('text.brief', { text: sentence }))}
+      </Text>
     </View>
   );
 }
 
-const TRIAL_WORDS: Record<VerdictStatus, string> = {
-  works: 'It would work on this channel.',
-  doubtful: 'It would be doubtful on this channel.',
-  cannot: 'It cannot work on this channel as its common sits now. Add it to see why, and what to change.',
-  open: 'Choose a channel now or later.',
-};
-
-/** Devices of the job with outputs that no point is about. */
-function sharable(index: JobIndex): { device: Device; free: readonly DeviceOutput[] }[] {
-  return index.job.devices.flatMap((device) => {
-    const { outputs, description } = index.deviceType(device);
-    if (description.part || outputs.length < 2) return [];
-    const free = index.freeOutputs(device);
-    return free.length ? [{ device, free }] : [];
-  });
-}
-
-/** Adds a point with its device, or one about a further output of a device that is there. */
-function additionOf(
-  { types }: JobIndex,
-  ids: { point: string; device: string },
-  values: PointValues,
-  place: string,
-  onDevice: string,
-): Change {
-  const { tag, name, bit, typeId, outputId } = values;
-  const range = rangeOf(types, values);
-  const chosen = choiceOf(types, values);
-  const [moduleId = '', channel] = place.split(':');
-  const point = {
-    id: ids.point,
-    tag: tag.trim(),
-    name: name.trim(),
-    bit,
-    deviceId: onDevice || ids.device,
-    ...(outputId && types.device(values).outputs.length > 1 && { outputId }),
-    ...(range && { range }),
-  };
-  const at = place === '' ? null : { moduleId, channel: Number(channel) };
-  if (!onDevice) {
-    const outputs = chosen && { [chosen.id]: { kind: chosen.kind, logic: chosen.logic } };
-    const device = { id: ids.device, tag: tag.trim(), typeId, ...(outputs && { outputs }) };
-    return { kind: 'addPoint', point, device, place: at };
-  }
-  const addition: SingleChange = { kind: 'addPoint', point, device: null, place: at };
-  if (!chosen) return addition;
-  const { kind, logic } = chosen;
-  return {
-    kind: 'batch',
-    changes: [addition, { kind: 'editPoint', id: ids.point, patch: { output: { kind, logic } } }],
-  };
+function MainsToAdd({ index, typeId }: { index: JobIndex; typeId: string }) {
+  const [mains] = mainsFor(index.job, typeId);
+  return mains ? (
+    <Text as="small">
+      {`It works on mains, and the job has none: supply ${mains.supply.tag}, ${mains.supply.volts} V a.c., is added with it.`}
+    </Text>
+  ) : null;
 }
 
 /** What a value is called does not matter to the circuit. */
@@ -246,15 +205,15 @@ const TRIAL_RANGE = { low: 0, high: 100, unit: '%' };
 /** Solves the point as it would be, before anything is stored. */
 function useTrial(
   index: JobIndex,
-  ids: { point: string; device: string },
+  ids: { point: string; device: string; module: string },
   values: PointTexts,
   place: string,
   onDevice: string,
-): VerdictStatus | undefined {
-  const { typeId, outputId, kind, logic, bit } = values;
+): Judgement | undefined {
+  const { tag, typeId, outputId, kind, logic, bit } = values;
   return useMemo(() => {
     if (place === '') return undefined;
-    const names = { tag: `trial ${ids.point.slice(0, 8)}`, name: 'trial' };
+    const names = { tag: tag.trim() || freeTag(index.job, 'B'), name: 'trial' };
     try {
       const trial = additionOf(
         index,
@@ -263,9 +222,9 @@ function useTrial(
         place,
         onDevice,
       );
-      return statusIn(applyChange(index.job, trial, NOBODY), ids.point);
+      return judge(analyse(new JobIndex(applyChange(index.job, trial, NOBODY)), ids.point));
     } catch {
       return undefined;
     }
-  }, [index, ids, typeId, outputId, kind, logic, bit, place, onDevice]);
+  }, [index, ids, tag, typeId, outputId, kind, logic, bit, place, onDevice]);
 }

@@ -4,7 +4,8 @@ import { Logic, OutputKind, Point } from '@keypost/core/model';
 import { outputOfType, takesRange } from '@keypost/core/catalog';
 import { LOGIC_EXPLAINED, LOGIC_TEXT, OUTPUT_EXPLAINED, OUTPUT_TEXT } from '@keypost/core/network';
 import type { Range } from '@keypost/core/model';
-import type { DeviceOutput, PartTypes } from '@keypost/core/catalog';
+import type { DeviceOutput, DeviceType, PartTypes, Port } from '@keypost/core/catalog';
+import { portFits } from '@keypost/core/job';
 import { schemaResolver } from '../ui/schemaResolver';
 import type { ComponentProps, ReactNode } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -108,6 +109,7 @@ export function PointFields({
   saver,
   types,
   fixed,
+  port,
   foot,
   children,
 }: {
@@ -116,6 +118,8 @@ export function PointFields({
   types: PartTypes;
   /** The device is there already: only those of its outputs are offered that no point is about. */
   fixed?: readonly DeviceOutput[];
+  /** The channel for which one is sought. */
+  port?: Port;
   /** Stands under the kinds that can be chosen. */
   foot?: Foot;
   children?: ReactNode;
@@ -139,7 +143,7 @@ export function PointFields({
         hint="Such as Tray at infeed"
         maxLength={60}
       />
-      {!fixed && <TypeField form={form} types={types} foot={foot} />}
+      {!fixed && <TypeField form={form} types={types} port={port} foot={foot} />}
       <OutputFields form={form} types={types} only={fixed} />
       <SignalFields form={form} types={types} />
       {children}
@@ -188,18 +192,32 @@ export function takeOutput({ setValue, getValues }: PointFormState, output: Devi
   if (!logics.includes(getValues('logic'))) setValue('logic', logics[0] ?? 'none');
 }
 
-function TypeField({ form, types, foot }: { form: PointFormState; types: PartTypes; foot?: Foot }) {
+/** The output of a device for which a channel is sought; its usual one where none is. */
+export const fittingOutput = (type: DeviceType, port: Port | undefined): DeviceOutput | undefined =>
+  (port && type.outputs.find((output) => portFits(type, output, port))) ?? outputOfType(type, undefined);
+
+function TypeField({
+  form,
+  types,
+  port,
+  foot,
+}: {
+  form: PointFormState;
+  types: PartTypes;
+  port?: Port;
+  foot?: Foot;
+}) {
   const typeId = useWatch({ control: form.control, name: 'typeId' });
   const choose = (id: string) => {
     form.setValue('typeId', id, { shouldDirty: true });
-    takeOutput(form, outputOfType(types.device({ typeId: id }), undefined));
+    takeOutput(form, fittingOutput(types.device({ typeId: id }), port));
   };
   return (
     <Select
       label="Device"
       value={typeId}
       onChange={choose}
-      options={pointKinds(types)}
+      options={pointKinds(types, port)}
       sights={DEVICE_SIGHTS}
       foot={foot}
     />

@@ -14,7 +14,7 @@ export { supplyBudgets } from './supplyBudget.ts';
 export type { SupplyBudget } from './supplyBudget.ts';
 export { terminalSheet } from './terminalSheet.ts';
 export type { SheetPart } from './terminalSheet.ts';
-export { trialJob } from './trial/changes.ts';
+export { mainsFor, moduleFor, trialJob } from './trial/changes.ts';
 export { keepChanges } from './trial/keep.ts';
 export { plateQuestions, trialTargets } from './trial/targets.ts';
 export { BENCH } from './trial/trial.ts';

@@ -4,6 +4,7 @@ import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf } from '../../catalo
 import type { DeviceType, PartTypes, Port } from '../../catalog/index.ts';
 import {
   applyChange,
+  freeTag,
   JobIndex,
   NOBODY,
   numbering,
@@ -15,23 +16,37 @@ import {
 } from '../../job/index.ts';
 import type { ChannelPlace, SingleChange } from '../../job/index.ts';
 import { emptyJob } from '../../model/index.ts';
-import type { JobContent, Settings, Supply, Wire } from '../../model/index.ts';
+import type { ColourRegion, JobContent, Settings, Wire } from '../../model/index.ts';
 import { coilEnds, feedWires } from '../relayPlan/relayChange.ts';
 
 import { trialTargets } from './targets.ts';
 import { TRIAL_NAMES } from './trial.ts';
 import type { Trial, TrialNames, TrialTarget } from './trial.ts';
 
-/** Mains of a trial, where something in it needs that. */
-const MAINS: Supply = {
-  id: 'q1',
-  tag: 'Q1',
-  kind: 'ac',
-  volts: 230,
-  tolerancePercent: 10,
-  internalOhms: 0.4,
-  limitAmps: 10,
-};
+/** Volts between line and neutral where a convention of colours is usual. */
+const MAINS_VOLTS: Readonly<Record<ColourRegion, number>> = { iec: 230, 'north-america': 120, japan: 100 };
+
+/** The mains that a kind of device needs and a job has not yet; nothing where it needs none. */
+export function mainsFor(job: JobContent, typeId: string): Extract<SingleChange, { kind: 'addSupply' }>[] {
+  const { mains } = partTypesOf(job).device({ typeId }).description;
+  if (!mains || job.supplies.some(({ kind }) => kind === 'ac')) return [];
+  const tag = freeTag(job, 'Q');
+  const volts = MAINS_VOLTS[job.colours];
+  const rating = { tolerancePercent: 10, internalOhms: 0.4, limitAmps: 10 };
+  return [{ kind: 'addSupply', supply: { id: tag.toLowerCase(), tag, kind: 'ac', volts, ...rating } }];
+}
+
+/** A new module of the trial's kind, with its common where the sensor wants it, and the channel on which that lands. */
+export function moduleFor(
+  job: JobContent,
+  trial: Trial,
+  names: Pick<TrialNames, 'module' | 'moduleTag'>,
+): { readonly changes: SingleChange[]; readonly place: ChannelPlace } {
+  return {
+    changes: moduleChanges(job, trial, names),
+    place: { moduleId: names.module, channel: portOf(partTypesOf(job), trial).channel },
+  };
+}
 
 /** A job that holds nothing but a trial. @throws JobProblem where what was chosen does not go together at all. */
 export function trialJob(
@@ -48,20 +63,14 @@ export const applied = (job: JobContent, changes: readonly SingleChange[]): JobC
 /** The changes that put a trial into a job. @throws JobProblem where what was chosen does not go together at all. */
 export function trialChanges(job: JobContent, trial: Trial, names: TrialNames): SingleChange[] {
   const types = partTypesOf(job);
-  const type = types.device(trial);
   const target = trialTargets(types, trial.typeId, trial.outputId).find(({ id }) => id === trial.target);
-  const needsMains = type.description.mains === true;
-  const supplies: SingleChange[] =
-    needsMains && !job.supplies.some(({ kind }) => kind === 'ac')
-      ? [{ kind: 'addSupply', supply: { ...MAINS, ...freeSupply(job) } }]
-      : [];
   const there = target?.is === 'module' ? freePlace(job, trial) : undefined;
-  const module = target?.is === 'module' && !there ? moduleChanges(job, trial, names) : [];
-  const place =
-    target?.is === 'module'
-      ? (there ?? { moduleId: names.module, channel: portOf(types, trial).channel })
-      : null;
-  const base = [...supplies, ...module, pointChange(types, trial, names, place)];
+  const made = target?.is === 'module' && !there ? moduleFor(job, trial, names) : undefined;
+  const base = [
+    ...mainsFor(job, trial.typeId),
+    ...(made?.changes ?? []),
+    pointChange(types, trial, names, there ?? made?.place ?? null),
+  ];
   const rest = target?.is === 'module' ? [] : aloneChanges(applied(job, base), trial, names, target);
   const plate: SingleChange[] = trial.plate
     ? [{ kind: 'setPlate', pointId: names.point, plate: { ...trial.plate } }]
@@ -83,13 +92,6 @@ function freePlace(job: JobContent, { typeId, outputId, target, rail }: Trial): 
   return undefined;
 }
 
-function freeSupply({ supplies }: JobContent): Pick<Supply, 'id' | 'tag'> {
-  const n = [1, 2, 3, 4, 5, 6, 7, 8, 9].find(
-    (i) => !supplies.some(({ id, tag }) => id === `q${i}` || tag === `Q${i}`),
-  );
-  return { id: `q${n ?? 0}`, tag: `Q${n ?? 0}` };
-}
-
 /** The channel of a kind of module on which an output is tried: the first that fits. */
 function portOf(types: PartTypes, { typeId, outputId, target }: Trial): Port {
   const type = types.device({ typeId });
@@ -98,7 +100,11 @@ function portOf(types: PartTypes, { typeId, outputId, target }: Trial): Port {
   return sure(module.ports(settingsOf(module)).find((port) => portFits(type, output, port)));
 }
 
-function moduleChanges(job: JobContent, trial: Trial, names: TrialNames): SingleChange[] {
+function moduleChanges(
+  job: JobContent,
+  trial: Trial,
+  names: Pick<TrialNames, 'module' | 'moduleTag'>,
+): SingleChange[] {
   const types = partTypesOf(job);
   const { groups } = types.module({ typeId: trial.target });
   const port = portOf(types, trial);
