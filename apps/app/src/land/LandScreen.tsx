@@ -49,7 +49,7 @@ function Land({ point }: { point: OpenPoint }) {
           <ArcChainCard point={point} />
           <SensitivityCard point={point} saver={saver} />
           <MoreCard point={point} />
-          {analysis.context.ports.length > 0 && <FiveStates analysis={analysis} />}
+          {point.verdict.status !== 'open' && <FiveStates analysis={analysis} />}
           <ChannelCard point={point} saver={saver} />
           <RuleCard point={point} />
         </>

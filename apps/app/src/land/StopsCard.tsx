@@ -2,12 +2,16 @@ import { canBeStopped } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { stoppedThings } from '@keypost/core/verdict';
 import type { StoppedThing } from '@keypost/core/verdict';
-import { useState } from 'react';
+import { stopPlan } from '@keypost/core/planning';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { v4 as uuid } from 'uuid';
 import type { Saver } from '../data/useSave';
 import { expecting } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { OptionTile } from '../ui/OptionTile';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -38,8 +42,9 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
   return (
     <Card title="What it stops">
       {things.length === 0 && (
-        <Row first>
+        <Row first className="gap-3">
           <Text as="fail">Nothing yet. A guard that stops nothing protects nobody.</Text>
+          <AddContactors point={point} saver={saver} />
         </Row>
       )}
       {things.map((thing, i) => (
@@ -63,6 +68,30 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
         </Row>
       )}
     </Card>
+  );
+}
+
+/** Offers contactors with their feedback and a reset; solved and found to work before it is offered. */
+function AddContactors({ point, saver }: { point: OpenPoint; saver: Saver }) {
+  const known = useKnown();
+  const [asked, setAsked] = useState(false);
+  const [ids] = useState(() => ({ button: uuid(), contactors: [uuid(), uuid()] }));
+  const { index, analysis } = point;
+  const plan = useMemo(() => stopPlan(index, analysis.context.point.id, ids), [index, analysis, ids]);
+  if (!plan) return null;
+  return (
+    <View className="gap-2">
+      <Button
+        label="Add two contactors with feedback, and reset"
+        waiting={saver.saving}
+        onPress={() => (known ? void saver.save(plan) : setAsked(true))}
+      />
+      <Caution>
+        A proposal of wiring, not a safety assessment: category, reset and stop are for a competent person to
+        decide.
+      </Caution>
+      {asked && !known && <WhoAmI />}
+    </View>
   );
 }
 

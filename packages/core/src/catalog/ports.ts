@@ -68,6 +68,8 @@ export interface SafetyPort extends PortBase {
   readonly released: string;
   /** Safe contacts that it closes; nothing where the part itself is what stops. */
   readonly gives?: readonly string[];
+  /** Where its reset and its feedback are led to, and from where. */
+  readonly starts?: { readonly from: string; readonly reset: string; readonly feedback: string };
 }
 
 export type Port = DigitalPort | AnalogPort | OutputPort | FieldbusPort | SafetyPort;

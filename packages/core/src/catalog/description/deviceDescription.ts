@@ -166,6 +166,8 @@ export const DeviceDescription = z.strictObject({
   button: Name.optional(),
   /** A contactor: the name to force where its contacts weld. */
   welds: Name.optional(),
+  /** Ends of its mirror contact, which a feedback goes through. */
+  mirror: z.tuple([Node, Node]).optional(),
   /** An amplifier for NAMUR sensors: the elements that say its supply, a whole line, and a short. */
   amplifier: z.strictObject({ fed: Name, whole: Name, shorted: Name, plus: Node, minus: Node }).optional(),
   /** Terminals of a stack light's tiers, from the lowest, and the setting of its common. */

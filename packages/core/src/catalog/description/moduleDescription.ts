@@ -78,6 +78,8 @@ export const PortDescription = z.discriminatedUnion('kind', [
     released: Name,
     /** Safe contacts that it closes; nothing where the part itself is what stops. */
     gives: z.array(Name).min(1).max(8).optional(),
+    /** Where its reset and its feedback are led to, and from where. */
+    starts: z.strictObject({ from: Node, reset: Node, feedback: Node }).optional(),
   }),
 ]);
 export type PortDescription = z.infer<typeof PortDescription>;

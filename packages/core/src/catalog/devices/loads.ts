@@ -99,6 +99,7 @@ const CONTACTOR: DeviceDescription = {
   group: 'Loads',
   part: true,
   welds: 'welded',
+  mirror: ['21', '22'],
   moves: 'load',
   terminals: [
     { name: 'A1', role: 'loadPlus', words: 'coil' },

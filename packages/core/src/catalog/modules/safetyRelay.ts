@@ -65,6 +65,7 @@ const safetyPort = (n: 1 | 2): PortDescription => ({
   both: `in${n}`,
   released: 'released',
   gives: ['safe1', 'safe2'],
+  starts: { from: 'T1', reset: 'RI', feedback: 'FB' },
 });
 
 export const SAFETY_RELAY: ModuleDescription = {
