@@ -1,8 +1,9 @@
 import { textOf } from '@keypost/core/messages';
 import { ownWires, planDifferences } from '@keypost/core/job';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
+import { WireForm } from '../job/WireForm';
 import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
@@ -63,7 +64,33 @@ function AsFound({ point }: { point: OpenPoint }) {
           />
         ))}
       </Card>
+      <AddWire point={point} />
       <AddResistor point={point} />
     </>
   );
+}
+
+/** A further wire of the point, to any terminal of the job. */
+function AddWire({ point }: { point: OpenPoint }) {
+  const [isOpen, setOpen] = useState(false);
+  const near = useMemo(() => nearOf(point), [point]);
+  if (!isOpen) return <Button label="Add a wire" onPress={() => setOpen(true)} />;
+  return (
+    <Card title="New wire">
+      <Row first>
+        <WireForm view={point.view} near={near} onDone={() => setOpen(false)} />
+      </Row>
+    </Card>
+  );
+}
+
+/** The parts that stand nearest to a point. */
+function nearOf({ analysis: { context } }: OpenPoint): string[] {
+  const { device, helpers, ports, scope } = context;
+  return [
+    device.id,
+    ...helpers.map(({ id }) => id),
+    ...ports.map(({ module }) => module.id),
+    ...scope.parts.keys(),
+  ];
 }

@@ -6,6 +6,7 @@ import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { WireForm } from '../job/WireForm';
 import { WIRE_HEX } from '../drawing/wireColours';
 import { terminalOptions } from '../point/terminalOptions';
 import type { OpenPoint } from '../point/usePoint';
@@ -57,10 +58,18 @@ export function WireRow({
         <View className="gap-5 px-4 pb-4 pt-2">
           <FoundForm key={JSON.stringify(wire.asFound ?? null)} point={point} wire={wire} onDone={onToggle} />
           <WirePlan point={point} wire={wire} />
+          <LeadElsewhere point={point} wire={wire} onDone={onToggle} />
         </View>
       )}
     </View>
   );
+}
+
+/** The plan changed: the wire goes to another terminal, or is there no more. */
+function LeadElsewhere({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDone: () => void }) {
+  const [isOpen, setOpen] = useState(false);
+  if (!isOpen) return <Button label="Lead it elsewhere, or take it away" onPress={() => setOpen(true)} />;
+  return <WireForm view={point.view} wire={wire} onDone={onDone} />;
 }
 
 /** The letters of a colour on the colour itself. */

@@ -7,7 +7,7 @@ import { readWireList, terminalSheet, wireList, writeWireList } from '@keypost/c
 import type { Change } from '@keypost/core/job';
 import type { ListedWire } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { WireSwatch } from '../asfound/WireRow';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -16,6 +16,7 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
+import { WireForm, wireText } from '../job/WireForm';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Download, FileUp, Printer } from '../ui/icons';
@@ -39,6 +40,7 @@ export function WireListScreen() {
         {(view) => (
           <>
             <Files view={view} />
+            <AddWire view={view} />
             <List view={view} />
           </>
         )}
@@ -161,7 +163,7 @@ function List({ view }: { view: JobView }) {
         <Field label="Find a tag, terminal, number or cable" value={sought} onChange={setSought} />
       </Row>
       {found.slice(0, shown).map((listed) => (
-        <ListRow key={listed.wire.id} index={index} listed={listed} />
+        <ListRow key={listed.wire.id} view={view} index={index} listed={listed} />
       ))}
       {found.length > shown && (
         <Row>
@@ -178,11 +180,46 @@ function List({ view }: { view: JobView }) {
 const wordsOf = ({ wire, from, to }: ListedWire): string =>
   [wire.number, from.item, from.terminal, to.item, to.terminal, wire.cable, wire.colour].join(' ');
 
-function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
+function AddWire({ view }: { view: JobView }) {
+  const [isOpen, setOpen] = useState(false);
+  if (!isOpen) return <Button label="Add a wire" kind="main" onPress={() => setOpen(true)} />;
+  return (
+    <Card title="New wire">
+      <Row first>
+        <WireForm view={view} onDone={() => setOpen(false)} />
+      </Row>
+    </Card>
+  );
+}
+
+function ListRow({ view, index, listed }: { view: JobView; index: JobIndex; listed: ListedWire }) {
+  const [isOpen, setOpen] = useState(false);
+  const { wire } = listed;
+  return (
+    <Row className="gap-3 py-0">
+      <Pressable
+        role="button"
+        aria-label={`Wire ${wire.number}, ${wireText(index, wire)}`}
+        aria-expanded={isOpen}
+        onPress={() => setOpen(!isOpen)}
+        className="min-h-[52px] justify-center active:bg-wash"
+      >
+        <ListedText index={index} listed={listed} />
+      </Pressable>
+      {isOpen && (
+        <View className="pb-3">
+          <WireForm view={view} wire={wire} onDone={() => setOpen(false)} />
+        </View>
+      )}
+    </Row>
+  );
+}
+
+function ListedText({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
   const place = (ref: string, { where }: ListedWire['from']) =>
     `${refText(index, ref)}${where ? ` (${textOf(where)})` : ''}`;
   return (
-    <Row className="flex-row items-center gap-3 py-2">
+    <View className="flex-row items-center gap-3 py-2">
       <WireSwatch colour={wire.colour} />
       <View className="min-w-0 flex-1">
         <Text as="strong">{`${place(wire.from, from)}  →  ${place(wire.to, to)}`}</Text>
@@ -204,6 +241,6 @@ function ListRow({ index, listed: { wire, from, to, found } }: { index: JobIndex
           </Text>
         )}
       </View>
-    </Row>
+    </View>
   );
 }

@@ -1,3 +1,5 @@
+export { effectsOf } from './effects.ts';
+export type { Effects } from './effects.ts';
 export { judge, statusIn } from './judge.ts';
 export type { Judgement, VerdictStatus } from './judge.ts';
 export { judgeContact } from './reasons/contactRating.ts';
