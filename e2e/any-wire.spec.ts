@@ -21,7 +21,8 @@ test('a wire between any two terminals tells what it does before it is stored', 
   await end(page, 'From', 'PX-102 BK');
   await expect(does).toContainText('PX-102: BK of PX-102 is short-circuited');
   await page.getByRole('button', { name: 'Add the wire' }).click();
-  const added = page.getByRole('button', { name: /^Wire \d+, PX-102 BK to G1 \+24/ });
+  await page.getByLabel('Find a tag, terminal, number or cable').fill('PX-102');
+  const added = page.getByRole('button', { name: /^Wire \d+, PX-102 BK to G1/ });
   await expect(added).toHaveCount(1);
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(added).toHaveCount(0);
