@@ -1,7 +1,8 @@
 import { codeOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import { sure } from '@keypost/core/lists';
-import { MAKE_UPS, makeUpChanges, USUAL_HERTZ } from '@keypost/core/job';
+import { MAKE_UPS } from '@keypost/core/catalog';
+import { makeUpChanges, USUAL_HERTZ } from '@keypost/core/job';
 import type { MostSensors, SingleChange } from '@keypost/core/job';
 import { COLOUR_REGIONS, JobContent } from '@keypost/core/model';
 import { REGION_TEXT } from '@keypost/core/presentation';

@@ -8,6 +8,7 @@ import { OUTPUT_MODULES } from './modules/outputs.ts';
 import { SAFETY_RELAY } from './modules/safetyRelay.ts';
 import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import { TRANSMITTERS } from './devices/analog.ts';
+import { CONTACTS_AND_MEDIA } from './devices/contacts.ts';
 import { BETWEEN } from './devices/between.ts';
 import { FIELDBUS_DEVICES } from './devices/fieldbus.ts';
 import { PULSE_DEVICES } from './devices/pulses.ts';
@@ -29,6 +30,7 @@ import type { ModuleType } from './moduleType.ts';
 const DEVICES: readonly DeviceDescription[] = [
   ...SWITCHING_SENSORS,
   ...CONTACT_DEVICES,
+  ...CONTACTS_AND_MEDIA,
   ...TWO_WIRE_SENSORS,
   ...SAFETY_DEVICES,
   ...TRANSMITTERS,

@@ -41,6 +41,8 @@ export { BAUDS, FRAMES } from './handling/fieldbus.ts';
 export type { SerialFrame } from './handling/fieldbus.ts';
 export { problemsOfKind } from './kindProblems.ts';
 export type { ModuleType } from './moduleType.ts';
+export { MAKE_UPS } from './makeUps.ts';
+export type { MakeUp } from './makeUps.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
 export { allowedText, readValue, valueText } from './parameters.ts';
 export { isRaw, rawValue } from './rawValue.ts';

@@ -56,7 +56,7 @@ export function problemsOfDevice(description: DeviceDescription): Problem[] {
     ...unreached(
       type,
       circuits,
-      description.outputs.some(({ drivenBy }) => drivenBy === 'communication'),
+      description.outputs.some(({ drivenBy }) => drivenBy === 'communication') || isJoints(description),
     ),
     ...description.outputs.flatMap((output, i) => outputProblems(description, output, i, circuits)),
     ...supplyProblems(description),
@@ -162,6 +162,10 @@ function conditionIds(element: Element): string[] {
 }
 
 /** Terminals on which nothing stands in any state. */
+/** A strip or a splice: each terminal joins the wires on it, and nothing else. */
+const isJoints = ({ inline, outputs, behaviours }: DeviceDescription): boolean =>
+  inline === true && outputs.length === 0 && behaviours.length === 0;
+
 function unreached(
   { terminals }: PartType,
   circuits: readonly (readonly Element[])[],

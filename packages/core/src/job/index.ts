@@ -30,7 +30,7 @@ export {
 export { undoChange } from './undo.ts';
 export { rowName, whyKept } from './records.ts';
 export type { RowChange } from './records.ts';
-export { MAKE_UPS, makeUpChanges, USUAL_HERTZ } from './makeUps.ts';
+export { makeUpChanges, USUAL_HERTZ } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';
 export { freeTag, proposeModule } from './proposeModule.ts';
 export { railText } from './words.ts';

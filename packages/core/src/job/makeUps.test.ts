@@ -1,10 +1,10 @@
-import { MODULE_TYPES } from '../catalog/index.ts';
+import { MAKE_UPS, MODULE_TYPES } from '../catalog/index.ts';
 import { additionOf, after, bareJob } from '../../test/jobs.ts';
 import { statusIn } from '../verdict/index.ts';
 import { railJoints } from '../network/index.ts';
 import { portFits } from './portFits.ts';
 import { JobIndex } from './jobIndex.ts';
-import { MAKE_UPS, makeUpChanges } from './makeUps.ts';
+import { makeUpChanges } from './makeUps.ts';
 import { proposeModule } from './proposeModule.ts';
 
 let last = 0;

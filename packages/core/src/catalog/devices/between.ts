@@ -41,9 +41,40 @@ const RESISTOR: DeviceDescription = {
   ],
 };
 
+/** A strip: each terminal is one joint, for all wires on it; a jumper is a wire between two of them. */
+const strip = (count: number): DeviceDescription => ({
+  id: `terminal-strip-${count}`,
+  name: `Terminal strip, ${count} terminals`,
+  title: 'terminals',
+  group: 'Between others',
+  part: true,
+  inline: true,
+  terms: ['terminal block', 'junction box', 'marshalling', 'jumper', 'bridge', 'distribution'],
+  terminals: Array.from({ length: count }, (_, n) => ({ name: String(n + 1) })),
+  outputs: [],
+  behaviours: [],
+});
+
+const SPLICE: DeviceDescription = {
+  id: 'splice',
+  name: 'Splice or lever connector, one joint',
+  title: 'splice',
+  group: 'Between others',
+  part: true,
+  inline: true,
+  terms: ['joint', 'connector', 'wire nut', 'junction', 'crimp', 'link'],
+  terminals: [{ name: '1', words: 'all wires' }],
+  outputs: [],
+  behaviours: [],
+};
+
 /** Parts that stand between others. */
 export const BETWEEN: readonly DeviceDescription[] = [
   RESISTOR,
+  strip(5),
+  strip(10),
+  strip(20),
+  SPLICE,
   {
     id: 'barrier-1ch',
     name: 'Resistive barrier, one channel, 240 Ω',

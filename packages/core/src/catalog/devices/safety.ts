@@ -2,7 +2,7 @@ import type { DeviceDescription, OutputDescription } from '../description/device
 import type { Expression } from '../description/expression.ts';
 import { atLeast, atMost, between, exact, span } from '../description/figure.ts';
 import type { PartTerminal } from '../description/terminals.ts';
-import { ARC_HANDLING } from '../handling/arc.ts';
+import { ARC_COIL, ARC_UNIT } from './arc.ts';
 import { ESTOP, GUARD } from '../handling/switching.ts';
 
 const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state';
@@ -66,7 +66,7 @@ const channel = (n: number, otherwise: Expression): Expression => ({
 });
 
 function dual(
-  own: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling'>,
+  own: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling' | 'senses' | 'terms'>,
   words: OutputDescription['words'],
   stimulus: string,
 ): DeviceDescription {
@@ -168,6 +168,45 @@ const GUARD_SENSOR: DeviceDescription = {
   cautions: { follow: BRIDGE },
 };
 
+/** A light curtain gives its two outputs itself: it has no safe inputs, and tests them against each other. */
+const LIGHT_CURTAIN: DeviceDescription = {
+  ...GUARD_SENSOR,
+  id: 'light-curtain',
+  name: 'Light curtain or scanner, two monitored transistor outputs',
+  title: 'light curtain',
+  senses: ['guard', 'beam'],
+  terms: [
+    'OSSD',
+    'electro-sensitive',
+    'area scanner',
+    'laser scanner',
+    'two channels',
+    'test pulses',
+    'safety',
+  ],
+  terminals: GUARD_SENSOR.terminals.filter(({ role }) => role !== 'safeIn1' && role !== 'safeIn2'),
+  outputs: GUARD_SENSOR.outputs.map((output) => ({
+    ...output,
+    words: { present: 'Field free', away: 'Field entered' },
+    stimulus: 'the maker’s test piece, led through the whole field',
+  })),
+  behaviours: [
+    { model: 'supply', id: 'supply', plus: 'BN', minus: 'BU', ohms: span('Ω', 150, 250, 400) },
+    ...[1, 2].map((n) =>
+      transistor(`channel${n}`, n === 1 ? 'GN' : 'YE', {
+        all: [{ not: { forced: `test${n}` } }, channel(n, { present: true })],
+      }),
+    ),
+    transistor('aux', 'GY', { present: true }),
+  ],
+  face: [
+    { a: 'BN', b: 'BU', glyph: { kind: 'line', id: 'supply' } },
+    { b: 'GN', glyph: { kind: 'slot', id: 'channel1/high', text: 'channel 1' } },
+    { b: 'YE', glyph: { kind: 'slot', id: 'channel2/high', text: 'channel 2' } },
+    { b: 'GY', glyph: { kind: 'slot', id: 'aux/high', text: 'display only' } },
+  ],
+};
+
 const RESET_BUTTON: DeviceDescription = {
   id: 'reset-button',
   name: 'Reset button, one NO contact',
@@ -188,161 +227,6 @@ const RESET_BUTTON: DeviceDescription = {
   },
 };
 
-const ARC_COIL: DeviceDescription = {
-  id: 'arc-coil',
-  name: 'Coil sensor for arc protection, closed round a conductor',
-  title: 'coil sensor',
-  group: 'Between others',
-  part: true,
-  inline: true,
-  terminals: [
-    { name: 'k', words: 'winding' },
-    { name: 'l', words: 'winding' },
-  ],
-  outputs: [],
-  behaviours: [{ model: 'resistor', id: 'winding', a: 'k', b: 'l', ohms: span('Ω', 20, 30, 40) }],
-  face: [{ a: 'k', b: 'l', glyph: { kind: 'coil' } }],
-  cautions: {
-    isolate:
-      'It goes round a conductor of the switchgear: isolate, earth and prove dead under the local rules first. Only authorised people open switchgear.',
-  },
-};
-
-const ARC_UNIT: DeviceDescription = {
-  id: 'arc-unit',
-  name: 'Current unit for arc protection, chained by fibre',
-  title: 'arc protection',
-  group: 'Safety',
-  safety: true,
-  chain: {
-    address: 'address',
-    last: 'last',
-    coils: [1, 2, 3].map((phase) => ({ a: `k${phase}`, b: `l${phase}`, inside: `burden${phase}` })),
-  },
-  handling: ARC_HANDLING,
-  terminals: [
-    { name: 'A1', role: 'plus', words: 'supply plus' },
-    { name: 'A2', role: 'minus', words: 'supply minus' },
-    { name: '11', role: 'sideA', words: 'common' },
-    { name: '12', words: 'NC' },
-    { name: '14', role: 'sideB', words: 'NO' },
-    ...[1, 2, 3].flatMap((phase) => [
-      { name: `k${phase}`, words: `coil sensor ${phase}` },
-      { name: `l${phase}`, words: `coil sensor ${phase}` },
-    ]),
-    { name: 'SH', role: 'earth', words: 'screen' },
-  ],
-  supply: { plus: 'A1', minus: 'A2', volts: between('V', 18, 30) },
-  settings: [
-    {
-      key: 'failSafe',
-      usual: { value: 'safe', why: 'fail-safe: it falls off on trip and on loss of supply' },
-      label: 'Contact at rest',
-      place: 'switch',
-      caution: {
-        value: 'trip',
-        text: 'Without supply nothing trips, and nobody is told. Only where the supply itself is watched.',
-        doubtful: true,
-      },
-      choices: [
-        { value: 'safe', label: 'Falls off on trip and on loss of supply' },
-        { value: 'trip', label: 'Pulls in on trip' },
-      ],
-    },
-    {
-      key: 'address',
-      from: 'arc.address',
-      label: 'Address switches',
-      place: 'switch',
-      choices: Array.from({ length: 30 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
-    },
-    {
-      key: 'last',
-      from: 'arc.last',
-      label: 'Switch for the last unit',
-      place: 'switch',
-      choices: [
-        { value: 'on', label: 'On: it ends the chain' },
-        { value: 'off', label: 'Off: another follows' },
-      ],
-    },
-  ],
-  outputs: [
-    {
-      id: 'trip',
-      label: 'Trip contact',
-      drivenBy: 'target',
-      terminals: ['14', '11'],
-      kinds: ['contact'],
-      logics: ['no'],
-      landsOn: 'switched',
-      rule: 'trip',
-      element: 'coil',
-      carries: [],
-      words: { present: 'Arc or over-current seen', away: 'Idle' },
-      stimulus: 'its own test function; never a real arc',
-    },
-  ],
-  behaviours: [
-    {
-      model: 'supply',
-      id: 'supply',
-      plus: 'A1',
-      minus: 'A2',
-      ohms: span('Ω', 200, 250, 300),
-      minimum: atLeast('V', 18),
-    },
-    {
-      model: 'latch',
-      id: 'coil',
-      set: true,
-      hold: {
-        all: [
-          { on: 'fed' },
-          {
-            any: [
-              { all: [{ setting: 'failSafe', is: 'trip' }, { present: true }] },
-              { all: [{ not: { setting: 'failSafe', is: 'trip' } }, { not: { present: true } }] },
-            ],
-          },
-        ],
-      },
-    },
-    { model: 'changeover', id: 'poles', poles: 1, follows: 'coil' },
-    ...[1, 2, 3].map((phase) => ({
-      model: 'resistor' as const,
-      id: `burden${phase}`,
-      a: `k${phase}`,
-      b: `l${phase}`,
-      ohms: exact('Ω', 10000),
-    })),
-    { model: 'resistor', id: 'screen', a: 'SH', b: 'A2', ohms: exact('Ω', 1e6) },
-  ],
-  face: [
-    { a: 'A1', b: 'A2', glyph: { kind: 'line', id: 'supply' } },
-    { a: '11', b: '14', glyph: { kind: 'slot', id: 'no1' } },
-    { a: '11', b: '12', glyph: { kind: 'slot', id: 'nc1' } },
-    { a: 'k1', b: 'l1', glyph: { kind: 'coil', text: 'coil 1' } },
-    { a: 'k2', b: 'l2', glyph: { kind: 'coil', text: 'coil 2' } },
-    { a: 'k3', b: 'l3', glyph: { kind: 'coil', text: 'coil 3' } },
-    { b: 'SH', glyph: { kind: 'line', text: 'screen' } },
-  ],
-  contacts: {
-    poles: 1,
-    amps: exact('A', 5),
-    inrush: exact('A', 10),
-    maxVolts: exact('V', 250),
-    minVolts: exact('V', 5),
-    minAmps: exact('A', 0.01),
-  },
-  indicators: [{ id: 'coil', label: 'Trip relay', kind: 'coil' }],
-  cautions: {
-    isolate:
-      'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Only authorised people open switchgear. Arc flash can kill.',
-    follow: 'Never open the secondary of a current transformer that carries current.',
-  },
-};
-
 export const SAFETY_DEVICES: readonly DeviceDescription[] = [
   dual(
     { id: 'guard-2c', name: 'Guard switch, two channels', title: 'guard switch', handling: GUARD },
@@ -354,7 +238,32 @@ export const SAFETY_DEVICES: readonly DeviceDescription[] = [
     { present: 'Released', away: 'Pressed' },
     'the real button, pressed and released',
   ),
+  dual(
+    {
+      id: 'rope-pull-2c',
+      name: 'Rope-pull switch, two channels',
+      title: 'rope-pull',
+      handling: ESTOP,
+      senses: ['guard'],
+      terms: ['emergency stop', 'pull cord', 'trip wire', 'conveyor', 'safety'],
+    },
+    { present: 'Rope tight, not pulled', away: 'Pulled or slack' },
+    'the real rope, pulled along its whole length, and let slack',
+  ),
+  dual(
+    {
+      id: 'key-switch-2c',
+      name: 'Key switch with monitored contacts, two channels',
+      title: 'key switch',
+      handling: ESTOP,
+      senses: ['guard'],
+      terms: ['trapped key', 'key transfer', 'service', 'lock-out', 'safety'],
+    },
+    { present: 'Key in and turned', away: 'Key out' },
+    'the real key, turned and drawn',
+  ),
   GUARD_SENSOR,
+  LIGHT_CURTAIN,
   RESET_BUTTON,
   ARC_UNIT,
   ARC_COIL,

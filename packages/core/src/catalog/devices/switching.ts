@@ -34,7 +34,7 @@ const INDUCTIVE: Electronics = {
   drop: span('V', 0.3, 1.1, 2),
   rated: 0.2,
 };
-const CAPACITIVE: Electronics = {
+export const CAPACITIVE: Electronics = {
   supply: span('Ω', 1600, 2200, 4000),
   drop: span('V', 0.3, 1.2, 2),
   rated: 0.2,
@@ -85,17 +85,14 @@ const transistor = (
 });
 
 /** A sensor with a supply and one transistor output. */
-function threeWire(
-  { id, name, title, handling }: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling'>,
+export function threeWire(
+  own: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling' | 'senses' | 'terms'>,
   electronics: Electronics,
   output: Partial<OutputDescription> = {},
 ): DeviceDescription {
   return {
-    id,
-    name,
-    title,
+    ...own,
     group: GROUP,
-    handling,
     terminals: THREE_WIRES,
     supply: { plus: 'BN', minus: 'BU', volts: SUPPLY },
     outputs: [switching(electronics.rated, output)],
@@ -208,12 +205,13 @@ export const SWITCHING_SENSORS: readonly DeviceDescription[] = [
 ];
 
 /** A contact between two terminals, of its own make. */
-function contact(
-  own: Pick<DeviceDescription, 'id' | 'name' | 'title'>,
+export function contact(
+  own: Pick<DeviceDescription, 'id' | 'name' | 'title' | 'senses' | 'terms'>,
   ohms: Figure,
   rated: number,
   wetting: OutputDescription['wetting'],
   stimulus: string,
+  words = { present: 'Actuated', away: 'At rest' },
 ): DeviceDescription {
   return {
     ...own,
@@ -236,7 +234,7 @@ function contact(
         element: 'contact',
         rated: atMost('A', rated),
         wetting,
-        words: { present: 'Actuated', away: 'At rest' },
+        words,
         stimulus,
       },
     ],
