@@ -204,7 +204,7 @@ describe('the check command', () => {
       /Target present: sensor output on, signal 23\.0\sV, input 23\.0\sV, 6\.5\smA, LED on, bit 1/,
     );
     expect(stdout).toMatch(/expect Target present: Signal: 2\d\.\d to 2\d\.\d\sV/);
-    expect(stdout).toMatch(/9 of 61 points cannot work\.\n$/);
+    expect(stdout).toMatch(/9 of 62 points cannot work\.\n$/);
   });
 
   test('is content with a job that can work, and complains of what it cannot read', () => {

@@ -111,6 +111,15 @@ export const ANALOG: readonly DemoPoint[] = [
     range: { low: 0, high: 100, unit: '°C' },
     landed: 3,
   },
+  {
+    tag: 'PT-229',
+    name: 'Spare transmitter, tried on the bench',
+    typeId: 'transmitter-2w',
+
+    at: ['m-1', 0],
+    range: { low: 0, high: 10, unit: 'bar' },
+    landed: 2,
+  },
 ];
 
 /** Flow meters and a transmitter on the third analog module. */

@@ -61,4 +61,5 @@ export const MODULES: readonly {
   { id: 'iol-1', tag: 'IOL 1', typeId: 'iol-aaaabb', firstByte: 64, commons: [] },
   { id: 'bus-1', tag: 'BUS 1', typeId: 'serial-master', firstByte: 0, commons: [] },
   { id: 'net-1', tag: 'NET 1', typeId: 'net-switch-5', firstByte: 0, commons: [] },
+  { id: 'm-1', tag: 'M 1', typeId: 'multimeter', firstByte: 0, commons: ['-'] },
 ];
