@@ -27,33 +27,32 @@ export const PointRow = memo(function PointRow({
       label={`${row.tag} ${row.name}, ${row.pending ? '' : `${MARK_TEXT[row.overall]}: `}${textOf(row.line)}`}
       here={chosen}
       to={`/job/${jobId}/point/${row.pointId}`}
-      className={`min-h-[64px] flex-row items-center gap-3 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
+      className={`min-h-[64px] gap-1 border-l-[5px] py-2.5 pl-3 pr-4 active:bg-wash ${chosen ? 'border-l-accent bg-wash' : 'border-l-transparent'} ${first ? '' : 'border-t border-t-line'}`}
     >
-      {wide && !row.pending && <StatusIcon kind={row.overall} size={24} />}
-      <View className="min-w-0 flex-1">
-        <Text as="head">
+      <View className="flex-row items-center gap-3">
+        {wide && !row.pending && <StatusIcon kind={row.overall} size={24} />}
+        <Text as="head" className="min-w-0 flex-1">
           {row.tag}
           <Text as="body" className="text-soft">{`  ${row.name}`}</Text>
         </Text>
-        <Text
-          as="small"
-          className={
-            stopped ? 'font-wordsemi text-fail' : row.overall === 'doubtful' ? 'font-wordsemi text-wait' : ''
-          }
-          numberOfLines={3}
-        >
-          {textOf(row.line)}
-        </Text>
+        {!wide &&
+          row.stages.map(({ stage, mark }) => (
+            <View key={stage} className="w-[34px] items-center gap-0.5">
+              <StatusIcon kind={mark} size={22} label={`${STAGE_NAMES[stage]} ${MARK_TEXT[mark]}`} />
+              <Text as="small" className="text-[12px] leading-[14px]">
+                {STAGE_NAMES[stage]}
+              </Text>
+            </View>
+          ))}
       </View>
-      {!wide &&
-        row.stages.map(({ stage, mark }) => (
-          <View key={stage} className="w-[34px] items-center gap-0.5">
-            <StatusIcon kind={mark} size={22} label={`${STAGE_NAMES[stage]} ${MARK_TEXT[mark]}`} />
-            <Text as="small" className="text-[12px] leading-[14px]">
-              {STAGE_NAMES[stage]}
-            </Text>
-          </View>
-        ))}
+      <Text
+        as="small"
+        className={
+          stopped ? 'font-wordsemi text-fail' : row.overall === 'doubtful' ? 'font-wordsemi text-wait' : ''
+        }
+      >
+        {textOf(row.line)}
+      </Text>
     </GoTo>
   );
 });
