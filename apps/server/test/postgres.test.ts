@@ -8,6 +8,7 @@ import type { Database } from '../src/db/connection.ts';
 import { openDatabase } from '../src/db/database.ts';
 import type { DatabasePlace } from '../src/db/database.ts';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
 import { openJobs } from '../src/jobs/jobs.ts';
 import { moveAll } from '../src/move/moveAll.ts';
 import { buildServer } from '../src/server.ts';
@@ -171,7 +172,9 @@ describe('moved', () => {
 
     const there = await open(await emptyPlace());
     const moved = await moveAll(from, there);
-    expect(moved.find(({ table }) => table === 'point')).toMatchObject({ count: 61 });
+    expect(moved.find(({ table }) => table === 'point')).toMatchObject({
+      count: ternRock().points.length,
+    });
     await expect(moveAll(from, there)).rejects.toThrow(/has to be empty, and it holds 1 jobs/);
     const theirs = await serverOn(there);
     expect(await theirs('exportJob', { params: { jobId: DEMO_JOB_ID } })).toEqual(file);
