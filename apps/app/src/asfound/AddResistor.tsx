@@ -1,3 +1,4 @@
+import { freeTag } from '@keypost/core/job';
 import { RESISTOR_ID } from '@keypost/core/catalog';
 import { useState } from 'react';
 import { PartForm } from '../point/PartForm';
@@ -14,13 +15,8 @@ export function AddResistor({ point }: { point: OpenPoint }) {
       title="A resistor"
       label="Put it in"
       kind={RESISTOR_ID}
-      tag={nextTag(point)}
+      tag={freeTag(point.view.content, 'R')}
       onDone={() => setOpen(false)}
     />
   );
-}
-
-function nextTag({ view }: OpenPoint): string {
-  const taken = new Set(view.content.devices.map(({ tag }) => tag));
-  for (let n = 1; ; n++) if (!taken.has(`R${n}`)) return `R${n}`;
 }

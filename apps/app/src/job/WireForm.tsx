@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { JobIndex, numbering, PANEL, railColour, refText } from '@keypost/core/job';
+import { colourTo, JobIndex, numbering, PANEL, refText } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { COLOURS, JobProblem, splitRef } from '@keypost/core/model';
@@ -50,7 +50,10 @@ export function WireForm({
   const [id] = useState(() => uuid());
   const options = useMemo(() => jobTerminals(index, near), [index, near]);
   const shown = colour === '' ? colourFor(index, ends) : colour;
-  const change = removing && wire ? removal(wire) : changeOf(index, wire, ends, shown, id);
+  const change = useMemo(
+    () => (removing && wire ? removal(wire) : changeOf(index, wire, ends, shown, id)),
+    [removing, index, wire, ends, shown, id],
+  );
   return (
     <View className="gap-4" role="group" aria-label={wire ? `Wire ${wire.number}` : 'New wire'}>
       {!removing && (
@@ -135,14 +138,9 @@ function changeOf(
   return isMoved ? { kind: 'batch', changes: [moved, recoloured] } : recoloured;
 }
 
-/** A wire to a rail has that rail's colour; any other is black until somebody says otherwise. */
-function colourFor(index: JobIndex, { from, to }: { from: string; to: string }): WireColour {
-  for (const ref of [to, from].filter((one) => one !== '')) {
-    const { item, terminal } = splitRef(ref);
-    if (index.supply(item)) return railColour(index.job, terminal as '+' | '-' | 'L' | 'N' | 'PE');
-  }
-  return 'BK';
-}
+/** By the end that is a rail, if one is. */
+const colourFor = (index: JobIndex, { from, to }: { from: string; to: string }): WireColour =>
+  colourTo(index.job, [to, from].find((ref) => index.supply(splitRef(ref).item)) ?? to);
 
 /** What the wire does, worked out before it is stored: rails that it joins, points that it turns. */
 function WhatItDoes({ view, change }: { view: JobView; change: Change }) {

@@ -1,3 +1,4 @@
+import { freeTag } from '@keypost/core/job';
 import { refusalText } from '../data/refusalText';
 import { LAMP_IDS } from '@keypost/core/catalog';
 import type { RelayTask, RelayRequest } from '@keypost/core/planning';
@@ -20,7 +21,10 @@ export function RelayScreen() {
 const PAUSE = 250;
 
 function RelayPlanner({ point }: { point: OpenPoint }) {
-  const [tasks, setDuties] = useState<Tasks>(() => ({ ...FIRST_DUTIES, tag: nextTag(point) }));
+  const [tasks, setDuties] = useState<Tasks>(() => ({
+    ...FIRST_DUTIES,
+    tag: freeTag(point.view.content, 'K'),
+  }));
   const request = useMemo(() => requestOf(tasks), [tasks]);
   const { start, cancel, answer, error, busy } = useTask('relay');
   const { content } = point.view;
@@ -86,9 +90,4 @@ function requestOf({ tag, load, lampOn, lampOff, input, stack, suppressor }: Tas
           )),
     ],
   };
-}
-
-function nextTag({ view }: OpenPoint): string {
-  const taken = new Set(view.content.devices.map(({ tag }) => tag));
-  for (let n = 1; ; n++) if (!taken.has(`K${n}`)) return `K${n}`;
 }

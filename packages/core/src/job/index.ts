@@ -20,9 +20,11 @@ export type { Present, Seen } from './presentValues.ts';
 export {
   PANEL,
   RAIL_COLOURS,
+  colourTo,
   contactRail,
   moduleSupplyWires,
   numbering,
+  panelWire,
   proposeWires,
   railColour,
   wireId,

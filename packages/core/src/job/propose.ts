@@ -61,16 +61,23 @@ export function proposeWires(job: JobContent, point: Point, place: ChannelPlace)
             number: number(),
             from: `${device.id}:${terminal.name}`,
             to,
-            colour: terminal.colour ?? colourTo(index, to),
+            colour: terminal.colour ?? colourTo(index.job, to),
             ...FIELD,
           },
         ];
   });
 }
 
-function colourTo(index: JobIndex, to: string): WireColour {
+/** Colour of a panel wire by where it goes: that of the rail, black to anything else. */
+export function colourTo(job: JobContent, to: string): WireColour {
   const { item, terminal } = splitRef(to);
-  return index.supply(item) ? railColour(index.job, terminal as Rail) : 'BK';
+  return job.supplies.some(({ id }) => id === item) ? railColour(job, terminal as Rail) : 'BK';
+}
+
+/** A wire within the panel, from a terminal to another or to a rail. */
+export function panelWire(job: JobContent, number: string, from: string, to: string): Wire {
+  const { item, terminal } = splitRef(from);
+  return { id: wireId(item, terminal), number, from, to, colour: colourTo(job, to), ...PANEL };
 }
 
 function supplyFor(job: JobContent, kind: Supply['kind']): Supply | undefined {

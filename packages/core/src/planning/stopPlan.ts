@@ -1,19 +1,8 @@
 import { sure } from '../lists/index.ts';
 import type { DeviceType, SafetyPort } from '../catalog/index.ts';
 import { safetyTarget } from '../analysis/index.ts';
-import {
-  applyChange,
-  freeTag,
-  minusOf,
-  NOBODY,
-  numbering,
-  PANEL,
-  plusOf,
-  railColour,
-  wireId,
-} from '../job/index.ts';
+import { applyChange, freeTag, minusOf, NOBODY, numbering, panelWire, plusOf } from '../job/index.ts';
 import type { Change, JobIndex, SingleChange } from '../job/index.ts';
-import { splitRef } from '../model/index.ts';
 import type { Device, JobContent, Wire } from '../model/index.ts';
 import { contextOf } from '../network/index.ts';
 import { statusIn } from '../verdict/index.ts';
@@ -118,19 +107,7 @@ class Wiring {
     return tag;
   }
 
-  wire(from: string, to: string): Wire {
-    const { item, terminal } = splitRef(from);
-    const end = splitRef(to);
-    const isRail = this.#job.supplies.some(({ id }) => id === end.item);
-    return {
-      id: wireId(item, terminal),
-      number: this.#number(),
-      from,
-      to,
-      colour: isRail ? railColour(this.#job, end.terminal as '+' | '-') : 'BK',
-      ...PANEL,
-    };
-  }
+  wire = (from: string, to: string): Wire => panelWire(this.#job, this.#number(), from, to);
 
   part(
     pointId: string,

@@ -1,9 +1,9 @@
 import { chosenOutput } from '../../catalog/index.ts';
 import type { TerminalRole } from '../../catalog/index.ts';
-import type { Device, JobContent, Point, Wire, WireColour } from '../../model/index.ts';
+import type { Device, JobContent, Point, Wire } from '../../model/index.ts';
 import { splitRef } from '../../model/index.ts';
-import type { Change, SingleChange, JobIndex, Rail } from '../../job/index.ts';
-import { numbering, PANEL, railColour, wireId } from '../../job/index.ts';
+import type { Change, SingleChange, JobIndex } from '../../job/index.ts';
+import { colourTo, numbering, PANEL, wireId } from '../../job/index.ts';
 import type { Demands, Pole } from './poles.ts';
 
 /** Where the coil of an interposing relay goes: each end at the sensor or at a rail. */
@@ -82,7 +82,7 @@ export function relayChange(
       number: next,
       from,
       to,
-      colour: colourOf(job, to),
+      colour: colourTo(job, to),
       mm2: PANEL.mm2,
       lengthM: field ? 10 : PANEL.lengthM,
     };
@@ -121,8 +121,3 @@ const idOf = (ref: string): string => {
   const { item, terminal } = splitRef(ref);
   return wireId(item, terminal);
 };
-
-function colourOf(job: JobContent, to: string): WireColour {
-  const { item, terminal } = splitRef(to);
-  return job.supplies.some(({ id }) => id === item) ? railColour(job, terminal as Rail) : 'BK';
-}

@@ -1,5 +1,5 @@
 import { analyse } from '../../analysis/index.ts';
-import { nth, sure } from '../../lists/index.ts';
+import { sure } from '../../lists/index.ts';
 import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf } from '../../catalog/index.ts';
 import type { DeviceType, PartTypes, Port } from '../../catalog/index.ts';
 import {
@@ -8,11 +8,9 @@ import {
   JobIndex,
   NOBODY,
   numbering,
-  PANEL,
+  panelWire,
   portFits,
   proposeModule,
-  railColour,
-  wireId,
 } from '../../job/index.ts';
 import type { ChannelPlace, SingleChange } from '../../job/index.ts';
 import { emptyJob } from '../../model/index.ts';
@@ -189,18 +187,8 @@ function aloneChanges(
   const types = partTypesOf(job);
   const number = numbering(job);
   const made = (from: string, to: string): Wire => {
-    const supply = job.supplies.find(({ id }) => to.startsWith(`${id}:`));
-    const rail = to.slice(to.indexOf(':') + 1) as '+' | '-' | 'L' | 'N';
-    const { colour } =
-      index.deviceType(device).terminals.find(({ name }) => from === `${device.id}:${name}`) ?? {};
-    return {
-      id: wireId(nth(from.split(':'), 0), nth(from.split(':'), 1)),
-      number: number(),
-      from,
-      to,
-      colour: colour ?? (supply ? railColour(job, rail) : 'BK'),
-      ...PANEL,
-    };
+    const own = index.deviceType(device).terminals.find(({ name }) => from === `${device.id}:${name}`);
+    return { ...panelWire(job, number(), from, to), ...(own?.colour && { colour: own.colour }) };
   };
   const feed = feedWires(index, device).map(([from, to]) => made(from, to));
   const inSeries = types.device(trial).terminals.some(({ role }) => role === 'sideA');
