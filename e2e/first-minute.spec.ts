@@ -84,6 +84,13 @@ test('a sensor on an input: a right verdict in 6 taps, kept with two fields', as
   await expect(verdict(page)).toContainText('Works. The sensor pulls the input to 0');
   expect(thumb.taps).toBeLessThanOrEqual(10);
   expect(thumb.fields).toBe(2);
+
+  // Kept once more under another tag, it is another point.
+  await page.goBack();
+  await page.getByLabel('Tag').fill('PX-2');
+  await page.getByLabel('What it is for').fill('Tray at outfeed');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: /^PX-2/ })).toBeVisible();
 });
 
 test('on a supply and a meter a sensor shows what must be seen, and nothing is judged', async ({ page }) => {

@@ -25,6 +25,14 @@ import { day } from '../ui/dates';
 
 const NEW = 'new';
 
+const newIds = () => ({
+  job: uuid(),
+  change: uuid(),
+  point: uuid(),
+  device: uuid(),
+  part: uuid(),
+});
+
 /** Stores what was tried in a job, or in a new one, and opens it there. */
 function useKeep(trial: Trial, tried: JobContent) {
   const router = useRouter();
@@ -32,13 +40,7 @@ function useKeep(trial: Trial, tried: JobContent) {
   const [waiting, setWaiting] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
   // Sent twice, it is stored once.
-  const [ids] = useState(() => ({
-    job: uuid(),
-    change: uuid(),
-    point: uuid(),
-    device: uuid(),
-    part: uuid(),
-  }));
+  const [ids, setIds] = useState(newIds);
   const keep = async (jobId: string, tag: string, name: string) => {
     setWaiting(true);
     setProblem(undefined);
@@ -52,6 +54,8 @@ function useKeep(trial: Trial, tried: JobContent) {
       await server('changeJob', { params: { jobId: job.id }, body: { changeId: ids.change, by, change } });
       void mutate(keys.jobs);
       await mutate(keys.job(job.id));
+      // What is kept after this is another point.
+      setIds(newIds());
       router.navigate(`/job/${job.id}/point/${ids.point}`);
     } catch (error) {
       setProblem(asProblem(error));
