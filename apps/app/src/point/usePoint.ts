@@ -21,9 +21,14 @@ export interface OpenPoint {
   readonly base: `/job/${string}/point/${string}`;
 }
 
-/** Solves a point of a job; nothing when the job has no such point. */
-export function usePoint(view: JobView, index: JobIndex, pointId: string): OpenPoint | undefined {
+/** Solves a point of a job; nothing while the job is being read, or when it has no such point. */
+export function usePoint(
+  view: JobView | undefined,
+  index: JobIndex | undefined,
+  pointId: string,
+): OpenPoint | undefined {
   return useMemo(() => {
+    if (!view || !index) return undefined;
     if (!view.content.points.some(({ id }) => id === pointId)) return undefined;
     const analysis = analyse(index, pointId);
     return {

@@ -4,7 +4,6 @@ import { contextOf } from '@keypost/core/network';
 import { BENCH } from '@keypost/core/planning';
 import type { Trial } from '@keypost/core/planning';
 import { chainOf, isMeasured } from '@keypost/core/scaling';
-import { sure } from '@keypost/core/lists';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useJob } from '../data/jobs';
@@ -31,25 +30,32 @@ import { KeepCard } from './KeepCard';
 import { useTrial } from './useTrial';
 import type { TrialForm } from './useTrial';
 
+const ON_THE_BENCH = say('planning.on-the-bench');
+
 /** Whether what is in the hand works with what it goes to, asked without a job. */
 export function TryScreen() {
   const form = useTrial();
   const wide = useWide();
+  const { data: view } = useJob(SCRATCH);
+  const solved = usePoint(view, useIndex(view), SCRATCH);
+  const { trial, problem, target } = form;
+  const point = problem ? undefined : solved;
+  const isBench = target?.id === BENCH && point?.verdict.status === 'open';
   const questions = (
     <>
       <HandCard form={form} />
       <TargetCard form={form} />
     </>
   );
-  const answer = form.problem ? (
-    <Notice>{form.problem}</Notice>
+  const answer = problem ? (
+    <Notice>{problem}</Notice>
   ) : (
-    form.trial && <Answer form={form} trial={form.trial} isBench={form.target?.id === BENCH} />
+    trial && point && <Answer form={form} trial={trial} point={point} isBench={isBench} />
   );
   return (
     <Screen
       head={<PageHead title="Will it work together?" over="Without a job" back="/" />}
-      dock={!wide && form.trial && !form.problem && <InShort isBench={form.target?.id === BENCH} />}
+      dock={!wide && trial && point && <InShort point={point} isBench={isBench} />}
       narrow={!wide}
     >
       {wide ? <SideBySide left={questions} right={answer} /> : [questions, answer]}
@@ -66,16 +72,11 @@ function SideBySide({ left, right }: { left: ReactNode; right: ReactNode }) {
   );
 }
 
-function Answer({ form, trial, isBench }: Asked) {
-  const { data: view } = useJob(SCRATCH);
-  const index = useIndex(view);
-  if (!view || !index) return null;
-  return <Solved view={view} index={index} form={form} trial={trial} isBench={isBench} />;
-}
-
 interface Asked {
   readonly form: TrialForm;
   readonly trial: Trial;
+  readonly point: OpenPoint;
+  /** It stands on its supply alone. */
   readonly isBench: boolean;
 }
 
@@ -91,52 +92,23 @@ function useSaveAnswered(view: OpenPoint['view'], { change }: TrialForm): Saver 
   return { ...saver, save: (what) => saver.save(what, { then: adopt }) };
 }
 
-function Solved({
-  view,
-  index,
-  form,
-  trial,
-  isBench,
-}: Asked & { view: OpenPoint['view']; index: OpenPoint['index'] }) {
-  const point = usePoint(view, index, SCRATCH);
-  const saver = useSaveAnswered(view, form);
-  if (!point) return null;
+function Answer({ form, trial, point, isBench }: Asked) {
+  const saver = useSaveAnswered(point.view, form);
   return (
     <>
-      {isBench && point.verdict.status === 'open' ? (
-        <BenchText />
-      ) : (
-        <VerdictText point={point} saver={saver} />
-      )}
+      {isBench ? <BenchText /> : <VerdictText point={point} saver={saver} />}
       <Loop point={point} />
       <FiveStates analysis={point.analysis} />
       <RuleCard point={point} />
       <Further point={point} />
-      <KeepCard trial={trial} tried={view.content} />
+      <KeepCard trial={trial} tried={point.view.content} />
     </>
   );
 }
 
 /** The verdict in reach of the eye while the questions are answered. */
-function InShort({ isBench }: { isBench: boolean }) {
-  const { data: view } = useJob(SCRATCH);
-  const index = useIndex(view);
-  return view && index ? <InShortOf view={view} index={index} isBench={isBench} /> : null;
-}
-
-function InShortOf({
-  view,
-  index,
-  isBench,
-}: {
-  view: OpenPoint['view'];
-  index: OpenPoint['index'];
-  isBench: boolean;
-}) {
-  const point = usePoint(view, index, SCRATCH);
-  if (!point) return null;
-  const { status, sentence } = point.verdict;
-  const shown = isBench && status === 'open' ? say('planning.on-the-bench') : sentence;
+function InShort({ point: { verdict }, isBench }: { point: OpenPoint; isBench: boolean }) {
+  const { status, sentence } = verdict;
   return (
     <View
       role="status"
@@ -144,7 +116,7 @@ function InShortOf({
     >
       <StatusIcon kind={status === 'works' ? 'proven' : status} size={26} />
       <Text as="strong" className="min-w-0 flex-1" numberOfLines={2}>
-        {textOf(shown)}
+        {textOf(isBench ? ON_THE_BENCH : sentence)}
       </Text>
     </View>
   );
@@ -156,7 +128,7 @@ function BenchText() {
     <View role="region" aria-label="Verdict" className="flex-row gap-3">
       <StatusIcon kind="open" size={26} />
       <Text as="body" className="min-w-0 flex-1">
-        {textOf(say('planning.on-the-bench'))}
+        {textOf(ON_THE_BENCH)}
       </Text>
     </View>
   );
@@ -190,7 +162,7 @@ function Further({ point: { analysis, base } }: { point: OpenPoint }) {
         first={false}
         to={`${base}/parts`}
         label="Figures of its datasheet"
-        hint={`in place of what is typical of ${sure(analysis.context.type.description.title)}`}
+        hint={`in place of what is typical of ${analysis.context.type.description.title}`}
       />
     </Card>
   );
