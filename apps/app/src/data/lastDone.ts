@@ -1,5 +1,5 @@
 import type { Text } from '@keypost/core/messages';
-import { useSyncExternalStore } from 'react';
+import { held } from './held';
 
 /** The change that this device stored last, while it is offered to be undone. */
 export interface Done {
@@ -10,22 +10,11 @@ export interface Done {
   readonly isUndone?: boolean;
 }
 
-const listeners = new Set<() => void>();
-let last: Done | undefined;
+const last = held<Done | undefined>(undefined);
 
-export function rememberDone(done: Done | undefined): void {
-  last = done;
-  listeners.forEach((listener) => listener());
-}
+export const rememberDone = last.put;
 
 export function useLastDone(jobId: string): Done | undefined {
-  const done = useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => last,
-    () => undefined,
-  );
+  const done = last.use();
   return done?.jobId === jobId ? done : undefined;
 }

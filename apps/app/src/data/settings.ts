@@ -1,5 +1,5 @@
-import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
+import { held } from './held';
 import { readStored, store } from './stored';
 
 /** What this device remembers of its user; nothing of it is part of a job. */
@@ -17,22 +17,12 @@ export const KeptSettings = z
   .object({ by: z.string(), theme: Theme, look: Theme })
   .partial()
   .transform(({ by = DEFAULTS.by, look = DEFAULTS.theme, theme = look }): Settings => ({ by, theme }));
-const listeners = new Set<() => void>();
-let current: Settings = readStored(KEY, KeptSettings) ?? DEFAULTS;
+const settings = held(readStored(KEY, KeptSettings) ?? DEFAULTS);
 
 export function changeSettings(patch: Partial<Settings>): void {
-  current = { ...current, ...patch };
-  store(KEY, current);
-  listeners.forEach((listener) => listener());
+  const next = { ...settings.get(), ...patch };
+  store(KEY, next);
+  settings.put(next);
 }
 
-export function useSettings(): Settings {
-  return useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => current,
-    () => DEFAULTS,
-  );
-}
+export const useSettings = settings.use;

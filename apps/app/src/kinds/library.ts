@@ -1,6 +1,6 @@
 import type { OwnCollection } from '@keypost/core/job';
-import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
+import { held } from '../data/held';
 import { readStored, store } from '../data/stored';
 
 const KEY = 'keypost.library';
@@ -22,14 +22,12 @@ export interface LibraryKind {
   readonly description: Record<string, unknown>;
 }
 
-const listeners = new Set<() => void>();
 const NONE: readonly LibraryKind[] = [];
-let current: readonly LibraryKind[] = readStored(KEY, Library) ?? NONE;
+const library = held(readStored(KEY, Library) ?? NONE);
 
 function put(next: readonly LibraryKind[]): void {
-  current = next;
   store(KEY, next);
-  listeners.forEach((listener) => listener());
+  library.put(next);
 }
 
 const same = (a: LibraryKind, b: Pick<LibraryKind, 'collection' | 'id'>): boolean =>
@@ -37,18 +35,10 @@ const same = (a: LibraryKind, b: Pick<LibraryKind, 'collection' | 'id'>): boolea
 
 /** Keeps a kind, in place of the one with its id. */
 export const keepInLibrary = (kind: LibraryKind): void =>
-  put([...current.filter((other) => !same(other, kind)), kind]);
+  put([...library.get().filter((other) => !same(other, kind)), kind]);
 
 export const removeFromLibrary = (kind: Pick<LibraryKind, 'collection' | 'id'>): void =>
-  put(current.filter((other) => !same(other, kind)));
+  put(library.get().filter((other) => !same(other, kind)));
 
 /** The technician's own library: kinds of devices and modules, kept on this device. */
-export const useLibrary = (): readonly LibraryKind[] =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => current,
-    () => NONE,
-  );
+export const useLibrary = library.use;
