@@ -5,8 +5,8 @@ import type { Change } from '@keypost/core/job';
 import { writeJobFile } from '@keypost/core/jobFile';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
-import { COLLECTION_NAMES, HEAD_FIELDS, JobContent, JobProblem } from '@keypost/core/model';
-import type { JobHead, Problem } from '@keypost/core/model';
+import { COLLECTION_NAMES, headOf, JobContent, JobProblem } from '@keypost/core/model';
+import type { Problem } from '@keypost/core/model';
 import { z } from 'zod';
 import { now } from './now';
 import { SCRATCH } from './server';
@@ -90,11 +90,6 @@ function changed(held: Scratch, { change, by }: { change: Change; by: string }):
     throw error;
   }
 }
-
-const headOf = (job: JobHead): JobHead =>
-  Object.fromEntries(
-    Object.keys(HEAD_FIELDS).map((key) => [key, job[key as keyof JobHead]]),
-  ) as unknown as JobHead;
 
 function viewOf({ revision, content }: Scratch): JobView {
   const rows = COLLECTION_NAMES.flatMap((name) =>

@@ -1,7 +1,6 @@
-import { COLLECTION_NAMES } from '@keypost/core/model';
+import { COLLECTION_NAMES, headOf } from '@keypost/core/model';
 import type { CollectionName, JobContent, JobHead } from '@keypost/core/model';
 import type { Queryable } from './connection.ts';
-import { headOf } from './store.ts';
 import type { StoredJob } from './store.ts';
 
 /** With more events than this a job is read anew. */

@@ -1,7 +1,7 @@
 import { canonical, middleOf, nth } from '@keypost/core/lists';
 import type { Queryable } from './connection.ts';
 import type { ChangedRow, JobSummary } from '@keypost/api';
-import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS } from '@keypost/core/model';
+import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS, headOf } from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
 type Row = Record<string, unknown> & { id: string };
@@ -20,10 +20,6 @@ export interface StoredJob {
 }
 
 const HEAD = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];
-
-/** What a job says of itself, beside its rows. */
-export const headOf = (job: JobHead): JobHead =>
-  Object.fromEntries(HEAD.map((field) => [field, job[field]])) as unknown as JobHead;
 
 /** How the rows of a collection lie in the database: table, and the column of each field. */
 function layoutOf(name: CollectionName): {

@@ -1,11 +1,10 @@
 import type { JobView } from '@keypost/api';
 import { soundPart } from '@keypost/core/proving';
 import type { DamagedRow } from '@keypost/core/proving';
-import { COLLECTION_NAMES } from '@keypost/core/model';
+import { COLLECTION_NAMES, headOf } from '@keypost/core/model';
 import type { JobContent } from '@keypost/core/model';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
-import { headOf } from '../db/store.ts';
 import type { StoredJob } from '../db/store.ts';
 
 const zip = promisify(gzip);

@@ -1,6 +1,6 @@
 import { canonical } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
-import { COLLECTIONS, JobHead, JobProblem, refuse } from '../model/index.ts';
+import { COLLECTIONS, headOf, JobHead, JobProblem, refuse } from '../model/index.ts';
 import type { CollectionDescriptor, JobContent } from '../model/index.ts';
 import { checkSound } from './changes.ts';
 import { rowName, whyKept } from './records.ts';
@@ -32,7 +32,7 @@ export function undoChange(job: JobContent, rows: readonly RowChange[]): JobCont
 
 /** A row of a job as it stands; null where it is not there. */
 function rowOf(job: JobContent, { collection, rowId }: RowChange): Row | null {
-  if (collection === 'job') return JobHead.parse(job);
+  if (collection === 'job') return headOf(job);
   return (job[collection] as readonly Row[]).find(({ id }) => id === rowId) ?? null;
 }
 

@@ -284,6 +284,12 @@ export const HEAD_FIELDS: Readonly<Record<keyof JobHead, FieldDescriptor>> = {
   numbers: { label: 'decimal mark' },
 };
 
+const HEAD = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];
+
+/** What a job says of itself, beside its rows. */
+export const headOf = (job: JobHead): JobHead =>
+  Object.fromEntries(HEAD.map((field) => [field, job[field]])) as unknown as JobHead;
+
 type Lists = { [N in CollectionName]: z.ZodDefault<z.ZodArray<(typeof COLLECTIONS)[N]['row']>> };
 
 const LISTS = Object.fromEntries(

@@ -8,7 +8,15 @@ export {
   SerialPlan,
   SerialUnit,
 } from './busPlan.ts';
-export { COLLECTIONS, COLLECTION_NAMES, HEAD_FIELDS, JobContent, JobHead, columnOf } from './collections.ts';
+export {
+  COLLECTIONS,
+  COLLECTION_NAMES,
+  HEAD_FIELDS,
+  JobContent,
+  JobHead,
+  columnOf,
+  headOf,
+} from './collections.ts';
 export type { CollectionDescriptor, CollectionName } from './collections.ts';
 export { emptyJob } from './emptyJob.ts';
 export {
