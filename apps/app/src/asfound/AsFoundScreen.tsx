@@ -3,7 +3,7 @@ import { ownWires, planDifferences } from '@keypost/core/job';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
-import { WireForm } from '../job/WireForm';
+import { AddWire } from '../job/AddWire';
 import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
@@ -24,6 +24,7 @@ function AsFound({ point }: { point: OpenPoint }) {
   const { context } = point.analysis;
   const wires = ownWires(context.index, context.point);
   const differences = planDifferences(context.index, wires);
+  const near = useMemo(() => nearOf(point), [point]);
   return (
     <>
       <VerdictText point={point} saver={saver} />
@@ -64,23 +65,9 @@ function AsFound({ point }: { point: OpenPoint }) {
           />
         ))}
       </Card>
-      <AddWire point={point} />
+      <AddWire view={point.view} near={near} />
       <AddResistor point={point} />
     </>
-  );
-}
-
-/** A further wire of the point, to any terminal of the job. */
-function AddWire({ point }: { point: OpenPoint }) {
-  const [isOpen, setOpen] = useState(false);
-  const near = useMemo(() => nearOf(point), [point]);
-  if (!isOpen) return <Button label="Add a wire" onPress={() => setOpen(true)} />;
-  return (
-    <Card title="New wire">
-      <Row first>
-        <WireForm view={point.view} near={near} onDone={() => setOpen(false)} />
-      </Row>
-    </Card>
   );
 }
 

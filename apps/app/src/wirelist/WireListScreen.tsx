@@ -16,6 +16,7 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
+import { AddWire } from '../job/AddWire';
 import { WireForm, wireText } from '../job/WireForm';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -40,7 +41,7 @@ export function WireListScreen() {
         {(view) => (
           <>
             <Files view={view} />
-            <AddWire view={view} />
+            <AddWire view={view} kind="main" />
             <List view={view} />
           </>
         )}
@@ -179,18 +180,6 @@ function List({ view }: { view: JobView }) {
 
 const wordsOf = ({ wire, from, to }: ListedWire): string =>
   [wire.number, from.item, from.terminal, to.item, to.terminal, wire.cable, wire.colour].join(' ');
-
-function AddWire({ view }: { view: JobView }) {
-  const [isOpen, setOpen] = useState(false);
-  if (!isOpen) return <Button label="Add a wire" kind="main" onPress={() => setOpen(true)} />;
-  return (
-    <Card title="New wire">
-      <Row first>
-        <WireForm view={view} onDone={() => setOpen(false)} />
-      </Row>
-    </Card>
-  );
-}
 
 function ListRow({ view, index, listed }: { view: JobView; index: JobIndex; listed: ListedWire }) {
   const [isOpen, setOpen] = useState(false);
