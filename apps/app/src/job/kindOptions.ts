@@ -1,6 +1,7 @@
 import { seenOf, seenOfModule } from '@keypost/core/catalog';
 import type { DeviceType, ModuleType, PartTypes, Port } from '@keypost/core/catalog';
 import { portFits } from '@keypost/core/job';
+import { oncePer } from '@keypost/core/lists';
 import type { Sight } from '../ui/Chooser';
 import type { Choice } from '../ui/choices';
 
@@ -24,7 +25,7 @@ export const MODULE_SIGHTS: readonly Sight[] = [
 ];
 
 /** A kind of device as one of many, found by what is seen of it and by what else it is called. */
-export function deviceChoice(type: DeviceType): Choice {
+export const deviceChoice = oncePer((type: DeviceType): Choice => {
   const { wires, colours, connector, printed, senses } = seenOf(type);
   const terminals = type.terminals.map(({ name }) => name).join(' ');
   return {
@@ -37,7 +38,7 @@ export function deviceChoice(type: DeviceType): Choice {
     terms: [...(type.description.terms ?? []), ...printed, ...senses, type.description.title],
     marks: { wires, colours, connector, printed, senses },
   };
-}
+});
 
 /** What the signs beside the channels of a module are called besides. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
@@ -49,7 +50,7 @@ const CALLED: Readonly<Record<string, readonly string[]>> = {
   source: ['takes NPN'],
 };
 
-export function moduleChoice(type: ModuleType): Choice {
+export const moduleChoice = oncePer((type: ModuleType): Choice => {
   const { channels, printed } = seenOfModule(type);
   return {
     value: type.id,
@@ -58,7 +59,7 @@ export function moduleChoice(type: ModuleType): Choice {
     terms: [...(type.description.terms ?? []), ...printed, ...printed.flatMap((sign) => CALLED[sign] ?? [])],
     marks: { channels, printed },
   };
-}
+});
 
 /**
  * Kinds that a point can be of: for a channel those that fit it, loads among them; else all but relays and what stands

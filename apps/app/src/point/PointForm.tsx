@@ -1,7 +1,7 @@
 import { codeOf, textOf } from '@keypost/core/messages';
 import { canBe } from '@keypost/core/units';
 import { Logic, OutputKind, Point } from '@keypost/core/model';
-import { outputOfType, takesRange } from '@keypost/core/catalog';
+import { choiceWithin, outputOfType, takesRange } from '@keypost/core/catalog';
 import { LOGIC_EXPLAINED, LOGIC_TEXT, OUTPUT_EXPLAINED, OUTPUT_TEXT } from '@keypost/core/network';
 import type { Range } from '@keypost/core/model';
 import type { DeviceOutput, DeviceType, PartTypes, Port } from '@keypost/core/catalog';
@@ -186,10 +186,10 @@ function SignalFields({ form: { control }, types }: { form: PointFormState; type
 
 /** Takes another output, keeping what was chosen where it offers that too. */
 export function takeOutput({ setValue, getValues }: PointFormState, output: DeviceOutput | undefined): void {
-  setValue('outputId', output?.id ?? '', { shouldDirty: true });
-  const { kinds = ['none'], logics = ['none'] } = output ?? {};
-  if (!kinds.includes(getValues('kind'))) setValue('kind', kinds[0] ?? 'none');
-  if (!logics.includes(getValues('logic'))) setValue('logic', logics[0] ?? 'none');
+  const { outputId, kind, logic } = choiceWithin(output, getValues());
+  setValue('outputId', outputId, { shouldDirty: true });
+  setValue('kind', kind);
+  setValue('logic', logic);
 }
 
 /** The output of a device for which a channel is sought; its usual one where none is. */

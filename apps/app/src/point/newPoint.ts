@@ -1,7 +1,7 @@
 import { sure } from '@keypost/core/lists';
 import type { ChannelPlace, JobIndex, Change, SingleChange } from '@keypost/core/job';
 import { proposeModule } from '@keypost/core/job';
-import { USUAL_DEVICE } from '@keypost/core/catalog';
+import { choiceWithin, USUAL_DEVICE } from '@keypost/core/catalog';
 import type { DeviceOutput, Port } from '@keypost/core/catalog';
 import type { Device } from '@keypost/core/model';
 import { mainsFor, moduleFor, trialTargets } from '@keypost/core/planning';
@@ -32,14 +32,7 @@ export function firstFor({ types }: JobIndex, port: Port | undefined): PointText
   const fitting = pointTypes(types, port);
   const type = fitting.find(({ id }) => id === USUAL_DEVICE) ?? sure(fitting[0]);
   if (type.id === USUAL_DEVICE) return FIRST;
-  const output = fittingOutput(type, port);
-  return {
-    ...FIRST,
-    typeId: type.id,
-    outputId: output?.id ?? '',
-    kind: output?.kinds[0] ?? 'none',
-    logic: output?.logics[0] ?? 'none',
-  };
+  return { ...FIRST, typeId: type.id, ...choiceWithin(fittingOutput(type, port)) };
 }
 
 /** Devices of the job with outputs that no point is about. */

@@ -1,4 +1,4 @@
-import { outputOfType, partTypesOf, takesRange, USUAL_DEVICE } from '@keypost/core/catalog';
+import { choiceWithin, outputOfType, partTypesOf, takesRange, USUAL_DEVICE } from '@keypost/core/catalog';
 import type { DeviceOutput, DeviceType, PartTypes } from '@keypost/core/catalog';
 import { JobProblem, Logic, OutputKind } from '@keypost/core/model';
 import { plateQuestions, trialJob, trialTargets } from '@keypost/core/planning';
@@ -72,11 +72,6 @@ export function useTrial(): TrialForm {
   );
   const problem = useScratch(trial);
   const change = (patch: Partial<Answers>) => keep({ ...answers, ...patch });
-  const withOutput = (next: DeviceOutput | undefined): Partial<Answers> => ({
-    outputId: next?.id ?? '',
-    kind: next?.kinds.includes(answers.kind) ? answers.kind : (next?.kinds[0] ?? 'none'),
-    logic: next?.logics.includes(answers.logic) ? answers.logic : (next?.logics[0] ?? 'none'),
-  });
   const takeDevice = (typeId: string) => {
     const next = types.device({ typeId });
     const plate = Object.fromEntries(
@@ -85,10 +80,16 @@ export function useTrial(): TrialForm {
         choices.find(({ value }) => value !== 'none')?.value ?? '',
       ]),
     );
-    change({ typeId, target: '', plate, ...usualRange(next), ...withOutput(outputOfType(next, undefined)) });
+    change({
+      typeId,
+      target: '',
+      plate,
+      ...usualRange(next),
+      ...choiceWithin(outputOfType(next, undefined), answers),
+    });
   };
   const takeOutput = (outputId: string) =>
-    change({ target: '', ...withOutput(outputOfType(type, outputId)) });
+    change({ target: '', ...choiceWithin(outputOfType(type, outputId), answers) });
   return { answers, types, type, output, targets, target, change, takeDevice, takeOutput, trial, problem };
 }
 

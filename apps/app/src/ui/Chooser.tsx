@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 import { vars } from 'nativewind';
@@ -77,7 +77,8 @@ function Chooser({
     onChange(next);
     onClose();
   };
-  const hits = found(filtered(options, filters), sought);
+  const seen = useMemo(() => filtered(options, filters), [options, filters]);
+  const hits = found(seen, sought);
   const isFiltered = Object.keys(filters).length > 0;
   const isSought = sought.trim() !== '';
   const last = isSought || isFiltered ? [] : recentOf(label);

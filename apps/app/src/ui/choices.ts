@@ -1,3 +1,4 @@
+import { oncePer } from '@keypost/core/lists';
 import Fuse from 'fuse.js';
 
 /** One of many that can be chosen. */
@@ -33,21 +34,28 @@ export function wordsOf(choices: readonly Choice[], filters: Filters, kind: stri
     : words.sort((a, b) => (counts.get(b) ?? 0) - (counts.get(a) ?? 0));
 }
 
+const finderOf = oncePer(
+  (choices: readonly Choice[]) =>
+    new Fuse(choices, {
+      keys: [
+        { name: 'label', weight: 3 },
+        { name: 'terms', weight: 2 },
+        { name: 'hint', weight: 1 },
+        { name: 'group', weight: 1 },
+      ],
+      threshold: 0.34,
+      ignoreLocation: true,
+      useTokenSearch: true,
+      tokenMatch: 'all',
+    }),
+);
+
 /** Finds choices by name and by what else they are called, best first; a wrong letter does no harm. */
-export function found(choices: readonly Choice[], sought: string): Choice[] {
+export function found(choices: readonly Choice[], sought: string): readonly Choice[] {
   const words = sought.trim();
-  if (!words) return [...choices];
-  const fuse = new Fuse(choices, {
-    keys: [
-      { name: 'label', weight: 3 },
-      { name: 'terms', weight: 2 },
-      { name: 'hint', weight: 1 },
-      { name: 'group', weight: 1 },
-    ],
-    threshold: 0.34,
-    ignoreLocation: true,
-    useTokenSearch: true,
-    tokenMatch: 'all',
-  });
-  return fuse.search(words).map(({ item }) => item);
+  return words
+    ? finderOf(choices)
+        .search(words)
+        .map(({ item }) => item)
+    : choices;
 }

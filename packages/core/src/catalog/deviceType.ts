@@ -317,6 +317,19 @@ const SIGNAL_ROLES: readonly TerminalRole[] = [
   'loadMinus',
 ];
 
+/** How an output is chosen: as it was before, where it offers that too; else its first way. */
+export function choiceWithin(
+  output: DeviceOutput | undefined,
+  was?: { readonly kind: OutputKind; readonly logic: Logic },
+): { readonly outputId: string; readonly kind: OutputKind; readonly logic: Logic } {
+  const { id = '', kinds = [], logics = [] } = output ?? {};
+  return {
+    outputId: id,
+    kind: was && kinds.includes(was.kind) ? was.kind : (kinds[0] ?? 'none'),
+    logic: was && logics.includes(was.logic) ? was.logic : (logics[0] ?? 'none'),
+  };
+}
+
 /** The leads of an output that decide on which port it sits, the telling ones first. */
 export function tellingTerminals(type: DeviceType, { terminals }: DeviceOutput): string[] {
   const roleOf = (name: string): TerminalRole | undefined =>

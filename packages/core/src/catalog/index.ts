@@ -18,6 +18,7 @@ export { ModuleDescription } from './description/moduleDescription.ts';
 export { FaceRow, PartTerminal, TerminalRole } from './description/terminals.ts';
 export type { FaceGlyph } from './description/terminals.ts';
 export {
+  choiceWithin,
   chosenOutput,
   outputOfType,
   outputsNow,
