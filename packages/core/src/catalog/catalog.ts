@@ -1,5 +1,4 @@
-import { ANALOG_MODULES } from './modules/analog.ts';
-import { MULTIMETER } from './modules/bench.ts';
+import { ANALOG_MODULES, MULTIMETER } from './modules/analog.ts';
 import { COUNTER } from './modules/counter.ts';
 import { DRIVE } from './modules/drive.ts';
 import { FIELDBUS_MODULES } from './modules/fieldbus.ts';
@@ -18,7 +17,6 @@ import { RESISTANCE_SENSORS } from './devices/resistance.ts';
 import { SAFETY_DEVICES } from './devices/safety.ts';
 import { CONTACT_DEVICES, SWITCHING_SENSORS, TWO_WIRE_SENSORS } from './devices/switching.ts';
 import { FINDINGS } from './devices/finding.ts';
-import { MODULE_TERMS } from './modules/finding.ts';
 import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';
 import { deviceTypeOf } from './deviceType.ts';
@@ -57,9 +55,7 @@ const MODULES: readonly ModuleDescription[] = [
 export const DEVICE_TYPES: readonly DeviceType[] = DEVICES.map((description) =>
   deviceTypeOf({ ...description, ...FINDINGS[description.id] }),
 );
-export const MODULE_TYPES: readonly ModuleType[] = MODULES.map((description) =>
-  moduleTypeOf({ ...description, terms: MODULE_TERMS[description.group] ?? [] }),
-);
+export const MODULE_TYPES: readonly ModuleType[] = MODULES.map(moduleTypeOf);
 
 /** Every relay with a coil and changeover contacts, those with fewer poles and smaller contacts first. */
 export const RELAY_TYPES: readonly DeviceType[] = DEVICE_TYPES.filter(({ id }) =>

@@ -1,5 +1,5 @@
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
-import { exact, tolerant } from '../description/figure.ts';
+import { atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { Setting } from '../parameters.ts';
 import { MODULE_MAINS, scaling } from './parameters.ts';
 import { moduleSupply, signalInput, signalPort, SUPPLY_TERMINALS } from './parts.ts';
@@ -27,12 +27,13 @@ export function analogSettings(name: string, label: string): Setting[] {
   ];
 }
 
-const common = {
+const common: Pick<ModuleDescription, 'title' | 'group' | 'terms' | 'tag' | 'image'> = {
   title: 'analog inputs',
   group: 'Analog inputs',
+  terms: ['AI', 'analogue', 'PLC'],
   tag: 'AI',
   image: { area: 'I', each: 'W' },
-} as const;
+};
 
 function signalModule(count: number): ModuleDescription {
   const names = Array.from({ length: count }, (_, n) => `A${n}`);
@@ -124,6 +125,43 @@ function thermocoupleModule(count: number): ModuleDescription {
     behaviours: [{ model: 'thermocouple-input', id: 'input', ohms: exact('Ω', 1e7) }, moduleSupply()],
   };
 }
+
+/** What stands on a bench in place of a controller: a multimeter, in series for current, across for volts. */
+export const MULTIMETER: ModuleDescription = {
+  id: 'multimeter',
+  name: 'Multimeter on the bench, mA or volts',
+  title: 'multimeter',
+  group: 'On the bench',
+  terms: ['multimeter', 'DMM', 'ammeter', 'voltmeter', 'test', 'source'],
+  tag: 'M',
+  terminals: [{ name: 'V/mA' }, { name: 'COM' }],
+  groups: [{ common: 'COM', channels: [0] }],
+  ports: [
+    {
+      kind: 'analog',
+      measures: 'signal',
+      input: 'input',
+      channel: 0,
+      label: 'reading',
+      name: 'A0',
+      terminal: 'V/mA',
+      common: 'COM',
+      roles: { signal: 'V/mA', loopMinus: 'V/mA', signalReturn: 'COM', wiper: 'V/mA' },
+      switchKey: 'A0.switch',
+      rangeKey: 'A0.range',
+    },
+  ],
+  settings: analogSettings('A0', 'the meter'),
+  behaviours: [
+    {
+      model: 'signal-input',
+      id: 'input',
+      currentOhms: span('Ω', 2, 6, 15),
+      voltageOhms: exact('Ω', 10e6),
+      maxCurrent: atMost('A', 0.4),
+    },
+  ],
+};
 
 export const ANALOG_MODULES: readonly ModuleDescription[] = [
   signalModule(2),

@@ -16,6 +16,7 @@ export const COUNTER: ModuleDescription = {
   name: '2-channel counter input, sink or source, selectable, one common, with filter',
   title: 'counter',
   group: 'Counter',
+  terms: ['pulses', 'high-speed', 'flow', 'totaliser', 'encoder', 'HSC'],
   tag: 'CNT',
   image: { area: 'I', each: 'D' },
   groups: [{ common: 'COM1', channels: [0, 1] }],

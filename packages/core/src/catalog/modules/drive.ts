@@ -25,6 +25,7 @@ export const DRIVE: ModuleDescription = {
   name: 'Pump drive: five digital inputs, two analog inputs, analog and relay output, safe stop',
   title: 'drive',
   group: 'Drive',
+  terms: ['inverter', 'VFD', 'frequency converter', 'motor', 'variable speed'],
   tag: 'DRV',
   groups: [
     { common: 'DCM', channels: [0, 1, 2, 3, 4] },

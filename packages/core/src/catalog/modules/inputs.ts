@@ -31,6 +31,7 @@ function inputs(
     name,
     title: 'inputs',
     group: 'Inputs',
+    terms: ['input card', 'DI', 'digital input', 'PLC', '24 V inputs', 'NPN', 'PNP', 'discrete'],
     tag,
     allocates: true,
     image: { area: 'I', each: 'X' },

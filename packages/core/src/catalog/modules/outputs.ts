@@ -1,6 +1,9 @@
 import type { ModuleDescription } from '../description/moduleDescription.ts';
 import { driver, moduleSupply, outputPort, SUPPLY_TERMINALS } from './parts.ts';
 
+/** What people call them. */
+const TERMS = ['output card', 'DO', 'digital output', 'PLC', 'relay output', 'discrete'];
+
 const NAMES = Array.from({ length: 8 }, (_, n) => `Q${n}`);
 
 const TRANSISTORS: ModuleDescription = {
@@ -8,6 +11,7 @@ const TRANSISTORS: ModuleDescription = {
   name: '8-channel DC output, switching plus, 0.5 A each',
   title: 'outputs',
   group: 'Outputs',
+  terms: TERMS,
   tag: 'DO',
   image: { area: 'Q', each: 'X' },
   groups: [],
@@ -21,6 +25,7 @@ const RELAYS: ModuleDescription = {
   name: '4-channel relay output, one NO contact each, 2 A',
   title: 'outputs',
   group: 'Outputs',
+  terms: TERMS,
   tag: 'RLY',
   image: { area: 'Q', each: 'X' },
   groups: [],

@@ -73,6 +73,7 @@ export const SAFETY_RELAY: ModuleDescription = {
   name: 'Safety relay: two inputs of two channels, selector, reset, feedback, two safe contacts',
   title: 'safety relay',
   group: 'Safety relay',
+  terms: ['E-stop', 'guard', 'interlock', 'two channels', 'reset'],
   tag: 'SR',
   safety: true,
   groups: [],

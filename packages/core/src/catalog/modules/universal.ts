@@ -12,6 +12,7 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
   name: 'Universal controller: six inputs, three analog inputs, high-side and low-side outputs',
   title: 'universal controller',
   group: 'Universal controller',
+  terms: ['engine', 'pump', 'compressor', 'generator', 'genset'],
   tag: 'UC',
   groups: [],
   ports: [
