@@ -30,7 +30,7 @@ export {
   wireId,
 } from './propose.ts';
 export { undoChange } from './undo.ts';
-export { rowName, whyKept } from './records.ts';
+export { ownName, rowName, whyKept } from './records.ts';
 export type { RowChange } from './records.ts';
 export { makeUpChanges, USUAL_HERTZ } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';

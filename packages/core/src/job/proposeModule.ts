@@ -1,7 +1,6 @@
-import { settingsOf } from '../catalog/index.ts';
+import { partTypesOf, settingsOf } from '../catalog/index.ts';
 import type { ModuleType } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { partTypesOf } from '../catalog/index.ts';
 import { imageOf } from './addresses.ts';
 
 /** What is proposed for a new module of a job. */

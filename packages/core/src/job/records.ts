@@ -26,9 +26,11 @@ const RECORDS: Partial<Record<RowChange['collection'], Message>> = {
 export const whyKept = (rows: readonly Omit<RowChange, 'before'>[]): Message | undefined =>
   rows.flatMap(({ collection, after }) => (after ? (RECORDS[collection] ?? []) : []))[0];
 
+/** What a row calls itself: its tag, its number, its file, its name. */
+export const ownName = ({ tag, number, fileName, name }: Row): unknown => tag ?? number ?? fileName ?? name;
+
 /** What a row is called where it is told that it was changed. */
 export function rowName({ collection, before, after }: Omit<RowChange, 'rowId'>): string {
   if (collection === 'job') return 'Job';
-  const { tag, number, fileName, name } = { ...before, ...after };
-  return [COLLECTIONS[collection].label, tag ?? number ?? fileName ?? name ?? ''].join(' ').trim();
+  return `${COLLECTIONS[collection].label} ${String(ownName({ ...before, ...after }) ?? '')}`.trim();
 }

@@ -1,6 +1,6 @@
 import { oncePer } from '../lists/index.ts';
 import { figureText, namedFigures, parametersOfType, valueText } from '../catalog/index.ts';
-import { applyChange, JobIndex, refText } from '../job/index.ts';
+import { applyChange, JobIndex, refText, ownName } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
@@ -35,7 +35,7 @@ class RowWords {
 
   /** What a row is called: its tag, its number, its file; the tag of what it is about. */
   name(row: Fields): Text {
-    const own = row.tag ?? row.number ?? row.fileName ?? row.name;
+    const own = ownName(row);
     if (own !== undefined) return String(own);
     const about = row.pointId ?? row.itemId;
     return about === undefined ? '' : this.#tagOf(about);
