@@ -2,8 +2,11 @@ import { expect, test } from '@playwright/test';
 import type { Locator, Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
+import path from 'node:path';
 import { freePort, scratch, startServer, stopServer } from './serve';
 import { choose, known, verdict } from './story';
+
+const DESCRIPTIONS = path.resolve(import.meta.dirname, '../apps/server/src/demo/descriptions');
 
 let server: ChildProcess;
 let home: string;
@@ -157,6 +160,52 @@ test('a two-wire a.c. sensor with relay, motor and two lamps, in 16 taps', async
   const states = page.getByRole('group', { name: 'Both states' });
   for (const tag of ['M1', 'H1', 'H2']) await expect(states).toContainText(tag);
   expect(thumb.taps).toBeLessThanOrEqual(16);
+});
+
+test('an IO-Link level to its bytes, raw limits and a scaled value, in 16 taps', async ({ page }) => {
+  const thumb = await begun(page, 'Header tank', 'IO-Link');
+  await thumb.tap(page.getByRole('link', { name: /^IOL 1 port 1, .*free/ }));
+  await page.getByLabel('Tag').fill('LT-9');
+  await page.getByLabel('What it is for').fill('Header tank');
+  await thumb.tap(page.getByRole('button', { name: 'Add the point' }));
+  await expect(verdict(page)).toContainText('Works.');
+  await thumb.tap(page.getByRole('tab', { name: /^Set/ }));
+  const chooser = page.waitForEvent('filechooser');
+  await thumb.tap(page.getByRole('button', { name: 'Bring in its description file' }));
+  thumb.taps++;
+  await (await chooser).setFiles(path.join(DESCRIPTIONS, 'level-distance.xml'));
+  await thumb.tap(page.getByRole('tab', { name: /^Scale/ }));
+  const arrives = page.getByRole('group', { name: 'As it arrives' });
+  await expect(arrives).toContainText('bits 10 to 23 of 24');
+  await expect(arrives).toContainText('raw × 0.5 mm');
+  await expect(arrives).toContainText(/400 to 8.000/);
+  // Half of its span: 2100 mm, raw 4200, which are 69 A0 in its first two bytes.
+  await expect(arrives.getByRole('img', { name: 'bytes 41a000' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Controller: 2100 mm/ })).toBeVisible();
+  expect(thumb.taps).toBeLessThanOrEqual(16);
+
+  // The wanted level for two distances.
+  await page.getByRole('link', { name: /^Setup of the chain/ }).click();
+  await page.getByLabel('At', { exact: true }).fill('2600');
+  await page.getByLabel('it is', { exact: true }).fill('0');
+  await page.getByLabel('And at').fill('600');
+  await page.getByLabel('it is then').fill('2');
+  await page.getByLabel('Wanted unit').fill('m');
+  await page.getByRole('button', { name: 'Store', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Controller: 1.000 m/ })).toBeVisible();
+
+  // Two places and a tape: inches were entered for millimetres.
+  await page.getByRole('link', { name: /^Readings beside a tape/ }).click();
+  const pairs = [
+    ['1404', '27.6'],
+    ['4822', '94.9'],
+  ] as const;
+  for (const [i, [raw, measured]] of pairs.entries()) {
+    const row = i === 0 ? '' : `, row ${i + 1}`;
+    await page.getByLabel(`Raw number${row}`, { exact: true }).fill(raw);
+    await page.getByLabel(`Measured${row}`, { exact: true }).fill(measured);
+  }
+  await expect(page.getByText(/inches were taken for millimetres/)).toBeVisible();
 });
 
 test('a guard, a safety relay, two contactors with feedback and reset, in 20 taps', async ({ page }) => {

@@ -95,6 +95,10 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/line`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/scale`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
@@ -191,6 +195,10 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/line`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/scale`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
@@ -247,6 +255,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/code${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/displays${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/flow${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/line${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/setup${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/tables${`?${string}` | `#${string}` | ''}`
@@ -331,6 +340,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/scale/flow`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/line`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

@@ -31,6 +31,9 @@ const ASKED_OTHERWISE: ReadonlySet<string> = new Set(
   ).split(' '),
 );
 
+/** Points whose value arrives as data, which version 1 did not scale. */
+const SCALED_NOW: ReadonlySet<string> = new Set(['LT-270', 'PT-275', 'VT-276', 'JT-272', 'JN-274']);
+
 /** Units of which version 1 knew no coil sensors: told as free now. */
 const WITHOUT_COILS: ReadonlySet<string> = new Set(['AX-213', 'AX-214']);
 
@@ -65,7 +68,10 @@ describe('a file of version 1', () => {
       status: now?.progress.verdict.status,
       reasons: now?.progress.verdict.reasons.map(({ code }) => code),
       overall: now?.progress.overall,
-      stages: now?.progress.stages.map(({ stage, mark }) => `${stage} ${mark}`).join(' '),
+      stages: now?.progress.stages
+        .filter(({ stage }) => stage !== 'scale' || !SCALED_NOW.has(tag))
+        .map(({ stage, mark }) => `${stage} ${mark}`)
+        .join(' '),
     }).toEqual({
       status: SEEN[tag]?.status,
       reasons: SEEN[tag]?.reasons,

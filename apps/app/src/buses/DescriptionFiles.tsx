@@ -1,15 +1,13 @@
 import type { JobView } from '@keypost/api';
 import { textOf } from '@keypost/core/messages';
-import { JobProblem, problemText } from '@keypost/core/model';
-import { knownDescription, MAX_DESCRIPTION_BYTES } from '@keypost/core/ioLink';
+import { knownDescription } from '@keypost/core/ioLink';
 import type { Description } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { v4 as uuid } from 'uuid';
-import { pickNamedFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { useDescriptionFile } from '../job/useDescriptionFile';
 import { Button } from '../ui/Button';
 import { FileUp } from '../ui/icons';
 import { useTokens } from '../ui/theme';
@@ -22,22 +20,9 @@ export function DescriptionFiles({ view }: { view: JobView }) {
   const { ink } = useTokens();
   const known = useKnown();
   const saver = useSave(view);
-  const [refused, setRefused] = useState<string>();
-  const take = async () => {
-    setRefused(undefined);
-    const file = await pickNamedFile('.xml,text/xml,application/xml', MAX_DESCRIPTION_BYTES);
-    if (!file) return;
-    if ('tooLarge' in file)
-      return setRefused(
-        `${file.name} is ${Math.ceil(file.tooLarge / 1024 / 1024)} MB; a description file has at most ${MAX_DESCRIPTION_BYTES / 1024 / 1024} MB.`,
-      );
-    const problem = problemOf(file.text);
-    if (problem) return setRefused(`${file.name} was not taken.\n${problem}`);
-    await saver.save({
-      kind: 'addDescription',
-      description: { id: uuid(), fileName: file.name, text: file.text },
-    });
-  };
+  const { pick, refused, close } = useDescriptionFile((description) => {
+    void saver.save({ kind: 'addDescription', description });
+  });
   return (
     <Card
       title="Description files"
@@ -47,9 +32,7 @@ export function DescriptionFiles({ view }: { view: JobView }) {
         <FileRow key={row.id} view={view} row={row} first={i === 0} />
       ))}
       <Row first={view.content.descriptions.length === 0} className="gap-3">
-        {refused && (
-          <Notice actions={<Button label="Close" onPress={() => setRefused(undefined)} />}>{refused}</Notice>
-        )}
+        {refused && <Notice actions={<Button label="Close" onPress={close} />}>{refused}</Notice>}
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <Button
@@ -57,22 +40,12 @@ export function DescriptionFiles({ view }: { view: JobView }) {
           icon={<FileUp size={20} color={ink} />}
           disabled={!known}
           waiting={saver.saving}
-          onPress={() => void take()}
+          onPress={() => void pick()}
         />
         <Text as="small">The open device description of IO-Link (IODD), one XML file a device.</Text>
       </Row>
     </Card>
   );
-}
-
-function problemOf(text: string): string | undefined {
-  try {
-    knownDescription(text);
-    return undefined;
-  } catch (error) {
-    if (!(error instanceof JobProblem)) throw error;
-    return error.problems.slice(0, 5).map(problemText).join('\n');
-  }
 }
 
 function FileRow({ view, row, first }: { view: JobView; row: Description; first: boolean }) {

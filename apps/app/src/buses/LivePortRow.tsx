@@ -7,9 +7,9 @@ import { StatusIcon } from '../ui/StatusIcon';
 import { Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { useOnScreen } from '../ui/useOnScreen';
-import { LiveValue } from './LiveValue';
-import { useLivePort } from './liveStore';
-import type { LiveStore } from './liveStore';
+import { LiveValue } from '../ui/LiveValue';
+import { useLivePort } from '../data/liveStore';
+import type { LiveStore } from '../data/liveStore';
 
 /** A port: what its device measures, after its description. A value that does not count never stands without its flag. */
 export const LivePortRow = memo(function LivePortRow({

@@ -9,8 +9,8 @@ import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { LivePortRow } from './LivePortRow';
 import { LiveUnitRows } from './LiveUnitRows';
-import { useConnection, useLive, useLivePort } from './liveStore';
-import type { LiveStore } from './liveStore';
+import { useConnection, useLive, useLivePort } from '../data/liveStore';
+import type { LiveStore } from '../data/liveStore';
 import { PracticeCard } from './PracticeCard';
 
 /** What the devices say at this moment: ports of masters, units of lines. */

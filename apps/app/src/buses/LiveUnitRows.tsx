@@ -10,9 +10,9 @@ import { Card, Row } from '../ui/Card';
 import { Caution } from '../ui/Notice';
 import { useOnScreen } from '../ui/useOnScreen';
 import { Text } from '../ui/Text';
-import { LiveValue } from './LiveValue';
-import { useLiveUnit } from './liveStore';
-import type { LiveStore } from './liveStore';
+import { LiveValue } from '../ui/LiveValue';
+import { useLiveUnit } from '../data/liveStore';
+import type { LiveStore } from '../data/liveStore';
 
 interface Asked {
   readonly id: string;

@@ -8,9 +8,7 @@ import type { PlannedPort } from '@keypost/core/setting';
 import { useGlobalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { SaveNotice } from '../data/SaveNotice';
-import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { DescriptionChoice } from '../job/DescriptionChoice';
 import { SheetCard } from '../set/SheetCard';
 import { MasterTalk } from './MasterTalk';
 import { LinkField } from './LinkField';
@@ -19,7 +17,6 @@ import { RadioGroup } from '../ui/RadioGroup';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
-import { Select } from '../ui/Select';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { BusPage } from './BusPage';
@@ -107,7 +104,7 @@ function PortCard({ view, port, numbering }: { view: JobView; port: PlannedPort;
             {textOf(problem)}
           </Text>
         )}
-        {device && <DescriptionChoice view={view} deviceId={device.id} chosen={device.descriptionId} />}
+        {device && <DescriptionChoice view={view} device={device} />}
         {known && (
           <>
             <Pair label="Data" value={`${bytes.input} in, ${bytes.output} out, 1 qualifier`} />
@@ -149,39 +146,6 @@ function Addresses({ address }: { address: PortAddress | undefined }) {
       {address.firstIn && <Pair label="From the device" value={span(address.firstIn, address.lastIn)} />}
       {address.firstOut && <Pair label="To the device" value={span(address.firstOut, address.lastOut)} />}
       {address.qualifier && <Pair label="Qualifier" value={address.qualifier} />}
-    </>
-  );
-}
-
-function DescriptionChoice({
-  view,
-  deviceId,
-  chosen,
-}: {
-  view: JobView;
-  deviceId: string;
-  chosen: string | undefined;
-}) {
-  const saver = useSave(view);
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
-  const put = (id: string) => {
-    if (!known) return setAsked(true);
-    void saver.save({ kind: 'editDevice', id: deviceId, patch: { descriptionId: id === '' ? null : id } });
-  };
-  return (
-    <>
-      <Select
-        label="Description file"
-        value={chosen ?? ''}
-        options={[
-          { value: '', label: 'none yet' },
-          ...view.content.descriptions.map(({ id, fileName }) => ({ value: id, label: fileName })),
-        ]}
-        onChange={put}
-      />
-      {asked && !known && <WhoAmI />}
-      <SaveNotice saver={saver} />
     </>
   );
 }

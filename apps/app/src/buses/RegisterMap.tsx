@@ -9,7 +9,7 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { OrderDoubt, valueText } from './LiveUnitRows';
-import { useLive, useLiveUnit } from './liveStore';
+import { useLive, useLiveUnit } from '../data/liveStore';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';

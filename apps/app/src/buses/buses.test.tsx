@@ -6,7 +6,7 @@ import { act, fireEvent, render, screen, waitFor, within } from '@testing-librar
 import { viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
-import { LiveStore, useLivePort } from './liveStore';
+import { LiveStore, useLivePort } from '../data/liveStore';
 import { valueText } from './LiveUnitRows';
 import { NetworkPlanView } from './NetworkPlanView';
 import { SerialPlanView } from './SerialPlanView';

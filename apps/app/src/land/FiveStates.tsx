@@ -53,7 +53,7 @@ function outsideText(analysis: Analysis, signal: number): string {
   const made = chainOf(analysis);
   if (!made || 'problem' in made) return '';
   const band = bandOf(made.chain.bands, signal);
-  return band === 'range' ? '' : textOf(bandText(band, made.chain.input.unit));
+  return band === 'range' ? '' : textOf(bandText(band, made.chain.input));
 }
 
 function linesOf(analysis: Analysis): Line[] {

@@ -105,6 +105,10 @@ function calibrationText(
       const span = { low: was.low, high: was.high, newLow: becomes.low, newHigh: becomes.high };
       return say('event.display-span', { tag, unit, ...span });
     }
+    case 'line': {
+      const { pairs, pass, worst, unit } = body;
+      return say('event.line', { tag, pass, pairs: pairs.length, worst, unit });
+    }
     case 'note':
       return say('event.note', { tag, title: body.title });
   }

@@ -12,6 +12,7 @@ export { FitScreen } from '../fit/FitScreen';
 export { FlowScreen } from '../scale/FlowScreen';
 export { HistoryScreen } from '../set/HistoryScreen';
 export { KindsScreen } from '../kinds/KindsScreen';
+export { LineScreen } from '../scale/LineScreen';
 export { LandScreen } from '../land/LandScreen';
 export { LiveScreen } from '../buses/LiveScreen';
 export { LogScreen } from '../log/LogScreen';

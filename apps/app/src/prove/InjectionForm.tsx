@@ -44,7 +44,7 @@ function Injection({
 }) {
   const { unit } = made.chain.sensor.signal;
   const bench = useBench(unit);
-  const { instrument, fields, problem } = useInstrument('source', unit);
+  const { instrument, fields, problem } = useInstrument(made.data ? 'gauge' : 'source', unit);
   const { given } = bench;
   // Each limit is a circuit solved with one tolerance at a time: not again with every key that is pressed.
   const steps = useMemo(() => stepsOf(point, made, given), [point, made, given]);
@@ -54,20 +54,25 @@ function Injection({
   const [open, setOpen] = useState(undone);
   return (
     <>
-      <Card title="Inject in place of the sensor" aside={<Text as="mono">{unit}</Text>}>
+      <Card
+        title={made.data ? 'Set real values and measure them' : 'Inject in place of the sensor'}
+        aside={<Text as="mono">{unit}</Text>}
+      >
         <Row first className="gap-2">
           <Text as="soft">
-            Take the sensor off and put the source on its wires. Go up, then down, then beyond.
+            {made.data
+              ? 'No source stands in for it. Bring about each value, measure it with a tape or gauge, and read the controller while its port says connected and valid.'
+              : 'Take the sensor off and put the source on its wires. Go up, then down, then beyond.'}
           </Text>
           <Caution>
-            What hangs on this value acts on what you inject. Tell the operator, and block what could start or
-            trip.
+            {`What hangs on this value acts on what you ${made.data ? 'set' : 'inject'}. Tell the operator, and block what could start or trip.`}
           </Caution>
         </Row>
         {steps.map((step, i) => (
           <InjectionStepRow
             key={step.planned.step.key}
             {...step}
+            isReal={made.data !== undefined}
             bench={bench}
             entered={entered}
             latest={latest}
@@ -79,7 +84,7 @@ function Injection({
         ))}
       </Card>
       <StoreEntries of={entered} one="reading" many="readings" />
-      <BenchFields bench={bench} />
+      {!made.data && <BenchFields bench={bench} />}
       <InstrumentFields {...fields} problem={problem} />
       {instrument && <RatioText ratio={sourceRatio(checks, instrument)} />}
     </>
@@ -92,7 +97,7 @@ function RatioText({ ratio }: { ratio: number | undefined }) {
   const good = ratio >= MIN_RATIO;
   return (
     <Text as={good ? 'small' : 'fail'}>
-      {`The source is ${plain(ratio, 2)} times better than the tightest limit${good ? '.' : `; ${MIN_RATIO} times is the minimum that says much.`}`}
+      {`The instrument is ${plain(ratio, 2)} times better than the tightest limit${good ? '.' : `; ${MIN_RATIO} times is the minimum that says much.`}`}
     </Text>
   );
 }

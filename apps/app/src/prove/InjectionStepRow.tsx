@@ -4,10 +4,12 @@ import { digitsOf, expectedText, judgeCheck, unitOfExpected } from '@keypost/cor
 import { fixed } from '@keypost/core/units';
 import type { Check, PlannedStep } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { StatusIcon } from '../ui/StatusIcon';
+import { parseTyped } from '../ui/typedNumbers';
 import { Text } from '../ui/Text';
 import { lastText, YesNo } from './ProofForm';
 import type { useBench } from './useBench';
@@ -16,6 +18,8 @@ import type { useEntries } from './useEntries';
 
 interface StepParts {
   readonly planned: PlannedStep;
+  /** The value is really there and measured, in place of a source. */
+  readonly isReal: boolean;
   readonly checks: readonly Check[];
   readonly bench: ReturnType<typeof useBench>;
   readonly entered: ReturnType<typeof useEntries>;
@@ -42,7 +46,7 @@ function verdictOf(check: Check, { entered, latest, instrument }: StepParts): Ve
 export function InjectionStepRow(
   parts: StepParts & { open: boolean; onOpen: () => void; onNext: (() => void) | undefined },
 ) {
-  const { planned, checks, bench, open, onOpen, onNext } = parts;
+  const { planned, checks, bench, isReal, open, onOpen, onNext } = parts;
   const { step, signal, unit } = planned;
   const given = bench.given[step.key];
   const amount = `${fixed(signal, digitsOf(unit))} ${unit}`;
@@ -56,7 +60,7 @@ export function InjectionStepRow(
     <View className="border-t border-line">
       <Pressable
         role="button"
-        aria-label={`Inject ${amount}, ${textOf(step.words)}`}
+        aria-label={`${isReal ? 'Set about' : 'Inject'} ${amount}, ${textOf(step.words)}`}
         aria-expanded={open}
         onPress={onOpen}
         className={`min-h-[56px] flex-row items-center gap-3 px-4 py-2 active:bg-wash ${open ? 'bg-wash' : ''}`}
@@ -69,12 +73,14 @@ export function InjectionStepRow(
       </Pressable>
       {open && (
         <View className="gap-3 bg-wash px-4 pb-4">
-          {given && (
+          {isReal && <MeasuredField step={step.key} unit={unit} put={bench.put} />}
+          {given && !isReal && (
             <Text as="small">{`The source gives ${fixed(given.injected, digitsOf(unit) + 1)} ${unit}; the limits are for that.`}</Text>
           )}
-          {checks.map((check, i) => (
-            <CheckEntry key={check.key} check={check} verdict={verdicts[i]} entered={parts.entered} />
-          ))}
+          {(given ?? !isReal) &&
+            checks.map((check, i) => (
+              <CheckEntry key={check.key} check={check} verdict={verdicts[i]} entered={parts.entered} />
+            ))}
           <View className="flex-row flex-wrap gap-3">
             {bench.link !== undefined && (
               <Button
@@ -88,6 +94,37 @@ export function InjectionStepRow(
         </View>
       )}
     </View>
+  );
+}
+
+/** What a tape or gauge says is there: the limits are for that. */
+function MeasuredField({
+  step,
+  unit,
+  put,
+}: {
+  step: string;
+  unit: string;
+  put: ReturnType<typeof useBench>['put'];
+}) {
+  const [text, setText] = useState('');
+  const read = parseTyped(text, unit);
+  const change = (typed: string): void => {
+    setText(typed);
+    const now = parseTyped(typed, unit);
+    put(step, now.ok ? now.value : undefined);
+  };
+  return (
+    <Field
+      label="Measured with tape or gauge"
+      value={text}
+      onChange={change}
+      unit={unit}
+      inputMode="decimal"
+      mono
+      hint="The limits are worked out for this"
+      problem={text !== '' && !read.ok ? textOf(read.problem) : undefined}
+    />
   );
 }
 

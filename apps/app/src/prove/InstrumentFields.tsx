@@ -9,20 +9,21 @@ import { Field } from '../ui/Field';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 
-/** What is taken of an instrument that nobody described yet: a meter for volts, a source for anything else. */
+/** What is taken of an instrument that nobody described yet: a meter for volts, a tape for what is really there. */
 const METER = { name: 'Multimeter', percent: '0.5', fixed: '0.02' };
+const GAUGE = { name: 'Tape or gauge', percent: '0', fixed: '1' };
 const SOURCE = { name: 'Bench source', percent: '0.02', fixed: '0.002' };
 
-export type InstrumentKind = 'meter' | 'source';
+export type InstrumentKind = 'meter' | 'source' | 'gauge';
 
 const keyOf = (kind: InstrumentKind, unit: string): string =>
-  kind === 'meter' ? 'keypost.instrument' : `keypost.source.${unit}`;
+  kind === 'meter' ? 'keypost.instrument' : `keypost.${kind}.${unit}`;
 
 type Texts = typeof METER;
 const Kept = z.object({ name: z.string(), percent: z.string(), fixed: z.string() }).partial();
 
 function remembered(kind: InstrumentKind, unit: string): Texts {
-  const first = kind === 'meter' ? METER : SOURCE;
+  const first = { meter: METER, source: SOURCE, gauge: GAUGE }[kind];
   return { ...first, ...(readStored(keyOf(kind, unit), Kept) as Partial<Texts> | undefined) };
 }
 
@@ -63,7 +64,7 @@ export function InstrumentFields({
   problem: string | undefined;
 }) {
   return (
-    <Card title={kind === 'meter' ? 'Instrument' : 'Source'}>
+    <Card title={kind === 'source' ? 'Source' : 'Instrument'}>
       <Row first className="gap-3">
         <Field label="Name" value={texts.name} onChange={(name) => onChange({ name })} maxLength={40} />
         <View className="flex-row gap-3">

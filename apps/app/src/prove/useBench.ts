@@ -47,5 +47,9 @@ export function useBench(unit: string) {
       setWaiting(undefined);
     }
   };
-  return { link, typed, simulated, change, give, given, waiting, problem };
+  const put = (step: string, injected: number | undefined): void =>
+    setGiven(({ [step]: _, ...rest }) =>
+      injected === undefined ? rest : { ...rest, [step]: { injected, source: '' } },
+    );
+  return { put, link, typed, simulated, change, give, given, waiting, problem };
 }

@@ -1,8 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { bandText, budgetAt, countedOf, engineeringOf } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
-import type { BandName, PointChain } from '@keypost/core/scaling';
-import type { Bands } from '@keypost/core/model';
+import type { BandName, PointChain, SignalChain } from '@keypost/core/scaling';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
@@ -34,7 +33,7 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
   const room = 0.12 * (bands.overAt - bands.underAt);
   const { unit } = chain.input;
   const across = {
-    low: minShown(unit, Math.max(bands.lowFault, bands.underAt - room) - room / 2),
+    low: minShown(chain.input, Math.max(bands.lowFault, bands.underAt - room) - room / 2),
     high: Math.min(bands.highFault, bands.overAt + room) + room / 2,
     unit,
   };
@@ -49,7 +48,7 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
         label={`${controller.unit} over ${chain.input.unit}: ${value.toPrecision(4)} ${controller.unit} at ${input.toPrecision(4)} ${chain.input.unit}`}
         across={across}
         up={up}
-        behind={(frame) => <BandStrips frame={frame} bands={bands} across={across} />}
+        behind={(frame) => <BandStrips frame={frame} chain={chain} across={across} />}
       >
         {(frame) => (
           <>
@@ -68,10 +67,19 @@ export function ChainChart({ point, moment }: { point: OpenPoint; moment: ChainM
 }
 
 /** A fault in one word, for which a strip has room. */
-const faultText = (name: BandName, unit: string): string => textOf(bandText(name, unit)).replace('wire ', '');
+const faultText = (name: BandName, input: SignalChain['input']): string =>
+  textOf(bandText(name, input)).replace('wire ', '');
 
 /** Where the signal is no measurement, or outside its range. */
-function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; across: Extent }) {
+function BandStrips({
+  frame,
+  chain: { bands, input },
+  across,
+}: {
+  frame: Frame;
+  chain: SignalChain;
+  across: Extent;
+}) {
   const t = useTokens();
   const bad = { fill: t.failwash, ink: t.fail };
   return (
@@ -81,7 +89,7 @@ function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; acro
         from={across.low}
         to={bands.lowFault}
         {...bad}
-        words={faultText('lowFault', across.unit)}
+        words={faultText('lowFault', input)}
       />
       <Strip frame={frame} from={bands.lowFault} to={bands.underAt} fill={t.line} />
       <Strip frame={frame} from={bands.overAt} to={bands.highFault} fill={t.line} />
@@ -90,7 +98,7 @@ function BandStrips({ frame, bands, across }: { frame: Frame; bands: Bands; acro
         from={bands.highFault}
         to={across.high}
         {...bad}
-        words={faultText('highFault', across.unit)}
+        words={faultText('highFault', input)}
       />
     </>
   );

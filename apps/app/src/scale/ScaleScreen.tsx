@@ -12,6 +12,7 @@ import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { ArrivesCard } from './ArrivesCard';
 import { ErrorBudgetCard } from './ErrorBudgetCard';
 import { ChainChart } from './ChainChart';
 import { SignalChainCard } from './SignalChainCard';
@@ -70,6 +71,7 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
           ))}
           <ChainChart point={point} moment={moment} />
           <SignalChainCard point={point} moment={moment} />
+          <ArrivesCard point={point} moment={moment} />
           <StampSteps
             point={point}
             steps={steps}
@@ -98,7 +100,7 @@ function MoreCard({
   point: OpenPoint;
   moment: ChainMoment;
 }) {
-  const { tables, chain } = made;
+  const { tables, chain, data } = made;
   const rows = calibrationsOf(analysis.context.index.job, analysis.context.point.id);
   const runs = rows.filter(({ body }) => body.kind === 'transmitter').length;
   const isFlow = type.handling?.parameters.some(({ key }) => key === 'cutoff') ?? false;
@@ -108,7 +110,11 @@ function MoreCard({
         first
         to={`${base}/scale/setup`}
         label="Setup of the chain"
-        hint="shapes, converter, bands, panel screen"
+        hint={
+          data
+            ? 'which value, its line, what it stands for, bands, panel screen'
+            : 'shapes, converter, bands, panel screen'
+        }
       />
       <MoreRow
         first={false}
@@ -116,22 +122,7 @@ function MoreCard({
         label="Code for the controller"
         hint="Structured Text, PLCopen XML, and what integers do to it"
       />
-      <MoreRow
-        first={false}
-        to={`${base}/scale/tables`}
-        label="Calibration tables"
-        hint={
-          tables.inForce === 'none'
-            ? 'workshop and field; none in force'
-            : `the ${tables.inForce} table is in force`
-        }
-      />
-      <MoreRow
-        first={false}
-        to={`${base}/scale/calibrate`}
-        label="Transmitter calibration"
-        hint={runs ? `${runs} stored, as found and as left` : 'as found, correction, as left'}
-      />
+      <ComparedRows base={base} isData={data !== undefined} inForce={tables.inForce} runs={runs} />
       <MoreRow
         first={false}
         to={`${base}/scale/displays`}
@@ -145,6 +136,43 @@ function MoreCard({
   );
 }
 
+/** What is compared with a reference: raw numbers with a tape, or tables and the transmitter with a source. */
+function ComparedRows({
+  base,
+  isData,
+  inForce,
+  runs,
+}: {
+  base: OpenPoint['base'];
+  isData: boolean;
+  inForce: ChainMoment['made']['tables']['inForce'];
+  runs: number;
+}) {
+  return isData ? (
+    <MoreRow
+      first={false}
+      to={`${base}/scale/line`}
+      label="Readings beside a tape"
+      hint="whether raw numbers lie on the stated line"
+    />
+  ) : (
+    <>
+      <MoreRow
+        first={false}
+        to={`${base}/scale/tables`}
+        label="Calibration tables"
+        hint={inForce === 'none' ? 'workshop and field; none in force' : `the ${inForce} table is in force`}
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/calibrate`}
+        label="Transmitter calibration"
+        hint={runs ? `${runs} stored, as found and as left` : 'as found, correction, as left'}
+      />
+    </>
+  );
+}
+
 /** What is taken for granted, what the controller does outside the range, and what was sent here from the tools. */
 function NotesCard({ point, moment: { made } }: { point: OpenPoint; moment: ChainMoment }) {
   const { context } = point.analysis;
@@ -155,7 +183,7 @@ function NotesCard({ point, moment: { made } }: { point: OpenPoint; moment: Chai
       <Row first className="gap-2">
         <Text as="body">{`${textOf(scalingText(made))}.`}</Text>
         <Text as="small">
-          {`At or below ${written(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandText('lowFault', input.unit))}, at or above ${written(bands.highFault, 4)} ${input.unit} ${textOf(bandText('highFault', input.unit))}: ${textOf(reactionText(bands))}.`}
+          {`At or below ${written(bands.lowFault, 4)} ${input.unit} it is ${textOf(bandText('lowFault', input))}, at or above ${written(bands.highFault, 4)} ${input.unit} ${textOf(bandText('highFault', input))}: ${textOf(reactionText(bands))}.`}
         </Text>
         {made.notes.map((note) => (
           <Text as="small" key={textOf(note)}>

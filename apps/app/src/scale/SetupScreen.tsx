@@ -1,6 +1,7 @@
 import { typedIn } from '../ui/typedNumbers';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
+import { dataValuesOf } from '@keypost/core/scaling';
 import type { PointChain } from '@keypost/core/scaling';
 import type { RawFormat } from '@keypost/core/model';
 import { useRouter } from 'expo-router';
@@ -16,8 +17,10 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
+import { DataFields } from './DataFields';
+import { firstDataTexts, readData } from './dataSetup';
 import { BandFields, ConverterFields, ControllerFields, DisplayFields, SensorFields } from './setupFields';
-import type { SetupTexts } from './setupFields';
+import type { Fields, SetupTexts } from './setupFields';
 
 /** Setup of a chain: what its parts and their parameters do not say. */
 export function SetupScreen() {
@@ -30,7 +33,7 @@ export function SetupScreen() {
 
 const text = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
-function firstTexts({ scaling, chain }: PointChain): SetupTexts {
+function firstTexts({ scaling, chain, data }: PointChain): SetupTexts {
   const { sensor, converter, controller } = scaling;
   const { bands, display } = chain;
   const format = chain.converter.format;
@@ -66,6 +69,7 @@ function firstTexts({ scaling, chain }: PointChain): SetupTexts {
     displayHigh: text(display.high),
     decimals: text(display.decimals),
     displayCutoff: text(display.cutoffPercent),
+    ...firstDataTexts(scaling, data),
   };
 }
 
@@ -99,6 +103,28 @@ const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
   'display.cutoffPercent': 'displayCutoff',
 };
 
+const DATA_FIELDS: Readonly<Record<string, keyof SetupTexts>> = {
+  'data.item': 'item',
+  'data.line': 'gradient',
+  'data.line.gradient': 'gradient',
+  'data.line.offset': 'offset',
+  'data.line.unit': 'lineUnit',
+  'data.raw': 'rawHigh',
+  'data.raw.low': 'rawLow',
+  'data.raw.high': 'rawHigh',
+  'data.stands': 'standsAtOther',
+  'data.stands.at': 'standsAt',
+  'data.stands.low': 'standsLow',
+  'data.stands.atOther': 'standsAtOther',
+  'data.stands.high': 'standsHigh',
+  'data.stands.unit': 'standsUnit',
+  'data.program': 'programRawHigh',
+  'data.program.rawLow': 'programRawLow',
+  'data.program.rawHigh': 'programRawHigh',
+  'data.program.low': 'programLow',
+  'data.program.high': 'programHigh',
+};
+
 const BAND_TEXTS = ['lowFault', 'underAt', 'overAt', 'highFault', 'delay', 'reaction', 'substitute'] as const;
 const DISPLAY_TEXTS = [
   'displayLabel',
@@ -124,10 +150,35 @@ const ownFormat = (texts: SetupTexts): RawFormat => ({
   bothSides: false,
 });
 
+const bandsOf = (texts: SetupTexts, unit: string) => ({
+  lowFault: number(texts.lowFault, unit),
+  underAt: number(texts.underAt, unit),
+  overAt: number(texts.overAt, unit),
+  highFault: number(texts.highFault, unit),
+  delay: number(texts.delay, 's'),
+  reaction: texts.reaction,
+  ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),
+});
+
+const displayOf = (texts: SetupTexts) => ({
+  label: texts.displayLabel,
+  unit: texts.displayUnit,
+  low: number(texts.displayLow, texts.displayUnit),
+  high: number(texts.displayHigh, texts.displayUnit),
+  decimals: number(texts.decimals),
+  cutoffPercent: number(texts.displayCutoff, '%'),
+});
+
 /** What was typed as the row that is stored, or what is wrong by field. */
 function read(
   texts: SetupTexts,
-  follows: { readonly bands: boolean; readonly display: boolean; readonly unit: string },
+  follows: {
+    readonly bands: boolean;
+    readonly display: boolean;
+    readonly unit: string;
+    readonly isData: boolean;
+    readonly data: unknown;
+  },
 ): { scaling: Scaling } | { errors: FieldErrors<SetupTexts> } {
   const own = texts.formatId === 'own' ? ownFormat(texts) : undefined;
   const parsed = Scaling.safeParse({
@@ -138,7 +189,7 @@ function read(
       multiplier: number(texts.sensorMultiplier),
     },
     converter: {
-      ...(own ? { own } : { formatId: texts.formatId }),
+      ...(own ? { own } : follows.isData ? {} : { formatId: texts.formatId }),
       zero: texts.zero,
       percent: number(texts.converterPercent, '%'),
       updateMs: number(texts.updateMs, 'ms'),
@@ -150,33 +201,15 @@ function read(
       cutPercent: number(texts.cutPercent, '%'),
       multiplier: number(texts.controllerMultiplier),
     },
-    bands: follows.bands
-      ? undefined
-      : {
-          lowFault: number(texts.lowFault, follows.unit),
-          underAt: number(texts.underAt, follows.unit),
-          overAt: number(texts.overAt, follows.unit),
-          highFault: number(texts.highFault, follows.unit),
-          delay: number(texts.delay, 's'),
-          reaction: texts.reaction,
-          ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),
-        },
-    display: follows.display
-      ? undefined
-      : {
-          label: texts.displayLabel,
-          unit: texts.displayUnit,
-          low: number(texts.displayLow, texts.displayUnit),
-          high: number(texts.displayHigh, texts.displayUnit),
-          decimals: number(texts.decimals),
-          cutoffPercent: number(texts.displayCutoff, '%'),
-        },
+    bands: follows.bands ? undefined : bandsOf(texts, follows.unit),
+    display: follows.display ? undefined : displayOf(texts),
+    ...(follows.isData && { data: follows.data }),
   });
   if (parsed.success) return { scaling: parsed.data };
   const errors: { -readonly [Name in keyof FieldErrors<SetupTexts>]: FieldErrors<SetupTexts>[Name] } = {};
   for (const issue of parsed.error.issues) {
     const { path, code } = issue;
-    const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
+    const field = FIELD_OF[path.join('.')] ?? DATA_FIELDS[path.join('.')] ?? 'displayLabel';
     const message = code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
     errors[field] ??= { type: code ?? 'refused', message };
   }
@@ -184,14 +217,30 @@ function read(
 }
 
 /** The form's texts as a scaling; what nobody chose goes on following the range. */
-function readFollowing(texts: SetupTexts, first: SetupTexts, { scaling, chain }: PointChain) {
+function readFollowing(texts: SetupTexts, first: SetupTexts, { scaling, chain, data }: PointChain) {
   const same = (names: readonly (keyof SetupTexts)[]): boolean =>
     names.every((name) => texts[name] === first[name]);
   return read(texts, {
     bands: scaling.bands === undefined && same(BAND_TEXTS),
     display: scaling.display === undefined && same(DISPLAY_TEXTS),
     unit: chain.input.unit,
+    isData: data !== undefined,
+    data: readData(texts, first, scaling),
   });
+}
+
+/** Where the value comes from: of data which it is, else sensor, converter and program. */
+function SourceFields({ point, ...fields }: Fields & { point: OpenPoint }) {
+  const { context } = point.analysis;
+  const sent = dataValuesOf(context);
+  if (sent && 'values' in sent) return <DataFields {...fields} values={sent.values} />;
+  return (
+    <>
+      <SensorFields {...fields} point={point} />
+      <ConverterFields {...fields} isThermocouple={context.output.thermocouple !== undefined} />
+      <ControllerFields {...fields} />
+    </>
+  );
 }
 
 function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
@@ -226,13 +275,8 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   return (
     <View className="gap-4">
       <DraftNotice draft={draft} />
-      <SensorFields {...fields} point={point} />
-      <ConverterFields
-        {...fields}
-        isThermocouple={point.analysis.context.output.thermocouple !== undefined}
-      />
-      <ControllerFields {...fields} />
-      <BandFields {...fields} unit={made.chain.input.unit} ends={made.ends} />
+      <SourceFields {...fields} point={point} />
+      <BandFields {...fields} arriving={made.chain.input} ends={made.ends} />
       <DisplayFields {...fields} />
       {Object.keys(errors).length > 0 && <Text as="fail">Some fields above are not right yet.</Text>}
       <FormFoot

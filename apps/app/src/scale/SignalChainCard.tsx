@@ -30,7 +30,7 @@ export function SignalChainCard({ point, moment }: { point: OpenPoint; moment: C
             moved={moment.moved === key}
             band={
               state.band !== 'range' && key !== 'value' && key !== 'signal'
-                ? textOf(bandText(state.band, made.chain.input.unit))
+                ? textOf(bandText(state.band, made.chain.input))
                 : undefined
             }
             note={textOf(state.rows[key].note)}
@@ -62,7 +62,7 @@ function plusMinus({ analysis }: OpenPoint, { made, state }: ChainMoment): Parti
     unlessRefused(() => {
       const { min, max } = made.chain.loop.at(state.rows.signal.value);
       const { worst } = budgetAt(analysis, made, state.rows.value.value);
-      return { input: (max - min) / 2, engineering: worst };
+      return { ...(!made.data && { input: (max - min) / 2 }), engineering: worst };
     }) ?? {}
   );
 }

@@ -37,18 +37,23 @@ export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkTe
       range: rangeText(sensor.low, sensor.high),
     },
     signal: {
-      label: 'At the sensor',
+      label: input.isData ? 'Device says' : 'At the sensor',
       unit: sensor.signal.unit,
       digits: signal,
       range: rangeText(sensor.signal.low, sensor.signal.high),
     },
     input: {
-      label: 'At the input',
+      label: input.isData ? 'At the port' : 'At the input',
       unit: input.unit,
       digits: seen,
-      range: rangeText(minShown(input.unit, bands.underAt), bands.overAt),
+      range: rangeText(minShown(input, bands.underAt), bands.overAt),
     },
-    counts: { label: 'Counts', unit: '', digits: 0, range: countRange(format) },
+    counts: {
+      label: input.isData ? 'Raw number' : 'Counts',
+      unit: '',
+      digits: format.step < 1 ? 3 : 0,
+      range: countRange(format),
+    },
     engineering: {
       label: 'Controller',
       unit: controller.unit,
@@ -65,7 +70,8 @@ export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkTe
 }
 
 /** Signals that never go below zero are not shown there, wherever their limits lie. */
-export const minShown = (unit: string, low: number): number => (unit === 'mV' ? low : Math.max(0, low));
+export const minShown = ({ unit, isData }: PointChain['chain']['input'], low: number): number =>
+  unit === 'mV' || isData ? low : Math.max(0, low);
 
 const countRange = ({ kind, low, high }: PointChain['chain']['converter']['format']): string =>
   kind === 'unit' ? `${high} a unit` : `${grouped(low)} to ${grouped(high)}`;
@@ -75,4 +81,8 @@ export const grouped = (value: number): string => fixed(value, 0).replace(/\B(?=
 
 /** A link's number as it is shown. */
 export const linkNumber = (key: LinkKey, value: number, digits: number): string =>
-  !Number.isFinite(value) ? 'beyond' : key === 'counts' ? grouped(value) : fixed(value, digits);
+  !Number.isFinite(value)
+    ? 'beyond'
+    : key === 'counts' && digits === 0
+      ? grouped(value)
+      : fixed(value, digits);

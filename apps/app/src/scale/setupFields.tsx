@@ -3,7 +3,7 @@ import type { Message } from '@keypost/core/messages';
 import { Bands } from '@keypost/core/model';
 import { typedIn } from '../ui/typedNumbers';
 import { BAND_SETS, isShort, RAW_FORMATS, swallowedEnds } from '@keypost/core/scaling';
-import type { BandName } from '@keypost/core/scaling';
+import type { BandName, SignalChain } from '@keypost/core/scaling';
 import { elementOf } from '@keypost/core/network';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
@@ -47,15 +47,30 @@ export interface SetupTexts {
   readonly displayHigh: string;
   readonly decimals: string;
   readonly displayCutoff: string;
+  readonly item: string;
+  readonly gradient: string;
+  readonly offset: string;
+  readonly lineUnit: string;
+  readonly rawLow: string;
+  readonly rawHigh: string;
+  readonly standsAt: string;
+  readonly standsLow: string;
+  readonly standsAtOther: string;
+  readonly standsHigh: string;
+  readonly standsUnit: string;
+  readonly programRawLow: string;
+  readonly programLow: string;
+  readonly programRawHigh: string;
+  readonly programHigh: string;
 }
 
-interface Fields {
+export interface Fields {
   readonly texts: SetupTexts;
   readonly problems: Partial<Record<keyof SetupTexts, string>>;
   readonly change: (patch: Partial<SetupTexts>) => void;
 }
 
-function Typed({
+export function Typed({
   of: { texts, problems, change },
   name,
   label,
@@ -86,7 +101,7 @@ function Typed({
   );
 }
 
-const Side = ({ children }: { children: React.ReactNode }) => (
+export const Side = ({ children }: { children: React.ReactNode }) => (
   <View className="flex-row flex-wrap gap-3">{children}</View>
 );
 
@@ -223,28 +238,32 @@ export function ControllerFields(of: Fields) {
   );
 }
 
+type Arriving = SignalChain['input'];
+
 /** What the limits as they are typed would do to the ends of the range; nothing while one is no number. */
-function swallowedBy(texts: SetupTexts, ends: { low: number; high: number }, unit: string): Message[] {
+function swallowedBy(texts: SetupTexts, ends: { low: number; high: number }, arriving: Arriving): Message[] {
   const [lowFault, underAt, overAt, highFault] = [
     texts.lowFault,
     texts.underAt,
     texts.overAt,
     texts.highFault,
-  ].map((text) => typedIn(text, unit));
+  ].map((text) => typedIn(text, arriving.unit));
   const bands = Bands.safeParse({ lowFault, underAt, overAt, highFault, delay: 0, reaction: 'hold' });
-  return bands.success ? swallowedEnds(bands.data, ends, unit) : [];
+  return bands.success ? swallowedEnds(bands.data, ends, arriving) : [];
 }
 
-const faultLabel = (name: BandName, unit: string): string => (isShort(name, unit) ? 'Short at' : 'Break at');
+const faultLabel = (name: BandName, { unit, isData }: Arriving): string =>
+  isData ? 'No value at' : isShort(name, unit) ? 'Short at' : 'Break at';
 
 /** Limits of the signal, and what is done beyond them. */
 export function BandFields({
-  unit,
+  arriving,
   ends,
   ...of
-}: Fields & { unit: string; ends: { low: number; high: number } | undefined }) {
+}: Fields & { arriving: Arriving; ends: { low: number; high: number } | undefined }) {
   const { texts, change } = of;
-  const swallowed = ends ? swallowedBy(texts, ends, unit) : [];
+  const { unit } = arriving;
+  const swallowed = ends ? swallowedBy(texts, ends, arriving) : [];
   return (
     <Card title="Outside the range">
       <Row first className="gap-3">
@@ -268,12 +287,12 @@ export function BandFields({
           </View>
         )}
         <Side>
-          <Typed of={of} name="lowFault" label={faultLabel('lowFault', unit)} unit={unit} />
+          <Typed of={of} name="lowFault" label={faultLabel('lowFault', arriving)} unit={unit} />
           <Typed of={of} name="underAt" label="Under-range below" unit={unit} />
         </Side>
         <Side>
           <Typed of={of} name="overAt" label="Over-range above" unit={unit} />
-          <Typed of={of} name="highFault" label={faultLabel('highFault', unit)} unit={unit} />
+          <Typed of={of} name="highFault" label={faultLabel('highFault', arriving)} unit={unit} />
         </Side>
         {swallowed.map((message, i) => (
           <Caution key={i}>{textOf(message)}</Caution>

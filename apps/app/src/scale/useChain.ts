@@ -43,7 +43,8 @@ export function useChain(point: OpenPoint): ChainMoment | string {
     }[key];
     const read = parseTyped(text, unit);
     if (!read.ok) return textOf(read.problem);
-    if (key === 'counts' && !Number.isInteger(read.value)) return textOf(say('model.counts-whole-numbers'));
+    if (key === 'counts' && chain.converter.format.step >= 1 && !Number.isInteger(read.value))
+      return textOf(say('model.counts-whole-numbers'));
     try {
       moveChain(chain, key, read.value);
       setAt({ key, value: read.value });

@@ -10,6 +10,7 @@ import { RadioGroup } from '../ui/RadioGroup';
 import { Card } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { AgreementCard } from './AgreementCard';
+import { DescriptionCard } from './DescriptionCard';
 import { DeviceCard } from './DeviceCard';
 import { SetDock } from './SetDock';
 import { SheetCard } from './SheetCard';
@@ -33,6 +34,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
       main={
         <>
           <Count sheets={sheets} />
+          <DescriptionCard point={point} />
           <DeviceCard point={point} sheets={sheets} />
           <RadioGroup
             value={arranged}

@@ -31,6 +31,12 @@ const CHAINS: Readonly<Record<string, Parameters<typeof Scaling.parse>[0]>> = {
   'ft-233': {
     display: { label: 'Panel screen', unit: 'm³/h', low: 0, high: 60, decimals: 1, cutoffPercent: 50 },
   },
+  'lt-270': {
+    sensor: { percent: 0.3 },
+    data: { item: 'Distance', stands: { at: 2600, low: 0, atOther: 600, high: 2, unit: 'm' } },
+  },
+  'jt-272': { data: { item: 'p', raw: { low: 0, high: 69000 } } },
+  'jn-274': { data: { item: 'p', raw: { low: 0, high: 173000 } } },
 };
 
 const table = (unitIn: string, unitOut: string, rows: readonly (readonly [number, number])[]) => ({
@@ -116,10 +122,26 @@ const CALIBRATIONS: readonly (readonly [pointId: string, body: CalibrationBody])
       pass: true,
     },
   ],
+  [
+    'lt-270',
+    {
+      kind: 'line',
+      unit: 'mm',
+      pairs: [
+        { raw: 1404, measured: 700 },
+        { raw: 4822, measured: 2410 },
+      ],
+      stated: { gradient: 0.5, offset: 0 },
+      found: { gradient: 0.50029257, offset: -2.4107666 },
+      allowed: 10,
+      worst: 2,
+      pass: true,
+    },
+  ],
 ];
 
 /** Points of which the controller was said to hold the scaling. */
-const TAKEN = ['pt-221', 'tt-226', 'lt-228'];
+const TAKEN = ['pt-221', 'tt-226', 'lt-228', 'lt-270'];
 
 const SOURCE: Instrument = { name: 'Loop source S2', percent: 0.02, fixed: 0.002, unit: 'mA' };
 

@@ -11,6 +11,8 @@ export { knownDescription } from './knownDescription.ts';
 export type { KnownDescription } from './knownDescription.ts';
 export { liveItems, portFlag } from './liveValue.ts';
 export type { PortState } from './liveValue.ts';
+export { measuredItems } from './measuredItems.ts';
+export type { MeasuredItem } from './measuredItems.ts';
 export { portAddresses } from './portAddresses.ts';
 export type { Numbering, PortAddress } from './portAddresses.ts';
 export { processDataInForce } from './processDataInForce.ts';

@@ -36,7 +36,7 @@ export interface LiveItem {
 }
 
 /** Whole numbers that mean no value in the smart-sensor profile (IO-Link Smart Sensor Profile, measurement data channel). */
-const PROFILE: Readonly<Record<number, Readonly<Record<number, Message>>>> = {
+export const PROFILE_CODES: Readonly<Record<number, Readonly<Record<number, Message>>>> = {
   16: { 32764: say('ioLink.no-signal'), 32760: say('ioLink.too-far'), [-32760]: say('ioLink.too-near') },
   32: {
     2147483644: say('ioLink.no-signal'),
@@ -116,7 +116,7 @@ function ownFlag({ allowed, type }: DescribedItem, raw: number): Text | undefine
   if (named && !within && allowed.ranges.length > 0) return named.name;
   if (!Number.isFinite(raw)) return say('ioLink.no-number');
   const bits = type.kind === 'int' ? type.bits : 0;
-  const profile = PROFILE[bits]?.[raw];
+  const profile = PROFILE_CODES[bits]?.[raw];
   if (profile && !within) return profile;
   if (allowed.ranges.length === 0)
     return allowed.values.length > 0 && !named ? say('ioLink.value-of-none') : undefined;

@@ -13,6 +13,7 @@ import { REASON } from './reason.ts';
 import { REASON_OUTSIDE } from './reasonOutside.ts';
 import { REMEDY } from './remedy.ts';
 import { SCALING } from './scaling.ts';
+import { SCALING_DATA } from './scalingData.ts';
 import { SCHEMA } from './schema.ts';
 import { SERVICE } from './service.ts';
 import { SETTING } from './setting.ts';
@@ -38,6 +39,7 @@ export const CATALOG = {
   ...REASON_OUTSIDE,
   ...REMEDY,
   ...SCALING,
+  ...SCALING_DATA,
   ...SCHEMA,
   ...SERVICE,
   ...SETTING,

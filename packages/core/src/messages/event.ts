@@ -110,5 +110,19 @@ export const EVENT = {
     unit: string;
   }) =>
     `${tag}: panel screen’s span ${written(low)} … ${written(high)} → ${written(newLow)} … ${written(newHigh)} ${unit}`,
+  'event.line': ({
+    tag,
+    pass,
+    pairs,
+    worst,
+    unit,
+  }: {
+    tag: string;
+    pass: boolean;
+    pairs: number;
+    worst: number;
+    unit: string;
+  }) =>
+    `${tag}: ${pairs} readings beside a tape ${pass ? 'lie on the stated line' : 'do not lie on the stated line'}, largest difference ${written(worst, 3)} ${unit}`,
   'event.note': ({ tag, title }: { tag: string; title: string }) => `${tag}: ${title}`,
 } as const;

@@ -82,6 +82,8 @@ export const MODEL = {
   'model.name-value-such-active': 'Name the value, such as Active power.',
   'model.registers-numbered-0': 'Registers are numbered from 0.',
   'model.registers-numbered-65535': 'Registers are numbered to 65535.',
+  'model.raw-whole-number': 'A raw number is a whole number.',
+  'model.raw-top-above-bottom': 'The highest raw number must be above the lowest.',
   'model.scale-0-makes-every': 'A scale of 0 makes every value 0.',
   'model.length-0-m-more': 'A length is 0 m or more.',
   'model.most-m': ({ maximum }: { maximum: number }) => `At most ${maximum} m.`,

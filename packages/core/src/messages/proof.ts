@@ -7,6 +7,26 @@ export const PROOF = {
   'proof.above-range': 'above the range',
   'proof.injected': ({ injected, digitsOf, unit }: { injected: number; digitsOf: number; unit: string }) =>
     `${fixed(injected, digitsOf)} ${unit} injected`,
+  'proof.really-there': ({
+    injected,
+    digitsOf,
+    unit,
+  }: {
+    injected: number;
+    digitsOf: number;
+    unit: string;
+  }) => `with ${fixed(injected, digitsOf)} ${unit} really there, connected and valid`,
+  'proof.set-really': ({
+    signal,
+    digitsOf,
+    unit,
+    step,
+  }: {
+    signal: number;
+    digitsOf: number;
+    unit: string;
+    step: string;
+  }) => `Set about ${fixed(signal, digitsOf)} ${unit} and measure it: ${step}`,
   'proof.shows': ({ band }: { band: string }) => `shows ${band}`,
   'proof.shows-nothing': 'shows nothing of it',
   'proof.controller': 'Controller',

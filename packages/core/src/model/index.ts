@@ -63,5 +63,5 @@ export {
   SensorClass,
   TablePoint,
 } from './scaling.ts';
-export type { CalibrationOf } from './scaling.ts';
+export type { CalibrationOf, DataChoice } from './scaling.ts';
 export { Id, Link, Quantity, Tag } from './words.ts';

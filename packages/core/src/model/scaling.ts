@@ -84,6 +84,42 @@ export const Display = z
   })
   .refine(({ low, high }) => low !== high, codeOf('model.screen-span-needs-two'));
 
+const rawEnds = {
+  low: z.int(codeOf('model.raw-whole-number')),
+  high: z.int(codeOf('model.raw-whole-number')),
+};
+
+/** What is chosen of a value that arrives as data: which it is, its line where no file tells it, what it stands for. */
+const DataChoice = z.object({
+  /** Name of the item in the process data, or id of the value in the register map. */
+  item: ShortText(64).optional(),
+  /** Value = raw × gradient + offset, as the leaflet says it. */
+  line: z
+    .object({
+      gradient: Quantity.refine((gradient) => gradient !== 0, codeOf('model.scale-0-makes-every')),
+      offset: Quantity,
+      unit: ShortText(12),
+    })
+    .optional(),
+  /** Raw numbers between which it measures. */
+  raw: z
+    .object(rawEnds)
+    .refine(({ low, high }) => low < high, codeOf('model.raw-top-above-bottom'))
+    .optional(),
+  /** What it stands for: two of its values, and the wanted value at each, such as a level for a distance. */
+  stands: z
+    .object({ at: Quantity, low: Quantity, atOther: Quantity, high: Quantity, unit: ShortText(12) })
+    .refine(({ at, atOther }) => at !== atOther, codeOf('model.range-needs-two-different'))
+    .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'))
+    .optional(),
+  /** What the program was told, where somebody looked: two raw numbers and what it makes of them. */
+  program: z
+    .object({ rawLow: z.int(), rawHigh: z.int(), low: Quantity, high: Quantity })
+    .refine(({ rawLow, rawHigh }) => rawLow !== rawHigh, codeOf('model.range-needs-two-different'))
+    .refine(({ low, high }) => low !== high, codeOf('model.range-needs-two-different'))
+    .optional(),
+});
+
 /** What is chosen along the chain of a point beyond what its parts and their parameters say. */
 export const Scaling = z.object({
   sensor: z
@@ -119,6 +155,7 @@ export const Scaling = z.object({
     .prefault({}),
   bands: Bands.optional(),
   display: Display.optional(),
+  data: DataChoice.optional(),
 });
 
 const Reading = z.object({
@@ -194,6 +231,20 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     becomes: z.object({ low: Quantity, high: Quantity }),
     remains: Quantity,
   }),
+  /** Raw numbers beside what a tape or gauge measured: whether they lie on the line that is stated. */
+  z.object({
+    kind: z.literal('line'),
+    unit: Unit,
+    pairs: z
+      .array(z.object({ raw: Quantity, measured: Quantity }))
+      .min(2, codeOf('model.two-readings-least'))
+      .max(20),
+    stated: z.object({ gradient: Quantity, offset: Quantity }),
+    found: z.object({ gradient: Quantity, offset: Quantity }),
+    allowed: z.number().positive(codeOf('model.limit-above-0')),
+    worst: Quantity,
+    pass: z.boolean(),
+  }),
   /** A result of the tool drawer that was sent here. */
   z.object({
     kind: z.literal('note'),
@@ -218,6 +269,7 @@ type SensorShape = z.infer<typeof SensorShape>;
 type ControllerShape = z.infer<typeof ControllerShape>;
 export type SensorClass = z.infer<typeof SensorClass>;
 export type Display = z.infer<typeof Display>;
+export type DataChoice = z.infer<typeof DataChoice>;
 export type Scaling = z.infer<typeof Scaling>;
 export type Reference = z.infer<typeof Reference>;
 export type CalibrationBody = z.infer<typeof CalibrationBody>;

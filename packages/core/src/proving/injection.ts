@@ -3,7 +3,15 @@ import type { Text } from '../messages/index.ts';
 import type { Result } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import { digitsForSpan } from '../units/index.ts';
-import { bandOf, bandText, budgetAt, chainOf, isMeasured, reactionText } from '../scaling/index.ts';
+import {
+  arrivesAsData,
+  bandOf,
+  bandText,
+  budgetAt,
+  chainOf,
+  isMeasured,
+  reactionText,
+} from '../scaling/index.ts';
 import type { SignalChain, Contribution, PointChain } from '../scaling/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Check, CheckGroup } from './check.ts';
@@ -38,6 +46,11 @@ export const INJECTION_STEPS: readonly InjectionStep[] = [
   { key: 'above', way: 'above', words: say('proof.above-range') },
 ];
 
+/** Of a value that arrives as data: the real value is set within its range, since no source stands in for it. */
+const DATA_STEPS: readonly InjectionStep[] = [25, 50, 75].map(up);
+
+const stepsFor = (isData: boolean): readonly InjectionStep[] => (isData ? DATA_STEPS : INJECTION_STEPS);
+
 /** What a step of the injection is called, by its key. */
 export const injectionText = (key: string): Text =>
   INJECTION_STEPS.find((step) => step.key === key)?.words ?? key;
@@ -48,16 +61,20 @@ type Place = (typeof PLACES)[number];
 
 const keyOf = (step: InjectionStep, place: Place): string => `inject.${step.key}.${place}`;
 
-/** Whether values are injected at a point: it is measured, on an input, and has a range. */
+/** Whether values are injected at a point, or really set: it is measured, on an input, and has a range. */
 export const takesInjection = (analysis: Analysis): boolean =>
-  isMeasured(analysis) &&
-  analysis.context.point.range !== undefined &&
-  (analysis.present.measured.length ?? 0) > 0;
+  arrivesAsData(analysis)
+    ? chainIsMade(chainOf(analysis))
+    : isMeasured(analysis) &&
+      analysis.context.point.range !== undefined &&
+      (analysis.present.measured.length ?? 0) > 0;
+
+const chainIsMade = (made: ReturnType<typeof chainOf>): boolean => made !== undefined && !('problem' in made);
 
 /** The keys of the injection's checks, without solving anything. */
 export const injectionKeys = (analysis: Analysis): string[] =>
   takesInjection(analysis)
-    ? INJECTION_STEPS.flatMap((step) =>
+    ? stepsFor(arrivesAsData(analysis)).flatMap((step) =>
         step.share === undefined ? [keyOf(step, 'controller')] : PLACES.map((place) => keyOf(step, place)),
       )
     : [];
@@ -78,7 +95,7 @@ const BEYOND = 0.1;
 export function plannedSteps({ chain }: PointChain): PlannedStep[] {
   const { sensor, bands } = chain;
   const { unit, low, high } = sensor.signal;
-  return INJECTION_STEPS.flatMap((step): PlannedStep[] => {
+  return stepsFor(chain.input.isData === true).flatMap((step): PlannedStep[] => {
     if (step.share === undefined) {
       // The same unit at input and wires: just past the limit. Else well past the range.
       const same = unit === chain.input.unit;
@@ -118,7 +135,8 @@ export function injectionChecks(
 ): Check[] {
   const { chain } = made;
   const { step, unit } = planned;
-  const text = say('proof.injected', { injected, digitsOf: digitsOf(unit), unit });
+  const amount = { injected, digitsOf: digitsOf(unit), unit };
+  const text = made.data ? say('proof.really-there', amount) : say('proof.injected', amount);
   if (planned.value === undefined) {
     const band = bandOf(chain.bands, injected);
     return [
@@ -129,7 +147,7 @@ export function injectionChecks(
         expected: {
           kind: 'yesno',
           value: true,
-          yes: say('proof.shows', { band: bandText(band, chain.input.unit) }),
+          yes: say('proof.shows', { band: bandText(band, chain.input) }),
           no: say('proof.shows-nothing'),
         },
       },
@@ -137,7 +155,7 @@ export function injectionChecks(
   }
   const value = chain.sensor.curve.inverse(injected);
   const allowed = budgetAt(analysis, made, value)
-    .contributions.filter(({ key }) => !NOT_ALLOWED.includes(key))
+    .contributions.filter(({ key }) => (key === 'sensor' && made.data) || !NOT_ALLOWED.includes(key))
     .reduce((sum, { plusMinus }) => sum + plusMinus, 0);
   return PLACES.map((place) => ({
     key: keyOf(step, place),
@@ -196,18 +214,18 @@ export function injectionGroups(analysis: Analysis): CheckGroup[] {
       ? [
           {
             key: `inject.${planned.step.key}`,
-            title: say('proof.inject', {
-              signal: planned.signal,
-              digitsOf: digitsOf(planned.unit),
-              unit: planned.unit,
-              step: planned.step.words,
-            }),
+            title: stepTitle(planned, made),
             checks,
           },
         ]
       : [];
   });
 }
+
+const stepTitle = ({ signal, unit, step }: PlannedStep, { data }: PointChain): Text => {
+  const given = { signal, digitsOf: digitsOf(unit), unit, step: step.words };
+  return data ? say('proof.set-really', given) : say('proof.inject', given);
+};
 
 /** What the stored results of an injection say together. */
 export interface InjectionSummary {

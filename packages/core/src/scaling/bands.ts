@@ -11,8 +11,14 @@ const TURNED = new Set(['Ω', 'mV']);
 /** Whether a fault at that end of the signal means a short, rather than a break. */
 export const isShort = (name: BandName, unit: string): boolean => (name === 'lowFault') === TURNED.has(unit);
 
-/** What a band is called; what a fault is hangs on the signal's unit. */
-export function bandText(name: BandName, unit: string): Message {
+/** What arrives at an input: a signal in its unit, or numbers that mean it. */
+export interface Arriving {
+  readonly unit: string;
+  readonly isData?: boolean;
+}
+
+/** What a band is called; what a fault is hangs on the signal's unit. What arrives as data has no wire that breaks. */
+export function bandText(name: BandName, { unit, isData }: Arriving): Message {
   switch (name) {
     case 'under':
       return say('scaling.under-range');
@@ -21,6 +27,7 @@ export function bandText(name: BandName, unit: string): Message {
     case 'range':
       return say('scaling.in-range');
     default:
+      if (isData) return say('scaling.no-value');
       return isShort(name, unit) ? say('scaling.short') : say('scaling.wire-break');
   }
 }
@@ -92,11 +99,16 @@ export function bandOf({ lowFault, underAt, overAt, highFault }: Bands, signal: 
 export function swallowedEnds(
   bands: Bands,
   range: { readonly low: number; readonly high: number },
-  unit: string,
+  arriving: Arriving,
 ): Message[] {
   const near = AT_THE_LIMIT * (range.high - range.low);
   const end = (which: 'low' | 'high', name: BandName, limit: number): Message =>
-    say('scaling.end-swallowed', { end: range[which], unit, limit, band: bandText(name, unit) });
+    say('scaling.end-swallowed', {
+      end: range[which],
+      unit: arriving.unit,
+      limit,
+      band: bandText(name, arriving),
+    });
   const low: Message[] =
     bands.lowFault >= range.low - near
       ? [end('low', 'lowFault', bands.lowFault)]

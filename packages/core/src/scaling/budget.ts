@@ -87,7 +87,8 @@ const USUAL_SENSOR_PERCENT = 0.5;
 
 /** The error budget of a point at one value: every cause brought to the value's unit through what follows it. */
 export function budgetAt(analysis: Analysis, made: PointChain, value: number): ErrorBudget {
-  if (countsPulses(analysis)) return pulseBudget(analysis, made, value);
+  if (countsPulses(analysis)) return withoutLoop(analysis, made, value, pulseCause(made));
+  if (made.data) return withoutLoop(analysis, made, value, stepCause(made));
   const { chain, sensed, own } = made;
   const signal = chain.sensor.curve.at(value);
   const perInput = slopeAt(chain, chain.loop.at(signal).nom);
@@ -133,25 +134,36 @@ export function budgetAt(analysis: Analysis, made: PointChain, value: number): E
   );
 }
 
-/** Pulses bring no error of a loop: what is left is the meter, one pulse more or less, unequal volumes, the screen. */
-function pulseBudget(analysis: Analysis, made: PointChain, value: number): ErrorBudget {
-  const { chain } = made;
-  return addUp(
-    [
-      ...sensorCauses(analysis, made, value),
-      {
-        key: 'converter',
-        label: 'Counter',
-        from: say('scaling.pulse-more-less-gate'),
-        plusMinus: Math.abs(engineeringOf(chain, 1) - engineeringOf(chain, 0)),
-      },
-      mismatchCause(made, value),
-      displayCause(chain),
-    ],
-    chain.sensor.unit,
-    chain.sensor.high - chain.sensor.low,
+/** Pulses and data bring no error of a loop: what is left is the sensor, one step, unequal lines, the screen. */
+const withoutLoop = (
+  analysis: Analysis,
+  made: PointChain,
+  value: number,
+  counting: Contribution,
+): ErrorBudget =>
+  addUp(
+    [...sensorCauses(analysis, made, value), counting, mismatchCause(made, value), displayCause(made.chain)],
+    made.chain.sensor.unit,
+    made.chain.sensor.high - made.chain.sensor.low,
   );
-}
+
+const pulseCause = ({ chain }: PointChain): Contribution => ({
+  key: 'converter',
+  label: 'Counter',
+  from: say('scaling.pulse-more-less-gate'),
+  plusMinus: Math.abs(engineeringOf(chain, 1) - engineeringOf(chain, 0)),
+});
+
+/** Half of what its raw number tells apart. */
+const stepCause = ({ chain }: PointChain): Contribution => {
+  const { low, step } = chain.converter.format;
+  return {
+    key: 'converter',
+    label: say('scaling.step-of-raw'),
+    from: say('scaling.half-a-raw-number'),
+    plusMinus: Math.abs(engineeringOf(chain, low + step) - engineeringOf(chain, low)) / 2,
+  };
+};
 
 /** Value in the program for each unit that the input sees more. */
 function slopeAt({ converter, controller }: SignalChain, input: number): number {

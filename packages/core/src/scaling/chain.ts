@@ -32,7 +32,7 @@ export interface SensorPart {
 export interface SignalChain {
   readonly sensor: SensorPart;
   readonly loop: LoopCurve;
-  readonly input: { readonly label: string; readonly unit: string };
+  readonly input: { readonly label: string; readonly unit: string; readonly isData?: boolean };
   readonly converter: {
     readonly format: RawFormat;
     readonly range: ConverterRange;

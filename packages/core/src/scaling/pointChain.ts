@@ -9,6 +9,7 @@ import { swallowedEnds, usualBands } from './bands.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, tablesOf, then } from '../sensing/index.ts';
 import type { CalibrationTables, Curve } from '../sensing/index.ts';
 import type { SignalChain } from './chain.ts';
+import { dataChain } from './dataChain.ts';
 import { converted, unitOf } from './converterPart.ts';
 import type { Converted } from './converterPart.ts';
 import { loopCurveOf, loopWhenAsked, solveLoop } from './loopCurve.ts';
@@ -32,6 +33,7 @@ export const isMeasured = ({ context }: Analysis): boolean =>
 
 function makeChain(analysis: Analysis): PointChain | NoChain {
   if (countsPulses(analysis)) return pulseChain(analysis);
+  if (analysis.context.output.drivenBy === 'communication') return dataChain(analysis);
   if (!isMeasured(analysis)) return undefined;
   const { context, present } = analysis;
   const { point, index } = context;
@@ -90,7 +92,7 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     range,
     notes: notesOf(sensed, scaling, tables, channel, own),
     ends: inputRange,
-    swallowed: swallowedEnds(bands, inputRange, unitOf(own)),
+    swallowed: swallowedEnds(bands, inputRange, { unit: unitOf(own) }),
   };
 }
 

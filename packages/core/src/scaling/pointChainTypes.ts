@@ -3,6 +3,7 @@ import type { Range, Scaling } from '../model/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { CalibrationTables } from '../sensing/index.ts';
 import type { SignalChain } from './chain.ts';
+import type { ChosenValue } from './dataValue.ts';
 import type { SensedBy } from './sensorPart.ts';
 
 /** The chain of a point of a job, with what has to be said of it. */
@@ -19,6 +20,8 @@ export interface PointChain {
   readonly ends?: { readonly low: number; readonly high: number };
   /** Ends of the range that lie in a band of faults. */
   readonly swallowed: readonly Message[];
+  /** The value that arrives as data, where it does. */
+  readonly data?: ChosenValue;
 }
 
 /** Why a point has no chain yet; nothing where it never will, since nothing of it is measured. */

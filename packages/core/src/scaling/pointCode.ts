@@ -19,7 +19,7 @@ export function codeRequest(tag: string, { chain, scaling, tables }: PointChain)
   return {
     tag,
     raw: { ...ends, min: format.min, max: format.max },
-    value: { low: chain.controller.low, high: chain.controller.high, unit: chain.controller.unit },
+    value: { ...programEnds(chain), unit: chain.controller.unit },
     shape: wanted,
     cut: scaling.controller.cutPercent / 100,
     table:
@@ -38,6 +38,16 @@ const rawEnds = ({ converter: { format, range } }: SignalChain): { low: number; 
   low: exactCounts(format, range, range.low),
   high: exactCounts(format, range, range.high),
 });
+
+/** What the program makes of the counts at both ends of the converter's range. */
+export const programEnds = ({
+  converter: { range },
+  controller,
+  input,
+}: SignalChain): { low: number; high: number } =>
+  input.isData
+    ? { low: controller.curve.at(range.low), high: controller.curve.at(range.high) }
+    : { low: controller.low, high: controller.high };
 
 /** The text that goes into the controller: the function, and its call with the point's constants. */
 export function codeText(request: CodeRequest, kind: CodeKind): string {

@@ -5,6 +5,7 @@ import { aboutValue } from '../network/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
+import { programEnds } from './pointCode.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
 const SHAPE_TEXT = {
@@ -17,6 +18,7 @@ const SHAPE_TEXT = {
 export function scalingText({ chain, scaling }: PointChain): Message {
   const { format, range } = chain.converter;
   const { controller } = chain;
+  const ends = programEnds(chain);
   const times =
     scaling.controller.multiplier === 1
       ? ''
@@ -33,8 +35,7 @@ export function scalingText({ chain, scaling }: PointChain): Message {
         });
   return say('scaling.are-to', {
     from,
-    low: controller.low,
-    high: controller.high,
+    ...ends,
     unit: controller.unit,
     shapeWord: SHAPE_TEXT[scaling.controller.shape],
     times,
@@ -44,7 +45,8 @@ export function scalingText({ chain, scaling }: PointChain): Message {
 /** What the controller is to hold, as a fingerprint: what its scaling works out to, whatever it comes from. */
 const aboutChain = ({ chain, scaling }: PointChain): Fingerprint => {
   const { format, range } = chain.converter;
-  const { low, high, unit } = chain.controller;
+  const { unit } = chain.controller;
+  const { low, high } = programEnds(chain);
   return aboutValue('scaling', {
     format,
     range,

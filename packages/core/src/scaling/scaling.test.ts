@@ -225,12 +225,12 @@ describe('bands', () => {
   });
 
   test('what a fault is called hangs on what is measured', () => {
-    expect(said(bandText('lowFault', 'mA'))).toBe('scaling.wire-break');
-    expect(said(bandText('highFault', 'mA'))).toBe('scaling.short');
+    expect(said(bandText('lowFault', { unit: 'mA' }))).toBe('scaling.wire-break');
+    expect(said(bandText('highFault', { unit: 'mA' }))).toBe('scaling.short');
     // An open thermometer has more ohms than any temperature.
-    expect(said(bandText('highFault', 'Ω'))).toBe('scaling.wire-break');
-    expect(said(bandText('lowFault', 'Ω'))).toBe('scaling.short');
-    expect(said(bandText('under', 'Ω'))).toBe('scaling.under-range');
+    expect(said(bandText('highFault', { unit: 'Ω' }))).toBe('scaling.wire-break');
+    expect(said(bandText('lowFault', { unit: 'Ω' }))).toBe('scaling.short');
+    expect(said(bandText('under', { unit: 'Ω' }))).toBe('scaling.under-range');
   });
 
   const samples = [0, 1, 2, 3, 4, 5].map((at) => ({
@@ -252,7 +252,8 @@ describe('bands', () => {
 
   test('limits that swallow an end of the range are told with it', () => {
     const range = { low: 4, high: 20 };
-    const told = (bands: Partial<Bands>) => swallowedEnds({ ...ne43, ...bands }, range, 'mA').map(said);
+    const told = (bands: Partial<Bands>) =>
+      swallowedEnds({ ...ne43, ...bands }, range, { unit: 'mA' }).map(said);
     for (const { bands } of BAND_SETS) expect(told(bands)).toEqual([]);
     expect(told({ lowFault: 4, underAt: 4 })).toEqual([
       'scaling.end-swallowed end=4 unit=mA limit=4 band=(scaling.wire-break)',

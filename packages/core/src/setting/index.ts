@@ -1,5 +1,6 @@
 export { agreementsOf } from './agreement.ts';
 export type { Agreement } from './agreement.ts';
+export { networkPlaceOf, serialPlaceOf } from './derive/bus.ts';
 export { widestWidth } from './derive/pulsePlan.ts';
 export { parseIpv4, prefixOf } from './ethernetPlan.ts';
 export { fitSteps, plateLines, plateProblem } from './fit.ts';

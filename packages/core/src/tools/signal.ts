@@ -39,7 +39,11 @@ function rangeOf(read: ToolReader) {
 
 const bandLine = (low: number, high: number, unit: string, value: number): ToolLine => {
   const band = bandOf(usualBands(low, high, unit), value);
-  return { label: say('tools.it-is'), value: bandText(band, unit), tone: band === 'range' ? 'good' : 'bad' };
+  return {
+    label: say('tools.it-is'),
+    value: bandText(band, { unit }),
+    tone: band === 'range' ? 'good' : 'bad',
+  };
 };
 
 /** Gives a point the range that was worked with. */

@@ -4,6 +4,7 @@ import type { SingleChange, JobIndex } from '../job/index.ts';
 import { CONTACTS_TOOL } from './contacts.ts';
 import { DISPLAYS_TOOL } from './displaysTool.ts';
 import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
+import { LINE_TOOL } from './lineTool.ts';
 import { LOOP_TOOL } from './loop.ts';
 import { COUNTS_TOOL, SIGNAL_TOOL } from './signal.ts';
 import { THERMOCOUPLE_TOOL, RTD_TOOL } from './temperature.ts';
@@ -23,6 +24,7 @@ export const TOOLS: readonly Tool[] = [
   LOOP_TOOL,
   CONTACTS_TOOL,
   DISPLAYS_TOOL,
+  LINE_TOOL,
   UNITS_TOOL,
 ];
 

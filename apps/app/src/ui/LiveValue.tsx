@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { Text } from '../ui/Text';
+import { Text } from './Text';
 
 /** One value; drawn again only when what it says changes. Where it does not count, its flag stands in its place. */
 export const LiveValue = memo(function LiveValue({
