@@ -57,6 +57,7 @@ export default {
       ],
       moduleNameMapper: {
         '\\.css$': '<rootDir>/src/ui/no-style.ts',
+        '/here\\.ts$': '<rootDir>/../server/test/demoHere.ts',
         // The same code as modules that can be required.
         '^(d3-scale|d3-shape)$': 'victory-vendor/$1',
       },

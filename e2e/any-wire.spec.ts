@@ -40,3 +40,37 @@ test('a wire of a point is taken away, and that is undone', async ({ page }) => 
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(blue).toBeVisible();
 });
+
+test('a wire is drawn by touching its two ends, told what it does, and taken back', async ({ page }) => {
+  await page.goto(`${BOARD}/point/pe-101`);
+  await page.getByRole('button', { name: /^Add or change a wire/ }).click();
+  const form = page.getByRole('group', { name: 'New wire' }).first();
+  await expect(form).toContainText('Touch the terminal or rail at which it begins');
+  await page.getByRole('button', { name: 'Terminal BK of PE-101' }).click();
+  await expect(form).toContainText('Now touch the one at which it ends');
+  await page.getByRole('button', { name: '0 V rail of G1' }).click();
+  await expect(page.getByRole('status', { name: 'What it does' })).toContainText('PE-101');
+  await page.getByRole('button', { name: 'Add the wire' }).click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('short');
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('Works.');
+
+  // Both ends of a wire that is there: it is led elsewhere or taken away.
+  await page.getByRole('button', { name: /^Add or change a wire/ }).click();
+  await page.getByRole('button', { name: 'Terminal BU of PE-101' }).click();
+  await page.getByRole('button', { name: '0 V rail of G1' }).click();
+  await expect(page.getByRole('button', { name: 'Take it away' })).toBeVisible();
+});
+
+test('the drawing shows volts, and grows by its buttons and by the keyboard', async ({ page }) => {
+  await page.goto(`${BOARD}/point/pe-101`);
+  await page.getByRole('button', { name: 'Show the volts of every terminal' }).click();
+  await expect(page.locator('svg').getByText('24.1\u00a0V', { exact: true }).first()).toBeVisible();
+  const drawing = page.getByRole('group', { name: /PE-101/ }).first();
+  const width = async () => (await drawing.boundingBox())?.width ?? 0;
+  const first = await width();
+  await page.getByRole('button', { name: 'Draw it larger' }).click();
+  expect(await width()).toBeGreaterThan(1.2 * first);
+  await page.getByRole('button', { name: 'Terminal BU of PE-101' }).press('-');
+  expect(await width()).toBeCloseTo(first, 0);
+});

@@ -1,6 +1,6 @@
-import { nth, sure } from '@keypost/core/lists';
+import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
-import type { LoopView, ViewCard } from '@keypost/core/presentation';
+import type { LoopView } from '@keypost/core/presentation';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Polyline } from 'react-native-svg';
@@ -19,7 +19,8 @@ import {
   WireLabel,
   WireLine,
 } from './parts';
-import type { LoopLayout, PlacedCard, PlacedTerminal, Spot } from './sheet';
+import { lampAt } from './fixedMarks';
+import type { LoopLayout, PlacedCard, Shows, Spot } from './sheet';
 
 /** Lamps are yellow on a sensor and green on an input; the word beside them says the same. */
 const LAMPS = { sensor: '#E79C00', input: '#3E9B22' } as const;
@@ -40,16 +41,18 @@ interface TouchSpot extends Spot {
  */
 export function LoopDrawing({
   view,
+  shows = 'names',
   width,
   leads,
   onTouch,
 }: {
   view: LoopView;
+  shows?: Shows;
   width: number;
   leads: Leads;
   onTouch: (ref: string) => void;
 }) {
-  const layout = useMemo(() => layOut(view), [view]);
+  const layout = useMemo(() => layOut(view, shows), [view, shows]);
   const scale = width / layout.width;
   const spots = touchSpots(view, layout);
   return (
@@ -91,11 +94,11 @@ function LoopSheet({
   const scale = width / layout.width;
   return (
     <Svg width={width} height={layout.height * scale} viewBox={`0 0 ${layout.width} ${layout.height}`}>
-      <Rails view={view} layout={layout} />
+      <Rails layout={layout} />
       {layout.plates.map((placed) => (
         <Card key={placed.plate.id} placed={placed} />
       ))}
-      <Empty layout={layout} />
+      {layout.empty && <PlateBox box={layout.empty} dashed />}
       {layout.wires.map((placed) => (
         <WireLine key={placed.wire.id} placed={placed} />
       ))}
@@ -109,10 +112,12 @@ function LoopSheet({
       {touchSpots(view, layout).map(({ ref, x, y }) => (
         <TerminalRing key={ref} x={x} y={y} lead={leads && leadOn(leads, ref)} />
       ))}
-      {layout.terminals.map((placed) => (
-        <TerminalName key={placed.terminal.ref} placed={placed} plates={layout.plates} />
+      {layout.texts.map((letters) => (
+        <Lettering key={letters.key} letters={letters} />
       ))}
-      <Values view={view} layout={layout} />
+      {layout.values.map((value, i) => (
+        <ValueCard key={i} value={value} wrong={i === 0 && view.signal.volts === 'floating'} />
+      ))}
     </Svg>
   );
 }
@@ -138,154 +143,28 @@ function touchSpots(view: LoopView, { terminals, rails, bottom }: LoopLayout): T
   ];
 }
 
-/** Names of terminals; the leads of a sensor are named by their wires' colours already. */
-function TerminalName({
-  placed: { terminal, at, x, y },
-  plates,
-}: {
-  placed: PlacedTerminal;
-  plates: readonly PlacedCard[];
-}) {
-  const { soft } = useTokens();
-  const named = /^(E-)?(BN|BU|BK|WH)$/.test(terminal.name);
-  if (named) return null;
-  const text = terminal.printed ? `${terminal.name}\u00a0(${terminal.printed})` : terminal.name;
-  if (at === 'above' || at === 'below') {
-    // At the left where the plate has its name at its foot: the row's own part stands at the right there.
-    const head = plates.find((plate) => at === 'above' && Math.abs(plate.y - y) < 1)?.head;
-    const left = head === 'bottom';
-    return (
-      <Lettering
-        x={left ? x - 13 : x + 13}
-        y={at === 'above' ? y + 17 : y - 8}
-        size={12}
-        face="mono"
-        colour={soft}
-        anchor={left ? 'end' : 'start'}
-      >
-        {text}
-      </Lettering>
-    );
-  }
-  return (
-    <Lettering
-      x={at === 'left' ? x + 13 : x - 13}
-      y={y - 9}
-      size={12}
-      face="mono"
-      colour={soft}
-      anchor={at === 'left' ? 'start' : 'end'}
-    >
-      {text}
-    </Lettering>
-  );
+function Rails({ layout: { rails, top, bottom } }: { layout: LoopLayout }) {
+  const { ink } = useTokens();
+  return rails.map(({ ref, x }) => (
+    <Line
+      key={ref}
+      x1={x}
+      y1={top + 3}
+      x2={x}
+      y2={bottom}
+      stroke={ink}
+      strokeWidth={7}
+      strokeLinecap="round"
+    />
+  ));
 }
-
-function Rails({ view, layout: { rails, top, bottom } }: { view: LoopView; layout: LoopLayout }) {
-  const { ink, soft } = useTokens();
-  return rails.map(({ ref, x, side }, i) => {
-    const row = sure(view.rails.find((r) => r.ref === ref));
-    const before = rails.slice(0, i).filter((rail) => rail.side === side).length;
-    const edge = side === 'left' ? 4 + before * 86 : 362 - before * 86;
-    const anchor = side === 'left' ? 'start' : 'end';
-    return (
-      <RailLine
-        key={ref}
-        x={x}
-        top={top}
-        bottom={bottom}
-        ink={ink}
-        name={
-          <>
-            <Lettering x={edge} y={12} size={12} colour={soft} anchor={anchor}>
-              {row.name}
-            </Lettering>
-            <Lettering x={edge} y={27} size={14} face="monobold" anchor={anchor}>
-              {row.volts}
-            </Lettering>
-          </>
-        }
-      />
-    );
-  });
-}
-
-function RailLine({
-  x,
-  top,
-  bottom,
-  ink,
-  name,
-}: {
-  x: number;
-  top: number;
-  bottom: number;
-  ink: string;
-  name: React.ReactNode;
-}) {
-  return (
-    <>
-      {name}
-      <Line x1={x} y1={top + 3} x2={x} y2={bottom} stroke={ink} strokeWidth={7} strokeLinecap="round" />
-    </>
-  );
-}
-
-const cut = (text: string, letters: number): string =>
-  text.length <= letters ? text : `${text.slice(0, Math.max(letters - 1, 1)).trimEnd()}…`;
 
 function Card({ placed }: { placed: PlacedCard }) {
-  const { soft } = useTokens();
-  const { plate, x, y, height, head, letters } = placed;
-  const top = head === 'top' ? y + 24 : y + height - 30;
-  const room = plate.led ? letters - 7 : letters;
+  const { led } = placed.plate;
   return (
     <>
       <PlateBox box={placed} />
-      <Lettering x={x + 13} y={top} size={17} face="bold">
-        {cut(plate.title, Math.floor(room * 0.8))}
-      </Lettering>
-      <Lettering
-        x={x + 13}
-        y={top + 19}
-        size={plate.figure ? 14 : 13}
-        face={plate.figure ? 'mono' : 'words'}
-        colour={soft}
-      >
-        {plate.figure ?? cut(plate.words, letters)}
-      </Lettering>
-      {plate.led && <CardLed plate={plate} x={x + placed.width} y={top - 5} />}
-    </>
-  );
-}
-
-function CardLed({ plate: { led }, x, y }: { plate: ViewCard } & Spot) {
-  const { soft, wait } = useTokens();
-  if (!led) return null;
-  return (
-    <>
-      <LedLight x={x - 22} y={y} on={led.on} colour={LAMPS[led.colour]} />
-      <Lettering x={x - 38} y={y + 5} size={13} anchor="end" colour={led.dead ? wait : soft}>
-        {led.words}
-      </Lettering>
-    </>
-  );
-}
-
-function Empty({ layout: { empty } }: { layout: LoopLayout }) {
-  const { soft } = useTokens();
-  if (!empty) return null;
-  return (
-    <>
-      <PlateBox box={empty} dashed />
-      <Lettering
-        x={empty.x + empty.width / 2}
-        y={empty.y + empty.height / 2 + 5}
-        anchor="middle"
-        colour={soft}
-      >
-        no channel yet
-      </Lettering>
+      {led && <LedLight {...lampAt(placed)} on={led.on} colour={LAMPS[led.colour]} />}
     </>
   );
 }
@@ -303,29 +182,9 @@ function Insides({ layout }: { layout: LoopLayout }) {
       {layout.inner.map((line) => (
         <FlowLine key={points(line.points)} path={line.points} amps={line.amps} />
       ))}
-      {layout.wires.map(({ wire, points: path }) => (
-        <FlowLine key={wire.id} path={path} amps={wire.amps} arrow />
+      {layout.wires.map(({ wire, points: path, arrow }) => (
+        <FlowLine key={wire.id} path={path} amps={wire.amps} arrow={arrow} />
       ))}
-    </>
-  );
-}
-
-/** Volts and milliamperes of the signal wire; away from it they say of which terminal they are. */
-function Values({ view: { signal }, layout: { values } }: { view: LoopView; layout: LoopLayout }) {
-  const name = nth(signal.ref.split(':'), 1);
-  const volts = signal.across
-    ? `${signal.volts} across`
-    : values.named
-      ? `${name}: ${signal.volts}`
-      : signal.volts;
-  return (
-    <>
-      <ValueCard x={values.x} y={values.y - 16} wrong={signal.volts === 'floating'}>
-        {volts}
-      </ValueCard>
-      <ValueCard x={values.x} y={values.y + 16}>
-        {signal.amps}
-      </ValueCard>
     </>
   );
 }

@@ -1,61 +1,29 @@
-import { textOf } from '@keypost/core/messages';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTokens } from '../ui/theme';
-import { Lettering } from './parts';
 import type { PlacedGlyph, Spot } from './sheet';
 
-/** What stands between two terminals. */
-/** Words of a glyph stand this far above its middle, or below where there is no room. */
-const ABOVE = -17;
-const BELOW = 26;
-
-export function Glyph({ placed: { glyph, x, y, narrow } }: { placed: PlacedGlyph }) {
-  const { kind, text = '', on, stopped } = glyph;
-  const words = y + (narrow ? BELOW : ABOVE);
-  const at = { x, y, words };
+/** What stands between two terminals. Its words are placed with all others. */
+export function Glyph({ placed: { glyph, x, y } }: { placed: PlacedGlyph }) {
+  const { kind, on, stopped } = glyph;
   switch (kind) {
     case 'slot':
-      return (
-        <>
-          <SlotSwitch x={x} y={y} closed={on} />
-          <Caption x={x} y={words}>
-            {text}
-          </Caption>
-        </>
-      );
+      return <SlotSwitch x={x} y={y} closed={on} />;
     case 'opto':
     case 'resistor':
-      return <ResistorBox {...at} value={text} stopped={textOf(stopped)} />;
+      return <ResistorBox x={x} y={y} stopped={stopped !== undefined} />;
     case 'coil':
-      return <CoilBox {...at} on={on} value={text} />;
+      return <CoilBox x={x} y={y} on={on} />;
     case 'lamp':
       return <LoadLamp x={x} y={y} on={on} />;
     case 'signal':
-      return <SignalRound {...at} text={text} />;
+      return <SignalRound x={x} y={y} />;
     case 'diode':
       return <DiodeMark x={x} y={y} />;
     case 'state':
-      return <StateMark {...at} on={on} text={text} />;
+      return <StateMark x={x} y={y} on={on} />;
     case 'line':
-      return (
-        <Caption x={x} y={words}>
-          {text}
-        </Caption>
-      );
+      return null;
   }
-}
-
-/** A glyph's middle, and the height at which its words stand. */
-type Worded = Spot & { readonly words: number };
-
-function Caption({ x, y, children }: Spot & { children?: string }) {
-  const { soft } = useTokens();
-  if (!children) return null;
-  return (
-    <Lettering x={x} y={y} size={12} anchor="middle" colour={soft}>
-      {children}
-    </Lettering>
-  );
 }
 
 /** The switching element: our slot. Closed, a key fills it; open, its two ends stand apart. */
@@ -87,8 +55,8 @@ function SlotSwitch({ x, y, closed }: Spot & { closed: boolean }) {
 }
 
 /** A relay's coil: a box whose upright bars stand close while it is in. */
-function CoilBox({ x, y, words, on, value }: Worded & { on: boolean; value: string }) {
-  const { plate, ink, accent, soft } = useTokens();
+function CoilBox({ x, y, on }: Spot & { on: boolean }) {
+  const { plate, ink, accent } = useTokens();
   return (
     <G>
       <Rect
@@ -112,9 +80,6 @@ function CoilBox({ x, y, words, on, value }: Worded & { on: boolean; value: stri
           strokeWidth={2}
         />
       ))}
-      <Lettering x={x} y={words} size={12} face="mono" anchor="middle" colour={soft}>
-        {value}
-      </Lettering>
     </G>
   );
 }
@@ -143,8 +108,8 @@ function LoadLamp({ x, y, on }: Spot & { on: boolean }) {
 }
 
 /** A source of a measuring signal. */
-function SignalRound({ x, y, words, text }: Worded & { text: string }) {
-  const { plate, ink, soft } = useTokens();
+function SignalRound({ x, y }: Spot) {
+  const { plate, ink } = useTokens();
   return (
     <G>
       <Circle cx={x} cy={y} r={11} fill={plate} stroke={ink} strokeWidth={2} />
@@ -154,9 +119,6 @@ function SignalRound({ x, y, words, text }: Worded & { text: string }) {
         stroke={ink}
         strokeWidth={2}
       />
-      <Lettering x={x} y={words} size={12} face="mono" anchor="middle" colour={soft}>
-        {text}
-      </Lettering>
     </G>
   );
 }
@@ -177,8 +139,8 @@ function DiodeMark({ x, y }: Spot) {
 }
 
 /** What a part makes of its terminals: a square that is filled while it sees them on. */
-function StateMark({ x, y, words, on, text }: Worded & { on: boolean; text: string }) {
-  const { plate, ink, accent, soft } = useTokens();
+function StateMark({ x, y, on }: Spot & { on: boolean }) {
+  const { plate, ink, accent } = useTokens();
   return (
     <G>
       <Rect
@@ -191,16 +153,13 @@ function StateMark({ x, y, words, on, text }: Worded & { on: boolean; text: stri
         stroke={ink}
         strokeWidth={2}
       />
-      <Lettering x={x} y={words} size={12} anchor="middle" colour={soft}>
-        {`${text} ${on ? 'on' : 'off'}`}
-      </Lettering>
     </G>
   );
 }
 
 /** An input's series resistor; where no current can pass, a bar across it and the reason in place of its value. */
-function ResistorBox({ x, y, words, value, stopped }: Worded & { value: string; stopped?: string }) {
-  const { plate, ink, soft, fail } = useTokens();
+function ResistorBox({ x, y, stopped }: Spot & { stopped: boolean }) {
+  const { plate, ink, fail } = useTokens();
   return (
     <G>
       <Rect x={x - 23} y={y - 9} width={46} height={18} rx={3} fill={plate} stroke={ink} strokeWidth={2} />
@@ -215,16 +174,6 @@ function ResistorBox({ x, y, words, value, stopped }: Worded & { value: string; 
           strokeLinecap="round"
         />
       )}
-      <Lettering
-        x={x}
-        y={words}
-        size={13}
-        face={stopped ? 'bold' : 'mono'}
-        anchor="middle"
-        colour={stopped ? fail : soft}
-      >
-        {stopped ?? value}
-      </Lettering>
     </G>
   );
 }

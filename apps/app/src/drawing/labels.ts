@@ -1,23 +1,37 @@
-import { nth, sure } from '@keypost/core/lists';
-import type { Placed, Box, PlacedWire, Spot } from './sheet';
+import { nth } from '@keypost/core/lists';
+import type { LoopView } from '@keypost/core/presentation';
+import { bodies, fixedTexts } from './fixedMarks';
+import { boxOf } from './lettering';
+import type {
+  ArrowSpot,
+  Box,
+  Choices,
+  Letters,
+  LoopLayout,
+  Placed,
+  PlacedRail,
+  RoutedWire,
+  Shows,
+  Spot,
+  ValueSpot,
+} from './sheet';
+import { captionChoices, nameChoices } from './textChoices';
+import { valueChoices } from './valueChoices';
+import { arrowChoices, labelChoices } from './wireChoices';
+import type { WireLabel } from './wireChoices';
 
-type Label = PlacedWire['label'];
+interface Unwritten {
+  readonly view: LoopView;
+  readonly shows: Shows;
+  readonly rails: readonly PlacedRail[];
+  readonly placed: Placed;
+  readonly wires: readonly RoutedWire[];
+  readonly width: number;
+}
 
-/** Pieces shorter than this carry no label, upright and level. */
-const SHORT = { upright: 44, level: 30 } as const;
-/** Where along a piece a label may stand, the best first. */
-const SHARES = [0.5, 0.38, 0.62, 0.26, 0.74, 0.16, 0.84];
-
-/** The room that a label takes: on a ground of its own, beside an upright wire, or above and below a level one. */
-export function labelBoxes({ x, y, anchor, stacked }: Label): Box[] {
-  if (!stacked)
-    return [
-      { x: x - 13, y: y - 22, width: 26, height: 16 },
-      { x: x - 13, y: y + 7, width: 26, height: 15 },
-    ];
-  return anchor === 'middle'
-    ? [{ x: x - 11, y: y - 17, width: 22, height: 34 }]
-    : [{ x: x - 28, y: y - 17, width: 28, height: 36 }];
+interface Written extends Pick<LoopLayout, 'texts' | 'values' | 'wires'> {
+  /** By how much what is written covers something else; 0 where nothing does. */
+  readonly covered: number;
 }
 
 /** How much two boxes cover each other. */
@@ -28,77 +42,129 @@ export function overlap(a: Box, b: Box): number {
 }
 
 /**
- * Moves the labels of wires along them so that none stands on another, on a terminal or on the values at the signal;
- * where there is no free place, the one that covers least. Wires with the fewest places choose first.
+ * Writes names, values, wires' letters and arrowheads so that none stands on another, on a terminal or on a part. Each
+ * takes its best free place; then each is looked at again, as often as somebody moves.
  */
-export function placeLabels(wires: readonly PlacedWire[], placed: Placed): PlacedWire[] {
-  const { values, sheet } = placed;
-  const obstacles: Box[] = [
-    ...sheet.terminals.map(({ x, y }) => ({ x: x - 10, y: y - 10, width: 20, height: 20 })),
-    { x: values.x - 4, y: values.y - 34, width: 112, height: 68 },
-  ];
-  const options = wires.map((wire) => ({ wire, places: placesOf(wire) }));
-  const chosen = new Map<PlacedWire, Label>();
-  const taken: Box[] = [];
-  for (const { wire, places } of [...options].sort((a, b) => a.places.length - b.places.length)) {
-    let best = wire.label;
-    let min = Infinity;
-    for (const place of places) {
-      const boxes = labelBoxes(place);
-      const cost =
-        3 * covered(boxes, taken) + covered(boxes, obstacles) + 0.2 * covered(boxes, linesOf(wires, wire));
-      if (cost < min) [best, min] = [place, cost];
-      if (cost === 0) break;
-    }
-    chosen.set(wire, best);
-    taken.push(...labelBoxes(best));
-  }
-  return wires.map((wire) => ({ ...wire, label: sure(chosen.get(wire)) }));
-}
-
-const covered = (boxes: readonly Box[], others: readonly Box[]): number =>
-  boxes.reduce((sum, box) => sum + others.reduce((part, other) => part + overlap(box, other), 0), 0);
-
-/** The lines of all other wires, as wide as they are drawn. */
-const linesOf = (wires: readonly PlacedWire[], own: PlacedWire): Box[] =>
-  wires.flatMap((wire) =>
-    wire === own
-      ? []
-      : wire.points.slice(1).map((b, i) => {
-          const a = nth(wire.points, i);
-          return {
-            x: Math.min(a.x, b.x) - 4,
-            y: Math.min(a.y, b.y) - 4,
-            width: Math.abs(a.x - b.x) + 8,
-            height: Math.abs(a.y - b.y) + 8,
-          };
-        }),
+export function writeBeside({ view, shows, rails, placed, wires, width }: Unwritten): Written {
+  const { sheet, signal, bottom } = placed;
+  const fixed = fixedTexts(view, rails, sheet);
+  const writer = new Writer(
+    [...bodies(sheet), ...fixed.map(boxOf)],
+    [...wires, ...sheet.inner].flatMap(({ points }) => linesAlong(points)),
+    { width, height: bottom + 32 },
   );
-
-/** Where the label of a wire may stand: where it stands now, then along its pieces, the longest first. */
-function placesOf({ points, label }: PlacedWire): Label[] {
-  if (label.anchor === 'end') return [0, -18, 18, -30, 30].map((off) => ({ ...label, y: label.y + off }));
-  const pieces = points
-    .slice(1)
-    .map((b, i): [Spot, Spot] => [nth(points, i), b])
-    .filter(([a, b]) => length(a, b) >= (a.x === b.x ? SHORT.upright : SHORT.level))
-    .sort(([a, b], [c, d]) => Number(d.x === c.x) - Number(b.x === a.x) || length(c, d) - length(a, b));
-  return [
-    label,
-    ...pieces.flatMap(([a, b]) =>
-      SHARES.map((share): Label => {
-        const upright = a.x === b.x;
-        const margin = (upright ? 20 : 14) / length(a, b);
-        const at = Math.min(1 - margin, Math.max(margin, share));
-        return {
-          x: a.x + (b.x - a.x) * at,
-          y: a.y + (b.y - a.y) * at,
-          anchor: 'middle',
-          stacked: upright,
-        };
-      }),
-    ),
-  ];
+  const names = sheet.terminals.flatMap((terminal) => nameChoices(terminal, shows)).map(writer.add);
+  const captions = sheet.glyphs.flatMap(captionChoices).map(writer.add);
+  const values = writer.add(valueChoices(view, signal, width));
+  const labels = wires.map((wire) => writer.add(labelChoices(wire)));
+  const arrows = wires.map((wire) => writer.add(arrowChoices(wire)));
+  const covered = writer.settle();
+  const at = <T>(item: Item<T>): T | undefined => item.choices.places[item.at];
+  return {
+    covered,
+    texts: [...fixed, ...[...names, ...captions].flatMap((item) => at<Letters>(item) ?? [])],
+    values: at<readonly ValueSpot[]>(values) ?? [],
+    wires: wires.map((wire, i) => ({
+      ...wire,
+      ...(at<WireLabel>(nth(labels, i)) ?? { letters: [] }),
+      arrow: at<ArrowSpot>(nth(arrows, i)),
+    })),
+  };
 }
 
-const length = (a: Spot, b: Spot): number => Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
+/** The lines of a way, as wide as they are drawn. */
+const linesAlong = (points: readonly Spot[]): Box[] =>
+  points.slice(1).map((b, i) => {
+    const a = nth(points, i);
+    return {
+      x: Math.min(a.x, b.x) - 4,
+      y: Math.min(a.y, b.y) - 4,
+      width: Math.abs(a.x - b.x) + 8,
+      height: Math.abs(a.y - b.y) + 8,
+    };
+  });
+
+interface Item<T> {
+  readonly choices: Choices<T>;
+  at: number;
+  /** What it takes where it stands; nothing before it stands anywhere. */
+  room: readonly Box[];
+}
+
+/** What a place costs beside what it covers: a line behind it, a place less good. */
+const LINE = 0.35;
+const LATER = 0.4;
+/** Nothing moves more often than so many times. */
+const ROUNDS = 4;
+/** What leaves the sheet is covered by its edge. */
+const OUTSIDE = 20;
+
+class Writer {
+  private readonly items: Item<never>[] = [];
+  private readonly standing: readonly Box[];
+  private readonly lines: readonly Box[];
+  private readonly size: { readonly width: number; readonly height: number };
+
+  constructor(
+    standing: readonly Box[],
+    lines: readonly Box[],
+    size: { readonly width: number; readonly height: number },
+  ) {
+    this.standing = standing;
+    this.lines = lines;
+    this.size = size;
+  }
+
+  add = <T>(choices: Choices<T>): Item<T> => {
+    const item: Item<T> = { choices, at: 0, room: [] };
+    this.items.push(item as unknown as Item<never>);
+    return item;
+  };
+
+  /** Finds a place for each. @returns by how much they cover something all together. */
+  settle(): number {
+    const open = this.items.filter(({ choices }) => choices.places.length > 0);
+    const byChoice = [...open].sort((a, b) => a.choices.places.length - b.choices.places.length);
+    for (const item of byChoice) this.move(item);
+    for (let round = 0; round < ROUNDS; round++) {
+      const moved = byChoice.filter((item) => this.covers(item.room, item) > 0 && this.move(item));
+      if (!moved.length) break;
+    }
+    return open.reduce((sum, item) => sum + this.covers(item.room, item), 0);
+  }
+
+  /** Puts one where it costs least. @returns whether it stands elsewhere now. */
+  private move(item: Item<never>): boolean {
+    const { places, roomOf } = item.choices;
+    let best = { at: item.at, cost: Infinity, room: item.room };
+    for (const [at, place] of places.entries()) {
+      const room = roomOf(place);
+      const cost =
+        this.covers(room, item) + LINE * sum(room, this.lines) + LATER * Math.min(at, 40) + this.beyond(room);
+      if (cost < best.cost) best = { at, cost, room };
+    }
+    const moved = best.at !== item.at || item.room.length === 0;
+    item.at = best.at;
+    item.room = best.room;
+    return moved;
+  }
+
+  private covers(room: readonly Box[], own: Item<never>): number {
+    let all = sum(room, this.standing);
+    for (const other of this.items) if (other !== own) all += sum(room, other.room);
+    return 10 * all;
+  }
+
+  private beyond(room: readonly Box[]): number {
+    const { width, height } = this.size;
+    const out = ({ x, y, width: w, height: h }: Box): number =>
+      Math.max(0, -x) + Math.max(0, x + w - width) + Math.max(0, -y) + Math.max(0, y + h - height);
+    return OUTSIDE * room.reduce((all, box) => all + out(box), 0);
+  }
+}
+
+const sum = (boxes: readonly Box[], others: readonly Box[]): number => {
+  let all = 0;
+  for (const box of boxes) for (const other of others) all += overlap(box, other);
+  return all;
+};

@@ -2,7 +2,7 @@ import { sure } from '@keypost/core/lists';
 import type { LoopView } from '@keypost/core/presentation';
 import { arrange, railSide } from './arrange';
 import type { ArrangedCard, ArrangedRow } from './arrange';
-import { placeLabels } from './labels';
+import { writeBeside } from './labels';
 import { routeWires } from './routes';
 import { LANE_STEP } from './sheet';
 import type {
@@ -11,11 +11,12 @@ import type {
   Gap,
   InnerLine,
   LoopLayout,
-  PlacedGlyph,
-  PlacedCard,
-  PlacedRail,
   Placed,
+  PlacedCard,
+  PlacedGlyph,
+  PlacedRail,
   PlacedTerminal,
+  Shows,
   Spot,
 } from './sheet';
 
@@ -35,29 +36,43 @@ const SPACES = { values: 84, stem: 52, none: 30 } as const;
 const EMPTY_HEIGHT = 96;
 /** A line that ends inside a plate stops this far from its edge. */
 const INSIDE = 24;
-/** Plates less wide than this have no room for words between the names of two terminals. */
-const NARROW = 190;
+/** How much more room rows and spaces get, one after the other, until nothing stands on anything. */
+const ROOM = [1, 1.2, 1.45] as const;
 
 /**
  * Places a loop: rails upright at the sides, the field device above, what it leads to below it, straight wires where
  * plates follow each other and lanes beside the plates for the others. Longer loops grow downwards.
  */
-export function layOut(view: LoopView): LoopLayout {
+export function layOut(view: LoopView, shows: Shows = 'names'): LoopLayout {
+  let best: { layout: LoopLayout; covered: number } | undefined;
+  for (const room of ROOM) {
+    const made = layOutIn(view, shows, room);
+    if (made.covered < (best?.covered ?? Infinity)) best = made;
+    if (made.covered === 0) break;
+  }
+  return sure(best).layout;
+}
+
+function layOutIn(view: LoopView, shows: Shows, room: number): { layout: LoopLayout; covered: number } {
   const arranged = arrange(view);
   const rails = placeRails(view);
-  const lanes = routeWires(view, place(view, arranged, frameOf(rails, 0, 0)), frameOf(rails, 0, 0)).lanes;
+  const narrow = frameOf(rails, 0, 0);
+  const lanes = routeWires(view, place(view, arranged, narrow, room), narrow).lanes;
   const frame = frameOf(rails, lanes.left, lanes.right);
-  const placed = place(view, arranged, frame);
+  const placed = place(view, arranged, frame, room);
   const { wires } = routeWires(view, placed, frame);
+  const { covered, ...written } = writeBeside({ view, shows, rails, placed, wires, width: WIDTH });
   return {
-    width: WIDTH,
-    height: placed.bottom + 32,
-    top: TOP - 10,
-    bottom: placed.bottom + 12,
-    rails,
-    ...placed.sheet,
-    wires: placeLabels(wires, placed),
-    values: placed.values,
+    covered,
+    layout: {
+      width: WIDTH,
+      height: placed.bottom + 32,
+      top: TOP - 10,
+      bottom: placed.bottom + 12,
+      rails,
+      ...placed.sheet,
+      ...written,
+    },
   };
 }
 
@@ -80,22 +95,17 @@ function frameOf(rails: readonly PlacedRail[], left: number, right: number): Fra
   };
 }
 
-function place(view: LoopView, arranged: readonly ArrangedCard[], frame: Frame): Placed {
-  const sheet = new Sheet(frame);
+function place(view: LoopView, arranged: readonly ArrangedCard[], frame: Frame, room: number): Placed {
+  const sheet = new Sheet(frame, room);
   let y = TOP;
-  let values: LoopLayout['values'] = { x: MIDDLE + 22, y: TOP, named: false };
+  let signal: Placed['signal'] = { x: MIDDLE, y: TOP, named: false };
   arranged.forEach((plate, i) => {
     const box = sheet.plate(plate, y);
     y = box.y + box.height;
     const down = plate.rows.at(-1)?.down;
     const next = arranged[i + 1];
-    if (i === 0)
-      values = {
-        x: Math.min(MIDDLE + 22, frame.right - 108),
-        y: y + 42,
-        named: down?.ref !== view.signal.ref,
-      };
-    if (next) y += i === 0 ? SPACES.values : down?.wired ? SPACES.stem : SPACES.none;
+    if (i === 0) signal = { x: MIDDLE, y: y + 42 * room, named: down?.ref !== view.signal.ref };
+    if (next) y += room * (i === 0 ? SPACES.values : down?.wired ? SPACES.stem : SPACES.none);
   });
   if (
     arranged.length === 1 &&
@@ -110,7 +120,7 @@ function place(view: LoopView, arranged: readonly ArrangedCard[], frame: Frame):
     sheet.empty = empty;
     y = empty.y + empty.height;
   }
-  return { sheet, bottom: y, values };
+  return { sheet, bottom: y, signal };
 }
 
 /** Where the ends and the middle of a row are. */
@@ -130,10 +140,12 @@ class Sheet {
   readonly gaps: Gap[] = [];
   empty?: Box;
   private readonly frame: Frame;
+  private readonly rowHeight: number;
   private readonly known = new Map<string, Spot>();
 
-  constructor(frame: Frame) {
+  constructor(frame: Frame, room: number) {
     this.frame = frame;
+    this.rowHeight = Math.round(ROW * room);
   }
 
   plate({ plate, rows }: ArrangedCard, y: number): PlacedCard {
@@ -142,7 +154,7 @@ class Sheet {
     const goesDown = rows.at(-1)?.down !== undefined;
     const head = goesUp && !goesDown ? 'bottom' : 'top';
     const crossed = head === 'top' ? goesUp : goesDown;
-    const height = HEAD + rows.length * ROW + (rows.length ? 0 : PAD);
+    const height = HEAD + rows.length * this.rowHeight + (rows.length ? 0 : PAD);
     const width = right - left;
     const box: PlacedCard = {
       plate,
@@ -151,11 +163,11 @@ class Sheet {
       width,
       height,
       head,
-      letters: Math.floor(((crossed ? width / 2 : width) - 24) / 6.4),
+      crossed,
     };
     this.plates.push(box);
-    const first = y + (head === 'top' ? HEAD : 0) + ROW / 2 + (head === 'top' ? -6 : 4);
-    rows.forEach((row, i) => this.row(row, first + i * ROW, box, plate.title));
+    const first = y + (head === 'top' ? HEAD : 0) + this.rowHeight / 2 + (head === 'top' ? -6 : 4);
+    rows.forEach((row, i) => this.row(row, first + i * this.rowHeight, box, plate.title));
     return box;
   }
 
@@ -166,21 +178,21 @@ class Sheet {
     const right = this.end(arranged.right, { x: box.x + box.width, y }, 'right', owner);
     const foot = down && this.stemEnd(down, { x: MIDDLE, y: box.y + box.height }, 'below', owner);
     const spots = { left, right, top, foot, centre: { x: MIDDLE, y } };
-    if (!up && !down) this.across(arranged, spots, box.width < NARROW);
+    if (!up && !down) this.across(arranged, spots);
     else if (top && foot && !left && !right) this.through(arranged, spots);
     else this.bent(arranged, spots, { x: box.x + box.width - INSIDE, y });
   }
 
   /** A row from side to side. */
-  private across({ row, turned }: ArrangedRow, { left, right, centre }: RowSpots, narrow: boolean): void {
+  private across({ row, turned }: ArrangedRow, { left, right, centre }: RowSpots): void {
     this.line([left, right], (row.glyph?.amps ?? 0) * (turned ? -1 : 1));
-    if (row.glyph) this.glyphs.push({ glyph: row.glyph, narrow, ...centre });
+    if (row.glyph) this.glyphs.push({ glyph: row.glyph, upright: false, ...centre });
   }
 
   /** A row that comes in above and leaves below. */
   private through({ row, up }: ArrangedRow, { top, foot, centre }: RowSpots): void {
     this.line([top, foot], (row.glyph?.amps ?? 0) * (up === row.a ? 1 : -1));
-    if (row.glyph) this.glyphs.push({ glyph: row.glyph, narrow: true, ...centre });
+    if (row.glyph) this.glyphs.push({ glyph: row.glyph, upright: true, ...centre });
   }
 
   /** A row that goes from a side to the middle and out there; one with a terminal in its middle from both sides. */
@@ -208,7 +220,7 @@ class Sheet {
   ): void {
     if (!side || !glyph) return;
     this.line([side, centre, stem], amps);
-    this.glyphs.push({ glyph, narrow: true, x: (side.x + centre.x) / 2, y: centre.y });
+    this.glyphs.push({ glyph, upright: false, x: (side.x + centre.x) / 2, y: centre.y });
   }
 
   private line(points: readonly (Spot | undefined)[], amps: number): void {

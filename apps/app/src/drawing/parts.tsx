@@ -1,41 +1,25 @@
-import { nth } from '@keypost/core/lists';
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useScheme, useTokens } from '../ui/theme';
 import { PATH_AMPS } from '@keypost/core/presentation';
 import { PATH } from '../ui/tokens';
-import type { Box, Gap, PlacedWire, Spot } from './sheet';
+import type { ArrowSpot, Box, Gap, Letters, PlacedWire, Spot, ValueSpot } from './sheet';
 import { WIRE_HEX } from './wireColours';
 
 export const points = (spots: readonly Spot[]): string => spots.map(({ x, y }) => `${x},${y}`).join(' ');
 
-type Anchor = 'start' | 'middle' | 'end';
+const FAMILY = {
+  words: 'AtkinsonHyperlegibleNext_400Regular',
+  bold: 'AtkinsonHyperlegibleNext_700Bold',
+  mono: 'AtkinsonHyperlegibleMono_500Medium',
+  monobold: 'AtkinsonHyperlegibleMono_700Bold',
+} as const;
 
 /** Lettering of the drawing: words in the one face, numbers and terminals in the other. */
-export function Lettering({
-  x,
-  y,
-  children,
-  size = 15,
-  face = 'words',
-  colour,
-  anchor = 'start',
-}: Spot & {
-  children: string;
-  size?: number;
-  face?: 'words' | 'bold' | 'mono' | 'monobold';
-  colour?: string;
-  anchor?: Anchor;
-}) {
-  const { ink } = useTokens();
-  const family = {
-    words: 'AtkinsonHyperlegibleNext_400Regular',
-    bold: 'AtkinsonHyperlegibleNext_700Bold',
-    mono: 'AtkinsonHyperlegibleMono_500Medium',
-    monobold: 'AtkinsonHyperlegibleMono_700Bold',
-  }[face];
+export function Lettering({ letters: { x, y, text, size, face, anchor, tone } }: { letters: Letters }) {
+  const tokens = useTokens();
   return (
-    <SvgText x={x} y={y} fontSize={size} fontFamily={family} fill={colour ?? ink} textAnchor={anchor}>
-      {children}
+    <SvgText x={x} y={y} fontSize={size} fontFamily={FAMILY[face]} fill={tokens[tone]} textAnchor={anchor}>
+      {text}
     </SvgText>
   );
 }
@@ -75,27 +59,15 @@ export function WireLine({ placed: { wire, points: path } }: { placed: PlacedWir
   );
 }
 
-/** Letters of a wire's colour above it and its number below; beside an upright wire both on a small ground. */
-export function WireLabel({ placed: { wire, label } }: { placed: PlacedWire }) {
-  const { soft, bone } = useTokens();
-  const { x, y, anchor, stacked } = label;
-  const ground = stacked && anchor === 'middle';
+/** Letters of a wire's colour and its number; on an upright wire both on a small ground. */
+export function WireLabel({ placed: { letters, ground } }: { placed: PlacedWire }) {
+  const { bone } = useTokens();
   return (
     <G>
-      {ground && <Rect x={x - 11} y={y - 17} width={22} height={34} rx={5} fill={bone} />}
-      <Lettering x={x} y={stacked ? y - 3 : y - 9} size={ground ? 12 : 14} face="bold" anchor={anchor}>
-        {wire.colour}
-      </Lettering>
-      <Lettering
-        x={x}
-        y={stacked ? y + (ground ? 11 : 14) : y + 19}
-        size={ground ? 11 : 12}
-        face="mono"
-        colour={soft}
-        anchor={anchor}
-      >
-        {wire.number}
-      </Lettering>
+      {ground && <Rect {...ground} rx={5} fill={bone} />}
+      {letters.map((one) => (
+        <Lettering key={one.key} letters={one} />
+      ))}
     </G>
   );
 }
@@ -141,18 +113,9 @@ export function LedLight({ x, y, on, colour }: Spot & { on: boolean; colour: str
 }
 
 /** The current's way: dashes that move in the sense of the conventional current, with an arrowhead on a wire. */
-export function FlowLine({
-  path,
-  amps,
-  arrow = false,
-}: {
-  path: readonly Spot[];
-  amps: number;
-  arrow?: boolean;
-}) {
+export function FlowLine({ path, amps, arrow }: { path: readonly Spot[]; amps: number; arrow?: ArrowSpot }) {
   if (Math.abs(amps) < PATH_AMPS) return null;
   const way = amps > 0 ? path : [...path].reverse();
-  const tip = arrow ? arrowAt(way) : undefined;
   return (
     <G>
       <Polyline
@@ -165,26 +128,12 @@ export function FlowLine({
         // @ts-expect-error className reaches the page's style sheet, which moves the dashes
         className="flow"
       />
-      {tip && <Arrow {...tip} />}
+      {arrow && <Arrow {...arrow} />}
     </G>
   );
 }
 
-/** The middle of the longest piece of a way, if that is long enough for an arrowhead, and its direction. */
-function arrowAt(way: readonly Spot[]): (Spot & { dx: number; dy: number }) | undefined {
-  let best: (Spot & { dx: number; dy: number }) | undefined;
-  let length = 44;
-  for (let i = 1; i < way.length; i++) {
-    const [a, b] = [nth(way, i - 1), nth(way, i)];
-    const size = Math.abs(b.x - a.x) + Math.abs(b.y - a.y);
-    if (size < length) continue;
-    length = size;
-    best = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, dx: Math.sign(b.x - a.x), dy: Math.sign(b.y - a.y) };
-  }
-  return best;
-}
-
-function Arrow({ x, y, dx, dy }: Spot & { dx: number; dy: number }) {
+function Arrow({ x, y, dx, dy }: ArrowSpot) {
   const { ink } = useTokens();
   // Two wings beside the way, behind the tip.
   const wing = (side: 1 | -1): string => `${x - dx * 4 + dy * 9 * side} ${y - dy * 4 + dx * 9 * side}`;
@@ -198,30 +147,33 @@ function Arrow({ x, y, dx, dy }: Spot & { dx: number; dy: number }) {
 }
 
 /** A value at the wire. */
-export function ValueCard({ x, y, children, wrong = false }: Spot & { children: string; wrong?: boolean }) {
+export function ValueCard({ value, wrong = false }: { value: ValueSpot; wrong?: boolean }) {
   const { plate, edge, fail, failwash } = useTokens();
-  const width = children.length * 9.2 + 18;
+  const { x, y, width, height, text } = value;
   return (
     <G>
       <Rect
         x={x}
-        y={y - 13}
+        y={y}
         width={width}
-        height={26}
+        height={height}
         rx={6}
         fill={wrong ? failwash : plate}
         stroke={wrong ? fail : edge}
         strokeWidth={1.5}
       />
       <Lettering
-        x={x + width / 2}
-        y={y + 5.5}
-        face="monobold"
-        anchor="middle"
-        colour={wrong ? fail : undefined}
-      >
-        {children}
-      </Lettering>
+        letters={{
+          key: text,
+          x: x + width / 2,
+          y: y + height / 2 + 5.5,
+          text,
+          size: 15,
+          face: 'monobold',
+          anchor: 'middle',
+          tone: wrong ? 'fail' : 'ink',
+        }}
+      />
     </G>
   );
 }
@@ -231,7 +183,7 @@ export function TerminalRing({ x, y, lead }: Spot & { lead?: 'red' | 'black' }) 
   const { ink, plate, accent } = useTokens();
   return (
     <G>
-      {lead && <Circle cx={x} cy={y} r={15} fill={plate} stroke={accent} strokeWidth={3} />}
+      {lead && <Circle cx={x} cy={y} r={11.5} fill={plate} stroke={accent} strokeWidth={3} />}
       <Circle cx={x} cy={y} r={8} fill={lead ? accent : '#FFFFFF'} stroke={ink} strokeWidth={2.4} />
       {lead && <Line x1={x - 4.5} y1={y} x2={x + 4.5} y2={y} stroke={plate} strokeWidth={2.4} />}
       {lead === 'red' && <Line x1={x} y1={y - 4.5} x2={x} y2={y + 4.5} stroke={plate} strokeWidth={2.4} />}

@@ -1,10 +1,9 @@
-import { nth } from '@keypost/core/lists';
 import type { LoopView, ViewWire } from '@keypost/core/presentation';
-import type { Frame, Placed, PlacedTerminal, PlacedWire, Side, Spot } from './sheet';
+import type { Frame, Placed, PlacedTerminal, RoutedWire, Side, Spot } from './sheet';
 import { LANE_STEP } from './sheet';
 
 interface Routed {
-  readonly wires: readonly PlacedWire[];
+  readonly wires: readonly RoutedWire[];
   readonly lanes: { readonly left: number; readonly right: number };
 }
 
@@ -32,7 +31,6 @@ class Router {
   private readonly frame: Frame;
   private readonly taken: Record<Side, Lane[]> = { left: [], right: [] };
   private readonly crossings = new Map<number, number>();
-  private readonly labelled = new Set<string>();
 
   constructor(placed: Placed, frame: Frame) {
     this.placed = placed;
@@ -45,7 +43,7 @@ class Router {
     return { left: max('left'), right: max('right') };
   }
 
-  route(wire: ViewWire): PlacedWire | undefined {
+  route(wire: ViewWire): RoutedWire | undefined {
     const rail = this.frame.rails.find(({ ref }) => ref === wire.from || ref === wire.to);
     const from = this.spots.get(wire.from);
     const to = this.spots.get(wire.to);
@@ -53,23 +51,11 @@ class Router {
       const spot = from ?? to;
       if (!spot) return undefined;
       const points = this.toRail(spot, rail);
-      return this.finish(wire, spot === from ? points : [...points].reverse(), spot);
+      return { wire, points: spot === from ? points : [...points].reverse() };
     }
     if (!from || !to) return undefined;
-    if (from.x === to.x && isUpright(from) && isUpright(to)) return this.upright(wire, from, to);
-    return this.finish(wire, this.between(from, to), from);
-  }
-
-  private upright(wire: ViewWire, from: Spot, to: Spot): PlacedWire {
-    const { values } = this.placed;
-    const y = (from.y + to.y) / 2;
-    // In a narrow drawing the values stand over the wire, and its label goes beside them.
-    const beside = Math.abs(y - values.y) < 60 ? values.x - 4 : Infinity;
-    return {
-      wire,
-      points: [from, to],
-      label: { x: Math.min(from.x - 22, beside), y, anchor: 'end', stacked: true },
-    };
+    if (from.x === to.x && isUpright(from) && isUpright(to)) return { wire, points: [from, to] };
+    return { wire, points: this.between(from, to) };
   }
 
   private toRail(spot: PlacedTerminal, rail: { x: number; side: Side }): Spot[] {
@@ -139,38 +125,6 @@ class Router {
     const off = 18 + index * LANE_STEP;
     return side === 'left' ? this.frame.left - off : this.frame.right + off;
   }
-
-  private finish(wire: ViewWire, points: readonly Spot[], near: PlacedTerminal): PlacedWire {
-    const straight = points.length === 2;
-    const [a, b] = straight ? [nth(points, 0), nth(points, 1)] : longestUpright(points);
-    const key = `${near.terminal.ref}`;
-    const again = this.labelled.has(key);
-    this.labelled.add(key);
-    const upright = a.x === b.x;
-    const label = upright
-      ? { x: a.x, y: (a.y + b.y) / 2, anchor: 'middle' as const, stacked: true }
-      : {
-          x: straight ? (a.x + b.x) / 2 : (a.x + b.x) / 2,
-          y: a.y + (again ? 26 : 0),
-          anchor: 'middle' as const,
-          stacked: false,
-        };
-    return { wire, points, label };
-  }
 }
 
 const isUpright = ({ at }: PlacedTerminal): boolean => at === 'above' || at === 'below';
-
-function longestUpright(points: readonly Spot[]): [Spot, Spot] {
-  let best: [Spot, Spot] = [nth(points, 0), nth(points, 1)];
-  let length = -1;
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [nth(points, i - 1), nth(points, i)];
-    const size = a.x === b.x ? Math.abs(a.y - b.y) : 0;
-    if (size > length) {
-      length = size;
-      best = [a, b];
-    }
-  }
-  return best;
-}

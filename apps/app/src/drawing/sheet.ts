@@ -6,6 +6,19 @@ export interface Spot {
   readonly y: number;
 }
 
+export type Face = 'words' | 'bold' | 'mono' | 'monobold';
+export type Anchor = 'start' | 'middle' | 'end';
+
+/** A word on the sheet: `y` is the line that it stands on. */
+export interface Letters extends Spot {
+  readonly key: string;
+  readonly text: string;
+  readonly size: number;
+  readonly face: Face;
+  readonly anchor: Anchor;
+  readonly tone: 'ink' | 'soft' | 'wait' | 'fail';
+}
+
 /** A plate on the sheet. */
 export interface Box extends Spot {
   readonly width: number;
@@ -18,22 +31,22 @@ export interface PlacedCard extends Box {
   readonly plate: ViewCard;
   /** Where its name stands. */
   readonly head: 'top' | 'bottom';
-  /** Letters that fit beside what crosses its head. */
-  readonly letters: number;
+  /** A wire crosses its head in the middle. */
+  readonly crossed: boolean;
 }
 
 export interface PlacedTerminal extends Spot {
   readonly terminal: ViewTerminal;
   /** What it belongs to, for those who hear the drawing. */
   readonly owner: string;
-  /** Where its name stands beside it. */
+  /** Where on its plate it stands. */
   readonly at: Side | 'above' | 'below';
 }
 
 export interface PlacedGlyph extends Spot {
   readonly glyph: ViewGlyph;
-  /** Its words stand below it, since there is no room between the names of its terminals. */
-  readonly narrow: boolean;
+  /** The row goes upright through it. */
+  readonly upright: boolean;
 }
 
 /** A line inside a plate and what it carries along its points, A. */
@@ -42,11 +55,30 @@ export interface InnerLine {
   readonly amps: number;
 }
 
-export interface PlacedWire {
+/** An arrowhead and the way that it points. */
+export interface ArrowSpot extends Spot {
+  readonly dx: number;
+  readonly dy: number;
+}
+
+/** A wire on its way, before anything is written beside it. */
+export interface RoutedWire {
   readonly wire: ViewWire;
   /** From the wire's `from` to its `to`. */
   readonly points: readonly Spot[];
-  readonly label: Spot & { readonly anchor: 'start' | 'middle' | 'end'; readonly stacked: boolean };
+}
+
+export interface PlacedWire extends RoutedWire {
+  /** Letters of its colour and its number. */
+  readonly letters: readonly Letters[];
+  /** What they stand on where that is the wire itself. */
+  readonly ground?: Box;
+  readonly arrow?: ArrowSpot;
+}
+
+/** A value on a small plate of its own. */
+export interface ValueSpot extends Box {
+  readonly text: string;
 }
 
 /** A stub that ends in the air. */
@@ -61,25 +93,28 @@ export interface PlacedRail {
   readonly side: Side;
 }
 
-export interface LoopLayout {
-  readonly width: number;
-  readonly height: number;
-  readonly top: number;
-  readonly bottom: number;
-  readonly rails: readonly PlacedRail[];
+/** Plates, terminals and what is inside of them. */
+export interface PlacedParts {
   readonly plates: readonly PlacedCard[];
   /** Stands where a channel would be while there is none. */
   readonly empty?: Box;
   readonly terminals: readonly PlacedTerminal[];
   readonly glyphs: readonly PlacedGlyph[];
   readonly inner: readonly InnerLine[];
-  readonly wires: readonly PlacedWire[];
   readonly gaps: readonly Gap[];
-  /** Where the signal's volts and milliamperes stand. */
-  readonly values: Spot & {
-    /** Whether they must say of which terminal they are. */
-    readonly named: boolean;
-  };
+}
+
+export interface LoopLayout extends PlacedParts {
+  readonly width: number;
+  readonly height: number;
+  readonly top: number;
+  readonly bottom: number;
+  readonly rails: readonly PlacedRail[];
+  readonly wires: readonly PlacedWire[];
+  /** Names of rails, plates, terminals and what is between them. */
+  readonly texts: readonly Letters[];
+  /** The signal's volts and milliamperes. */
+  readonly values: readonly ValueSpot[];
 }
 
 /** Lanes beside the plates stand this far apart. */
@@ -94,7 +129,17 @@ export interface Frame {
 
 /** What was placed of a loop, before its wires. */
 export interface Placed {
-  readonly sheet: Pick<LoopLayout, 'plates' | 'terminals' | 'glyphs' | 'inner' | 'gaps' | 'empty'>;
+  readonly sheet: PlacedParts;
   readonly bottom: number;
-  readonly values: LoopLayout['values'];
+  /** Where the signal leaves the first plate, and whether its values must say of which terminal they are. */
+  readonly signal: Spot & { readonly named: boolean };
+}
+
+/** Whether terminals show what they are called, or the voltage that they are at. */
+export type Shows = 'names' | 'volts';
+
+/** One thing to be written, wherever it has room: its places, the best first, and the room that each takes. */
+export interface Choices<T> {
+  readonly places: readonly T[];
+  readonly roomOf: (place: T) => readonly Box[];
 }

@@ -28,19 +28,26 @@ const Ends = z.object({ from: z.string(), to: z.string() });
 export function WireForm({
   view,
   wire,
+  start,
   near,
   onDone,
 }: {
   view: JobView;
   /** The wire that is changed; a new one where none is given. */
   wire?: Wire;
+  /** Where a new one begins and ends, where that was shown already. */
+  start?: { readonly from: string; readonly to: string };
   /** The parts whose terminals are offered first. */
   near?: readonly string[];
   onDone: () => void;
 }) {
   const index = useMemo(() => new JobIndex(view.content), [view]);
-  const planned = { from: wire?.from ?? '', to: wire?.to ?? '' };
-  const [ends, setEnds] = useDraftState(`${view.id}.ends.${wire?.id ?? 'new'}`, Ends, planned);
+  const planned = { from: wire?.from ?? start?.from ?? '', to: wire?.to ?? start?.to ?? '' };
+  const [ends, setEnds] = useDraftState(
+    `${view.id}.ends.${wire?.id ?? (start ? `${start.from} ${start.to}` : 'new')}`,
+    Ends,
+    planned,
+  );
   const leave = () => {
     setEnds(planned);
     onDone();
@@ -153,7 +160,7 @@ function WhatItDoes({ view, change }: { view: JobView; change: Change }) {
     }
   }, [view, change]);
   if ('problem' in effects) return <Notice>{effects.problem}</Notice>;
-  const { joins, turned, unmoved } = effects;
+  const { joins, crowded, turned, unmoved } = effects;
   return (
     <View role="status" aria-label="What it does" className="gap-2 rounded-plate border-fine border-edge p-3">
       {joins.map((sentence) => (
@@ -161,6 +168,9 @@ function WhatItDoes({ view, change }: { view: JobView; change: Change }) {
       ))}
       {alike(turned).map(({ tags, after, text }) => (
         <Line key={text} kind={after === 'works' ? 'proven' : after} text={`${listed(tags)}: ${text}`} />
+      ))}
+      {crowded.map((sentence) => (
+        <Line key={textOf(sentence)} kind="doubtful" text={textOf(sentence)} />
       ))}
       {joins.length + turned.length === 0 && (
         <Text as="soft">

@@ -18,3 +18,8 @@ export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chev
 export { default as Move } from 'lucide-react-native/dist/esm/icons/move';
 export { default as Share2 } from 'lucide-react-native/dist/esm/icons/share-2';
 export { default as Printer } from 'lucide-react-native/dist/esm/icons/printer';
+export { default as Cable } from 'lucide-react-native/dist/esm/icons/cable';
+export { default as Gauge } from 'lucide-react-native/dist/esm/icons/gauge';
+export { default as FoldVertical } from 'lucide-react-native/dist/esm/icons/fold-vertical';
+export { default as ZoomIn } from 'lucide-react-native/dist/esm/icons/zoom-in';
+export { default as ZoomOut } from 'lucide-react-native/dist/esm/icons/zoom-out';

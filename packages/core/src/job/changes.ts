@@ -17,6 +17,7 @@ import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
 import { isOtherOutput, withOutput, withoutOutputs } from './outputChanges.ts';
 import { checkLimits } from './limits.ts';
+import { withRoom } from './terminalRoom.ts';
 import { doubledParts } from './partTags.ts';
 import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
@@ -125,11 +126,15 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     return place ? assign(job, point, place) : { ...job, wires: wiresWithoutPoint(job, point) };
   },
   setCommon,
-  addWire: (job, { wire }) => ({ ...job, wires: [...job.wires, wire] }),
-  moveWire: (job, { wireId, from, to }) => ({
-    ...job,
-    wires: edited(job.wires, wireId, { ...(from && { from }), ...(to && { to }) }, 'wire'),
-  }),
+  addWire: (job, { wire }) => withRoom({ ...job, wires: [...job.wires, wire] }, [wire.from, wire.to]),
+  moveWire: (job, { wireId, from, to }) =>
+    withRoom(
+      {
+        ...job,
+        wires: edited(job.wires, wireId, { ...(from && { from }), ...(to && { to }) }, 'wire'),
+      },
+      [from, to],
+    ),
   editWire: (job, { wireId, patch }) => ({ ...job, wires: edited(job.wires, wireId, patch, 'wire') }),
   landWire: (job, { wireId, asFound }) => {
     const wires = edited(job.wires, wireId, {}, 'wire');

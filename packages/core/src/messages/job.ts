@@ -17,6 +17,8 @@ export const JOB = {
     `Move wire ${number} back: ${ends}`,
   'job.use-wire-number': ({ colour, number }: { colour: string; number: string }) =>
     `Use a ${colour} wire for number ${number}`,
+  'job.terminal-full': ({ most }: { most: number }) =>
+    `At most ${most} wires fit on a terminal. Put a terminal strip or a splice between.`,
   'job.undo-stamp': 'A stamp stays in the log. Undo it at its step, with a reason.',
   'job.undo-result':
     'What was measured stays as it was recorded. Measure again where it was wrong: the last result counts.',

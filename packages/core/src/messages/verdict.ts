@@ -2,6 +2,16 @@ import { lowerFirst, fixed, formatVolts } from '../units/index.ts';
 
 /** Sentences by code. */
 export const VERDICT = {
+  'verdict.terminal-bears': ({
+    terminal,
+    count,
+    usual,
+  }: {
+    terminal: string;
+    count: number;
+    usual: number;
+  }) =>
+    `${terminal} bears ${count} wires then. A clamp takes ${usual}, more only where its maker says so: a strip or splice takes the others.`,
   'verdict.open': ({ point }: { point: string }) =>
     `${point} is not on a channel yet. Choose one to see whether it works there.`,
   'verdict.stops-nothing': ({ device }: { device: string }) =>

@@ -59,3 +59,16 @@ test('a wire put back mends what its absence stopped', () => {
 test('a wire to a terminal that is not there is refused', () => {
   expect(() => effectsOf(job, wire('px-1-b:XX', 'g1:+'))).toThrow(JobProblem);
 });
+
+test('a third wire on a clamp is told, a seventh refused; a rail takes as many as there are', () => {
+  const more = (count: number) =>
+    Array.from({ length: count }, (_, i) => ['px-1-b:BK', `px-2-b:${i % 2 ? 'BN' : 'BK'}`] as const).reduce(
+      (now, pair) => withWires(now, [...pair]),
+      job,
+    );
+  const crowded = (from: number) => effectsOf(more(from), wire('px-1-b:BK', 'px-2-b:BU')).crowded.map(said);
+  expect(crowded(0)).toEqual([]);
+  expect(crowded(1)).toEqual([expect.stringMatching(/terminal-bears terminal=PX-1 BK count=3/)]);
+  expect(effectsOf(job, wire('g1:+', 'px-1-b:BN')).crowded).toEqual([]);
+  expect(() => effectsOf(more(5), wire('px-1-b:BK', 'px-2-b:BU'))).toThrow(JobProblem);
+});

@@ -1,9 +1,10 @@
 import { analyse } from '../analysis/index.ts';
-import { applyChange, JobIndex, NOBODY } from '../job/index.ts';
+import { applyChange, JobIndex, NOBODY, refText } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
 import { canonical } from '../lists/index.ts';
-import { textOf } from '../messages/index.ts';
+import { say, textOf } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
+import { splitRef } from '../model/index.ts';
 import type { JobContent, Wire } from '../model/index.ts';
 import { contextOf } from '../network/index.ts';
 import { judge } from './judge.ts';
@@ -24,6 +25,8 @@ export interface Effects {
   /** Rails that it joins, shorts first. */
   readonly joins: readonly Message[];
   readonly turned: readonly Turned[];
+  /** Terminals that bear more wires than a clamp usually takes. */
+  readonly crowded: readonly Message[];
   /** Points whose circuit it is in, and which go on as they did. */
   readonly unmoved: readonly string[];
 }
@@ -57,6 +60,7 @@ export function effectsOf(job: JobContent, change: Change): Effects {
     (now?.status === 'cannot' && textOf(was?.sentence ?? '') !== textOf(now.sentence));
   return {
     joins,
+    crowded: crowdedAt(after, refs),
     turned: seen.flatMap((one) =>
       one.was && one.now && isTurned(one)
         ? [
@@ -73,6 +77,18 @@ export function effectsOf(job: JobContent, change: Change): Effects {
     unmoved: seen.filter((one) => !isTurned(one)).map(({ tag }) => tag),
   };
 }
+
+/** A clamp usually takes two wires; more only where its maker says so. */
+const USUAL = 2;
+
+/** Of some terminals those that bear more than usual; rails have as many as they need. */
+const crowdedAt = (index: JobIndex, refs: readonly string[]): Message[] =>
+  [...new Set(refs)].flatMap((ref) => {
+    const count = index.wiresAt(ref).length;
+    return count > USUAL && !index.supply(splitRef(ref).item)
+      ? [say('verdict.terminal-bears', { terminal: refText(index, ref), count, usual: USUAL })]
+      : [];
+  });
 
 /** The terminals of wires that come, go, or are led elsewhere. */
 function touchedBy(before: readonly Wire[], after: readonly Wire[]): string[] {

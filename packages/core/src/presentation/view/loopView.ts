@@ -227,6 +227,7 @@ class Builder {
         type.terminals.find((t) => t.name === name),
         printedAt(this.context.index, itemId, name),
       ),
+      volts: this.terminalVolts(ref),
       floating: this.floating(ref),
       wired: this.context.index.wiresAt(ref).length > 0,
       needed: this.needed(itemId, type, name),
@@ -249,6 +250,16 @@ class Builder {
       return this.state.solution.floating(ref);
     } catch {
       return false;
+    }
+  }
+
+  /** What a meter shows from the reference to a terminal. */
+  private terminalVolts(ref: string): string {
+    if (this.floating(ref)) return 'floats';
+    try {
+      return formatVolts(this.state.solution.volts(ref));
+    } catch {
+      return '–';
     }
   }
 

@@ -14,6 +14,8 @@ export interface ViewTerminal {
   readonly printed?: string;
   /** Row and level of a stacked terminal. */
   readonly stack?: Text;
+  /** Against the reference; `floats` where nothing holds it. */
+  readonly volts: string;
   readonly floating: boolean;
   readonly wired: boolean;
   /** It should have a wire: without one it is drawn as a stub in the air. */
