@@ -11,6 +11,7 @@ import { inOrder } from '../job/Tally';
 
 const LandPoint = page('LandPoint');
 const PanelFindings = page('PanelFindings', null);
+const BoardFinder = page('BoardFinder', null);
 
 /** The board; where there is room, the first point that needs somebody stands open beside it. */
 export function BoardScreen() {
@@ -28,7 +29,13 @@ export function BoardScreen() {
   if (wide && first) return <LandPoint pointId={first.pointId} />;
   return (
     <View className="min-h-0 flex-1">
-      <BoardPane jobId={jobId} full onShown={go} notice={shown && <PanelFindings jobId={jobId} />} />
+      <BoardPane
+        jobId={jobId}
+        full
+        onShown={go}
+        notice={shown && <PanelFindings jobId={jobId} />}
+        finder={shown ? BoardFinder : undefined}
+      />
     </View>
   );
 }

@@ -2,8 +2,8 @@ import { Plus } from '../ui/icons';
 import type { BoardRow } from '@keypost/api';
 import { say } from '@keypost/core/messages';
 import type { JobContent } from '@keypost/core/model';
-import { useEffect, useMemo } from 'react';
-import type { ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useJob, useKeptBoard } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -13,6 +13,7 @@ import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';
 import { useProgress } from '../workers/useProgress';
 import { PointRow } from './PointRow';
+import type { BoardItem } from './boardFilter';
 import { inOrder, Tally } from './Tally';
 
 /** All points of a job and how far each is, those that are stopped first. */
@@ -21,6 +22,7 @@ export function BoardPane({
   chosen,
   full = false,
   notice,
+  finder,
   onShown,
 }: {
   jobId: string;
@@ -28,6 +30,8 @@ export function BoardPane({
   full?: boolean;
   /** What is wrong with the panel as a whole. */
   notice?: ReactNode;
+  /** How points are found; it needs the solver, so the board does not wait for it. */
+  finder: Finder | undefined;
   /** Called once its points are there. */
   onShown?: () => unknown;
 }) {
@@ -45,10 +49,7 @@ export function BoardPane({
         {({ content }) => (
           <View className="gap-4">
             <View className={`gap-3 px-4 pt-3 ${full ? 'pt-5' : ''}`}>
-              <View>
-                <Text as="soft">{content.site || 'Job'}</Text>
-                <Text as="title">{content.name}</Text>
-              </View>
+              <JobName content={content} />
               {progress && <Tally progress={progress} narrow={!full} />}
               {notice}
             </View>
@@ -57,7 +58,14 @@ export function BoardPane({
                 No points yet. Add modules in Panel, then the first point.
               </Text>
             ) : (
-              <Rows rows={progress ?? pending(content)} jobId={jobId} chosen={chosen} wide={!full} />
+              <Points
+                jobId={jobId}
+                content={content}
+                rows={progress ?? pending(content)}
+                chosen={chosen}
+                full={full}
+                finder={finder}
+              />
             )}
             <View className="px-4">
               <ButtonLink
@@ -73,6 +81,13 @@ export function BoardPane({
   );
 }
 
+const JobName = ({ content: { site, name } }: { content: JobContent }) => (
+  <View>
+    <Text as="soft">{site || 'Job'}</Text>
+    <Text as="title">{name}</Text>
+  </View>
+);
+
 /** The points alone, while nobody has worked out how far they are: none is said to be anything. */
 const pending = ({ points }: JobContent): (BoardRow & { pending: true })[] =>
   points.map(({ id, tag, name }) => ({
@@ -85,28 +100,74 @@ const pending = ({ points }: JobContent): (BoardRow & { pending: true })[] =>
     pending: true,
   }));
 
-function Rows({
-  rows,
-  jobId,
-  chosen,
-  wide,
-}: {
-  rows: readonly (BoardRow & { readonly pending?: boolean })[];
+type PendingRow = BoardRow & { readonly pending?: boolean };
+
+type Finder = ComponentType<{
   jobId: string;
+  content: JobContent;
+  rows: readonly PendingRow[];
+  narrow: boolean;
+  onFound: (items: BoardItem<PendingRow>[]) => void;
+}>;
+
+/** With fewer points than this nobody needs to find one. */
+const FEW = 4;
+
+/** The points that are asked for; how they are asked for comes once the first of them are there. */
+function Points({
+  jobId,
+  content,
+  rows,
+  chosen,
+  full,
+  finder: Finder,
+}: {
+  jobId: string;
+  content: JobContent;
+  rows: readonly PendingRow[];
   chosen: string | undefined;
-  wide: boolean;
+  full: boolean;
+  finder: Finder | undefined;
 }) {
   const sorted = useMemo(() => inOrder(rows), [rows]);
+  const all = useMemo(() => sorted.map((row): BoardItem<PendingRow> => ({ is: 'row', row })), [sorted]);
+  const [found, setFound] = useState<readonly BoardItem<PendingRow>[]>();
   return (
-    <LongList
-      label="Points"
-      items={sorted}
-      keyOf={({ pointId }) => pointId}
-      height={84}
-      className="border-y-[1.5px] border-edge bg-plate"
-      row={(row, first) => (
-        <PointRow row={row} jobId={jobId} first={first} chosen={row.pointId === chosen} wide={wide} />
+    <>
+      {Finder && rows.length > FEW && (
+        <View className="px-4">
+          <Suspense fallback={<View className="h-[48px]" />}>
+            <Finder jobId={jobId} content={content} rows={sorted} narrow={!full} onFound={setFound} />
+          </Suspense>
+        </View>
       )}
-    />
+      <LongList
+        label="Points"
+        items={found ?? all}
+        keyOf={(item) => (item.is === 'row' ? item.row.pointId : `group ${item.name}`)}
+        height={84}
+        className="border-y-[1.5px] border-edge bg-plate"
+        row={(item, first) =>
+          item.is === 'group' ? (
+            <View
+              className="min-h-[40px] flex-row items-center justify-between bg-bone px-4"
+              role="heading"
+              aria-level={2}
+            >
+              <Text as="strong">{item.name}</Text>
+              <Text as="number">{String(item.count)}</Text>
+            </View>
+          ) : (
+            <PointRow
+              row={item.row}
+              jobId={jobId}
+              first={first}
+              chosen={item.row.pointId === chosen}
+              wide={!full}
+            />
+          )
+        }
+      />
+    </>
   );
 }

@@ -51,6 +51,7 @@ export function UndoBar({ jobId }: { jobId: string }) {
       </Text>
       <Button
         label={done.isUndone ? 'Redo' : 'Undo'}
+        testID="undo"
         icon={<Undo2 size={20} color={ink} />}
         waiting={waiting !== undefined}
         onPress={() => void undo(done)}

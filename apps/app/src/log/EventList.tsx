@@ -72,7 +72,7 @@ function ChangeRow({
   const lines = change.map((event) => textOf(eventText(event, job)));
   const more = lines.length - MOST_LINES;
   return (
-    <View role="listitem" className="gap-1">
+    <View className="gap-1">
       <View className="flex-row items-start gap-3">
         <View className="min-w-0 flex-1">
           {lines.slice(0, isOpen ? undefined : MOST_LINES).map((line, i) => (

@@ -3,17 +3,30 @@ import { SCRATCH } from '../data/server';
 import { JobShell } from '../job/JobShell';
 import { useJobId } from '../job/useJobId';
 import { GoTo } from '../ui/GoTo';
+import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { page } from './page';
 
 const UndoBar = page('UndoBar', null);
+const Shortcuts = page('Shortcuts', null);
 
 /** The frame of a job with the way back from what was stored last. */
 export function JobFrame() {
   const jobId = useJobId();
   const done = useLastDone(jobId);
   const foot = jobId === SCRATCH ? <OnlyTried /> : done && <UndoBar jobId={jobId} />;
-  return <JobShell foot={foot} />;
+  // Where there is a keyboard there is room, and what it needs is there anyway.
+  const wide = useWide();
+  return (
+    <JobShell
+      foot={
+        <>
+          {foot}
+          {wide && <Shortcuts />}
+        </>
+      }
+    />
+  );
 }
 
 /** Says on every page of what is only tried that it stands in no job, and leads to where it is kept. */

@@ -2,6 +2,7 @@
 export { AboutScreen } from '../job/AboutScreen';
 export { AllocateScreen } from '../allocate/AllocateScreen';
 export { AsFoundScreen } from '../asfound/AsFoundScreen';
+export { BoardFinder } from '../job/BoardFinder';
 export { BusesScreen } from '../buses/BusesScreen';
 export { CalibrateScreen } from '../scale/CalibrateScreen';
 export { CodeScreen } from '../scale/CodeScreen';
@@ -31,6 +32,7 @@ export { SetupScreen } from '../scale/SetupScreen';
 export { SuppliesScreen } from '../panel/SuppliesScreen';
 export { TablesScreen } from '../scale/TablesScreen';
 export { answerScratch } from '../data/scratch';
+export { Shortcuts } from '../job/Shortcuts';
 export { TryScreen } from '../trial/TryScreen';
 export { UndoBar } from '../job/UndoBar';
 export { ToolScreen } from '../tools/ToolScreen';

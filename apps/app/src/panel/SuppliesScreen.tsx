@@ -9,13 +9,15 @@ import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
-import { kindText } from './SupplyCard';
+import { kindText, PROTECTION_TEXT } from './SupplyCard';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { BudgetBar } from './BudgetBar';
+import { BehindRow } from './BehindRow';
+import { ProtectionRows } from './ProtectionRows';
 import { SupplyForm } from './SupplyForm';
 import type { NewKind } from './SupplyForm';
 import { useBudgets } from './useBudgets';
@@ -111,13 +113,15 @@ function OneSupply({
         </Row>
       )}
       {budget && budget.draws.length > 0 && <Draws budget={budget} />}
+      <ProtectionRows view={view} supply={supply} />
+      {supply.feed && <BehindRow view={view} branch={supply} />}
     </Card>
   );
 }
 
 function FeederRow({ feeder, supply }: { feeder: NonNullable<SupplyBudget['feeder']>; supply: Supply }) {
   const { protection, lengthM, mm2 } = sure(supply.feed);
-  const part = protection === 'fuse' ? 'fuse' : 'breaker';
+  const part = PROTECTION_TEXT[protection];
   return (
     <Row className="gap-1">
       <Text as="body">{`Feeder ${lengthM} m of ${mm2} mm² from ${feeder.from}: loses ${formatVolts(feeder.drop)} at worst, ${fixed(feeder.share * 100, 1)} %.`}</Text>

@@ -47,11 +47,20 @@ export function SupplyCard({ view }: { view: JobView }) {
   );
 }
 
+/** What protects a branch, in words. */
+export const PROTECTION_TEXT: Readonly<Record<NonNullable<Supply['feed']>['protection'], string>> = {
+  fuse: 'fuse',
+  breaker: 'breaker',
+  'mcb-b': 'MCB B',
+  'mcb-c': 'MCB C',
+  'mcb-d': 'MCB D',
+};
+
 /** `AC mains`, `DC`, `breaker on G1`. */
 export function kindText({ content }: JobView, { kind, feed }: Supply): string {
   if (feed) {
     const from = content.supplies.find(({ id }) => id === feed.from)?.tag ?? feed.from;
-    return `${feed.protection === 'fuse' ? 'fuse' : 'breaker'} on ${from}`;
+    return `${PROTECTION_TEXT[feed.protection]} on ${from}`;
   }
   return kind === 'ac' ? 'AC' : 'DC';
 }

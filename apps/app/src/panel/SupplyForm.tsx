@@ -219,6 +219,9 @@ function BranchFields({ control, view, own }: { control: FormControl; view: JobV
             options={[
               { value: 'fuse', label: 'Fuse' },
               { value: 'breaker', label: 'Electronic breaker' },
+              { value: 'mcb-b', label: 'MCB, B' },
+              { value: 'mcb-c', label: 'MCB, C' },
+              { value: 'mcb-d', label: 'MCB, D' },
             ]}
           />
         )}

@@ -79,6 +79,7 @@ function EditPoint({ point }: { point: OpenPoint }) {
   const form = usePointForm(types, {
     tag,
     name,
+    area: row.area ?? '',
     bit,
     typeId,
     outputId: output.id,
@@ -96,8 +97,8 @@ function EditPoint({ point }: { point: OpenPoint }) {
     router.navigate(point.base);
   };
   const submit = form.handleSubmit(async (values) => {
-    const { tag, name } = values;
-    const patch = { tag, name, ...patchOf(types, values) };
+    const { tag, name, area } = values;
+    const patch = { tag, name, area: area || null, ...patchOf(types, values) };
     await saver.save({ kind: 'editPoint', id: row.id, patch }, { expects: seen, then: back });
   });
   return (

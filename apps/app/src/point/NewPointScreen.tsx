@@ -213,7 +213,7 @@ function useTrial(
   const { tag, typeId, outputId, kind, logic, bit } = values;
   return useMemo(() => {
     if (place === '') return undefined;
-    const names = { tag: tag.trim() || freeTag(index.job, 'B'), name: 'trial' };
+    const names = { tag: tag.trim() || freeTag(index.job, 'B'), name: 'trial', area: '' };
     try {
       const trial = additionOf(
         index,

@@ -25,6 +25,8 @@ import { Text } from '../ui/Text';
 const Fields = z.object({
   tag: Point.shape.tag,
   name: Point.shape.name,
+  /** Empty where nobody said one. */
+  area: z.string().trim().max(40),
   bit: Point.shape.bit,
   typeId: z.string(),
   /** Empty for a device without outputs. */
@@ -142,6 +144,13 @@ export function PointFields({
         label="What it is for"
         hint="Such as Tray at infeed"
         maxLength={60}
+      />
+      <FormField
+        control={control}
+        name="area"
+        label="Area"
+        hint="Where it is, such as Wash bay; may stay empty"
+        maxLength={40}
       />
       {!fixed && <TypeField form={form} types={types} port={port} foot={foot} />}
       <OutputFields form={form} types={types} only={fixed} />

@@ -2,6 +2,7 @@ import { sure } from '@keypost/core/lists';
 import { Pencil } from '../ui/icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { BoardFinder } from '../job/BoardFinder';
 import { BoardPane } from '../job/BoardPane';
 import { PanelFindings } from '../job/PanelFindings';
 import { useJob } from '../data/jobs';
@@ -45,7 +46,12 @@ export function PointFrame({
     <View className="min-h-0 flex-1 flex-row">
       {wide && (
         <View className="w-[320px] border-r-[1.5px] border-edge">
-          <BoardPane jobId={jobId} chosen={id} notice={<PanelFindings jobId={jobId} />} />
+          <BoardPane
+            jobId={jobId}
+            chosen={id}
+            notice={<PanelFindings jobId={jobId} />}
+            finder={BoardFinder}
+          />
         </View>
       )}
       <View className="min-h-0 min-w-0 flex-1">

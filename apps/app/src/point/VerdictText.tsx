@@ -67,11 +67,7 @@ function Remedies({ ways, saver }: { ways: readonly Remedy[]; saver: Saver }) {
   const shown = all ? ways : ways.slice(0, 1);
   const more = ways.length - shown.length;
   return (
-    <View
-      role="list"
-      aria-label="Ways out"
-      className="overflow-hidden rounded-plate border-fine border-accent bg-plate"
-    >
+    <View className="overflow-hidden rounded-plate border-fine border-accent bg-plate">
       <Text as="strong" className="bg-wash px-4 py-2">
         {ways.length === 1
           ? 'What to change: solved and found to work'
@@ -82,32 +78,37 @@ function Remedies({ ways, saver }: { ways: readonly Remedy[]; saver: Saver }) {
           <WhoAmI />
         </View>
       )}
-      {shown.map(({ sentence, change }) => (
-        <Pressable
-          key={textOf(sentence)}
-          role="button"
-          aria-label={textOf(sentence)}
-          disabled={saver.saving || !known}
-          onPress={() => void saver.save(change)}
-          className="min-h-[50px] flex-row items-center gap-2 border-t border-line px-4 py-2 active:bg-wash"
-        >
-          <Text as="body" className="flex-1">
-            {textOf(sentence)}
-          </Text>
-          <ArrowRight size={20} color={accent} />
-        </Pressable>
-      ))}
-      {more > 0 && (
-        <Pressable
-          role="button"
-          onPress={() => setAll(true)}
-          className="min-h-[48px] justify-center border-t border-line px-4 active:bg-wash"
-        >
-          <Text as="strong" className="text-accent">
-            {`${more} more ${more === 1 ? 'way' : 'ways'}`}
-          </Text>
-        </Pressable>
-      )}
+      <View role="list" aria-label="Ways out">
+        {shown.map(({ sentence, change }) => (
+          <View role="listitem" key={textOf(sentence)}>
+            <Pressable
+              role="button"
+              aria-label={textOf(sentence)}
+              disabled={saver.saving || !known}
+              onPress={() => void saver.save(change)}
+              className="min-h-[50px] flex-row items-center gap-2 border-t border-line px-4 py-2 active:bg-wash"
+            >
+              <Text as="body" className="flex-1">
+                {textOf(sentence)}
+              </Text>
+              <ArrowRight size={20} color={accent} />
+            </Pressable>
+          </View>
+        ))}
+        {more > 0 && (
+          <View role="listitem">
+            <Pressable
+              role="button"
+              onPress={() => setAll(true)}
+              className="min-h-[48px] justify-center border-t border-line px-4 active:bg-wash"
+            >
+              <Text as="strong" className="text-accent">
+                {`${more} more ${more === 1 ? 'way' : 'ways'}`}
+              </Text>
+            </Pressable>
+          </View>
+        )}
+      </View>
     </View>
   );
 }

@@ -13,6 +13,7 @@ import type { PointTexts, PointValues } from './PointForm';
 const FIRST: PointTexts = {
   tag: '',
   name: '',
+  area: '',
   bit: 'direct',
   typeId: USUAL_DEVICE,
   outputId: 'output',
@@ -87,13 +88,14 @@ export function additionOf(
   onDevice: string,
 ): Change {
   const { types } = index;
-  const { tag, name, bit, typeId, outputId } = values;
+  const { tag, name, area, bit, typeId, outputId } = values;
   const range = rangeOf(types, values);
   const chosen = choiceOf(types, values);
   const point = {
     id: ids.point,
     tag: tag.trim(),
     name: name.trim(),
+    ...(area && { area }),
     bit,
     deviceId: onDevice || ids.device,
     ...(outputId && types.device(values).outputs.length > 1 && { outputId }),

@@ -96,7 +96,7 @@ function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKin
     <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
         {made.unfit.length > 0 && <Notice>{made.unfit.map((message) => textOf(message)).join('\n')}</Notice>}
-        <ScrollView horizontal accessibilityLabel="Text of the code">
+        <ScrollView horizontal tabIndex={0} role="region" aria-label="Text of the code">
           <Text as="mono" selectable className="text-[13px] leading-[19px] text-ink">
             {made.text.trimEnd()}
           </Text>

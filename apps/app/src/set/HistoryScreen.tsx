@@ -49,10 +49,10 @@ function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Shee
       <Row first className="gap-4">
         <Select label="From" value={older} options={options} onChange={setOlder} />
         <Select label="To" value={newer} options={options} onChange={setNewer} />
+        <Text as="strong">
+          {differences.length === 0 ? 'Nothing differs' : `${differences.length} differ`}
+        </Text>
         <View role="list" aria-label={`What differs at ${sheet.tag}`} className="gap-1.5">
-          <Text as="strong">
-            {differences.length === 0 ? 'Nothing differs' : `${differences.length} differ`}
-          </Text>
           {differences.map(({ key, label, before = 'not known', after = 'not known' }) => (
             <View key={key} role="listitem" className="flex-row justify-between gap-3">
               <Text as="small" className="min-w-0 flex-1 text-ink">

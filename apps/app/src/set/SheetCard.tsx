@@ -49,11 +49,17 @@ export function SheetCard({ view, sheet, arranged }: { view: JobView; sheet: She
             const lines = sheet.lines.filter((line) => line.state === state);
             if (lines.length === 0) return null;
             return (
-              <View key={state} role="list" aria-label={title}>
+              <View key={state}>
                 <Row className="bg-bone py-1.5">
                   <Text as="small" className="font-wordsemi">{`${title}, ${lines.length}`}</Text>
                 </Row>
-                {lines.map((line, i) => row(line, i === 0))}
+                <View role="list" aria-label={title}>
+                  {lines.map((line, i) => (
+                    <View role="listitem" key={line.parameter.key}>
+                      {row(line, i === 0)}
+                    </View>
+                  ))}
+                </View>
               </View>
             );
           })}

@@ -12,7 +12,9 @@ export function DrawerScreen() {
       <Card>
         <View role="list" aria-label="Tools">
           {TOOLS.map(({ id, name, hint }, i) => (
-            <MoreRow key={id} first={i === 0} to={`/tools/${id}`} label={textOf(name)} hint={textOf(hint)} />
+            <View key={id} role="listitem">
+              <MoreRow first={i === 0} to={`/tools/${id}`} label={textOf(name)} hint={textOf(hint)} />
+            </View>
           ))}
         </View>
       </Card>

@@ -106,7 +106,7 @@ function Pairs({
         </View>
       ))}
       {problem && <Text as="fail">{problem}</Text>}
-      <View className="flex-row gap-3">
+      <View className="flex-row flex-wrap gap-3">
         <Button label="Another pair" onPress={() => put([...rows, ['', '']])} />
         {rows.length > 1 && <Button label="Take the last off" onPress={() => put(rows.slice(0, -1))} />}
       </View>

@@ -12,7 +12,7 @@ export const BUTTON_KINDS = {
 } as const;
 
 export const BUTTON_BOX =
-  'min-h-[48px] flex-row items-center justify-center gap-2 rounded-plate border-fine px-4 py-2 active:opacity-70';
+  'min-h-[48px] max-w-full shrink flex-row items-center justify-center gap-2 rounded-plate border-fine px-4 py-2 active:opacity-70';
 
 /** A button of at least 48 high. Shows that it waits; cannot be pressed twice meanwhile. */
 export function Button({
@@ -23,6 +23,7 @@ export function Button({
   disabled = false,
   icon,
   grow = false,
+  testID,
 }: {
   label: string;
   onPress: () => void;
@@ -31,12 +32,15 @@ export function Button({
   disabled?: boolean;
   icon?: ReactNode;
   grow?: boolean;
+  /** By which keys find it. */
+  testID?: string;
 }) {
   const tokens = useTokens();
   const { box, text } = BUTTON_KINDS[kind];
   return (
     <Pressable
       role="button"
+      testID={testID}
       aria-label={label}
       aria-disabled={disabled || waiting}
       disabled={disabled || waiting}
@@ -48,7 +52,7 @@ export function Button({
       ) : (
         icon
       )}
-      <Text as="strong" className={`text-center ${text}`}>
+      <Text as="strong" className={`shrink text-center ${text}`}>
         {label}
       </Text>
     </Pressable>

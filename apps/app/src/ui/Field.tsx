@@ -27,7 +27,7 @@ export function Field({
   bare?: boolean;
 }) {
   const id = useId();
-  const { soft } = useTokens();
+  const { soft, ink } = useTokens();
   return (
     <View className="gap-1.5">
       {!bare && <Text as="strong">{label}</Text>}
@@ -43,6 +43,7 @@ export function Field({
           value={value}
           onChangeText={onChange}
           placeholderTextColor={soft}
+          style={{ color: ink }}
           autoCorrect={false}
           className={`min-h-[48px] min-w-0 flex-1 px-4 text-[18px] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
         />

@@ -20,7 +20,15 @@ export function FormActions({
 }) {
   return (
     <View className="flex-row flex-wrap gap-3">
-      <Button label={label} kind="main" disabled={disabled} waiting={waiting} onPress={onStore} grow />
+      <Button
+        label={label}
+        kind="main"
+        testID="store"
+        disabled={disabled}
+        waiting={waiting}
+        onPress={onStore}
+        grow
+      />
       {children}
       <Button label="Cancel" onPress={onCancel} />
     </View>

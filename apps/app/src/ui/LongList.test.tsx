@@ -14,7 +14,7 @@ function Page({ items }: { items: string[] }) {
         keyOf={(name) => name}
         height={HEIGHT}
         row={(name) => (
-          <View role="listitem">
+          <View>
             <Text>{name}</Text>
           </View>
         )}

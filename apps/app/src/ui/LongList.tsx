@@ -1,4 +1,4 @@
-import { Fragment, lazy, Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import type { Rows } from './NearRows';
@@ -26,7 +26,9 @@ function AllRows<T>({ label, items, keyOf, row, className }: Rows<T>) {
   return (
     <View role="list" aria-label={label} className={className}>
       {items.slice(0, drawn).map((item, i) => (
-        <Fragment key={keyOf(item)}>{row(item, i === 0)}</Fragment>
+        <View role="listitem" key={keyOf(item)}>
+          {row(item, i === 0)}
+        </View>
       ))}
     </View>
   );

@@ -45,7 +45,7 @@ export function NearRows<T>({ label, items, keyOf, height, row, className }: Row
       style={{ paddingTop: above, paddingBottom: below }}
     >
       {near.map(({ index, key }) => (
-        <div key={String(key)} ref={virtual.measureElement} data-index={index}>
+        <div role="listitem" key={String(key)} ref={virtual.measureElement} data-index={index}>
           {row(items[index] as T, index === 0)}
         </div>
       ))}

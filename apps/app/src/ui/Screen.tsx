@@ -21,7 +21,7 @@ export function Screen({
 }) {
   return (
     <View className="min-h-0 flex-1 bg-bone">
-      <ScrollView className="flex-1" contentContainerClassName="grow">
+      <ScrollView tabIndex={0} className="flex-1" contentContainerClassName="grow">
         <View className={`w-full gap-4 px-4 pb-6 pt-3 ${narrow ? 'max-w-[680px] self-center' : ''}`}>
           {head}
           {children}

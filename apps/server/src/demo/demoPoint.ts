@@ -70,9 +70,11 @@ export const without = (tag: string, terminal: string): SingleChange => ({
 
 /** The device of a point, its switching output chosen where its kind leaves a choice. */
 export function deviceOf(id: string, { tag, typeId, output: kind, logic, settings }: DemoPoint): Device {
-  const switching = DEVICE_TYPES.find((type) => type.id === typeId)?.outputs.find(
-    ({ kinds, logics }) => kinds.length * logics.length > 1,
-  );
+  // A kind of the job's own is a three-wire sensor as this one is.
+  const known =
+    DEVICE_TYPES.find((type) => type.id === typeId) ??
+    DEVICE_TYPES.find((type) => type.id === 'capacitive-3w');
+  const switching = known?.outputs.find(({ kinds, logics }) => kinds.length * logics.length > 1);
   return {
     id,
     tag,

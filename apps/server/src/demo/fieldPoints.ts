@@ -2,6 +2,8 @@ import type { SingleChange } from '@keypost/core/job';
 import { ANALOG, DRIVE, METERS } from './analogPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
+import { OWN_KIND } from './ownKind.ts';
+import { TALKING } from './talkingPoints.ts';
 
 /** The coil sensors of an arc unit, one a phase. */
 const coilSensors = (pointTag: string, tag: string): SingleChange[] =>
@@ -10,6 +12,19 @@ const coilSensors = (pointTag: string, tag: string): SingleChange[] =>
       ['k', `${pointTag.toLowerCase()}-b:k${phase}`],
       ['l', `${pointTag.toLowerCase()}-b:l${phase}`],
     ]),
+  );
+
+/** A load on mains that is on with the target. */
+const mainsLoad = (point: string, tag: string, typeId: string, from: string, lengthM: number): SingleChange =>
+  helper(
+    point,
+    tag,
+    typeId,
+    [
+      ['1', from, 'BN', lengthM],
+      ['2', 'q1:N', 'BU', lengthM],
+    ],
+    { duty: 'present' },
   );
 
 const TWO_WIRE: readonly DemoPoint[] = [
@@ -39,12 +54,13 @@ const TWO_WIRE: readonly DemoPoint[] = [
     logic: 'no',
     landed: 4,
     more: [
-      ...wired('px-203-b', [['BN', 'q1:L', 'BN', 8]]),
+      helper('PX-203', 'F203', 'mcb-1p', [['1', 'q1:L', 'BN']], { rating: '6', characteristic: 'C' }),
+      ...wired('px-203-b', [['BN', 'f203:2', 'BN', 8]]),
       helper('PX-203', 'K203', 'relay-2co-230ac', [
         ['A1', 'px-203-b:BK', 'BK', 8],
         ['A2', 'q1:N', 'BU'],
-        ['11', 'q1:L', 'BN'],
-        ['21', 'q1:L', 'BN'],
+        ['11', 'f203:2', 'BN'],
+        ['21', 'k203:11', 'BN'],
       ]),
       helper(
         'PX-203',
@@ -56,36 +72,9 @@ const TWO_WIRE: readonly DemoPoint[] = [
         ],
         { ohms: '22000', watts: '10' },
       ),
-      helper(
-        'PX-203',
-        'M203',
-        'fan-230',
-        [
-          ['1', 'k203:14', 'BN', 6],
-          ['2', 'q1:N', 'BU', 6],
-        ],
-        { duty: 'present' },
-      ),
-      helper(
-        'PX-203',
-        'H203',
-        'lamp-230',
-        [
-          ['1', 'k203:24', 'BN'],
-          ['2', 'q1:N', 'BU'],
-        ],
-        { duty: 'present' },
-      ),
-      helper(
-        'PX-203',
-        'H204',
-        'lamp-230',
-        [
-          ['1', 'k203:22', 'BN'],
-          ['2', 'q1:N', 'BU'],
-        ],
-        { duty: 'away' },
-      ),
+      mainsLoad('PX-203', 'Y203', 'valve-230', 'k203:14', 6),
+      mainsLoad('PX-203', 'H203', 'beacon-230', 'k203:24', 4),
+      mainsLoad('PX-203', 'P203', 'horn-230', 'h203:1', 4),
     ],
   },
   {
@@ -193,6 +182,56 @@ const RELAYS: readonly DemoPoint[] = [
     ],
   },
 ];
+
+/** A relay of a sensor starts a pump through a contactor. */
+const PUMP: DemoPoint = {
+  tag: 'LS-209',
+  name: 'Sump pump, start level',
+  typeId: 'capacitive-3w',
+  output: 'pnp',
+  logic: 'no',
+  landed: 2,
+  more: [
+    ...wired('ls-209-b', [
+      ['BN', 'g1:+', 'BN', 15],
+      ['BU', 'g1:-', 'BU', 15],
+    ]),
+    helper(
+      'LS-209',
+      'K209',
+      'relay-1co-24dc',
+      [
+        ['A1', 'ls-209-b:BK', 'BK', 15],
+        ['A2', 'g1:-', 'BU'],
+        ['11', 'g1:+', 'RD'],
+      ],
+      { suppressor: 'diode' },
+    ),
+    helper(
+      'LS-209',
+      'KM209',
+      'contactor-24dc',
+      [
+        ['A1', 'k209:14', 'RD'],
+        ['A2', 'g1:-', 'BU'],
+        ['1', 'q1:L', 'BN'],
+      ],
+      { suppressor: 'diode', duty: 'present' },
+    ),
+    mainsLoad('LS-209', 'M209', 'pump-230', 'km209:2', 2),
+  ],
+};
+
+/** One of a kind of its own, described in the job. */
+const OWN: DemoPoint = {
+  tag: 'LX-215',
+  name: 'Brine tank, upper level',
+  typeId: OWN_KIND,
+  output: 'pnp',
+  logic: 'no',
+  at: ['di-3', 5],
+  landed: 1,
+};
 
 const SAFETY: readonly DemoPoint[] = [
   {
@@ -331,57 +370,12 @@ const PULSES: readonly DemoPoint[] = [
   },
 ];
 
-const TALKING: readonly DemoPoint[] = [
-  { tag: 'LT-270', name: 'Header tank level', typeId: 'io-link-a', at: ['iol-1', 0], landed: 5 },
-  {
-    tag: 'PT-275',
-    name: 'Cartridge filter pressure',
-    typeId: 'io-link-a',
-
-    at: ['iol-1', 1],
-    landed: 5,
-  },
-  { tag: 'VT-276', name: 'Blower vibration', typeId: 'io-link-a', at: ['iol-1', 2], landed: 3 },
-  { tag: 'YV-271', name: 'Feed valve island', typeId: 'io-link-b', at: ['iol-1', 4], landed: 4 },
-  {
-    tag: 'JT-272',
-    name: 'Power monitor, serial',
-    typeId: 'serial-unit',
-
-    at: ['bus-1', 0],
-    settings: { terminator: 'on' },
-    landed: 4,
-  },
-  {
-    tag: 'JT-273',
-    name: 'Heat pump controller, serial',
-    typeId: 'serial-unit',
-
-    landed: 2,
-    more: [
-      ...wired('jt-273-b', [
-        ['V+', 'g1:+', 'BN', 10],
-        ['V-', 'g1:-', 'BU', 10],
-        ['D1', 'bus-1:D0', 'YE', 40],
-        ['D0', 'bus-1:D1', 'GN', 40],
-        ['C', 'bus-1:C', 'GY', 40],
-      ]),
-    ],
-  },
-  {
-    tag: 'JN-274',
-    name: 'Power monitor, Ethernet',
-    typeId: 'net-device',
-
-    at: ['net-1', 1],
-    landed: 4,
-  },
-];
-
 /** Everything beyond plain inputs: two-wire sensors, relays, safety, analog, drive, controller, pulses, talking devices. */
 export const FIELD_POINTS: readonly DemoPoint[] = [
   ...TWO_WIRE,
   ...RELAYS,
+  PUMP,
+  OWN,
   ...SAFETY,
   ...ANALOG,
   ...METERS,

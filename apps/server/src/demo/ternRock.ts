@@ -5,11 +5,13 @@ import { ideal, proofPlan, resultOf } from '@keypost/core/proving';
 import { landSteps } from '@keypost/core/presentation';
 import type { Actor, Change } from '@keypost/core/job';
 import type { Instrument, JobContent, Supply } from '@keypost/core/model';
+import { areaOf } from './areas.ts';
 import { deviceOf } from './demoPoint.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
 import { MODULES } from './modules.ts';
+import { ownKind } from './ownKind.ts';
 import { scaledWork } from './scalingWork.ts';
 import { fitted, prepared, setAtDevices } from './settingWork.ts';
 import type { SimulatorPorts } from '../simulators/start.ts';
@@ -80,6 +82,7 @@ function* building(): Generator<Change> {
   yield { kind: 'addSupply', supply: VALVES };
   for (const { commons, ...module } of MODULES) yield { kind: 'addModule', module, commons };
   yield { kind: 'moveWire', wireId: 'do-1-Lp', to: 'f1:+' };
+  yield ownKind();
   for (const row of POINTS) {
     yield addition(row);
     yield* row.more ?? [];
@@ -96,6 +99,7 @@ const idOf = (tag: string): string => tag.toLowerCase();
 
 function addition(row: DemoPoint): Change {
   const { tag, name, at, outputId, range } = row;
+  const area = areaOf(tag);
   return {
     kind: 'addPoint',
     point: {
@@ -104,6 +108,7 @@ function addition(row: DemoPoint): Change {
       name,
       deviceId: `${idOf(tag)}-b`,
       bit: 'direct',
+      ...(area && { area }),
       ...(outputId && { outputId }),
       ...(range && { range }),
     },

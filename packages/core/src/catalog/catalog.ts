@@ -9,6 +9,7 @@ import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import { TRANSMITTERS } from './devices/analog.ts';
 import { CONTACTS_AND_MEDIA } from './devices/contacts.ts';
 import { BETWEEN } from './devices/between.ts';
+import { PROTECTION } from './devices/protection.ts';
 import { FIELDBUS_DEVICES } from './devices/fieldbus.ts';
 import { PULSE_DEVICES } from './devices/pulses.ts';
 import { LOADS } from './devices/loads.ts';
@@ -38,6 +39,7 @@ const DEVICES: readonly DeviceDescription[] = [
   ...LOADS,
   ...RELAYS,
   ...BETWEEN,
+  ...PROTECTION,
 ];
 
 const MODULES: readonly ModuleDescription[] = [

@@ -2,6 +2,7 @@ import { codeOf } from '../messages/index.ts';
 import { NUMBER_STYLES } from '../units/index.ts';
 import { z } from 'zod';
 import {
+  Area,
   AsFound,
   BusPlan,
   Calibration,
@@ -82,6 +83,7 @@ const SINGLE = [
         output: z.object({ kind: OutputKind, logic: Logic }).partial().optional(),
         settings: Settings.optional(),
         range: Range.nullable().optional(),
+        area: Area.nullable().optional(),
       }),
   }),
   z.object({ kind: z.literal('removePoint'), id: Id }),

@@ -1,17 +1,7 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
-import type {
-  Device,
-  JobContent,
-  AsFound,
-  Module,
-  Point,
-  Range,
-  Supply,
-  Wire,
-  Scaling,
-} from '../model/index.ts';
+import type { Device, JobContent, AsFound, Module, Point, Supply, Wire, Scaling } from '../model/index.ts';
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -308,9 +298,9 @@ function assign(job: JobContent, point: Point, place: ChannelPlace): JobContent 
 function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent {
   const point = pointOf(job, id);
   const before = deviceOfPoint(job, point);
-  const { typeId, output, settings, range, ...own } = patch;
+  const { typeId, output, settings, range, area, ...own } = patch;
   const points = edited(job.points, id, own, 'point').map((row) =>
-    row.id === id ? withRange(row, range) : row,
+    row.id === id ? withOptional(withOptional(row, 'range', range), 'area', area) : row,
   );
   const bare: Device = {
     ...before,
@@ -339,11 +329,11 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
     : cleared;
 }
 
-/** @param range null takes the range away, undefined leaves it. */
-function withRange(point: Point, range: Range | null | undefined): Point {
-  if (range === undefined) return point;
-  const { range: _, ...rest } = point;
-  return range === null ? rest : { ...rest, range };
+/** @param value null takes the field away, undefined leaves it. */
+function withOptional<K extends 'range' | 'area'>(point: Point, key: K, value: Point[K] | null): Point {
+  if (value === undefined) return point;
+  const { [key]: _, ...rest } = point;
+  return (value === null ? rest : { ...rest, [key]: value }) as Point;
 }
 
 function withScaling(point: Point, scaling: Scaling | null): Point {

@@ -27,6 +27,7 @@ export const MODEL = {
   'model.range-below-absolute-zero': 'No temperature is lower than −273.15 °C.',
   'model.range-needs-two-different': 'A range needs two different ends.',
   'model.most-40-facts-fit': 'At most 40 facts fit on a name-plate.',
+  'model.name-area': 'Name the area, or leave it away.',
   'model.say-what-point-such': 'Say what the point is for, such as Tray at infeed.',
   'model.wire-longer-0-m': 'A wire is longer than 0 m.',
   'model.most-400-parts-fit': 'At most 400 parts fit into a fingerprint.',

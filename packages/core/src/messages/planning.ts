@@ -1,7 +1,39 @@
-import { fixed } from '../units/index.ts';
+import { written, fixed } from '../units/index.ts';
 
 /** Sentences by code. */
 export const PLANNING = {
+  'planning.conductors-are-protected': ({
+    tag,
+    amps,
+    mm2,
+    bears,
+  }: {
+    tag: string;
+    amps: number;
+    mm2: number;
+    bears: number;
+  }) =>
+    `${tag}, ${amps} A, protects all conductors on it: the thinnest, ${mm2} mm², bears ${written(bears, 3)} A (IEC 60204-1, table 6, B1, 40 °C).`,
+  'planning.conductors-bear-less': ({
+    tag,
+    amps,
+    mm2,
+    bears,
+    numbers,
+    more,
+  }: {
+    tag: string;
+    amps: number;
+    mm2: number;
+    bears: number;
+    numbers: readonly string[];
+    more: number;
+  }) =>
+    `${tag} lets ${amps} A through, more than wires ${numbers.join(', ')}${more ? ` and ${more} more` : ''} bear: ${mm2} mm² bears ${written(bears, 3)} A (IEC 60204-1, table 6, B1, 40 °C). Thicker wires, or a smaller fuse or breaker before them; the local code and a licensed person decide.`,
+  'planning.trips-at-once': ({ tag, needs, flows }: { tag: string; needs: number; flows: number }) =>
+    `A short on ${tag} lets up to ${written(flows, 3)} A flow; from ${written(needs, 3)} A it surely trips at once (IEC 60898-1).`,
+  'planning.trips-late-or-never': ({ tag, needs, flows }: { tag: string; needs: number; flows: number }) =>
+    `A short on ${tag} lets only ${written(flows, 3)} A flow; it surely trips at once from ${written(needs, 3)} A (IEC 60898-1), so it trips late or never. A smaller one, another characteristic, or an electronic breaker.`,
   'planning.on-the-bench':
     'On its supply alone nothing is judged: this is what its LED and a meter must show.',
   'planning.and-more': ({ tags }: { tags: readonly string[] }) =>

@@ -128,6 +128,7 @@ export const COLLECTIONS = {
       deviceId: { label: 'device' },
       outputId: { label: 'output' },
       bit: { label: 'program bit' },
+      area: { label: 'area' },
       helperIds: { label: 'parts', json: true },
       stops: { label: 'what it stops', json: true },
       range: { label: 'range', json: true },

@@ -20,6 +20,7 @@ export {
 export type { CollectionDescriptor, CollectionName } from './collections.ts';
 export { emptyJob } from './emptyJob.ts';
 export {
+  Area,
   AsFound,
   COLOURS,
   COLOUR_REGIONS,

@@ -43,10 +43,13 @@ const Overrides = z.record(
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
 export const SupplyKind = z.enum(['dc', 'ac']);
 
+/** What protects a branch: a fuse, an electronic breaker, a miniature circuit breaker by its characteristic. */
+const PROTECTIONS = ['fuse', 'breaker', 'mcb-b', 'mcb-c', 'mcb-d'] as const;
+
 /** How a branch is fed from another supply: what protects it, and the pair of conductors that lead to it. */
 export const Feed = z.object({
   from: Id,
-  protection: z.enum(['fuse', 'breaker']),
+  protection: z.enum(PROTECTIONS),
   lengthM: z.number().positive(codeOf('model.feeder-longer-0-m')).max(2000, codeOf('model.most-2000-m')),
   mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
 });
@@ -148,6 +151,9 @@ export const Card = z
   .record(z.string().regex(/^[\w.-]{1,40}$/), ShortText(60))
   .refine((facts) => Object.keys(facts).length <= 40, codeOf('model.most-40-facts-fit'));
 
+/** A part of the plant by its name. */
+export const Area = ShortText(40).min(1, codeOf('model.name-area'));
+
 export const Point = z.object({
   id: Id,
   tag: Tag,
@@ -157,6 +163,8 @@ export const Point = z.object({
   outputId: z.string().min(1).max(40).optional(),
   /** Whether the program uses the input as it is or turned. */
   bit: z.enum(['direct', 'inverted']),
+  /** Where in the plant it is, such as a hall or a machine. */
+  area: Area.optional(),
   /** Other devices that belong to it: relay, loads, barrier, resistor. */
   helperIds: z.array(Id).max(40).optional(),
   /** Contactors, valves and drives that a safety function stops, besides those that its own wires lead to. */

@@ -22,3 +22,4 @@ export { BENCH } from './trial/trial.ts';
 export type { Trial, TrialNames, TrialTarget } from './trial/trial.ts';
 export { readWireList, wireList, writeWireList } from './wireList.ts';
 export type { ListedWire } from './wireList.ts';
+export { hangingOn, ledBehind, protectionOn } from './protection.ts';

@@ -160,6 +160,20 @@ export const DeviceDescription = z.strictObject({
   sensitivity: z.boolean().optional(),
   /** It stands between others and does as they do; its wires may share a terminal. */
   inline: z.boolean().optional(),
+  /**
+   * It protects or takes off the line from `a` to `b`: by which settings its rating and characteristic are told; an RCD by
+   * the residual current at which it trips. RCD and isolator protect no conductor.
+   */
+  protects: z
+    .strictObject({
+      a: Node,
+      b: Node,
+      kind: z.enum(['fuse', 'mcb', 'electronic', 'rcd', 'isolator']),
+      rating: Name.optional(),
+      characteristic: Name.optional(),
+      milliamps: z.number().positive().optional(),
+    })
+    .optional(),
   /** The detector that sees the energy by which it moves or heats something: a safety function takes that away. */
   moves: Name.optional(),
   /** A button that somebody presses: the name to force. */

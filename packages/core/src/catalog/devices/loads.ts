@@ -240,6 +240,28 @@ export const LOADS: readonly DeviceDescription[] = [
     inrush: 1,
     moves: true,
   }),
+  load('valve-230', 'Solenoid valve, 230 V AC, 12 W', 'valve', {
+    kind: 'coil',
+    volts: 230,
+    watts: 12,
+    current: 'ac',
+    inrush: 2,
+    moves: true,
+  }),
+  load('beacon-230', 'Beacon, LED, 230 V AC, 6 W', 'beacon', {
+    kind: 'led',
+    volts: 230,
+    watts: 6,
+    current: 'ac',
+    inrush: 4,
+  }),
+  load('horn-230', 'Horn, 230 V AC, 5 W', 'horn', {
+    kind: 'resistive',
+    volts: 230,
+    watts: 5,
+    current: 'ac',
+    inrush: 1,
+  }),
   load('horn-24', 'Horn, 24 V DC, 3 W', 'horn', {
     kind: 'resistive',
     volts: 24,

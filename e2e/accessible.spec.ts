@@ -1,0 +1,108 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { BOARD } from './story';
+
+/** Every page of the application, with what stands on it once it is there. */
+const PAGES: readonly (readonly [path: string, ready: RegExp])[] = [
+  ['/', /Recirculation hall/],
+  ['/try', /Will it work together/],
+  ['/tools', /Pulses/],
+  ['/tools/signal', /Signal/],
+  [BOARD, /PX-104/],
+  [`${BOARD}/panel`, /Panel/],
+  [`${BOARD}/log`, /Log/],
+  [`${BOARD}/about`, /Mains/],
+  [`${BOARD}/supplies`, /G1/],
+  [`${BOARD}/wires`, /Wire/],
+  [`${BOARD}/allocate`, /Allocat/],
+  [`${BOARD}/buses`, /LINE 1/],
+  [`${BOARD}/live`, /IOL 1/],
+  [`${BOARD}/ports/iol-1`, /Port 1/],
+  [`${BOARD}/plan/line-1`, /LINE 1/],
+  [`${BOARD}/kinds`, /own/],
+  [`${BOARD}/new-point`, /Add/],
+  [`${BOARD}/point/pe-101`, /Works/],
+  [`${BOARD}/point/px-108`, /none flows/],
+  [`${BOARD}/point/pe-101/fit`, /Fit/],
+  [`${BOARD}/point/pe-101/prove`, /Prove/],
+  [`${BOARD}/point/pe-101/log`, /Log/],
+  [`${BOARD}/point/pe-101/edit`, /Edit point/],
+  [`${BOARD}/point/pe-101/wires`, /Wire/],
+  [`${BOARD}/point/pe-101/parts`, /figure/i],
+  [`${BOARD}/point/pe-207/relay`, /relay/i],
+  [`${BOARD}/point/ft-220/set`, /required/],
+  [`${BOARD}/point/ft-220/history`, /History/],
+  [`${BOARD}/point/pt-221/scale`, /Chain/],
+  [`${BOARD}/point/pt-221/scale/setup`, /Setup/],
+  [`${BOARD}/point/pt-221/scale/code`, /Structured Text/],
+  [`${BOARD}/point/pt-221/scale/tables`, /table/i],
+  [`${BOARD}/point/pt-221/scale/calibrate`, /calibrat/i],
+  [`${BOARD}/point/pt-221/scale/displays`, /Two displays/],
+  [`${BOARD}/point/lt-270/scale/line`, /beside a tape/],
+  [`${BOARD}/point/ft-220/scale/flow`, /Flow/],
+  [`${BOARD}/point/pt-221/prove`, /Inject/],
+];
+
+/** What an automatic check finds that is serious, each with some of the places. */
+async function seriousOn(page: Page, rules?: string[]): Promise<string[]> {
+  const builder = new AxeBuilder({ page });
+  const { violations } = await (rules ? builder.withRules(rules) : builder).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map(({ html }) => html.slice(0, 160))
+          .join(' | ')}`,
+    );
+}
+
+/** Words that stand beyond the right edge, where nothing scrolls. */
+const beyondTheSide = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const scrolls = (element: Element | null): boolean =>
+      element !== null &&
+      (/auto|scroll/.test(getComputedStyle(element).overflowX) || scrolls(element.parentElement));
+    return Array.from(document.querySelectorAll<HTMLElement>('body *'))
+      .filter((element) => {
+        const { right, width } = element.getBoundingClientRect();
+        return (
+          width > 0 && right > innerWidth + 1 && !scrolls(element.parentElement) && element.innerText?.trim()
+        );
+      })
+      .map((element) => `${element.innerText.slice(0, 60)} to ${element.getBoundingClientRect().right}`)
+      .slice(0, 5);
+  });
+
+/** So many pages are gone through in one go. */
+const AT_ONCE = 13;
+const rounds = Array.from({ length: Math.ceil(PAGES.length / AT_ONCE) }, (_, i) =>
+  PAGES.slice(i * AT_ONCE, (i + 1) * AT_ONCE),
+);
+
+for (const [i, pages] of rounds.entries())
+  test(`pages keep nobody out, in either look, at 390 and at 320 wide, ${i + 1} of ${rounds.length}`, async ({
+    page,
+  }) => {
+    await page.addInitScript(() =>
+      localStorage.setItem('keypost.settings', JSON.stringify({ by: 'MR', theme: 'system' })),
+    );
+    const found: string[] = [];
+    for (const [path, ready] of pages) {
+      await page.setViewportSize({ width: 390, height: 844 });
+      await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+      await page.goto(path);
+      await expect(page.getByText(ready).first()).toBeVisible();
+      await page.waitForTimeout(300);
+      const light = await seriousOn(page);
+      await page.emulateMedia({ colorScheme: 'dark' });
+      const dark = await seriousOn(page, ['color-contrast']);
+      // Text at 200 % on a narrow page is what a page of half its width is.
+      await page.setViewportSize({ width: 320, height: 700 });
+      const beyond = await beyondTheSide(page);
+      found.push(...[...light, ...dark, ...beyond].map((words) => `${path}: ${words}`));
+    }
+    expect(found).toEqual([]);
+  });
