@@ -43,7 +43,7 @@ export const deviceChoice = oncePer((type: DeviceType): Choice => {
 /** What the signs beside the channels of a module are called besides. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
   mA: ['4-20 mA', 'current'],
-  V: ['0-10 V', 'voltage'],
+  V: ['0-10 V', '0-5 V', '1-5 V', 'voltage'],
   Ω: ['RTD', 'Pt100', 'resistance'],
   mV: ['thermocouple'],
   sink: ['takes PNP'],

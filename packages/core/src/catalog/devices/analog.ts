@@ -1,10 +1,18 @@
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
 import { atLeast, atMost, between, exact, span, tolerant } from '../description/figure.ts';
 import type { PartTerminal } from '../description/terminals.ts';
-import { ULTRASONIC_DISTANCE } from '../handling/level.ts';
+import { LASER_DISTANCE, RADAR_LEVEL, ULTRASONIC_DISTANCE } from '../handling/level.ts';
 import { MAGNETIC_FLOW } from '../handling/magneticFlow.ts';
 import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.ts';
-import { ANALYSER, PRESSURE, ROPE_LINK, TEMPERATURE, TRANSMITTER } from '../handling/transmitters.ts';
+import {
+  ANALYSER,
+  CONDUCTIVITY,
+  PRESSURE,
+  PRESSURE_SWITCH,
+  ROPE_LINK,
+  TEMPERATURE,
+  TRANSMITTER,
+} from '../handling/transmitters.ts';
 import type { SignalKind } from '../signals.ts';
 
 type Behaviour = DeviceDescription['behaviours'][number];
@@ -75,8 +83,8 @@ const fed = (plus: string, minus: string, ohms: number, minimum: number): Behavi
 const PLUS: PartTerminal = { name: 'BN', role: 'plus', pin: 1, colour: 'BN', words: 'supply plus' };
 const MINUS: PartTerminal = { name: 'BU', role: 'minus', pin: 3, colour: 'BU', words: 'supply minus' };
 
-const threeWire = (signal: SignalKind): DeviceDescription => ({
-  id: `transmitter-3w-${signal === '0-10 V' ? 'v' : 'ma'}`,
+const threeWire = (signal: SignalKind, id: string): DeviceDescription => ({
+  id,
   name: `Transmitter, three-wire, ${signal}`,
   title: `transmitter ${signal}`,
   group: GROUP,
@@ -223,8 +231,10 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     },
     true,
   ),
-  threeWire('4-20 mA'),
-  threeWire('0-10 V'),
+  threeWire('4-20 mA', 'transmitter-3w-ma'),
+  threeWire('0-10 V', 'transmitter-3w-v'),
+  threeWire('0-5 V', 'transmitter-3w-5v'),
+  threeWire('1-5 V', 'transmitter-3w-1-5v'),
   plain('4-20 mA'),
   plain('0-10 V'),
   switchAndAnalog(
@@ -237,6 +247,23 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     },
     { present: 'Far end of the range', away: 'Near end of the range' },
   ),
+  switchAndAnalog(
+    {
+      id: 'laser-distance',
+      name: 'Laser distance sensor, switching and analog wire',
+      title: 'laser, 4-20 mA',
+      handling: LASER_DISTANCE,
+      stimulus: 'a matt plate, square to the beam, at a measured distance',
+    },
+    { present: 'Far end of the range', away: 'Near end of the range' },
+  ),
+  switchAndAnalog({
+    id: 'pressure-switch-analog',
+    name: 'Pressure and vacuum sensor, switching and analog wire',
+    title: 'pressure, 4-20 mA',
+    handling: PRESSURE_SWITCH,
+    stimulus: 'a hand pump with a reference gauge, vented first',
+  }),
   switchAndAnalog({
     id: 'flow-thermal',
     name: 'Thermal flow meter, switching and analog wire',
@@ -271,6 +298,24 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     title: 'vortex flow, digital',
     handling: VORTEX_FLOW,
     stimulus: FLOW,
+  }),
+  loop(
+    14,
+    {
+      id: 'radar-2w',
+      name: 'Radar level transmitter, two-wire, 4-20 mA with digital communication',
+      title: 'radar level, digital',
+      handling: RADAR_LEVEL,
+      stimulus: 'a real level, or its own simulation of the current',
+    },
+    true,
+  ),
+  fourWire('4-20 mA', {
+    id: 'conductivity-4w',
+    name: 'Conductivity transmitter, own supply, 4-20 mA',
+    title: 'conductivity, 4-20 mA',
+    handling: CONDUCTIVITY,
+    stimulus: 'a standard solution of known temperature, or a resistance decade in place of the cell',
   }),
   loop(12, {
     id: 'pressure-2w',

@@ -86,6 +86,21 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     senses: ['pressure', 'level', 'temperature', 'distance'],
     terms: ['0-10', 'signal', 'analog', 'volt', '3-wire'],
   },
+  'transmitter-3w-5v': {
+    senses: ['pressure', 'level', 'temperature', 'distance'],
+    terms: ['0-5', 'signal', 'analog', 'volt', '3-wire'],
+  },
+  'transmitter-3w-1-5v': {
+    senses: ['pressure', 'level', 'temperature', 'distance'],
+    terms: ['1-5', 'signal', 'analog', 'volt', '3-wire'],
+  },
+  'laser-distance': { senses: ['distance', 'level', 'object'], terms: ['time of flight', 'beam', ...VALUE] },
+  'pressure-switch-analog': {
+    senses: ['pressure'],
+    terms: [...VALUE, 'vacuum switch', 'pressure switch', 'suction', 'bar', 'psi'],
+  },
+  'radar-2w': { senses: ['level', 'distance'], terms: [...VALUE, 'microwave', 'tank', 'silo', 'echo'] },
+  'conductivity-4w': { senses: ['quality'], terms: [...VALUE, 'salinity', 'EC', 'mS', 'cell'] },
   'transmitter-4w-ma': {
     senses: ['flow', 'level', 'quality'],
     terms: [...VALUE, '4-wire', 'active', 'own supply'],

@@ -95,3 +95,86 @@ export const ULTRASONIC_DISTANCE: Handling = {
     LOCK,
   ],
 };
+
+/** Laser distance sensor with a switching and an analog wire. */
+export const LASER_DISTANCE: Handling = {
+  fit: [
+    {
+      key: 'beam',
+      title: 'Beam where no eye comes, its class read on the label',
+      reason: 'A beam that is reflected goes further than one thinks.',
+      caution: 'Laser light: never look into the beam; what its class asks for holds, with the local rules.',
+    },
+    {
+      key: 'target',
+      title: 'Target matt and square to the beam, no glass or water between',
+      reason: 'A mirror, a window or a wet surface gives the distance of something else.',
+    },
+    {
+      key: 'window',
+      title: 'Its window clean, with air or a hood where it gets dirty',
+      reason: 'Dirt reads as a near target.',
+    },
+  ],
+  plate: ULTRASONIC_DISTANCE.plate,
+  parameters: ULTRASONIC_DISTANCE.parameters,
+};
+
+/** Radar level transmitter in a two-wire loop. */
+export const RADAR_LEVEL: Handling = {
+  fit: [
+    {
+      key: 'nozzle',
+      title: 'Antenna reaches through its nozzle, clear of wall and inflow',
+      reason: 'Nozzle, ladder and inflow give echoes of their own.',
+      caution: 'Vessels: open nothing that may be under pressure or hold gas; only those authorised enter.',
+    },
+    {
+      key: 'plumb',
+      title: 'Upright, at a third of the radius from the wall',
+      reason: 'In the middle of a round top all echoes come together.',
+    },
+    {
+      key: 'false',
+      title: 'Echo curve looked at with the vessel empty, false echoes stored',
+      reason: 'What is inside the vessel is told apart from the level only then.',
+    },
+  ],
+  plate: [
+    SERIAL,
+    {
+      key: 'reach',
+      label: 'Longest distance',
+      kind: 'number',
+      unit: 'm',
+      min: 0.1,
+      max: 200,
+      example: '10 m',
+    },
+  ],
+  parameters: [
+    unitOf(LENGTH_UNITS, 'm'),
+    {
+      key: 'empty',
+      label: 'Distance to the empty level',
+      kind: 'number',
+      place: 'parameter',
+      unit: 'm',
+      min: 0,
+      max: 200,
+      factory: '10',
+    },
+    ...rangeOf('10', 0, 1e5),
+    {
+      key: 'echo',
+      label: 'Current without an echo',
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({ hold: 'hold the last', low: 'low', high: 'high' }),
+      factory: 'hold',
+      usual: { value: 'low', why: 'so that a lost echo is seen' },
+    },
+    DAMPING,
+    LOCK,
+  ],
+};

@@ -240,3 +240,48 @@ export const INDICATOR: Handling = {
     } satisfies Parameter,
   ],
 };
+
+/** Pressure and vacuum sensor with a switching and an analog wire. */
+export const PRESSURE_SWITCH: Handling = {
+  ...PRESSURE,
+  fit: [
+    {
+      key: 'medium',
+      title: 'Its seal and body made for what it touches',
+      reason: 'A seal that swells shuts its port, and it reads what was there last.',
+      caution: PRESSURE_CAUTION,
+    },
+    {
+      key: 'surge',
+      title: 'Damped by a restrictor where pumps or valves hammer',
+      reason: 'A peak of milliseconds bends the cell for good.',
+    },
+    {
+      key: 'vent',
+      title: 'Vented once, and zero seen, before it is set',
+      reason: 'Vacuum and pressure are told apart by their zero alone.',
+    },
+  ],
+};
+
+/** Conductivity transmitter with a cell. */
+export const CONDUCTIVITY: Handling = {
+  ...ANALYSER,
+  fit: [
+    {
+      key: 'cell',
+      title: 'Cell wholly in the flow, no air in it',
+      reason: 'A bubble between the electrodes reads as pure water.',
+    },
+    {
+      key: 'constant',
+      title: 'Cell constant as on the cell itself entered',
+      reason: 'It multiplies every reading.',
+    },
+    {
+      key: 'temperature',
+      title: 'Temperature sensor of the cell connected',
+      reason: 'Conductivity rises by about 2 % a kelvin; without it the reading follows the weather.',
+    },
+  ],
+};

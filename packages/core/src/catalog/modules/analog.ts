@@ -2,6 +2,7 @@ import type { ModuleDescription, PortDescription } from '../description/moduleDe
 import { atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { Setting } from '../parameters.ts';
 import { MODULE_MAINS, scaling } from './parameters.ts';
+import { SIGNAL_KINDS } from '../signals.ts';
 import { moduleSupply, signalInput, signalPort, SUPPLY_TERMINALS } from './parts.ts';
 
 /** Hardware switch and range of one analog input. */
@@ -22,7 +23,7 @@ export function analogSettings(name: string, label: string): Setting[] {
       label: `Range of ${label}`,
       place: 'parameter',
       from: 'signal.range',
-      choices: ['4-20 mA', '0-20 mA', '0-10 V', '2-10 V'].map((value) => ({ value, label: value })),
+      choices: SIGNAL_KINDS.map((value) => ({ value, label: value })),
     },
   ];
 }
