@@ -283,6 +283,8 @@ export const FAMILIES: Readonly<Record<string, () => JobContent>> = {
   'relay output of a drive': () => outputJob('drive', 8, 'horn-24'),
   'analog output of a drive': () => outputJob('drive', 7, 'indicator-ma'),
   'load on an output': () => outputJob('do8-high', 0, 'valve-24'),
+  'load on an output that switches minus': () => outputJob('do8-low', 3, 'valve-24'),
+  'indicator on an analog output': () => outputJob('ao4', 1, 'indicator-ma'),
   'load on a relay output': () => outputJob('ro4', 0, 'valve-24'),
   'contact on a universal controller': () => universalJob(0),
   'analog input as a switch': () => universalJob(6),

@@ -1,4 +1,6 @@
 import type { ModuleDescription } from '../description/moduleDescription.ts';
+import { atMost, exact } from '../description/figure.ts';
+import { scaling } from './parameters.ts';
 import { driver, moduleSupply, outputPort, SUPPLY_TERMINALS } from './parts.ts';
 
 /** What people call them. */
@@ -51,4 +53,67 @@ const RELAYS: ModuleDescription = {
   ],
 };
 
-export const OUTPUT_MODULES: readonly ModuleDescription[] = [TRANSISTORS, RELAYS];
+const SINKING: ModuleDescription = {
+  ...TRANSISTORS,
+  id: 'do8-low',
+  name: '8-channel DC output, switching minus, 0.5 A each',
+  terms: [...TERMS, 'NPN', 'sinking', 'low side'],
+  ports: NAMES.map((name, n) => outputPort(n, name, `output ${n}`, 'low', 0.5, 'L+')),
+  behaviours: [...NAMES.map((name) => driver(name, 'npn', 0.5)), moduleSupply()],
+};
+
+const CHANNELS = [0, 1, 2, 3].map((n) => ({ name: `A${n}`, label: `analog output ${n}` }));
+
+const ANALOG: ModuleDescription = {
+  id: 'ao4',
+  name: '4-channel analog output, 4-20 mA or 0-10 V',
+  title: 'analog outputs',
+  group: 'Outputs',
+  terms: ['AO', 'analogue output', 'set-point', 'PLC', '0-10', '4-20'],
+  tag: 'AO',
+  image: { area: 'Q', each: 'W' },
+  groups: [],
+  ports: CHANNELS.map(({ name, label }, n) => ({
+    ...outputPort(n, name, label, 'analog', 0.02, `${name}-`, `${name}+`),
+    roles: { loadPlus: `${name}+`, loadMinus: `${name}-` },
+  })),
+  terminals: [
+    ...CHANNELS.flatMap(({ name }) => [
+      { name: `${name}+`, words: 'analog output' },
+      { name: `${name}-`, words: 'analog output' },
+    ]),
+    ...SUPPLY_TERMINALS,
+  ],
+  parameters: CHANNELS.flatMap(({ name, label }) => scaling(name, label)),
+  settings: CHANNELS.map(({ name, label }) => ({
+    key: `${name}.signal`,
+    label: `Signal of ${label}`,
+    from: 'signal.range' as const,
+    place: 'parameter' as const,
+    choices: [
+      { value: '4-20 mA', label: '4-20 mA' },
+      { value: '0-10 V', label: '0-10 V' },
+    ],
+  })),
+  behaviours: [
+    ...CHANNELS.flatMap(({ name }): ModuleDescription['behaviours'] => [
+      {
+        model: 'signal-output',
+        id: name,
+        out: `${name}+`,
+        back: `${name}-`,
+        signal: '4-20 mA',
+        signalSetting: `${name}.signal`,
+        forced: name,
+        alive: { on: 'fed' },
+        accuracy: exact('%', 0.1),
+        compliance: exact('V', 16),
+        limit: atMost('A', 0.01),
+      },
+      { model: 'resistor', id: `${name}-tie`, a: `${name}-`, b: 'M', ohms: exact('Ω', 1) },
+    ]),
+    moduleSupply(),
+  ],
+};
+
+export const OUTPUT_MODULES: readonly ModuleDescription[] = [TRANSISTORS, SINKING, RELAYS, ANALOG];
