@@ -101,6 +101,7 @@ for (const [i, pages] of rounds.entries())
       const dark = await seriousOn(page, ['color-contrast']);
       // Text at 200 % on a narrow page is what a page of half its width is.
       await page.setViewportSize({ width: 320, height: 700 });
+      await page.waitForTimeout(300);
       const beyond = await beyondTheSide(page);
       found.push(...[...light, ...dark, ...beyond].map((words) => `${path}: ${words}`));
     }

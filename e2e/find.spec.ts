@@ -58,7 +58,8 @@ test.describe('with a keyboard on a wide screen', () => {
     await page.goto(`${BOARD}/point/pe-105/edit`);
     await page.getByLabel('What it is for').fill('Tray at the very end');
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByRole('status').filter({ hasText: 'Tray at the very end' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Tray at the very end/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Undo', exact: true }).first()).toBeVisible();
     await page.locator('body').press('u');
     await expect(page.getByRole('heading', { name: /Tray at outfeed/ })).toBeVisible();
     await page.keyboard.press('a');

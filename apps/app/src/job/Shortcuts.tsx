@@ -20,8 +20,9 @@ export function Shortcuts() {
       if (asks) setShown(true);
       else shortcut?.act();
     };
-    document.addEventListener('keydown', pressed);
-    return () => document.removeEventListener('keydown', pressed);
+    // Before the field in which somebody writes, which keeps its keys to itself.
+    document.addEventListener('keydown', pressed, true);
+    return () => document.removeEventListener('keydown', pressed, true);
   }, []);
   if (!isShown) return null;
   const close = () => setShown(false);
