@@ -5,7 +5,7 @@ import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import type { Change } from '../job/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { copperAmps } from '../network/index.ts';
+import { contextOf, copperAmps } from '../network/index.ts';
 import { judge } from '../verdict/index.ts';
 import { hangingOn, ledBehind, protectionOn } from './protection.ts';
 
@@ -89,6 +89,23 @@ test.each(['fuse-terminal', 'mcb-1p', 'electronic-breaker', 'rcd-2p', 'isolator-
     expect(status('off').status).toBe('cannot');
   },
 );
+
+test('behind a breaker and a strip a device is still on its supply, so what is said of mains is said', () => {
+  const mains = after(
+    jobWith('di8-both-8', ['-'], {}),
+    { kind: 'addSupply', supply: { ...sure(job.supplies[0]), id: 'q1', tag: 'Q1', kind: 'ac', volts: 230 } },
+    {
+      kind: 'addPoint',
+      point: { id: 'px-9', tag: 'PX-9', name: 'Bay', deviceId: 'px-9-b', bit: 'direct' },
+      device: { id: 'px-9-b', tag: 'PX-9', typeId: 'inductive-2w-ac' },
+      place: null,
+    },
+    { kind: 'addHelper', pointId: 'px-9', device: { id: 'f', tag: 'F9', typeId: 'mcb-1p' }, wires: [] },
+    { kind: 'addHelper', pointId: 'px-9', device: { id: 's', tag: 'X9', typeId: 'splice' }, wires: [] },
+  );
+  const wired = withWires(mains, ['q1:L', 'f:1'], ['f:2', 's:1'], ['s:1', 'px-9-b:BN']);
+  expect(contextOf(new JobIndex(wired), 'px-9').supply.tag).toBe('Q1');
+});
 
 test('what hangs on a supply is led behind a branch, both of its wires, and works there', () => {
   const strong: Change = { kind: 'editSupply', id: 'g1', patch: { limitAmps: 20 } };
