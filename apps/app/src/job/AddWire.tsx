@@ -10,14 +10,16 @@ export function AddWire({
   view,
   near,
   kind,
+  label = 'Add a wire',
 }: {
   view: JobView;
   /** The parts whose terminals are offered first. */
   near?: readonly string[];
   kind?: ComponentProps<typeof Button>['kind'];
+  label?: string;
 }) {
   const [isOpen, setOpen] = useState(false);
-  if (!isOpen) return <Button label="Add a wire" kind={kind} onPress={() => setOpen(true)} />;
+  if (!isOpen) return <Button label={label} kind={kind} onPress={() => setOpen(true)} />;
   return (
     <Card title="New wire">
       <Row first>

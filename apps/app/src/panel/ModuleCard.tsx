@@ -9,6 +9,7 @@ import type { ModuleType, Port } from '@keypost/core/catalog';
 import type { PointProgress } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
+import { AddWire } from '../job/AddWire';
 import { useJobId } from '../job/useJobId';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
@@ -50,6 +51,9 @@ export function ModuleCard({ view, onEdit, ...shown }: Shown & { view: JobView; 
           <Cells {...shown} ports={others} />
         </View>
       )}
+      <Row>
+        <AddWire view={view} near={[module.id]} label={`Add a wire to ${module.tag}`} />
+      </Row>
       {saver.problem && (
         <View className="p-3">
           <SaveNotice saver={saver} />

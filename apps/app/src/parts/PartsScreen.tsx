@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import { useSave } from '../data/useSave';
+import { AddWire } from '../job/AddWire';
 import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
@@ -33,6 +34,7 @@ function Parts({ point }: { point: OpenPoint }) {
         <FiguresCard key={module.id} point={point} part={module} saver={saver} />
       ))}
       <AddPart point={point} />
+      <AddWire view={point.view} near={[context.device, ...context.helpers].map(({ id }) => id)} />
     </>
   );
 }

@@ -216,7 +216,32 @@ export class JobIndex {
 
   /** The rail on which a group's common sits: its supply and sign, or nothing. */
   railOf(moduleId: string, common: string): { supply: Supply; rail: Rail } | undefined {
-    return this.railAt(`${moduleId}:${common}`);
+    return this.railBehind(`${moduleId}:${common}`);
+  }
+
+  /** The rail that a terminal sits on: directly, or through joints, fuses and breakers. */
+  railBehind(ref: string): { supply: Supply; rail: Rail } | undefined {
+    const seen = new Set<string>();
+    const queue = [ref];
+    for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
+      if (seen.has(at)) continue;
+      seen.add(at);
+      const rail = this.railAt(at);
+      if (rail) return rail;
+      for (const far of this.across(at)) queue.push(...this.through(far));
+    }
+    return undefined;
+  }
+
+  /** Where a line comes out behind a terminal: at a joint there itself, of what protects it on its other side. */
+  private through(ref: string): string[] {
+    const { item, terminal } = splitRef(ref);
+    const device = this.devices.get(item);
+    if (!device) return [];
+    const { protects, inline, behaviours } = this.deviceType(device).description;
+    if (inline && behaviours.length === 0) return [ref];
+    if (terminal === protects?.a) return [`${item}:${protects.b}`];
+    return terminal === protects?.b ? [`${item}:${protects.a}`] : [];
   }
 
   /** The rail that a terminal is wired to directly. */

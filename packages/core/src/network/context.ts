@@ -1,6 +1,5 @@
 import { chosenOutput, resistanceOfOutput, settingsOf, terminalWithRole } from '../catalog/index.ts';
 import type { DeviceOutput, DeviceType, Port, ResistanceElement } from '../catalog/index.ts';
-import { splitRef } from '../model/index.ts';
 import type { Device, Logic, Module, OutputKind, Point, Settings, Supply } from '../model/index.ts';
 import { addressOf } from '../job/index.ts';
 import type { ChannelPlace, JobIndex, Rail } from '../job/index.ts';
@@ -102,29 +101,13 @@ function findContext(index: JobIndex, pointId: string): PointContext {
   };
 }
 
-/** The supply to which a device's own leads go, directly or through joints, fuses and breakers, if any does. */
+/** The supply to which a device's own leads go, directly or through what protects it, if any does. */
 function supplyOf(index: JobIndex, device: Device): Supply | undefined {
-  const seen = new Set<string>();
-  const queue = index.deviceType(device).terminals.map(({ name }) => `${device.id}:${name}`);
-  for (let ref = queue.shift(); ref !== undefined; ref = queue.shift()) {
-    if (seen.has(ref)) continue;
-    seen.add(ref);
-    const rail = index.railAt(ref);
+  for (const { name } of index.deviceType(device).terminals) {
+    const rail = index.railBehind(`${device.id}:${name}`);
     if (rail && rail.rail !== 'PE') return rail.supply;
-    for (const far of index.across(ref)) queue.push(...throughPart(index, far));
   }
   return undefined;
-}
-
-/** The terminals that a line comes out at behind one: at a joint its own, at what protects it the other side's. */
-function throughPart(index: JobIndex, ref: string): string[] {
-  const { item, terminal } = splitRef(ref);
-  const device = index.device(item);
-  if (!device) return [];
-  const { protects, inline, behaviours } = index.deviceType(device).description;
-  if (inline && behaviours.length === 0) return [ref];
-  if (terminal === protects?.a) return [`${item}:${protects.b}`];
-  return terminal === protects?.b ? [`${item}:${protects.a}`] : [];
 }
 
 function ownPorts(index: JobIndex, point: Point, helpers: readonly Device[]): OwnPort[] {

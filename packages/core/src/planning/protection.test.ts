@@ -107,6 +107,18 @@ test('behind a breaker and a strip a device is still on its supply, so what is s
   expect(contextOf(new JobIndex(wired), 'px-9').supply.tag).toBe('Q1');
 });
 
+test('a common behind a fuse sits on its rail, and a sensor on it works', () => {
+  const wire = sure(job.wires.find(({ from, to }) => [from, to].includes('m:COM1')));
+  const rail = wire.from === 'm:COM1' ? 'to' : 'from';
+  const fused = withWires(
+    after(job, helper('fuse-terminal', {}), { kind: 'moveWire', wireId: wire.id, [rail]: 'f:2' }),
+    ['g1:-', 'f:1'],
+  );
+  const index = new JobIndex(fused);
+  expect(index.railOf('m', 'COM1')?.rail).toBe('-');
+  expect(judge(analyse(index, 'px-1')).status).toBe('works');
+});
+
 test('what hangs on a supply is led behind a branch, both of its wires, and works there', () => {
   const strong: Change = { kind: 'editSupply', id: 'g1', patch: { limitAmps: 20 } };
   const branched = after(job, strong, {
