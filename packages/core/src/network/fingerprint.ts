@@ -82,6 +82,7 @@ export const ofPorts =
 export const aboutPoint = oncePer(({ index, point, device, ports, scope }: PointContext): Fingerprint => {
   const own = point.range && ownFunction(index, device, point.range);
   const { low, high } = point.range ?? {};
+  const chosenData = point.scaling?.data;
   const differs = own && (own.root || own.low !== low || own.high !== high);
   const names = new Set(ports.map(({ port }) => port.name));
   const supplies = new Set(
@@ -94,6 +95,8 @@ export const aboutPoint = oncePer(({ index, point, device, ports, scope }: Point
       range: point.range,
       stops: point.stops,
       own: differs ? own : undefined,
+      // Of a value that arrives as data: which it is and what it means.
+      data: chosenData && Object.keys(chosenData).length ? chosenData : undefined,
     }),
     ...Object.assign(
       {},

@@ -7,6 +7,7 @@ import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { decodeRecord } from '../ioLink/index.ts';
+import { aboutPoint } from '../network/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { BusPlan, Scaling } from '../model/index.ts';
 import type { DataChoice } from '../model/scaling.ts';
@@ -147,6 +148,10 @@ describe('a value that arrives as process data', () => {
     const key = (job: JobContent) => scaleStep(analysisOf(job), chainIn(job)).step.about;
     const line = { gradient: 0.1, offset: 0, unit: 'mm' };
     expect(key(sensorJob())).not.toEqual(key(chosen(sensorJob(), { line })));
+    // So is what was proven of it, while other choices of the chain leave that alone.
+    const proven = (job: JobContent) => aboutPoint(analysisOf(job).context);
+    expect(proven(sensorJob())).not.toEqual(proven(chosen(sensorJob(), { line })));
+    expect(proven(sensorJob())).toEqual(proven(chosen(sensorJob(), {}, { sensor: { percent: 1 } })));
   });
 });
 
