@@ -164,6 +164,46 @@ export const METERS: readonly DemoPoint[] = [
   },
 ];
 
+/** Distance, vacuum, level and salinity of the intake side. */
+export const INTAKE: readonly DemoPoint[] = [
+  {
+    tag: 'UT-216',
+    name: 'Tray stack, distance',
+    typeId: 'laser-distance',
+    output: 'pnp',
+    logic: 'no',
+    at: ['ai-4', 0],
+    range: { low: 200, high: 4000, unit: 'mm' },
+    landed: 3,
+  },
+  {
+    tag: 'PT-217',
+    name: 'Suction line vacuum',
+    typeId: 'pressure-switch-analog',
+    output: 'pnp',
+    logic: 'no',
+    at: ['ai-4', 1],
+    range: { low: -1, high: 1, unit: 'bar' },
+    landed: 2,
+  },
+  {
+    tag: 'LT-218',
+    name: 'Seawater tank level',
+    typeId: 'radar-2w',
+    at: ['ai-4', 2],
+    range: { low: 0, high: 6, unit: 'm' },
+    landed: 3,
+  },
+  {
+    tag: 'AT-219',
+    name: 'Salinity of the make-up',
+    typeId: 'conductivity-4w',
+    at: ['ai-4', 3],
+    range: { low: 0, high: 60, unit: 'mS/cm' },
+    landed: 1,
+  },
+];
+
 export const DRIVE: readonly DemoPoint[] = [
   {
     tag: 'XS-240',

@@ -1,5 +1,5 @@
 import type { SingleChange } from '@keypost/core/job';
-import { ANALOG, DRIVE, METERS } from './analogPoints.ts';
+import { ANALOG, DRIVE, INTAKE, METERS } from './analogPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
 import { OWN_KIND } from './ownKind.ts';
@@ -378,6 +378,7 @@ export const FIELD_POINTS: readonly DemoPoint[] = [
   OWN,
   ...SAFETY,
   ...ANALOG,
+  ...INTAKE,
   ...METERS,
   ...DRIVE,
   ...CONTROLLER,

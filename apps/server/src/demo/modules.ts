@@ -58,6 +58,7 @@ export const MODULES: readonly {
   },
   { id: 'ct-1', tag: 'CT 1', typeId: 'counter2', firstByte: 40, commons: ['-'] },
   { id: 'ai-3', tag: 'AI 3', typeId: 'ai4-switch', firstByte: 48, commons: ['-', '-', '-', '-'] },
+  { id: 'ai-4', tag: 'AI 4', typeId: 'ai4-switch', firstByte: 80, commons: ['-', '-', '-', '-'] },
   { id: 'iol-1', tag: 'IOL 1', typeId: 'iol-aaaabb', firstByte: 64, commons: [] },
   { id: 'bus-1', tag: 'BUS 1', typeId: 'serial-master', firstByte: 0, commons: [] },
   { id: 'net-1', tag: 'NET 1', typeId: 'net-switch-5', firstByte: 0, commons: [] },
