@@ -13,7 +13,11 @@ test('the board shows every point, what stops it, and its stages', async ({ page
   await page.goto('/');
   await page.getByRole('link', { name: /Recirculation hall/ }).click();
   const rows = page.getByRole('list', { name: 'Points' }).getByRole('link');
-  await expect(rows).toHaveCount(62);
+  const { content } = (await (await page.request.get('/api/jobs/tern-rock')).json()) as {
+    content: { points: unknown[] };
+  };
+  expect(content.points.length).toBeGreaterThan(60);
+  await expect(rows).toHaveCount(content.points.length);
   await expect(rows.first()).toHaveAccessibleName(/PX-104 Hatch door shut, cannot work: Group mixed/);
   await expect(page.getByRole('link', { name: /UX-109 .* on no rail/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /PX-108 .* can only take current in/ })).toBeVisible();

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView, ApiProblem } from '@keypost/api';
 import { useRouter } from 'expo-router';
-import { Download } from '../ui/icons';
+import { Download } from '../ui/laterIcons';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';

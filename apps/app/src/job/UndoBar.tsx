@@ -5,7 +5,7 @@ import { rememberDone, useLastDone } from '../data/lastDone';
 import { notStored } from '../data/SaveNotice';
 import { useUndo } from '../data/useUndo';
 import { Button } from '../ui/Button';
-import { Undo2 } from '../ui/icons';
+import { Undo2 } from '../ui/laterIcons';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { useTokens } from '../ui/theme';

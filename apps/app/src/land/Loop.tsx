@@ -14,7 +14,7 @@ import type { Leads } from '../drawing/LoopDrawing';
 import { saveDrawing } from '../drawing/saveDrawing';
 import { useZoom } from '../drawing/useZoom';
 import type { OpenPoint } from '../point/usePoint';
-import { Cable, Download, FoldVertical, Gauge, ZoomIn, ZoomOut } from '../ui/icons';
+import { Cable, Download, FoldVertical, Gauge, ZoomIn, ZoomOut } from '../ui/laterIcons';
 import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';
 import { ToolTile } from '../ui/ToolTile';

@@ -1,6 +1,6 @@
 import { formatFineBand, formatFineVolts } from '@keypost/core/units';
 import type { Reading } from '@keypost/core/analysis';
-import { ArrowLeftRight } from '../ui/icons';
+import { ArrowLeftRight } from '../ui/laterIcons';
 import { Pressable, View } from 'react-native';
 import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';

@@ -1,5 +1,5 @@
 import { sure } from '@keypost/core/lists';
-import { Pencil } from '../ui/icons';
+import { Pencil } from '../ui/laterIcons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { BoardFinder } from '../job/BoardFinder';

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { Status as StatusKind } from '@keypost/core/proving';
 import type { VerdictStatus, Remedy } from '@keypost/core/verdict';
-import { ArrowRight } from '../ui/icons';
+import { ArrowRight } from '../ui/laterIcons';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';

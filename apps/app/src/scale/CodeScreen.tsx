@@ -17,7 +17,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { ShareButton } from '../tools/ShareButton';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
-import { Download } from '../ui/icons';
+import { Download } from '../ui/laterIcons';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';

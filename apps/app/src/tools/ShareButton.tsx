@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Share2 } from '../ui/icons';
+import { Share2 } from '../ui/laterIcons';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';

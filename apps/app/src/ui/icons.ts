@@ -1,25 +1,12 @@
 // One import a file: the package's index would bring every icon into the page.
-export { default as ArrowLeftRight } from 'lucide-react-native/dist/esm/icons/arrow-left-right';
-export { default as ArrowRight } from 'lucide-react-native/dist/esm/icons/arrow-right';
 export { default as Check } from 'lucide-react-native/dist/esm/icons/check';
 export { default as X } from 'lucide-react-native/dist/esm/icons/x';
 export { default as ChevronLeft } from 'lucide-react-native/dist/esm/icons/chevron-left';
-export { default as Download } from 'lucide-react-native/dist/esm/icons/download';
 export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';
 export { default as Layers } from 'lucide-react-native/dist/esm/icons/layers';
 export { default as List } from 'lucide-react-native/dist/esm/icons/list';
-export { default as Pencil } from 'lucide-react-native/dist/esm/icons/pencil';
 export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';
 export { default as ScrollText } from 'lucide-react-native/dist/esm/icons/scroll-text';
 export { default as Settings2 } from 'lucide-react-native/dist/esm/icons/settings-2';
-export { default as Undo2 } from 'lucide-react-native/dist/esm/icons/undo-2';
 export { default as TriangleAlert } from 'lucide-react-native/dist/esm/icons/triangle-alert';
 export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chevron-right';
-export { default as Move } from 'lucide-react-native/dist/esm/icons/move';
-export { default as Share2 } from 'lucide-react-native/dist/esm/icons/share-2';
-export { default as Printer } from 'lucide-react-native/dist/esm/icons/printer';
-export { default as Cable } from 'lucide-react-native/dist/esm/icons/cable';
-export { default as Gauge } from 'lucide-react-native/dist/esm/icons/gauge';
-export { default as FoldVertical } from 'lucide-react-native/dist/esm/icons/fold-vertical';
-export { default as ZoomIn } from 'lucide-react-native/dist/esm/icons/zoom-in';
-export { default as ZoomOut } from 'lucide-react-native/dist/esm/icons/zoom-out';
