@@ -229,7 +229,7 @@ const OWN: DemoPoint = {
   typeId: OWN_KIND,
   output: 'pnp',
   logic: 'no',
-  at: ['di-3', 7],
+  at: ['di-3', 6],
   landed: 1,
 };
 

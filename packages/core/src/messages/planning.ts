@@ -29,11 +29,11 @@ export const PLANNING = {
     numbers: readonly string[];
     more: number;
   }) =>
-    `${tag} lets ${amps} A through, more than wires ${numbers.join(', ')}${more ? ` and ${more} more` : ''} bear: ${mm2} mm² bears ${written(bears, 3)} A (IEC 60204-1, table 6, B1, 40 °C). Thicker wires, or a smaller fuse or breaker before them; the local code and a licensed person decide.`,
+    `${tag} lets ${amps} A through, more than wires ${numbers.join(', ')}${more ? ` and ${more} more` : ''} bear: ${mm2} mm² bears ${written(bears, 3)} A (IEC 60204-1, table 6, B1, 40 °C). The local code and a licensed person decide.`,
   'planning.trips-at-once': ({ tag, needs, flows }: { tag: string; needs: number; flows: number }) =>
     `A short on ${tag} lets up to ${written(flows, 3)} A flow; from ${written(needs, 3)} A it surely trips at once (IEC 60898-1).`,
   'planning.trips-late-or-never': ({ tag, needs, flows }: { tag: string; needs: number; flows: number }) =>
-    `A short on ${tag} lets only ${written(flows, 3)} A flow; it surely trips at once from ${written(needs, 3)} A (IEC 60898-1), so it trips late or never. A smaller one, another characteristic, or an electronic breaker.`,
+    `A short on ${tag} lets only ${written(flows, 3)} A flow; it surely trips at once from ${written(needs, 3)} A (IEC 60898-1), so it trips late or never.`,
   'planning.on-the-bench':
     'On its supply alone nothing is judged: this is what its LED and a meter must show.',
   'planning.and-more': ({ tags }: { tags: readonly string[] }) =>

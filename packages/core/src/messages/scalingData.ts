@@ -28,25 +28,24 @@ export const SCALING_DATA = {
   'scaling.port-yet-choose-land': ({ point }: { point: string }) =>
     `${point} has no port yet. Choose one in Land.`,
   'scaling.counts-only-connected-valid': ({ name }: { name: string }) =>
-    `${name} counts only while its port or unit says connected and valid: keep the last one, or mark it bad, when it does not.`,
+    `${name} counts only while its port or unit says connected and valid.`,
   'scaling.raw-numbers-mean-none': ({ codes }: { codes: readonly string[] }) =>
     `Raw numbers that are no value: ${codes.join(', ')}.`,
   'scaling.raw-means': ({ raw, means }: { raw: number; means: string }) => `${raw} ${means}`,
   'scaling.limits-of-raw-taken': ({ name, low, high }: { name: string; low: number; high: number }) =>
-    `Nobody said between which raw numbers ${name} measures: ${low} to ${high} is taken. Set them in the setup, as the leaflet gives them.`,
+    `Nobody said between which raw numbers ${name} measures: ${low} to ${high} is taken.`,
   'scaling.line-of-raw-taken': ({ name }: { name: string }) =>
-    `No scale is told for ${name}: its raw number is taken as it is. Set it in the setup, as the leaflet gives it.`,
+    `No scale is told for ${name}: its raw number is taken as it is.`,
   'scaling.step-of-raw': 'Raw number',
   'scaling.half-a-raw-number': 'half of what one raw number stands for',
   'scaling.decimal-places': ({ factor }: { factor: number }) =>
-    `a factor of ${factor}: a decimal place or a unit was taken for another`,
+    `a factor of ${factor}: a decimal place or a unit`,
   'scaling.inches-and-millimetres': 'inches were taken for millimetres, or the other way round',
   'scaling.inches-and-centimetres': 'inches were taken for centimetres, or the other way round',
   'scaling.feet-and-millimetres': 'feet were taken for millimetres, or the other way round',
   'scaling.psi-and-bar': 'psi was taken for bar, or the other way round',
   'scaling.fahrenheit-and-celsius': 'degrees Fahrenheit were taken for Celsius, or the other way round',
-  'scaling.raw-numbers-all-same':
-    'All raw numbers are the same. Read two that lie far apart: a line needs two places.',
+  'scaling.raw-numbers-all-same': 'All raw numbers are the same. Read two that lie far apart.',
   'scaling.lies-on-stated-line': ({
     worst,
     allowed,
@@ -58,11 +57,11 @@ export const SCALING_DATA = {
   }) =>
     `All lie on the stated line, to ${written(worst, 3)} ${unit} where ${written(allowed, 3)} are allowed.`,
   'scaling.lies-on-no-line': ({ beside, allowed, unit }: { beside: number; allowed: number; unit: string }) =>
-    `They lie on no line at all: up to ${written(beside, 3)} ${unit} beside their own, where ${written(allowed, 3)} are allowed. A false echo, a moving target, or a number from another moment.`,
+    `They lie on no line at all: up to ${written(beside, 3)} ${unit} beside their own, where ${written(allowed, 3)} are allowed. A false echo, or a moving target.`,
   'scaling.line-is-shifted': ({ by, unit }: { by: number; unit: string }) =>
-    `The slope is right, but all is shifted: ${written(by, 4)} ${unit} are to be added. Measured from another edge, or an offset in the device or the program.`,
+    `The slope is right, but all is shifted: ${written(by, 4)} ${unit} are to be added. Measured from another edge?`,
   'scaling.line-runs-other-way': ({ gradient, unit }: { gradient: number; unit: string }) =>
-    `It runs the other way: ${written(gradient, 4)} ${unit} for each raw number. A distance was taken for a level, or the two readings were exchanged.`,
+    `It runs the other way: ${written(gradient, 4)} ${unit} for each raw number. A distance taken for a level?`,
   'scaling.line-has-other-slope': ({
     ratio,
     likely,

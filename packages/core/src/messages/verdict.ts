@@ -10,8 +10,7 @@ export const VERDICT = {
     terminal: string;
     count: number;
     usual: number;
-  }) =>
-    `${terminal} bears ${count} wires then. A clamp takes ${usual}, more only where its maker says so: a strip or splice takes the others.`,
+  }) => `${terminal} bears ${count} wires then. A clamp usually takes ${usual}.`,
   'verdict.open': ({ point }: { point: string }) =>
     `${point} is not on a channel yet. Choose one to see whether it works there.`,
   'verdict.stops-nothing': ({ device }: { device: string }) =>
