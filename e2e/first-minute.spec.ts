@@ -205,7 +205,7 @@ test('an IO-Link level to its bytes, raw limits and a scaled value, in 16 taps',
     await page.getByLabel(`Raw number${row}`, { exact: true }).fill(raw);
     await page.getByLabel(`Measured${row}`, { exact: true }).fill(measured);
   }
-  await expect(page.getByText(/inches were taken for millimetres/)).toBeVisible();
+  await expect(page.getByText(/inches taken for millimetres/)).toBeVisible();
 });
 
 test('a guard, a safety relay, two contactors with feedback and reset, in 20 taps', async ({ page }) => {

@@ -123,6 +123,6 @@ export const EVENT = {
     worst: number;
     unit: string;
   }) =>
-    `${tag}: ${pairs} readings beside a tape ${pass ? 'lie on the stated line' : 'do not lie on the stated line'}, largest difference ${written(worst, 3)} ${unit}`,
+    `${tag}: ${pairs} readings beside a tape ${pass ? '' : 'not '}on the line, off by ${written(worst, 3)} ${unit}`,
   'event.note': ({ tag, title }: { tag: string; title: string }) => `${tag}: ${title}`,
 } as const;

@@ -40,11 +40,7 @@ export const SCALING_DATA = {
   'scaling.half-a-raw-number': 'half of what one raw number stands for',
   'scaling.decimal-places': ({ factor }: { factor: number }) =>
     `a factor of ${factor}: a decimal place or a unit`,
-  'scaling.inches-and-millimetres': 'inches were taken for millimetres, or the other way round',
-  'scaling.inches-and-centimetres': 'inches were taken for centimetres, or the other way round',
-  'scaling.feet-and-millimetres': 'feet were taken for millimetres, or the other way round',
-  'scaling.psi-and-bar': 'psi was taken for bar, or the other way round',
-  'scaling.fahrenheit-and-celsius': 'degrees Fahrenheit were taken for Celsius, or the other way round',
+  'scaling.taken-for': ({ one, other }: { one: string; other: string }) => `${one} taken for ${other}?`,
   'scaling.raw-numbers-all-same': 'All raw numbers are the same. Read two that lie far apart.',
   'scaling.lies-on-stated-line': ({
     worst,

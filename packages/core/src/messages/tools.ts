@@ -42,7 +42,7 @@ export const TOOLS = {
   'tools.first-shows': 'First shows',
   'tools.second-shows': 'Second shows',
   'tools.readings-beside-a-tape': 'Readings beside a tape',
-  'tools.whether-they-lie-on-the-line': 'whether raw numbers and a tape or gauge lie on the stated line',
+  'tools.whether-they-lie-on-the-line': 'raw numbers and a tape',
   'tools.each-raw-number-is': 'Each raw number is',
   'tools.raw-zero-is': 'Raw zero is',
   'tools.may-be-off-by': 'May be off by, ±',

@@ -210,7 +210,7 @@ describe('readings beside a tape', () => {
     ['on the line', on([1000, 3000], 0.5, 31), 'scaling.lies-on-stated-line'],
     ['shifted', on([1000, 3000], 0.5, 55), 'scaling.line-is-shifted by=25'],
     ['a decimal place', on([1000, 3000], 5, 300), 'scaling.line-has-other-slope ratio=10'],
-    ['inches', on([1000, 3000], 0.5 / 25.4, 0), 'likely=(scaling.inches-and-millimetres)'],
+    ['inches', on([1000, 3000], 0.5 / 25.4, 0), 'likely=(scaling.taken-for one=inches other=millimetres)'],
     ['the other way', on([1000, 3000], -0.5, 2000), 'scaling.line-runs-other-way'],
     ['on no line', [...on([1000, 3000], 0.5, 30), { raw: 2000, measured: 1200 }], 'scaling.lies-on-no-line'],
   ])('%s', (_, pairs, code) => {

@@ -30,11 +30,11 @@ export interface LineCheck {
 /** Factors by which a scale is wrong where a unit or a decimal place was taken for another, with what that is. */
 const FACTORS: readonly { readonly factor: number; readonly means: Message }[] = [
   ...[10, 100, 1000].map((factor) => ({ factor, means: say('scaling.decimal-places', { factor }) })),
-  { factor: 25.4, means: say('scaling.inches-and-millimetres') },
-  { factor: 2.54, means: say('scaling.inches-and-centimetres') },
-  { factor: 304.8, means: say('scaling.feet-and-millimetres') },
-  { factor: 14.504, means: say('scaling.psi-and-bar') },
-  { factor: 1.8, means: say('scaling.fahrenheit-and-celsius') },
+  { factor: 25.4, means: say('scaling.taken-for', { one: 'inches', other: 'millimetres' }) },
+  { factor: 2.54, means: say('scaling.taken-for', { one: 'inches', other: 'centimetres' }) },
+  { factor: 304.8, means: say('scaling.taken-for', { one: 'feet', other: 'millimetres' }) },
+  { factor: 14.504, means: say('scaling.taken-for', { one: 'psi', other: 'bar' }) },
+  { factor: 1.8, means: say('scaling.taken-for', { one: '°F', other: '°C' }) },
 ];
 
 /** Within this share a factor is taken for one of those. */
