@@ -1,7 +1,7 @@
 import { problemText } from '@keypost/core/model';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
-import { FileUp, Plus } from '../ui/icons';
+import { Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';
@@ -153,7 +153,6 @@ function BringFile({ ink }: { ink: string }) {
       {asked && !known && <WhoAmI />}
       <Button
         label="Bring a job from a file"
-        icon={<FileUp size={20} color={ink} />}
         waiting={waiting}
         onPress={() => (known ? input.current?.click() : setAsked(true))}
       />

@@ -2,7 +2,6 @@
 export { default as Check } from 'lucide-react-native/dist/esm/icons/check';
 export { default as X } from 'lucide-react-native/dist/esm/icons/x';
 export { default as ChevronLeft } from 'lucide-react-native/dist/esm/icons/chevron-left';
-export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';
 export { default as Layers } from 'lucide-react-native/dist/esm/icons/layers';
 export { default as List } from 'lucide-react-native/dist/esm/icons/list';
 export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';
