@@ -1,7 +1,6 @@
 import { problemText } from '@keypost/core/model';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
-import { Plus } from '../ui/icons';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';
@@ -61,12 +60,7 @@ export function JobsScreen() {
         <NewJob onCancel={() => setMaking(false)} />
       ) : (
         <View className="gap-3">
-          <Button
-            label="New job"
-            kind="main"
-            icon={<Plus size={20} color={plate} />}
-            onPress={() => setMaking(true)}
-          />
+          <Button label="New job" kind="main" onPress={() => setMaking(true)} />
           <BringFile ink={ink} />
         </View>
       )}

@@ -13,3 +13,4 @@ export { default as FoldVertical } from 'lucide-react-native/dist/esm/icons/fold
 export { default as ZoomIn } from 'lucide-react-native/dist/esm/icons/zoom-in';
 export { default as ZoomOut } from 'lucide-react-native/dist/esm/icons/zoom-out';
 export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';
+export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';
