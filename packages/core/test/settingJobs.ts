@@ -63,3 +63,19 @@ export function allSet(job: JobContent, itemId = 'ft-1-b'): JobContent {
     job,
   );
 }
+
+/** A unit of a serial line as a plan has it: the device of `px-1`, at the far end. */
+export const serialUnit = (more: Record<string, unknown> = {}) => ({
+  id: 'b',
+  tag: 'B',
+  itemId: 'px-1-b',
+  unit: 3,
+  baud: 19200,
+  parity: 'even',
+  stopBits: 1,
+  plusName: 'A',
+  terminated: true,
+  unitLoad: 1,
+  fromLastM: 30,
+  ...more,
+});

@@ -1,7 +1,7 @@
 import { typedIn } from '../ui/typedNumbers';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
-import { matchingFormats, registersOf } from '@keypost/core/setting';
+import { matchingFormats, registersOf, registersText } from '@keypost/core/setting';
 import type { Change } from '@keypost/core/job';
 import type { MappedValue } from '@keypost/core/model';
 import type { Match } from '@keypost/core/setting';
@@ -91,9 +91,7 @@ function ValueRow({
       </View>
       <OrderDoubt registers={registers} row={row} />
       <Text as="small">{formatText(row)}</Text>
-      {registers && (
-        <Text as="mono">{registers.map((register) => register.toString(16).padStart(4, '0')).join(' ')}</Text>
-      )}
+      {registers && <Text as="mono">{registersText(registers).toLowerCase()}</Text>}
       <View className="-ml-4 items-start">
         <Button label={open ? 'Close' : `Read ${row.name} otherwise`} kind="bare" onPress={onOpen} />
       </View>

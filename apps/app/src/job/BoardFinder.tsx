@@ -88,44 +88,37 @@ function Filters({
   narrow: boolean;
   change: (patch: Partial<BoardAsk>) => void;
 }) {
-  const any = { value: '', label: 'any' };
   const asked = (
     label: string,
-    name: 'state' | 'stage' | 'area' | 'module' | 'kind',
+    name: (typeof FILTERS)[number],
     options: readonly { value: string; label: string }[],
   ) => (
     <View className={narrow ? 'w-full' : 'min-w-[150px] flex-1'}>
       <Select
         label={label}
         value={ask[name]}
-        options={[any, ...options]}
+        options={options}
         onChange={(value) => change({ [name]: value })}
       />
     </View>
   );
+  const orAny = (options: readonly { value: string; label: string }[]) => [
+    { value: '', label: 'any' },
+    ...options,
+  ];
   return (
     <View className="flex-row flex-wrap gap-3 rounded-plate border-fine border-edge bg-plate p-3">
-      {asked('State', 'state', named(MARK_TEXT))}
-      {asked('Stage it is in', 'stage', named(STAGE_NAMES))}
-      {asked('Area', 'area', valuesOf(facts, 'area'))}
-      {asked('Module', 'module', valuesOf(facts, 'module'))}
-      {asked('Kind', 'kind', valuesOf(facts, 'kind'))}
-      <View className={narrow ? 'w-full' : 'min-w-[150px] flex-1'}>
-        <Select
-          label="In order of"
-          value={ask.sort}
-          options={named({ need: 'need', tag: 'tag', name: 'name', area: 'area', module: 'module' })}
-          onChange={(sort) => change({ sort: sort as BoardAsk['sort'] })}
-        />
-      </View>
-      <View className={narrow ? 'w-full' : 'min-w-[150px] flex-1'}>
-        <Select
-          label="In groups by"
-          value={ask.group}
-          options={named({ none: 'none', area: 'area', module: 'module' })}
-          onChange={(group) => change({ group: group as BoardAsk['group'] })}
-        />
-      </View>
+      {asked('State', 'state', orAny(named(MARK_TEXT)))}
+      {asked('Stage it is in', 'stage', orAny(named(STAGE_NAMES)))}
+      {asked('Area', 'area', orAny(valuesOf(facts, 'area')))}
+      {asked('Module', 'module', orAny(valuesOf(facts, 'module')))}
+      {asked('Kind', 'kind', orAny(valuesOf(facts, 'kind')))}
+      {asked(
+        'In order of',
+        'sort',
+        named({ need: 'need', tag: 'tag', name: 'name', area: 'area', module: 'module' }),
+      )}
+      {asked('In groups by', 'group', named({ none: 'none', area: 'area', module: 'module' }))}
     </View>
   );
 }

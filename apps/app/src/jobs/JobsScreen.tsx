@@ -13,7 +13,6 @@ import { asProblem } from '../data/asProblem';
 import { newId } from './newId';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
-import { useTokens } from '../ui/theme';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -28,7 +27,6 @@ const NewJob = page('NewJob');
 /** The first page: every job of this server, a new one, or one from a file. */
 export function JobsScreen() {
   const jobs = useJobs();
-  const { ink, plate } = useTokens();
   const [making, setMaking] = useState(false);
   return (
     <Screen narrow head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
@@ -61,7 +59,7 @@ export function JobsScreen() {
       ) : (
         <View className="gap-3">
           <Button label="New job" kind="main" onPress={() => setMaking(true)} />
-          <BringFile ink={ink} />
+          <BringFile />
         </View>
       )}
     </Screen>
@@ -120,7 +118,7 @@ function JobRow({
 }
 
 /** Brings a job in from a file; says line or field when it is refused. */
-function BringFile({ ink }: { ink: string }) {
+function BringFile() {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
   const known = useKnown();

@@ -1,9 +1,9 @@
 import { textOf } from '@keypost/core/messages';
-import { encodeRecord, hexOf } from '@keypost/core/ioLink';
+import { bitsOf, encodeRecord, hexOf } from '@keypost/core/ioLink';
 import type { DescribedRecord } from '@keypost/core/ioLink';
 import { unlessRefused } from '@keypost/core/model';
 import type { MappedValue } from '@keypost/core/model';
-import { encodeRegisters, portPlan } from '@keypost/core/setting';
+import { encodeRegisters, portPlan, registersText } from '@keypost/core/setting';
 import type { ChosenValue } from '@keypost/core/scaling';
 import { plain } from '@keypost/core/units';
 import { View } from 'react-native';
@@ -72,7 +72,7 @@ function Bytes({ record, name, raw }: { record: DescribedRecord; name: string; r
   const item = record.items.find((one) => one.name === name);
   const bytes = unlessRefused(() => encodeRecord(record, new Map([[name, raw]])));
   if (!item || !bytes) return null;
-  const bits = 'bits' in item.type ? item.type.bits : 32;
+  const bits = bitsOf(item.type);
   const all = bytes.length * 8;
   return (
     <Row className="gap-2">
@@ -96,7 +96,7 @@ function Bytes({ record, name, raw }: { record: DescribedRecord; name: string; r
                 );
               })}
             </View>
-            <Text as="mono">{byte.toString(16).padStart(2, '0').toUpperCase()}</Text>
+            <Text as="mono">{hexOf(Uint8Array.of(byte)).toUpperCase()}</Text>
           </View>
         ))}
       </View>
@@ -110,9 +110,7 @@ function Registers({ mapped, raw }: { mapped: MappedValue; raw: number }) {
   return (
     <Row className="gap-1">
       <Text as="small">{`Registers at raw ${grouped(raw)}`}</Text>
-      <Text as="number">
-        {registers.map((register) => register.toString(16).padStart(4, '0').toUpperCase()).join(' ')}
-      </Text>
+      <Text as="number">{registersText(registers)}</Text>
     </Row>
   );
 }

@@ -1,8 +1,8 @@
 import { textOf } from '@keypost/core/messages';
 import type { Text as Words } from '@keypost/core/messages';
-import { bytesOfHex, decodeRecord, portFlag } from '@keypost/core/ioLink';
+import { bytesOfHex, decodeRecord, portFlag, scaled } from '@keypost/core/ioLink';
 import { unlessRefused } from '@keypost/core/model';
-import { decodeRegisters, networkPlaceOf, serialPlaceOf, wayTo } from '@keypost/core/setting';
+import { decodeRegisters, networkPlaceOf, registersText, serialPlaceOf, wayTo } from '@keypost/core/setting';
 import type { ChosenValue, DataValue } from '@keypost/core/scaling';
 import { withUnit } from '@keypost/core/units';
 import { View } from 'react-native';
@@ -58,7 +58,7 @@ function FromUnit({ planId, rowId, ...of }: Of & { planId: string; rowId: string
   const { mapped } = data.value;
   const registers = mapped && live.registers[mapped.id];
   const raw = registers && unlessRefused(() => decodeRegisters(registers, { ...mapped, scale: 1 }));
-  const sent = (registers ?? []).map((one) => one.toString(16).padStart(4, '0').toUpperCase()).join(' ');
+  const sent = registersText(registers ?? []);
   return <Now {...of} flag={live.problem} sent={sent} raw={raw} says="answers" />;
 }
 
@@ -82,7 +82,7 @@ function Now({
       <LiveValue name={value.record ? 'Bytes' : 'Registers'} text={sent} />
       {raw !== undefined && flag === undefined && <LiveValue name="Raw" text={grouped(raw)} />}
       {raw !== undefined && said === undefined && (
-        <LiveValue name={value.name} text={withUnit(raw * line.gradient + line.offset, line.unit, 7)} />
+        <LiveValue name={value.name} text={withUnit(scaled(raw, line), line.unit, 7)} />
       )}
       {raw !== undefined && said === undefined && onTake && (
         <Button label="Show the chain at this" onPress={() => onTake(raw)} />

@@ -1,4 +1,4 @@
-import { typedIn } from '../ui/typedNumbers';
+import { typedMaybe } from '../ui/typedNumbers';
 import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import { dataValuesOf } from '@keypost/core/scaling';
@@ -101,9 +101,6 @@ const FIELD_OF: Readonly<Record<string, keyof SetupTexts>> = {
   'display.high': 'displayHigh',
   'display.decimals': 'decimals',
   'display.cutoffPercent': 'displayCutoff',
-};
-
-const DATA_FIELDS: Readonly<Record<string, keyof SetupTexts>> = {
   'data.item': 'item',
   'data.line': 'gradient',
   'data.line.gradient': 'gradient',
@@ -135,38 +132,35 @@ const DISPLAY_TEXTS = [
   'displayCutoff',
 ] as const;
 
-const number = (typed: string, unit = ''): number | undefined =>
-  typed.trim() === '' ? undefined : typedIn(typed, unit);
-
 const ownFormat = (texts: SetupTexts): RawFormat => ({
   id: 'own',
   name: texts.ownName,
   kind: 'share',
-  low: number(texts.ownLow) ?? NaN,
-  high: number(texts.ownHigh) ?? NaN,
-  min: number(texts.ownMin) ?? NaN,
-  max: number(texts.ownMax) ?? NaN,
+  low: typedMaybe(texts.ownLow) ?? NaN,
+  high: typedMaybe(texts.ownHigh) ?? NaN,
+  min: typedMaybe(texts.ownMin) ?? NaN,
+  max: typedMaybe(texts.ownMax) ?? NaN,
   step: 1,
   bothSides: false,
 });
 
 const bandsOf = (texts: SetupTexts, unit: string) => ({
-  lowFault: number(texts.lowFault, unit),
-  underAt: number(texts.underAt, unit),
-  overAt: number(texts.overAt, unit),
-  highFault: number(texts.highFault, unit),
-  delay: number(texts.delay, 's'),
+  lowFault: typedMaybe(texts.lowFault, unit),
+  underAt: typedMaybe(texts.underAt, unit),
+  overAt: typedMaybe(texts.overAt, unit),
+  highFault: typedMaybe(texts.highFault, unit),
+  delay: typedMaybe(texts.delay, 's'),
   reaction: texts.reaction,
-  ...(texts.reaction === 'substitute' && { substitute: number(texts.substitute) }),
+  ...(texts.reaction === 'substitute' && { substitute: typedMaybe(texts.substitute) }),
 });
 
 const displayOf = (texts: SetupTexts) => ({
   label: texts.displayLabel,
   unit: texts.displayUnit,
-  low: number(texts.displayLow, texts.displayUnit),
-  high: number(texts.displayHigh, texts.displayUnit),
-  decimals: number(texts.decimals),
-  cutoffPercent: number(texts.displayCutoff, '%'),
+  low: typedMaybe(texts.displayLow, texts.displayUnit),
+  high: typedMaybe(texts.displayHigh, texts.displayUnit),
+  decimals: typedMaybe(texts.decimals),
+  cutoffPercent: typedMaybe(texts.displayCutoff, '%'),
 });
 
 /** What was typed as the row that is stored, or what is wrong by field. */
@@ -184,22 +178,22 @@ function read(
   const parsed = Scaling.safeParse({
     sensor: {
       shape: texts.sensorShape,
-      percent: number(texts.sensorPercent, '%'),
+      percent: typedMaybe(texts.sensorPercent, '%'),
       class: texts.sensorClass || undefined,
-      multiplier: number(texts.sensorMultiplier),
+      multiplier: typedMaybe(texts.sensorMultiplier),
     },
     converter: {
       ...(own ? { own } : follows.isData ? {} : { formatId: texts.formatId }),
       zero: texts.zero,
-      percent: number(texts.converterPercent, '%'),
-      updateMs: number(texts.updateMs, 'ms'),
-      filterMs: number(texts.filterMs, 'ms'),
-      coldKelvin: number(texts.coldKelvin),
+      percent: typedMaybe(texts.converterPercent, '%'),
+      updateMs: typedMaybe(texts.updateMs, 'ms'),
+      filterMs: typedMaybe(texts.filterMs, 'ms'),
+      coldKelvin: typedMaybe(texts.coldKelvin),
     },
     controller: {
       shape: texts.controllerShape,
-      cutPercent: number(texts.cutPercent, '%'),
-      multiplier: number(texts.controllerMultiplier),
+      cutPercent: typedMaybe(texts.cutPercent, '%'),
+      multiplier: typedMaybe(texts.controllerMultiplier),
     },
     bands: follows.bands ? undefined : bandsOf(texts, follows.unit),
     display: follows.display ? undefined : displayOf(texts),
@@ -209,7 +203,7 @@ function read(
   const errors: { -readonly [Name in keyof FieldErrors<SetupTexts>]: FieldErrors<SetupTexts>[Name] } = {};
   for (const issue of parsed.error.issues) {
     const { path, code } = issue;
-    const field = FIELD_OF[path.join('.')] ?? DATA_FIELDS[path.join('.')] ?? 'displayLabel';
+    const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
     const message = code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
     errors[field] ??= { type: code ?? 'refused', message };
   }

@@ -1,6 +1,6 @@
 import type { Scaling } from '@keypost/core/model';
 import type { ChosenValue } from '@keypost/core/scaling';
-import { typedIn } from '../ui/typedNumbers';
+import { typedMaybe } from '../ui/typedNumbers';
 import type { SetupTexts } from './setupFields';
 
 /** What of the setup is about a value that arrives as data. */
@@ -47,9 +47,6 @@ export function firstDataTexts({ data }: Scaling, chosen: ChosenValue | undefine
   };
 }
 
-const number = (typed: string, unit = ''): number | undefined =>
-  typed.trim() === '' ? undefined : typedIn(typed, unit);
-
 /** A group of fields: nothing where all were left empty, else every one, so that a missing one is told. */
 const group = <T extends object>(typed: readonly string[], made: T): T | undefined =>
   typed.every((one) => one.trim() === '') ? undefined : made;
@@ -66,27 +63,27 @@ export function readData(texts: SetupTexts, first: SetupTexts, { data }: Scaling
         ? data?.line
         : undefined
       : {
-          gradient: number(texts.gradient),
-          offset: number(texts.offset, texts.lineUnit),
+          gradient: typedMaybe(texts.gradient),
+          offset: typedMaybe(texts.offset, texts.lineUnit),
           unit: texts.lineUnit.trim(),
         },
     raw: same('rawLow', 'rawHigh')
       ? same('item')
         ? data?.raw
         : undefined
-      : { low: number(texts.rawLow), high: number(texts.rawHigh) },
+      : { low: typedMaybe(texts.rawLow), high: typedMaybe(texts.rawHigh) },
     stands: group([standsAt, standsLow, standsAtOther, standsHigh], {
-      at: number(standsAt, texts.lineUnit),
-      low: number(standsLow, texts.standsUnit),
-      atOther: number(standsAtOther, texts.lineUnit),
-      high: number(standsHigh, texts.standsUnit),
+      at: typedMaybe(standsAt, texts.lineUnit),
+      low: typedMaybe(standsLow, texts.standsUnit),
+      atOther: typedMaybe(standsAtOther, texts.lineUnit),
+      high: typedMaybe(standsHigh, texts.standsUnit),
       unit: texts.standsUnit.trim(),
     }),
     program: group([programRawLow, programLow, programRawHigh, programHigh], {
-      rawLow: number(programRawLow),
-      low: number(programLow),
-      rawHigh: number(programRawHigh),
-      high: number(programHigh),
+      rawLow: typedMaybe(programRawLow),
+      low: typedMaybe(programLow),
+      rawHigh: typedMaybe(programRawHigh),
+      high: typedMaybe(programHigh),
     }),
   };
 }

@@ -16,3 +16,7 @@ export const parseTyped = (text: string, unit: string) => parseIn(text, unit, st
 
 /** The same as a value; NaN where it is none. */
 export const typedIn = (text: string, unit: string): number => numberIn(text, unit, style);
+
+/** The same, nothing where nothing was typed. */
+export const typedMaybe = (text: string, unit = ''): number | undefined =>
+  text.trim() === '' ? undefined : typedIn(text, unit);

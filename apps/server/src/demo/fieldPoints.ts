@@ -133,16 +133,7 @@ const RELAYS: readonly DemoPoint[] = [
         ],
         { suppressor: 'none' },
       ),
-      helper(
-        'PE-207',
-        'M207',
-        'fan-230',
-        [
-          ['1', 'k207:14', 'BN', 15],
-          ['2', 'q1:N', 'BU', 15],
-        ],
-        { duty: 'present' },
-      ),
+      mainsLoad('PE-207', 'M207', 'fan-230', 'k207:14', 15),
     ],
   },
   {

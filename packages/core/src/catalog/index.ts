@@ -9,7 +9,7 @@ export {
   STACK_LIGHT_ID,
   USUAL_DEVICE,
 } from './catalog.ts';
-export { DeviceDescription } from './description/deviceDescription.ts';
+export { DeviceDescription, isJoints } from './description/deviceDescription.ts';
 export type { OperatingState } from './description/expression.ts';
 export { Figure, figuresIn, withFigures } from './description/figure.ts';
 export { figureText, namedFigures, tellingUnit } from './description/figureText.ts';

@@ -2,6 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Element } from '../circuit/index.ts';
 import { idsIn, nodesOf } from '../circuit/index.ts';
 import type { Problem, Settings } from '../model/index.ts';
+import { isJoints } from './description/deviceDescription.ts';
 import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { OperatingState } from './description/expression.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';
@@ -162,10 +163,6 @@ function conditionIds(element: Element): string[] {
 }
 
 /** Terminals on which nothing stands in any state. */
-/** A strip or a splice: each terminal joins the wires on it, and nothing else. */
-const isJoints = ({ inline, outputs, behaviours }: DeviceDescription): boolean =>
-  inline === true && outputs.length === 0 && behaviours.length === 0;
-
 function unreached(
   { terminals }: PartType,
   circuits: readonly (readonly Element[])[],

@@ -16,8 +16,8 @@ export type { MeasuredItem } from './measuredItems.ts';
 export { portAddresses } from './portAddresses.ts';
 export type { Numbering, PortAddress } from './portAddresses.ts';
 export { processDataInForce } from './processDataInForce.ts';
-export { bitsOf, decodeRecord, encodeRecord } from './processData.ts';
-export type { ItemValue } from './processData.ts';
+export { bitsOf, decodeRecord, encodeRecord, scaled } from './processData.ts';
+export type { ItemValue, Scale } from './processData.ts';
 export {
   COMMAND_INDEX,
   SWITCH_CHANNELS,

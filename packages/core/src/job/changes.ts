@@ -1,7 +1,7 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
-import type { Device, JobContent, AsFound, Module, Point, Supply, Wire, Scaling } from '../model/index.ts';
+import type { Device, JobContent, AsFound, Module, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -170,7 +170,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
   setScaling: (job, { pointId, scaling }) => ({
     ...job,
     points: edited(job.points, pointId, {}, 'point').map((point) =>
-      point.id === pointId ? withScaling(point, scaling) : point,
+      point.id === pointId ? withOptional(point, 'scaling', scaling) : point,
     ),
   }),
   calibrate: (job, { calibrations }, actor) => ({
@@ -330,15 +330,14 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
 }
 
 /** @param value null takes the field away, undefined leaves it. */
-function withOptional<K extends 'range' | 'area'>(point: Point, key: K, value: Point[K] | null): Point {
+function withOptional<K extends 'range' | 'area' | 'scaling'>(
+  point: Point,
+  key: K,
+  value: Point[K] | null,
+): Point {
   if (value === undefined) return point;
   const { [key]: _, ...rest } = point;
   return (value === null ? rest : { ...rest, [key]: value }) as Point;
-}
-
-function withScaling(point: Point, scaling: Scaling | null): Point {
-  const { scaling: _, ...rest } = point;
-  return scaling === null ? rest : { ...rest, scaling };
 }
 
 /** @param descriptionId null takes it away, undefined leaves it. */

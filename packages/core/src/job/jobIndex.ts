@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
+import { isJoints, outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput, DeviceType, ModuleType, PartTypes, Port } from '../catalog/index.ts';
 import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
@@ -234,12 +234,13 @@ export class JobIndex {
   }
 
   /** Where a line comes out behind a terminal: at a joint there itself, of what protects it on its other side. */
-  private through(ref: string): string[] {
+  through(ref: string): string[] {
     const { item, terminal } = splitRef(ref);
     const device = this.devices.get(item);
     if (!device) return [];
-    const { protects, inline, behaviours } = this.deviceType(device).description;
-    if (inline && behaviours.length === 0) return [ref];
+    const { description } = this.deviceType(device);
+    const { protects } = description;
+    if (isJoints(description)) return [ref];
     if (terminal === protects?.a) return [`${item}:${protects.b}`];
     return terminal === protects?.b ? [`${item}:${protects.a}`] : [];
   }

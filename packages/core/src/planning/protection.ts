@@ -1,12 +1,11 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { settingsOf } from '../catalog/index.ts';
-import type { Supply, Wire } from '../model/index.ts';
+import type { JobContent, Supply, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { feedersOf, otherEnd, plusOf } from '../job/index.ts';
 import type { JobIndex, SingleChange } from '../job/index.ts';
 import { copperAmps, wireOhms } from '../network/index.ts';
-import type { JobContent } from '../model/index.ts';
 
 /** What lets no more than so much through, and how: a supply or branch, or a part that a line goes through. */
 interface Protector {
@@ -25,11 +24,8 @@ const AT_ONCE: Readonly<Record<Characteristic, number>> = { B: 5, C: 10, D: 20 }
 interface ProtectedWires {
   readonly tag: string;
   readonly amps: number;
-  /** How many wires are behind it, and of those the ones whose copper bears less than it lets through. */
-  readonly count: number;
+  /** Those of its wires whose copper bears less than it lets through. */
   readonly weak: readonly Pick<Wire, 'number' | 'mm2'>[];
-  /** What the thinnest bears, A, and how thick it is. */
-  readonly thinnest?: { readonly mm2: number; readonly bears: number };
   /** The sentences, what is wrong first. */
   readonly said: readonly { readonly ok: boolean; readonly text: Message }[];
 }
@@ -54,7 +50,7 @@ export function protectionOn(index: JobIndex, supply: Supply): ProtectedWires[] 
       seen.add(wire.id);
       group.wires.add(wire);
       const far = otherEnd(wire, ref);
-      queue.push(...onwards(index, far, by));
+      for (const on of index.through(far)) queue.push({ ref: on, by: protectorBehind(index, far, by) });
     }
   }
   const flows = shortAmps(index.job.supplies, supply);
@@ -63,30 +59,22 @@ export function protectionOn(index: JobIndex, supply: Supply): ProtectedWires[] 
     .map(({ by, wires }) => judged(by, [...wires], flows));
 }
 
-/** How it goes on behind a terminal: at a joint as before, behind a protective part by that. */
-function onwards(index: JobIndex, ref: string, by: Protector): { ref: string; by: Protector }[] {
-  const { item, terminal } = splitRef(ref);
-  const device = index.device(item);
-  const type = device && index.deviceType(device);
-  if (!device || !type) return [];
-  const { protects, inline, behaviours } = type.description;
-  if (inline && behaviours.length === 0) return [{ ref, by }];
-  if (!protects || (terminal !== protects.a && terminal !== protects.b)) return [];
+/** What protects a line once it has gone through a part: the part itself, where it lets less through than what is before. */
+function protectorBehind(index: JobIndex, ref: string, by: Protector): Protector {
+  const device = index.device(splitRef(ref).item);
+  if (!device) return by;
+  const type = index.deviceType(device);
+  const { protects } = type.description;
+  if (!protects?.rating) return by;
   const settings = settingsOf(type, device.settings);
-  const far = `${item}:${terminal === protects.a ? protects.b : protects.a}`;
-  const amps = protects.rating === undefined ? Infinity : Number(settings[protects.rating]);
-  if (amps >= by.amps) return [{ ref: far, by }];
+  const amps = Number(settings[protects.rating]);
+  if (amps >= by.amps) return by;
   const characteristic = protects.characteristic && settings[protects.characteristic];
-  return [
-    {
-      ref: far,
-      by: {
-        tag: device.tag,
-        amps,
-        ...(characteristic && { characteristic: characteristic as Characteristic }),
-      },
-    },
-  ];
+  return {
+    tag: device.tag,
+    amps,
+    ...(characteristic && { characteristic: characteristic as Characteristic }),
+  };
 }
 
 function protectorOf({ tag, limitAmps, feed }: Supply): Protector {
@@ -123,9 +111,7 @@ function judged(by: Protector, wires: readonly Wire[], flows: number): Protected
   return {
     tag,
     amps,
-    count: wires.length,
     weak,
-    thinnest: { mm2, bears },
     said: [
       weak.length
         ? {

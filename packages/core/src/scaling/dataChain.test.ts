@@ -4,6 +4,7 @@ import { DISTANCE_SENSOR } from '../../test/description.ts';
 import { fieldbusJob } from '../../test/families.ts';
 import { after } from '../../test/jobs.ts';
 import { said } from '../../test/said.ts';
+import { serialUnit } from '../../test/settingJobs.ts';
 import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { decodeRecord } from '../ioLink/index.ts';
@@ -156,31 +157,21 @@ describe('a value that arrives as process data', () => {
 });
 
 describe('a value in registers', () => {
-  const unit = (type: string, scale: number) => ({
-    id: 'b',
-    tag: 'B',
-    itemId: 'px-1-b',
-    unit: 3,
-    baud: 19200,
-    parity: 'even',
-    stopBits: 1,
-    plusName: 'A',
-    terminated: true,
-    unitLoad: 1,
-    fromLastM: 30,
-    map: [
-      {
-        id: 'no',
-        name: 'Unit number',
-        table: 'holding',
-        address: 104,
-        type: 'uint16',
-        unit: '',
-        parameter: 'unit',
-      },
-      { id: 'u', name: 'Voltage', table: 'input', address: 0, type, scale, unit: 'V' },
-    ],
-  });
+  const unit = (type: string, scale: number) =>
+    serialUnit({
+      map: [
+        {
+          id: 'no',
+          name: 'Unit number',
+          table: 'holding',
+          address: 104,
+          type: 'uint16',
+          unit: '',
+          parameter: 'unit',
+        },
+        { id: 'u', name: 'Voltage', table: 'input', address: 0, type, scale, unit: 'V' },
+      ],
+    });
   const lineJob = (type: string, scale: number): JobContent =>
     after(fieldbusJob('serial-unit', 'serial-master', 0, { terminator: 'on' }), {
       kind: 'setPlan',

@@ -4,6 +4,7 @@ import type { Message } from '../messages/index.ts';
 import type { Bands, DataChoice, RawFormat } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
+import { scaled } from '../ioLink/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import { problemOfCurve, straight, tablesOf } from '../sensing/index.ts';
 import type { Curve } from '../sensing/index.ts';
@@ -39,8 +40,7 @@ export function dataChain(analysis: Analysis): PointChain | NoChain {
 function build({ context }: Analysis, own: OwnPort, scaling: Scaling, chosen: ChosenValue): PointChain {
   const { point, device, index } = context;
   const { value, line, limits } = chosen;
-  const measuredAt = (raw: number): number => raw * line.gradient + line.offset;
-  const measured = { low: measuredAt(limits.low), high: measuredAt(limits.high) };
+  const measured = { low: scaled(limits.low, line), high: scaled(limits.high, line) };
   const { range, curve } = wanted(scaling.data, line.unit, measured);
   const sensor: SensorPart = {
     label: device.tag,
@@ -53,7 +53,7 @@ function build({ context }: Analysis, own: OwnPort, scaling: Scaling, chosen: Ch
   const format = formatOf(value, limits);
   const toRaw = straight(measured.low, limits.low, measured.high, limits.high);
   const controller = { label: own.module.tag, unit: range.unit, low: range.low, high: range.high };
-  const bands = scaling.bands ?? dataBands(chosen, measuredAt);
+  const bands = scaling.bands ?? dataBands(chosen);
   const ends = sorted(sensor.signal.low, sensor.signal.high);
   const share = straight(sensor.signal.low, 0, sensor.signal.high, 1);
   return {
@@ -142,18 +142,12 @@ function passedOn({ low, high }: { low: number; high: number }): LoopCurve {
  * Outside the device's own limits it is out of range; from its nearest code on, or the end of what its type holds, it is
  * no value at all.
  */
-function dataBands({ value, limits }: ChosenValue, measuredAt: (raw: number) => number): Bands {
+function dataBands({ value, limits, line }: ChosenValue): Bands {
   const raws = value.codes.map(({ raw }) => raw);
-  const below = Math.max(
-    Math.max(value.ends.low - 1, limits.low - 1e12),
-    ...raws.filter((raw) => raw < limits.low),
-  );
-  const above = Math.min(
-    Math.min(value.ends.high + 1, limits.high + 1e12),
-    ...raws.filter((raw) => raw > limits.high),
-  );
-  const range = sorted(measuredAt(limits.low), measuredAt(limits.high));
-  const faults = sorted(measuredAt(below), measuredAt(above));
+  const below = Math.max(value.ends.low - 1, limits.low - 1e12, ...raws.filter((raw) => raw < limits.low));
+  const above = Math.min(value.ends.high + 1, limits.high + 1e12, ...raws.filter((raw) => raw > limits.high));
+  const range = sorted(scaled(limits.low, line), scaled(limits.high, line));
+  const faults = sorted(scaled(below, line), scaled(above, line));
   return {
     lowFault: faults.low,
     underAt: range.low,

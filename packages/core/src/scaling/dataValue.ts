@@ -1,7 +1,8 @@
+import { oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { measuredItems, processDataInForce } from '../ioLink/index.ts';
-import type { DescribedRecord, MeasuredItem } from '../ioLink/index.ts';
+import type { DescribedRecord, MeasuredItem, Scale } from '../ioLink/index.ts';
 import { descriptionOf, presentValues } from '../job/index.ts';
 import type { DataChoice, MappedValue } from '../model/index.ts';
 import type { PointContext } from '../network/index.ts';
@@ -12,13 +13,6 @@ interface Ends {
   readonly high: number;
 }
 
-/** Value = raw × gradient + offset, in a unit. */
-export interface StatedLine {
-  readonly gradient: number;
-  readonly offset: number;
-  readonly unit: string;
-}
-
 /** A value that arrives as data: where it lies, between which raw numbers it measures, and what they mean. */
 export interface DataValue {
   readonly id: string;
@@ -27,7 +21,7 @@ export interface DataValue {
   /** Raw numbers that its type holds, and those between which it measures. */
   readonly ends: Ends;
   readonly limits?: Ends;
-  readonly line?: StatedLine;
+  readonly line?: Scale;
   readonly codes: MeasuredItem['codes'];
   /** Where it lies in what arrives. */
   readonly place: Text;
@@ -42,31 +36,30 @@ export type DataValues =
   { readonly values: readonly DataValue[] } | { readonly problem: Message } | undefined;
 
 /** What of the values that a point's device sends measures something. */
-export function dataValuesOf(context: PointContext): DataValues {
-  const { index, device, output } = context;
-  if (output.drivenBy !== 'communication') return undefined;
-  const values =
-    output.landsOn === 'io-link'
-      ? ioLinkValues(context)
-      : (serialPlaceOf(index.job, device.id)?.unit ?? networkPlaceOf(index.job, device.id)?.member)?.map
-          .filter(({ parameter }) => parameter === undefined)
-          .map(ofRegisters);
-  if (!values) return undefined;
-  if (!Array.isArray(values)) return values as { problem: Message };
-  return values.length ? { values: values as DataValue[] } : undefined;
+export const dataValuesOf = oncePer(findValues);
+
+function findValues(context: PointContext): DataValues {
+  const { drivenBy, landsOn } = context.output;
+  if (drivenBy !== 'communication') return undefined;
+  return landsOn === 'io-link' ? ioLinkValues(context) : mappedValues(context);
 }
 
-function ioLinkValues({
-  index,
-  device,
-}: PointContext): DataValue[] | { readonly problem: Message } | undefined {
-  const known = descriptionOf(index.job.descriptions, device);
-  if (!known) return undefined;
+/** Nothing where there is none that measures. */
+const known = (values: readonly DataValue[]): DataValues => (values.length ? { values } : undefined);
+
+function mappedValues({ index, device }: PointContext): DataValues {
+  const place = serialPlaceOf(index.job, device.id)?.unit ?? networkPlaceOf(index.job, device.id)?.member;
+  return known((place?.map ?? []).filter(({ parameter }) => parameter === undefined).map(ofRegisters));
+}
+
+function ioLinkValues({ index, device }: PointContext): DataValues {
+  const described = descriptionOf(index.job.descriptions, device);
+  if (!described) return undefined;
   const { values } = presentValues(index, device.id);
-  const now = processDataInForce(known, (key) => values.get(key)?.value);
+  const now = processDataInForce(described, (key) => values.get(key)?.value);
   if ('unknown' in now) return { problem: now.unknown };
   const record = now.data?.input;
-  return record && measuredItems(record).map((item) => ofItem(item, record));
+  return record && known(measuredItems(record).map((item) => ofItem(item, record)));
 }
 
 const ofItem = (
@@ -113,7 +106,7 @@ const ofRegisters = (mapped: MappedValue): DataValue => {
 /** A value with all that is chosen of it put over what its description says. */
 export interface ChosenValue {
   readonly value: DataValue;
-  readonly line: StatedLine;
+  readonly line: Scale;
   readonly limits: Ends;
   /** Nobody said where it measures: the ends of its type, or a range that anything fits in. */
   readonly limitsTaken: boolean;

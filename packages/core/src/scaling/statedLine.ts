@@ -2,7 +2,9 @@ import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
-import type { StatedLine } from './dataValue.ts';
+import { scaled } from '../ioLink/index.ts';
+import type { Scale } from '../ioLink/index.ts';
+import { minSquares } from './minSquares.ts';
 
 /** A raw number as it was read, and what a tape, gauge or calibrator measured at the same moment. */
 export interface LinePair {
@@ -48,14 +50,14 @@ const likelyFactor = (ratio: number): Message | undefined =>
  * @param allowed by which stated and measured may differ, in the line's unit: sensor and tape together.
  * @throws JobProblem for less than two different raw numbers, or nothing allowed.
  */
-export function checkLine(line: StatedLine, pairs: readonly LinePair[], allowed: number): LineCheck {
+export function checkLine(line: Scale, pairs: readonly LinePair[], allowed: number): LineCheck {
   if (pairs.length < 2) refuse(say('model.two-readings-least'));
   if (!(allowed > 0)) refuse(say('model.limit-above-0'));
   if (!pairs.every(({ raw, measured }) => Number.isFinite(raw) && Number.isFinite(measured)))
     refuse(say('scaling.each-pair-needs-two'));
   const found = throughPairs(pairs);
   const rows = pairs.map((pair) => {
-    const stated = pair.raw * line.gradient + line.offset;
+    const stated = scaled(pair.raw, line);
     const off = stated - pair.measured;
     return { ...pair, stated, off, holds: Math.abs(off) <= allowed };
   });
@@ -75,18 +77,14 @@ export function checkLine(line: StatedLine, pairs: readonly LinePair[], allowed:
 }
 
 function throughPairs(pairs: readonly LinePair[]): { gradient: number; offset: number } {
-  const n = pairs.length;
-  const meanRaw = pairs.reduce((sum, { raw }) => sum + raw, 0) / n;
-  const meanMeasured = pairs.reduce((sum, { measured }) => sum + measured, 0) / n;
-  const square = pairs.reduce((sum, { raw }) => sum + (raw - meanRaw) ** 2, 0);
-  if (square === 0) refuse(say('scaling.raw-numbers-all-same'));
-  const product = pairs.reduce((sum, p) => sum + (p.raw - meanRaw) * (p.measured - meanMeasured), 0);
-  const gradient = product / square;
-  return { gradient, offset: meanMeasured - gradient * meanRaw };
+  const { slope, offset } =
+    minSquares(pairs.map(({ raw: x, measured: y }) => ({ x, y }))) ??
+    refuse(say('scaling.raw-numbers-all-same'));
+  return { gradient: slope, offset };
 }
 
 function verdictOf(
-  line: StatedLine,
+  line: Scale,
   pairs: readonly LinePair[],
   found: { gradient: number; offset: number },
   { pass, beside, allowed, worst }: { pass: boolean; beside: number; allowed: number; worst: number },
@@ -102,7 +100,7 @@ function verdictOf(
   const first = nth(pairs, 0);
   if (bySlope <= 2 * allowed)
     return say('scaling.line-is-shifted', {
-      by: first.measured - (first.raw * line.gradient + line.offset),
+      by: first.measured - scaled(first.raw, line),
       unit,
     });
   if (ratio <= 0) return say('scaling.line-runs-other-way', { gradient: found.gradient, unit });

@@ -1,6 +1,7 @@
 import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
+import { minSquares } from './minSquares.ts';
 
 /** What two displays showed at the same moment. */
 export interface DisplayPair {
@@ -48,7 +49,7 @@ export function reconcile(pairs: readonly DisplayPair[], was: DisplaySpan, step:
     refuse(say('scaling.each-pair-needs-two'));
   if (was.low === was.high) refuse(say('scaling.span-zero-changed-two'));
   if (!(step > 0)) refuse(say('scaling.step-what-set-above'));
-  const { factor, offset } = pairs.length === 1 ? throughZero(nth(pairs, 0), was) : minSquares(pairs);
+  const { factor, offset } = pairs.length === 1 ? throughZero(nth(pairs, 0), was) : throughPairs(pairs);
   if (!(factor > 0)) refuse(say('scaling.when-first-display-rises'));
   // The second shows s = low + x (high − low) of the same x; it is to show (s − offset) / factor.
   const becomes = {
@@ -86,17 +87,10 @@ function throughZero(
   return { factor, offset: low - factor * low };
 }
 
-/** The line second = offset + factor · first with the least sum of squares. */
-function minSquares(pairs: readonly DisplayPair[]): { factor: number; offset: number } {
-  const n = pairs.length;
-  const meanFirst = pairs.reduce((sum, { first }) => sum + first, 0) / n;
-  const meanSecond = pairs.reduce((sum, { second }) => sum + second, 0) / n;
-  let [square, product] = [0, 0];
-  for (const { first, second } of pairs) {
-    square += (first - meanFirst) ** 2;
-    product += (first - meanFirst) * (second - meanSecond);
-  }
-  if (square === 0) refuse(say('scaling.all-pairs-show-same'));
-  const factor = product / square;
-  return { factor, offset: meanSecond - factor * meanFirst };
+/** The line second = offset + factor · first through several pairs. */
+function throughPairs(pairs: readonly DisplayPair[]): { factor: number; offset: number } {
+  const line =
+    minSquares(pairs.map(({ first: x, second: y }) => ({ x, y }))) ??
+    refuse(say('scaling.all-pairs-show-same'));
+  return { factor: line.slope, offset: line.offset };
 }

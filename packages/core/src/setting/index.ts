@@ -23,6 +23,7 @@ export {
   likelierOrder,
   matchingFormats,
   registersOf,
+  registersText,
 } from './modbus/registers.ts';
 export type { Match, RegisterFormat } from './modbus/registers.ts';
 export { rtuLength } from './modbus/rtuLength.ts';

@@ -2,7 +2,7 @@ import { nth, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refusalOf, said } from '../../test/said.ts';
 import { withPoint, withModule, bareJob, after } from '../../test/jobs.ts';
-import { entered, meterJob, sheetIn } from '../../test/settingJobs.ts';
+import { entered, meterJob, serialUnit, sheetIn } from '../../test/settingJobs.ts';
 import { BusPlan } from '../model/busPlan.ts';
 import type { EthernetPlan, SerialPlan } from '../model/busPlan.ts';
 import type { JobContent } from '../model/collections.ts';
@@ -244,19 +244,7 @@ const serial = BusPlan.parse({
       unitLoad: 1,
       fromLastM: 0,
     },
-    {
-      id: 'b',
-      tag: 'B',
-      itemId: 'px-1-b',
-      unit: 3,
-      baud: 19200,
-      parity: 'even',
-      stopBits: 1,
-      plusName: 'A',
-      terminated: true,
-      unitLoad: 1,
-      fromLastM: 30,
-    },
+    serialUnit(),
   ],
 }) as SerialPlan;
 

@@ -188,3 +188,7 @@ export const DeviceDescription = z.strictObject({
   tiers: z.strictObject({ terminals: z.array(Node).min(1).max(8), common: Node, setting: Name }).optional(),
 });
 export type DeviceDescription = z.infer<typeof DeviceDescription>;
+
+/** A strip or a splice: each terminal joins the wires on it, and nothing else. */
+export const isJoints = ({ inline, outputs, behaviours }: DeviceDescription): boolean =>
+  inline === true && outputs.length === 0 && behaviours.length === 0;

@@ -1,6 +1,18 @@
+import type { Parameter } from '../parameters.ts';
 import type { Handling } from './handling.ts';
 import { SERIAL } from './handling.ts';
 import { choices, DAMPING, LENGTH_UNITS, LOCK, rangeOf, unitOf } from './menu.ts';
+
+/** What it gives while it hears no echo. */
+const withoutEcho = (label: string): Parameter => ({
+  key: 'echo',
+  label,
+  kind: 'choice',
+  place: 'parameter',
+  choices: choices({ hold: 'hold the last', low: 'low', high: 'high' }),
+  factory: 'hold',
+  usual: { value: 'low', why: 'so that a lost echo is seen' },
+});
 
 /** Ultrasonic distance sensor with a switching and an analog wire. */
 export const ULTRASONIC_DISTANCE: Handling = {
@@ -82,15 +94,7 @@ export const ULTRASONIC_DISTANCE: Handling = {
       factory: 'no',
       from: 'output.logic',
     },
-    {
-      key: 'echo',
-      label: 'Output without an echo',
-      kind: 'choice',
-      place: 'parameter',
-      choices: choices({ hold: 'hold the last', low: 'low', high: 'high' }),
-      factory: 'hold',
-      usual: { value: 'low', why: 'so that a lost echo is seen' },
-    },
+    withoutEcho('Output without an echo'),
     DAMPING,
     LOCK,
   ],
@@ -165,15 +169,7 @@ export const RADAR_LEVEL: Handling = {
       factory: '10',
     },
     ...rangeOf('10', 0, 1e5),
-    {
-      key: 'echo',
-      label: 'Current without an echo',
-      kind: 'choice',
-      place: 'parameter',
-      choices: choices({ hold: 'hold the last', low: 'low', high: 'high' }),
-      factory: 'hold',
-      usual: { value: 'low', why: 'so that a lost echo is seen' },
-    },
+    withoutEcho('Current without an echo'),
     DAMPING,
     LOCK,
   ],

@@ -1,11 +1,15 @@
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
-import { atMost, exact, tolerant } from '../description/figure.ts';
+import { exact, tolerant } from '../description/figure.ts';
 import { analogSettings } from './analog.ts';
 import { scaling } from './parameters.ts';
 import {
+  analogOutput,
+  analogOutputPort,
   iecInput,
   moduleSupply,
   outputPort,
+  outputSignal,
+  outputTie,
   signalInput,
   signalPort,
   signalRoles,
@@ -47,10 +51,7 @@ export const DRIVE: ModuleDescription = {
     })),
     withReference(5, 'A1', 'analog input 1 (set-point)'),
     withReference(6, 'A2', 'analog input 2 (feedback)'),
-    {
-      ...outputPort(7, 'AO', 'analog output', 'analog', 0.02, 'AO-', 'AO+'),
-      roles: { loadPlus: 'AO+', loadMinus: 'AO-' },
-    },
+    analogOutputPort(7, 'AO', 'analog output'),
     { ...outputPort(8, 'R', 'relay output', 'contact', 2, '11', '14'), draws: ['no1', 'nc1'] },
     {
       kind: 'safety',
@@ -89,33 +90,12 @@ export const DRIVE: ModuleDescription = {
   settings: [
     ...analogSettings('A1', 'analog input 1'),
     ...analogSettings('A2', 'analog input 2'),
-    {
-      key: 'AO.signal',
-      label: 'Signal of the analog output',
-      from: 'signal.range',
-      place: 'parameter',
-      choices: [
-        { value: '4-20 mA', label: '4-20 mA' },
-        { value: '0-10 V', label: '0-10 V' },
-      ],
-    },
+    outputSignal('AO', 'the analog output'),
   ],
   behaviours: [
     { model: 'optocoupler-input', id: 'digital', ...iecInput(1) },
     signalInput(),
-    {
-      model: 'signal-output',
-      id: 'AO',
-      out: 'AO+',
-      back: 'AO-',
-      signal: '4-20 mA',
-      signalSetting: 'AO.signal',
-      forced: 'AO',
-      alive: { on: 'fed' },
-      accuracy: exact('%', 0.1),
-      compliance: exact('V', 16),
-      limit: atMost('A', 0.01),
-    },
+    analogOutput('AO'),
     {
       model: 'source',
       id: 'ten',
@@ -125,7 +105,7 @@ export const DRIVE: ModuleDescription = {
       internal: exact('Ω', 1),
       limit: exact('A', 0.02),
     },
-    { model: 'resistor', id: 'AO-tie', a: 'AO-', b: 'M', ohms: exact('Ω', 1) },
+    outputTie('AO'),
     { model: 'latch', id: 'R', set: true, hold: { all: [{ on: 'fed' }, { forced: 'R' }] } },
     { model: 'changeover', id: 'poles', poles: 1, follows: 'R' },
     {

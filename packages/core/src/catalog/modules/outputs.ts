@@ -1,7 +1,15 @@
 import type { ModuleDescription } from '../description/moduleDescription.ts';
-import { atMost, exact } from '../description/figure.ts';
 import { scaling } from './parameters.ts';
-import { driver, moduleSupply, outputPort, SUPPLY_TERMINALS } from './parts.ts';
+import {
+  analogOutput,
+  analogOutputPort,
+  driver,
+  moduleSupply,
+  outputPort,
+  outputSignal,
+  outputTie,
+  SUPPLY_TERMINALS,
+} from './parts.ts';
 
 /** What people call them. */
 const TERMS = ['output card', 'DO', 'digital output', 'PLC', 'relay output', 'discrete'];
@@ -73,10 +81,7 @@ const ANALOG: ModuleDescription = {
   tag: 'AO',
   image: { area: 'Q', each: 'W' },
   groups: [],
-  ports: CHANNELS.map(({ name, label }, n) => ({
-    ...outputPort(n, name, label, 'analog', 0.02, `${name}-`, `${name}+`),
-    roles: { loadPlus: `${name}+`, loadMinus: `${name}-` },
-  })),
+  ports: CHANNELS.map(({ name, label }, n) => analogOutputPort(n, name, label)),
   terminals: [
     ...CHANNELS.flatMap(({ name }) => [
       { name: `${name}+`, words: 'analog output' },
@@ -85,35 +90,8 @@ const ANALOG: ModuleDescription = {
     ...SUPPLY_TERMINALS,
   ],
   parameters: CHANNELS.flatMap(({ name, label }) => scaling(name, label)),
-  settings: CHANNELS.map(({ name, label }) => ({
-    key: `${name}.signal`,
-    label: `Signal of ${label}`,
-    from: 'signal.range' as const,
-    place: 'parameter' as const,
-    choices: [
-      { value: '4-20 mA', label: '4-20 mA' },
-      { value: '0-10 V', label: '0-10 V' },
-    ],
-  })),
-  behaviours: [
-    ...CHANNELS.flatMap(({ name }): ModuleDescription['behaviours'] => [
-      {
-        model: 'signal-output',
-        id: name,
-        out: `${name}+`,
-        back: `${name}-`,
-        signal: '4-20 mA',
-        signalSetting: `${name}.signal`,
-        forced: name,
-        alive: { on: 'fed' },
-        accuracy: exact('%', 0.1),
-        compliance: exact('V', 16),
-        limit: atMost('A', 0.01),
-      },
-      { model: 'resistor', id: `${name}-tie`, a: `${name}-`, b: 'M', ohms: exact('Ω', 1) },
-    ]),
-    moduleSupply(),
-  ],
+  settings: CHANNELS.map(({ name, label }) => outputSignal(name, label)),
+  behaviours: [...CHANNELS.flatMap(({ name }) => [analogOutput(name), outputTie(name)]), moduleSupply()],
 };
 
 export const OUTPUT_MODULES: readonly ModuleDescription[] = [TRANSISTORS, SINKING, RELAYS, ANALOG];

@@ -1,5 +1,6 @@
 import { IEC_61131_2 } from '../../circuit/index.ts';
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
+import type { Setting } from '../parameters.ts';
 import { atLeast, atMost, exact, span, tolerant, TYPICAL } from '../description/figure.ts';
 import type { PartTerminal, TerminalRole } from '../description/terminals.ts';
 
@@ -134,4 +135,46 @@ export const signalPort = (
   roles: { signal: `${name}+`, loopMinus: `${name}+`, signalReturn: `${name}-`, wiper: `${name}+` },
   switchKey: `${name}.switch`,
   rangeKey: `${name}.range`,
+});
+
+/** An analog output of its own supply, which the program forces to a signal. */
+export const analogOutput = (name: string): Behaviour => ({
+  model: 'signal-output',
+  id: name,
+  out: `${name}+`,
+  back: `${name}-`,
+  signal: '4-20 mA',
+  signalSetting: `${name}.signal`,
+  forced: name,
+  alive: { on: 'fed' },
+  accuracy: exact('%', 0.1),
+  compliance: exact('V', 16),
+  limit: atMost('A', 0.01),
+});
+
+/** The minus of an analog output, which stands on that of the module. */
+export const outputTie = (name: string): Behaviour => ({
+  model: 'resistor',
+  id: `${name}-tie`,
+  a: `${name}-`,
+  b: 'M',
+  ohms: exact('Ω', 1),
+});
+
+/** An analog output as a port. */
+export const analogOutputPort = (channel: number, name: string, label: string): PortDescription => ({
+  ...outputPort(channel, name, label, 'analog', 0.02, `${name}-`, `${name}+`),
+  roles: { loadPlus: `${name}+`, loadMinus: `${name}-` },
+});
+
+/** Which signal an analog output gives. */
+export const outputSignal = (name: string, label: string): Setting => ({
+  key: `${name}.signal`,
+  label: `Signal of ${label}`,
+  from: 'signal.range',
+  place: 'parameter',
+  choices: [
+    { value: '4-20 mA', label: '4-20 mA' },
+    { value: '0-10 V', label: '0-10 V' },
+  ],
 });

@@ -193,3 +193,7 @@ export function matchingFormats(registers: readonly number[], known: number, tol
 
 const oddity = ({ words, bytes, scale }: RegisterFormat): number =>
   SCALES.indexOf(scale) * 4 + (bytes === 'low' ? 2 : 0) + (words === 'low' ? 1 : 0);
+
+/** Registers as four hexadecimal digits each, as they stand. */
+export const registersText = (registers: readonly number[]): string =>
+  registers.map((register) => register.toString(16).padStart(4, '0').toUpperCase()).join(' ');
