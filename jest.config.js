@@ -13,6 +13,7 @@ const LANGUAGE = [
 /** How tests of core and server run: in Node, as they are written. */
 const HOUSE = {
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/packages/core/src/messages/all/index.ts'],
   sandboxInjectedGlobals: LANGUAGE,
   // The tests' module format has no import.meta.
   moduleNameMapper: { '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts' },
@@ -51,6 +52,7 @@ export default {
       preset: 'jest-expo/web',
       sandboxInjectedGlobals: LANGUAGE,
       rootDir: '<rootDir>/apps/app',
+      setupFiles: ['<rootDir>/../../packages/core/src/messages/all/index.ts'],
       testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|uuid)/)',

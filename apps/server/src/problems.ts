@@ -2,6 +2,7 @@ import { DatabaseAway } from './db/postgres.ts';
 import { isDiskFull } from './diskFull.ts';
 import { problemDetails } from '@keypost/api';
 import type { ChangedRow, ProblemDetails } from '@keypost/api';
+import '@keypost/core/messages/all';
 import { say, textOf } from '@keypost/core/messages';
 import type { Message, Text } from '@keypost/core/messages';
 import { JobProblem, problemsOfIssues } from '@keypost/core/model';

@@ -77,6 +77,20 @@ describe('a refusal of the server', () => {
   });
 });
 
+describe('every process that words anything', () => {
+  const OWN_PROCESS = [
+    'apps/server/src/problems.ts',
+    'apps/server/src/check/main.ts',
+    ...readdirSync(path.join(ROOT, 'apps/app/src/workers'))
+      .filter((name) => name.endsWith('.worker.ts'))
+      .map((name) => `apps/app/src/workers/${name}`),
+  ];
+
+  test.each(OWN_PROCESS)('%s has all sentences', (name) =>
+    expect(read(name)).toContain("import '@keypost/core/messages/all';"),
+  );
+});
+
 describe('the catalog', () => {
   const sources = ['packages/core/src', 'packages/api/src', 'apps/server/src', 'apps/app/src'].flatMap(
     (folder) =>

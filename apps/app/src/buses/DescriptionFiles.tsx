@@ -9,7 +9,7 @@ import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useDescriptionFile } from '../job/useDescriptionFile';
 import { Button } from '../ui/Button';
-import { FileUp } from '../ui/laterIcons';
+import { FileUp } from '../ui/icons';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';

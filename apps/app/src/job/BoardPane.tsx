@@ -1,3 +1,4 @@
+import { Plus } from '../ui/icons';
 import type { BoardRow } from '@keypost/api';
 import { say } from '@keypost/core/messages';
 import type { JobContent } from '@keypost/core/model';
@@ -8,6 +9,7 @@ import { useJob, useKeptBoard } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { ButtonLink } from '../ui/ButtonLink';
 import { LongList } from '../ui/LongList';
+import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';
 import { useProgress } from '../workers/useProgress';
 import { PointRow } from './PointRow';
@@ -34,6 +36,7 @@ export function BoardPane({
   onShown?: () => unknown;
 }) {
   const job = useJob(jobId);
+  const { ink } = useTokens();
   const workedOut = useProgress(job.data?.content);
   const kept = useKeptBoard(jobId, job.data?.revision);
   // What the server knows of this very state is shown at once; the worker's own answer takes its place.
@@ -65,7 +68,11 @@ export function BoardPane({
               />
             )}
             <View className="px-4">
-              <ButtonLink label="Add a point" to={`/job/${jobId}/new-point`} />
+              <ButtonLink
+                label="Add a point"
+                icon={<Plus size={20} color={ink} />}
+                to={`/job/${jobId}/new-point`}
+              />
             </View>
           </View>
         )}

@@ -5,7 +5,7 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { FileUp } from '../ui/laterIcons';
+import { FileUp } from '../ui/icons';
 import { Notice } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { useTokens } from '../ui/theme';

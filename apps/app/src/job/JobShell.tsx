@@ -4,6 +4,7 @@ import { lazy, Suspense } from 'react';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFollowing, useJob } from '../data/jobs';
+import { fetchWords } from '../data/words';
 import { useJobId } from './useJobId';
 import { useTokens } from '../ui/theme';
 import { typeNumbersIn } from '../ui/typedNumbers';
@@ -12,9 +13,10 @@ import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
 
 /** Hardly ever there: fetched when it is. */
-const DamageNotice = lazy(async () => ({
-  default: (await import('../data/DamageNotice')).DamageNotice,
-}));
+const DamageNotice = lazy(async () => {
+  const [notice] = await Promise.all([import('../data/DamageNotice'), fetchWords()]);
+  return { default: notice.DamageNotice };
+});
 
 const DESTINATIONS = [
   { name: 'Board', path: '', icon: List },

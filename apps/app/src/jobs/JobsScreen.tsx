@@ -1,6 +1,8 @@
 import { problemText } from '@keypost/core/model';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
+import { FileUp, Plus } from '../ui/icons';
+import { useTokens } from '../ui/theme';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';
@@ -27,6 +29,7 @@ const NewJob = page('NewJob');
 /** The first page: every job of this server, a new one, or one from a file. */
 export function JobsScreen() {
   const jobs = useJobs();
+  const { ink, plate } = useTokens();
   const [making, setMaking] = useState(false);
   return (
     <Screen narrow head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
@@ -58,8 +61,13 @@ export function JobsScreen() {
         <NewJob onCancel={() => setMaking(false)} />
       ) : (
         <View className="gap-3">
-          <Button label="New job" kind="main" onPress={() => setMaking(true)} />
-          <BringFile />
+          <Button
+            label="New job"
+            kind="main"
+            icon={<Plus size={20} color={plate} />}
+            onPress={() => setMaking(true)}
+          />
+          <BringFile ink={ink} />
         </View>
       )}
     </Screen>
@@ -118,7 +126,7 @@ function JobRow({
 }
 
 /** Brings a job in from a file; says line or field when it is refused. */
-function BringFile() {
+function BringFile({ ink }: { ink: string }) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
   const known = useKnown();
@@ -145,6 +153,7 @@ function BringFile() {
       {asked && !known && <WhoAmI />}
       <Button
         label="Bring a job from a file"
+        icon={<FileUp size={20} color={ink} />}
         waiting={waiting}
         onPress={() => (known ? input.current?.click() : setAsked(true))}
       />

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Chips } from '../ui/Chips';
 import { Field } from '../ui/Field';
-import { Plus } from '../ui/laterIcons';
+import { Plus } from '../ui/icons';
 import { useTokens } from '../ui/theme';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { Button } from '../ui/Button';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
-import { Plus } from '../ui/laterIcons';
+import { Plus } from '../ui/icons';
 import { numeric } from '../ui/numeric';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useTokens } from '../ui/theme';

@@ -3,6 +3,7 @@ import type * as Everything from './pages';
 import type { ComponentType, ReactElement, ReactNode } from 'react';
 import { Opening } from '../ui/Opening';
 import { answerScratchWith } from '../data/server';
+import { fetchWords } from '../data/words';
 import { workOutWithoutWorker } from '../workers/useProgress';
 
 type Pages = typeof Everything;
@@ -10,7 +11,8 @@ type Pages = typeof Everything;
 let pages: Promise<Pages> | undefined;
 
 /** Fetches the pages that need the solver; called as soon as a job is open, before one of them is asked for. */
-export const fetchPages = (): Promise<Pages> => (pages ??= import('./pages'));
+export const fetchPages = (): Promise<Pages> =>
+  (pages ??= Promise.all([import('./pages'), fetchWords()]).then(([everything]) => everything));
 
 answerScratchWith(async (path, init) => (await fetchPages()).answerScratch(path, init));
 workOutWithoutWorker(async (job) => (await fetchPages()).jobProgress(job));

@@ -2,7 +2,7 @@ import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { MODULE_TYPES } from '@keypost/core/catalog';
 import type { JobIndex } from '@keypost/core/job';
-import { Plus } from '../ui/laterIcons';
+import { Plus } from '../ui/icons';
 import { Move } from '../ui/laterIcons';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { PartForm } from '../point/PartForm';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { Plus } from '../ui/laterIcons';
+import { Plus } from '../ui/icons';
 import { useTokens } from '../ui/theme';
 
 /** Adds a relay, a load, a barrier or a resistor. */

@@ -8,3 +8,5 @@ export { default as ScrollText } from 'lucide-react-native/dist/esm/icons/scroll
 export { default as Settings2 } from 'lucide-react-native/dist/esm/icons/settings-2';
 export { default as TriangleAlert } from 'lucide-react-native/dist/esm/icons/triangle-alert';
 export { default as ChevronRight } from 'lucide-react-native/dist/esm/icons/chevron-right';
+export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';
+export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';

@@ -12,5 +12,3 @@ export { default as Gauge } from 'lucide-react-native/dist/esm/icons/gauge';
 export { default as FoldVertical } from 'lucide-react-native/dist/esm/icons/fold-vertical';
 export { default as ZoomIn } from 'lucide-react-native/dist/esm/icons/zoom-in';
 export { default as ZoomOut } from 'lucide-react-native/dist/esm/icons/zoom-out';
-export { default as FileUp } from 'lucide-react-native/dist/esm/icons/file-up';
-export { default as Plus } from 'lucide-react-native/dist/esm/icons/plus';

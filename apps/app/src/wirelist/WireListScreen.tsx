@@ -20,7 +20,7 @@ import { AddWire } from '../job/AddWire';
 import { WireForm, wireText } from '../job/WireForm';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
-import { FileUp } from '../ui/laterIcons';
+import { FileUp } from '../ui/icons';
 import { Download, Printer } from '../ui/laterIcons';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';

@@ -1,3 +1,4 @@
+import '@keypost/core/messages/all';
 import { JobProblem } from '@keypost/core/model';
 import { expose } from 'comlink';
 import loadHighs from 'highs';

@@ -1,3 +1,4 @@
+import '@keypost/core/messages/all';
 import { progressIn } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 import type { PointProgress } from '@keypost/core/proving';

@@ -3,6 +3,7 @@ import type { PointProgress } from '@keypost/core/proving';
 import type { Remote } from 'comlink';
 import { startTransition, useEffect, useState } from 'react';
 import type { Checker } from './progress.worker';
+import { fetchWords } from '../data/words';
 
 type Progress = readonly PointProgress[];
 
@@ -19,7 +20,8 @@ const known = new WeakMap<JobContent, Promise<Progress>>();
 function progressOf(job: JobContent): Promise<Progress> {
   const before = known.get(job);
   if (before) return before;
-  const answer = typeof Worker === 'undefined' ? onThePage(job) : ask(job);
+  const worked = typeof Worker === 'undefined' ? onThePage(job) : ask(job);
+  const answer = Promise.all([worked, fetchWords()]).then(([progress]) => progress);
   known.set(job, answer);
   return answer;
 }

@@ -1,3 +1,4 @@
+import '@keypost/core/messages/all';
 import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { checkJob, openJobFile, waysOut } from '@keypost/core/proving';

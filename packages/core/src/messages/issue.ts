@@ -1,5 +1,5 @@
-import { CATALOG } from './catalog.ts';
 import type { Message, Value } from './message.ts';
+import { hasSentence } from './textOf.ts';
 
 /** What a schema says of a value that does not fit; `message` is one of the catalog's codes where the schema has its own. */
 export interface Issue {
@@ -24,7 +24,7 @@ export function messageOfIssue(issue: Issue): Message {
   const last = issue.code === 'invalid_union' ? branches?.at(-1)?.[0] : undefined;
   if (last) return messageOfIssue(last);
   const own = issue as Issue & Readonly<Record<string, unknown>>;
-  const code = issue.message in CATALOG ? issue.message : (GENERAL[issue.code ?? ''] ?? 'schema.other');
+  const code = hasSentence(issue.message) ? issue.message : (GENERAL[issue.code ?? ''] ?? 'schema.other');
   const values = Object.fromEntries(
     ['expected', 'minimum', 'maximum', 'keys', 'divisor', 'values', 'origin']
       .filter((name) => own[name] !== undefined)
