@@ -4,6 +4,7 @@ import type { Device, Logic, OutputKind, Range, Settings } from '../src/model/jo
 import { emptyJob } from '../src/model/emptyJob.ts';
 import { applyChange } from '../src/job/changes.ts';
 import type { Change } from '../src/job/changeSchema.ts';
+import type { CommonRail } from '../src/job/jobIndex.ts';
 
 /** Who makes changes in tests, and when. */
 export const ACTOR = { by: 'TT', at: '2026-01-02T03:04:05.000Z' };
@@ -17,7 +18,7 @@ export function withModule(
   job: JobContent,
   id: string,
   typeId: string,
-  commons: ('+' | '-' | null)[],
+  commons: (CommonRail | null)[],
   firstByte = 0,
 ): JobContent {
   return applyChange(
@@ -90,7 +91,7 @@ export function withPoint(job: JobContent, p: TestPoint = {}): JobContent {
 }
 
 /** A job with a module `m` of the given type and commons, and the given points; without any, the usual one. */
-export function jobWith(typeId: string, commons: ('+' | '-' | null)[], ...points: TestPoint[]): JobContent {
+export function jobWith(typeId: string, commons: (CommonRail | null)[], ...points: TestPoint[]): JobContent {
   return (points.length ? points : [{}]).reduce(withPoint, withModule(bareJob(), 'm', typeId, commons));
 }
 

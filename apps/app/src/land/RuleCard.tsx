@@ -1,3 +1,4 @@
+import { takesAc } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { inputVocabulary, relayedRuleFor, ruleFor, senseOf } from '@keypost/core/network';
 import type { OpenPoint } from '../point/usePoint';
@@ -9,7 +10,9 @@ export function RuleCard({ point: { analysis } }: { point: OpenPoint }) {
   const { context } = analysis;
   const sense = senseOf(context);
   const relayed = relayedRuleFor(context);
-  const words = context.place && sense && inputVocabulary(context.rail, sense);
+  const { place, port, rail } = context;
+  // Sink and source are words of direct current.
+  const words = place && sense && !(port && takesAc(port)) && inputVocabulary(rail, sense);
   return (
     <Card title="The rule">
       <Row first>

@@ -1,6 +1,6 @@
 import { railText } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
-import type { Rail } from '@keypost/core/job';
+import type { CommonRail, Rail } from '@keypost/core/job';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -14,6 +14,7 @@ export function CommonRow({
   common,
   rail,
   volts,
+  choices,
   saver,
   mixed,
 }: {
@@ -22,12 +23,13 @@ export function CommonRow({
   common: string;
   rail: Rail | undefined;
   volts: number;
+  choices: readonly CommonRail[];
   saver: Saver;
   mixed: boolean;
 }) {
   const known = useKnown();
   const [asked, setAsked] = useState(false);
-  const put = (to: '+' | '-' | null) =>
+  const put = (to: CommonRail | null) =>
     known ? void saver.save({ kind: 'setCommon', moduleId: module.id, common, rail: to }) : setAsked(true);
   return (
     <View className="border-t-[1.5px] border-edge bg-bone px-4 py-2">
@@ -38,7 +40,13 @@ export function CommonRow({
             {`${rail ? `on ${railText(rail, volts)}` : 'on no rail'}${mixed ? ', PNP and NPN mixed' : ''}`}
           </Text>
         </View>
-        <RailChoice name={`${name} of ${module.tag}`} rail={rail} volts={volts} onPut={put} />
+        <RailChoice
+          name={`${name} of ${module.tag}`}
+          rail={rail}
+          volts={volts}
+          choices={choices}
+          onPut={put}
+        />
       </View>
       {asked && !known && (
         <View className="pt-3">
@@ -53,12 +61,14 @@ function RailChoice({
   name,
   rail,
   volts,
+  choices,
   onPut,
 }: {
   name: string;
   rail: Rail | undefined;
   volts: number;
-  onPut: (rail: '+' | '-' | null) => void;
+  choices: readonly CommonRail[];
+  onPut: (rail: CommonRail | null) => void;
 }) {
   return (
     <View
@@ -66,7 +76,7 @@ function RailChoice({
       aria-label={name}
       className="flex-row overflow-hidden rounded-plate border-fine border-edge"
     >
-      {(['-', '+', null] as const).map((to) => {
+      {[...choices, null].map((to) => {
         const chosen = (rail ?? null) === to;
         const words = to === null ? 'open' : railText(to, volts);
         return (

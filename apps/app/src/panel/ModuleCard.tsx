@@ -2,6 +2,7 @@ import { nth } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonText } from '@keypost/core/network';
+import { commonRails, supplyOfRail } from '@keypost/core/job';
 import type { JobIndex } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import { chosenOutput } from '@keypost/core/catalog';
@@ -70,6 +71,8 @@ function GroupCommon({
   saver,
 }: Shown & { group: ModuleType['groups'][number]; saver: Saver }) {
   const rail = index.railOf(module.id, group.common);
+  const choices = commonRails(index.port({ moduleId: module.id, channel: nth(group.channels, 0) }));
+  const supply = supplyOfRail(index.job, choices[1], rail?.supply);
   const kinds = new Set(
     group.channels
       .flatMap((channel) => {
@@ -87,7 +90,8 @@ function GroupCommon({
       name={textOf(commonText(group))}
       common={group.common}
       rail={rail?.rail}
-      volts={rail?.supply.volts ?? nth(index.job.supplies, 0).volts}
+      volts={supply?.volts ?? nth(index.job.supplies, 0).volts}
+      choices={choices}
       saver={saver}
       mixed={kinds.size > 1}
     />

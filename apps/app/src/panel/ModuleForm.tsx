@@ -1,9 +1,10 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { commonText } from '@keypost/core/network';
-import { proposeModule } from '@keypost/core/job';
+import { commonRails, proposeModule } from '@keypost/core/job';
+import type { CommonRail } from '@keypost/core/job';
 import { Module } from '@keypost/core/model';
-import { partTypesOf, USUAL_MODULE } from '@keypost/core/catalog';
+import { partTypesOf, settingsOf, USUAL_MODULE } from '@keypost/core/catalog';
 import type { ModuleType } from '@keypost/core/catalog';
 import type { Module as ModuleRow } from '@keypost/core/model';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -35,11 +36,11 @@ const Form = z.object({
   typeId: z.string(),
   firstByte: numeric(Module.shape.firstByte),
   /** The rails on which the commons of a new one sit. */
-  rails: z.record(z.string(), z.enum(['+', '-', 'open'])),
+  rails: z.record(z.string(), z.enum(['+', '-', 'L', 'N', 'open'])),
 });
 
 type FormControl = Control<z.input<typeof Form>, unknown, z.output<typeof Form>>;
-type Rail = '+' | '-' | 'open';
+type Rail = CommonRail | 'open';
 type Rails = Record<string, Rail>;
 
 const typeOptions = ({ content }: JobView) => partTypesOf(content).modules.map(moduleChoice);
@@ -86,7 +87,7 @@ export function ModuleForm({
         />
         {!module && (
           <Commons
-            groups={type.groups}
+            type={type}
             rails={rails}
             onChange={(next) => setValue('rails', next, { shouldDirty: true })}
           />
@@ -189,35 +190,48 @@ function ModuleFields({
 
 /** On which rail each common of a new module is put. */
 function Commons({
-  groups,
+  type,
   rails,
   onChange,
 }: {
-  groups: ModuleType['groups'];
+  type: ModuleType;
   rails: Rails;
   onChange: (rails: Rails) => void;
 }) {
-  return groups.map(({ common, channels }) => (
-    <RadioGroup<Rail>
-      key={common}
-      label={groupLabel(common, channels)}
-      value={rails[common] ?? 'open'}
-      onChange={(rail) => onChange({ ...rails, [common]: rail })}
-      options={[
-        { value: 'open', label: 'Not yet' },
-        { value: '-', label: 'On 0 V', hint: 'fits PNP' },
-        { value: '+', label: 'On plus', hint: 'fits NPN' },
-      ]}
-    />
-  ));
+  const ports = type.ports(settingsOf(type));
+  return type.groups.map(({ common, channels }) => {
+    const port = ports.find(({ channel }) => channels.includes(channel));
+    return (
+      <RadioGroup<Rail>
+        key={common}
+        label={groupLabel(common, channels)}
+        value={rails[common] ?? 'open'}
+        onChange={(rail) => onChange({ ...rails, [common]: rail })}
+        options={[{ value: 'open', label: 'Not yet' }, ...(port ? commonRails(port).map(railOption) : [])]}
+      />
+    );
+  });
 }
+
+const HINTS: Readonly<Record<CommonRail, string>> = {
+  '-': 'fits PNP',
+  '+': 'fits NPN',
+  N: 'switched lines come in',
+  L: 'seldom; all lines stay live',
+};
+
+const railOption = (rail: CommonRail) => ({
+  value: rail,
+  label: rail === '-' ? 'On 0 V' : rail === '+' ? 'On plus' : `On ${rail}`,
+  hint: HINTS[rail],
+});
 
 const groupLabel = (common: string, channels: readonly number[]): string =>
   channels.length > 1
     ? `${textOf(commonText({ common }))}, channels ${channels[0]} to ${channels.at(-1)}`
     : textOf(commonText({ common }));
 
-const railOf = (rail: Rail | undefined): '+' | '-' | null =>
+const railOf = (rail: Rail | undefined): CommonRail | null =>
   rail === undefined || rail === 'open' ? null : rail;
 
 const proposalFor = ({ content }: JobView, typeId: string) =>

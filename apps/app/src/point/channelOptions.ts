@@ -20,7 +20,8 @@ export function channelOptions(
       const shared = port.kind === 'serial' || (holder && index.deviceType(holder).description.inline);
       if (holder && !own && !shared) return [];
       const rail = index.railOf(module.id, port.common)?.rail ?? port.inside?.rail;
-      const volts = port.inside?.volts ?? nth(index.job.supplies, 0).volts;
+      const sitsOn = index.railOf(module.id, port.common)?.supply ?? nth(index.job.supplies, 0);
+      const volts = port.inside?.volts ?? sitsOn.volts;
       const sits = rail ? `on ${railText(rail, volts)}` : 'on no rail';
       const group =
         port.kind === 'digital'

@@ -87,7 +87,8 @@ function useSaveAnswered(view: OpenPoint['view'], { change }: TrialForm): Saver 
     const job = scratchJob();
     if (!job) return;
     const { kind, logic, rail = 'open' } = contextOf(new JobIndex(job), SCRATCH);
-    change({ kind, logic, rail });
+    // Only the common of an input for direct current is asked about.
+    change({ kind, logic, ...(rail !== 'L' && rail !== 'N' && { rail }) });
   };
   return { ...saver, save: (what) => saver.save(what, { then: adopt }) };
 }

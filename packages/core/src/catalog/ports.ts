@@ -25,6 +25,8 @@ export interface DigitalPort extends PortBase {
   readonly kind: 'digital';
   readonly sense: Sense;
   readonly iecType?: number;
+  /** Volts r.m.s. that it is made for, where it takes alternating current. */
+  readonly acVolts?: number;
   readonly thresholds: InputThresholds;
   readonly seriesOhms: number;
   /** Shortest pulse, s, and most pulses a second that it counts; counters only. */

@@ -33,7 +33,7 @@ import {
   Wire,
 } from '../model/index.ts';
 
-const Rail = z.enum(['+', '-']).nullable();
+const Rail = z.enum(['+', '-', 'L', 'N']).nullable();
 /** Patches leave out what they do not touch: nothing in them has a default. */
 const SupplyPatch = Supply.omit({ id: true, kind: true }).partial().extend({ kind: SupplyKind.optional() });
 const ModulePatch = Module.omit({ id: true, settings: true, override: true, figures: true, link: true })

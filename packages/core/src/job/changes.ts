@@ -1,4 +1,3 @@
-import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
 import type { Device, JobContent, AsFound, Module, Point, Supply, Wire } from '../model/index.ts';
@@ -14,7 +13,7 @@ import { setFigure, setOwnKind } from './kindChanges.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
-import { commonWire, moduleSupplyWires, proposeWires, railColour } from './propose.ts';
+import { commonWire, moduleSupplyWires, proposeWires, railColour, supplyOfRail } from './propose.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 
@@ -280,7 +279,10 @@ function addModule(job: JobContent, { module, commons }: Of<'addModule'>): JobCo
   const fed = { ...added, wires: [...added.wires, ...moduleSupplyWires(added, module)] };
   return type.groups.reduce<JobContent>((next, { common }, g) => {
     const rail = commons[g];
-    return rail ? { ...next, wires: [...next.wires, commonWire(next, module.id, common, rail)] } : next;
+    const supply = rail && supplyOfRail(job, rail);
+    return supply
+      ? { ...next, wires: [...next.wires, commonWire(next, module.id, common, rail, supply)] }
+      : next;
   }, fed);
 }
 
@@ -399,9 +401,10 @@ function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>)
       (wire) => index.railAt(ref) && [wire.from, wire.to].some((end) => index.supply(splitRef(end).item)),
     );
   if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
-  if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail)] };
-  const supply = sure([old.from, old.to].map((end) => splitRef(end).item).find((item) => index.supply(item)));
-  const moved = { from: ref, to: `${supply}:${rail}`, colour: railColour(job, rail) };
+  const supply = supplyOfRail(job, rail, index.railAt(ref)?.supply);
+  if (!supply) return refuse(say('job.no-supply-with-rail', { rail }), 'rail');
+  if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail, supply)] };
+  const moved = { from: ref, to: `${supply.id}:${rail}`, colour: railColour(job, rail) };
   return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
 }
 

@@ -7,7 +7,7 @@ export { feedersOf, minusOf, plusOf } from './feeders.ts';
 export { canBeStopped, checkIntegrity } from './integrity.ts';
 export { descriptionOf, parametersOf } from './itemParameters.ts';
 export { JobIndex, otherEnd } from './jobIndex.ts';
-export type { ChannelPlace, Rail } from './jobIndex.ts';
+export type { ChannelPlace, CommonRail, Rail } from './jobIndex.ts';
 export { sizeProblems } from './limits.ts';
 export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
@@ -21,6 +21,7 @@ export {
   PANEL,
   RAIL_COLOURS,
   colourTo,
+  commonRails,
   contactRail,
   moduleSupplyWires,
   numbering,
@@ -28,6 +29,8 @@ export {
   proposeWires,
   railColour,
   wireId,
+  supplyOfRail,
+  takesAc,
 } from './propose.ts';
 export { undoChange } from './undo.ts';
 export { ownName, rowName, whyKept } from './records.ts';
@@ -35,4 +38,4 @@ export type { RowChange } from './records.ts';
 export { makeUpChanges, USUAL_HERTZ } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';
 export { freeTag, proposeModule } from './proposeModule.ts';
-export { railText } from './words.ts';
+export { isReturn, oppositeRail, railText } from './words.ts';

@@ -140,7 +140,14 @@ describe('proposing wires', () => {
 
   test('the wire of a common has the colour of its rail', () => {
     const job = withModule(bareJob(), 'm', 'di8-both-8', [null]);
-    expect(commonWire(job, 'm', 'COM1', '+')).toMatchObject({ from: 'm:COM1', to: 'g1:+', colour: 'RD' });
-    expect(commonWire(job, 'm', 'COM1', '-')).toMatchObject({ to: 'g1:-', colour: 'BU' });
+    expect(commonWire(job, 'm', 'COM1', '+', nth(job.supplies, 0))).toMatchObject({
+      from: 'm:COM1',
+      to: 'g1:+',
+      colour: 'RD',
+    });
+    expect(commonWire(job, 'm', 'COM1', '-', nth(job.supplies, 0))).toMatchObject({
+      to: 'g1:-',
+      colour: 'BU',
+    });
   });
 });

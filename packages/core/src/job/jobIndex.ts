@@ -13,6 +13,8 @@ export interface ChannelPlace {
 
 /** A terminal of a supply: plus and minus, line and neutral, earth. */
 export type Rail = '+' | '-' | 'L' | 'N' | 'PE';
+/** A rail on which a common may sit. */
+export type CommonRail = Exclude<Rail, 'PE'>;
 
 /** Looks things up in a job: by id, and what hangs on a terminal. Made once for a job that no longer changes. */
 export class JobIndex {

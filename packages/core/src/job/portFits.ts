@@ -26,8 +26,12 @@ export function portFits(type: DeviceType, output: DeviceOutput | undefined, por
     case 'load':
       return kind === 'output';
     case 'switched':
-      return kind === 'digital';
+      return kind === 'digital' && (port.acVolts === undefined || switchesAc(type, output));
     default:
       return false;
   }
 }
+
+/** Whether an output can switch alternating current: it is made for mains, or a contact. */
+const switchesAc = ({ description }: DeviceType, { kinds }: DeviceOutput): boolean =>
+  description.mains === true || kinds.includes('contact');

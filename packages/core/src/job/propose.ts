@@ -1,4 +1,3 @@
-import { nth } from '../lists/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
 import type { PartTerminal, Port, TerminalRole } from '../catalog/index.ts';
 import type {
@@ -12,8 +11,9 @@ import type {
   WireColour,
 } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
-import type { ChannelPlace, Rail } from './jobIndex.ts';
+import type { ChannelPlace, CommonRail, Rail } from './jobIndex.ts';
 import { JobIndex } from './jobIndex.ts';
+import { oppositeRail } from './words.ts';
 
 /** Field wires as they are usually run: metres and mm². */
 const FIELD = { lengthM: 10, mm2: 0.34 };
@@ -128,19 +128,31 @@ const MINUS_ROLES: ReadonlySet<TerminalRole> = new Set([
 
 function contactTarget(index: JobIndex, device: Device, place: ChannelPlace, port: Port): string | undefined {
   const ac = index.deviceType(device).description.mains ? supplyFor(index.job, 'ac') : undefined;
-  if (ac) return `${ac.id}:L`;
-  const supply = index.railOf(place.moduleId, port.common)?.supply ?? supplyFor(index.job, 'dc');
-  return supply && `${supply.id}:${contactRail(index.job, place)}`;
+  if (ac && !takesAc(port)) return `${ac.id}:L`;
+  const rail = contactRail(index.job, place);
+  const supply = supplyOfRail(index.job, rail, index.railOf(place.moduleId, port.common)?.supply);
+  return supply && `${supply.id}:${rail}`;
 }
 
 /** The rail that a contact must bring to a channel so that current can pass it. */
-export function contactRail(job: JobContent, place: ChannelPlace): '+' | '-' {
+export function contactRail(job: JobContent, place: ChannelPlace): CommonRail {
   const index = new JobIndex(job);
   const port = index.port(place);
   if (port.kind === 'digital' && port.sense === 'sink') return '+';
   if (port.kind === 'digital' && port.sense === 'source') return '-';
-  return index.railOf(place.moduleId, port.common)?.rail === '+' ? '-' : '+';
+  const rail = index.railOf(place.moduleId, port.common)?.rail;
+  if (takesAc(port)) return rail === 'L' ? 'N' : 'L';
+  return rail && rail !== 'PE' ? oppositeRail(rail) : '+';
 }
+
+/** Whether a port takes alternating current. */
+export const takesAc = (port: Port): boolean => port.kind === 'digital' && port.acVolts !== undefined;
+
+/** The rails on which a port's common may sit, the usual one first. */
+export const commonRails = (port: Port): readonly [CommonRail, CommonRail] =>
+  takesAc(port) ? ['N', 'L'] : ['-', '+'];
+
+const kindOfRail = (rail: Rail): Supply['kind'] => (rail === 'L' || rail === 'N' ? 'ac' : 'dc');
 
 /** Wires that bring a new module its own supply. */
 export function moduleSupplyWires(job: JobContent, module: Module): Wire[] {
@@ -171,13 +183,17 @@ export function moduleSupplyWires(job: JobContent, module: Module): Wire[] {
     });
 }
 
+/** The supply on whose rail a common is put: that on which it sits, where that has such a rail, else the first that does. */
+export const supplyOfRail = (job: JobContent, rail: CommonRail, sitsOn?: Supply): Supply | undefined =>
+  sitsOn?.kind === kindOfRail(rail) ? sitsOn : supplyFor(job, kindOfRail(rail));
+
 /** The wire from a group's common to a rail. */
 export function commonWire(
   job: JobContent,
   moduleId: string,
   common: string,
-  rail: '+' | '-',
-  supply: Supply = supplyFor(job, 'dc') ?? nth(job.supplies, 0),
+  rail: CommonRail,
+  supply: Supply,
 ): Wire {
   return {
     id: wireId(moduleId, common),

@@ -2,6 +2,8 @@ import { partTypesOf, settingsOf } from '../catalog/index.ts';
 import type { ModuleType } from '../catalog/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { imageOf } from './addresses.ts';
+import type { CommonRail } from './jobIndex.ts';
+import { takesAc } from './propose.ts';
 
 /** What is proposed for a new module of a job. */
 export interface ProposedModule {
@@ -10,7 +12,7 @@ export interface ProposedModule {
   /** Behind the bytes of all others. */
   readonly firstByte: number;
   /** The rail of each common that can sit on one rail only. */
-  readonly rails: Readonly<Record<string, '+' | '-'>>;
+  readonly rails: Readonly<Record<string, CommonRail>>;
 }
 
 export function proposeModule(job: JobContent, type: ModuleType): ProposedModule {
@@ -31,21 +33,23 @@ function nextByte(job: JobContent): number {
   }, 0);
 }
 
-/** An analog input measures against 0 V; a digital one that goes one way only takes its current from the other rail. */
-function railsOf(type: ModuleType): Record<string, '+' | '-'> {
+/** An analog input measures against 0 V; one for a.c. against N; a digital one that goes one way only takes its current from the other rail. */
+function railsOf(type: ModuleType): Record<string, CommonRail> {
   const ports = type.ports(settingsOf(type));
   return Object.fromEntries(
     type.groups.flatMap(({ common, channels }) => {
       const own = ports.filter(({ channel }) => channels.includes(channel));
       const rails = new Set(
         own.map((port) =>
-          port.kind === 'analog'
-            ? '-'
-            : port.kind !== 'digital' || port.sense === 'both'
-              ? undefined
-              : port.sense === 'sink'
-                ? '-'
-                : '+',
+          takesAc(port)
+            ? 'N'
+            : port.kind === 'analog'
+              ? '-'
+              : port.kind !== 'digital' || port.sense === 'both'
+                ? undefined
+                : port.sense === 'sink'
+                  ? '-'
+                  : '+',
         ),
       );
       const [rail] = rails;

@@ -1,4 +1,11 @@
-import type { Rail } from './jobIndex.ts';
+import type { CommonRail, Rail } from './jobIndex.ts';
+
+/** Whether current goes out of the input there: 0 V, or N. */
+export const isReturn = (rail: Rail | undefined): boolean => rail === '-' || rail === 'N';
+
+/** The rail that a contact must bring where a common sits on this one. */
+export const oppositeRail = (rail: CommonRail): CommonRail =>
+  (({ '+': '-', '-': '+', L: 'N', N: 'L' }) as const)[rail];
 
 /** `0 V`, `+24 V`, `L 230 V`, `N`, `earth`. */
 export function railText(rail: Rail, volts: number): string {

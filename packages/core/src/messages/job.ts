@@ -43,6 +43,8 @@ export const JOB = {
   'job.holds-stored-which-never': ({ point, kept }: { point: string; kept: number }) =>
     `${point} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
   'job.module-job': 'That module is not in the job.',
+  'job.no-supply-with-rail': ({ rail }: { rail: string }) =>
+    `The job has no supply with ${rail}. Add one in Panel, then put the common on it.`,
   'job.has-no': ({ module, common }: { module: string; common: string }) => `${module} has no ${common}.`,
   'job.id-used-already-each': ({ id, first }: { id: string; first: string }) =>
     `The id “${id}” is used already by ${first}. Each needs its own.`,

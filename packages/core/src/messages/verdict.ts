@@ -20,23 +20,19 @@ export const VERDICT = {
   'verdict.input-gives': 'the input gives the current',
   'verdict.mind-inverted': ' Mind: the input is on while the sensor’s output is off.',
   'verdict.works.contact': ({
-    rail,
-    plus,
-    rail2,
+    given,
     common,
     where,
     input,
     turned,
   }: {
-    rail: undefined | string;
-    plus: string;
-    rail2: string;
+    given: string;
     common: string;
     where: string;
     input: string;
     turned: string;
   }) =>
-    `Works. The contact brings ${rail === '-' ? plus : rail2} to the input; ${lowerFirst(common)} sits on ${where}, and ${input}.${turned}`,
+    `Works. The contact brings ${given} to the input; ${lowerFirst(common)} sits on ${where}, and ${input}.${turned}`,
   'verdict.works.drives': ({ situation, load, volts }: { situation: string; load: string; volts: string }) =>
     `Works. ${situation}: ${load} is on, with ${volts} across it; otherwise it is off.`,
   'verdict.works.alone': ({ situation, on, off }: { situation: string; on: string; off: string }) =>
@@ -73,16 +69,16 @@ export const VERDICT = {
     common,
     where,
     input,
-    rail,
+    high,
     turned,
   }: {
     common: string;
     where: string;
     input: string;
-    rail: undefined | string;
+    high: boolean;
     turned: string;
   }) =>
-    `Works. The output drives both ways; with ${lowerFirst(common)} on ${where}, ${input} while it is ${rail === '-' ? 'high' : 'low'}.${turned}`,
+    `Works. The output drives both ways; with ${lowerFirst(common)} on ${where}, ${input} while it is ${high ? 'high' : 'low'}.${turned}`,
   'verdict.works.amplifier': ({ amplifier, device }: { amplifier: undefined | string; device: string }) =>
     `Works. ${amplifier ?? 'The amplifier'} sees much or little current through ${device} and passes it on by its contact; a break and a short are told apart.`,
   'verdict.loads-follow': ({ value, size }: { value: readonly string[]; size: number }) =>

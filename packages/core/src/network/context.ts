@@ -2,7 +2,7 @@ import { chosenOutput, resistanceOfOutput, settingsOf, terminalWithRole } from '
 import type { DeviceOutput, DeviceType, Port, ResistanceElement } from '../catalog/index.ts';
 import type { Device, Logic, Module, OutputKind, Point, Settings, Supply } from '../model/index.ts';
 import { addressOf } from '../job/index.ts';
-import type { ChannelPlace, JobIndex, Rail } from '../job/index.ts';
+import type { ChannelPlace, CommonRail, JobIndex, Rail } from '../job/index.ts';
 import { scopeOf } from './scope.ts';
 import type { Scope } from './scope.ts';
 
@@ -36,7 +36,8 @@ export interface PointContext {
   readonly port?: Port;
   readonly module?: Module;
   readonly common?: string;
-  readonly rail?: '+' | '-';
+  /** Where its common sits; earth is no place for one. */
+  readonly rail?: CommonRail;
   readonly address?: string;
   readonly supply: Supply;
   readonly scope: Scope;
@@ -77,7 +78,7 @@ function findContext(index: JobIndex, pointId: string): PointContext {
   const helpers = (point.helperIds ?? []).flatMap((id) => index.device(id) ?? []);
   const ports = ownPorts(index, point, helpers);
   const first = ports[0];
-  const rail = first?.rail === '+' || first?.rail === '-' ? first.rail : undefined;
+  const rail = first?.rail === 'PE' ? undefined : first?.rail;
   const [usual] = index.job.supplies;
   const supply = first?.supply ?? supplyOf(index, device) ?? usual;
   if (!supply) throw new Error('A job needs a supply.');

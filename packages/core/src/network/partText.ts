@@ -1,4 +1,5 @@
 import { sure } from '../lists/index.ts';
+import type { CommonRail } from '../job/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
@@ -75,7 +76,7 @@ const SWITCHING_RULES: Readonly<Record<OutputKind, Message>> = {
 
 /** Both vocabularies for what an input does, by the current and by the sensor that fits. */
 export function inputVocabulary(
-  rail: '+' | '-' | undefined,
+  rail: CommonRail | undefined,
   sense: Sense,
 ): { byCurrent: Message; bySensor: Message } {
   const sinks = sense === 'sink' || (sense === 'both' && rail === '-');

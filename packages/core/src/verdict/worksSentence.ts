@@ -7,7 +7,7 @@ import type { Analysis } from '../analysis/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { elementId, commonText } from '../network/index.ts';
 import { safetyTarget, loopBudget } from '../analysis/index.ts';
-import { railText } from '../job/index.ts';
+import { commonRails, isReturn, railText } from '../job/index.ts';
 
 /** Why a point works, in terms of current and common. */
 export function worksSentence(analysis: Analysis): Message {
@@ -28,17 +28,16 @@ function switchWorks({ context, present, away }: Analysis): Message {
   const volts = port?.inside?.volts ?? supply.volts;
   const common = commonText(context);
   const where = rail ? railText(rail, volts) : say('verdict.no-rail');
-  const input = rail === '-' ? say('verdict.input-takes') : say('verdict.input-gives');
+  const input = isReturn(rail) ? say('verdict.input-takes') : say('verdict.input-gives');
   const on = present.led === 'on' ? present : away;
   const turned = !on.outputOn ? say('verdict.mind-inverted') : '';
-  const plus = railText('+', volts);
+  const own = port ? commonRails(port) : (['-', '+'] as const);
+  const [minus, plus] = own.map((one) => railText(one, volts));
   switch (context.kind) {
     case 'contact':
     case 'none':
       return say('verdict.works.contact', {
-        rail,
-        plus,
-        rail2: railText('-', volts),
+        given: isReturn(rail) ? sure(plus) : sure(minus),
         common,
         where,
         input,
@@ -50,11 +49,11 @@ function switchWorks({ context, present, away }: Analysis): Message {
       return say('verdict.works.two-wire', { common, where, leak });
     }
     case 'pnp':
-      return say('verdict.works.pnp', { plus, common, where, input, turned });
+      return say('verdict.works.pnp', { plus: sure(plus), common, where, input, turned });
     case 'npn':
       return say('verdict.works.npn', { common, where, input, turned });
     case 'pushpull':
-      return say('verdict.works.push-pull', { common, where, input, rail, turned });
+      return say('verdict.works.push-pull', { common, where, input, high: isReturn(rail), turned });
   }
 }
 

@@ -47,6 +47,8 @@ export const PortDescription = z.discriminatedUnion('kind', [
     input: Name,
     sense,
     iecType: z.int().min(1).max(3).optional(),
+    /** Volts r.m.s. of an input for alternating current; nothing of one for direct current. */
+    acVolts: z.number().positive().optional(),
     counter: counter.optional(),
   }),
   z.strictObject({

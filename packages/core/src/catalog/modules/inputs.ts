@@ -1,4 +1,5 @@
 import type { Sense } from '../../circuit/index.ts';
+import { atLeast, atMost, span, tolerant, TYPICAL } from '../description/figure.ts';
 import type { ModuleDescription } from '../description/moduleDescription.ts';
 import { iecInput, signalRoles } from './parts.ts';
 
@@ -18,10 +19,13 @@ function groups(sizes: readonly number[]): ModuleDescription['groups'] {
   }));
 }
 
+type DigitalPort = Extract<ModuleDescription['ports'][number], { kind: 'digital' }>;
+type Behaviour = ModuleDescription['behaviours'][number];
+
 function inputs(
-  { id, name, tag = 'DI' }: { id: string; name: string; tag?: string },
-  sense: Sense,
-  iecType: 1 | 2 | 3,
+  { id, name, tag = 'DI', terms = DC_TERMS }: { id: string; name: string; tag?: string; terms?: string[] },
+  own: Pick<DigitalPort, 'sense' | 'iecType' | 'acVolts'>,
+  sensing: Behaviour,
   sizes: readonly number[],
 ): ModuleDescription {
   const made = groups(sizes);
@@ -31,9 +35,9 @@ function inputs(
     name,
     title: 'inputs',
     group: 'Inputs',
-    terms: ['input card', 'DI', 'digital input', 'PLC', '24 V inputs', 'NPN', 'PNP', 'discrete'],
+    terms,
     tag,
-    allocates: true,
+    ...(own.acVolts === undefined && { allocates: true }),
     image: { area: 'I', each: 'X' },
     groups: made,
     ports: places.map(({ channel, common }) => ({
@@ -45,22 +49,59 @@ function inputs(
       common,
       roles: signalRoles(`I${channel}`),
       input: 'input',
-      sense,
-      iecType,
+      ...own,
     })),
     terminals: [
       ...places.map(({ channel }) => ({ name: `I${channel}` })),
       ...made.map(({ common }) => ({ name: common, words: 'common' })),
     ],
-    behaviours: [{ model: 'optocoupler-input', id: 'input', ...iecInput(iecType) }],
+    behaviours: [sensing],
   };
 }
+
+const DC_TERMS = ['input card', 'DI', 'digital input', 'PLC', '24 V inputs', 'NPN', 'PNP', 'discrete'];
+
+const optocoupler = (iecType: 1 | 2 | 3): Behaviour => ({
+  model: 'optocoupler-input',
+  id: 'input',
+  ...iecInput(iecType),
+});
 
 function inputModule(sense: Sense, iecType: 1 | 2 | 3, ...sizes: number[]): ModuleDescription {
   const channels = sizes.reduce((sum, size) => sum + size, 0);
   const id = `di${channels}-${sense}-${sizes.join('-')}`;
   const name = `${channels}-channel DC input, ${SENSE_WORDS[sense]}, ${COUNT_WORDS[sizes.length] ?? ''}`;
-  return inputs({ id, name }, sense, iecType, sizes);
+  return inputs({ id, name }, { sense, iecType }, optocoupler(iecType), sizes);
+}
+
+/**
+ * Inputs for alternating current, told by r.m.s. values: volts that they are made for, from which they are surely on
+ * and up to which surely off, and the resistance that limits their current, Ω. Figures are typical of such inputs;
+ * a datasheet's own go before them.
+ */
+function acModule(acVolts: number, on: number, off: number, ohms: number): ModuleDescription {
+  return inputs(
+    {
+      id: `di8-ac${acVolts}`,
+      name: `8-channel AC input, ${acVolts} V, two commons`,
+      terms: ['input card', 'DI', 'digital input', 'PLC', 'a.c. input', 'alternating', 'mains'],
+    },
+    { sense: 'both', acVolts },
+    {
+      model: 'optocoupler-input',
+      id: 'input',
+      ledVolts: span('V', 1, 1.2, 1.4),
+      seriesOhms: tolerant('Ω', ohms, 10),
+      parallelOhms: tolerant('Ω', ohms * 10, 10),
+      onVolts: atLeast('V', on, TYPICAL),
+      onAmps: atLeast('A', 0.003, TYPICAL),
+      offVolts: atMost('V', off, TYPICAL),
+      offAmps: atMost('A', 0.001, TYPICAL),
+      offVoltsAtLowCurrent: atMost('V', off, TYPICAL),
+      maxVolts: atMost('V', acVolts * 1.15, TYPICAL),
+    },
+    [4, 4],
+  );
 }
 
 export const INPUT_MODULES: readonly ModuleDescription[] = [
@@ -83,10 +124,13 @@ export const INPUT_MODULES: readonly ModuleDescription[] = [
       name: 'Controller with 14 built-in DC inputs, sink or source, selectable, two commons',
       tag: 'PLC',
     },
-    'both',
-    1,
+    { sense: 'both', iecType: 1 },
+    optocoupler(1),
     [8, 6],
   ),
+  acModule(24, 14, 5, 3300),
+  acModule(115, 79, 20, 13_000),
+  acModule(230, 164, 40, 27_000),
 ];
 
 /** The module that is offered first. */

@@ -11,6 +11,7 @@ import {
   panelWire,
   portFits,
   proposeModule,
+  takesAc,
 } from '../../job/index.ts';
 import type { ChannelPlace, SingleChange } from '../../job/index.ts';
 import { emptyJob } from '../../model/index.ts';
@@ -25,11 +26,22 @@ import type { Trial, TrialNames, TrialTarget } from './trial.ts';
 const MAINS_VOLTS: Readonly<Record<ColourRegion, number>> = { iec: 230, 'north-america': 120, japan: 100 };
 
 /** The mains that a kind of device needs and a job has not yet; nothing where it needs none. */
-export function mainsFor(job: JobContent, typeId: string): Extract<SingleChange, { kind: 'addSupply' }>[] {
-  const { mains } = partTypesOf(job).device({ typeId }).description;
-  if (!mains || job.supplies.some(({ kind }) => kind === 'ac')) return [];
+export function mainsFor(
+  job: JobContent,
+  typeId: string,
+  moduleId?: string,
+): Extract<SingleChange, { kind: 'addSupply' }>[] {
+  const types = partTypesOf(job);
+  const module = types.modules.find(({ id }) => id === moduleId);
+  const ports = module?.ports(settingsOf(module)) ?? [];
+  const [asked] = ports.flatMap((port) => (port.kind === 'digital' && port.acVolts) || []);
+  if (
+    !(asked ?? types.device({ typeId }).description.mains) ||
+    job.supplies.some(({ kind }) => kind === 'ac')
+  )
+    return [];
   const tag = freeTag(job, 'Q');
-  const volts = MAINS_VOLTS[job.colours];
+  const volts = asked ?? MAINS_VOLTS[job.colours];
   const rating = { tolerancePercent: 10, internalOhms: 0.4, limitAmps: 10 };
   return [{ kind: 'addSupply', supply: { id: tag.toLowerCase(), tag, kind: 'ac', volts, ...rating } }];
 }
@@ -65,7 +77,7 @@ export function trialChanges(job: JobContent, trial: Trial, names: TrialNames): 
   const there = target?.is === 'module' ? freePlace(job, trial) : undefined;
   const made = target?.is === 'module' && !there ? moduleFor(job, trial, names) : undefined;
   const base = [
-    ...mainsFor(job, trial.typeId),
+    ...mainsFor(job, trial.typeId, target?.is === 'module' ? target.id : undefined),
     ...(made?.changes ?? []),
     pointChange(types, trial, names, there ?? made?.place ?? null),
   ];
@@ -84,7 +96,9 @@ function freePlace(job: JobContent, { typeId, outputId, target, rail }: Trial): 
   for (const { id } of job.modules.filter((module) => module.typeId === target))
     for (const port of index.portsOf(id)) {
       const place = { moduleId: id, channel: port.channel };
-      const sits = port.kind !== 'digital' || (index.railOf(id, port.common)?.rail ?? 'open') === rail;
+      const sits =
+        port.kind !== 'digital' ||
+        (index.railOf(id, port.common)?.rail ?? 'open') === (takesAc(port) ? 'N' : rail);
       if (portFits(type, output, port) && sits && !index.deviceAt(place)) return place;
     }
   return undefined;
@@ -106,7 +120,8 @@ function moduleChanges(
   const types = partTypesOf(job);
   const { groups } = types.module({ typeId: trial.target });
   const port = portOf(types, trial);
-  const rail = port.kind === 'digital' ? (trial.rail === 'open' ? null : trial.rail) : '-';
+  const asked = trial.rail === 'open' ? null : trial.rail;
+  const rail = takesAc(port) ? 'N' : port.kind === 'digital' ? asked : '-';
   const settings = port.kind === 'analog' ? analogSettings(types, trial, port) : {};
   return [
     {

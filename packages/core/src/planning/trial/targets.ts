@@ -1,6 +1,6 @@
 import { outputOfType, parametersOfType, settingsOf } from '../../catalog/index.ts';
 import type { DeviceOutput, DeviceType, ModuleType, Parameter, PartTypes } from '../../catalog/index.ts';
-import { portFits } from '../../job/index.ts';
+import { portFits, takesAc } from '../../job/index.ts';
 import { BENCH } from './trial.ts';
 import type { TrialTarget } from './trial.ts';
 
@@ -14,7 +14,7 @@ function modulesFor(
   return modules.filter((module) => {
     const port = module.ports(settingsOf(module)).find((one) => portFits(type, output, one));
     if (!port) return false;
-    const key = `${module.group} ${port.kind === 'digital' ? port.sense : ''}`;
+    const key = `${module.group} ${port.kind === 'digital' ? `${port.sense} ${port.acVolts ?? ''}` : ''}`;
     return !seen.has(key) && seen.add(key);
   });
 }
@@ -56,7 +56,7 @@ function targetOfModule(module: ModuleType): TrialTarget {
     id: module.id,
     is: 'module',
     name: module.name,
-    hasCommon: port !== undefined && port.inside === undefined && module.groups.length > 0,
+    hasCommon: port !== undefined && !takesAc(port) && port.inside === undefined && module.groups.length > 0,
   };
 }
 

@@ -7,7 +7,7 @@ import type { Device } from '../../model/index.ts';
 import type { InputReading, PointState, Analysis } from '../../analysis/index.ts';
 import type { PointContext } from '../../network/index.ts';
 import { portCommonText } from '../../network/index.ts';
-import { railText } from '../../job/index.ts';
+import { isReturn, railText } from '../../job/index.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -118,7 +118,7 @@ function neverOn(
   const { device } = context;
   const { port, module } = own;
   const volts = own.supply?.volts ?? port.inside?.volts ?? context.supply.volts;
-  const rail = own.rail === '+' || own.rail === '-' ? own.rail : '-';
+  const rail = own.rail ?? '-';
   const node = `${module.id}:${port.terminal}`;
   const signal = state.solution.volts(node);
   const feeder = context.index.deviceAt(own.place);
@@ -133,8 +133,9 @@ function neverOn(
         ? say('reason.wrong-sense.npn', { module: module.tag, device: device.tag })
         : say('reason.wrong-sense.pnp', { module: module.tag, device: device.tag }),
     );
-  const pulledTo = signal > volts - NEAR_RAIL ? '+' : signal < NEAR_RAIL ? '-' : undefined;
-  if (pulledTo === rail && !state.solution.floating(node))
+  const pulledTo = signal > volts - NEAR_RAIL ? 'feed' : signal < NEAR_RAIL ? 'return' : undefined;
+  const same = pulledTo === (isReturn(rail) ? 'return' : 'feed');
+  if (same && !state.solution.floating(node))
     return cannot(
       'same-pull',
       say('reason.same-pull', { rail: railText(rail, volts), device: device.tag, common }),
@@ -148,7 +149,7 @@ function neverOn(
     );
   if (context.kind === 'twowire' && !state.outputOn)
     return cannot('starved', say('reason.starved.held', { device: device.tag, amps: reading.amps.nom }));
-  if (pulledTo === rail)
+  if (same)
     return cannot(
       'same-pull',
       say('reason.same-pull.switched', {
@@ -169,7 +170,7 @@ function mixedGroup({ context, own }: Followed, reason: Reason, common: Message)
     return kind === 'pnp' ? other === 'npn' : kind === 'npn' && other === 'pnp';
   });
   if (!others.length) return [reason];
-  const rail = own.rail === '+' ? '+' : '-';
+  const rail = own.rail ?? '-';
   return [
     cannot(
       'group-mixed',

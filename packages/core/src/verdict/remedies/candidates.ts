@@ -6,7 +6,15 @@ import { splitRef } from '../../model/index.ts';
 import type { Change } from '../../job/index.ts';
 import { supplyNodes, commonText, OUTPUT_TEXT } from '../../network/index.ts';
 import type { PointContext } from '../../network/index.ts';
-import { portFits, contactRail, railText, terminalName } from '../../job/index.ts';
+import {
+  commonRails,
+  contactRail,
+  oppositeRail,
+  portFits,
+  railText,
+  supplyOfRail,
+  terminalName,
+} from '../../job/index.ts';
 import type { Remedy } from './remedy.ts';
 
 /** So many other places are looked at; a large panel has plenty. */
@@ -58,14 +66,14 @@ export function turnSupply(context: PointContext): Remedy[] {
 
 /** The group's common on the other rail. */
 export function turnCommon(context: PointContext): Remedy[] {
-  const { place, common, rail, supply, port } = context;
+  const { index, place, common, rail, supply, port } = context;
   if (!place || !common || port?.kind !== 'digital' || port.inside) return [];
-  const rails = rail ? ([rail === '+' ? '-' : '+'] as const) : (['-', '+'] as const);
+  const rails = rail ? [oppositeRail(rail)] : commonRails(port);
   return rails.map((to) => ({
     sentence: say('remedy.move-common', {
       common: commonText(context),
       module: sure(context.module).tag,
-      rail: railText(to, supply.volts),
+      rail: railText(to, supplyOfRail(index.job, to, supply)?.volts ?? supply.volts),
     }),
     change: { kind: 'setCommon', moduleId: place.moduleId, common, rail: to },
   }));
@@ -105,7 +113,7 @@ export function moveChannel(context: PointContext): Remedy[] {
       const group = ports.filter((p) => p.common === common);
       if (place?.moduleId === module.id && port?.common === common) continue;
       const free = group.find(({ channel }) => !index.deviceAt({ moduleId: module.id, channel }));
-      if (free === undefined) continue;
+      if (free === undefined || !portFits(context.type, context.output, free)) continue;
       const move: Change = {
         kind: 'assign',
         pointId: point.id,
@@ -132,7 +140,7 @@ export function moveChannel(context: PointContext): Remedy[] {
         });
         continue;
       }
-      for (const to of ['-', '+'] as const) {
+      for (const to of commonRails(free)) {
         const put: Change = { kind: 'setCommon', moduleId: module.id, common, rail: to };
         const sentence = say('remedy.move-channel.with-common', {
           where,

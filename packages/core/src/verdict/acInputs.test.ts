@@ -1,0 +1,97 @@
+import { withModule, withPoint, bareJob } from '../../test/jobs.ts';
+import type { TestPoint } from '../../test/jobs.ts';
+import { analyse } from '../analysis/index.ts';
+import { applyChange, JobIndex, NOBODY, portFits } from '../job/index.ts';
+import { sure } from '../lists/index.ts';
+import type { JobContent } from '../model/index.ts';
+import { textOf } from '../messages/index.ts';
+import { verdictOf } from './index.ts';
+
+/** A job with mains of so many volts, and an input module on it with its commons on N. */
+function job(volts = 230, typeId = 'di8-ac230'): JobContent {
+  const mains = {
+    id: 'q1',
+    tag: 'Q1',
+    kind: 'ac' as const,
+    volts,
+    tolerancePercent: 10,
+    internalOhms: 0.4,
+    limitAmps: 10,
+  };
+  const fed = applyChange(bareJob(), { kind: 'addSupply', supply: mains }, NOBODY);
+  return withModule(fed, 'm', typeId, ['N', 'N']);
+}
+
+const judged = (content: JobContent, id = 'px-1') => {
+  const analysis = analyse(new JobIndex(content), id);
+  const { status, reasons, sentence, remedies } = verdictOf(analysis);
+  return {
+    analysis,
+    status,
+    codes: reasons.map(({ code }) => code),
+    text: textOf(sentence).replaceAll('\u00a0', ' '),
+    remedies,
+  };
+};
+
+const CONTACT: TestPoint = { typeId: 'limit-switch', output: 'contact', logic: 'no' };
+
+describe('an input for alternating current', () => {
+  test.each([
+    [24, 'di8-ac24'],
+    [115, 'di8-ac115'],
+    [230, 'di8-ac230'],
+  ])('of %i V reads a contact that brings L, its common on N', (volts, typeId) => {
+    const { status, text, analysis } = judged(withPoint(job(volts, typeId), CONTACT));
+    expect({ status, text }).toEqual({
+      status: 'works',
+      text: `Works. The contact brings L ${volts} V to the input; common 1 sits on N, and the input takes the current in.`,
+    });
+    expect(analysis.present.inputAmps?.nom).toBeGreaterThan(0.005);
+  });
+
+  test('of 230 V on 24 V of mains is not surely on, and one of 24 V on 230 V has too much', () => {
+    expect(judged(withPoint(job(24, 'di8-ac230'), CONTACT)).status).toBe('cannot');
+    expect(judged(withPoint(job(230, 'di8-ac24'), CONTACT)).codes).toContain('over-voltage');
+  });
+
+  test('with contact and common on L has nothing to drive its current, and is told so in words of mains', () => {
+    const at = withPoint(job(), CONTACT);
+    const turned = applyChange(at, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: 'L' }, NOBODY);
+    const { status, codes, text, remedies } = judged(turned);
+    expect({ status, codes }).toMatchObject({ status: 'cannot', codes: ['same-pull'] });
+    expect(text).toContain('L 230 V');
+    expect(text).not.toContain('0 V,');
+    expect(remedies.map(({ sentence }) => textOf(sentence)).join()).toContain('N');
+  });
+
+  test('never works with a sensor for direct current, and offers it no channel', () => {
+    const content = withPoint(job(), {});
+    const { status, codes } = judged(content);
+    expect({ status, codes }).toEqual({ status: 'cannot', codes: ['ac-dc'] });
+    const index = new JobIndex(content);
+    const [point] = content.points;
+    const type = index.deviceType(index.deviceOf(sure(point)));
+    expect(index.portsOf('m').filter((port) => portFits(type, type.outputs[0], port))).toEqual([]);
+  });
+
+  test('with its common on no rail is open, and can be put on N only where there is mains', () => {
+    const at = withPoint(job(), CONTACT);
+    const open = applyChange(at, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: null }, NOBODY);
+    expect(judged(open).codes).toEqual(['common-open']);
+    const dry = withModule(bareJob(), 'm', 'di8-ac230', [null, null]);
+    expect(() =>
+      applyChange(dry, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: 'N' }, NOBODY),
+    ).toThrow('no supply with N');
+  });
+
+  test('leaves a two-wire sensor’s leakage undecided, or works where it is small enough', () => {
+    const { status, analysis } = judged(
+      withPoint(job(), { typeId: 'inductive-2w-ac', output: 'twowire', logic: 'no' }),
+    );
+    const leak = analysis.away.inputAmps?.nom ?? NaN;
+    // Closed form: the leak through 27 kΩ ‖ 270 kΩ stands below 40 V and 1 mA, or not.
+    const sure = leak < 0.001 && leak * 24_545 < 40;
+    expect(status === 'works').toBe(sure);
+  });
+});
