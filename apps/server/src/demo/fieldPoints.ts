@@ -361,6 +361,31 @@ const PULSES: readonly DemoPoint[] = [
   },
 ];
 
+/** What turns, and what comes back from the mains side. */
+const TURNING: readonly DemoPoint[] = [
+  {
+    tag: 'SE-264',
+    name: 'Reclaim belt, drum encoder',
+    typeId: 'encoder-line-driver',
+    outputId: 'a',
+    output: 'pushpull',
+    logic: 'no',
+    at: ['ct-2', 0],
+    range: { low: 0, high: 90, unit: '1/min' },
+    more: [{ kind: 'setPlate', pointId: 'se-264', plate: { perTurn: '500' } }],
+    landed: 4,
+  },
+  {
+    tag: 'SB-265',
+    name: 'Wash-down bay, horn off',
+    typeId: 'push-button',
+    output: 'contact',
+    logic: 'no',
+    at: ['di-ac', 0],
+    landed: 2,
+  },
+];
+
 /** Everything beyond plain inputs: two-wire sensors, relays, safety, analog, drive, controller, pulses, talking devices. */
 export const FIELD_POINTS: readonly DemoPoint[] = [
   ...TWO_WIRE,
@@ -374,5 +399,6 @@ export const FIELD_POINTS: readonly DemoPoint[] = [
   ...DRIVE,
   ...CONTROLLER,
   ...PULSES,
+  ...TURNING,
   ...TALKING,
 ];

@@ -1,3 +1,4 @@
+import type { CommonRail } from '@keypost/core/job';
 import type { Settings } from '@keypost/core/model';
 
 /** The modules of the demo job's panel. */
@@ -7,7 +8,7 @@ export const MODULES: readonly {
   typeId: string;
   firstByte: number;
   settings?: Settings;
-  commons: ('+' | '-' | null)[];
+  commons: (CommonRail | null)[];
 }[] = [
   { id: 'plc', tag: 'PLC', typeId: 'controller-8-6', firstByte: 0, commons: ['-', '+'] },
   { id: 'di-1', tag: 'DI 1', typeId: 'di8-sink-8', firstByte: 2, commons: ['-'] },
@@ -57,6 +58,8 @@ export const MODULES: readonly {
     settings: { selector: 'both', reset: 'monitored' },
   },
   { id: 'ct-1', tag: 'CT 1', typeId: 'counter2', firstByte: 40, commons: ['-'] },
+  { id: 'ct-2', tag: 'CT 2', typeId: 'counter2-line', firstByte: 88, commons: [] },
+  { id: 'di-ac', tag: 'DI AC', typeId: 'di8-ac230', firstByte: 12, commons: ['N', 'N'] },
   { id: 'ai-3', tag: 'AI 3', typeId: 'ai4-switch', firstByte: 48, commons: ['-', '-', '-', '-'] },
   { id: 'ai-4', tag: 'AI 4', typeId: 'ai4-switch', firstByte: 80, commons: ['-', '-', '-', '-'] },
   { id: 'iol-1', tag: 'IOL 1', typeId: 'iol-aaaabb', firstByte: 64, commons: [] },

@@ -1,5 +1,5 @@
 import { ANALOG_MODULES, MULTIMETER } from './modules/analog.ts';
-import { COUNTER } from './modules/counter.ts';
+import { COUNTERS } from './modules/counter.ts';
 import { DRIVE } from './modules/drive.ts';
 import { FIELDBUS_MODULES } from './modules/fieldbus.ts';
 import { INPUT_MODULES } from './modules/inputs.ts';
@@ -12,6 +12,7 @@ import { BETWEEN } from './devices/between.ts';
 import { PROTECTION } from './devices/protection.ts';
 import { FIELDBUS_DEVICES } from './devices/fieldbus.ts';
 import { PULSE_DEVICES } from './devices/pulses.ts';
+import { ROTATION_DEVICES } from './devices/rotation.ts';
 import { LOADS } from './devices/loads.ts';
 import { RELAYS } from './devices/relays.ts';
 import { RESISTANCE_SENSORS } from './devices/resistance.ts';
@@ -35,6 +36,7 @@ const DEVICES: readonly DeviceDescription[] = [
   ...TRANSMITTERS,
   ...RESISTANCE_SENSORS,
   ...PULSE_DEVICES,
+  ...ROTATION_DEVICES,
   ...FIELDBUS_DEVICES,
   ...LOADS,
   ...RELAYS,
@@ -49,7 +51,7 @@ const MODULES: readonly ModuleDescription[] = [
   DRIVE,
   UNIVERSAL_CONTROLLER,
   SAFETY_RELAY,
-  COUNTER,
+  ...COUNTERS,
   ...FIELDBUS_MODULES,
   MULTIMETER,
 ];

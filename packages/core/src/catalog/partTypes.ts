@@ -131,5 +131,5 @@ export const supplyTerminals = ({ kind }: Pick<Supply, 'kind'>): readonly string
 
 /** Whether a device's point has a measuring range: its value moves over one, or settings follow from one. */
 export const takesRange = ({ outputs, handling }: DeviceType): boolean =>
-  outputs.some(({ drivenBy }) => drivenBy === 'value') ||
+  outputs.some(({ drivenBy }) => drivenBy === 'value' || drivenBy === 'pulses') ||
   (handling?.parameters.some(({ from }) => from?.startsWith('range.')) ?? false);

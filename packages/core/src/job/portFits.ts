@@ -21,12 +21,20 @@ export function portFits(type: DeviceType, output: DeviceOutput | undefined, por
     case 'pulses':
       return (
         kind === 'digital' &&
-        type.terminals.some(({ role }) => (role === 'pulse' || role === 'out') && roles[role] !== undefined)
+        type.terminals.some(
+          ({ role }) => (role === 'pulse' || role === 'out') && roles[role] !== undefined,
+        ) &&
+        // A signal between two leads needs an input for both, and such an input no other.
+        (roles.inverse !== undefined) === type.terminals.some(({ role }) => role === 'inverse')
       );
     case 'load':
       return kind === 'output';
     case 'switched':
-      return kind === 'digital' && (port.acVolts === undefined || switchesAc(type, output));
+      return (
+        kind === 'digital' &&
+        roles.inverse === undefined &&
+        (port.acVolts === undefined || switchesAc(type, output))
+      );
     default:
       return false;
   }

@@ -102,6 +102,7 @@ function target(
   if (!dc) return undefined;
   if (PLUS_ROLES.has(role)) return `${dc.id}:+`;
   if (MINUS_ROLES.has(role)) return `${dc.id}:-`;
+  if (spare) return undefined;
   if (role === 'sideA') return contactTarget(index, device, place, port);
   if (role === 'pulseReturn') return `${dc.id}:${contactRail(job, place)}`;
   if (port.kind !== 'output') return undefined;

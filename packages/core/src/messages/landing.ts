@@ -13,6 +13,8 @@ export const LANDING = {
   'landing.two-leads-add-their':
     'Two leads add their resistance to the value, three cancel it, four take no part in it.',
   'landing.plus-plus-colours-type': 'Plus to plus in the colours of its type; no copper before the input.',
+  'landing.pair-between-two-leads':
+    'The signal stands between two leads: both go to one input that is made for it, twisted together, and neither to a rail.',
   'landing.passive-output-needs-supply':
     'A passive output needs a supply and a resistor from outside; an active one needs its output supply.',
   'landing.brown-plus-blue-minus':

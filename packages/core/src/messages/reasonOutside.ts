@@ -152,9 +152,9 @@ export const REASON_OUTSIDE = {
     portLabel: string;
     maxHertz: number;
   }) =>
-    `At full flow ${fixed(hertz, 0)} pulses a second come; the filter of ${portLabel} lets up to ${maxHertz} through.`,
+    `At the top of the range ${fixed(hertz, 0)} pulses a second come; the filter of ${portLabel} lets up to ${maxHertz} through.`,
   'reason.pulse-speed.plain-input': ({ hertz }: { hertz: number }) =>
-    `At full flow ${fixed(hertz, 0)} pulses a second come; a plain input with its usual filter sees up to about 20. Use a counter input.`,
+    `At the top of the range ${fixed(hertz, 0)} pulses a second come; a plain input with its usual filter sees up to about 20. Use a counter input.`,
   'reason.pulse-speed.cable': ({ metres, edge, hertz }: { metres: number; edge: number; hertz: number }) =>
     `Over ${fixed(metres, 0)} m of cable an edge takes ${fixed(edge * 1e6, 0)} µs, too long for ${fixed(hertz, 0)} pulses a second. A smaller resistor makes it steeper.`,
   'reason.pulse-resistor.missing': ({

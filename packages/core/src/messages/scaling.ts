@@ -215,7 +215,9 @@ export const SCALING = {
   'scaling.counter-yet-choose-land': ({ point }: { point: string }) =>
     `${point} is on no counter yet. Choose one in Land.`,
   'scaling.range-unit-flow-yet': ({ point }: { point: string }) =>
-    `${point} has no range in a unit of flow yet. Give it one, such as 0 to 40 m³/h.`,
+    `${point} has no range that pulses could tell yet. Give it one, such as 0 to 40 m³/h or 0 to 1500 1/min.`,
+  'scaling.pulses-of-a-turn-known-yet': ({ device }: { device: string }) =>
+    `How many pulses ${device} gives a turn is not known yet. Copy its name-plate under Fit.`,
   'scaling.volume-pulse-known-yet': ({ device }: { device: string }) =>
     `The volume of a pulse of ${device} is not known yet. See its sheet.`,
   'scaling.nobody-looked-volume-pulse': ({ tag }: { tag: string }) =>

@@ -78,11 +78,12 @@ export const SETTING = {
   'setting.pulses-counted': 'its pulses are counted',
   'setting.pulse-wire': 'no pulse wire',
   'setting.point-range-unit-flow': 'The point has no range in a unit of flow yet.',
+  'setting.pulses-of-a-turn': 'The pulses of a turn are not copied from the name-plate yet.',
   'setting.counts-up-hz': ({ module, maxHertz }: { module: string; maxHertz: number }) =>
     `${module} counts up to ${maxHertz} Hz`,
   'setting.plain-input': 'a plain input',
   'setting.pulses-second-full-flow': ({ hertz, counter }: { hertz: number; counter: string }) =>
-    `${fixed(hertz, 0)} pulses a second at full flow; ${counter}`,
+    `${fixed(hertz, 0)} pulses a second at the top of the range; ${counter}`,
   'setting.pulses-second-leave-width': ({ hertz }: { hertz: number }) =>
     `${fixed(hertz, 0)} pulses a second leave no width that it offers.`,
   'setting.widest-fits-pulses-second': ({ hertz }: { hertz: number }) =>
@@ -90,7 +91,7 @@ export const SETTING = {
   'setting.filter-lets-pulses-second': ({ hertz }: { hertz: number }) =>
     `No filter lets ${fixed(hertz, 0)} pulses a second through.`,
   'setting.pulses-second-full-flow-2': ({ hertz }: { hertz: number }) =>
-    `${fixed(hertz, 0)} pulses a second at full flow`,
+    `${fixed(hertz, 0)} pulses a second at the top of the range`,
   'setting.lowest-flow-must-seen': ({ typed, inUnit }: { typed: undefined | string; inUnit: string }) =>
     `lowest flow ${typed} must be seen; hides what is below ${inUnit}`,
   'setting.sound-start-hides-what': ({ inUnit }: { inUnit: string }) =>

@@ -108,7 +108,7 @@ export const STEP = {
   'step.power-up-switch-output': 'Power up, switch the output: the load follows',
   'step.power-up-device-led': 'Power up: device LED and line LED answer',
   'step.power-up-change-output': 'Power up, change the output: what it drives follows',
-  'step.power-up-pulses': 'Power up, let it flow: the counts rise',
+  'step.power-up-pulses': 'Power up, let pulses come: the counts rise',
   'step.power-up-target-loads': ({ loads }: { loads: readonly string[] }) =>
     `Power up, target in and out: ${loads.length ? loads.join(', ') : 'what it drives'} ${loads.length > 1 ? 'follow' : 'follows'}`,
   'step.power-up-target-out': 'Power up, target in and out: the input LED follows',

@@ -37,6 +37,17 @@ export const VERDICT = {
     `Works. ${situation}: ${load} is on, with ${volts} across it; otherwise it is off.`,
   'verdict.works.alone': ({ situation, on, off }: { situation: string; on: string; off: string }) =>
     `It switches. ${situation}: ${on} at its signal wire; otherwise ${off}. Nothing that it could drive is connected.`,
+  'verdict.works.pair': ({
+    module,
+    port,
+    on,
+    off,
+  }: {
+    module: string;
+    port: string;
+    on: string;
+    off: string;
+  }) => `Works. Between its two leads at ${module} ${port} stand ${on} in a pulse and ${off} between pulses.`,
   'verdict.works.two-wire': ({ common, where, leak }: { common: string; where: string; leak: string }) =>
     `Works. The sensor is in series with the input; ${lowerFirst(common)} sits on ${where}. While it is off ${leak} still flow, too little to be taken for on.`,
   'verdict.works.pnp': ({

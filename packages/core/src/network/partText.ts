@@ -52,6 +52,7 @@ const LANDING_RULES: Readonly<Record<Exclude<DeviceOutput['rule'], 'by-kind' | '
   resistance: say('landing.two-leads-add-their'),
   thermocouple: say('landing.plus-plus-colours-type'),
   pulse: say('landing.passive-output-needs-supply'),
+  pair: say('landing.pair-between-two-leads'),
   namur: say('landing.brown-plus-blue-minus'),
   'io-link': say('landing.pin-pin-1-1'),
   serial: say('landing.line-end-end-terminator'),

@@ -303,7 +303,7 @@ function followStep(context: PointContext): LandStep {
 
 /** What is seen to follow the target: an input's LED, counts, or, without an input, what it drives. */
 function targetTitle({ output, ports, helpers, index }: PointContext): Message {
-  if (output.rule === 'pulse') return say('step.power-up-pulses');
+  if (output.drivenBy === 'pulses') return say('step.power-up-pulses');
   if (ports.some(({ port }) => port.kind === 'digital')) return say('step.power-up-target-out');
   const loads = helpers.filter((helper) => {
     const { load, coil } = index.deviceType(helper);

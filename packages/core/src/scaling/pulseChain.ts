@@ -2,13 +2,14 @@ import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { DigitalPort } from '../catalog/index.ts';
-import type { Range, Bands, RawFormat } from '../model/index.ts';
+import type { Bands, RawFormat } from '../model/index.ts';
 import { Scaling } from '../model/index.ts';
-import { pulseHertz, convert, written } from '../units/index.ts';
+import { written } from '../units/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { OwnPort } from '../network/index.ts';
 import type { SensorPart } from './chain.ts';
-import { straight, tablesOf } from '../sensing/index.ts';
+import type { PulseLaw } from '../sensing/index.ts';
+import { hertzPerUnit, pulseLaw, straight, tablesOf } from '../sensing/index.ts';
 import { loopCurveOf } from './loopCurve.ts';
 import type { LoopCurve } from './loopCurve.ts';
 import type { PointChain } from './pointChainTypes.ts';
@@ -44,12 +45,12 @@ const usualPulseBands = (top: number): Bands => ({
   reaction: 'hold',
 });
 
-/** Whether a point counts the pulses of a flow meter. */
+/** Whether a point counts pulses. */
 export const countsPulses = ({ context }: Analysis): boolean => context.output.drivenBy === 'pulses';
 
 /**
- * The chain of a flow meter whose pulses are counted: flow, pulses a second by the meter's K-factor, what the counter
- * sees of them, counts in its gate, and the flow that the program makes of those by its own volume of a pulse.
+ * The chain of a point whose pulses are counted: its value, pulses a second by the volume of a pulse or the pulses of a
+ * turn, what the counter sees of them, counts in its gate, and what the program makes of those by its own figure.
  * @throws JobProblem where the two volumes or the range make no chain.
  */
 export function pulseChain(analysis: Analysis): PointChain | { readonly problem: Message } {
@@ -58,26 +59,28 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
   const own = context.ports.find(({ port }) => port.kind === 'digital');
   if (!own) return { problem: say('scaling.counter-yet-choose-land', { point: point.tag }) };
   const { range } = point;
-  if (!range || convert(1, range.unit, 'm³/h') === undefined)
-    return { problem: say('scaling.range-unit-flow-yet', { point: point.tag }) };
+  const law = range && pulseLaw(range);
+  if (!range || !law) return { problem: say('scaling.range-unit-flow-yet', { point: point.tag }) };
   const scaling = point.scaling ?? Scaling.parse({});
   const meter = effective(index, device.id, 'pulseValue');
-  const width = Number(effective(index, device.id, 'pulseWidth')?.value ?? 0) / 1000;
+  // As long on as off, where no width is set: what turns has no other.
+  const width = law === 'flow' ? Number(effective(index, device.id, 'pulseWidth')?.value ?? 0) / 1000 : NaN;
   const litres = Number(meter?.value ?? NaN);
-  if (!(litres > 0)) return { problem: say('scaling.volume-pulse-known-yet', { device: device.tag }) };
+  const per = hertzPerUnit(point, litres);
+  if (per === undefined) return { problem: unknownPulse(law, device.tag) };
   const counter = effective(index, own.module.id, `${own.port.name}.value`);
-  const counted = Number(counter?.value ?? litres);
+  const counted = law === 'flow' ? sure(hertzPerUnit(point, Number(counter?.value ?? litres))) : per;
   const gate = (scaling.converter.updateMs ?? USUAL_GATE * 1000) / 1000;
   const full = effectiveRange(index, device.id, range.unit) ?? range;
-  const hertz = (litresOfPulse: number) => straight(0, 0, 1, hertzOf(1, range, litresOfPulse));
-  const top = hertzOf(full.high, range, litres);
+  const hertz = (perUnit: number) => straight(0, 0, 1, perUnit);
+  const top = full.high * per;
   const controller = { label: own.module.tag, unit: range.unit, low: 0, high: range.high };
   const sensor: SensorPart = {
     label: device.tag,
     unit: range.unit,
     low: 0,
     high: full.high,
-    curve: hertz(litres),
+    curve: hertz(per),
     signal: { unit: 'Hz', low: 0, high: top },
   };
   return {
@@ -103,35 +106,38 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
     own,
     sensed: { part: sensor, levelOf: (f) => f / top, signalOf: (level) => level * top, notes: [] },
     range,
-    notes: notesOf(analysis, own, gate, flowOf(1 / gate, range, counted)),
+    notes: notesOf(analysis, own, gate, 1 / gate / counted),
     swallowed: [],
   };
 }
 
+const unknownPulse = (law: PulseLaw, device: string): Message =>
+  law === 'flow'
+    ? say('scaling.volume-pulse-known-yet', { device })
+    : say('scaling.pulses-of-a-turn-known-yet', { device });
+
 function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number): Message[] {
   const { device, index, point } = context;
+  const turns = pulseLaw(sure(point.range)) !== 'flow';
   const asRequired = (tag: string): Message => say('scaling.nobody-looked-volume-pulse', { tag });
   return [
     say('scaling.pulses-counted-s-more', { gate, one, unit: sure(point.range).unit }),
     ...(effective(index, device.id, 'pulseValue')?.assumed ? [asRequired(device.tag)] : []),
-    ...(effective(index, own.module.id, `${own.port.name}.value`)?.assumed
+    ...(!turns && effective(index, own.module.id, `${own.port.name}.value`)?.assumed
       ? [asRequired(own.module.tag)]
       : []),
   ];
 }
 
-const hertzOf = (flow: number, { unit }: Range, litres: number): number =>
-  pulseHertz(sure(convert(flow, unit, 'm³/h')), litres);
-
-const flowOf = (hertz: number, range: Range, litres: number): number => hertz / hertzOf(1, range, litres);
-
 /** What a counter sees of pulses: nothing where the wiring passes none, no more than it takes, none run together. */
 function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number): LoopCurve {
   const { counter = PLAIN } = own.port as DigitalPort;
   const bits = shown.map(({ inputs }) => inputs.find((input) => input.own.module.id === own.module.id)?.bit);
-  const passes = bits.includes(0) && bits.includes(1) && width >= counter.minPulse;
+  const even = Number.isNaN(width);
+  const passes = bits.includes(0) && bits.includes(1) && (even || width >= counter.minPulse);
   const knot = (signal: number, seen: number) => ({ signal, nom: seen, min: seen, max: seen });
-  const min = Math.min(counter.maxHertz, width > 0 ? 1 / width : Infinity);
+  const shortest = even ? 0.5 / counter.minPulse : width > 0 ? 1 / width : Infinity;
+  const min = Math.min(counter.maxHertz, shortest);
   if (!passes) return loopCurveOf([knot(0, 0), knot(4 * top, 0)], 'Hz');
   if (min >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
   const merged = width > 0 && 1 / width <= counter.maxHertz;

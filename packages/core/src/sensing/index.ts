@@ -31,3 +31,5 @@ export {
 } from './thermocouple.ts';
 export { THERMOCOUPLE_TYPES } from './thermocoupleFunctions.ts';
 export type { ThermocoupleType } from './thermocoupleFunctions.ts';
+export { hertzPerUnit, pulseLaw } from './pulseLaw.ts';
+export type { PulseLaw } from './pulseLaw.ts';

@@ -25,6 +25,7 @@ export const UNITS = {
   percent: { '%': 1 },
   seconds: { s: 1, ms: 1e-3, µs: 1e-6, min: 60, h: 3600 },
   hertz: { Hz: 1, kHz: 1e3 },
+  rotation: { '1/min': 1, rpm: 1 },
   baud: { baud: 1 },
   flow: {
     'm³/h': 1,

@@ -2,8 +2,8 @@ import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { SIGNALS } from '../catalog/index.ts';
-import { formatMilliamps, formatVolts } from '../units/index.ts';
-import type { Analysis } from '../analysis/index.ts';
+import { formatFineVolts, formatMilliamps, formatVolts } from '../units/index.ts';
+import type { Analysis, PointState } from '../analysis/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { elementId, commonText } from '../network/index.ts';
 import { safetyTarget, loopBudget } from '../analysis/index.ts';
@@ -23,6 +23,7 @@ export function worksSentence(analysis: Analysis): Message {
 }
 
 function switchWorks({ context, present, away }: Analysis): Message {
+  if (context.output.rule === 'pair') return pairWorks(context, present, away);
   const { port, supply } = context;
   const rail = context.rail ?? port?.inside?.rail;
   const volts = port?.inside?.volts ?? supply.volts;
@@ -74,6 +75,16 @@ function drivesItself({ shown }: Analysis): Message {
         on: formatVolts(on.signalVolts),
         off: formatVolts(off.signalVolts),
       });
+}
+
+function pairWorks({ port, module }: PointContext, on: PointState, off: PointState): Message {
+  const volts = ({ inputVolts }: PointState): string => formatFineVolts(inputVolts?.nom ?? NaN);
+  return say('verdict.works.pair', {
+    module: module?.tag ?? '',
+    port: port?.label ?? '',
+    on: volts(on),
+    off: volts(off),
+  });
 }
 
 function namurWorks({ index, helpers, device }: PointContext): Message {

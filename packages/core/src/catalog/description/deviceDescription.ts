@@ -43,6 +43,7 @@ const LANDING_RULES = [
   'resistance',
   'thermocouple',
   'pulse',
+  'pair',
   'namur',
   'io-link',
   'serial',

@@ -12,6 +12,7 @@ export const SENSES = {
   distance: 'Distance',
   force: 'Force or load',
   position: 'Position or movement',
+  rotation: 'Rotation or speed',
   guard: 'Guard or stop',
   quality: 'Gas or liquid',
   electric: 'Current or power',

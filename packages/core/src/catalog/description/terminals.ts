@@ -35,6 +35,7 @@ export const TERMINAL_ROLES = [
   'auxReturn',
   'pulse',
   'pulseReturn',
+  'inverse',
   'lineA',
   'lineB',
   'lineCommon',

@@ -4,6 +4,7 @@ import type { Message, Text } from '../../messages/index.ts';
 import { PULSE_WIDTHS } from '../../catalog/index.ts';
 import type { Parameter } from '../../catalog/index.ts';
 import { JobProblem } from '../../model/index.ts';
+import { hertzPerUnit, pulseLaw } from '../../sensing/index.ts';
 import { convert, parseIn, plain, pulseHertz } from '../../units/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 import { pulsePlan, widestWidth } from './pulsePlan.ts';
@@ -24,6 +25,8 @@ export const pulseOutput = ({ device, context }: DeriveContext): Derivation =>
 function planned(context: DeriveContext): (PulsePlan & { counter: Message }) | { problem: Text } | undefined {
   const flow = fullFlow(context);
   if (context.context?.output.drivenBy !== 'pulses') return undefined;
+  const law = context.point?.range && pulseLaw(context.point.range);
+  if (law === 'rotation' || law === 'frequency') return undefined;
   if (flow === undefined) return { problem: say('setting.point-range-unit-flow') };
   const own = context.context.ports.find(({ port }) => port.kind === 'digital');
   const limits = (own?.port.kind === 'digital' && own.port.counter) || PLAIN_INPUT;
@@ -64,10 +67,22 @@ export function pulseWidth(context: DeriveContext): Derivation {
 
 /** The slowest filter that lets the pulses through. */
 export function pulseFilter(context: DeriveContext, parameter: Parameter): Derivation {
+  const { point } = context;
+  const law = point?.range && pulseLaw(point.range);
+  if (point?.range && context.context?.output.drivenBy === 'pulses' && law && law !== 'flow') {
+    const per = hertzPerUnit(point, undefined);
+    return per === undefined
+      ? { problem: say('setting.pulses-of-a-turn') }
+      : filterFor(point.range.high * per, parameter);
+  }
   const plan = planned(context);
   if (!plan || 'problem' in plan) return plan;
   const override = context.device?.override?.pulseValue?.value;
   const hertz = override === undefined ? plan.hertz : pulseHertz(sure(fullFlow(context)), Number(override));
+  return filterFor(hertz, parameter);
+}
+
+function filterFor(hertz: number, parameter: Parameter): Derivation {
   const fits = (parameter.choices ?? [])
     .map(({ value }) => Number(value))
     .filter((max) => max >= hertz)

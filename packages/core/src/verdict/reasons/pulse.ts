@@ -1,7 +1,8 @@
 import { sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { resistanceBetween } from '../../circuit/index.ts';
-import { pulseHertz, convert, fixed } from '../../units/index.ts';
+import { hertzPerUnit } from '../../sensing/index.ts';
+import { fixed } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
 import { presentValues } from '../../job/index.ts';
 import { cannot, doubtful } from './reason.ts';
@@ -33,6 +34,8 @@ export function pulseReasons(analysis: Analysis): Reason[] {
     );
   if (!port.counter && hertz > 20)
     reasons.push(cannot('pulse-speed', say('reason.pulse-speed.plain-input', { hertz })));
+  // What drives both ways leaves no edge to a resistor.
+  if (context.kind === 'pushpull' || context.output.rule === 'pair') return reasons;
   const node = `${sure(context.module).id}:${port.terminal}`;
   const ohms = resistanceBetween(present.netlist, node, present.netlist.reference, 'inner');
   const metres = context.scope.wires.reduce((max, { lengthM }) => Math.max(max, lengthM), 0);
@@ -43,14 +46,11 @@ export function pulseReasons(analysis: Analysis): Reason[] {
   return reasons;
 }
 
-/** Pulses a second at the top of the range: said so, or from the flow and the volume of a pulse that was set. */
+/** Pulses a second at the top of the range, by the volume of a pulse that was set or the pulses of a turn. */
 function fullHertz({ point, device, index }: Analysis['context']): number | undefined {
-  if (!point.range) return undefined;
-  const { high, unit } = point.range;
-  if (unit === 'Hz') return high;
-  const flow = convert(high, unit, 'm³/h');
-  const litres = Number(presentValues(index, device.id).values.get('pulseValue')?.value);
-  return flow !== undefined && litres > 0 ? pulseHertz(flow, litres) : undefined;
+  const litres = Number(presentValues(index, device.id).values.get('pulseValue')?.value ?? NaN);
+  const per = hertzPerUnit(point, litres);
+  return point.range && per !== undefined ? point.range.high * per : undefined;
 }
 
 /** A passive output can only pull one way; something else must pull the other way far enough. */
