@@ -99,7 +99,7 @@ function LinkRow({
           <Text as="number" className={`text-[23px] leading-[28px] ${band ? 'text-fail' : ''}`}>
             {number}
           </Text>
-          <Text as="mono" className="w-[44px]">
+          <Text as="mono" className="min-w-[44px] whitespace-nowrap">
             {unit}
           </Text>
         </View>

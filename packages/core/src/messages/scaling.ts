@@ -46,6 +46,7 @@ export const SCALING = {
     `A healthy ${end} ${unit}, the end of the range, is told as ${band}: the limit stands at ${limit} ${unit}. Move it out of the range.`,
   'scaling.over-range': 'over-range',
   'scaling.short': 'short',
+  'scaling.too-many': 'too many pulses',
   'scaling.wire-break': 'wire break',
   'scaling.namur-ne-43-3': 'NAMUR NE 43: 3.6, 3.8, 20.5, 21 mA',
   'scaling.after-s': ({ delay }: { delay: number }) => `after ${delay} s`,

@@ -28,6 +28,8 @@ export function bandText(name: BandName, { unit, isData }: Arriving): Message {
       return say('scaling.in-range');
     default:
       if (isData) return say('scaling.no-value');
+      // Neither a break nor a short gives pulses; more of them than the top has are disturbance.
+      if (unit === 'Hz') return say('scaling.too-many');
       return isShort(name, unit) ? say('scaling.short') : say('scaling.wire-break');
   }
 }

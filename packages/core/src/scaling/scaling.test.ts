@@ -227,6 +227,7 @@ describe('bands', () => {
   test('what a fault is called hangs on what is measured', () => {
     expect(said(bandText('lowFault', { unit: 'mA' }))).toBe('scaling.wire-break');
     expect(said(bandText('highFault', { unit: 'mA' }))).toBe('scaling.short');
+    expect(said(bandText('highFault', { unit: 'Hz' }))).toBe('scaling.too-many');
     // An open thermometer has more ohms than any temperature.
     expect(said(bandText('highFault', { unit: 'Ω' }))).toBe('scaling.wire-break');
     expect(said(bandText('lowFault', { unit: 'Ω' }))).toBe('scaling.short');
