@@ -376,6 +376,14 @@ const TURNING: readonly DemoPoint[] = [
     landed: 4,
   },
   {
+    tag: 'HC-266',
+    name: 'Reclaim boom, slew lever',
+    typeId: 'joystick-bipolar',
+    at: ['ai-5', 0],
+    range: { low: -100, high: 100, unit: '%' },
+    landed: 4,
+  },
+  {
     tag: 'SB-265',
     name: 'Wash-down bay, horn off',
     typeId: 'push-button',

@@ -117,7 +117,7 @@ export function converted(
     ? { low: element?.lowOhms ?? 0, high: element?.highOhms ?? 1000 }
     : SIGNALS[own.settings[sure(port(own).rangeKey)] as SignalKind];
   const limits: ConverterRange = { low: ends.low, high: ends.high, zero };
-  const format: RawFormat = chosen ?? sure(findRawFormat('27648'));
+  const format: RawFormat = chosen ?? sure(findRawFormat(ends.low < 0 ? 'pm27648' : '27648'));
   return {
     converter: { format, range: limits, curve: straight(0, 0, 1, 1), unit: unitOf(own) },
     input: { low: ends.low, high: ends.high },

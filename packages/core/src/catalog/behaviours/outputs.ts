@@ -34,11 +34,10 @@ function activeSignal(
   { accuracy, compliance, limit }: { accuracy: Figure; compliance: Figure; limit: Figure },
 ): Element[] {
   const percent = nominalOf(accuracy);
-  const source = (volts: number, amps: number): Element => ({
+  const source = (volts: number, amps: number, turned = false): Element => ({
     kind: 'source',
     id: `${id}-source`,
-    plus: `~${id}`,
-    minus: back,
+    ...(turned ? { plus: back, minus: `~${id}` } : { plus: `~${id}`, minus: back }),
     volts: within(volts * (1 - percent / 100), volts, volts * (1 + percent / 100)),
     internalOhms: within(1, 1, 1),
     limitAmps: within(amps, amps, amps),
@@ -52,7 +51,10 @@ function activeSignal(
     ohms: within(0.1, 0.1, 0.1),
   });
   if (SIGNALS[kind].unit === 'V')
-    return [source(Math.max(signalAt(kind, level), 0.001), maxOf(limit)), contact(`~${id}`)];
+    return [
+      source(Math.max(Math.abs(signalAt(kind, level)), 0.001), maxOf(limit), signalAt(kind, level) < 0),
+      contact(`~${id}`),
+    ];
   return [
     source(nominalOf(compliance) + 3, 0.05),
     {

@@ -6,6 +6,7 @@ import { MAGNETIC_FLOW } from '../handling/magneticFlow.ts';
 import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.ts';
 import {
   ANALYSER,
+  JOYSTICK,
   CONDUCTIVITY,
   PRESSURE,
   PRESSURE_SWITCH,
@@ -122,7 +123,7 @@ const fourWire = (signal: SignalKind, own: Own): DeviceDescription => ({
 
 const plain = (signal: SignalKind): DeviceDescription =>
   fourWire(signal, {
-    id: `transmitter-4w-${signal === '0-10 V' ? 'v' : 'ma'}`,
+    id: `transmitter-4w-${{ '0-10 V': 'v', '±10 V': 'bipolar' }[signal as string] ?? 'ma'}`,
     name: `Transmitter, four-wire with own supply, ${signal}`,
     title: `transmitter ${signal}`,
     handling: TRANSMITTER,
@@ -237,6 +238,14 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
   threeWire('1-5 V', 'transmitter-3w-1-5v'),
   plain('4-20 mA'),
   plain('0-10 V'),
+  plain('±10 V'),
+  fourWire('±10 V', {
+    id: 'joystick-bipolar',
+    name: 'Joystick, one axis, ±10 V, zero in the middle',
+    title: 'joystick, ±10 V',
+    handling: JOYSTICK,
+    stimulus: 'the lever, moved by hand with what it moves locked off',
+  }),
   switchAndAnalog(
     {
       id: 'ultrasonic-switch-analog',

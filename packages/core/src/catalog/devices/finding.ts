@@ -109,6 +109,14 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     senses: ['flow', 'level', 'quality'],
     terms: ['0-10', 'signal', 'analog', 'volt', 'own supply', '4-wire'],
   },
+  'transmitter-4w-bipolar': {
+    senses: ['position', 'force'],
+    terms: [...VALUE, '+/-10', 'bipolar', 'both sides', 'own supply', '4-wire'],
+  },
+  'joystick-bipolar': {
+    senses: ['position'],
+    terms: ['lever', 'joystick', 'master switch', '+/-10', 'set point', 'bipolar', 'command'],
+  },
   'ultrasonic-switch-analog': { senses: ['distance', 'level', 'object'], terms: ['sonar', 'tank', ...VALUE] },
   'flow-thermal': { senses: ['flow', 'temperature'], terms: [...FLOW, 'calorimetric', 'flow switch'] },
   'flow-magnetic': { senses: ['flow'], terms: [...FLOW, 'magmeter', 'electromagnetic'] },

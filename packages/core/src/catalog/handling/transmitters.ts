@@ -150,6 +150,21 @@ export const TRANSMITTER: Handling = {
   parameters: [unitOfAny('%'), ...rangeOf('100'), ALARM, DAMPING],
 };
 
+/** Lever that gives its way to both sides of the middle. */
+export const JOYSTICK: Handling = {
+  fit: [
+    {
+      key: 'middle',
+      title: 'Let go, it springs to the middle from both sides',
+      reason: 'One that hangs to a side drives what it commands without a hand on it.',
+      caution: 'Whether letting go must also stop is for a competent person to say, under the local law.',
+    },
+    { key: 'boot', title: 'Boot whole and seated', reason: 'Water in the lever shows as a slow drift.' },
+  ],
+  plate: [SERIAL],
+  parameters: [],
+};
+
 /** Tension link in a rope. */
 export const ROPE_LINK: Handling = {
   fit: [
