@@ -17,6 +17,7 @@ import { Field } from '../ui/Field';
 import { useTokens } from '../ui/theme';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
+import { Beside } from '../ui/Beside';
 import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { JobForm } from './JobForm';
@@ -27,12 +28,16 @@ export function AboutScreen() {
   const jobId = useJobId();
   const job = useJob(jobId);
   return (
-    <Screen narrow head={<PageHead title="Job" over={job.data?.content.name ?? ''} back="/" />}>
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
-        {(view) => (
+    <Screen pair head={<PageHead title="Job" over={job.data?.content.name ?? ''} back="/" />}>
+      <Beside
+        left={
+          <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
+            {(view) => <JobForm view={view} />}
+          </Loaded>
+        }
+        right={
           <>
-            <JobForm view={view} />
-            <FileCard view={view} />
+            {job.data && <FileCard view={job.data} />}
             <Card>
               <MoreRow
                 first
@@ -40,15 +45,13 @@ export function AboutScreen() {
                 label="Not in the list"
                 hint="devices and modules of your own"
               />
+              <MoreRow first={false} to="/tools" label="Tools" hint="calculators that need no job" />
             </Card>
+            <DeviceCard />
+            {job.data && <RemoveCard view={job.data} />}
           </>
-        )}
-      </Loaded>
-      <Card>
-        <MoreRow first to="/tools" label="Tools" hint="calculators that need no job" />
-      </Card>
-      <DeviceCard />
-      {job.data && <RemoveCard view={job.data} />}
+        }
+      />
     </Screen>
   );
 }

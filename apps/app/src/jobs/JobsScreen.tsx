@@ -14,6 +14,7 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { asProblem } from '../data/asProblem';
 import { newId } from './newId';
 import { server } from '../data/server';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
@@ -32,44 +33,52 @@ export function JobsScreen() {
   const { ink, plate } = useTokens();
   const [making, setMaking] = useState(false);
   return (
-    <Screen narrow head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
-      <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
-        {(list) => (
-          <Card title="Jobs" aside={<Text as="mono">{String(list.length)}</Text>}>
-            {list.length === 0 && <NoJobYet />}
-            {list.map((job, i) => (
-              <JobRow key={job.id} job={job} first={i === 0} />
-            ))}
-          </Card>
-        )}
-      </Loaded>
-      <Card>
-        <MoreRow
-          first
-          to="/try"
-          label="Will it work together?"
-          hint="a device in the hand, and what it goes to: no job needed"
-        />
-        <MoreRow
-          first={false}
-          to="/tools"
-          label="Tools"
-          hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
-        />
-      </Card>
-      {making ? (
-        <NewJob onCancel={() => setMaking(false)} />
-      ) : (
-        <View className="gap-3">
-          <Button
-            label="New job"
-            kind="main"
-            icon={<Plus size={20} color={plate} />}
-            onPress={() => setMaking(true)}
-          />
-          <BringFile ink={ink} />
-        </View>
-      )}
+    <Screen pair head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
+      <Beside
+        left={
+          <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
+            {(list) => (
+              <Card title="Jobs" aside={<Text as="mono">{String(list.length)}</Text>}>
+                {list.length === 0 && <NoJobYet />}
+                {list.map((job, i) => (
+                  <JobRow key={job.id} job={job} first={i === 0} />
+                ))}
+              </Card>
+            )}
+          </Loaded>
+        }
+        right={
+          <>
+            <Card>
+              <MoreRow
+                first
+                to="/try"
+                label="Will it work together?"
+                hint="a device in the hand, and what it goes to: no job needed"
+              />
+              <MoreRow
+                first={false}
+                to="/tools"
+                label="Tools"
+                hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
+              />
+            </Card>
+            {making ? (
+              <NewJob onCancel={() => setMaking(false)} />
+            ) : (
+              <View className="gap-3">
+                <Button
+                  label="New job"
+                  kind="main"
+                  icon={<Plus size={20} color={plate} />}
+                  onPress={() => setMaking(true)}
+                />
+                <BringFile ink={ink} />
+              </View>
+            )}
+          </>
+        }
+      />
     </Screen>
   );
 }

@@ -9,6 +9,7 @@ import { deviceChoice, DEVICE_SIGHTS, moduleChoice } from '../job/kindOptions';
 import { Loaded } from '../data/Loaded';
 import { pickFile } from '../data/saveFile';
 import { useJobId } from '../job/useJobId';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -26,7 +27,7 @@ export function KindsScreen() {
   const job = useJob(jobId);
   return (
     <Screen
-      narrow
+      pair
       head={
         <PageHead title="Not in the list" over={job.data?.content.name ?? ''} back={`/job/${jobId}/about`} />
       }
@@ -48,9 +49,15 @@ function Kinds({ view }: { view: JobView }) {
         Start from the kind that comes nearest and change what its datasheet says otherwise: leads, outputs,
         channels, figures. It is solved like any other.
       </Text>
-      <StartCard view={view} onDraft={setDraft} />
-      <JobCard view={view} onDraft={setDraft} />
-      <LibraryCard view={view} />
+      <Beside
+        left={<StartCard view={view} onDraft={setDraft} />}
+        right={
+          <>
+            <JobCard view={view} onDraft={setDraft} />
+            <LibraryCard view={view} />
+          </>
+        }
+      />
     </>
   );
 }

@@ -10,6 +10,7 @@ import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
 import { kindText, PROTECTION_TEXT } from './SupplyCard';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -28,7 +29,7 @@ export function SuppliesScreen() {
   const job = useJob(jobId);
   return (
     <Screen
-      narrow
+      pair
       head={<PageHead title="Supplies" over={job.data?.content.name ?? ''} back={`/job/${jobId}/panel`} />}
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the supplies">
@@ -46,31 +47,38 @@ function Supplies({ view }: { view: JobView }) {
     setEditing(undefined);
     setAdding(undefined);
   };
+  const half = Math.ceil(view.content.supplies.length / 2);
+  const cards = view.content.supplies.map((supply) =>
+    editing === supply.id ? (
+      <SupplyForm key={supply.id} view={view} supply={supply} kind={kindOf(supply)} onDone={done} />
+    ) : (
+      <OneSupply
+        key={supply.id}
+        view={view}
+        supply={supply}
+        budget={budgets?.find((b) => b.supply.id === supply.id)}
+        onEdit={() => setEditing(supply.id)}
+      />
+    ),
+  );
   return (
-    <>
-      {view.content.supplies.map((supply) =>
-        editing === supply.id ? (
-          <SupplyForm key={supply.id} view={view} supply={supply} kind={kindOf(supply)} onDone={done} />
-        ) : (
-          <OneSupply
-            key={supply.id}
-            view={view}
-            supply={supply}
-            budget={budgets?.find((b) => b.supply.id === supply.id)}
-            onEdit={() => setEditing(supply.id)}
-          />
-        ),
-      )}
-      {adding ? (
-        <SupplyForm view={view} kind={adding} onDone={done} />
-      ) : (
-        <View className="gap-3">
-          <Button label="Add a branch with a fuse or breaker" onPress={() => setAdding('branch')} />
-          <Button label="Add a DC supply" onPress={() => setAdding('dc')} />
-          <Button label="Add an AC supply" onPress={() => setAdding('ac')} />
-        </View>
-      )}
-    </>
+    <Beside
+      left={cards.slice(0, half)}
+      right={
+        <>
+          {cards.slice(half)}
+          {adding ? (
+            <SupplyForm view={view} kind={adding} onDone={done} />
+          ) : (
+            <View className="gap-3">
+              <Button label="Add a branch with a fuse or breaker" onPress={() => setAdding('branch')} />
+              <Button label="Add a DC supply" onPress={() => setAdding('dc')} />
+              <Button label="Add an AC supply" onPress={() => setAdding('ac')} />
+            </View>
+          )}
+        </>
+      }
+    />
   );
 }
 

@@ -4,6 +4,7 @@ import { AddWire } from '../job/AddWire';
 import { VerdictText } from '../point/VerdictText';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
+import { Beside } from '../ui/Beside';
 import { AddPart } from './AddPart';
 import { FiguresCard } from './FiguresCard';
 import { PartCard } from './PartCard';
@@ -11,7 +12,11 @@ import { PortSettings } from './PortSettings';
 
 /** What belongs to a point: its device, relays, loads and resistors, with the switches and parameters that count. */
 export function PartsScreen() {
-  return <PointSubPage title="Parts and switches">{(point) => <Parts point={point} />}</PointSubPage>;
+  return (
+    <PointSubPage title="Parts and switches" pair>
+      {(point) => <Parts point={point} />}
+    </PointSubPage>
+  );
 }
 
 function Parts({ point }: { point: OpenPoint }) {
@@ -21,20 +26,30 @@ function Parts({ point }: { point: OpenPoint }) {
   return (
     <>
       <VerdictText point={point} saver={saver} />
-      <PortSettings point={point} saver={saver} />
-      <PartCard point={point} device={context.device} saver={saver} />
-      <FiguresCard point={point} part={context.device} saver={saver} />
-      {context.helpers.map((helper) => (
-        <Fragment key={helper.id}>
-          <PartCard point={point} device={helper} saver={saver} removable />
-          <FiguresCard point={point} part={helper} saver={saver} />
-        </Fragment>
-      ))}
-      {modules.map((module) => (
-        <FiguresCard key={module.id} point={point} part={module} saver={saver} />
-      ))}
-      <AddPart point={point} />
-      <AddWire view={point.view} near={[context.device, ...context.helpers].map(({ id }) => id)} />
+      <Beside
+        left={
+          <>
+            <PortSettings point={point} saver={saver} />
+            <PartCard point={point} device={context.device} saver={saver} />
+            <FiguresCard point={point} part={context.device} saver={saver} />
+          </>
+        }
+        right={
+          <>
+            {context.helpers.map((helper) => (
+              <Fragment key={helper.id}>
+                <PartCard point={point} device={helper} saver={saver} removable />
+                <FiguresCard point={point} part={helper} saver={saver} />
+              </Fragment>
+            ))}
+            {modules.map((module) => (
+              <FiguresCard key={module.id} point={point} part={module} saver={saver} />
+            ))}
+            <AddPart point={point} />
+            <AddWire view={point.view} near={[context.device, ...context.helpers].map(({ id }) => id)} />
+          </>
+        }
+      />
     </>
   );
 }

@@ -34,7 +34,7 @@ export function EditPointScreen() {
   const index = useIndex(job.data);
   return (
     <Screen
-      narrow
+      pair
       head={
         <PageHead
           title="Edit point"

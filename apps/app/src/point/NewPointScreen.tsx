@@ -43,7 +43,7 @@ export function NewPointScreen() {
   const index = useIndex(job.data);
   return (
     <Screen
-      narrow
+      pair
       head={<PageHead title="New point" over={job.data?.content.name ?? ''} back={`/job/${jobId}`} />}
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">

@@ -16,6 +16,7 @@ import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
 import { DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
 import { RadioGroup } from '../ui/RadioGroup';
+import { Beside } from '../ui/Beside';
 import { FormField } from '../ui/FormField';
 import { readInto } from '../ui/numeric';
 import { Row } from '../ui/Card';
@@ -129,33 +130,43 @@ export function PointFields({
   const { control } = form;
   return (
     <Row first className="gap-4">
-      <FormField
-        control={control}
-        name="tag"
-        label="Tag"
-        hint="As on the label, such as PX-116"
-        refused={refusedField(saver, 'tag')}
-        autoCapitalize="characters"
-        maxLength={24}
+      <Beside
+        left={
+          <>
+            <FormField
+              control={control}
+              name="tag"
+              label="Tag"
+              hint="As on the label, such as PX-116"
+              refused={refusedField(saver, 'tag')}
+              autoCapitalize="characters"
+              maxLength={24}
+            />
+            <FormField
+              control={control}
+              name="name"
+              label="What it is for"
+              hint="Such as Tray at infeed"
+              maxLength={60}
+            />
+            <FormField
+              control={control}
+              name="area"
+              label="Area"
+              hint="Where it is, such as Wash bay; may stay empty"
+              maxLength={40}
+            />
+            {!fixed && <TypeField form={form} types={types} port={port} foot={foot} />}
+          </>
+        }
+        right={
+          <>
+            <OutputFields form={form} types={types} only={fixed} />
+            <SignalFields form={form} types={types} />
+            {children}
+          </>
+        }
       />
-      <FormField
-        control={control}
-        name="name"
-        label="What it is for"
-        hint="Such as Tray at infeed"
-        maxLength={60}
-      />
-      <FormField
-        control={control}
-        name="area"
-        label="Area"
-        hint="Where it is, such as Wash bay; may stay empty"
-        maxLength={40}
-      />
-      {!fixed && <TypeField form={form} types={types} port={port} foot={foot} />}
-      <OutputFields form={form} types={types} only={fixed} />
-      <SignalFields form={form} types={types} />
-      {children}
     </Row>
   );
 }

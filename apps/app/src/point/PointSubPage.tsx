@@ -15,11 +15,14 @@ import type { OpenPoint } from './usePoint';
 export function PointSubPage({
   title,
   of = '',
+  pair = false,
   children,
 }: {
   title: string;
   /** The stage that it belongs to, as its address has it; none leads back to the point itself. */
   of?: string;
+  /** It has two columns where there is room. */
+  pair?: boolean;
   children: (point: OpenPoint) => ReactNode;
 }) {
   const jobId = useJobId();
@@ -30,6 +33,7 @@ export function PointSubPage({
   return (
     <Screen
       narrow
+      pair={pair}
       head={
         <PageHead
           title={title}

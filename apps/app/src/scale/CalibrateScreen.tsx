@@ -9,6 +9,7 @@ import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
+import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
@@ -17,6 +18,7 @@ import { Field } from '../ui/Field';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
+import { Beside } from '../ui/Beside';
 import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
 import { CalibrationVerdict } from './CalibrationVerdict';
@@ -27,7 +29,7 @@ import { dayAndTime } from '../ui/dates';
 /** Transmitter calibration: what to inject, what came, the correction, as found and as left. */
 export function CalibrateScreen() {
   return (
-    <ChainSubPage title="Transmitter calibration">
+    <ChainSubPage title="Transmitter calibration" pair>
       {(point, { made }) => <CalibrationForm point={point} made={made} />}
     </ChainSubPage>
   );
@@ -35,7 +37,6 @@ export function CalibrateScreen() {
 
 function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const { context } = point.analysis;
   const sides = useMemo(() => calibrationSides(point.analysis, made), [point.analysis, made]);
   const [side, setSide] = useState<'found' | 'left'>('found');
@@ -66,22 +67,51 @@ function CalibrationForm({ point, made }: { point: OpenPoint; made: PointChain }
           { value: 'left', label: 'as left' },
         ]}
       />
-      <InjectCard sides={sides} points={points} texts={texts} change={change} alarm={alarm} />
-      <ReferenceCard texts={texts} change={change} unit={sides.injects.unit} />
-      {'problem' in run && run.problem !== '' && <Text as="fail">{run.problem}</Text>}
-      {'outcome' in run && (
-        <CalibrationVerdict outcome={run.outcome} unit={sides.gives.unit} limit={run.body.limitPercent} />
-      )}
+      <Beside
+        left={<InjectCard sides={sides} points={points} texts={texts} change={change} alarm={alarm} />}
+        right={
+          <>
+            <ReferenceCard texts={texts} change={change} unit={sides.injects.unit} />
+            {'problem' in run && run.problem !== '' && <Text as="fail">{run.problem}</Text>}
+            {'outcome' in run && (
+              <CalibrationVerdict
+                outcome={run.outcome}
+                unit={sides.gives.unit}
+                limit={run.body.limitPercent}
+              />
+            )}
+            <StoreRun side={side} saver={saver} ready={'body' in run} onStore={store} />
+            <Runs point={point} />
+          </>
+        }
+      />
+    </>
+  );
+}
+
+function StoreRun({
+  side,
+  saver,
+  ready,
+  onStore,
+}: {
+  side: 'found' | 'left';
+  saver: Saver;
+  ready: boolean;
+  onStore: () => void;
+}) {
+  const known = useKnown();
+  return (
+    <>
       {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <Button
         label={side === 'found' ? 'Store as found' : 'Store as left'}
         kind="main"
-        disabled={!known || !('body' in run)}
+        disabled={!known || !ready}
         waiting={saver.saving}
-        onPress={store}
+        onPress={onStore}
       />
-      <Runs point={point} />
     </>
   );
 }

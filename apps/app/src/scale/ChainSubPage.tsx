@@ -8,13 +8,15 @@ import type { ChainMoment } from './useChain';
 /** A page about a point's chain that leads back to it; where there is no chain yet, it says why. */
 export function ChainSubPage({
   title,
+  pair,
   children,
 }: {
   title: string;
+  pair?: boolean;
   children: (point: OpenPoint, moment: ChainMoment) => ReactNode;
 }) {
   return (
-    <PointSubPage title={title} of="scale">
+    <PointSubPage title={title} of="scale" pair={pair}>
       {(point) => <Chained point={point} render={children} />}
     </PointSubPage>
   );

@@ -14,6 +14,7 @@ import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Text } from '../ui/Text';
 import { ChainSubPage } from './ChainSubPage';
@@ -25,7 +26,7 @@ import type { Fields, SetupTexts } from './setupFields';
 /** Setup of a chain: what its parts and their parameters do not say. */
 export function SetupScreen() {
   return (
-    <ChainSubPage title="Setup of the chain">
+    <ChainSubPage title="Setup of the chain" pair>
       {(point, { made }) => <SetupForm point={point} made={made} />}
     </ChainSubPage>
   );
@@ -269,9 +270,15 @@ function SetupForm({ point, made }: { point: OpenPoint; made: PointChain }) {
   return (
     <View className="gap-4">
       <DraftNotice draft={draft} />
-      <SourceFields {...fields} point={point} />
-      <BandFields {...fields} arriving={made.chain.input} ends={made.ends} />
-      <DisplayFields {...fields} />
+      <Beside
+        left={<SourceFields {...fields} point={point} />}
+        right={
+          <>
+            <BandFields {...fields} arriving={made.chain.input} ends={made.ends} />
+            <DisplayFields {...fields} />
+          </>
+        }
+      />
       {Object.keys(errors).length > 0 && <Text as="fail">Some fields above are not right yet.</Text>}
       <FormFoot
         view={point.view}

@@ -4,6 +4,7 @@ import type { Tool } from '@keypost/core/tools';
 import { useGlobalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { NotFoundScreen } from '../ui/NotFoundScreen';
 import { PageHead, Screen } from '../ui/Screen';
@@ -28,7 +29,7 @@ function InUse({ tool }: { tool: Tool }) {
   const result = use.isExample ? undefined : use.result;
   return (
     <Screen
-      narrow
+      pair
       head={<PageHead title={textOf(tool.name)} back="/tools" />}
       dock={
         result && (
@@ -41,16 +42,24 @@ function InUse({ tool }: { tool: Tool }) {
       }
     >
       <Text as="soft">{textOf(tool.hint)}</Text>
-      <ToolOutcome use={use} />
-      <ToolFields use={use} />
-      <View className="gap-3">
-        {result && <ShareButton title={textOf(tool.name)} text={resultText(tool, use.values, result)} />}
-        {result && !sending && (
-          <Button label="Send to a point" kind="main" onPress={() => setSending(true)} />
-        )}
-        {result && sending && <SendToPoint tool={tool} values={use.values} result={result} />}
-        <Button label="Begin anew" kind="bare" onPress={use.reset} />
-      </View>
+      <Beside
+        left={<ToolOutcome use={use} />}
+        right={
+          <>
+            <ToolFields use={use} />
+            <View className="gap-3">
+              {result && (
+                <ShareButton title={textOf(tool.name)} text={resultText(tool, use.values, result)} />
+              )}
+              {result && !sending && (
+                <Button label="Send to a point" kind="main" onPress={() => setSending(true)} />
+              )}
+              {result && sending && <SendToPoint tool={tool} values={use.values} result={result} />}
+              <Button label="Begin anew" kind="bare" onPress={use.reset} />
+            </View>
+          </>
+        }
+      />
     </Screen>
   );
 }

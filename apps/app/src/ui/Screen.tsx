@@ -11,18 +11,23 @@ export function Screen({
   head,
   dock,
   narrow = false,
+  pair = false,
   children,
 }: {
   head: ReactNode;
   dock?: ReactNode;
   /** Keeps text and forms at a readable width on a wide screen. */
   narrow?: boolean;
+  /** The same for a page of two columns. */
+  pair?: boolean;
   children: ReactNode;
 }) {
   return (
     <View className="min-h-0 flex-1 bg-bone">
       <ScrollView tabIndex={0} className="flex-1" contentContainerClassName="grow">
-        <View className={`w-full gap-4 px-4 pb-6 pt-3 ${narrow ? 'max-w-[680px] self-center' : ''}`}>
+        <View
+          className={`w-full gap-4 px-4 pb-6 pt-3 ${pair ? 'max-w-[1180px] self-center' : narrow ? 'max-w-[680px] self-center' : ''}`}
+        >
           {head}
           {children}
         </View>

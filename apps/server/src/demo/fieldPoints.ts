@@ -1,5 +1,6 @@
 import type { SingleChange } from '@keypost/core/job';
 import { ANALOG, DRIVE, INTAKE, METERS } from './analogPoints.ts';
+import { COUNTED } from './countedPoints.ts';
 import type { DemoPoint } from './demoPoint.ts';
 import { found, helper, wired } from './demoPoint.ts';
 import { OWN_KIND } from './ownKind.ts';
@@ -324,76 +325,6 @@ const CONTROLLER: readonly DemoPoint[] = [
   { tag: 'YV-254', name: 'Rinse valve', typeId: 'valve-24', at: ['do-1', 0], proof: 'half' },
 ];
 
-const PULSES: readonly DemoPoint[] = [
-  {
-    tag: 'FQ-260',
-    name: 'Make-up flow, pulses',
-    typeId: 'flow-pulse-passive',
-    output: 'contact',
-    logic: 'no',
-    at: ['ct-1', 0],
-    range: { low: 0, high: 40, unit: 'm³/h' },
-    landed: 5,
-    more: [
-      { kind: 'moveWire', wireId: 'fq-260-b-P-', to: 'g1:-' },
-      helper(
-        'FQ-260',
-        'R260',
-        'resistor',
-        [
-          ['1', 'g1:+', 'RD'],
-          ['2', 'ct-1:C1'],
-        ],
-        { ohms: '2200', watts: '1' },
-      ),
-    ],
-  },
-  {
-    tag: 'FQ-261',
-    name: 'Backwash flow, pulses',
-    typeId: 'flow-pulse-active',
-    output: 'pnp',
-    logic: 'no',
-    at: ['ct-1', 1],
-    range: { low: 0, high: 18, unit: 'm³/h' },
-    landed: 3,
-    more: [found('FQ-261', 'U+', { missing: true })],
-  },
-];
-
-/** What turns, and what comes back from the mains side. */
-const TURNING: readonly DemoPoint[] = [
-  {
-    tag: 'SE-264',
-    name: 'Reclaim belt, drum encoder',
-    typeId: 'encoder-line-driver',
-    outputId: 'a',
-    output: 'pushpull',
-    logic: 'no',
-    at: ['ct-2', 0],
-    range: { low: 0, high: 90, unit: '1/min' },
-    more: [{ kind: 'setPlate', pointId: 'se-264', plate: { perTurn: '500' } }],
-    landed: 4,
-  },
-  {
-    tag: 'HC-266',
-    name: 'Reclaim boom, slew lever',
-    typeId: 'joystick-bipolar',
-    at: ['ai-5', 0],
-    range: { low: -100, high: 100, unit: '%' },
-    landed: 4,
-  },
-  {
-    tag: 'SB-265',
-    name: 'Wash-down bay, horn off',
-    typeId: 'push-button',
-    output: 'contact',
-    logic: 'no',
-    at: ['di-ac', 0],
-    landed: 2,
-  },
-];
-
 /** Everything beyond plain inputs: two-wire sensors, relays, safety, analog, drive, controller, pulses, talking devices. */
 export const FIELD_POINTS: readonly DemoPoint[] = [
   ...TWO_WIRE,
@@ -406,7 +337,6 @@ export const FIELD_POINTS: readonly DemoPoint[] = [
   ...METERS,
   ...DRIVE,
   ...CONTROLLER,
-  ...PULSES,
-  ...TURNING,
+  ...COUNTED,
   ...TALKING,
 ];
