@@ -111,7 +111,7 @@ describe('patching a copy of a job', () => {
   const change = (rows: ChangeResponse['rows'], revision = 5, again = false): ChangeResponse => ({
     again,
     revision,
-    head: { name: 'N', site: 'S', colours: 'iec', mainsHertz: 50, numbers: 'point' },
+    head: { name: 'N', site: 'S', colours: 'iec', mainsHertz: 50, numbers: 'point', units: 'metric' },
     rows,
   });
 
@@ -142,7 +142,14 @@ describe('patching a copy of a job', () => {
       sure(
         patchJob(view, {
           ...change([]),
-          head: { name: 'Other', site: 'S', colours: 'iec', mainsHertz: 50, numbers: 'point' },
+          head: {
+            name: 'Other',
+            site: 'S',
+            colours: 'iec',
+            mainsHertz: 50,
+            numbers: 'point',
+            units: 'metric',
+          },
         }),
       ).content.name,
     ).toBe('Other');

@@ -10,6 +10,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { UnitSwitch } from '../ui/UnitSwitch';
 import { AddResistor } from './AddResistor';
 import { WireRow } from './WireRow';
 
@@ -48,7 +49,7 @@ function AsFound({ point }: { point: OpenPoint }) {
           ))
         )}
       </Card>
-      <Card title="Wires" aside={<Text as="small">as planned</Text>}>
+      <Card title="Wires" aside={<UnitSwitch unit="mm²" />}>
         {wires.length === 0 && (
           <Row first>
             <Text as="soft">No wire yet. Choose a channel on the page of the point.</Text>

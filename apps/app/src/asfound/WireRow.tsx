@@ -13,6 +13,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Select } from '../ui/Select';
+import { useShownUnits, wireSize } from '../ui/shownUnits';
 import { Text } from '../ui/Text';
 import { WirePlan } from './WirePlan';
 
@@ -31,6 +32,7 @@ export function WireRow({
   onToggle: () => void;
 }) {
   const { index } = point;
+  const system = useShownUnits();
   const ends = `${refText(index, wire.from)} to ${refText(index, wire.to)}`;
   return (
     <View className={first ? '' : 'border-t border-line'}>
@@ -45,7 +47,7 @@ export function WireRow({
         <View className="min-w-0 flex-1">
           <Text as="strong">{ends}</Text>
           <Text as="small">
-            {`number ${wire.number}, ${wire.mm2} mm², ${wire.lengthM} m${wire.cable ? `, cable ${wire.cable}${wire.core ? ` core ${wire.core}` : ''}` : ''}`}
+            {`number ${wire.number}, ${wireSize(wire, system).join(', ')}${wire.cable ? `, cable ${wire.cable}${wire.core ? ` core ${wire.core}` : ''}` : ''}`}
           </Text>
         </View>
         {wire.asFound && (

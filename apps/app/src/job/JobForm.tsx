@@ -3,7 +3,7 @@ import type { ChangedRow, JobView } from '@keypost/api';
 import { COLOUR_REGIONS, JobContent, Supply } from '@keypost/core/model';
 import { movedBy } from '@keypost/core/setting';
 import { RAIL_COLOURS } from '@keypost/core/job';
-import { NUMBER_STYLES } from '@keypost/core/units';
+import { NUMBER_STYLES, UNIT_SYSTEMS } from '@keypost/core/units';
 import type { SingleChange } from '@keypost/core/job';
 import { REGION_TEXT } from '@keypost/core/presentation';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -32,6 +32,7 @@ const Form = z.object({
   colours: z.enum(COLOUR_REGIONS),
   mains: z.enum(['50', '60']),
   numbers: z.enum(NUMBER_STYLES),
+  units: z.enum(UNIT_SYSTEMS),
   volts: numeric(Supply.shape.volts, 'V'),
   tolerancePercent: numeric(Supply.shape.tolerancePercent, '%'),
 });
@@ -65,9 +66,9 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
   });
   const { control, handleSubmit, formState, reset } = form;
   const { draft, leave } = useLeaving(form, `${view.id}.job`, onStored);
-  const submit = handleSubmit(async ({ name, site, colours, mains, numbers, volts, tolerancePercent }) => {
+  const submit = handleSubmit(async ({ mains, volts, tolerancePercent, ...own }) => {
     const changes: SingleChange[] = [
-      { kind: 'editJob', patch: { name, site, colours, mainsHertz: mains === '60' ? 60 : 50, numbers } },
+      { kind: 'editJob', patch: { ...own, mainsHertz: mains === '60' ? 60 : 50 } },
       { kind: 'editSupply', id: supply.id, patch: { volts, tolerancePercent } },
     ];
     const expects = seen ?? expectations(view);
@@ -135,6 +136,7 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
         )}
       />
       <NumberStyleField control={control} />
+      <UnitSystemField control={control} />
       <View className="flex-row gap-3">
         <View className="flex-1">
           <FormField
@@ -158,6 +160,27 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
         </View>
       </View>
     </>
+  );
+}
+
+/** In which units quantities are shown first. */
+function UnitSystemField({ control }: { control: FormControl }) {
+  return (
+    <Controller
+      control={control}
+      name="units"
+      render={({ field }) => (
+        <RadioGroup
+          label="Quantities are shown first"
+          value={field.value}
+          onChange={field.onChange}
+          options={[
+            { value: 'metric', label: 'Metric', hint: 'bar, °C, m³/h, m, mm²' },
+            { value: 'us', label: 'US', hint: 'psi, °F, gal/min, ft, AWG' },
+          ]}
+        />
+      )}
+    />
   );
 }
 
@@ -224,7 +247,7 @@ function viewWith(view: JobView, rows: readonly ChangedRow[]): JobView {
   return { ...view, content: { ...view.content, ...fields, supplies } };
 }
 
-function textsOf({ content: { name, site, colours, mainsHertz, numbers, supplies } }: JobView) {
+function textsOf({ content: { name, site, colours, mainsHertz, numbers, units, supplies } }: JobView) {
   const { volts, tolerancePercent } = nth(supplies, 0);
   const mains = mainsHertz === 60 ? ('60' as const) : ('50' as const);
   return {
@@ -233,6 +256,7 @@ function textsOf({ content: { name, site, colours, mainsHertz, numbers, supplies
     colours,
     mains,
     numbers,
+    units,
     volts: String(volts),
     tolerancePercent: String(tolerancePercent),
   };

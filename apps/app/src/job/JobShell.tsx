@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { useFollowing, useJob } from '../data/jobs';
 import { fetchWords } from '../data/words';
 import { useJobId } from './useJobId';
+import { showUnitsOf } from '../ui/shownUnits';
 import { useTokens } from '../ui/theme';
 import { typeNumbersIn } from '../ui/typedNumbers';
 import { useWide } from '../ui/useWide';
@@ -38,6 +39,7 @@ export function JobShell({ foot }: { foot?: ReactNode }) {
   // Before what is below reads its drafts.
   const { data: view } = useJob(jobId);
   typeNumbersIn(view?.content.numbers);
+  showUnitsOf(view?.content.units);
   const wide = useWide();
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>

@@ -2,7 +2,7 @@ import { codeOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import { sure } from '@keypost/core/lists';
 import { MAKE_UPS } from '@keypost/core/catalog';
-import { makeUpChanges, USUAL_HERTZ } from '@keypost/core/job';
+import { makeUpChanges, USUAL_HERTZ, USUAL_UNITS } from '@keypost/core/job';
 import type { MostSensors, SingleChange } from '@keypost/core/job';
 import { COLOUR_REGIONS, JobContent } from '@keypost/core/model';
 import { REGION_TEXT } from '@keypost/core/presentation';
@@ -124,7 +124,7 @@ function Questions({ control }: { control: FormControl }) {
         options={COLOUR_REGIONS.map((value) => ({
           value,
           label: REGION_TEXT[value],
-          hint: `${USUAL_HERTZ[value]} Hz`,
+          hint: `${USUAL_HERTZ[value]} Hz, ${USUAL_UNITS[value] === 'us' ? 'US units' : 'metric'}`,
         }))}
       />
       <Choice
@@ -192,7 +192,10 @@ function answered(
   }: Pick<Values, 'volts' | 'makeUp' | 'colours' | 'numbers'> & { sensors: MostSensors },
 ): SingleChange[] {
   const head: SingleChange[] = [
-    { kind: 'editJob', patch: { colours, mainsHertz: USUAL_HERTZ[colours], numbers } },
+    {
+      kind: 'editJob',
+      patch: { colours, mainsHertz: USUAL_HERTZ[colours], numbers, units: USUAL_UNITS[colours] },
+    },
     { kind: 'editSupply', id: sure(job.supplies[0]).id, patch: { volts: Number(volts) } },
   ];
   const modules = sure(MAKE_UPS.find(({ id }) => id === makeUp));

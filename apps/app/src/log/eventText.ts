@@ -39,7 +39,9 @@ function jobText(before: Fields | null, after: Fields | null): Message {
     ? say('event.job.mains', { name, site, hertz: Number(after.mainsHertz) })
     : before && before.numbers !== after.numbers
       ? say('event.job.numbers', { name, site, example: after.numbers === 'comma' ? '12,5' : '12.5' })
-      : say('event.job', { name, site });
+      : before && before.units !== after.units
+        ? say('event.job.units', { name, site, system: after.units === 'us' ? 'us' : 'metric' })
+        : say('event.job', { name, site });
 }
 
 function stampText(before: Fields | null, after: Fields | null, job: JobContent | undefined): Message {

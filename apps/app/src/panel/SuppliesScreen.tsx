@@ -11,6 +11,8 @@ import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
 import { kindText, PROTECTION_TEXT } from './SupplyCard';
 import { Beside } from '../ui/Beside';
+import { useShownUnits, wireSize } from '../ui/shownUnits';
+import { UnitSwitch } from '../ui/UnitSwitch';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -30,7 +32,14 @@ export function SuppliesScreen() {
   return (
     <Screen
       pair
-      head={<PageHead title="Supplies" over={job.data?.content.name ?? ''} back={`/job/${jobId}/panel`} />}
+      head={
+        <PageHead
+          title="Supplies"
+          over={job.data?.content.name ?? ''}
+          back={`/job/${jobId}/panel`}
+          aside={<UnitSwitch unit="mm²" />}
+        />
+      }
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the supplies">
         {(view) => <Supplies view={view} />}
@@ -128,11 +137,12 @@ function OneSupply({
 }
 
 function FeederRow({ feeder, supply }: { feeder: NonNullable<SupplyBudget['feeder']>; supply: Supply }) {
-  const { protection, lengthM, mm2 } = sure(supply.feed);
+  const { protection, ...size } = sure(supply.feed);
+  const [section, length] = wireSize(size, useShownUnits());
   const part = PROTECTION_TEXT[protection];
   return (
     <Row className="gap-1">
-      <Text as="body">{`Feeder ${lengthM} m of ${mm2} mm² from ${feeder.from}: loses ${formatVolts(feeder.drop)} at worst, ${fixed(feeder.share * 100, 1)} %.`}</Text>
+      <Text as="body">{`Feeder ${length} of ${section} from ${feeder.from}: loses ${formatVolts(feeder.drop)} at worst, ${fixed(feeder.share * 100, 1)} %.`}</Text>
       <Text as={feeder.protects ? 'small' : 'fail'}>
         {feeder.protects
           ? `Its copper bears ${fixed(feeder.bears, 1)} A in a wireway (IEC 60204-1); the ${part} of ${supply.limitAmps} A protects it.`

@@ -1,6 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { bandText, budgetAt, LINKS } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
+import { hasTwoUnits } from '@keypost/core/units';
 import type { LinkKey } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -8,8 +9,10 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Card } from '../ui/Card';
+import { useShownUnits } from '../ui/shownUnits';
 import { Text } from '../ui/Text';
-import { linkNumber, linkText } from './chainText';
+import { UnitSwitch } from '../ui/UnitSwitch';
+import { linkNumber, linkShown, linkText, spreadShown } from './chainText';
 import type { LinkText } from './chainText';
 import type { ChainMoment } from './useChain';
 
@@ -17,16 +20,24 @@ import type { ChainMoment } from './useChain';
 export function SignalChainCard({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
   const [open, setOpen] = useState<LinkKey>();
   const { made, state } = moment;
+  const system = useShownUnits();
   const words = useMemo(() => linkText(made), [made]);
   const value = state.rows.value.value;
   const spread = useMemo(() => plusMinus(point, moment), [point, moment]);
   return (
-    <Card title="Chain" aside={<Text as="small">touch a value to change it</Text>}>
+    <Card
+      title="Chain"
+      aside={
+        <View className="flex-row items-center gap-2">
+          <Text as="small">touch a value</Text>
+          {hasTwoUnits(words.value.unit) && <UnitSwitch unit={words.value.unit} />}
+        </View>
+      }
+    >
       {LINKS.map((key, i) => (
         <View key={key} className={i === 0 ? '' : 'border-t border-line'}>
           <LinkRow
-            words={words[key]}
-            number={linkNumber(key, state.rows[key].value, words[key].digits)}
+            {...linkShown(key, words[key], state.rows[key].value, system)}
             moved={moment.moved === key}
             band={
               state.band !== 'range' && key !== 'value' && key !== 'signal'
@@ -34,7 +45,7 @@ export function SignalChainCard({ point, moment }: { point: OpenPoint; moment: C
                 : undefined
             }
             note={textOf(state.rows[key].note)}
-            spread={spread[key]}
+            spread={spreadShown(spread[key], words[key].unit, system)}
             onPress={() => setOpen(open === key ? undefined : key)}
           />
           {open === key && (

@@ -1,4 +1,5 @@
-import { digitsForSpan, dimensionOf, fixed, written } from '@keypost/core/units';
+import { digitsForSpan, dimensionOf, fixed, hasTwoUnits, inSystem, written } from '@keypost/core/units';
+import type { UnitSystem } from '@keypost/core/units';
 import type { LinkKey, PointChain } from '@keypost/core/scaling';
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -8,6 +9,7 @@ const QUANTITY: Readonly<Record<string, string>> = {
   metres: 'Distance',
   mass: 'Load',
   hertz: 'Speed',
+  rotation: 'Speed',
   concentration: 'Concentration',
 };
 
@@ -18,7 +20,37 @@ export interface LinkText {
   readonly digits: number;
   /** Range in which it is used. */
   readonly range: string;
+  readonly ends?: { readonly low: number; readonly high: number };
 }
+
+/** One link in the units that are shown; those of signals and counts are the same in both systems. */
+export function linkShown(
+  key: LinkKey,
+  words: LinkText,
+  value: number,
+  system: UnitSystem,
+): { words: LinkText; number: string } {
+  const { unit, ends } = words;
+  const to = (own: number): number => inSystem(own, unit, system).value;
+  const other = inSystem(value, unit, system);
+  if (!ends || other.unit === unit) return { words, number: linkNumber(key, value, words.digits) };
+  const [low, high] = [to(ends.low), to(ends.high)];
+  const digits = digitsForSpan(Math.abs(high - low));
+  return {
+    words: { ...words, unit: other.unit, digits, range: rangeText(low, high) },
+    number: linkNumber(key, other.value, digits),
+  };
+}
+
+/** A difference in the units that are shown: a degree of one scale is not one of the other. */
+export const spreadShown = (
+  spread: number | undefined,
+  unit: string,
+  system: UnitSystem,
+): number | undefined =>
+  spread === undefined || !hasTwoUnits(unit)
+    ? spread
+    : inSystem(spread, unit, system).value - inSystem(0, unit, system).value;
 
 const rangeText = (low: number, high: number): string => `${written(low, 4)} to ${written(high, 4)}`;
 
@@ -35,6 +67,7 @@ export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkTe
       unit: sensor.unit,
       digits: own,
       range: rangeText(sensor.low, sensor.high),
+      ends: sensor,
     },
     signal: {
       label: input.isData ? 'Device says' : 'At the sensor',
@@ -59,6 +92,7 @@ export function linkText({ chain }: PointChain): Readonly<Record<LinkKey, LinkTe
       unit: controller.unit,
       digits: own,
       range: rangeText(controller.low, controller.high),
+      ends: controller,
     },
     display: {
       label: display.label,

@@ -22,6 +22,8 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { FileUp } from '../ui/icons';
 import { Download, Printer } from '../ui/laterIcons';
+import { useShownUnits, wireSize } from '../ui/shownUnits';
+import { UnitSwitch } from '../ui/UnitSwitch';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -36,7 +38,14 @@ export function WireListScreen() {
   return (
     <Screen
       narrow
-      head={<PageHead title="Wire list" over={job.data?.content.name ?? ''} back={`/job/${jobId}/panel`} />}
+      head={
+        <PageHead
+          title="Wire list"
+          over={job.data?.content.name ?? ''}
+          back={`/job/${jobId}/panel`}
+          aside={<UnitSwitch unit="mm²" />}
+        />
+      }
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the wires">
         {(view) => (
@@ -206,6 +215,7 @@ function ListRow({ view, index, listed }: { view: JobView; index: JobIndex; list
 }
 
 function ListedText({ index, listed: { wire, from, to, found } }: { index: JobIndex; listed: ListedWire }) {
+  const system = useShownUnits();
   const place = (ref: string, { where }: ListedWire['from']) =>
     `${refText(index, ref)}${where ? ` (${textOf(where)})` : ''}`;
   return (
@@ -216,8 +226,7 @@ function ListedText({ index, listed: { wire, from, to, found } }: { index: JobIn
         <Text as="small">
           {[
             `number ${wire.number}`,
-            `${wire.mm2} mm²`,
-            `${wire.lengthM} m`,
+            ...wireSize(wire, system),
             wire.cable && `cable ${wire.cable}`,
             wire.core && `core ${wire.core}`,
             wire.ferrule && `ferrule ${wire.ferrule}`,

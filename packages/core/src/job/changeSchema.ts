@@ -1,5 +1,5 @@
 import { codeOf } from '../messages/index.ts';
-import { NUMBER_STYLES } from '../units/index.ts';
+import { NUMBER_STYLES, UNIT_SYSTEMS } from '../units/index.ts';
 import { z } from 'zod';
 import {
   Area,
@@ -62,6 +62,7 @@ const SINGLE = [
         colours: z.enum(COLOUR_REGIONS).optional(),
         mainsHertz: MainsHertz.optional(),
         numbers: z.enum(NUMBER_STYLES).optional(),
+        units: z.enum(UNIT_SYSTEMS).optional(),
       }),
   }),
   z.object({ kind: z.literal('editSupply'), id: Id, patch: SupplyPatch }),

@@ -35,7 +35,7 @@ export {
 export { undoChange } from './undo.ts';
 export { ownName, rowName, whyKept } from './records.ts';
 export type { RowChange } from './records.ts';
-export { makeUpChanges, USUAL_HERTZ } from './makeUps.ts';
+export { makeUpChanges, USUAL_HERTZ, USUAL_UNITS } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';
 export { freeTag, proposeModule } from './proposeModule.ts';
 export { isReturn, oppositeRail, railText } from './words.ts';

@@ -1,6 +1,7 @@
 import { partTypesOf } from '../catalog/index.ts';
 import type { MakeUp } from '../catalog/index.ts';
 import type { ColourRegion, JobContent } from '../model/index.ts';
+import type { UnitSystem } from '../units/index.ts';
 import { applyChange } from './changes.ts';
 import { NOBODY } from './changeSchema.ts';
 import type { SingleChange } from './changeSchema.ts';
@@ -40,4 +41,11 @@ export const USUAL_HERTZ: Readonly<Record<ColourRegion, 50 | 60>> = {
   iec: 50,
   'north-america': 60,
   japan: 50,
+};
+
+/** In which units quantities are usually shown first where a convention of colours is. */
+export const USUAL_UNITS: Readonly<Record<ColourRegion, UnitSystem>> = {
+  iec: 'metric',
+  'north-america': 'us',
+  japan: 'metric',
 };

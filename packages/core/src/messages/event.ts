@@ -7,6 +7,8 @@ export const EVENT = {
     `Job named ${name}, ${site}, mains ${hertz} Hz`,
   'event.job.numbers': ({ name, site, example }: { name: string; site: string; example: string }) =>
     `Job named ${name}, ${site}, numbers written as ${example}`,
+  'event.job.units': ({ name, site, system }: { name: string; site: string; system: 'metric' | 'us' }) =>
+    `Job named ${name}, ${site}, quantities shown in ${system === 'us' ? 'US' : 'metric'} units first`,
   'event.job-removed': 'Job removed',
   'event.added': ({ what, name, ends }: { what: string; name: string; ends: string }) =>
     `${what} ${name} added${ends}`,

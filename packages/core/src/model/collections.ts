@@ -1,5 +1,5 @@
 import { codeOf } from '../messages/index.ts';
-import { KEPT_STYLE, NUMBER_STYLES } from '../units/index.ts';
+import { KEPT_STYLE, NUMBER_STYLES, UNIT_SYSTEMS } from '../units/index.ts';
 import { z } from 'zod';
 import { BusPlan } from './busPlan.ts';
 import {
@@ -274,6 +274,8 @@ export const JobHead = z.object({
   mainsHertz: MainsHertz.default(50),
   /** Which decimal mark numbers are typed and written to files with. */
   numbers: z.enum(NUMBER_STYLES).default(KEPT_STYLE),
+  /** In which units quantities are shown first. */
+  units: z.enum(UNIT_SYSTEMS).default('metric'),
 });
 
 /** How the job's head is kept and told of. */
@@ -283,6 +285,7 @@ export const HEAD_FIELDS: Readonly<Record<keyof JobHead, FieldDescriptor>> = {
   colours: { label: 'colours' },
   mainsHertz: { label: 'mains frequency' },
   numbers: { label: 'decimal mark' },
+  units: { label: 'units' },
 };
 
 const HEAD = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];

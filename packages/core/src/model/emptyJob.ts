@@ -21,6 +21,7 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     colours: 'iec',
     mainsHertz: 50,
     numbers: 'point',
+    units: 'metric',
     supplies: [{ ...usual, ...supply }],
   } as unknown as JobContent;
 }

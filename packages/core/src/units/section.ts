@@ -8,6 +8,16 @@ export function awgToMm2(gauge: number): number {
   return (Math.PI / 4) * diameter * diameter;
 }
 
+/** Gauges that are drawn as wire and cable: even ones, then 1, 1/0 and beyond. */
+const USUAL_GAUGES = [...Array.from({ length: 20 }, (_, n) => 40 - 2 * n), 1, 0, -1, -2, -3];
+
+/** The usual gauge that comes nearest to a cross-section, mm², by the ratio of the two: `AWG 18`, `AWG 2/0`. */
+export function gaugeText(mm2: number): string {
+  const off = (gauge: number): number => Math.abs(Math.log(mm2 / awgToMm2(gauge)));
+  const gauge = USUAL_GAUGES.reduce((best, next) => (off(next) < off(best) ? next : best));
+  return gauge > 0 ? `AWG ${gauge}` : `AWG ${1 - gauge}/0`;
+}
+
 /** 1/0 is number 0, 2/0 number −1, and so on. */
 const gaugeNumber = (text: string): number =>
   text.endsWith('/0') ? 1 - Number(text.charAt(0)) : Number(text);
