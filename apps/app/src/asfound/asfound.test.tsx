@@ -30,7 +30,7 @@ test('a wire says its colour, number, both ends and size', () => {
   const { wire } = row();
   const button = screen.getByRole('button', { name: `Wire ${wire.number}, BK, PX-1 BK to DI 1 channel 0` });
   expect(button.getAttribute('aria-expanded')).toBe('true');
-  expect(button.textContent).toContain('0.34 mm², 10 m');
+  expect(button.textContent).toContain('0.34\u00a0mm², 10\u00a0m');
 });
 
 test('what is other than planned alone is stored: another terminal, another colour', async () => {

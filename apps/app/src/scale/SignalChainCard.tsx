@@ -106,15 +106,15 @@ function LinkRow({
         <Text as="body" className="w-[98px]">
           {label}
         </Text>
-        <View className="min-w-0 flex-1 flex-row items-baseline justify-end gap-1.5">
+        <View className="min-w-0 flex-1 flex-row flex-wrap items-baseline justify-end gap-x-1.5">
           <Text as="number" className={`text-[23px] leading-[28px] ${band ? 'text-fail' : ''}`}>
             {number}
           </Text>
-          <Text as="mono" className="min-w-[44px] whitespace-nowrap">
+          <Text as="mono" className="min-w-[26px] whitespace-nowrap">
             {unit}
           </Text>
         </View>
-        <View className="w-[114px] items-end">
+        <View className="w-[98px] items-end">
           <Text as="small" className="text-right font-figure">
             {range}
           </Text>

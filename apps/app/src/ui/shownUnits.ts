@@ -37,6 +37,9 @@ export function wireSize(
 ): [section: string, length: string] {
   const { value, unit } = inSystem(lengthM, 'm', system);
   return system === 'us'
-    ? [`about ${gaugeText(mm2)} (${mm2} mm²)`, `${Number(value.toPrecision(3))} ${unit}`]
-    : [`${mm2} mm²`, `${lengthM} m`];
+    ? [
+        `about ${gaugeText(mm2).replace(' ', '\u00a0')} (${mm2}\u00a0mm²)`,
+        `${Number(value.toPrecision(3))}\u00a0${unit}`,
+      ]
+    : [`${mm2}\u00a0mm²`, `${lengthM}\u00a0m`];
 }
