@@ -1,3 +1,4 @@
+import '@keypost/core/messages/all';
 import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { expect, test } from '@playwright/test';

@@ -67,6 +67,10 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/program`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/relay`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
@@ -167,6 +171,10 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/program`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/relay`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
@@ -249,6 +257,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/parts${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/prove${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/relay${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/program${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/set${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/wires${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/calibrate${`?${string}` | `#${string}` | ''}`
@@ -312,6 +321,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/prove`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/program`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

@@ -6,6 +6,7 @@ import { Suspense, useEffect, useMemo, useState } from 'react';
 import type { ComponentType, ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useJob, useKeptBoard } from '../data/jobs';
+import { useWords } from '../data/words';
 import { Loaded } from '../data/Loaded';
 import { ButtonLink } from '../ui/ButtonLink';
 import { LongList } from '../ui/LongList';
@@ -41,6 +42,7 @@ export function BoardPane({
   const kept = useKeptBoard(jobId, job.data?.revision);
   // What the server knows of this very state is shown at once; the worker's own answer takes its place.
   const progress: readonly BoardRow[] | undefined = workedOut ?? kept;
+  const worded = useWords();
   const shown = progress !== undefined;
   useEffect(() => void (shown && onShown?.()), [shown, onShown]);
   return (
@@ -61,7 +63,7 @@ export function BoardPane({
               <Points
                 jobId={jobId}
                 content={content}
-                rows={progress ?? pending(content)}
+                rows={progress ? said(progress, worded) : pending(content)}
                 chosen={chosen}
                 full={full}
                 finder={finder}
@@ -99,6 +101,10 @@ const pending = ({ points }: JobContent): (BoardRow & { pending: true })[] =>
     line: say('proof.working-out'),
     pending: true,
   }));
+
+/** What is known of the points, its sentences left out until the words for them are there. */
+const said = (rows: readonly BoardRow[], worded: boolean): readonly BoardRow[] =>
+  worded ? rows : rows.map((row) => ({ ...row, line: say('proof.working-out') }));
 
 type PendingRow = BoardRow & { readonly pending?: boolean };
 

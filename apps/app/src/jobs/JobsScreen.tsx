@@ -2,6 +2,7 @@ import { problemText } from '@keypost/core/model';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
+import { onceWorded } from '../data/words';
 import { useTokens } from '../ui/theme';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -152,7 +153,7 @@ function BringFile({ ink }: { ink: string }) {
       const job = await server('importJob', { body: { id, by, file: await file.text() } });
       router.navigate(`/job/${job.id}`);
     } catch (error) {
-      setProblem(asProblem(error));
+      setProblem(asProblem(await onceWorded(error)));
     } finally {
       setWaiting(false);
     }

@@ -24,6 +24,7 @@ export { PartsScreen } from '../parts/PartsScreen';
 export { PlanScreen } from '../buses/PlanScreen';
 export { PointLogScreen } from '../log/PointLogScreen';
 export { PortPlanScreen } from '../buses/PortPlanScreen';
+export { ProgramScreen } from '../prove/ProgramScreen';
 export { ProveScreen } from '../prove/ProveScreen';
 export { RelayScreen } from '../relay/RelayScreen';
 export { ScaleScreen } from '../scale/ScaleScreen';

@@ -1,9 +1,12 @@
 import { textOf } from '@keypost/core/messages';
-import { latestResults, statesPlan, takesInjection } from '@keypost/core/proving';
+import { takesProgram } from '@keypost/core/job';
+import { latestResults, programText, statesPlan, takesInjection } from '@keypost/core/proving';
 import { useMemo } from 'react';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
 import { ButtonLink } from '../ui/ButtonLink';
+import { Card } from '../ui/Card';
+import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { ErrorChart } from './ErrorChart';
 import { InjectionForm } from './InjectionForm';
@@ -13,6 +16,27 @@ import { ProofForm } from './ProofForm';
 /** Prove: what was seen and measured in both states, against what the circuit predicts. */
 export function ProveScreen() {
   return <PointFrame>{(point) => <Prove point={point} />}</PointFrame>;
+}
+
+/** What switches an output that a program can switch, and the way to say it. */
+function ProgramRow({ point: { view, analysis, base } }: { point: OpenPoint }) {
+  const { point, port } = analysis.context;
+  if (port?.kind !== 'output' || !takesProgram(view.content, point)) return null;
+  const tagOf = (id: string): string => view.content.points.find((one) => one.id === id)?.tag ?? '';
+  return (
+    <Card>
+      <MoreRow
+        first
+        to={`${base}/program`}
+        label="What switches it"
+        hint={
+          point.program
+            ? textOf(programText(point.program, tagOf))
+            : 'not said; its wiring can be proven with it'
+        }
+      />
+    </Card>
+  );
 }
 
 function Prove({ point }: { point: OpenPoint }) {
@@ -35,6 +59,7 @@ function Prove({ point }: { point: OpenPoint }) {
       main={main}
       aside={
         <>
+          <ProgramRow point={point} />
           <ErrorChart point={point} />
           <Results point={point} />
         </>

@@ -21,7 +21,8 @@ function progressOf(job: JobContent): Promise<Progress> {
   const before = known.get(job);
   if (before) return before;
   const worked = typeof Worker === 'undefined' ? onThePage(job) : ask(job);
-  const answer = Promise.all([worked, fetchWords()]).then(([progress]) => progress);
+  // By then the board stands; what it says of its points comes with the words.
+  const answer = worked.then((progress) => fetchWords().then(() => progress));
   known.set(job, answer);
   return answer;
 }

@@ -322,7 +322,26 @@ const CONTROLLER: readonly DemoPoint[] = [
   },
   { tag: 'YV-252', name: 'Fuel valve', typeId: 'valve-24', at: ['uc-1', 9], landed: 4 },
   { tag: 'YV-253', name: 'Choke valve', typeId: 'valve-24', at: ['uc-1', 12], landed: 1 },
-  { tag: 'YV-254', name: 'Rinse valve', typeId: 'valve-24', at: ['do-1', 0], proof: 'half' },
+  {
+    tag: 'YV-254',
+    name: 'Rinse valve',
+    typeId: 'valve-24',
+    at: ['do-1', 0],
+    more: [
+      {
+        kind: 'editPoint',
+        id: 'yv-254',
+        patch: {
+          program: {
+            how: 'all',
+            of: [{ pointId: 'pe-101' }, { pointId: 'pe-106', turned: true }],
+            offDelay: 3,
+          },
+        },
+      },
+    ],
+    proof: 'half',
+  },
 ];
 
 /** Everything beyond plain inputs: two-wire sensors, relays, safety, analog, drive, controller, pulses, talking devices. */

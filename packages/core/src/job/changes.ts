@@ -10,6 +10,7 @@ import { withRoom } from './terminalRoom.ts';
 import { doubledParts } from './partTags.ts';
 import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
+import { withoutInput } from './programs.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
@@ -300,9 +301,11 @@ function assign(job: JobContent, point: Point, place: ChannelPlace): JobContent 
 function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent {
   const point = pointOf(job, id);
   const before = deviceOfPoint(job, point);
-  const { typeId, output, settings, range, area, ...own } = patch;
+  const { typeId, output, settings, range, area, program, ...own } = patch;
   const points = edited(job.points, id, own, 'point').map((row) =>
-    row.id === id ? withOptional(withOptional(row, 'range', range), 'area', area) : row,
+    row.id === id
+      ? withOptional(withOptional(withOptional(row, 'range', range), 'area', area), 'program', program)
+      : row,
   );
   const bare: Device = {
     ...before,
@@ -332,7 +335,7 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
 }
 
 /** @param value null takes the field away, undefined leaves it. */
-function withOptional<K extends 'range' | 'area' | 'scaling'>(
+function withOptional<K extends 'range' | 'area' | 'scaling' | 'program'>(
   point: Point,
   key: K,
   value: Point[K] | null,
@@ -382,7 +385,7 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const left = isShared(job, point) ? { ...job, wires: wiresWithoutPoint(job, point) } : job;
   return {
     ...gone.reduce(withoutItem, left),
-    points: without(job.points, id, 'point'),
+    points: withoutInput(without(job.points, id, 'point'), id),
     devices: job.devices.filter((row) => !gone.includes(row.id)),
     wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...left, wires }, item), left.wires),
     stamps: job.stamps.filter(({ pointId }) => pointId !== id),

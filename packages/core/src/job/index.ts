@@ -39,3 +39,4 @@ export { makeUpChanges, USUAL_HERTZ, USUAL_UNITS } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';
 export { freeTag, proposeModule } from './proposeModule.ts';
 export { isReturn, oppositeRail, railText } from './words.ts';
+export { givesBit, takesProgram } from './programs.ts';

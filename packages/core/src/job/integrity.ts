@@ -11,6 +11,7 @@ import { onIds, onLists, onRows } from './checkedOnce.ts';
 import { checkOwnKinds } from './ownKindIntegrity.ts';
 import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
+import { checkPrograms } from './programs.ts';
 
 /** Everything in a job that cannot be as it stands: each with its place and a sentence. Empty when the job is sound. */
 export function checkIntegrity(job: JobContent): Problem[] {
@@ -22,6 +23,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...typeProblems,
     ...SUPPLIES(job),
     ...OWNERS(job),
+    ...PROGRAMS(job),
     ...ABOUT_POINTS.flatMap((check) => check(job)),
     ...checkSettingRows(job),
     ...CALIBRATIONS(job),
@@ -44,6 +46,7 @@ const OWN_KINDS = onLists(KINDS, checkOwnKinds);
 const TYPES = onLists(['modules', 'devices', ...KINDS], checkTypes);
 const SUPPLIES = onLists(['supplies'], checkSupplies);
 const OWNERS = onLists(['points', 'devices', 'modules', ...KINDS], checkOwners);
+const PROGRAMS = onLists(['points', 'devices', 'ownDevices'], checkPrograms);
 const ABOUT_POINTS = (['stamps', 'results', 'calibrations'] as const).map((name) =>
   onRows(name, ['points'], (job) => aboutPoint(job, name)),
 );

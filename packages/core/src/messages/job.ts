@@ -1,5 +1,11 @@
 /** Sentences by code. */
 export const JOB = {
+  'job.program-of-no-load': ({ tag }: { tag: string }) =>
+    `${tag} is nothing that a program switches: it is no load.`,
+  'job.program-names-twice': ({ tag, twice }: { tag: string; twice: string }) =>
+    `What switches ${tag} names ${twice} twice. Once is enough.`,
+  'job.program-needs-bit': ({ tag, input }: { tag: string; input: string }) =>
+    `What switches ${tag} names “${input}”, which gives the program no bit: name a switching sensor or a contact of this job.`,
   'job.cannot-be-stopped': ({ tag, id }: { tag: string; id: string }) =>
     `${tag} stops “${id}”, which the job does not hold or which nothing has to stop: name a contactor, a valve, a motor or a drive with safe stop.`,
   'job.to': ({ ref, ref2 }: { ref: string; ref2: string }) => `${ref} to ${ref2}`,

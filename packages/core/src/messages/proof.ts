@@ -145,5 +145,43 @@ export const PROOF = {
   'proof.next-set': ({ next }: { next: string }) => `Next: set, ${next}`,
   'proof.next-scale': ({ problem }: { problem: string }) => `Next: scale. ${problem}`,
   'proof.next-scale-off': ({ off }: { off: string }) => `Next: scale, ${off}`,
+  'proof.program': ({
+    how,
+    inputs,
+    until,
+    onDelay,
+    offDelay,
+  }: {
+    how: 'all' | 'any';
+    inputs: readonly string[];
+    until: string | undefined;
+    onDelay: number;
+    offDelay: number;
+  }) =>
+    [
+      `On while ${inputs.join(how === 'all' ? ' and ' : ' or ')}`,
+      ...(until === undefined ? [] : [`held until ${until}`]),
+      ...(onDelay > 0 ? [`${onDelay} s later on`] : []),
+      ...(offDelay > 0 ? [`${offDelay} s later off`] : []),
+    ].join(', '),
+  'proof.program-case': 'What switches it',
+  'proof.program-not': ({ tag }: { tag: string }) => `not ${tag}`,
+  'proof.program-input': ({ tag, on }: { tag: string; on: boolean }) => `${tag} ${on ? 'on' : 'off'}`,
+  'proof.program-with': ({ put }: { put: readonly string[] }) => `With ${put.join(', ')}`,
+  'proof.program-then': ({
+    after,
+    put,
+    until,
+  }: {
+    after: 'away' | 'ended';
+    put: readonly string[];
+    until: string;
+  }) =>
+    after === 'away' ? `Called, then ${put.join(', ')}` : `Then ${until} on for a moment, ${put.join(', ')}`,
+  'proof.program-after': ({ seconds }: { seconds: number }) => `bits of the program; look ${seconds} s later`,
+  'proof.program-bits': 'bits of the program, at once',
+  'proof.program-title': ({ tag }: { tag: string }) => `What switches ${tag}`,
+  'proof.program-moves':
+    'What this output moves may move with each of these. Clear the area and tell the operator first; interlocks for people are no matter of this program.',
   'proof.working-out': 'Reading its circuit …',
 } as const;

@@ -131,6 +131,7 @@ export const COLLECTIONS = {
       area: { label: 'area' },
       helperIds: { label: 'parts', json: true },
       stops: { label: 'what it stops', json: true },
+      program: { label: 'what switches it', json: true },
       range: { label: 'range', json: true },
       plate: { label: 'name-plate', json: true, folded: true },
       scaling: { label: 'signal chain', json: true, folded: true },

@@ -39,6 +39,7 @@ export {
   OwnKind,
   Card,
   Point,
+  Program,
   Range,
   Result,
   Settings,

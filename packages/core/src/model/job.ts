@@ -154,6 +154,28 @@ export const Card = z
 /** A part of the plant by its name. */
 export const Area = ShortText(40).min(1, codeOf('model.name-area'));
 
+/** Seconds that a program waits. */
+const Wait = z
+  .number()
+  .min(0, codeOf('model.wait-not-negative'))
+  .max(86_400, codeOf('model.wait-most-a-day'));
+
+/**
+ * What the program makes of inputs to switch an output: all of them or any, each as it is or turned; held from then on
+ * until another comes, on and off later.
+ */
+export const Program = z.object({
+  how: z.enum(['all', 'any']),
+  of: z
+    .array(z.object({ pointId: Id, turned: z.boolean().optional() }))
+    .min(1, codeOf('model.program-needs-input'))
+    .max(8, codeOf('model.program-most-inputs')),
+  /** The input that ends what is held. */
+  until: Id.optional(),
+  onDelay: Wait.optional(),
+  offDelay: Wait.optional(),
+});
+
 export const Point = z.object({
   id: Id,
   tag: Tag,
@@ -169,6 +191,8 @@ export const Point = z.object({
   helperIds: z.array(Id).max(40).optional(),
   /** Contactors, valves and drives that a safety function stops, besides those that its own wires lead to. */
   stops: z.array(Id).max(20).optional(),
+  /** What switches it, of an output. */
+  program: Program.optional(),
   range: Range.optional(),
   plate: Card.optional(),
   scaling: Scaling.optional(),
@@ -298,6 +322,7 @@ export type MainsHertz = z.infer<typeof MainsHertz>;
 export type Instrument = z.infer<typeof Instrument>;
 export type OutputKind = z.infer<typeof OutputKind>;
 export type Logic = z.infer<typeof Logic>;
+export type Program = z.infer<typeof Program>;
 export type WireColour = (typeof COLOURS)[number];
 
 /** The two halves of a terminal reference. */

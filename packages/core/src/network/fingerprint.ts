@@ -94,6 +94,7 @@ export const aboutPoint = oncePer(({ index, point, device, ports, scope }: Point
       bit: point.bit,
       range: point.range,
       stops: point.stops,
+      program: point.program,
       own: differs ? own : undefined,
       // Of a value that arrives as data: which it is and what it means.
       data: chosenData && Object.keys(chosenData).length ? chosenData : undefined,

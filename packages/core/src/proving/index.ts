@@ -18,3 +18,4 @@ export { openJobFile, openVersion1 } from './openJobFile.ts';
 export { checkName, expectedText, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
 export { jobProgress, latestResults, progressIn, progressOf } from './progress.ts';
 export type { Status, PointProgress, Stage } from './progress.ts';
+export { programCases, programText } from './programChecks.ts';

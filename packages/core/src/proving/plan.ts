@@ -11,6 +11,7 @@ import { tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
 import type { CheckGroup, Expected, ProofPlan } from './check.ts';
 import { functionGroup } from './functionChecks.ts';
+import { programGroup } from './programChecks.ts';
 import { communicationGroup, pulseGroup, signalChecks, voltsCheck } from './signalChecks.ts';
 import { yesno } from './sought.ts';
 import type { Sought, SoughtGroup } from './sought.ts';
@@ -90,7 +91,7 @@ const outline = oncePer((analysis: Analysis): SoughtGroup[] => {
     case 'pulses':
       return [...supply, { ...pulseGroup(context), caution: MOVES }, ...functionGroup(context)];
     default:
-      return [...supply, ...stateGroups(analysis), ...functionGroup(context)];
+      return [...supply, ...stateGroups(analysis), ...functionGroup(context), ...programGroup(context)];
   }
 });
 
@@ -279,6 +280,7 @@ const CHECK_NAMES: Readonly<Record<string, Message>> = {
   reading: say('proof.reading'),
   controller: say('proof.controller'),
   screen: say('proof.panel-screen'),
+  case: say('proof.program-case'),
 };
 
 /** What a check was, by its key alone: also where the point is another by now. */

@@ -1,0 +1,2 @@
+-- What switches an output.
+alter table point add column program jsonb;
