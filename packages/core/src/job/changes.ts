@@ -10,6 +10,7 @@ import { withRoom } from './terminalRoom.ts';
 import { doubledParts } from './partTags.ts';
 import { withNumbersOf } from './keptNumbers.ts';
 import { setFigure, setOwnKind } from './kindChanges.ts';
+import { setCommon } from './commonChanges.ts';
 import { withoutInput } from './programs.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
@@ -390,34 +391,4 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
     wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...left, wires }, item), left.wires),
     stamps: job.stamps.filter(({ pointId }) => pointId !== id),
   };
-}
-
-function setCommon(job: JobContent, { moduleId, common, rail }: Of<'setCommon'>): JobContent {
-  const module = job.modules.find(({ id }) => id === moduleId);
-  if (!module) return refuse(say('job.module-job'), 'moduleId');
-  if (!isCommon(job, module, common)) refuse(say('job.has-no', { module: module.tag, common }), 'common');
-  const ref = `${moduleId}:${common}`;
-  const index = new JobIndex(job);
-  const old = index
-    .wiresAt(ref)
-    .find(
-      (wire) => index.railAt(ref) && [wire.from, wire.to].some((end) => index.supply(splitRef(end).item)),
-    );
-  if (!rail) return { ...job, wires: job.wires.filter((wire) => wire !== old) };
-  const supply = supplyOfRail(job, rail, index.railAt(ref)?.supply);
-  if (!supply) return refuse(say('job.no-supply-with-rail', { rail }), 'rail');
-  if (!old) return { ...job, wires: [...job.wires, commonWire(job, moduleId, common, rail, supply)] };
-  const moved = { from: ref, to: `${supply.id}:${rail}`, colour: railColour(job, rail) };
-  return { ...job, wires: edited(job.wires, old.id, moved, 'wire') };
-}
-
-/** Whether a terminal belongs on a rail: the common of a group, or of a port. */
-function isCommon(job: JobContent, module: Module, terminal: string): boolean {
-  const types = partTypesOf(job);
-  const type = types.findModule(module);
-  if (!type?.terminals.some(({ name }) => name === terminal)) return false;
-  return (
-    type.groups.some(({ common }) => common === terminal) ||
-    types.ports(module).some(({ common }) => common === terminal)
-  );
 }

@@ -49,6 +49,16 @@ export const JOB = {
   'job.holds-stored-which-never': ({ point, kept }: { point: string; kept: number }) =>
     `${point} holds ${kept} stored ${kept === 1 ? 'result' : 'results'}, which are never removed. Take it off its channel instead.`,
   'job.module-job': 'That module is not in the job.',
+  'job.common-behind': ({
+    module,
+    common,
+    parts,
+  }: {
+    module: string;
+    common: string;
+    parts: readonly string[];
+  }) =>
+    `${common} of ${module} sits on its rail through ${parts.join(', ')}. Lead the wires of ${parts.join(', ')} elsewhere in the wire list; another wire here would join both rails.`,
   'job.no-supply-with-rail': ({ rail }: { rail: string }) =>
     `The job has no supply with ${rail}. Add one in Panel, then put the common on it.`,
   'job.has-no': ({ module, common }: { module: string; common: string }) => `${module} has no ${common}.`,

@@ -117,6 +117,10 @@ test('a common behind a fuse sits on its rail, and a sensor on it works', () => 
   const index = new JobIndex(fused);
   expect(index.railOf('m', 'COM1')?.rail).toBe('-');
   expect(judge(analyse(index, 'px-1')).status).toBe('works');
+  // A second wire beside the fuse would join both rails.
+  for (const to of ['+', null] as const)
+    expect(() => after(fused, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: to })).toThrow(/F9/);
+  expect(after(fused, { kind: 'setCommon', moduleId: 'm', common: 'COM1', rail: '-' })).toEqual(fused);
 });
 
 test('what hangs on a supply is led behind a branch, both of its wires, and works there', () => {
