@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
-import type { Device, JobContent, AsFound, Module, Point, Supply, Wire } from '../model/index.ts';
+import type { Device, JobContent, AsFound, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -15,7 +15,7 @@ import { withoutInput } from './programs.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
-import { commonWire, moduleSupplyWires, proposeWires, railColour, supplyOfRail } from './propose.ts';
+import { commonWire, moduleSupplyWires, proposeWires, supplyOfRail } from './propose.ts';
 
 type Of<K extends SingleChange['kind']> = Extract<SingleChange, { kind: K }>;
 
