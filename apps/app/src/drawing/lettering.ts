@@ -34,11 +34,14 @@ export function widthOf(text: string, size: number, face: Face): number {
 const RISE = 0.7;
 const FALL = 0.2;
 
-/** The room that a word takes. */
+/** Words stand at least so far apart in a line, half of it beside each. */
+const AIR = 1.5;
+
+/** The room that a word takes, with the air beside it. */
 export function boxOf({ x, y, text, size, face, anchor }: Letters): Box {
   const width = widthOf(text, size, face);
   const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
-  return { x: left, y: y - RISE * size, width, height: (RISE + FALL) * size };
+  return { x: left - AIR, y: y - RISE * size, width: width + 2 * AIR, height: (RISE + FALL) * size };
 }
 
 /** A text that is cut where it does not fit into so much room. */
