@@ -20,10 +20,16 @@ test('a wire between any two terminals tells what it does before it is stored', 
   await expect(does).toContainText('Short circuit in the panel');
   await end(page, 'From', 'PX-102 BK');
   await expect(does).toContainText('PX-102: BK of PX-102 is short-circuited');
+  await page.getByLabel('mm² or AWG').fill('thick');
+  await expect(page.getByText('Enter mm² such as 0.75 or AWG 18.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Add the wire' })).toBeDisabled();
+  await page.getByLabel('mm² or AWG').fill('AWG 18');
+  await page.getByLabel('Length').fill('6 ft');
   await page.getByRole('button', { name: 'Add the wire' }).click();
   await page.getByLabel('Find a tag, terminal, number or cable').fill('PX-102');
   const added = page.getByRole('button', { name: /^Wire \d+, PX-102 BK to G1/ });
   await expect(added).toHaveCount(1);
+  await expect(added).toContainText('0.823\u00a0mm², 1.83\u00a0m');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(added).toHaveCount(0);
 });

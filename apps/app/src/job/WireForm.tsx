@@ -1,5 +1,5 @@
 import type { JobView } from '@keypost/api';
-import { colourTo, JobIndex, numbering, PANEL, refText } from '@keypost/core/job';
+import { colourTo, JobIndex, refText } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { COLOURS, JobProblem, splitRef } from '@keypost/core/model';
@@ -21,8 +21,9 @@ import { Select } from '../ui/Select';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
 import { jobTerminals } from './jobTerminals';
+import { readSize, SizeTexts, usualSize, WireSizeFields } from './WireSizeFields';
 
-const Ends = z.object({ from: z.string(), to: z.string() });
+const Ends = z.object({ from: z.string(), to: z.string(), size: SizeTexts.optional() });
 
 /** A wire between any two terminals of a job: a new one, or one that is led elsewhere or taken away. */
 export function WireForm({
@@ -42,7 +43,10 @@ export function WireForm({
   onDone: () => void;
 }) {
   const index = useMemo(() => new JobIndex(view.content), [view]);
-  const planned = { from: wire?.from ?? start?.from ?? '', to: wire?.to ?? start?.to ?? '' };
+  const planned: z.infer<typeof Ends> = {
+    from: wire?.from ?? start?.from ?? '',
+    to: wire?.to ?? start?.to ?? '',
+  };
   const [ends, setEnds] = useDraftState(
     `${view.id}.ends.${wire?.id ?? (start ? `${start.from} ${start.to}` : 'new')}`,
     Ends,
@@ -52,6 +56,7 @@ export function WireForm({
     setEnds(planned);
     onDone();
   };
+  const size = ends.size ?? usualSize(index);
   const [colour, setColour] = useState<WireColour | ''>(wire?.colour ?? '');
   const [removing, setRemoving] = useState(false);
   const [id] = useState(() => uuid());
@@ -72,12 +77,8 @@ export function WireForm({
             onChange={(from) => setEnds({ ...ends, from })}
           />
           <Select label="To" value={ends.to} options={options} onChange={(to) => setEnds({ ...ends, to })} />
-          <Select
-            label="Colour"
-            value={shown}
-            options={COLOURS.map((value) => ({ value, label: value }))}
-            onChange={(next) => setColour(next as WireColour)}
-          />
+          <ColourField value={shown} onChange={setColour} />
+          {!wire && <WireSizeFields texts={size} onChange={(next) => setEnds({ ...ends, size: next })} />}
         </>
       )}
       {change && <WhatItDoes view={view} change={change} />}
@@ -88,6 +89,15 @@ export function WireForm({
     </View>
   );
 }
+
+const ColourField = ({ value, onChange }: { value: WireColour; onChange: (colour: WireColour) => void }) => (
+  <Select
+    label="Colour"
+    value={value}
+    options={COLOURS.map((colour) => ({ value: colour, label: colour }))}
+    onChange={(next) => onChange(next as WireColour)}
+  />
+);
 
 function StoreWire({
   view,
@@ -131,13 +141,15 @@ const removal = ({ id }: Wire): Change => ({ kind: 'removeWire', wireId: id });
 function changeOf(
   index: JobIndex,
   wire: Wire | undefined,
-  { from, to }: { from: string; to: string },
+  { from, to, size = usualSize(index) }: z.infer<typeof Ends>,
   colour: WireColour,
   id: string,
 ): Change | undefined {
   if (from === '' || to === '' || from === to) return undefined;
-  if (!wire)
-    return { kind: 'addWire', wire: { id, number: numbering(index.job)(), from, to, colour, ...PANEL } };
+  if (!wire) {
+    const read = readSize(size);
+    return read && { kind: 'addWire', wire: { id, from, to, colour, ...read } };
+  }
   const moved: Change = { kind: 'moveWire', wireId: wire.id, from, to };
   const isMoved = from !== wire.from || to !== wire.to;
   const recoloured: Change = { kind: 'editWire', wireId: wire.id, patch: { colour } };

@@ -41,5 +41,5 @@ export function wireSize(
         `about ${gaugeText(mm2).replace(' ', '\u00a0')} (${mm2}\u00a0mm²)`,
         `${Number(value.toPrecision(3))}\u00a0${unit}`,
       ]
-    : [`${mm2}\u00a0mm²`, `${lengthM}\u00a0m`];
+    : [`${mm2}\u00a0mm²`, `${Math.round(lengthM * 100) / 100}\u00a0m`];
 }
