@@ -57,6 +57,13 @@ async function asked(page: Page): Promise<Thumb> {
   return thumb;
 }
 
+test('what takes a guard’s stop away is refused where it is sought, with whom to ask', async ({ page }) => {
+  const thumb = await asked(page);
+  await thumb.tap(page.getByRole('combobox', { name: 'Device', exact: true }));
+  await page.getByLabel('Search').fill('muting sensor');
+  await expect(page.getByRole('dialog')).toContainText('defer to the safety engineer');
+});
+
 test('an empty store shows three ways in, and each leads somewhere', async ({ page }) => {
   await page.goto(home);
   await expect(page.getByRole('link', { name: /^Will it work together/ })).toBeVisible();

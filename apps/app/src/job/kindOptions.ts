@@ -1,9 +1,13 @@
-import { seenOf, seenOfModule } from '@keypost/core/catalog';
+import { refusedKind, seenOf, seenOfModule } from '@keypost/core/catalog';
 import type { DeviceType, ModuleType, PartTypes, Port } from '@keypost/core/catalog';
 import { portFits } from '@keypost/core/job';
 import { oncePer } from '@keypost/core/lists';
+import { textOf } from '@keypost/core/messages';
 import type { Sight } from '../ui/Chooser';
 import type { Choice } from '../ui/choices';
+
+/** Why a device that is sought is not offered. */
+export const deviceRefusal = (sought: string): string | undefined => textOf(refusedKind(sought));
 
 /** By what is seen of a device. */
 export const DEVICE_SIGHTS: readonly Sight[] = [

@@ -5,7 +5,7 @@ import { JobProblem, problemText } from '@keypost/core/model';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useJob } from '../data/jobs';
-import { deviceChoice, DEVICE_SIGHTS, moduleChoice } from '../job/kindOptions';
+import { deviceRefusal, deviceChoice, DEVICE_SIGHTS, moduleChoice } from '../job/kindOptions';
 import { Loaded } from '../data/Loaded';
 import { pickFile } from '../data/saveFile';
 import { useJobId } from '../job/useJobId';
@@ -104,6 +104,7 @@ function StartCard({ view, onDraft }: { view: JobView; onDraft: (draft: Draft) =
           options={options}
           onChange={setChosen}
           sights={DEVICE_SIGHTS}
+          refusal={deviceRefusal}
         />
         <Button label="Start from it" kind="main" onPress={start} />
         <Button label="Read its file" onPress={() => void read()} />

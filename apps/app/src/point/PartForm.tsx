@@ -16,7 +16,7 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Card, Row } from '../ui/Card';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
-import { deviceChoice, PART_SIGHTS } from '../job/kindOptions';
+import { deviceRefusal, deviceChoice, PART_SIGHTS } from '../job/kindOptions';
 import { schemaResolver } from '../ui/schemaResolver';
 import { Select } from '../ui/Select';
 import { terminalOptions } from './terminalOptions';
@@ -122,6 +122,7 @@ function KindField({
       options={partOptions(point)}
       onChange={onChange}
       sights={PART_SIGHTS}
+      refusal={deviceRefusal}
     />
   );
 }

@@ -14,7 +14,7 @@ import { z } from 'zod';
 import { View } from 'react-native';
 import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
-import { DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
+import { deviceRefusal, DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Beside } from '../ui/Beside';
 import { FormField } from '../ui/FormField';
@@ -239,6 +239,7 @@ function TypeField({
       onChange={choose}
       options={pointKinds(types, port)}
       sights={DEVICE_SIGHTS}
+      refusal={deviceRefusal}
       foot={foot}
     />
   );

@@ -4,7 +4,7 @@ import { plateQuestions } from '@keypost/core/planning';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SCRATCH } from '../data/server';
-import { DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
+import { deviceRefusal, DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
 import { Card, Row } from '../ui/Card';
 import { Field } from '../ui/Field';
 import { MoreRow } from '../ui/MoreRow';
@@ -24,6 +24,7 @@ export function HandCard({ form }: { form: TrialForm }) {
           options={pointKinds(types)}
           onChange={takeDevice}
           sights={DEVICE_SIGHTS}
+          refusal={deviceRefusal}
           foot={() => (
             <MoreRow
               first={false}

@@ -5,6 +5,7 @@ import { vars } from 'nativewind';
 import { Button } from './Button';
 import { Field } from './Field';
 import { Check, ChevronRight, X } from './icons';
+import { Notice } from './Notice';
 import { OptionTile } from './OptionTile';
 import { filtered, found, wordsOf } from './choices';
 import type { Choice, Filters } from './choices';
@@ -26,6 +27,8 @@ interface Chosen {
   readonly onChange: (value: string) => void;
   /** By what is seen of it. */
   readonly sights?: readonly Sight[];
+  /** Why what is sought is not offered here at all. */
+  readonly refusal?: (sought: string) => string | undefined;
   /** Stands under the list, for what is not in it. */
   readonly foot?: (close: () => void) => ReactNode;
 }
@@ -67,6 +70,7 @@ function Chooser({
   options,
   onChange,
   sights = [],
+  refusal,
   foot,
   onClose,
 }: Chosen & { onClose: () => void }) {
@@ -82,6 +86,7 @@ function Chooser({
   const isFiltered = Object.keys(filters).length > 0;
   const isSought = sought.trim() !== '';
   const last = isSought || isFiltered ? [] : recentOf(label);
+  const refused = refusal?.(sought);
   return (
     <OverAll label={label} onClose={onClose}>
       <View className="gap-3 px-4 pb-3">
@@ -96,7 +101,12 @@ function Chooser({
         <Sights options={options} sights={sights} filters={filters} onChange={setFilters} />
       </View>
       <ScrollView className="flex-1 border-t border-line bg-plate" contentContainerClassName="grow pb-6">
-        {hits.length === 0 && (
+        {refused !== undefined && (
+          <View className="px-4 py-4">
+            <Notice>{refused}</Notice>
+          </View>
+        )}
+        {hits.length === 0 && refused === undefined && (
           <View className="items-start gap-3 px-4 py-4">
             <Text as="soft">Nothing of this kind is here.</Text>
             {isFiltered && <Button label="Look among all" onPress={() => setFilters({})} />}

@@ -56,3 +56,4 @@ export { seenOf, seenOfModule } from './seen.ts';
 export { SIGNALS, signalAt } from './signals.ts';
 export type { SignalKind } from './signals.ts';
 export { problemsOfDevice, problemsOfModule } from './soundness.ts';
+export { refusedKind } from './refusedKinds.ts';

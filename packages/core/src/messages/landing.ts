@@ -13,6 +13,8 @@ export const LANDING = {
   'landing.two-leads-add-their':
     'Two leads add their resistance to the value, three cancel it, four take no part in it.',
   'landing.plus-plus-colours-type': 'Plus to plus in the colours of its type; no copper before the input.',
+  'landing.defer-to-safety-engineer':
+    'Muting, enabling and two-hand devices take a guard’s stop away or stand in for it. None of them is checked here, and nothing like them should be drawn in their place: defer to the safety engineer.',
   'landing.pair-between-two-leads':
     'The signal stands between two leads: both go to one input that is made for it, twisted together, and neither to a rail.',
   'landing.passive-output-needs-supply':
