@@ -177,3 +177,12 @@ test.each([
 ])('%s and %s are one unit: %s', (a, b, same) => {
   expect(isSameUnit(a, b)).toBe(same);
 });
+
+test.each([
+  ['1500 1/min', 1500],
+  ['1 1/min', 1],
+  ['1 1/2 rpm', 1.5],
+  ['90,5 rpm', 90.5],
+])('turns a minute are read as they are printed: %s', (text, value) =>
+  expect(parseIn(text, '1/min')).toEqual({ ok: true, value }),
+);

@@ -94,6 +94,8 @@ const plainSpelling = (text: string): string =>
     .replace('μ', 'µ')
     .replace(/\s*([½¼¾⅛⅜])/, (_, sign: string) => ` ${FRACTIONS[sign] ?? sign}`)
     .replace(/\s*(?:"|″|'')\s*$/, ' in')
+    // Turns a minute begin like a fraction.
+    .replace(/\s1\/min\s*$/i, ' rpm')
     .trim();
 
 /** No temperature is lower, °C. */

@@ -84,13 +84,13 @@ const fed = (ohms: number): Behaviour => ({
 });
 
 const stage = (
-  [id, output, out]: readonly [string, string, string],
+  [id, output, out]: readonly [string, string | undefined, string],
   [plus, minimum]: readonly [string, number],
   more: Partial<Extract<Behaviour, { model: 'transistor-output' }>>,
 ): Behaviour => ({
   model: 'transistor-output',
   id,
-  output,
+  ...(output !== undefined && { output }),
   plus,
   minus: 'BU',
   out,
@@ -182,7 +182,7 @@ export const ROTATION_DEVICES: readonly DeviceDescription[] = [
       { model: 'contact', id: 'regulated', a: '~reg', b: '~5', closed: { on: 'fed' } },
       ...TRACKS.flatMap(({ id, name }) => [
         stage([`output-${id}`, id, `${name}+`], ['~5', 3], { style: 'pushpull', active: { called: id } }),
-        stage([`inverse-${id}`, id, `${name}-`], ['~5', 3], {
+        stage([`inverse-${id}`, undefined, `${name}-`], ['~5', 3], {
           style: 'pushpull',
           active: { not: { called: id } },
         }),
