@@ -42,6 +42,7 @@ const PAGES: readonly (readonly [path: string, ready: RegExp])[] = [
   [`${BOARD}/point/lt-270/scale/line`, /beside a tape/],
   [`${BOARD}/point/ft-220/scale/flow`, /Flow/],
   [`${BOARD}/point/pt-221/prove`, /Inject/],
+  [`${BOARD}/point/yv-254/program`, /It is on while/],
 ];
 
 /** What an automatic check finds that is serious, each with some of the places. */

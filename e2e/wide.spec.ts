@@ -39,6 +39,16 @@ test('the panel shows modules side by side, and a turned common stops its sensor
   await expect(row.getByRole('img')).toHaveAccessibleName('failed');
 });
 
+test('a form uses the width, and stands in one column on the phone', async ({ page }) => {
+  const left = async (label: string): Promise<number> =>
+    (await page.getByLabel(label, { exact: true }).boundingBox())?.x ?? NaN;
+  await page.goto(`${BOARD}/new-point`);
+  await expect(page.getByLabel('Tag', { exact: true })).toBeVisible();
+  expect((await left('Channel')) - (await left('Tag'))).toBeGreaterThan(300);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(async () => (await left('Channel')) - (await left('Tag'))).toBe(0);
+});
+
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 390, height: 844 },
@@ -57,6 +67,7 @@ for (const path of [
   '/point/at-223/scale/setup',
   '/point/pt-221/scale/code',
   '/point/pt-221/prove',
+  '/point/yv-254/program',
 ]) {
   test(`nothing is wider than the screen: the job${path}`, async ({ page }) => {
     await page.goto(`${BOARD}${path}`);

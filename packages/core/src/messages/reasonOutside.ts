@@ -112,6 +112,8 @@ export const REASON_OUTSIDE = {
     protection: string;
   }) =>
     `${tag} is overloaded: its ${protection === 'fuse' ? 'fuse' : 'breaker'} lets ${amps} A through, and ${fixed(otherAmps, 1)} A of other loads hang on it besides.`,
+  'reason.overload.two-wire': ({ which, state, amps }: { which: string; state: string; amps: number }) =>
+    `${which} is overloaded in the state “${state}”: its load asks for more than the ${ampsText(amps)} at which it gives up. It burns out. Let it switch a relay, and the relay the load.`,
   'reason.short-circuit.state': ({ tag, state, amps }: { tag: string; state: string; amps: number }) =>
     `${tag} is short-circuited in the state “${state}”: it gives its ${ampsText(amps)}, and a fuse blows or wires burn.`,
   'reason.short-circuit.mains': ({ tag, state, amps }: { tag: string; state: string; amps: number }) =>

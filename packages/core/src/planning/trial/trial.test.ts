@@ -47,6 +47,14 @@ test('every device that can be a point is tried on everything that it is offered
   expect(tried).toBeGreaterThan(400);
 });
 
+test('a two-wire sensor whose load asks for more than it bears is overloaded, and not short-circuited', () => {
+  const heavy = verdict(trial({ typeId: 'inductive-2w-ac', kind: 'twowire', target: 'heater-230' }));
+  expect(heavy.status).toBe('cannot');
+  expect(said(heavy.sentence)).toMatch(/^reason\.overload\.two-wire/);
+  const light = verdict(trial({ typeId: 'inductive-2w-ac', kind: 'twowire', target: 'relay-2co-230ac' }));
+  expect(said(light.sentence)).not.toMatch(/overload/);
+});
+
 test('nothing can be tried on nothing: each device has a place to go', () => {
   const lost = DEVICE_TYPES.filter(
     ({ id, outputs, description }) =>

@@ -50,6 +50,10 @@ export function outputShort({ context, states, staged }: Analysis): Reason[] {
       const [item = ''] = element.id.split('/');
       const tag = (context.index.device(item) ?? context.index.module(item))?.tag;
       if (amps === undefined || tag === undefined) continue;
+      if (element.kind === 'twoWire' && loadTakes(element, solution, context.supply) > RAIL_VOLTS)
+        return [
+          cannot('overload', say('reason.overload.two-wire', { which: tag, state: situation.words, amps })),
+        ];
       const sensor = element.kind === 'twoWire';
       const terminal = splitRef(element.kind === 'output' ? element.out : '').terminal;
       const which = sensor ? tag : say('text.of', { what: terminal, of: tag });
@@ -66,6 +70,14 @@ export function outputShort({ context, states, staged }: Analysis): Reason[] {
     }
   return [];
 }
+
+/** What is left of the supply for whatever stands in series with a two-wire sensor, V. */
+const loadTakes = (
+  { id, a, b }: Extract<Element, { kind: 'twoWire' }>,
+  solution: Solution,
+  { volts, internalOhms }: Supply,
+): number =>
+  volts - Math.abs(solution.amps(id)) * internalOhms - Math.abs(solution.volts(a) - solution.volts(b));
 
 /** What an element drives, A, while nothing but wires stands between it and the other pole. */
 function drivenOnto(element: Element, solution: Solution): number | undefined {
