@@ -46,6 +46,8 @@ export const SCALING = {
     `A healthy ${end} ${unit}, the end of the range, is told as ${band}: the limit stands at ${limit} ${unit}. Move it out of the range.`,
   'scaling.over-range': 'over-range',
   'scaling.short': 'short',
+  'scaling.break-reads': ({ unit, value, unit2 }: { unit: string; value: number; unit2: string }) =>
+    `A broken wire reads 0 ${unit}, which is ${written(value, 3)} ${unit2}: no limit tells it from that.`,
   'scaling.too-many': 'too many pulses',
   'scaling.wire-break': 'wire break',
   'scaling.namur-ne-43-3': 'NAMUR NE 43: 3.6, 3.8, 20.5, 21 mA',

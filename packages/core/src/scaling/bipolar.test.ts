@@ -1,6 +1,7 @@
 import { bareJob, withModule, withPoint } from '../../test/jobs.ts';
 import { analyse } from '../analysis/index.ts';
 import { applyChange, JobIndex, NOBODY } from '../job/index.ts';
+import { textOf } from '../messages/index.ts';
 import { verdictOf } from '../verdict/index.ts';
 import { chainOf, countedOf, engineeringOf } from './index.ts';
 
@@ -47,6 +48,12 @@ describe('a signal on both sides of zero', () => {
     // The burden of the wires takes up to a count or two.
     expect(Math.abs(counts - raw)).toBeLessThanOrEqual(3);
     expect(engineeringOf(made.chain, raw)).toBeCloseTo(value, 2);
+  });
+
+  test('has no live zero: a broken wire reads the middle, and that is said', () => {
+    const made = chainOf(lever());
+    if (!made || 'problem' in made) throw new Error('no chain');
+    expect(made.notes.map((note) => textOf(note)).join()).toContain('reads 0 V, which is 0 %');
   });
 
   test('does not work on an input that is set to one side only', () => {

@@ -8,6 +8,7 @@ import type { OwnPort } from '../network/index.ts';
 import { swallowedEnds, usualBands } from './bands.ts';
 import { beyondTable, problemOfCurve, rootOf, straight, tableOf, tablesOf, then } from '../sensing/index.ts';
 import type { CalibrationTables, Curve } from '../sensing/index.ts';
+import { countedOf, engineeringOf } from './chain.ts';
 import type { SignalChain } from './chain.ts';
 import { dataChain } from './dataChain.ts';
 import { converted, unitOf } from './converterPart.ts';
@@ -90,10 +91,18 @@ function build(analysis: Analysis, own: OwnPort, scaling: Scaling, tables: Calib
     own,
     sensed,
     range,
-    notes: notesOf(sensed, scaling, tables, channel, own),
+    notes: [...notesOf(sensed, scaling, tables, channel, own), ...breakNote(chain, inputRange)],
     ends: inputRange,
     swallowed: swallowedEnds(bands, inputRange, { unit: unitOf(own) }),
   };
+}
+
+/** What a broken wire is read as, where the signal has no live zero and its range holds that reading. */
+function breakNote(chain: SignalChain, { low, high }: { low: number; high: number }): Message[] {
+  const { unit } = chain.input;
+  if ((unit !== 'V' && unit !== 'mA') || low > 0 || high < 0) return [];
+  const value = engineeringOf(chain, countedOf(chain, 0).counts);
+  return [say('scaling.break-reads', { unit, value, unit2: chain.controller.unit })];
 }
 
 /** Shares of the signal's range at which the loop is solved: closer where it may bend. */
