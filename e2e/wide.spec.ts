@@ -46,7 +46,8 @@ test('a form uses the width, and stands in one column on the phone', async ({ pa
   await expect(page.getByLabel('Tag', { exact: true })).toBeVisible();
   expect((await left('Channel')) - (await left('Tag'))).toBeGreaterThan(300);
   await page.setViewportSize({ width: 390, height: 844 });
-  await expect.poll(async () => (await left('Channel')) - (await left('Tag'))).toBe(0);
+  // A field and a choice differ by the width of their edge.
+  await expect.poll(async () => Math.abs((await left('Channel')) - (await left('Tag')))).toBeLessThan(3);
 });
 
 const SIZES = [
