@@ -96,7 +96,7 @@ function Chooser({
           placeholder="Search by name or word"
           value={sought}
           onChange={setSought}
-          onSubmitEditing={() => hits[0] && choose(hits[0].value)}
+          onSubmitEditing={() => refused === undefined && hits[0] && choose(hits[0].value)}
         />
         <Sights options={options} sights={sights} filters={filters} onChange={setFilters} />
       </View>
@@ -112,13 +112,17 @@ function Chooser({
             {isFiltered && <Button label="Look among all" onPress={() => setFilters({})} />}
           </View>
         )}
-        <Hits
-          label={label}
-          groups={isSought ? [{ name: '', items: hits }] : groupsOf(hits, last)}
-          value={value}
-          onChoose={choose}
-        />
-        {foot?.(onClose)}
+        {refused === undefined && (
+          <>
+            <Hits
+              label={label}
+              groups={isSought ? [{ name: '', items: hits }] : groupsOf(hits, last)}
+              value={value}
+              onChoose={choose}
+            />
+            {foot?.(onClose)}
+          </>
+        )}
       </ScrollView>
     </OverAll>
   );

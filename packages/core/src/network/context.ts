@@ -1,7 +1,7 @@
 import { chosenOutput, resistanceOfOutput, settingsOf, terminalWithRole } from '../catalog/index.ts';
 import type { DeviceOutput, DeviceType, Port, ResistanceElement } from '../catalog/index.ts';
 import type { Device, Logic, Module, OutputKind, Point, Settings, Supply } from '../model/index.ts';
-import { addressOf } from '../job/index.ts';
+import { addressOf, minusOf } from '../job/index.ts';
 import type { ChannelPlace, CommonRail, JobIndex, Rail } from '../job/index.ts';
 import { scopeOf } from './scope.ts';
 import type { Scope } from './scope.ts';
@@ -162,7 +162,7 @@ export function signalNode({ index, point, device, type }: PointContext): string
 
 /**
  * Where a technician puts the leads to see an output's signal: across it where it is read so, since its loop may hang
- * on no rail, else from the signal wire to the device's own minus, or to 0 V.
+ * on no rail, else from the signal wire to the device's own minus, to N of mains, or to 0 V.
  */
 export function signalLeads(
   context: PointContext,
@@ -173,7 +173,9 @@ export function signalLeads(
     const [red, black] = output.across;
     return { red: `${device.id}:${red}`, black: `${device.id}:${black}`, across: true };
   }
-  return { red: signalNode(context), black: supplyNodes(context)?.minus ?? zero, across: false };
+  // What mains drives is read against N: 0 V of the control supply is no point of that circuit.
+  const back = context.supply.kind === 'ac' ? minusOf(context.supply) : zero;
+  return { red: signalNode(context), black: supplyNodes(context)?.minus ?? back, across: false };
 }
 
 /** The device's own supply terminals, if it has any. */

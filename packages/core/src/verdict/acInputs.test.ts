@@ -5,6 +5,7 @@ import { applyChange, JobIndex, NOBODY, portFits } from '../job/index.ts';
 import { sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { textOf } from '../messages/index.ts';
+import { signalLeads } from '../network/index.ts';
 import { verdictOf } from './index.ts';
 
 /** A job with mains of so many volts, and an input module on it with its commons on N. */
@@ -73,6 +74,12 @@ describe('an input for alternating current', () => {
     const [point] = content.points;
     const type = index.deviceType(index.deviceOf(sure(point)));
     expect(index.portsOf('m').filter((port) => portFits(type, type.outputs[0], port))).toEqual([]);
+  });
+
+  test('is measured against N of its own mains', () => {
+    const { analysis } = judged(withPoint(job(), CONTACT));
+    expect(signalLeads(analysis.context, 'g1:-')).toEqual({ red: 'px-1-b:2', black: 'q1:N', across: false });
+    expect(analysis.present.signalVolts).toBeCloseTo(230, 0);
   });
 
   test('with its common on no rail is open, and can be put on N only where there is mains', () => {
