@@ -101,19 +101,9 @@ function Chooser({
         <Sights options={options} sights={sights} filters={filters} onChange={setFilters} />
       </View>
       <ScrollView className="flex-1 border-t border-line bg-plate" contentContainerClassName="grow pb-6">
-        {refused !== undefined && (
-          <View className="px-4 py-4">
-            <Notice>{refused}</Notice>
-          </View>
-        )}
-        {hits.length === 0 && refused === undefined && (
-          <View className="items-start gap-3 px-4 py-4">
-            <Text as="soft">Nothing of this kind is here.</Text>
-            {isFiltered && <Button label="Look among all" onPress={() => setFilters({})} />}
-          </View>
-        )}
-        {refused === undefined && (
+        {refused === undefined ? (
           <>
+            {hits.length === 0 && <NoHit onAll={isFiltered ? () => setFilters({}) : undefined} />}
             <Hits
               label={label}
               groups={isSought ? [{ name: '', items: hits }] : groupsOf(hits, last)}
@@ -122,9 +112,22 @@ function Chooser({
             />
             {foot?.(onClose)}
           </>
+        ) : (
+          <View className="px-4 py-4">
+            <Notice>{refused}</Notice>
+          </View>
         )}
       </ScrollView>
     </OverAll>
+  );
+}
+
+function NoHit({ onAll }: { onAll: (() => void) | undefined }) {
+  return (
+    <View className="items-start gap-3 px-4 py-4">
+      <Text as="soft">Nothing of this kind is here.</Text>
+      {onAll && <Button label="Look among all" onPress={onAll} />}
+    </View>
   );
 }
 
