@@ -1,17 +1,11 @@
-import { useSyncExternalStore } from 'react';
+import { held } from './held';
 
 let words: Promise<unknown> | undefined;
-let there = false;
-const ears = new Set<() => void>();
+const there = held(false);
 
 /** Fetches the sentences in which something judged is said; asked for with the first that is judged or opened. */
-export function fetchWords(): Promise<unknown> {
-  words ??= import('@keypost/core/messages/all').then(() => {
-    there = true;
-    for (const ear of ears) ear();
-  });
-  return words;
-}
+export const fetchWords = (): Promise<unknown> =>
+  (words ??= import('@keypost/core/messages/all').then(() => there.put(true)));
 
 /** Why a file was refused, which may be anything that a job holds, once there are words for it. */
 export const onceWorded = <T>(refusal: T): Promise<T> =>
@@ -20,15 +14,5 @@ export const onceWorded = <T>(refusal: T): Promise<T> =>
     () => refusal,
   );
 
-const listen = (ear: () => void): (() => void) => {
-  ears.add(ear);
-  return () => void ears.delete(ear);
-};
-
 /** Whether those sentences are there: until then what was judged is not worded. */
-export const useWords = (): boolean =>
-  useSyncExternalStore(
-    listen,
-    () => there,
-    () => there,
-  );
+export const useWords = there.use;

@@ -1,11 +1,12 @@
 import { sure } from '@keypost/core/lists';
 import { givesBit } from '@keypost/core/job';
+import type { JobIndex } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { Program } from '@keypost/core/model';
 import { programText } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
@@ -73,9 +74,9 @@ function programOf({ how, of, until, onDelay, offDelay }: z.output<typeof Form>)
 }
 
 /** Points whose bit a program can read, as they are chosen. */
-const bitOptions = (job: JobContent) =>
-  job.points
-    .filter((point) => givesBit(job, point))
+const bitOptions = (index: JobIndex) =>
+  index.job.points
+    .filter((point) => givesBit(index.outputOf(point)))
     .map(({ id, tag, name }) => ({ value: id, label: `${tag}, ${name}` }));
 
 function ProgramForm({ point }: { point: OpenPoint }) {
@@ -84,7 +85,7 @@ function ProgramForm({ point }: { point: OpenPoint }) {
   const { content } = point.view;
   const row = point.analysis.context.point;
   const [seen] = useState(() => expecting(point.view, 'points', row.id));
-  const options = bitOptions(content);
+  const options = useMemo(() => bitOptions(point.index), [point.index]);
   const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: textsOf(row.program, options[0]?.value ?? ''),
@@ -250,10 +251,9 @@ function Further({ control, options }: { control: FormControl; options: Options 
 function InWords({ control, content }: { control: FormControl; content: JobContent }) {
   const read = Form.safeParse(useWatch({ control }));
   if (!read.success) return null;
-  const tagOf = (id: string): string => content.points.find((one) => one.id === id)?.tag ?? '';
   return (
     <Text as="strong" role="status">
-      {`${textOf(programText(programOf(read.data), tagOf))}.`}
+      {`${textOf(programText(programOf(read.data), content.points))}.`}
     </Text>
   );
 }

@@ -20,9 +20,8 @@ export function ProveScreen() {
 
 /** What switches an output that a program can switch, and the way to say it. */
 function ProgramRow({ point: { view, analysis, base } }: { point: OpenPoint }) {
-  const { point, port } = analysis.context;
-  if (port?.kind !== 'output' || !takesProgram(view.content, point)) return null;
-  const tagOf = (id: string): string => view.content.points.find((one) => one.id === id)?.tag ?? '';
+  const { point, port, output } = analysis.context;
+  if (port?.kind !== 'output' || !takesProgram(output)) return null;
   return (
     <Card>
       <MoreRow
@@ -31,7 +30,7 @@ function ProgramRow({ point: { view, analysis, base } }: { point: OpenPoint }) {
         label="What switches it"
         hint={
           point.program
-            ? textOf(programText(point.program, tagOf))
+            ? textOf(programText(point.program, view.content.points))
             : 'not said; its wiring can be proven with it'
         }
       />

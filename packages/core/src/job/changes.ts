@@ -303,10 +303,9 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
   const point = pointOf(job, id);
   const before = deviceOfPoint(job, point);
   const { typeId, output, settings, range, area, program, ...own } = patch;
+  const optional = { range, area, program };
   const points = edited(job.points, id, own, 'point').map((row) =>
-    row.id === id
-      ? withOptional(withOptional(withOptional(row, 'range', range), 'area', area), 'program', program)
-      : row,
+    row.id === id ? OPTIONAL.reduce((next, key) => withOptional(next, key, optional[key]), row) : row,
   );
   const bare: Device = {
     ...before,
@@ -334,6 +333,9 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
     ? withNumbersOf(job, assign(cleared, pointOf(cleared, id), place), device.id)
     : cleared;
 }
+
+/** Fields of a point that an edit sets or takes away. */
+const OPTIONAL = ['range', 'area', 'program'] as const;
 
 /** @param value null takes the field away, undefined leaves it. */
 function withOptional<K extends 'range' | 'area' | 'scaling' | 'program'>(

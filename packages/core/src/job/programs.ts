@@ -9,13 +9,11 @@ function outputOf(job: JobContent, { deviceId, outputId }: Point): DeviceOutput 
   return type && outputOfType(type, outputId);
 }
 
-/** Whether a program reads one bit of a point: it switches, and no program switches it. */
-export const givesBit = (job: JobContent, point: Point): boolean =>
-  outputOf(job, point)?.landsOn === 'switched';
+/** Whether a program reads one bit of a point that is about this output: it switches, and no program switches it. */
+export const givesBit = (output: DeviceOutput | undefined): boolean => output?.landsOn === 'switched';
 
-/** Whether a program can switch what a point is about. */
-export const takesProgram = (job: JobContent, point: Point): boolean =>
-  outputOf(job, point)?.landsOn === 'load';
+/** Whether a program can switch what such a point is about. */
+export const takesProgram = (output: DeviceOutput | undefined): boolean => output?.landsOn === 'load';
 
 /** Points that a program names, in its order. */
 const inputsOf = ({ of, until }: Program): string[] => [
@@ -33,7 +31,9 @@ export function checkPrograms(job: JobContent): Problem[] {
     const inputs = inputsOf(program);
     const twice = inputs.find((id, k) => inputs.indexOf(id) !== k);
     return [
-      ...(takesProgram(job, point) ? [] : [{ path, message: say('job.program-of-no-load', { tag }) }]),
+      ...(takesProgram(outputOf(job, point))
+        ? []
+        : [{ path, message: say('job.program-of-no-load', { tag }) }]),
       ...(twice === undefined
         ? []
         : [
@@ -44,7 +44,7 @@ export function checkPrograms(job: JobContent): Problem[] {
           ]),
       ...inputs.flatMap((id) => {
         const input = points.get(id);
-        return input && givesBit(job, input)
+        return input && givesBit(outputOf(job, input))
           ? []
           : [{ path, message: say('job.program-needs-bit', { tag, input: input?.tag ?? id }) }];
       }),

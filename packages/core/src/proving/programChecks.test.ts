@@ -107,7 +107,8 @@ describe('a program of a job', () => {
   });
 
   test('is told with OR, what holds it and both delays', () => {
-    const text = programText({ ...ANY, until: 'px-4', onDelay: 1, offDelay: 5 }, (id) => id.toUpperCase());
+    const points = [1, 2, 3, 4].map((n) => ({ id: `px-${n}`, tag: `PX-${n}` }));
+    const text = programText({ ...ANY, until: 'px-4', onDelay: 1, offDelay: 5 }, points);
     expect(textOf(text)).toBe('On while PX-1 or PX-2 or PX-3, held until PX-4, 1 s later on, 5 s later off');
   });
 

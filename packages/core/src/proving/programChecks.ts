@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import type { Program } from '../model/index.ts';
+import type { Point, Program } from '../model/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { seen } from './sought.ts';
 import type { Sought, SoughtGroup } from './sought.ts';
@@ -49,8 +49,17 @@ export function programCases(program: Program): ProgramCase[] {
   ];
 }
 
-/** A program in words, by the tags of its inputs. */
-export function programText(program: Program, tagOf: (pointId: string) => string): Message {
+/** The tags of points by their ids; of one that is not there, its id. */
+const tagsIn =
+  (points: readonly Tagged[]) =>
+  (id: string): string =>
+    points.find((point) => point.id === id)?.tag ?? id;
+
+type Tagged = Pick<Point, 'id' | 'tag'>;
+
+/** A program in words, by the tags of its inputs among the points of its job. */
+export function programText(program: Program, points: readonly Tagged[]): Message {
+  const tagOf = tagsIn(points);
   const { how, of, until, onDelay = 0, offDelay = 0 } = program;
   return say('proof.program', {
     how,
@@ -67,7 +76,7 @@ export function programText(program: Program, tagOf: (pointId: string) => string
 export function programGroup({ index, point, port, device }: PointContext): SoughtGroup[] {
   const { program } = point;
   if (!program || port?.kind !== 'output') return [];
-  const tagOf = (id: string): string => index.job.points.find((one) => one.id === id)?.tag ?? id;
+  const tagOf = tagsIn(index.job.points);
   const { onDelay = 0, offDelay = 0 } = program;
   const checks = programCases(program).map(({ key, inputs, on, after }): Sought => {
     const put = program.of.map(({ pointId }, i) =>
@@ -85,7 +94,7 @@ export function programGroup({ index, point, port, device }: PointContext): Soug
     {
       key: 'program',
       title: say('proof.program-title', { tag: device.tag }),
-      how: programText(program, tagOf),
+      how: programText(program, index.job.points),
       caution: say('proof.program-moves'),
       checks,
     },

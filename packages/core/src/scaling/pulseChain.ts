@@ -64,7 +64,8 @@ export function pulseChain(analysis: Analysis): PointChain | { readonly problem:
   const scaling = point.scaling ?? Scaling.parse({});
   const meter = effective(index, device.id, 'pulseValue');
   // As long on as off, where no width is set: what turns has no other.
-  const width = law === 'flow' ? Number(effective(index, device.id, 'pulseWidth')?.value ?? 0) / 1000 : NaN;
+  const width =
+    law === 'flow' ? Number(effective(index, device.id, 'pulseWidth')?.value ?? 0) / 1000 : undefined;
   const litres = Number(meter?.value ?? NaN);
   const per = hertzPerUnit(point, litres);
   if (per === undefined) return { problem: unknownPulse(law, device.tag) };
@@ -130,17 +131,17 @@ function notesOf({ context }: Analysis, own: OwnPort, gate: number, one: number)
 }
 
 /** What a counter sees of pulses: nothing where the wiring passes none, no more than it takes, none run together. */
-function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number): LoopCurve {
+function pulseLoop({ shown }: Analysis, own: OwnPort, top: number, width: number | undefined): LoopCurve {
   const { counter = PLAIN } = own.port as DigitalPort;
   const bits = shown.map(({ inputs }) => inputs.find((input) => input.own.module.id === own.module.id)?.bit);
-  const even = Number.isNaN(width);
-  const passes = bits.includes(0) && bits.includes(1) && (even || width >= counter.minPulse);
+  const passes = bits.includes(0) && bits.includes(1) && (width === undefined || width >= counter.minPulse);
   const knot = (signal: number, seen: number) => ({ signal, nom: seen, min: seen, max: seen });
-  const shortest = even ? 0.5 / counter.minPulse : width > 0 ? 1 / width : Infinity;
-  const min = Math.min(counter.maxHertz, shortest);
+  // Pulses a second at which they run together, or each is as short as the counter sees.
+  const most = width === undefined ? 0.5 / counter.minPulse : width > 0 ? 1 / width : Infinity;
+  const min = Math.min(counter.maxHertz, most);
   if (!passes) return loopCurveOf([knot(0, 0), knot(4 * top, 0)], 'Hz');
   if (min >= 4 * top) return loopCurveOf([knot(0, 0), knot(4 * top, 4 * top)], 'Hz');
-  const merged = width > 0 && 1 / width <= counter.maxHertz;
+  const merged = width !== undefined && most <= counter.maxHertz;
   return loopCurveOf(
     [
       knot(0, 0),

@@ -26,19 +26,11 @@ export function hertzPerUnit(
   litres: number | undefined,
 ): number | undefined {
   const { range } = point;
-  const law = range && pulseLaw(range);
-  switch (law) {
-    case 'flow':
-      return litres !== undefined && litres > 0
-        ? pulseHertz(convert(1, range?.unit ?? '', 'm³/h') ?? NaN, litres)
-        : undefined;
-    case 'rotation': {
-      const turn = pulsesPerTurn(point);
-      return turn && ((convert(1, range?.unit ?? '', '1/min') ?? NaN) / 60) * turn;
-    }
-    case 'frequency':
-      return convert(1, range?.unit ?? '', 'Hz');
-    case undefined:
-      return undefined;
-  }
+  if (!range) return undefined;
+  const one = (unit: string): number | undefined => convert(1, range.unit, unit);
+  const [flow, turns] = [one('m³/h'), one('1/min')];
+  if (flow !== undefined) return litres !== undefined && litres > 0 ? pulseHertz(flow, litres) : undefined;
+  if (turns === undefined) return one('Hz');
+  const perTurn = pulsesPerTurn(point);
+  return perTurn && (turns / 60) * perTurn;
 }

@@ -32,13 +32,13 @@ function switchWorks({ context, present, away }: Analysis): Message {
   const input = isReturn(rail) ? say('verdict.input-takes') : say('verdict.input-gives');
   const on = present.led === 'on' ? present : away;
   const turned = !on.outputOn ? say('verdict.mind-inverted') : '';
-  const own = port ? commonRails(port) : (['-', '+'] as const);
-  const [minus, plus] = own.map((one) => railText(one, volts));
+  const [back, feed] = port ? commonRails(port) : (['-', '+'] as const);
+  const plus = railText(feed, volts);
   switch (context.kind) {
     case 'contact':
     case 'none':
       return say('verdict.works.contact', {
-        given: isReturn(rail) ? sure(plus) : sure(minus),
+        given: isReturn(rail) ? plus : railText(back, volts),
         common,
         where,
         input,
@@ -50,7 +50,7 @@ function switchWorks({ context, present, away }: Analysis): Message {
       return say('verdict.works.two-wire', { common, where, leak });
     }
     case 'pnp':
-      return say('verdict.works.pnp', { plus: sure(plus), common, where, input, turned });
+      return say('verdict.works.pnp', { plus, common, where, input, turned });
     case 'npn':
       return say('verdict.works.npn', { common, where, input, turned });
     case 'pushpull':
