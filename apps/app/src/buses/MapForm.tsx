@@ -14,7 +14,7 @@ import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
@@ -92,20 +92,14 @@ function Fields({ control }: { control: Control<z.input<typeof Form>, unknown, z
   return (
     <>
       <FormField control={control} name="name" label="Name" hint="such as Active power" />
-      <Controller
+      <FormChoice
         control={control}
         name="table"
-        render={({ field }) => (
-          <RadioGroup
-            label="Table"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'input', label: 'Input' },
-              { value: 'holding', label: 'Holding' },
-            ]}
-          />
-        )}
+        label="Table"
+        options={[
+          { value: 'input', label: 'Input' },
+          { value: 'holding', label: 'Holding' },
+        ]}
       />
       <View className="flex-row gap-3">
         <View className="flex-1">

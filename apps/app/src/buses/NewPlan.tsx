@@ -2,7 +2,7 @@ import type { JobView } from '@keypost/api';
 import { partTypesOf } from '@keypost/core/catalog';
 import type { BusPlan } from '@keypost/core/model';
 import { SerialPlan } from '@keypost/core/model';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
@@ -11,7 +11,7 @@ import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -33,20 +33,14 @@ export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void })
   return (
     <View className="gap-4">
       <DraftNotice draft={draft} />
-      <Controller
+      <FormChoice
         control={control}
         name="kind"
-        render={({ field }) => (
-          <RadioGroup
-            label="What is planned"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'serial', label: 'Serial line' },
-              { value: 'ethernet', label: 'Network' },
-            ]}
-          />
-        )}
+        label="What is planned"
+        options={[
+          { value: 'serial', label: 'Serial line' },
+          { value: 'ethernet', label: 'Network' },
+        ]}
       />
       <FormField control={control} name="tag" label="Its name" maxLength={24} hint="such as LINE 2" />
       {!known && <WhoAmI />}

@@ -13,7 +13,7 @@ import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { z } from 'zod';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
 import { Select } from '../ui/Select';
@@ -136,32 +136,20 @@ function Fields({ control, view }: { control: FormControl; view: JobView }) {
 function AtTheCable({ control }: { control: FormControl }) {
   return (
     <>
-      <Controller
+      <FormChoice
         control={control}
         name="plusName"
-        render={({ field }) => (
-          <RadioGroup
-            label="Its name for the line that is positive at rest"
-            value={field.value}
-            onChange={field.onChange}
-            options={(['+', 'D1', 'B', 'A'] as const).map((value) => ({ value, label: value }))}
-          />
-        )}
+        label="Its name for the line that is positive at rest"
+        options={(['+', 'D1', 'B', 'A'] as const).map((value) => ({ value, label: value }))}
       />
-      <Controller
+      <FormChoice
         control={control}
         name="terminated"
-        render={({ field }) => (
-          <RadioGroup
-            label="Terminator 120 Ω"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'on', label: 'On' },
-              { value: 'off', label: 'Off' },
-            ]}
-          />
-        )}
+        label="Terminator 120 Ω"
+        options={[
+          { value: 'on', label: 'On' },
+          { value: 'off', label: 'Off' },
+        ]}
       />
       <View className="flex-row gap-3">
         <View className="flex-1">

@@ -8,7 +8,7 @@ import type { SingleChange } from '@keypost/core/job';
 import { REGION_TEXT } from '@keypost/core/presentation';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useMemo, useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -20,7 +20,7 @@ import { expecting, useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { MovedValues } from './MovedValues';
 import { Button } from '../ui/Button';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
 import { Card, Row } from '../ui/Card';
@@ -107,33 +107,16 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
     <>
       <FormField control={control} name="name" label="Name" />
       <FormField control={control} name="site" label="Site" />
-      <Controller
-        control={control}
-        name="colours"
-        render={({ field }) => (
-          <RadioGroup
-            label="Colours of panel wires"
-            value={field.value}
-            onChange={field.onChange}
-            options={COLOUR_OPTIONS}
-          />
-        )}
-      />
+      <FormChoice control={control} name="colours" label="Colours of panel wires" options={COLOUR_OPTIONS} />
       <Text as="small">New wires follow it. Local codes and the panel’s own papers go first.</Text>
-      <Controller
+      <FormChoice
         control={control}
         name="mains"
-        render={({ field }) => (
-          <RadioGroup
-            label="Mains frequency of the site"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: '50', label: '50 Hz' },
-              { value: '60', label: '60 Hz' },
-            ]}
-          />
-        )}
+        label="Mains frequency of the site"
+        options={[
+          { value: '50', label: '50 Hz' },
+          { value: '60', label: '60 Hz' },
+        ]}
       />
       <NumberStyleField control={control} />
       <UnitSystemField control={control} />
@@ -166,20 +149,14 @@ function JobFields({ control, supplyTag }: { control: FormControl; supplyTag: st
 /** In which units quantities are shown first. */
 function UnitSystemField({ control }: { control: FormControl }) {
   return (
-    <Controller
+    <FormChoice
       control={control}
       name="units"
-      render={({ field }) => (
-        <RadioGroup
-          label="Quantities are shown first"
-          value={field.value}
-          onChange={field.onChange}
-          options={[
-            { value: 'metric', label: 'Metric', hint: 'bar, °C, m³/h, m, mm²' },
-            { value: 'us', label: 'US', hint: 'psi, °F, gal/min, ft, AWG' },
-          ]}
-        />
-      )}
+      label="Quantities are shown first"
+      options={[
+        { value: 'metric', label: 'Metric', hint: 'bar, °C, m³/h, m, mm²' },
+        { value: 'us', label: 'US', hint: 'psi, °F, gal/min, ft, AWG' },
+      ]}
     />
   );
 }
@@ -188,20 +165,14 @@ function UnitSystemField({ control }: { control: FormControl }) {
 function NumberStyleField({ control }: { control: FormControl }) {
   return (
     <>
-      <Controller
+      <FormChoice
         control={control}
         name="numbers"
-        render={({ field }) => (
-          <RadioGroup
-            label="Numbers on this site are written"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'point', label: '12.5', hint: 'a thousand is 1,000' },
-              { value: 'comma', label: '12,5', hint: 'a thousand is 1.000' },
-            ]}
-          />
-        )}
+        label="Numbers on this site are written"
+        options={[
+          { value: 'point', label: '12.5', hint: 'a thousand is 1,000' },
+          { value: 'comma', label: '12,5', hint: 'a thousand is 1.000' },
+        ]}
       />
       <Text as="small">
         Either mark can be typed. Where one could part thousands, the field asks. Lists and sheets are saved

@@ -10,8 +10,8 @@ import { NUMBER_STYLES } from '@keypost/core/units';
 import { schemaResolver } from '../ui/schemaResolver';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
-import type { Control, FieldPath } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { mutate } from 'swr';
 import { v4 as uuid } from 'uuid';
 import { useLeaving } from '../data/drafts';
@@ -24,7 +24,7 @@ import { asProblem } from '../data/asProblem';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { Card, Row } from '../ui/Card';
 import { z } from 'zod';
 
@@ -94,20 +94,20 @@ function Questions({ control }: { control: FormControl }) {
   const makeUp = useWatch({ control, name: 'makeUp' });
   return (
     <>
-      <Choice
+      <FormChoice
         control={control}
         name="volts"
         label="Its control supply"
         options={VOLTS.map((value) => ({ value, label: `${value} V DC` }))}
       />
-      <Choice
+      <FormChoice
         control={control}
         name="makeUp"
         label="What is in the panel"
         options={MAKE_UPS.map(({ id, label, hint }) => ({ value: id, label, hint }))}
       />
       {makeUp !== 'nothing' && (
-        <Choice
+        <FormChoice
           control={control}
           name="sensors"
           label="Its sensors are mostly"
@@ -117,7 +117,7 @@ function Questions({ control }: { control: FormControl }) {
           ]}
         />
       )}
-      <Choice
+      <FormChoice
         control={control}
         name="colours"
         label="By whose conventions"
@@ -127,35 +127,13 @@ function Questions({ control }: { control: FormControl }) {
           hint: `${USUAL_HERTZ[value]} Hz, ${USUAL_UNITS[value] === 'us' ? 'US units' : 'metric'}`,
         }))}
       />
-      <Choice
+      <FormChoice
         control={control}
         name="numbers"
         label="Numbers are written"
         options={NUMBER_STYLES.map((value) => ({ value, label: value === 'comma' ? '12,5' : '12.5' }))}
       />
     </>
-  );
-}
-
-function Choice({
-  control,
-  name,
-  label,
-  options,
-}: {
-  control: FormControl;
-  name: FieldPath<Values>;
-  label: string;
-  options: readonly { value: string; label: string; hint?: string }[];
-}) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field }) => (
-        <RadioGroup label={label} value={String(field.value)} onChange={field.onChange} options={options} />
-      )}
-    />
   );
 }
 

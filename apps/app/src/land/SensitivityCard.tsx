@@ -4,7 +4,7 @@ import { JobProblem } from '@keypost/core/model';
 import { stampName } from '@keypost/core/presentation';
 import { sensitivitySetting } from '@keypost/core/planning';
 import type { SensitivitySetting } from '@keypost/core/planning';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -15,7 +15,7 @@ import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormField } from '../ui/FormField';
 import { numeric, readInto } from '../ui/numeric';
 import { schemaResolver } from '../ui/schemaResolver';
@@ -100,20 +100,14 @@ function Readings({ control }: { control: Control<z.input<typeof Form>, unknown,
           />
         </View>
       </View>
-      <Controller
+      <FormChoice
         control={control}
         name="led"
-        render={({ field }) => (
-          <RadioGroup
-            label="Stability LED, with and without the object"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'on', label: 'On in both' },
-              { value: 'off', label: 'Not in both' },
-            ]}
-          />
-        )}
+        label="Stability LED, with and without the object"
+        options={[
+          { value: 'on', label: 'On in both' },
+          { value: 'off', label: 'Not in both' },
+        ]}
       />
     </>
   );

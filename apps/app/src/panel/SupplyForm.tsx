@@ -18,7 +18,7 @@ import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
 import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { FormField } from '../ui/FormField';
 import { Notice } from '../ui/Notice';
 import { numeric } from '../ui/numeric';
@@ -208,23 +208,17 @@ function BranchFields({ control, view, own }: { control: FormControl; view: JobV
           <Select label="Fed by" value={field.value} options={options} onChange={field.onChange} />
         )}
       />
-      <Controller
+      <FormChoice
         control={control}
         name="protection"
-        render={({ field }) => (
-          <RadioGroup
-            label="Protected by"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'fuse', label: 'Fuse' },
-              { value: 'breaker', label: 'Electronic breaker' },
-              { value: 'mcb-b', label: 'MCB, B' },
-              { value: 'mcb-c', label: 'MCB, C' },
-              { value: 'mcb-d', label: 'MCB, D' },
-            ]}
-          />
-        )}
+        label="Protected by"
+        options={[
+          { value: 'fuse', label: 'Fuse' },
+          { value: 'breaker', label: 'Electronic breaker' },
+          { value: 'mcb-b', label: 'MCB, B' },
+          { value: 'mcb-c', label: 'MCB, C' },
+          { value: 'mcb-d', label: 'MCB, D' },
+        ]}
       />
       <Pair>
         <FormField control={control} name="lengthM" label="Feeder" unit="m" mono inputMode="decimal" />

@@ -15,6 +15,7 @@ import { View } from 'react-native';
 import { refusedField } from '../data/refusedField';
 import type { Saver } from '../data/useSave';
 import { deviceRefusal, DEVICE_SIGHTS, pointKinds } from '../job/kindOptions';
+import { FormChoice } from '../ui/FormChoice';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Beside } from '../ui/Beside';
 import { FormField } from '../ui/FormField';
@@ -192,13 +193,7 @@ function SignalFields({ form: { control }, types }: { form: PointFormState; type
         </View>
       )}
       {output?.landsOn === 'switched' && (
-        <Controller
-          control={control}
-          name="bit"
-          render={({ field }) => (
-            <RadioGroup label="Program bit" value={field.value} onChange={field.onChange} options={BITS} />
-          )}
-        />
+        <FormChoice control={control} name="bit" label="Program bit" options={BITS} />
       )}
     </>
   );

@@ -22,7 +22,7 @@ import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { FormField } from '../ui/FormField';
 import { numeric } from '../ui/numeric';
-import { RadioGroup } from '../ui/RadioGroup';
+import { FormChoice } from '../ui/FormChoice';
 import { schemaResolver } from '../ui/schemaResolver';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
@@ -131,20 +131,14 @@ function Inputs({ control, options }: { control: FormControl; options: Options }
     <Card title="It is on while">
       <Row first className="gap-4">
         {fields.length > 1 && (
-          <Controller
+          <FormChoice
             control={control}
             name="how"
-            render={({ field }) => (
-              <RadioGroup
-                label="Of these"
-                value={field.value}
-                onChange={field.onChange}
-                options={[
-                  { value: 'all', label: 'all', hint: 'AND' },
-                  { value: 'any', label: 'any', hint: 'OR' },
-                ]}
-              />
-            )}
+            label="Of these"
+            options={[
+              { value: 'all', label: 'all', hint: 'AND' },
+              { value: 'any', label: 'any', hint: 'OR' },
+            ]}
           />
         )}
         {fields.map(({ id }, i) => (
@@ -189,20 +183,14 @@ function OneInput({
         )}
       />
       <View className="flex-row flex-wrap items-end justify-between gap-3">
-        <Controller
+        <FormChoice
           control={control}
           name={`of.${at}.turned`}
-          render={({ field }) => (
-            <RadioGroup
-              label={`Bit of input ${at + 1}`}
-              value={field.value}
-              onChange={field.onChange}
-              options={[
-                { value: 'as', label: 'on' },
-                { value: 'turned', label: 'off', hint: 'NOT' },
-              ]}
-            />
-          )}
+          label={`Bit of input ${at + 1}`}
+          options={[
+            { value: 'as', label: 'on' },
+            { value: 'turned', label: 'off', hint: 'NOT' },
+          ]}
         />
         {onRemove && <Button label={`Without input ${at + 1}`} kind="bare" onPress={onRemove} />}
       </View>
