@@ -1,11 +1,15 @@
-import { settingsOf } from '@keypost/core/catalog';
+import { readValue, settingAsParameter, settingsOf } from '@keypost/core/catalog';
 import type { PartType, Setting } from '@keypost/core/catalog';
 import { sure } from '@keypost/core/lists';
+import { textOf } from '@keypost/core/messages';
 import type { Settings } from '@keypost/core/model';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Select } from '../ui/Select';
+import { typedStyle } from '../ui/typedNumbers';
 
 const PLACES: Readonly<Record<Setting['place'], string>> = {
   switch: 'switch on the unit',
@@ -51,6 +55,7 @@ function SettingRow({
   const { label, place, choices, caution } = setting;
   const words = PLACES[place] ? `${label} (${PLACES[place]})` : label;
   const options = choices.map((choice) => ({ value: choice.value, label: choice.label }));
+  if (setting.any) return <AnyNumber key={value} setting={setting} value={value} onChange={onChange} />;
   const control =
     choices.length > 4 ? (
       <Select label={words} value={value} options={options} onChange={onChange} />
@@ -64,5 +69,37 @@ function SettingRow({
       {control}
       <Caution>{`${risky}: ${caution.text}`}</Caution>
     </View>
+  );
+}
+
+/** A setting that takes any number: kept once the field is left. */
+function AnyNumber({
+  setting,
+  value,
+  onChange,
+}: {
+  setting: Setting;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const [text, setText] = useState(value);
+  const [problem, setProblem] = useState<string>();
+  const take = () => {
+    const read = readValue(settingAsParameter(setting), text, undefined, typedStyle());
+    setProblem(read.ok ? undefined : textOf(read.problem));
+    if (read.ok && read.value !== value) onChange(read.value);
+  };
+  return (
+    <Field
+      label={setting.label}
+      value={text}
+      unit={setting.any?.unit}
+      mono
+      inputMode="decimal"
+      problem={problem}
+      onChange={setText}
+      onBlur={take}
+      onSubmitEditing={take}
+    />
   );
 }

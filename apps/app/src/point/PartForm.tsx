@@ -1,6 +1,7 @@
 import type { DeviceType } from '@keypost/core/catalog';
-import { partTypesOf, settingsOf } from '@keypost/core/catalog';
+import { partTypesOf, readValue, settingAsParameter, settingsOf } from '@keypost/core/catalog';
 import { numbering } from '@keypost/core/job';
+import { textOf } from '@keypost/core/messages';
 import type { Change } from '@keypost/core/job';
 import { Device } from '@keypost/core/model';
 import type { Wire } from '@keypost/core/model';
@@ -19,6 +20,7 @@ import { FormField } from '../ui/FormField';
 import { deviceRefusal, deviceChoice, PART_SIGHTS } from '../job/kindOptions';
 import { schemaResolver } from '../ui/schemaResolver';
 import { Select } from '../ui/Select';
+import { typedStyle } from '../ui/typedNumbers';
 import { terminalOptions } from './terminalOptions';
 import type { OpenPoint } from './usePoint';
 
@@ -74,7 +76,7 @@ export function PartForm({
     resolver: schemaResolver(Form),
     defaultValues: { typeId: first, tag, ...blank(types.device({ typeId: first })) },
   });
-  const { control, handleSubmit, setValue } = form;
+  const { control, handleSubmit, setError, setValue } = form;
   const name = `${point.view.id}.${point.analysis.context.point.id}.part.${label}`;
   const { draft, leave } = useLeaving(form, name, onDone);
   const type = types.device({ typeId: useWatch({ control, name: 'typeId' }) });
@@ -84,7 +86,11 @@ export function PartForm({
     setValue('settings', settings);
     setValue('ends', ends);
   };
-  const store = (values: Values) => void saver.save(addition(point, type, values), { then: leave });
+  const store = (values: Values) => {
+    const { settings, problems } = readSettings(type, values.settings);
+    for (const [i, message] of problems) setError(`settings.${i}`, { message });
+    if (!problems.length) void saver.save(addition(point, type, { ...values, settings }), { then: leave });
+  };
   return (
     <Card title={title}>
       <Row first className="gap-4">
@@ -141,15 +147,27 @@ function Ends({ control, type, point }: { control: Control<Values>; type: Device
           options={options}
         />
       ))}
-      {(type.settings ?? []).map((setting, i) => (
-        <Pick
-          key={`${type.id} ${setting.key}`}
-          control={control}
-          name={`settings.${i}`}
-          label={setting.label}
-          options={setting.choices}
-        />
-      ))}
+      {(type.settings ?? []).map((setting, i) =>
+        setting.any ? (
+          <FormField
+            key={`${type.id} ${setting.key}`}
+            control={control}
+            name={`settings.${i}`}
+            label={setting.label}
+            unit={setting.any.unit}
+            inputMode="decimal"
+            mono
+          />
+        ) : (
+          <Pick
+            key={`${type.id} ${setting.key}`}
+            control={control}
+            name={`settings.${i}`}
+            label={setting.label}
+            options={setting.choices}
+          />
+        ),
+      )}
     </>
   );
 }
@@ -180,6 +198,20 @@ function Pick({
       )}
     />
   );
+}
+
+/** What was typed or chosen for each setting, numbers as they are kept; which cannot be, and why. */
+function readSettings({ settings = [] }: DeviceType, texts: readonly string[]) {
+  const problems: [number, string][] = [];
+  const read = settings.map((setting, i): string => {
+    const text = texts[i] ?? '';
+    if (!setting.any) return text;
+    const number = readValue(settingAsParameter(setting), text, undefined, typedStyle());
+    if (number.ok) return number.value;
+    problems.push([i, textOf(number.problem)]);
+    return text;
+  });
+  return { settings: read, problems };
 }
 
 /** The part with its wires, as a change of the job. */

@@ -56,6 +56,8 @@ export interface Setting {
   readonly key: string;
   readonly label: string;
   readonly choices: readonly { readonly value: string; readonly label: string }[];
+  /** Any other number will do as well: in which unit, and between which limits. */
+  readonly any?: { readonly unit: string; readonly min: number; readonly max: number };
   /** A hardware switch is set by hand, behind a cover; a parameter in a menu. */
   readonly place: 'switch' | 'parameter' | 'version';
   /** From what its right choice follows; what is usual where nothing says so. */
@@ -110,13 +112,17 @@ export interface Parameter {
   readonly readOnly?: boolean;
 }
 
+/** Whether a setting may stand at a value. */
+export const takesSetting = ({ choices, any }: Setting, value: string): boolean =>
+  choices.some((choice) => choice.value === value) ||
+  (any !== undefined && value !== '' && Number(value) >= any.min && Number(value) <= any.max);
+
 /** A setting on which a circuit hangs is a parameter like others. */
-export const settingAsParameter = ({ key, label, choices, place, from, usual }: Setting): Parameter => ({
+export const settingAsParameter = ({ key, label, choices, any, place, from, usual }: Setting): Parameter => ({
   key,
   label,
-  kind: 'choice',
   place,
-  choices,
+  ...(any ? { kind: 'number', ...any } : { kind: 'choice', choices }),
   factory: nth(choices, 0).value,
   ...(from && { from }),
   ...(usual && { usual }),

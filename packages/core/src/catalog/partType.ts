@@ -4,7 +4,7 @@ import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';
 import type { FaceRow, Indicator, PartTerminal, TerminalRole } from './description/terminals.ts';
 import type { Handling } from './handling/handling.ts';
-import { settingAsParameter } from './parameters.ts';
+import { settingAsParameter, takesSetting } from './parameters.ts';
 import type { Parameter, Setting } from './parameters.ts';
 
 /** What devices and modules have in common. */
@@ -35,9 +35,10 @@ export const terminalWithRole = (type: PartType, role: TerminalRole): PartTermin
 /** Every setting of a part: what was chosen, and the first choice of what was not. */
 export function settingsOf(type: PartType, chosen: Settings = {}): Settings {
   return Object.fromEntries(
-    (type.settings ?? []).map(({ key, choices }) => {
-      const found = choices.find(({ value }) => value === chosen[key]) ?? choices[0];
-      return [key, found?.value ?? ''];
+    (type.settings ?? []).map((setting) => {
+      const value = chosen[setting.key];
+      const stands = value !== undefined && takesSetting(setting, value);
+      return [setting.key, stands ? value : (setting.choices[0]?.value ?? '')];
     }),
   );
 }

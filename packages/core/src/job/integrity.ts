@@ -1,7 +1,7 @@
 import { oncePer, sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import { outputOfType, partTypesOf, supplyTerminals } from '../catalog/index.ts';
+import { outputOfType, partTypesOf, supplyTerminals, takesSetting } from '../catalog/index.ts';
 import type { DeviceType, PartType } from '../catalog/index.ts';
 import type { Device, JobContent, Settings, Wire, Problem } from '../model/index.ts';
 import { COLLECTION_NAMES, splitRef } from '../model/index.ts';
@@ -111,7 +111,7 @@ function checkSettings(type: PartType, settings: Settings | undefined, path: str
       return [
         { path: `${path}.settings.${key}`, message: say('job.has-no-setting', { typeName: type.name, key }) },
       ];
-    return setting.choices.some((choice) => choice.value === value)
+    return takesSetting(setting, value)
       ? []
       : [
           {
@@ -119,7 +119,10 @@ function checkSettings(type: PartType, settings: Settings | undefined, path: str
             message: say('job.cannot-be-allowed', {
               settingLabel: setting.label,
               value,
-              choices: setting.choices.map((c) => c.value),
+              choices: [
+                ...setting.choices.map((c) => c.value),
+                ...(setting.any ? [say('setting.from-to', setting.any)] : []),
+              ],
             }),
           },
         ];

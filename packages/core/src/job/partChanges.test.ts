@@ -5,6 +5,7 @@ import { ACTOR, after, bareJob, jobWith, withModule } from '../../test/jobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import type { Supply } from '../model/job.ts';
 import { JobProblem } from '../model/problem.ts';
+import { partTypesOf, settingsOf } from '../catalog/index.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { judge } from '../verdict/judge.ts';
 import { applyChange } from './changes.ts';
@@ -128,6 +129,26 @@ describe('parts of a point', () => {
     ['a choice that it does not offer', { suppressor: 'hope' }, 'job.cannot-be-allowed'],
   ])('%s is refused', (_, settings, message) => {
     expect(refusal(job, { kind: 'editDevice', id: 'k1', patch: { settings } })).toMatch(message);
+  });
+
+  test('a resistor has any resistance from 0.1 Ω to 10 MΩ, of the usual row or not', () => {
+    const resistor = (ohms: string): Change => ({
+      kind: 'addHelper',
+      pointId: 'px-1',
+      device: { id: 'r1', tag: 'R1', typeId: 'resistor', output: 'none', logic: 'none', settings: { ohms } },
+      wires: [],
+    });
+    const circuit = (ohms: string) => {
+      const added = after(job, resistor(ohms));
+      const type = partTypesOf(added).device({ typeId: 'resistor' });
+      const own = sure(added.devices.find(({ id }) => id === 'r1'));
+      const settings = settingsOf(type, own.settings);
+      return type.circuit({ settings, outputs: new Map(), present: false, level: 0, forced: new Set() });
+    };
+    for (const ohms of ['68', '120', '0.1'])
+      expect(circuit(ohms)).toMatchObject([{ ohms: { nom: Number(ohms), max: Number(ohms) * 1.05 } }]);
+    for (const ohms of ['0', '-5', '2e7', '', 'many'])
+      expect(refusal(job, resistor(ohms))).toMatch(/job.cannot-be-allowed.*setting.from-to/);
   });
 
   test('cannot be added to a point that is not there, nor twice', () => {

@@ -19,6 +19,7 @@ export const SettingSchema: z.ZodType<Setting> = z.strictObject({
   key: Key,
   label: Label,
   choices: Choices,
+  any: z.strictObject({ unit: z.string().max(12), min: Quantity, max: Quantity }).optional(),
   place: z.enum(['switch', 'parameter', 'version']),
   from: RuleName.optional(),
   usual: Usual.optional(),

@@ -202,7 +202,7 @@ export const DIRECTION: Parameter = {
   usual: { value: 'forward', why: 'fitted with the arrow along the flow' },
 };
 
-/** Widths that pulse outputs offer, ms. */
+/** Widths that are taken where any would do, ms: what pulse outputs usually offer. */
 export const PULSE_WIDTHS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
 
 /** Pulse output of a flow meter: on, volume of a pulse, width. */
@@ -232,9 +232,11 @@ export const PULSES: readonly Parameter[] = [
   {
     key: 'pulseWidth',
     label: 'Pulse width',
-    kind: 'choice',
+    kind: 'number',
     place: 'parameter',
-    choices: PULSE_WIDTHS.map((ms) => ({ value: String(ms), label: `${ms} ms` })),
+    unit: 'ms',
+    min: 0.05,
+    max: 5000,
     factory: '100',
     needs: ['pulseValue'],
     onlyIf: { key: 'pulse', is: ['on'] },
