@@ -254,7 +254,10 @@ describe('what ships', () => {
   test.each([
     ['FT-220', 'size', '80', 'mm'],
     ['FT-231', 'density', '1.204', 'kg/m³'],
-    ['FT-231', 'size', '50.8', 'mm'],
+    ['FT-231', 'size', '50', ''],
+    ['FT-231', 'bore', '52.5', 'mm'],
+    ['FT-235', 'shape', 'root', ''],
+    ['FT-235', 'dpFull', '25', 'mbar'],
     ['FT-232', 'output1', 'pnp', ''],
     ['FT-233', 'outer', '90', 'mm'],
     ['TT-234', 'element', 'Pt100', ''],

@@ -12,6 +12,7 @@ import { Text } from '../ui/Text';
 import { AgreementCard } from './AgreementCard';
 import { DescriptionCard } from './DescriptionCard';
 import { DeviceCard } from './DeviceCard';
+import { DisplayCodes } from './DisplayCodes';
 import { SetDock } from './SetDock';
 import { SheetCard } from './SheetCard';
 import type { Arranged } from './SheetCard';
@@ -53,6 +54,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
         <>
           <TeachCard point={point} />
           <AgreementCard point={point} />
+          <DisplayCodes point={point} />
           <Card title="More">
             <MoreRow
               first

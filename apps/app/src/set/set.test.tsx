@@ -11,6 +11,7 @@ import { NamePlate } from '../fit/NamePlate';
 import { sheetsOf } from '@keypost/core/setting';
 import { AgreementCard } from './AgreementCard';
 import { DeviceCard } from './DeviceCard';
+import { DisplayCodes } from './DisplayCodes';
 import { SheetFiles } from './SheetFiles';
 import { SheetCard } from './SheetCard';
 
@@ -246,4 +247,15 @@ test('a sheet that is wrong is not taken, and says where', async () => {
   await waitFor(() =>
     expect(screen.getByRole('alert').textContent).toMatch(/line 2: Pipe size: 1 to 3000\smm/),
   );
+});
+
+test('what a display says instead of a value is told with where to look, where the kind knows any', () => {
+  const { unmount } = render(<DisplayCodes point={openPoint(meter(), 'ft')} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Show them' }));
+  const list = within(screen.getByRole('list', { name: 'What FT-1 may show' }));
+  expect(list.getAllByRole('listitem')).toHaveLength(5);
+  expect(list.getByText('Empty pipe')).toBeTruthy();
+  unmount();
+  const plain = meter({ kind: 'editDevice', id: 'f', patch: { typeId: 'transmitter-4w-ma' } });
+  expect(render(<DisplayCodes point={openPoint(plain, 'ft')} />).container.textContent).toBe('');
 });

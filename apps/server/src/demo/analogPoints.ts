@@ -202,6 +202,14 @@ export const INTAKE: readonly DemoPoint[] = [
     range: { low: 0, high: 60, unit: 'mS/cm' },
     landed: 1,
   },
+  {
+    tag: 'FT-235',
+    name: 'Blower intake air',
+    typeId: 'flow-dp-2w',
+    at: ['ai-5', 1],
+    range: { low: 0, high: 1200, unit: 'm³/h' },
+    landed: 2,
+  },
 ];
 
 export const DRIVE: readonly DemoPoint[] = [

@@ -22,6 +22,7 @@ const RULES = [
   'pulse.width',
   'pulse.filter',
   'flow.cutoff',
+  'flow.volume',
   'mains',
   'tag',
   'active',
@@ -108,6 +109,8 @@ export interface Parameter {
   /** Whether a memory module keeps it: without one it is lost at power-down. */
   readonly kept?: 'memory';
   readonly caution?: string;
+  /** Of its choices, all numbers, that is taken which lies nearest to what stands on the name-plate. */
+  readonly nearest?: boolean;
   /** Only read, never set. */
   readonly readOnly?: boolean;
 }

@@ -135,7 +135,7 @@ describe('parts of a point', () => {
     const resistor = (ohms: string): Change => ({
       kind: 'addHelper',
       pointId: 'px-1',
-      device: { id: 'r1', tag: 'R1', typeId: 'resistor', output: 'none', logic: 'none', settings: { ohms } },
+      device: { id: 'r1', tag: 'R1', typeId: 'resistor', settings: { ohms } },
       wires: [],
     });
     const circuit = (ohms: string) => {

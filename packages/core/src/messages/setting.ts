@@ -127,6 +127,17 @@ export const SETTING = {
     value: string;
     from: string;
   }) => `${parameterLabel} does not offer ${value} (${from}).`,
+  'setting.nearest-offered': ({
+    best,
+    wanted,
+    unit,
+    from,
+  }: {
+    best: number;
+    wanted: number;
+    unit: string;
+    from: string;
+  }) => `${written(best)} ${unit} is the nearest to ${written(wanted, 4)} ${unit} that it offers (${from})`,
   'setting.point-range-yet': 'The point has no range yet.',
   'setting.point-range-which-show': ({ unit, wanted }: { unit: string; wanted: string }) =>
     `The point’s range is in ${unit}, which ${wanted} cannot show.`,

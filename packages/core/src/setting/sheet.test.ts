@@ -1,12 +1,22 @@
 import { nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refusalOf, said } from '../../test/said.ts';
-import { after, jobWith, withPoint } from '../../test/jobs.ts';
+import { after, bareJob, jobWith, withModule, withPoint } from '../../test/jobs.ts';
 import { allSet, entered, lineIn, meterJob, pulseJob, sheetIn } from '../../test/settingJobs.ts';
 import type { JobContent } from '../model/collections.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { countSet, openLines, sheetsOf } from './sheet.ts';
 import { movedBy, stepsTo } from './sheetChanges.ts';
+
+const VORTEX = {
+  size: '80',
+  kFactor: '2750',
+  density: '1.2',
+  medium: 'gas',
+  bore: '82.5',
+  flange: 'pn40',
+  temperature: '20',
+};
 
 const required = (job: JobContent, key: string, itemId?: string): string | undefined =>
   lineIn(job, key, itemId).required?.value;
@@ -92,6 +102,25 @@ describe('what follows from the job', () => {
     expect(required(on('+'), 'output1')).toBe('npn');
   });
 
+  test('the size that a menu offers nearest to the one on the plate, and that it is not the very number', () => {
+    const size = (typed: string) => lineIn(meterJob('flow-vortex', { ...VORTEX, size: typed }), 'size');
+    expect(size('80').required).toMatchObject({
+      value: '80',
+      from: { code: 'setting.from-name-plate' },
+    });
+    for (const near of ['77.9', '3 in'])
+      expect(size(near).required).toMatchObject({ value: '80', from: { code: 'setting.nearest-offered' } });
+    // Between 80 and 100 neither is what was meant by 92 mm more than by the other; far beyond the last, none is.
+    expect(size('92').required).toMatchObject({ value: '100' });
+    expect(size('500')).toMatchObject({ problem: { code: 'setting.does-offer' } });
+  });
+
+  test('totals count in the volume of the flow', () => {
+    expect(required(meterJob(), 'total1Unit')).toBe('m³');
+    const litres = meterJob('flow-magnetic', {}, { range: { low: 0, high: 400, unit: 'l/min' } });
+    expect(required(litres, 'total2Unit')).toBe('l');
+  });
+
   test('the cut-off is half a percent, less where the lowest flow needs it', () => {
     expect(lineIn(meterJob(), 'cutoff').required).toMatchObject({
       value: '0.5',
@@ -116,6 +145,56 @@ describe('what follows from the job', () => {
       override: { value: '1', reason: 'counter shows litres' },
     });
     expect(required(hand, 'pulseWidth')).toBe('50');
+  });
+});
+
+describe('a device with two points', () => {
+  /** A flow meter whose current is read as one point and whose pulses are counted as another. */
+  const both = (order: readonly ('analog' | 'pulse')[]): JobContent => {
+    const panel = after(withModule(bareJob(), 'm', 'ai4-switch', ['-', '-', '-', '-']), {
+      kind: 'addModule',
+      module: { id: 'c', tag: 'C', typeId: 'counter2', firstByte: 40 },
+      commons: ['-'],
+    });
+    return order.reduce((job, outputId, n) => {
+      const analog = outputId === 'analog';
+      const point = {
+        id: outputId,
+        tag: analog ? 'FT-1' : 'FQ-1',
+        name: 'Filling',
+        deviceId: 'ft',
+        outputId,
+        bit: 'direct' as const,
+        range: { low: 0, high: analog ? 40 : 36, unit: 'm³/h' },
+      };
+      return after(job, {
+        kind: 'addPoint',
+        point,
+        place: { moduleId: analog ? 'm' : 'c', channel: 0 },
+        device: n === 0 ? { id: 'ft', tag: 'FT-1', typeId: 'flow-magnetic-pulse' } : null,
+      });
+    }, panel);
+  };
+
+  test.each([[['analog', 'pulse'] as const], [['pulse', 'analog'] as const]])(
+    'each port and each rule looks at the point concerned, in whatever order they came: %s',
+    (order) => {
+      const job = both(order);
+      expect([required(job, 'A0.high', 'm'), required(job, 'high', 'ft')]).toEqual(['40', '40']);
+      expect(required(job, 'current', 'ft')).toBe('4-20 mA');
+      // 36 m³/h at 1000 Hz, as of the meter of pulses alone.
+      expect(['pulse', 'pulseValue', 'pulseWidth'].map((key) => required(job, key, 'ft'))).toEqual([
+        'on',
+        '0.02',
+        '1',
+      ]);
+      expect(required(job, 'C1.value', 'c')).toBe('0.02');
+    },
+  );
+
+  test('a meter of which one output alone is a point leaves the other off', () => {
+    const job = both(['analog']);
+    expect([required(job, 'pulse', 'ft'), required(job, 'current', 'ft')]).toEqual(['off', '4-20 mA']);
   });
 });
 
@@ -161,11 +240,7 @@ describe('columns', () => {
   });
 
   test('a sheet that was set in its order is done, nothing wiped on the way', () => {
-    for (const job of [
-      meterJob(),
-      meterJob('flow-vortex', { size: '80', kFactor: '2750', density: '1.2', medium: 'gas' }),
-      pulseJob(),
-    ]) {
+    for (const job of [meterJob(), meterJob('flow-vortex', VORTEX), pulseJob()]) {
       const { lines } = sheetIn(allSet(job));
       expect(lines.filter(({ state }) => state === 'differs' || state === 'unknown')).toEqual([]);
       expect(lines.filter(({ warning }) => warning)).toEqual([]);

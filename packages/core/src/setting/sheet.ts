@@ -76,8 +76,26 @@ function portOf(
   if (!port) return undefined;
   const place = { moduleId: module.id, channel: port.channel };
   const device = index.deviceAt(place);
-  const point = device && index.pointFor(device.id);
+  const point = index.pointAt(place);
   return { port: { place, port, module, settings: {} }, point, device };
+}
+
+/** What drives the output that a rule is about, by the first word of its name. */
+const CONCERNS: Readonly<Record<string, readonly string[]>> = {
+  pulse: ['pulses'],
+  range: ['value', 'pulses'],
+  flow: ['value', 'pulses'],
+  signal: ['value'],
+};
+
+/** Of the points of a device that which a parameter is about: the one of the pulses for a pulse width. */
+function pointConcerned(index: JobIndex, deviceId: string, { from }: Parameter): Point | undefined {
+  const points = index.pointsAbout(deviceId);
+  const drivers = CONCERNS[from?.split('.')[0] ?? ''] ?? [];
+  const concerned = drivers.flatMap((driver) =>
+    points.filter((point) => index.outputOf(point)?.drivenBy === driver),
+  );
+  return concerned[0] ?? index.pointFor(deviceId);
 }
 
 function deriveContext(
@@ -100,7 +118,7 @@ function deriveContext(
       context: point && contextOf(index, point.id),
     };
   }
-  const point = index.pointFor(item.id);
+  const point = pointConcerned(index, item.id, parameter);
   return {
     ...more,
     index,

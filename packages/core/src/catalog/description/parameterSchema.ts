@@ -57,6 +57,7 @@ export const ParameterSchema: z.ZodType<Parameter> = z.strictObject({
   kept: z.literal('memory').optional(),
   free: z.boolean().optional(),
   caution: z.string().max(240).optional(),
+  nearest: z.boolean().optional(),
   readOnly: z.boolean().optional(),
 });
 
@@ -82,4 +83,10 @@ export const HandlingSchema: z.ZodType<Handling> = z.strictObject({
   fit: z.array(Fit).max(20),
   plate: z.array(Fact).max(20),
   parameters: z.array(ParameterSchema).max(80),
+  codes: z
+    .array(
+      z.strictObject({ shows: Label, means: z.string().min(1).max(200), look: z.string().min(1).max(240) }),
+    )
+    .max(60)
+    .optional(),
 });

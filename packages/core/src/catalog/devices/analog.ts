@@ -8,6 +8,7 @@ import {
   ANALYSER,
   JOYSTICK,
   CONDUCTIVITY,
+  DP_FLOW,
   PRESSURE,
   PRESSURE_SWITCH,
   ROPE_LINK,
@@ -21,7 +22,7 @@ type Own = Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling'> & { rea
 
 const RANGE = { present: 'Top of the range', away: 'Bottom of the range' };
 const REAL = 'the real value, or a simulator at the sensor’s own terminals';
-const FLOW = 'real flow, or the meter’s own simulation';
+export const FLOW = 'real flow, or the meter’s own simulation';
 const GROUP = 'Transmitters';
 
 export const measuring = (
@@ -100,7 +101,7 @@ const threeWire = (signal: SignalKind, id: string): DeviceDescription => ({
   ],
 });
 
-const fourWire = (signal: SignalKind, own: Own): DeviceDescription => ({
+export const fourWire = (signal: SignalKind, own: Own): DeviceDescription => ({
   id: own.id,
   name: own.name,
   title: own.title,
@@ -162,7 +163,7 @@ const loop = (liftOff: number, own: Own, digital = false): DeviceDescription => 
   ],
 });
 
-/** Supply, a PNP switching output and an analog output on one plug: two signals of one device. */
+/** Supply, a switching output and an analog output on one plug: two signals of one device. */
 const switchAndAnalog = (own: Own, words = RANGE): DeviceDescription => ({
   id: own.id,
   name: own.name,
@@ -182,8 +183,8 @@ const switchAndAnalog = (own: Own, words = RANGE): DeviceDescription => ({
       id: 'switch',
       label: 'Switching output',
       switchesAt: 0.5,
-      kinds: ['pnp'],
-      logics: ['no'],
+      kinds: ['pnp', 'npn', 'pushpull'],
+      logics: ['no', 'nc'],
       landsOn: 'switched',
       rule: 'by-kind',
       element: 'output',
@@ -308,6 +309,17 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     handling: VORTEX_FLOW,
     stimulus: FLOW,
   }),
+  loop(
+    12,
+    {
+      id: 'flow-dp-2w',
+      name: 'Differential-pressure flow transmitter, two-wire, 4-20 mA with digital communication',
+      title: 'dp flow, digital',
+      handling: DP_FLOW,
+      stimulus: 'a hand pump on its plus side, its minus side open, valved off from the process',
+    },
+    true,
+  ),
   loop(
     14,
     {

@@ -125,6 +125,7 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     senses: ['quality'],
     terms: ['ammonia', 'oxygen', 'pH', 'chlorine', 'gas detector', 'conductivity', 'turbidity'],
   },
+  'flow-dp-2w': { senses: ['flow'], terms: [...FLOW, 'orifice', 'delta p', 'root', 'venturi', 'pitot'] },
   'flow-vortex': { senses: ['flow'], terms: [...FLOW, 'steam', 'swirl'] },
   'pressure-2w': {
     senses: ['pressure', 'level'],
@@ -151,6 +152,10 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
   'flow-pulse-passive': {
     senses: ['flow'],
     terms: [...FLOW, 'counter', 'pulses', 'open collector', 'totaliser'],
+  },
+  'flow-magnetic-pulse': {
+    senses: ['flow'],
+    terms: [...FLOW, 'electromagnetic', 'counter', 'pulses', 'totaliser'],
   },
   'flow-pulse-active': { senses: ['flow'], terms: [...FLOW, 'counter', 'pulses', 'totaliser'] },
   'io-link-a': {

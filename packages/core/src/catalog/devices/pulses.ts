@@ -1,6 +1,8 @@
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
 import { atLeast, atMost, between, span, tolerant } from '../description/figure.ts';
-import { PULSE_FLOW } from '../handling/magneticFlow.ts';
+import type { PartTerminal } from '../description/terminals.ts';
+import { MAGNETIC_FLOW, PULSE_FLOW } from '../handling/magneticFlow.ts';
+import { FLOW, fourWire } from './analog.ts';
 
 const pulsing = (terminals: string[], more: Partial<OutputDescription>): OutputDescription => ({
   id: 'pulse',
@@ -33,6 +35,43 @@ const common: Pick<DeviceDescription, 'group' | 'handling' | 'supply' | 'indicat
   indicators: [{ id: 'fed', label: 'Display', kind: 'lamp' }],
 };
 
+/** An isolated transistor between two terminals of its own: it conducts one way only and keeps 1 V at 10 mA. */
+const PASSIVE = {
+  terminals: [
+    { name: 'P+', role: 'pulse', words: 'pulse, collector', colour: 'WH' },
+    { name: 'P-', role: 'pulseReturn', words: 'pulse, emitter', colour: 'GY' },
+  ] satisfies PartTerminal[],
+  output: pulsing(['P+', 'P-'], { passive: true, across: ['P+', 'P-'], rated: atMost('A', 0.03) }),
+  behaviours: [
+    {
+      model: 'diode',
+      id: 'way',
+      anode: 'P+',
+      cathode: '~p',
+      drop: span('V', 0.5, 0.7, 0.9),
+      ohms: span('Ω', 10, 20, 30),
+    },
+    {
+      model: 'contact',
+      id: 'output',
+      a: '~p',
+      b: 'P-',
+      closed: { all: [{ called: 'pulse' }, { on: 'fed' }] },
+      ohms: span('Ω', 1, 2, 5),
+    },
+    { model: 'resistor', id: 'leak', a: '~p', b: 'P-', ohms: span('Ω', 1e6, 2e6, 1e7) },
+  ] satisfies DeviceDescription['behaviours'],
+  face: { a: 'P+', b: 'P-', glyph: { kind: 'slot', id: 'output' } } as const,
+};
+
+const MAGNETIC = fourWire('4-20 mA', {
+  id: 'flow-magnetic-pulse',
+  name: 'Magnetic flow meter with memory module, own supply, 4-20 mA and passive pulse output',
+  title: 'magnetic flow, 4-20 mA, pulse',
+  handling: MAGNETIC_FLOW,
+  stimulus: FLOW,
+});
+
 export const PULSE_DEVICES: readonly DeviceDescription[] = [
   {
     ...common,
@@ -42,35 +81,18 @@ export const PULSE_DEVICES: readonly DeviceDescription[] = [
     terminals: [
       { name: 'L+', role: 'plus', words: 'supply plus', colour: 'BN' },
       { name: 'L-', role: 'minus', words: 'supply minus', colour: 'BU' },
-      { name: 'P+', role: 'pulse', words: 'pulse, collector', colour: 'WH' },
-      { name: 'P-', role: 'pulseReturn', words: 'pulse, emitter', colour: 'GY' },
+      ...PASSIVE.terminals,
     ],
-    outputs: [pulsing(['P+', 'P-'], { passive: true, across: ['P+', 'P-'], rated: atMost('A', 0.03) })],
-    // The transistor conducts one way only and keeps 1 V at 10 mA.
-    behaviours: [
-      FED,
-      {
-        model: 'diode',
-        id: 'way',
-        anode: 'P+',
-        cathode: '~p',
-        drop: span('V', 0.5, 0.7, 0.9),
-        ohms: span('Ω', 10, 20, 30),
-      },
-      {
-        model: 'contact',
-        id: 'output',
-        a: '~p',
-        b: 'P-',
-        closed: { all: [{ called: 'pulse' }, { on: 'fed' }] },
-        ohms: span('Ω', 1, 2, 5),
-      },
-      { model: 'resistor', id: 'leak', a: '~p', b: 'P-', ohms: span('Ω', 1e6, 2e6, 1e7) },
-    ],
-    face: [
-      { a: 'L+', b: 'L-', glyph: { kind: 'line', id: 'supply' } },
-      { a: 'P+', b: 'P-', glyph: { kind: 'slot', id: 'output' } },
-    ],
+    outputs: [PASSIVE.output],
+    behaviours: [FED, ...PASSIVE.behaviours],
+    face: [{ a: 'L+', b: 'L-', glyph: { kind: 'line', id: 'supply' } }, PASSIVE.face],
+  },
+  {
+    ...MAGNETIC,
+    terminals: [...MAGNETIC.terminals, ...PASSIVE.terminals],
+    outputs: [...MAGNETIC.outputs, PASSIVE.output],
+    behaviours: [...MAGNETIC.behaviours, ...PASSIVE.behaviours],
+    face: [...(MAGNETIC.face ?? []), PASSIVE.face],
   },
   {
     ...common,
@@ -86,7 +108,7 @@ export const PULSE_DEVICES: readonly DeviceDescription[] = [
     ],
     outputs: [
       pulsing(['P', 'U+', 'U-'], {
-        kinds: ['pnp'],
+        kinds: ['pnp', 'npn'],
         stage: { plus: 'U+', minus: 'U-', minimum: atLeast('V', 10) },
         rated: atMost('A', 0.05),
       }),

@@ -30,6 +30,25 @@ export const LOWEST: PlateFact = {
   example: '0.4 m³/h',
 };
 
+export const BORE: PlateFact = {
+  key: 'bore',
+  label: 'Inside diameter of the pipe',
+  kind: 'number',
+  unit: 'mm',
+  min: 5,
+  max: 400,
+  example: '82.5 mm',
+};
+export const PROCESS_TEMPERATURE: PlateFact = {
+  key: 'temperature',
+  label: 'Process temperature',
+  kind: 'number',
+  unit: '°C',
+  min: -50,
+  max: 450,
+  example: '165 °C',
+};
+
 export const arrow: FitCheck = {
   key: 'arrow',
   title: 'Arrow on the body along the flow',

@@ -24,11 +24,20 @@ export interface PlateFact {
   readonly example: string;
 }
 
+/** What a display shows instead of a value: what that means, and where to look. */
+export interface DisplayCode {
+  readonly shows: string;
+  readonly means: string;
+  readonly look: string;
+}
+
 /** What a kind of instrument brings besides its circuit. */
 export interface Handling {
   readonly fit: readonly FitCheck[];
   readonly plate: readonly PlateFact[];
   readonly parameters: readonly Parameter[];
+  /** What it says itself when it cannot work. */
+  readonly codes?: readonly DisplayCode[];
 }
 
 export const SERIAL: PlateFact = { key: 'serial', label: 'Serial number', kind: 'text', example: 'A7-20931' };

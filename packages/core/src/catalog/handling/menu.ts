@@ -179,6 +179,18 @@ export const SHAPE: Parameter = {
   factory: 'linear',
 };
 
+/** Address at which it is spoken to over its loop (FSK). */
+export const POLL: Parameter = {
+  key: 'poll',
+  label: 'Digital address on the loop',
+  kind: 'number',
+  place: 'parameter',
+  min: 0,
+  max: 63,
+  factory: '0',
+  usual: { value: '0', why: 'any other address freezes the current at 4 mA' },
+};
+
 export const CUTOFF: Parameter = {
   key: 'cutoff',
   label: 'Low-flow cut-off',

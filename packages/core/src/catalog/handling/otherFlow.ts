@@ -1,6 +1,18 @@
 import type { Handling, PlateFact } from './handling.ts';
 import { mediumOf, SERIAL } from './handling.ts';
-import { SIZE, LOWEST, arrow, straightLengths, injection, full, tighten, size, mode } from './flowParts.ts';
+import {
+  BORE,
+  LOWEST,
+  PROCESS_TEMPERATURE,
+  SIZE,
+  arrow,
+  straightLengths,
+  injection,
+  full,
+  tighten,
+  size,
+  mode,
+} from './flowParts.ts';
 import {
   ALARM,
   choices,
@@ -13,6 +25,7 @@ import {
   LOCK,
   MAINS,
   PASSWORD,
+  POLL,
   rangeOf,
   unitOf,
 } from './menu.ts';
@@ -25,6 +38,14 @@ const MATERIAL: PlateFact = {
   example: 'PVC',
 };
 
+/** Flanges by their pressure rating (EN 1092-1, ASME B16.5). */
+const FLANGES = choices({
+  pn16: 'PN 16',
+  pn40: 'PN 40',
+  pn63: 'PN 63',
+  class150: 'Class 150',
+  class300: 'Class 300',
+});
 /** Vortex flow meter on a loop with digital communication: a guided order, and a density that the mass hangs on. */
 export const VORTEX_FLOW: Handling = {
   fit: [
@@ -60,6 +81,9 @@ export const VORTEX_FLOW: Handling = {
       max: 20000,
       example: '1.204 kg/m³',
     },
+    BORE,
+    { key: 'flange', label: 'Flange', kind: 'choice', choices: FLANGES, example: 'PN 40' },
+    PROCESS_TEMPERATURE,
     LOWEST,
   ],
   parameters: [
@@ -87,7 +111,53 @@ export const VORTEX_FLOW: Handling = {
       needs: ['medium'],
       from: 'plate.density',
     },
-    { ...size, kept: undefined, wipes: ['cutoff', 'kFactor'], needs: ['medium'] },
+    {
+      key: 'size',
+      label: 'Nominal size',
+      kind: 'choice',
+      place: 'parameter',
+      choices: [15, 25, 40, 50, 80, 100, 150, 200, 250, 300].map((mm) => ({
+        value: String(mm),
+        label: `DN ${mm}`,
+      })),
+      factory: '50',
+      from: 'plate.size',
+      nearest: true,
+      wipes: ['cutoff', 'kFactor'],
+      needs: ['medium'],
+    },
+    {
+      key: 'bore',
+      label: 'Inside diameter of the pipe',
+      kind: 'number',
+      place: 'parameter',
+      unit: 'mm',
+      min: 5,
+      max: 400,
+      needs: ['size'],
+      from: 'plate.bore',
+    },
+    {
+      key: 'flange',
+      label: 'Flange',
+      kind: 'choice',
+      place: 'parameter',
+      choices: FLANGES,
+      factory: 'pn16',
+      from: 'plate.flange',
+    },
+    {
+      key: 'temperature',
+      label: 'Process temperature',
+      kind: 'number',
+      place: 'parameter',
+      unit: '°C',
+      min: -50,
+      max: 450,
+      factory: '20',
+      needs: ['medium'],
+      from: 'plate.temperature',
+    },
     {
       key: 'kFactor',
       label: 'K-factor',
@@ -104,16 +174,7 @@ export const VORTEX_FLOW: Handling = {
     ALARM,
     DAMPING,
     CUTOFF,
-    {
-      key: 'poll',
-      label: 'Digital address on the loop',
-      kind: 'number',
-      place: 'parameter',
-      min: 0,
-      max: 63,
-      factory: '0',
-      usual: { value: '0', why: 'any other address freezes the current at 4 mA' },
-    },
+    POLL,
     { ...PASSWORD },
     LOCK,
   ],

@@ -41,6 +41,22 @@ function outputRow(output: Extract<Element, { kind: 'output' }>): FaceRow {
   };
 }
 
+/** Lines as a part says them, with each output switching to the side, or the sides, that were chosen of it. */
+export const faceAsChosen = (face: readonly FaceRow[], elements: readonly Element[]): FaceRow[] =>
+  face.map((row) => {
+    const output = elements.find(
+      (element) => element.kind === 'output' && row.glyph?.id === `${element.id}/high`,
+    );
+    if (output?.kind !== 'output' || row.middle !== output.out) return row;
+    const { glyph, second } = outputRow(output);
+    const { glyph: said, ...rest } = row;
+    return {
+      ...rest,
+      ...(glyph && { glyph: { ...said, ...glyph } }),
+      ...(second && { second: { ...(!glyph && said), ...second } }),
+    };
+  });
+
 /** Follows a chain through the nodes inside until it comes out at a terminal. */
 function chainFrom(first: Element, drawn: readonly Element[], used: Set<Element>): FaceRow {
   const chain = [first];

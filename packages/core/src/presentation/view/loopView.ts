@@ -14,7 +14,7 @@ import { safetyTarget, signalText } from '../../analysis/index.ts';
 import type { SafetyTarget, PointState } from '../../analysis/index.ts';
 import type { Rail } from '../../job/index.ts';
 import type { Reason } from '../../verdict/index.ts';
-import { faceOf } from './face.ts';
+import { faceAsChosen, faceOf } from './face.ts';
 import { portFace } from './portFace.ts';
 import { stopText } from './stopText.ts';
 import { PATH_AMPS } from './viewTypes.ts';
@@ -102,7 +102,7 @@ class Builder {
       outputs: outputsNow(type, device, { present: false, level: 0 }),
       settings: settingsOf(type, device.settings),
     });
-    const face = type.face ?? faceOf(circuit);
+    const face = type.face ? faceAsChosen(type.face, circuit) : faceOf(circuit);
     const rows = face.flatMap((row) => this.row(device.id, type, row, own));
     return {
       id: device.id,

@@ -13,7 +13,7 @@ import {
   signalRange,
   signalSwitch,
 } from './electrical.ts';
-import { lowFlowCutoff, pulseFilter, pulseOutput, pulseVolume, pulseWidth } from './flow.ts';
+import { lowFlowCutoff, pulseFilter, pulseOutput, pulseVolume, pulseWidth, totalUnit } from './flow.ts';
 import { plateValue, rangeUnit, rangeValue } from './values.ts';
 
 type Derive = (context: DeriveContext, parameter: Parameter) => Derivation;
@@ -34,6 +34,7 @@ const RULES: Readonly<Record<Exclude<Rule, `plate.${string}`>, Derive>> = {
   'pulse.width': pulseWidth,
   'pulse.filter': pulseFilter,
   'flow.cutoff': lowFlowCutoff,
+  'flow.volume': totalUnit,
   mains: ({ index }) => ({ value: String(index.job.mainsHertz), from: say('setting.mains-site') }),
   tag: ({ point }) => point && { value: point.tag, from: say('setting.tag-point') },
   active: activeState,

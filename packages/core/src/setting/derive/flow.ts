@@ -92,6 +92,14 @@ function filterFor(hertz: number, parameter: Parameter): Derivation {
     : { value: String(fits), from: say('setting.pulses-second-full-flow-2', { hertz }) };
 }
 
+/** The unit of a total: the volume that the unit of the flow counts, l of l/min. */
+export function totalUnit({ point }: DeriveContext, parameter: Parameter): Derivation {
+  const volume = point?.range?.unit.split('/')[0];
+  return volume && parameter.choices?.some(({ value }) => value === volume)
+    ? { value: volume, from: say('setting.range-of-2', { point: sure(point).tag }) }
+    : undefined;
+}
+
 /** A sound start, % of full scale: much lower shows flow that is not there. */
 const USUAL_CUTOFF = 0.5;
 

@@ -46,7 +46,10 @@ export function plateValue(
   if (!read.ok) return { problem: say('setting.name-plate', { label: fact.label, problem: read.problem }) };
   const as = /[^\d.,\s]/.test(typed) || !unit ? typed : `${typed} ${unit}`;
   const from = say('setting.from-name-plate', { label: fact.label, as, dn: '' });
-  if (parameter.kind === 'choice') return chosen(parameter, plain(read.value), from);
+  if (parameter.kind === 'choice')
+    return parameter.nearest
+      ? nearestTo(parameter, read.value, unit, from)
+      : chosen(parameter, plain(read.value), from);
   const wanted = unitOf(parameter);
   const value = wanted && unit ? convert(read.value, unit, wanted) : read.value;
   if (value === undefined)
@@ -69,6 +72,27 @@ function nominalSize(millimetres: number, typed: string): string {
   const inches = plain(millimetres / 25.4, 4);
   const dn = /in|"/.test(typed) ? NOMINAL[`${inches} in`] : undefined;
   return dn === undefined ? '' : String(dn);
+}
+
+/** A menu's step counts as that which was meant up to this share beside it. */
+const NEAR = 0.15;
+
+/** The choice that lies nearest, and that it is not the very number; none where all lie far. */
+function nearestTo(parameter: Parameter, wanted: number, unit: string, from: Message): Derivation {
+  const offered = (parameter.choices ?? []).map(({ value }) => Number(value));
+  const [best = NaN] = [...offered].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted));
+  if (!(Math.abs(best - wanted) <= NEAR * Math.abs(wanted)))
+    return {
+      problem: say('setting.does-offer', {
+        parameterLabel: parameter.label,
+        value: plain(wanted, 4),
+        from,
+      }),
+    };
+  return {
+    value: plain(best),
+    from: best === wanted ? from : say('setting.nearest-offered', { best, wanted, unit, from }),
+  };
 }
 
 function chosen(parameter: Parameter, value: string, from: Message): Derivation {
