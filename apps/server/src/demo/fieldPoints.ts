@@ -291,7 +291,7 @@ const SAFETY: readonly DemoPoint[] = [
   {
     tag: 'AX-214',
     name: 'Blower board, arc protection',
-    typeId: 'arc-unit',
+    typeId: 'arc-unit-linked',
     output: 'contact',
     logic: 'no',
     at: ['di-3', 4],

@@ -36,7 +36,15 @@ const PLATES: Readonly<Record<string, Card>> = {
   'PT-221': { serial: 'PX-3310', limit: '10 bar' },
   'WT-222': { serial: 'RL-0150', rated: '1000 kg', factor: '0.987' },
   'UT-224': { serial: 'US-0442', blind: '200 mm', reach: '2 m' },
-  'AX-213': { serial: 'AR-61', coil1: '1.013', coil2: '0.998', coil3: '1.002' },
+  'AX-213': {
+    serial: 'AR-61',
+    system: '11 kV',
+    cable: 'single',
+    coil1: '1.013',
+    coil2: '0.998',
+    coil3: '1.002',
+  },
+  'AX-214': { serial: 'AR-74', system: '11 kV', cable: 'three' },
   'JT-272': { serial: 'PM-8813', system: '3p4w', ct: '100 A', volts: '400 V' },
   'JN-274': { serial: 'PM-8820', system: '3p4w', ct: '250 A', volts: '400 V' },
 };

@@ -170,7 +170,7 @@ function unreached(
 ): Problem[] {
   const reached = new Set(circuits.flatMap((elements) => elements.flatMap(nodesOf)));
   return terminals.flatMap(({ name, role }, i) =>
-    reached.has(name) || role === 'earth' || sockets
+    reached.has(name) || role === 'earth' || role === 'protectiveEarth' || sockets
       ? []
       : [
           {

@@ -98,6 +98,11 @@ function target(
   if (here !== undefined && !spare) return `${place.moduleId}:${here}`;
   const { job } = index;
   const own = index.railOf(place.moduleId, port.common)?.supply;
+  const mains = index.deviceType(device).description.fed === 'ac' ? MAINS_ROLES[role] : undefined;
+  if (mains) {
+    const ac = supplyFor(job, 'ac');
+    return ac && `${ac.id}:${mains}`;
+  }
   const dc = own?.kind === 'dc' ? own : supplyFor(job, 'dc');
   if (!dc) return undefined;
   if (PLUS_ROLES.has(role)) return `${dc.id}:+`;
@@ -110,6 +115,13 @@ function target(
   if (role === 'loadPlus') return port.drives === 'low' ? `${dc.id}:+` : undefined;
   return undefined;
 }
+
+/** Where the leads of what is fed with mains belong. */
+const MAINS_ROLES: Readonly<Partial<Record<TerminalRole, Rail>>> = {
+  plus: 'L',
+  minus: 'N',
+  protectiveEarth: 'PE',
+};
 
 /** Roles of leads that belong on a rail where the port does not want them. */
 const PLUS_ROLES: ReadonlySet<TerminalRole> = new Set([

@@ -313,6 +313,8 @@ export const REASON = {
     minus: undefined | string;
   }) =>
     `${device} has its supply the wrong way round: ${formatVolts(nom)} from ${plus} to ${minus}. It stays dead until ${plus} is on + and ${minus} on 0 V.`,
+  'reason.no-earth': ({ device, terminal }: { device: string; terminal: string }) =>
+    `${device} is fed with mains, and its protective earth ${terminal} is on no earth: with a fault inside, its housing is live. Keep it off the mains until it is earthed under the local rules, by somebody who may.`,
   'reason.no-supply.device': ({
     device,
     nom,

@@ -96,6 +96,8 @@ export const REASON_OUTSIDE = {
     `Mains and the control supply meet in the circuit of ${point}. They must never share a conductor: separate them before anything is powered.`,
   'reason.ac-dc.fed': ({ device, supply }: { device: string; supply: string }) =>
     `${device} is made for a.c., but stands on d.c.: what it drops, leaks and needs to hold on holds for a.c. only. Feed it from ${supply}, with a relay or another a.c. load in series.`,
+  'reason.ac-dc.dc-device': ({ device }: { device: string }) =>
+    `${device} is made for d.c. and its supply leads are on mains: it is destroyed, and its other leads become live. Keep it off, and lead its supply to the control supply.`,
   'reason.ac-dc.no-mains': ({ device }: { device: string }) =>
     `${device} is made for a.c., and the job has no a.c. supply. It needs one (Panel, Supplies) and a relay or another a.c. load in series; on this input a sensor for d.c. belongs.`,
   'reason.overload': ({ tag, amps, otherAmps }: { tag: string; amps: string; otherAmps: number }) =>

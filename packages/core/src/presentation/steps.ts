@@ -30,6 +30,7 @@ const FOLLOWS = say('step.what-input-starts-may');
 const FORCED = say('step.what-it-drives-may');
 
 const SUPPLY_ROLES: readonly TerminalRole[] = [
+  'protectiveEarth',
   'plus',
   'minus',
   'emitterPlus',

@@ -8,18 +8,19 @@ import { textOf } from '../messages/index.ts';
 import { signalLeads } from '../network/index.ts';
 import { verdictOf } from './index.ts';
 
+const MAINS = {
+  id: 'q1',
+  tag: 'Q1',
+  kind: 'ac' as const,
+  volts: 230,
+  tolerancePercent: 10,
+  internalOhms: 0.4,
+  limitAmps: 10,
+};
+
 /** A job with mains of so many volts, and an input module on it with its commons on N. */
 function job(volts = 230, typeId = 'di8-ac230'): JobContent {
-  const mains = {
-    id: 'q1',
-    tag: 'Q1',
-    kind: 'ac' as const,
-    volts,
-    tolerancePercent: 10,
-    internalOhms: 0.4,
-    limitAmps: 10,
-  };
-  const fed = applyChange(bareJob(), { kind: 'addSupply', supply: mains }, NOBODY);
+  const fed = applyChange(bareJob(), { kind: 'addSupply', supply: { ...MAINS, volts } }, NOBODY);
   return withModule(fed, 'm', typeId, ['N', 'N']);
 }
 
@@ -36,6 +37,57 @@ const judged = (content: JobContent, id = 'px-1') => {
 };
 
 const CONTACT: TestPoint = { typeId: 'limit-switch', output: 'contact', logic: 'no' };
+
+describe('a device that is fed with mains', () => {
+  const meter = (typeId = 'flow-magnetic-ac'): JobContent => {
+    const fed = applyChange(bareJob(), { kind: 'addSupply', supply: MAINS }, NOBODY);
+    const panel = withModule(fed, 'm', typeId === 'flow-magnetic-ac' ? 'ai4-switch' : 'di8-both-8', ['-']);
+    const trip = { output: 'contact', logic: 'no' } as const;
+    return withPoint(panel, { typeId, ...(typeId === 'arc-unit-linked' && trip), outputId: undefined });
+  };
+  const moved = (content: JobContent, to: Readonly<Record<string, string>>): JobContent => ({
+    ...content,
+    wires: content.wires.map((wire) => ({ ...wire, to: to[wire.from] ?? wire.to })),
+  });
+
+  test('gets line, neutral and earth proposed, and works either way round', () => {
+    const content = meter();
+    const ends = Object.fromEntries(content.wires.map(({ from, to }) => [from, to]));
+    expect(ends).toMatchObject({ 'px-1-b:L': 'q1:L', 'px-1-b:N': 'q1:N', 'px-1-b:PE': 'q1:PE' });
+    expect(judged(content).status).toBe('works');
+    const turned = moved(content, { 'px-1-b:L': 'q1:N', 'px-1-b:N': 'q1:L' });
+    expect(judged(turned).status).toBe('works');
+  });
+
+  test.each(['flow-magnetic-ac', 'arc-unit-linked'])(
+    '%s without its protective earth never works',
+    (typeId) => {
+      const content = meter(typeId);
+      const bare = { ...content, wires: content.wires.filter(({ from }) => !from.endsWith(':PE')) };
+      const { status, codes, remedies } = judged(bare);
+      expect([status, codes]).toEqual(['cannot', ['no-earth']]);
+      // On the neutral it is no better: a conductor of the mains is no earth.
+      expect(judged(moved(content, { 'px-1-b:PE': 'q1:N' })).codes).toEqual(['no-earth']);
+      if (typeId === 'flow-magnetic-ac') expect(textOf(sure(remedies[0]).sentence)).toContain('PE');
+    },
+  );
+
+  test('on the control supply it is dead, and said to be', () => {
+    const content = moved(meter(), { 'px-1-b:L': 'g1:+', 'px-1-b:N': 'g1:-' });
+    expect(judged(content)).toMatchObject({ status: 'cannot', codes: ['no-supply'] });
+  });
+
+  test('a device for 24 V on mains, with both leads or with one, is destroyed', () => {
+    const fed = applyChange(bareJob(), { kind: 'addSupply', supply: MAINS }, NOBODY);
+    const content = withPoint(withModule(fed, 'm', 'ai4-switch', ['-']), { typeId: 'flow-magnetic' });
+    const wrong = moved(content, { 'px-1-b:V+': 'q1:L', 'px-1-b:V-': 'q1:N' });
+    expect(judged(moved(content, { 'px-1-b:V+': 'q1:L' }))).toMatchObject({
+      status: 'cannot',
+      codes: ['ac-dc'],
+    });
+    expect(judged(wrong)).toMatchObject({ status: 'cannot', codes: ['ac-dc'] });
+  });
+});
 
 describe('an input for alternating current', () => {
   test.each([

@@ -122,6 +122,15 @@ describe('reasons', () => {
     expect(codes(high)).toEqual(expect.arrayContaining(['supply-outside', 'over-voltage']));
   });
 
+  test('a supply far above the limit of a sensor burns it, whatever its input reads', () => {
+    const burnt = applyChange(
+      jobWith(BOTH8, ['-']),
+      { kind: 'editSupply', id: 'g1', patch: { volts: 48 } },
+      ACTOR,
+    );
+    expect([verdict(burnt).status, codes(burnt)[0]]).toEqual(['cannot', 'supply-outside']);
+  });
+
   test('a supply too low for a type 1 input leaves it undecided', () => {
     const low = applyChange(
       jobWith(BOTH8, ['-']),

@@ -99,9 +99,11 @@ export const BASIC = [
       ohms: Figure,
       minimum: Figure.optional(),
       drops: Figure.optional(),
+      /** Mains, which may come either way round. */
+      either: z.boolean().optional(),
       tells: Name.optional(),
     },
-    ({ id, plus, minus, ohms, minimum, drops, tells = 'fed' }, now) => [
+    ({ id, plus, minus, ohms, minimum, drops, either, tells = 'fed' }, now) => [
       resistor(id, plus, minus, figured(ohms, now)),
       ...(minimum
         ? [
@@ -112,6 +114,7 @@ export const BASIC = [
               b: minus,
               onVolts: minOf(minimum),
               offVolts: drops ? maxOf(drops) : minOf(minimum) * 0.9,
+              ...(either !== undefined && { either }),
             },
           ]
         : []),

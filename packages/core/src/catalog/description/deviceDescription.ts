@@ -122,8 +122,10 @@ export const DeviceDescription = z.strictObject({
   terminals: z.array(PartTerminal).min(1).max(80),
   /** Its supply: between which terminals, and what it is made for. */
   supply: z.strictObject({ plus: Node, minus: Node, volts: Figure }).optional(),
-  /** It works on mains rather than on a control supply. */
+  /** It switches mains rather than a control supply. */
   mains: z.boolean().optional(),
+  /** Its own electronics are fed with mains: plus is the line, minus the neutral. */
+  fed: z.literal('ac').optional(),
   outputs: z.array(OutputDescription).max(12),
   behaviours: z.array(BehaviourOf).max(80),
   settings: z.array(SettingSchema).max(40).optional(),

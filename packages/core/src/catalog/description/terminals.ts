@@ -15,6 +15,7 @@ export const TERMINAL_ROLES = [
   'line',
   'neutral',
   'earth',
+  'protectiveEarth',
   'loopPlus',
   'loopMinus',
   'signal',

@@ -122,6 +122,36 @@ export const fourWire = (signal: SignalKind, own: Own): DeviceDescription => ({
   ],
 });
 
+/** The same fed with mains: its leads V+ and V- are the line and the neutral. */
+const onMains = (device: DeviceDescription): DeviceDescription => ({
+  ...device,
+  fed: 'ac',
+  terminals: [
+    { name: 'L', role: 'plus', words: 'supply line', colour: 'BN' },
+    { name: 'N', role: 'minus', words: 'supply neutral', colour: 'BU' },
+    { name: 'PE', role: 'protectiveEarth', words: 'protective earth', colour: 'GNYE' },
+    ...device.terminals.filter(({ role }) => role !== 'plus' && role !== 'minus'),
+  ],
+  supply: { plus: 'L', minus: 'N', volts: between('V', 85, 264) },
+  behaviours: [
+    {
+      model: 'supply',
+      id: 'supply',
+      plus: 'L',
+      minus: 'N',
+      ohms: tolerant('Ω', 4000, 20),
+      minimum: atLeast('V', 85),
+      either: true,
+    },
+    ...device.behaviours.filter(({ id }) => id !== 'supply'),
+  ],
+  face: [
+    { a: 'L', b: 'N', glyph: { kind: 'line', id: 'supply' } },
+    ...(device.face ?? []).filter(({ a }) => a !== 'V+'),
+  ],
+  cautions: { isolate: 'This meter is fed with mains.' },
+});
+
 const plain = (signal: SignalKind): DeviceDescription =>
   fourWire(signal, {
     id: `transmitter-4w-${{ '0-10 V': 'v', '±10 V': 'bipolar' }[signal as string] ?? 'ma'}`,
@@ -288,6 +318,15 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     handling: MAGNETIC_FLOW,
     stimulus: FLOW,
   }),
+  onMains(
+    fourWire('4-20 mA', {
+      id: 'flow-magnetic-ac',
+      name: 'Magnetic flow meter with memory module on mains, 4-20 mA',
+      title: 'magnetic flow on mains, 4-20 mA',
+      handling: MAGNETIC_FLOW,
+      stimulus: FLOW,
+    }),
+  ),
   fourWire('4-20 mA', {
     id: 'flow-clamp-on',
     name: 'Clamp-on ultrasonic flow meter, own supply, 4-20 mA',

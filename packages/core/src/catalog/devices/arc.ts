@@ -1,6 +1,7 @@
 import type { DeviceDescription } from '../description/deviceDescription.ts';
-import { atLeast, between, exact, span } from '../description/figure.ts';
-import { ARC_HANDLING } from '../handling/arc.ts';
+import { atLeast, atMost, between, exact, span } from '../description/figure.ts';
+import { ARC_HANDLING, ARC_LINK_HANDLING } from '../handling/arc.ts';
+import { SERIAL_LINK } from './fieldbus.ts';
 
 export const ARC_COIL: DeviceDescription = {
   id: 'arc-coil',
@@ -12,6 +13,18 @@ export const ARC_COIL: DeviceDescription = {
   terminals: [
     { name: 'k', words: 'winding' },
     { name: 'l', words: 'winding' },
+  ],
+  settings: [
+    {
+      key: 'make',
+      label: 'Coil',
+      place: 'version',
+      choices: [
+        { value: 'phase', label: 'For a phase, slipped over the conductor' },
+        { value: 'split', label: 'For a phase, split: hinged shut until it locks' },
+        { value: 'neutral', label: 'For the neutral or the screen of a cable' },
+      ],
+    },
   ],
   outputs: [],
   behaviours: [{ model: 'resistor', id: 'winding', a: 'k', b: 'l', ohms: span('Ω', 20, 30, 40) }],
@@ -149,10 +162,78 @@ export const ARC_UNIT: DeviceDescription = {
     minVolts: exact('V', 5),
     minAmps: exact('A', 0.01),
   },
-  indicators: [{ id: 'coil', label: 'Trip relay', kind: 'coil' }],
+  indicators: [
+    { id: 'coil', label: 'Trip relay', kind: 'coil' },
+    { id: 'fed', label: 'Power LED', kind: 'state' },
+  ],
   cautions: {
     isolate:
       'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Only authorised people open switchgear. Arc flash can kill.',
     follow: 'Never open the secondary of a current transformer that carries current.',
+  },
+};
+
+/** The same on mains, with a coil for the neutral, an input from outside, protective earth and a serial link. */
+export const ARC_UNIT_LINKED: DeviceDescription = {
+  ...ARC_UNIT,
+  id: 'arc-unit-linked',
+  name: 'Current unit for arc protection on mains, with neutral coil, second input and serial link',
+  title: 'arc protection, RS-485',
+  fed: 'ac',
+  handling: ARC_LINK_HANDLING,
+  terminals: [
+    ...ARC_UNIT.terminals.map((terminal) =>
+      terminal.name === 'A1'
+        ? { ...terminal, words: 'supply line' }
+        : terminal.name === 'A2'
+          ? { ...terminal, words: 'supply neutral' }
+          : terminal,
+    ),
+    { name: 'PE', role: 'protectiveEarth', words: 'protective earth' },
+    { name: 'kN', words: 'neutral coil' },
+    { name: 'lN', words: 'neutral coil' },
+    { name: 'B1', words: 'second input' },
+    { name: 'B2', words: 'second input' },
+    ...SERIAL_LINK.terminals,
+  ],
+  supply: { plus: 'A1', minus: 'A2', volts: between('V', 85, 264) },
+  settings: [...(ARC_UNIT.settings ?? []), ...SERIAL_LINK.settings],
+  outputs: [...ARC_UNIT.outputs, SERIAL_LINK.output],
+  behaviours: [
+    {
+      model: 'supply',
+      id: 'supply',
+      plus: 'A1',
+      minus: 'A2',
+      ohms: span('Ω', 8000, 10000, 12000),
+      minimum: atLeast('V', 85),
+      either: true,
+    },
+    ...ARC_UNIT.behaviours.filter(({ id }) => id !== 'supply' && id !== 'screen'),
+    { model: 'resistor', id: 'screen', a: 'SH', b: 'PE', ohms: exact('Ω', 0.05) },
+    { model: 'resistor', id: 'burdenN', a: 'kN', b: 'lN', ohms: exact('Ω', 10000) },
+    { model: 'resistor', id: 'second-load', a: 'B1', b: 'B2', ohms: span('Ω', 4000, 4700, 5400) },
+    {
+      model: 'threshold',
+      id: 'second',
+      a: 'B1',
+      b: 'B2',
+      on: atMost('V', 15),
+      off: atLeast('V', 5),
+      either: true,
+    },
+    ...SERIAL_LINK.behaviours,
+  ],
+  face: [
+    ...(ARC_UNIT.face ?? []).filter(({ b }) => b !== 'SH'),
+    { a: 'kN', b: 'lN', glyph: { kind: 'coil', text: 'coil N' } },
+    { a: 'B1', b: 'B2', glyph: { kind: 'state', id: 'second', text: 'second input' } },
+    { a: 'PE', b: 'SH', glyph: { kind: 'line', id: 'screen' } },
+    SERIAL_LINK.face,
+  ],
+  indicators: [...(ARC_UNIT.indicators ?? []), { id: 'second', label: 'Second input LED', kind: 'state' }],
+  cautions: {
+    ...ARC_UNIT.cautions,
+    isolate: `Fed with mains. ${ARC_UNIT.cautions?.isolate ?? ''}`,
   },
 };

@@ -1,5 +1,7 @@
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
 import { atLeast, atMost, between, exact, span, tolerant } from '../description/figure.ts';
+import type { FaceRow, PartTerminal } from '../description/terminals.ts';
+import type { Setting } from '../parameters.ts';
 import { IO_LINK, POWER_ETHERNET, POWER_SERIAL } from '../handling/fieldbus.ts';
 
 type Behaviour = DeviceDescription['behaviours'][number];
@@ -146,21 +148,13 @@ const CLASS_B: DeviceDescription = {
 
 const LINE = 'TIA/EIA-485';
 
-const SERIAL_UNIT: DeviceDescription = {
-  id: 'serial-unit',
-  name: 'Unit on a serial line (RS-485, two wires and common)',
-  title: 'RS-485',
-  group: GROUP,
-  handling: POWER_SERIAL,
+/** What takes part in a serial line: its terminals, settings, signal, and one unit load (12 kΩ from each line). */
+export const SERIAL_LINK = {
   terminals: [
-    { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },
-    { name: 'V-', role: 'minus', words: 'supply minus', colour: 'BU' },
     { name: 'D1', role: 'lineB', words: 'positive line', colour: 'YE' },
     { name: 'D0', role: 'lineA', words: 'negative line', colour: 'GN' },
     { name: 'C', role: 'lineCommon', words: 'common', colour: 'GY' },
-    { name: 'SH', role: 'earth', words: 'screen' },
   ],
-  supply: { plus: 'V+', minus: 'V-', volts: SUPPLY },
   settings: [
     {
       key: 'naming',
@@ -182,17 +176,13 @@ const SERIAL_UNIT: DeviceDescription = {
       ],
     },
   ],
-  outputs: [
-    communicating('serial', ['D1', 'D0', 'C'], {
-      element: 'mark',
-      across: ['D1', 'D0'],
-      words: { present: 'Line at mark', away: 'Line at space' },
-      expects: { always: ['fed'], present: ['mark'], away: ['space'] },
-    }),
-  ],
-  // One unit load: 12 kΩ from each line to the common.
+  output: communicating('serial', ['D1', 'D0', 'C'], {
+    element: 'mark',
+    across: ['D1', 'D0'],
+    words: { present: 'Line at mark', away: 'Line at space' },
+    expects: { always: ['fed'], present: ['mark'], away: ['space'] },
+  }),
   behaviours: [
-    fed('V+', 'V-', 400),
     { model: 'resistor', id: 'load1', a: 'D1', b: 'C', ohms: exact('Ω', 12000, LINE) },
     { model: 'resistor', id: 'load0', a: 'D0', b: 'C', ohms: exact('Ω', 12000, LINE) },
     {
@@ -203,7 +193,6 @@ const SERIAL_UNIT: DeviceDescription = {
       ohms: tolerant('Ω', 120, 1, LINE),
       onlyIf: { setting: 'terminator', is: 'on' },
     },
-    { model: 'resistor', id: 'screen', a: 'SH', b: 'C', ohms: exact('Ω', 1e6) },
     {
       model: 'threshold',
       id: 'mark',
@@ -221,9 +210,38 @@ const SERIAL_UNIT: DeviceDescription = {
       off: exact('V', 0.199, LINE),
     },
   ],
+  face: { a: 'D1', b: 'D0', glyph: { kind: 'state', id: 'mark', text: 'receiver' } },
+} as const satisfies {
+  terminals: readonly PartTerminal[];
+  settings: readonly Setting[];
+  output: OutputDescription;
+  behaviours: readonly Behaviour[];
+  face: FaceRow;
+};
+
+const SERIAL_UNIT: DeviceDescription = {
+  id: 'serial-unit',
+  name: 'Unit on a serial line (RS-485, two wires and common)',
+  title: 'RS-485',
+  group: GROUP,
+  handling: POWER_SERIAL,
+  terminals: [
+    { name: 'V+', role: 'plus', words: 'supply plus', colour: 'BN' },
+    { name: 'V-', role: 'minus', words: 'supply minus', colour: 'BU' },
+    ...SERIAL_LINK.terminals,
+    { name: 'SH', role: 'earth', words: 'screen' },
+  ],
+  supply: { plus: 'V+', minus: 'V-', volts: SUPPLY },
+  settings: [...SERIAL_LINK.settings],
+  outputs: [SERIAL_LINK.output],
+  behaviours: [
+    fed('V+', 'V-', 400),
+    ...SERIAL_LINK.behaviours,
+    { model: 'resistor', id: 'screen', a: 'SH', b: 'C', ohms: exact('Ω', 1e6) },
+  ],
   face: [
     { a: 'V+', b: 'V-', glyph: { kind: 'line', id: 'supply' } },
-    { a: 'D1', b: 'D0', glyph: { kind: 'state', id: 'mark', text: 'receiver' } },
+    SERIAL_LINK.face,
     { a: 'C', b: 'SH', glyph: { kind: 'line' } },
   ],
   indicators: [{ id: 'fed', label: 'Unit LED', kind: 'lamp' }],

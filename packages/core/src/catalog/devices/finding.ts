@@ -69,6 +69,10 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
   },
   'reset-button': { terms: ['push button', 'start', 'acknowledge', 'illuminated'] },
   'arc-unit': { senses: ['electric'], terms: ['arc flash', 'overcurrent', 'trip', 'current relay'] },
+  'arc-unit-linked': {
+    senses: ['electric'],
+    terms: ['arc flash', 'overcurrent', 'trip', 'RS-485', 'Modbus', 'mains'],
+  },
   'arc-coil': { senses: ['electric'], terms: ['current transformer', 'split core', 'sensor', 'CT'] },
   'transmitter-2w': {
     senses: ['pressure', 'level', 'temperature', 'flow'],
@@ -153,6 +157,7 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     senses: ['flow'],
     terms: [...FLOW, 'counter', 'pulses', 'open collector', 'totaliser'],
   },
+  'flow-magnetic-ac': { senses: ['flow'], terms: [...FLOW, 'magmeter', 'mains', '230 V', '120 V'] },
   'flow-magnetic-pulse': {
     senses: ['flow'],
     terms: [...FLOW, 'electromagnetic', 'counter', 'pulses', 'totaliser'],

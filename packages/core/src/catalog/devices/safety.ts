@@ -2,7 +2,7 @@ import type { DeviceDescription, OutputDescription } from '../description/device
 import type { Expression } from '../description/expression.ts';
 import { atLeast, atMost, between, exact, span } from '../description/figure.ts';
 import type { PartTerminal } from '../description/terminals.ts';
-import { ARC_COIL, ARC_UNIT } from './arc.ts';
+import { ARC_COIL, ARC_UNIT, ARC_UNIT_LINKED } from './arc.ts';
 import { ESTOP, GUARD } from '../handling/switching.ts';
 
 const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state';
@@ -266,5 +266,6 @@ export const SAFETY_DEVICES: readonly DeviceDescription[] = [
   LIGHT_CURTAIN,
   RESET_BUTTON,
   ARC_UNIT,
+  ARC_UNIT_LINKED,
   ARC_COIL,
 ];

@@ -46,7 +46,7 @@ const UNIT_NUMBER: Parameter = {
   factory: '1',
   from: 'line.unit',
 };
-const LINE: readonly Parameter[] = [UNIT_NUMBER, ...LINE_FRAME];
+export const LINE: readonly Parameter[] = [UNIT_NUMBER, ...LINE_FRAME];
 
 const NETWORKS = [
   { value: '1p', label: 'one phase' },

@@ -25,6 +25,9 @@ import type { Trial, TrialNames, TrialTarget } from './trial.ts';
 /** Volts between line and neutral where a convention of colours is usual. */
 const MAINS_VOLTS: Readonly<Record<ColourRegion, number>> = { iec: 230, 'north-america': 120, japan: 100 };
 
+const needsMains = ({ description }: DeviceType): boolean =>
+  description.mains === true || description.fed === 'ac';
+
 /** The mains that a kind of device needs and a job has not yet; nothing where it needs none. */
 export function mainsFor(
   job: JobContent,
@@ -35,10 +38,7 @@ export function mainsFor(
   const module = types.modules.find(({ id }) => id === moduleId);
   const ports = module?.ports(settingsOf(module)) ?? [];
   const [asked] = ports.flatMap((port) => (port.kind === 'digital' && port.acVolts) || []);
-  if (
-    !(asked ?? types.device({ typeId }).description.mains) ||
-    job.supplies.some(({ kind }) => kind === 'ac')
-  )
+  if (!(asked ?? needsMains(types.device({ typeId }))) || job.supplies.some(({ kind }) => kind === 'ac'))
     return [];
   const tag = freeTag(job, 'Q');
   const volts = asked ?? MAINS_VOLTS[job.colours];

@@ -17,7 +17,7 @@ import { relayReasons } from './relays.ts';
 import { guardReasons } from './safety.ts';
 import { amplifierReasons } from './amplifier.ts';
 import { outputShort } from './shorts.ts';
-import { supplyReason } from './supply.ts';
+import { earthReason, supplyReason } from './supply.ts';
 import { fieldbusReasons } from './fieldbus.ts';
 
 /** Reads off the solved states why a landed point does not work. Empty when it does. */
@@ -27,6 +27,8 @@ export function diagnose(analysis: Analysis): Reason[] {
     return [cannot('no-solution', say('reason.no-solution'))];
   const mains = mainsReasons(analysis);
   if (mains.length) return mains;
+  const earth = earthReason(analysis);
+  if (earth) return [earth];
   const supply = supplyReason(analysis);
   if (supply?.weight === 'cannot') return [supply];
   // A reason that stops the whole explains what follows from it, which then need not be said.

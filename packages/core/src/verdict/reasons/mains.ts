@@ -4,7 +4,7 @@ import { nodesOf } from '../../circuit/index.ts';
 import type { Element, Solution } from '../../circuit/index.ts';
 import { fixed } from '../../units/index.ts';
 import type { Analysis } from '../../analysis/index.ts';
-import { EARTHING } from '../../network/index.ts';
+import { EARTHING, supplyNodes } from '../../network/index.ts';
 import type { Supply } from '../../model/index.ts';
 import { plusOf } from '../../job/index.ts';
 import { cannot } from './reason.ts';
@@ -47,6 +47,9 @@ export function mainsReasons({ context, states }: Analysis): Reason[] {
       : say('reason.ac-dc.no-mains', { device: device.tag });
     return [cannot('ac-dc', sentence)];
   }
+  const leads = supplyNodes(context);
+  if (leads && type.description.fed !== 'ac' && [leads.plus, leads.minus].some((ref) => reach(ref).has('ac')))
+    return [cannot('ac-dc', say('reason.ac-dc.dc-device', { device: device.tag }))];
   return supplies.flatMap((supply) => overload(supply, states)).slice(0, 1);
 }
 

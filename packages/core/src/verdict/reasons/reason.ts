@@ -1,5 +1,6 @@
 import type { Message } from '../../messages/index.ts';
 export type ReasonCode =
+  | 'no-earth'
   | 'no-supply'
   | 'supply-reversed'
   | 'supply-outside'
