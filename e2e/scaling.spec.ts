@@ -40,6 +40,22 @@ test('a wrong switch shows in the chain', async ({ page }) => {
   await expect(page.getByText('The converter stops at its top')).toBeVisible();
 });
 
+test('what a drive makes of each value of its set-point, and its scaling is taken over', async ({ page }) => {
+  await page.goto(`${BOARD}/point/sc-245/scale`);
+  const rows = page.getByRole('list', { name: 'What becomes of each value' }).getByRole('listitem');
+  await expect(rows).toHaveCount(5);
+  await expect(rows.nth(1)).toContainText(/12\.50.Hz.*Raw 6.912, gives 8\.00.mA/);
+  await page.getByRole('link', { name: /^Set/ }).click();
+  await page.getByRole('button', { name: /Value at top of range/ }).click();
+  await page
+    .getByRole('group', { name: /^At Value at top/ })
+    .getByLabel('What it shows')
+    .fill('60');
+  await page.getByRole('button', { name: 'Found so' }).click();
+  await page.getByRole('link', { name: /^Scale/ }).click();
+  await expect(page.getByRole('alert')).toContainText('SC-245 makes 60 Hz of it');
+});
+
 test('a field point is added, beside the workshop’s table, and can be put in force', async ({ page }) => {
   await page.goto(`${BOARD}/point/lt-228/scale/tables`);
   await page.getByLabel('Signal').fill('wet');

@@ -1,4 +1,4 @@
-import { sure } from '@keypost/core/lists';
+import { lastOf, sure } from '@keypost/core/lists';
 import type { LoopView } from '@keypost/core/presentation';
 import { cutTo, widthOf } from './lettering';
 import type { Box, Letters, PlacedCard, PlacedGlyph, PlacedParts, PlacedRail, Spot } from './sheet';
@@ -94,7 +94,9 @@ function railNames(view: LoopView, { ref, side }: PlacedRail, earlier: readonly 
 }
 
 const INSET = 13;
-const TITLE = 17;
+/** A name is written as large as it fits whole. */
+const TITLES = [17, 15, 13.5];
+const [TITLE] = TITLES as [number];
 
 /** Name, kind and lamp of a plate; beside a wire that crosses the middle only one half is theirs. */
 function headTexts(card: PlacedCard): Letters[] {
@@ -102,8 +104,15 @@ function headTexts(card: PlacedCard): Letters[] {
   const { led, figure, title, words } = plate;
   const line = headLine(card);
   const room = crossed ? width / 2 - INSET - 12 : width - 2 * INSET;
-  const ledRoom = led ? widthOf(led.words, 13, 'words') + 48 : 0;
-  const first = Math.min(room, width - INSET - ledRoom - 6);
+  const lampWords = led ? widthOf(led.words, 13, 'words') : 0;
+  const beside = Math.min(room, width - INSET - (led ? lampWords + 54 : 6));
+  // A name is never cut for the word of a lamp: on a narrow plate that stands below the lamp.
+  const below = led !== undefined && widthOf(title, TITLE, 'bold') > beside;
+  const first = below ? Math.min(room, width - INSET - 42) : beside;
+  const second = below ? Math.min(room, width - 2 * INSET - lampWords - 8) : room;
+  const fits = (text: string) => TITLES.find((one) => widthOf(text, one, 'bold') <= first);
+  const named = [title, ...(plate.shorter ?? [])].find((text) => fits(text) !== undefined) ?? title;
+  const titled = fits(named) ?? lastOf(TITLES);
   const size = figure === undefined ? 13 : 14;
   const face = figure === undefined ? ('words' as const) : ('mono' as const);
   return [
@@ -111,8 +120,8 @@ function headTexts(card: PlacedCard): Letters[] {
       key: `${plate.id} title`,
       x: x + INSET,
       y: line,
-      text: cutTo(title, first, TITLE, 'bold'),
-      size: TITLE,
+      text: cutTo(named, first, titled, 'bold'),
+      size: titled,
       face: 'bold',
       anchor: 'start',
       tone: 'ink',
@@ -121,7 +130,7 @@ function headTexts(card: PlacedCard): Letters[] {
       key: `${plate.id} words`,
       x: x + INSET,
       y: line + 19,
-      text: cutTo(figure ?? words, room, size, face),
+      text: cutTo(figure ?? words, second, size, face),
       size,
       face,
       anchor: 'start',
@@ -131,8 +140,8 @@ function headTexts(card: PlacedCard): Letters[] {
       ? [
           {
             key: `${plate.id} lamp`,
-            x: x + width - 38,
-            y: line,
+            x: x + width - (below ? INSET : 38),
+            y: below ? line + 19 : line,
             text: led.words,
             size: 13,
             face: 'words' as const,

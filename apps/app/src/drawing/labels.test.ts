@@ -61,6 +61,10 @@ const outside = (layout: LoopLayout): string[] =>
     )
     .map(({ what }) => what);
 
+/** Names of plates that have no room: one could not tell which part is meant. */
+const cutNames = ({ texts }: LoopLayout): string[] =>
+  texts.flatMap(({ key, text }) => (key.endsWith(' title') && text.endsWith('…') ? [text] : []));
+
 /** What is wrong with the drawing of a point in each of its states, by what is written at its terminals. */
 function faults(job: JobContent, pointId: string, shows: Shows = 'names'): string[] {
   const analysis = analyse(new JobIndex(job), pointId);
@@ -70,6 +74,7 @@ function faults(job: JobContent, pointId: string, shows: Shows = 'names'): strin
     const where = `${analysis.context.point.tag}, ${state.situation.key}`;
     return [
       ...touching(layout).map((words) => `${where}: ${words}`),
+      ...cutNames(layout).map((words) => `${where}: the name ${words} is cut`),
       ...outside(layout).map((words) => `${where}: ${words} leaves the sheet`),
     ];
   });

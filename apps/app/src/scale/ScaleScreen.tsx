@@ -1,7 +1,15 @@
 import { textOf } from '@keypost/core/messages';
-import { bandText, disagreementOf, reactionText, scaleStep, scalingText } from '@keypost/core/scaling';
+import {
+  bandText,
+  disagreementOf,
+  givenSignal,
+  reactionText,
+  scaleStep,
+  scalingText,
+} from '@keypost/core/scaling';
 import { calibrationsOf } from '@keypost/core/sensing';
 import { written } from '@keypost/core/units';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
@@ -14,6 +22,7 @@ import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { ArrivesCard } from './ArrivesCard';
 import { ErrorBudgetCard } from './ErrorBudgetCard';
+import { GivenScreen } from './GivenScreen';
 import { ChainChart } from './ChainChart';
 import { SignalChainCard } from './SignalChainCard';
 import { useChain } from './useChain';
@@ -27,6 +36,8 @@ export function ScaleScreen() {
 
 function Scale({ point }: { point: OpenPoint }) {
   const moment = useChain(point);
+  const given = useMemo(() => givenSignal(point.analysis), [point.analysis]);
+  if (given && !('problem' in given)) return <GivenScreen point={point} given={given} />;
   if (typeof moment === 'string')
     return (
       <PointPage
@@ -46,7 +57,7 @@ function Scale({ point }: { point: OpenPoint }) {
               </GoTo>
             }
           >
-            {moment}
+            {given ? textOf(given.problem) : moment}
           </Notice>
         }
       />

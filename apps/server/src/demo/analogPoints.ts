@@ -242,6 +242,14 @@ export const DRIVE: readonly DemoPoint[] = [
   },
   { tag: 'XI-243', name: 'Speed on the panel', typeId: 'indicator-ma', at: ['drv-1', 7], landed: 3 },
   {
+    tag: 'SC-245',
+    name: 'Return pump speed',
+    typeId: 'drive-commanded-ma',
+    at: ['ao-1', 0],
+    range: { low: 0, high: 50, unit: 'Hz' },
+    landed: 2,
+  },
+  {
     tag: 'XA-244',
     name: 'Drive fault horn',
     typeId: 'horn-24',

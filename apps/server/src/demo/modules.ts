@@ -70,6 +70,7 @@ export const MODULES: readonly {
     commons: ['-', '-'],
     settings: { 'A0.switch': 'V', 'A0.range': '±10 V' },
   },
+  { id: 'ao-1', tag: 'AO 1', typeId: 'ao4', firstByte: 8, commons: [] },
   { id: 'iol-1', tag: 'IOL 1', typeId: 'iol-aaaabb', firstByte: 64, commons: [] },
   { id: 'bus-1', tag: 'BUS 1', typeId: 'serial-master', firstByte: 0, commons: [] },
   { id: 'net-1', tag: 'NET 1', typeId: 'net-switch-5', firstByte: 0, commons: [] },

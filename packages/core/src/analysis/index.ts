@@ -6,7 +6,7 @@ export type { SafetyTarget } from './safetyTarget.ts';
 export { energyPast, feedsOf, safeElements, stoppedInputs } from './stopping.ts';
 export type { StoppedInput } from './stopping.ts';
 export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';
-export { measuredOf, measuredQuantity } from './measure.ts';
+export { givenQuantity, measuredOf, measuredQuantity } from './measure.ts';
 export { readAmps, hasTerminal, readMeter, signalText } from './readings.ts';
 export type { Reading } from './readings.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';

@@ -3,6 +3,8 @@ import { SIGNALS } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Quantity, Span } from '../circuit/index.ts';
 import type { Settings } from '../model/index.ts';
+import { elementId } from '../network/index.ts';
+import type { PointContext } from '../network/index.ts';
 
 /** What an analog input makes of its terminals: a value in its own unit, and where that stands in its range. */
 export interface Measured {
@@ -49,4 +51,13 @@ export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): M
   const { unit, low, high } = SIGNALS[settings[sure(port.rangeKey)] as SignalKind];
   const value = unit === 'mA' ? scaled(volts, 1000 / port.shuntOhms) : volts;
   return { unit, value, share: scaled(value, 1 / (high - low), -low / (high - low)) };
+}
+
+/** What a device gets of an analog output, mA or V as the signal is that it takes; nothing for one that takes none. */
+export function givenQuantity({ device, output }: PointContext): Quantity | undefined {
+  if (output.landsOn !== 'load' || !output.signal || !output.across) return undefined;
+  const [a, b] = output.across;
+  return SIGNALS[output.signal].unit === 'V'
+    ? { kind: 'volts', a: `${device.id}:${a}`, b: `${device.id}:${b}` }
+    : { kind: 'amps', element: elementId(device.id, `${output.element ?? ''}-part`) };
 }

@@ -110,7 +110,12 @@ export function solveState(
   const own = situation.present ? [device.id] : [];
   const netlist = assemble(index, scope, {
     present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
-    levels: new Map([[device.id, situation.level]]),
+    levels: new Map([
+      [device.id, situation.level],
+      ...(context.place && situation.given !== undefined
+        ? [[context.place.moduleId, situation.given] as const]
+        : []),
+    ]),
     forced: situation.forced,
     joined: situation.joined,
     held,

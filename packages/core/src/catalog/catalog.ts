@@ -13,6 +13,7 @@ import { PROTECTION } from './devices/protection.ts';
 import { FIELDBUS_DEVICES } from './devices/fieldbus.ts';
 import { PULSE_DEVICES } from './devices/pulses.ts';
 import { ROTATION_DEVICES } from './devices/rotation.ts';
+import { COMMANDED } from './devices/commanded.ts';
 import { LOADS } from './devices/loads.ts';
 import { RELAYS } from './devices/relays.ts';
 import { RESISTANCE_SENSORS } from './devices/resistance.ts';
@@ -39,6 +40,7 @@ const DEVICES: readonly DeviceDescription[] = [
   ...ROTATION_DEVICES,
   ...FIELDBUS_DEVICES,
   ...LOADS,
+  ...COMMANDED,
   ...RELAYS,
   ...BETWEEN,
   ...PROTECTION,

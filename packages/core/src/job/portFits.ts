@@ -28,7 +28,8 @@ export function portFits(type: DeviceType, output: DeviceOutput | undefined, por
         (roles.inverse !== undefined) === type.terminals.some(({ role }) => role === 'inverse')
       );
     case 'load':
-      return kind === 'output';
+      // A signal belongs on an analog output, and what is switched on any other.
+      return kind === 'output' && (output.signal !== undefined) === (port.drives === 'analog');
     case 'switched':
       return (
         kind === 'digital' &&

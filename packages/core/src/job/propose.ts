@@ -50,8 +50,8 @@ export function proposeWires(job: JobContent, point: Point, place: ChannelPlace)
     const of = type.outputs.find(({ terminals }) => terminals.includes(terminal.name));
     if (of && !own.includes(of)) return [];
     if (index.wiresAt(`${device.id}:${terminal.name}`).length) return [];
-    // One lead a channel is enough: what is not the point's own output stays off its input.
-    const spare = of !== undefined && of !== first && port.kind === 'digital';
+    // One lead a channel is enough: what is not the point's own output stays off its input, or its output.
+    const spare = of !== undefined && of !== first && (port.kind === 'digital' || port.kind === 'output');
     const to = target(index, device, terminal, place, port, spare);
     return to === undefined
       ? []

@@ -178,6 +178,33 @@ export const REASON = {
     led: string;
   }) =>
     `At the edge of the tolerances the input may read either way: ${fixed(min, 1)} to ${fixed(max, 1)} V and ${fixed(min2 * 1000, 1)} to ${fixed(max2 * 1000, 1)} mA while ${led}.`,
+  'reason.given-too-much': ({
+    device,
+    gets,
+    unit,
+    signal,
+    when,
+  }: {
+    device: string;
+    gets: number;
+    unit: string;
+    signal: string;
+    when: string;
+  }) =>
+    `${when}: ${device} gets ${fixed(gets, 1)} ${unit} where it takes ${signal}: its input burns. Nothing but an analog output belongs on it.`,
+  'reason.given-other': ({
+    device,
+    gets,
+    unit,
+    meant,
+    when,
+  }: {
+    device: string;
+    gets: number;
+    unit: string;
+    meant: number;
+    when: string;
+  }) => `${when}: ${device} gets ${fixed(gets, 2)} ${unit} where ${fixed(meant, 2)} ${unit} are meant.`,
   'reason.over-voltage.limit': ({ volts, max }: { volts: number; max: number }) =>
     `Up to ${formatVolts(volts)} can stand at the input; it is made for ${max} V at most.`,
   'reason.over-voltage': ({ sentence }: { sentence: string }) =>

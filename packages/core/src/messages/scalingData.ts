@@ -72,4 +72,32 @@ export const SCALING_DATA = {
     unit: string;
   }) =>
     `Not the stated line: they lie on raw × ${written(gradient, 5)} ${offset < 0 ? '−' : '+'} ${written(Math.abs(offset), 4)} ${unit}, ${written(ratio, 4)} times as steep${likely ? `: ${likely}` : ''}.`,
+  'scaling.no-analog-output': ({ point }: { point: string }) =>
+    `${point} stands on no analog output yet. Land it, and each value that the program gives is followed.`,
+  'scaling.writes-counts-for': ({
+    low,
+    high,
+    low2,
+    high2,
+    unit,
+  }: {
+    low: number;
+    high: number;
+    low2: number;
+    high2: number;
+    unit: string;
+  }) =>
+    `${written(low)} to ${written(high)} counts are written for ${written(low2)} to ${written(high2)} ${unit}`,
+  'scaling.makes-otherwise': ({
+    device,
+    value,
+    makes,
+    unit,
+  }: {
+    device: string;
+    value: number;
+    makes: number;
+    unit: string;
+  }) =>
+    `Where the program means ${written(value, 4)} ${unit}, ${device} makes ${written(makes, 4)} ${unit} of it: range, signal and switch of both must agree.`,
 } as const;

@@ -136,6 +136,17 @@ export const VERDICT = {
     unit: string;
   }) => `Works. ${where} reads ${given}: ${fixed(nom, digits)} ${unit} at the top of the range.`,
   'verdict.works': 'Works.',
+  'verdict.works.given': ({
+    module,
+    portLabel,
+    device,
+    signal,
+  }: {
+    module: string;
+    portLabel: string;
+    device: string;
+    signal: string;
+  }) => `Works. ${module} ${portLabel} gives ${device} its ${signal}, at both ends as meant.`,
   'verdict.works.load': ({
     module,
     portLabel,

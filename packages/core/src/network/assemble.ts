@@ -153,6 +153,7 @@ function moduleElements(index: JobIndex, { parts }: Scope, id: string, world: Wo
   return type
     .circuit({
       ...IDLE,
+      level: world.levels?.get(id) ?? IDLE.level,
       settings: settingsOf(type, module.settings),
       forced: world.forced?.get(id) ?? IDLE.forced,
     })

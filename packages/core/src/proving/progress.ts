@@ -10,7 +10,7 @@ import { BySection } from './sectioned.ts';
 import { landSteps, stampedSteps } from '../presentation/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
-import { chainOf, disagreementOf, scaleStep } from '../scaling/index.ts';
+import { chainOf, disagreementOf, givenSignal, scaleStep } from '../scaling/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { checkName, checkKeys } from './plan.ts';
@@ -117,7 +117,7 @@ function setPart(index: JobIndex, pointId: string): StagePart[] {
 /** Scale: done once the controller was said to hold it, and the screen shows what there is. */
 function scalePart(analysis: Analysis): StagePart[] {
   const made = chainOf(analysis);
-  if (!made) return [];
+  if (!made) return givenPart(analysis);
   if ('problem' in made)
     return [{ stage: 'scale', mark: 'open', next: say('proof.next-scale', { problem: made.problem }) }];
   const off = disagreementOf(analysis, made);
@@ -125,6 +125,19 @@ function scalePart(analysis: Analysis): StagePart[] {
   if (off)
     return [{ stage: 'scale', mark: 'underway', next: say('proof.next-scale-off', { off: off.sentence }) }];
   return stamp
+    ? [{ stage: 'scale', mark: 'proven' }]
+    : [{ stage: 'scale', mark: 'open', next: say('proof.next-scale-enter-controller') }];
+}
+
+/** The same of a signal that the controller gives, once its range and its output are known. */
+function givenPart(analysis: Analysis): StagePart[] {
+  const given = givenSignal(analysis);
+  if (!given || 'problem' in given) return [];
+  if (given.otherwise)
+    return [
+      { stage: 'scale', mark: 'underway', next: say('proof.next-scale-off', { off: given.otherwise }) },
+    ];
+  return scaleStep(analysis, given).stamp
     ? [{ stage: 'scale', mark: 'proven' }]
     : [{ stage: 'scale', mark: 'open', next: say('proof.next-scale-enter-controller') }];
 }

@@ -21,6 +21,8 @@ export { chainOf, isMeasured } from './pointChain.ts';
 export type { PointChain } from './pointChainTypes.ts';
 export { blockParameters, codeText, codeRequest } from './pointCode.ts';
 export { RAW_FORMATS, countsOf, findRawFormat, resolutionOf, valueOfCounts } from './rawFormats.ts';
+export { givenSignal } from './givenSignal.ts';
+export type { GivenSignal } from './givenSignal.ts';
 export { scaleStep, scalingText } from './scaleStep.ts';
 export { effective } from './effective.ts';
 export { checkLine } from './statedLine.ts';

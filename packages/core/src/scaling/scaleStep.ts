@@ -1,3 +1,4 @@
+import { lastOf, nth } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Fingerprint } from '../model/index.ts';
@@ -5,6 +6,7 @@ import { aboutValue } from '../network/index.ts';
 import { stampedSteps } from '../presentation/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
+import type { GivenSignal } from './givenSignal.ts';
 import { programEnds } from './pointCode.ts';
 import type { PointChain } from './pointChainTypes.ts';
 
@@ -58,12 +60,33 @@ const aboutChain = ({ chain, scaling }: PointChain): Fingerprint => {
   });
 };
 
+/** What the controller is to make of what its program writes, as a fingerprint. */
+const aboutGiven = ({ format, of, rows }: GivenSignal): Fingerprint =>
+  aboutValue('scaling', {
+    format,
+    unit: of,
+    ends: [nth(rows, 0), lastOf(rows)].map(({ value, counts, given }) => ({ value, counts, given })),
+  });
+
+function givenText({ of, rows }: GivenSignal): Message {
+  const [low, high] = [nth(rows, 0), lastOf(rows)];
+  return say('scaling.writes-counts-for', {
+    low: low.counts,
+    high: high.counts,
+    low2: low.value,
+    high2: high.value,
+    unit: of,
+  });
+}
+
 /** The one step of Scale: that the controller holds what was worked out. A change of the chain opens it again. */
-export function scaleStep({ context }: Analysis, made: PointChain): StampedStep {
+export function scaleStep({ context }: Analysis, made: PointChain | GivenSignal): StampedStep {
   const step = {
     key: 'scale.taken',
-    title: say('scaling.controller-holds', { scaling: scalingText(made) }),
-    about: aboutChain(made),
+    title: say('scaling.controller-holds', {
+      scaling: 'chain' in made ? scalingText(made) : givenText(made),
+    }),
+    about: 'chain' in made ? aboutChain(made) : aboutGiven(made),
     detail: say('scaling.entered-controller-read-back'),
   };
   const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);

@@ -141,6 +141,14 @@ function analogWorks(analysis: Analysis): Message {
 }
 
 function loadWorks({ context, present }: Analysis): Message {
+  const { signal } = context.output;
+  if (signal)
+    return say('verdict.works.given', {
+      module: context.module?.tag ?? '',
+      portLabel: context.port?.label ?? '',
+      device: context.device.tag,
+      signal,
+    });
   const load = present.loads.find((reading) => reading.expected.on === 'present');
   return say('verdict.works.load', {
     module: context.module?.tag ?? '',

@@ -180,7 +180,7 @@ export const OUTPUTS = [
     ],
   ),
   /**
-   * An active analog output: alive while its expression holds, it gives its signal for the part's value, or for 1
+   * An active analog output: alive while its expression holds, it gives its signal for the part's value; for 1
    * while a name is forced. The signal may be a setting's value.
    */
   behaviour(
@@ -200,7 +200,7 @@ export const OUTPUTS = [
     (own, now): Element[] => {
       const chosen = own.signalSetting && now.settings[own.signalSetting];
       const kind = SIGNAL_KINDS.find((known) => known === chosen) ?? own.signal;
-      const level = own.forced === undefined ? now.level : now.forced.has(own.forced) ? 1 : 0;
+      const level = own.forced === undefined ? now.level : now.forced.has(own.forced) ? 1 : now.level;
       const alive = conditionOf(own.alive, now);
       return activeSignal(own.id, { out: own.out, back: own.back, kind, level, alive }, own);
     },

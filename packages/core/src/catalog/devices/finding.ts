@@ -13,6 +13,7 @@ const RTD: Finding = {
   senses: ['temperature'],
   terms: ['RTD', 'Pt100', 'Pt1000', 'temperature probe', 'thermometer', 'ohms'],
 };
+const DRIVEN = ['inverter', 'VFD', 'frequency converter', 'motor', 'speed', 'set-point', 'start'];
 const RELAY = ['relay', 'interposing relay', 'coupling relay', 'socket', 'coil'];
 const VALUE = ['4-20', 'loop', 'signal', 'analog', 'analogue', 'transducer'];
 
@@ -184,6 +185,8 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
   'beacon-230': { terms: ['flashing light', 'warning light', 'mains'] },
   'horn-230': { terms: ['siren', 'sounder', 'alarm', 'mains'] },
   'horn-24': { terms: ['buzzer', 'siren', 'sounder', 'alarm'] },
+  'drive-commanded-ma': { terms: DRIVEN },
+  'drive-commanded-v': { terms: DRIVEN },
   'indicator-ma': { terms: ['display', 'meter', 'panel meter', 'loop indicator', '4-20'] },
   'stack-light-3': { terms: ['signal tower', 'tower light', 'beacon', 'red amber green'] },
   'contactor-24dc': { terms: ['motor starter', 'power relay', 'mirror contact', 'coil'] },

@@ -1,9 +1,8 @@
 import { nth } from '../../lists/index.ts';
 import { coil, DC, rating, SUPPRESSOR } from './relays.ts';
 import type { DeviceDescription, OutputDescription } from '../description/deviceDescription.ts';
-import { exact, tolerant } from '../description/figure.ts';
+import { exact } from '../description/figure.ts';
 import type { PartTerminal } from '../description/terminals.ts';
-import { INDICATOR } from '../handling/transmitters.ts';
 import type { Setting } from '../parameters.ts';
 
 const DUTY: Setting = {
@@ -16,7 +15,8 @@ const DUTY: Setting = {
   ],
 };
 
-const commanded = (terminals: string[], more: Partial<OutputDescription> = {}): OutputDescription => ({
+/** An output of which a device is the load. */
+export const commanded = (terminals: string[], more: Partial<OutputDescription> = {}): OutputDescription => ({
   id: 'load',
   label: 'Load',
   drivenBy: 'command',
@@ -50,7 +50,7 @@ const figures = ({ volts, watts, inrush }: Load) => ({
   inrush: exact('', inrush),
 });
 
-function load(id: string, name: string, title: string, rated: Load): DeviceDescription {
+export function load(id: string, name: string, title: string, rated: Load): DeviceDescription {
   return {
     id,
     name,
@@ -85,7 +85,7 @@ function load(id: string, name: string, title: string, rated: Load): DeviceDescr
   };
 }
 
-const POLAR: PartTerminal[] = [
+export const POLAR: PartTerminal[] = [
   { name: '+', role: 'loadPlus' },
   { name: '-', role: 'loadMinus' },
 ];
@@ -269,36 +269,6 @@ export const LOADS: readonly DeviceDescription[] = [
     current: 'dc',
     inrush: 1,
   }),
-  {
-    ...load('indicator-ma', 'Panel indicator for 4-20 mA', 'indicator 4-20 mA', {
-      kind: 'resistive',
-      volts: 5,
-      watts: 0.1,
-      current: 'dc',
-      inrush: 1,
-    }),
-    handling: INDICATOR,
-    terminals: POLAR,
-    outputs: [
-      commanded(['+', '-'], {
-        signal: '4-20 mA',
-        words: { present: 'Output at 20 mA', away: 'Output at 4 mA' },
-      }),
-    ],
-    behaviours: [
-      {
-        model: 'loop-load',
-        id: 'load',
-        a: '+',
-        b: '-',
-        kind: 'resistive',
-        current: 'dc',
-        ohms: tolerant('Ω', 250, 1),
-        on: exact('V', 4.9),
-        off: exact('V', 1.1),
-      },
-    ],
-  },
   STACK_LIGHT,
   CONTACTOR,
 ];

@@ -1,4 +1,3 @@
-import type { Parameter } from '../parameters.ts';
 import type { Handling } from './handling.ts';
 import { PRESSURE_CAUTION, SERIAL } from './handling.ts';
 import { BORE, LOWEST, PROCESS_TEMPERATURE, straightLengths } from './flowParts.ts';
@@ -292,26 +291,6 @@ export const ANALYSER: Handling = {
     DAMPING,
     PASSWORD,
     LOCK,
-  ],
-};
-
-/** Indicator at the end of a loop: its own scale must be the point's. */
-export const INDICATOR: Handling = {
-  fit: [],
-  plate: [SERIAL],
-  parameters: [
-    unitOfAny('%'),
-    ...rangeOf('100'),
-    {
-      key: 'decimals',
-      label: 'Decimal places',
-      kind: 'number',
-      place: 'parameter',
-      min: 0,
-      max: 4,
-      factory: '0',
-      usual: { value: '1', why: 'what the loop can resolve' },
-    } satisfies Parameter,
   ],
 };
 

@@ -1,5 +1,8 @@
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
 import { exact, tolerant } from '../description/figure.ts';
+import { choices } from '../handling/menu.ts';
+import { FOLLOWS, LIVE_ZERO } from '../handling/commanded.ts';
+import type { Parameter } from '../parameters.ts';
 import { analogSettings } from './analog.ts';
 import { scaling } from './parameters.ts';
 import {
@@ -86,6 +89,32 @@ export const DRIVE: ModuleDescription = {
     ...scaling('A1', 'Analog input 1'),
     ...scaling('A2', 'Analog input 2'),
     ...scaling('AO', 'Analog output'),
+    ...['A1', 'A2'].map((name, n): Parameter => ({
+      ...LIVE_ZERO,
+      key: `${name}.liveZero`,
+      label: `Analog input ${n + 1}, without its signal`,
+    })),
+    {
+      key: 'AO.follows',
+      label: 'Analog output follows',
+      kind: 'choice',
+      place: 'parameter',
+      choices: choices({
+        speed: 'speed',
+        current: 'motor current',
+        torque: 'torque',
+        setpoint: 'set-point',
+      }),
+      factory: 'speed',
+    },
+    {
+      key: 'R.follows',
+      label: 'Relay follows',
+      kind: 'choice',
+      place: 'parameter',
+      choices: FOLLOWS,
+      factory: 'running',
+    },
   ],
   settings: [
     ...analogSettings('A1', 'analog input 1'),

@@ -196,6 +196,7 @@ class Builder {
       id: `${module.id}/${port.name}`,
       kind: 'port',
       title: `${module.tag} · ${port.label.replace(/^channel /, 'ch ')}`,
+      shorter: [`${module.tag} · ${port.name}`, module.tag],
       words: type.title,
       figure: inputs
         ? [address, inputs.bit === undefined ? '?' : inputs.bit].filter((x) => x !== undefined).join(' = ')

@@ -54,6 +54,8 @@ export interface ViewCard {
   /** A port is drawn with its terminals at the top and its name at the foot. */
   readonly kind: 'device' | 'helper' | 'port' | 'module';
   readonly title: string;
+  /** The same in ever fewer letters, where there is little room: the terminals tell the rest. */
+  readonly shorter?: readonly string[];
   readonly words: string;
   /** A figure at its foot: address and bit, or what it reads. */
   readonly figure?: string;
