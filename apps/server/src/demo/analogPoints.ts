@@ -203,6 +203,14 @@ export const INTAKE: readonly DemoPoint[] = [
     landed: 1,
   },
   {
+    tag: 'WT-236',
+    name: 'Feed hopper weight',
+    typeId: 'load-cell-ma',
+    at: ['ai-5', 2],
+    range: { low: 0, high: 400, unit: 'kg' },
+    landed: 2,
+  },
+  {
     tag: 'FT-235',
     name: 'Blower intake air',
     typeId: 'flow-dp-2w',

@@ -65,9 +65,9 @@ export const MODULES: readonly {
   {
     id: 'ai-5',
     tag: 'AI 5',
-    typeId: 'ai2-switch',
+    typeId: 'ai4-switch',
     firstByte: 96,
-    commons: ['-', '-'],
+    commons: ['-', '-', '-', '-'],
     settings: { 'A0.switch': 'V', 'A0.range': '±10 V' },
   },
   { id: 'ao-1', tag: 'AO 1', typeId: 'ao4', firstByte: 8, commons: [] },

@@ -30,6 +30,7 @@ const PLATES: Readonly<Record<string, Card>> = {
     temperature: '60 °C',
   },
   'SC-245': { serial: 'DR-0519', motor: '6.3 A' },
+  'WT-236': { serial: 'LC-2208', rated: '500 kg', sensitivity: '2.003' },
   'FT-235': { serial: 'DP-4417', bore: '154 mm', dpFull: '25 mbar', density: '1.2', temperature: '15 °C' },
   'FT-232': { serial: 'TH-0093', size: '40 mm' },
   'FT-233': { serial: 'CU-7710', material: 'pvc', medium: 'sea', outer: '90 mm', wall: '4.3 mm' },

@@ -12,6 +12,7 @@ import {
 } from '../sensing/index.ts';
 import type { PointChain } from './pointChainTypes.ts';
 import { effective } from './effective.ts';
+import type { Effective } from './effective.ts';
 import type { SideRange } from './transmitterCalibration.ts';
 
 /** What is injected into a transmitter and what it gives, and the curve between where it is none. */
@@ -32,8 +33,10 @@ export function calibrationSides({ context }: Analysis, { chain: { sensor } }: P
   const { low, high, unit, signal } = sensor;
   const gives = { low: signal.low, high: signal.high, unit: signal.unit };
   const out = straight(low, signal.low, high, signal.high);
-  const element = effective(context.index, context.device.id, 'element')?.value ?? '';
-  const curve = elementCurve(element, unit);
+  const stands = (key: string) => effective(context.index, context.device.id, key);
+  const curve =
+    elementCurve(stands('element')?.value ?? '', unit) ??
+    bridgeCurve(stands('sensitivity'), stands('rated'), unit);
   if (!curve) {
     return { injects: { low, high, unit }, gives, wantedOf: sensor.curve.at };
   }
@@ -43,6 +46,17 @@ export function calibrationSides({ context }: Analysis, { chain: { sensor } }: P
     curved: { curve: curve.curve, low, high },
     wantedOf: (injected) => out.at(curve.curve.inverse(injected)),
   };
+}
+
+/** A load cell as its simulator stands in for it: mV for each V of its feed, in proportion to its rated load. */
+function bridgeCurve(
+  sensitivity: Effective | undefined,
+  rated: Effective | undefined,
+  unit: string,
+): { curve: Curve; unit: string } | undefined {
+  const top = rated && convert(Number(rated.value), rated.unit, unit);
+  const gives = Number(sensitivity?.value);
+  return top && gives > 0 ? { unit: 'mV/V', curve: straight(0, 0, top, gives) } : undefined;
 }
 
 function elementCurve(name: string, unit: string): { curve: Curve; unit: string } | undefined {

@@ -7,6 +7,7 @@ import { CLAMP_ON_FLOW, THERMAL_FLOW, VORTEX_FLOW } from '../handling/otherFlow.
 import {
   ANALYSER,
   JOYSTICK,
+  LOAD_CELL,
   CONDUCTIVITY,
   DP_FLOW,
   PRESSURE,
@@ -391,6 +392,15 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     handling: TEMPERATURE,
     stimulus: 'a bath of known temperature, or a resistance decade in place of the element',
   }),
+  ...(['4-20 mA', '0-10 V'] as const).map((signal) =>
+    fourWire(signal, {
+      id: `load-cell-${signal === '0-10 V' ? 'v' : 'ma'}`,
+      name: `Load cell with its amplifier, own supply, ${signal}`,
+      title: `load cell, ${signal}`,
+      handling: LOAD_CELL,
+      stimulus: 'known weights, or a simulator of mV/V in place of the cell',
+    }),
+  ),
   loop(10.5, {
     id: 'rope-link-2w',
     name: 'Tension link in a rope, two-wire, 4-20 mA',

@@ -14,6 +14,7 @@ const RTD: Finding = {
   terms: ['RTD', 'Pt100', 'Pt1000', 'temperature probe', 'thermometer', 'ohms'],
 };
 const DRIVEN = ['inverter', 'VFD', 'frequency converter', 'motor', 'speed', 'set-point', 'start'];
+const WEIGHED = ['strain gauge', 'scale', 'weighing', 'bridge', 'mV/V', 'hopper', 'silo', 'kg', 'force'];
 const RELAY = ['relay', 'interposing relay', 'coupling relay', 'socket', 'coil'];
 const VALUE = ['4-20', 'loop', 'signal', 'analog', 'analogue', 'transducer'];
 
@@ -137,6 +138,8 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     terms: [...VALUE, 'bar', 'psi', 'gauge', 'hydrostatic', 'vacuum', 'differential'],
   },
   'temperature-2w': { senses: ['temperature'], terms: [...VALUE, 'head transmitter', 'thermometer'] },
+  'load-cell-ma': { senses: ['force'], terms: WEIGHED },
+  'load-cell-v': { senses: ['force'], terms: [...WEIGHED, '0-10'] },
   'rope-link-2w': {
     senses: ['force'],
     terms: [...VALUE, 'load cell', 'tension', 'weight', 'load pin', 'hoist'],

@@ -3,7 +3,7 @@ import type { Expression } from '../description/expression.ts';
 import { atLeast, atMost, between, exact, span } from '../description/figure.ts';
 import type { PartTerminal } from '../description/terminals.ts';
 import { ARC_COIL, ARC_UNIT, ARC_UNIT_LINKED } from './arc.ts';
-import { ESTOP, GUARD } from '../handling/switching.ts';
+import { ESTOP, GUARD, MAT } from '../handling/switching.ts';
 
 const NOT_FOR_SAFETY = 'The auxiliary contact only shows the state';
 const BRIDGE = 'Never bridge a guard or an emergency stop to test.';
@@ -261,6 +261,18 @@ export const SAFETY_DEVICES: readonly DeviceDescription[] = [
     },
     { present: 'Key in and turned', away: 'Key out' },
     'the real key, turned and drawn',
+  ),
+  dual(
+    {
+      id: 'mat-2c',
+      name: 'Safety mat or edge with its evaluation unit, two contacts',
+      title: 'safety mat',
+      handling: MAT,
+      senses: ['guard'],
+      terms: ['step mat', 'bumper', 'safety edge', 'pressure-sensitive', 'safety'],
+    },
+    { present: 'Nobody on it', away: 'Stepped on or pressed' },
+    'a person’s weight at each corner and across each joint, or the maker’s test piece',
   ),
   GUARD_SENSOR,
   LIGHT_CURTAIN,

@@ -8,6 +8,7 @@ export const FLOW_UNITS = same('m³/h', 'l/min', 'l/h', 'l/s', 'gal/min');
 export const PRESSURE_UNITS = same('bar', 'mbar', 'kPa', 'MPa', 'psi');
 export const TEMPERATURE_UNITS = same('°C', '°F', 'K');
 export const LENGTH_UNITS = same('mm', 'cm', 'm', 'in', 'ft');
+export const MASS_UNITS = same('kg', 'g', 't', 'lb');
 export const ANY_UNITS = same(
   '%',
   'bar',

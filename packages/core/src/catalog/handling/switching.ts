@@ -180,3 +180,23 @@ export const ESTOP: Handling = {
   plate: [],
   parameters: [],
 };
+
+/** Mats and edges that press two plates together; what they stop must stand before somebody is there. */
+export const MAT: Handling = {
+  fit: [
+    {
+      key: 'distance',
+      title: 'As far from the danger as the stopping time asks',
+      reason: 'Who steps over its edge is quicker than the machine stops (ISO 13855).',
+      caution: 'The distance is for a competent person to work out under the local law.',
+    },
+    {
+      key: 'joint',
+      title: 'Joints between mats covered, no dead edge to step on',
+      reason: 'A foot on a joint is seen by neither mat.',
+    },
+    cable,
+  ],
+  plate: [],
+  parameters: [],
+};

@@ -10,6 +10,7 @@ import {
   FLOW_UNITS,
   LANGUAGE,
   LOCK,
+  MASS_UNITS,
   MAINS,
   PASSWORD,
   POLL,
@@ -336,5 +337,60 @@ export const CONDUCTIVITY: Handling = {
       title: 'Temperature sensor of the cell connected',
       reason: 'Conductivity rises by about 2 % a kelvin; without it the reading follows the weather.',
     },
+  ],
+};
+
+/** Load cell with its amplifier: the bridge gives millivolts for each volt that feeds it, by its own plate. */
+export const LOAD_CELL: Handling = {
+  fit: [
+    {
+      key: 'vertical',
+      title: 'Load through the cell’s axis only; stays and pipes flexible',
+      reason: 'What goes past it is not weighed, and what pushes from the side is.',
+      caution: 'Suspended or stored loads: nobody underneath; secured against a fall if the cell breaks.',
+    },
+    {
+      key: 'stops',
+      title: 'Overload stop set, no dirt beneath the cell',
+      reason: 'Half a millimetre of grit carries a part of the load.',
+    },
+    {
+      key: 'cable',
+      title: 'Cable of the cell not shortened, its screen on at the amplifier',
+      reason: 'Its plate counts with its own length; four wires are off by what was cut.',
+    },
+  ],
+  plate: [
+    SERIAL,
+    { key: 'rated', label: 'Rated load', kind: 'number', unit: 'kg', min: 0.1, max: 1e6, example: '500 kg' },
+    { key: 'sensitivity', label: 'Sensitivity, mV/V', kind: 'number', min: 0.1, max: 10, example: '2.003' },
+  ],
+  parameters: [
+    {
+      key: 'sensitivity',
+      label: 'Sensitivity, mV/V',
+      kind: 'number',
+      place: 'parameter',
+      min: 0.1,
+      max: 10,
+      factory: '2',
+      from: 'plate.sensitivity',
+      wipes: ['low', 'high'],
+    },
+    {
+      key: 'rated',
+      label: 'Rated load of the cell',
+      kind: 'number',
+      place: 'parameter',
+      unit: 'kg',
+      min: 0.1,
+      max: 1e6,
+      from: 'plate.rated',
+      wipes: ['low', 'high'],
+    },
+    { ...unitOf(MASS_UNITS, 'kg'), needs: ['rated', 'sensitivity'] },
+    ...rangeOf('100', 0, 1e6),
+    DAMPING,
+    LOCK,
   ],
 };

@@ -92,9 +92,9 @@ export const SAFETY_RELAY: ModuleDescription = {
       from: 'safety.selector',
       place: 'switch',
       choices: [
-        { value: '1', label: 'Input 1 only' },
-        { value: 'either', label: 'Either input' },
-        { value: 'both', label: 'Both inputs' },
+        { value: '1', label: '1: input 1 only, input 2 does not count' },
+        { value: 'either', label: '2: either input releases' },
+        { value: 'both', label: '3: both inputs must be there' },
       ],
     },
     {
