@@ -22,7 +22,8 @@ export function functionGroup({ index, ports }: PointContext): SoughtGroup[] {
     return ROLES.flatMap((role): Sought[] => {
       const line = lines.find(({ parameter }) => parameter.key === `${port.name}.${role}`);
       const words = line && wanted(line);
-      if (!line || words === undefined) return [];
+      // What an input means is asked once somebody said it.
+      if (!line || words === undefined || (role === 'function' && !line.required && !line.present)) return [];
       const what = { key: `does.${role}-${port.name}`, label: line.parameter.label, detail: module.tag };
       return [seen(what, true, words, say('proof.other'))];
     });

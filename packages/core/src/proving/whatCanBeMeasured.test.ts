@@ -73,6 +73,17 @@ describe('a proof asks only for what can be measured', () => {
       ['does.action-U1', 'stop'],
     ]);
     expect(judgeCheck(nth(does, 1).expected, false, METER).pass).toBe(false);
+    // What it means is asked once somebody said what that is to be.
+    const meant = after(job, {
+      kind: 'require',
+      itemId: nth(wired.modules, 0).id,
+      key: 'U1.function',
+      override: { value: 'oil', reason: 'as the engine’s sheet says' },
+    });
+    expect(checks(meant).find(({ key }) => key === 'does.function-U1')?.expected).toMatchObject({
+      kind: 'yesno',
+      yes: 'oil pressure low',
+    });
   });
 
   test.each(Object.keys(FAMILIES))('%s: keys are known without solving, each once', (name) => {

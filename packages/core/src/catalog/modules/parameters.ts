@@ -106,6 +106,48 @@ export function portParameters(name: string, label: string): Parameter[] {
   ];
 }
 
+/** What an input of a universal controller means to it. */
+export const functionOf = (name: string, label: string): Parameter => ({
+  key: `${name}.function`,
+  label: `${label}, function`,
+  kind: 'choice',
+  place: 'parameter',
+  choices: choices({
+    none: 'none',
+    start: 'start and stop from outside',
+    oil: 'oil pressure low',
+    temperature: 'temperature high',
+    level: 'level low',
+    flow: 'no flow',
+    inlet: 'inlet pressure low',
+    own: 'a message of one’s own',
+  }),
+  factory: 'none',
+});
+
+const speed = (key: string, label: string, more: Partial<Parameter> = {}): Parameter => ({
+  key,
+  label,
+  kind: 'number',
+  place: 'parameter',
+  unit: '1/min',
+  min: 0,
+  max: 10000,
+  ...more,
+});
+
+/** The speed at which a universal controller runs what it drives, and between which limits. */
+export const SPEEDS: readonly Parameter[] = [
+  speed('speed.set', 'Speed set-point', { factory: '1500', needs: ['speed.min', 'speed.max'] }),
+  speed('speed.min', 'Lowest speed', { factory: '800' }),
+  speed('speed.max', 'Highest speed', { factory: '1800' }),
+  speed('speed.over', 'Speed from which it stops', {
+    factory: '2000',
+    needs: ['speed.max'],
+    caution: 'Above it what turns can burst. The maker of the machine says the value; nothing here does.',
+  }),
+];
+
 /** What a universal controller does when an input is active. */
 export const actionOf = (name: string, label: string): Parameter => ({
   key: `${name}.action`,

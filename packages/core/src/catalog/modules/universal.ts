@@ -1,7 +1,7 @@
 import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
 import type { Setting } from '../parameters.ts';
-import { actionOf } from './parameters.ts';
+import { actionOf, functionOf, SPEEDS } from './parameters.ts';
 import { driver, iecInput, moduleSupply, outputPort, signalRoles, SUPPLY_TERMINALS } from './parts.ts';
 
 const FREE_INPUTS = [1, 2, 3, 4, 5, 6].map((n) => `U${n}`);
@@ -9,7 +9,7 @@ const PULLED_INPUTS = [1, 2, 3].map((n) => `E${n}`);
 
 export const UNIVERSAL_CONTROLLER: ModuleDescription = {
   id: 'universal-controller',
-  name: 'Universal controller: six inputs, three analog inputs, high-side and low-side outputs',
+  name: 'Universal controller: six inputs, three analog inputs, high-side, low-side and relay outputs',
   title: 'universal controller',
   group: 'Universal controller',
   terms: ['engine', 'pump', 'compressor', 'generator', 'genset'],
@@ -44,6 +44,7 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
     outputPort(10, 'H2', 'high-side output 2', 'high', 2, 'M'),
     outputPort(11, 'B1', 'low-side output 1', 'low', 2, 'L+'),
     outputPort(12, 'B2', 'low-side output 2', 'low', 0.3, 'L+'),
+    outputPort(13, 'R', 'relay output', 'contact', 5, 'R1', 'R4'),
   ],
   terminals: [
     ...[...FREE_INPUTS, ...PULLED_INPUTS].map((name) => ({ name, words: 'input' })),
@@ -51,11 +52,20 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
     { name: 'H2', words: 'high side 2 A' },
     { name: 'B1', words: 'low side 2 A' },
     { name: 'B2', words: 'low side 0.3 A' },
+    { name: 'R1', words: 'relay common' },
+    { name: 'R4', words: 'relay NO' },
     ...SUPPLY_TERMINALS,
   ],
   parameters: [
-    ...FREE_INPUTS.map((name, n) => actionOf(name, `Input ${n + 1}`)),
-    ...PULLED_INPUTS.map((name, n) => actionOf(name, `Analog input ${n + 1} as a switch`)),
+    ...FREE_INPUTS.flatMap((name, n) => [
+      functionOf(name, `Input ${n + 1}`),
+      actionOf(name, `Input ${n + 1}`),
+    ]),
+    ...PULLED_INPUTS.flatMap((name, n) => [
+      functionOf(name, `Analog input ${n + 1} as a switch`),
+      actionOf(name, `Analog input ${n + 1} as a switch`),
+    ]),
+    ...SPEEDS,
   ],
   settings: FREE_INPUTS.map((name, n): Setting => ({
     key: `${name}.active`,
@@ -97,6 +107,13 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
     driver('H2', 'pnp', 2),
     driver('B1', 'npn', 2),
     driver('B2', 'npn', 0.3),
+    {
+      model: 'contact',
+      id: 'R',
+      a: 'R1',
+      b: 'R4',
+      closed: { all: [{ on: 'fed' }, { forced: 'R' }] },
+    },
     moduleSupply(240),
   ],
 };
