@@ -109,14 +109,19 @@ test('a resistor goes between two different terminals, with a tag of its own', a
   press('Put it in');
   expect(await screen.findByText('Choose two different terminals.')).toBeTruthy();
   pick('The other on', 'm:COM1');
-  pick('Resistance', '4700');
-  pick('Power rating', '1');
+  type('Resistance', '-5');
+  press('Put it in');
+  expect(await screen.findByText(/0\.1 to 10000000 Ω/)).toBeTruthy();
+  expect(sent()).toEqual([]);
+  // Any resistance will do, in whatever unit it is printed.
+  type('Resistance', '6.8 kΩ');
+  type('Power rating', '1');
   press('Put it in');
   await waitFor(() => expect(sent()).toHaveLength(1));
   const { change } = nth(sent(), 0);
   expect(change).toMatchObject({
     kind: 'addHelper',
-    device: { tag: 'R1', typeId: 'resistor', settings: { ohms: '4700', watts: '1' } },
+    device: { tag: 'R1', typeId: 'resistor', settings: { ohms: '6800', watts: '1' } },
   });
   expect((change.wires as { to: string }[]).map(({ to }) => to)).toEqual(['m:I0', 'm:COM1']);
 });
