@@ -1,4 +1,4 @@
-import { ANALOG_MODULES, MULTIMETER } from './modules/analog.ts';
+import { ANALOG_MODULES, MILLIVOLTMETER, MULTIMETER, OHMMETER } from './modules/analog.ts';
 import { COUNTERS } from './modules/counter.ts';
 import { DRIVE } from './modules/drive.ts';
 import { FIELDBUS_MODULES } from './modules/fieldbus.ts';
@@ -56,6 +56,8 @@ const MODULES: readonly ModuleDescription[] = [
   ...COUNTERS,
   ...FIELDBUS_MODULES,
   MULTIMETER,
+  OHMMETER,
+  MILLIVOLTMETER,
 ];
 
 export const DEVICE_TYPES: readonly DeviceType[] = DEVICES.map((description) =>

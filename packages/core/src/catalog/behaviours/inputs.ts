@@ -39,6 +39,9 @@ const Sensed = z.strictObject({
 
 const exactly = (value: number): Span => ({ nom: value, min: value, max: value });
 
+/** It runs on its own battery, joined to nothing: a meter in the hand. */
+const ALONE = z.boolean().optional();
+
 export const INPUTS = [
   /** Inputs with an optocoupler each: the ports that name it, and what stands `at` other terminals. */
   behaviour(
@@ -81,15 +84,22 @@ export const INPUTS = [
       ),
   ),
   /** Inputs that measure a resistance by the voltage that their own current makes across it. */
-  behaviour('resistance-input', { excitation: Figure }, (own, now, { ports }): Element[] =>
-    analogAt(own.id, ports).flatMap((port) => resistanceInput(port, figured(own.excitation, now))),
+  behaviour('resistance-input', { excitation: Figure, alone: ALONE }, (own, now, { ports }): Element[] =>
+    analogAt(own.id, ports).flatMap((port) => [
+      ...resistanceInput(port, figured(own.excitation, now)),
+      ...(own.alone ? [] : [resistor(`${port.name}-tie`, `${port.name}-`, 'M', exactly(1e5))]),
+    ]),
   ),
   /** Inputs for thermocouples; a resistor drives an open one out of range, so that a break is seen. */
-  behaviour('thermocouple-input', { ohms: Figure }, (own, now, { ports }): Element[] =>
+  behaviour('thermocouple-input', { ohms: Figure, alone: ALONE }, (own, now, { ports }): Element[] =>
     analogAt(own.id, ports).flatMap(({ name, terminal, common }) => [
       resistor(name, terminal, common, figured(own.ohms, now)),
-      resistor(`${name}-tie`, common, 'M', exactly(1e5)),
-      resistor(`${name}-burnout`, 'L+', terminal, exactly(1e9)),
+      ...(own.alone
+        ? []
+        : [
+            resistor(`${name}-tie`, common, 'M', exactly(1e5)),
+            resistor(`${name}-burnout`, 'L+', terminal, exactly(1e9)),
+          ]),
     ]),
   ),
 ];
@@ -126,7 +136,6 @@ function resistanceInput({ name }: AnalogPort, amps: Span): Element[] {
       amps,
       liftVolts: exactly(0.3),
     },
-    resistor(`${name}-tie`, `${name}-`, 'M', exactly(1e5)),
     resistor(`${name}-sense+`, `${name}s+`, `${name}-`, exactly(1e8)),
     resistor(`${name}-sense-`, `${name}s-`, `${name}-`, exactly(1e8)),
   ];

@@ -164,6 +164,82 @@ export const MULTIMETER: ModuleDescription = {
   ],
 };
 
+const bench = (own: string): Pick<ModuleDescription, 'title' | 'group' | 'terms' | 'tag' | 'groups'> => ({
+  title: 'multimeter',
+  group: 'On the bench',
+  terms: ['multimeter', 'DMM', own, 'test', 'source'],
+  tag: 'M',
+  groups: [],
+});
+
+/** The same on ohms: its own battery drives the current, so that a two-, three- or four-wire element is read cold. */
+export const OHMMETER: ModuleDescription = {
+  ...bench('ohmmeter'),
+  id: 'multimeter-ohms',
+  name: 'Multimeter on the bench, ohms in two or four wires',
+  terminals: ['+', 's+', 's-', '-'].map((end) => ({ name: `R0${end}` })),
+  ports: [
+    {
+      kind: 'analog',
+      measures: 'resistance',
+      input: 'input',
+      channel: 0,
+      label: 'reading',
+      name: 'R0',
+      terminal: 'R0+',
+      common: 'R0-',
+      inside: { rail: '-', volts: 0 },
+      roles: { element: 'R0+', elementReturn: 'R0-', sense: 'R0s+', senseReturn: 'R0s-' },
+      wiresKey: 'R0.wires',
+    },
+  ],
+  settings: [
+    {
+      key: 'R0.wires',
+      label: 'Connection of the meter',
+      place: 'parameter',
+      from: 'signal.wires',
+      choices: WIRES,
+    },
+  ],
+  behaviours: [
+    { model: 'resistance-input', id: 'input', excitation: tolerant('A', 0.001, 0.02), alone: true },
+    {
+      model: 'source',
+      id: 'battery',
+      plus: '~battery',
+      minus: '~case',
+      volts: exact('V', 9),
+      internal: exact('Ω', 1),
+      limit: exact('A', 0.1),
+    },
+    { model: 'threshold', id: 'fed', a: '~battery', b: '~case', on: exact('V', 6), off: exact('V', 5) },
+  ],
+};
+
+/** The same on millivolts: it knows no cold junction, and drives nothing through an open couple. */
+export const MILLIVOLTMETER: ModuleDescription = {
+  ...bench('millivoltmeter'),
+  id: 'multimeter-mv',
+  name: 'Multimeter on the bench, millivolts',
+  terminals: [{ name: 'V' }, { name: 'COM' }],
+  ports: [
+    {
+      kind: 'analog',
+      measures: 'thermocouple',
+      input: 'input',
+      channel: 0,
+      label: 'reading',
+      name: 'T0',
+      terminal: 'V',
+      common: 'COM',
+      inside: { rail: '-', volts: 0 },
+      roles: { element: 'V', elementReturn: 'COM' },
+    },
+  ],
+  behaviours: [{ model: 'thermocouple-input', id: 'input', ohms: exact('Ω', 1e7), alone: true }],
+};
+
 export const ANALOG_MODULES: readonly ModuleDescription[] = [
   signalModule(2),
   signalModule(4),

@@ -101,6 +101,25 @@ test('a transmitter is calibrated with a meter and nothing else', () => {
   points.forEach(({ inject }, i) => expect(inject).toBeCloseTo(ohms[i] ?? 0, 2));
 });
 
+test.each<[string, Partial<Trial> & { typeId: string }, number, number, string]>([
+  // IEC 60751: 100 Ω at 0 °C and 138.506 Ω at 100 °C; the leads of two wires are measured with it.
+  ['a Pt100 of two wires', { typeId: 'rtd-2w', target: 'multimeter-ohms' }, 100, 138.506, 'Ω'],
+  ['a Pt100 of three wires', { typeId: 'rtd-3w', target: 'multimeter-ohms' }, 100, 138.506, 'Ω'],
+  ['a Pt100 of four wires', { typeId: 'rtd-4w', target: 'multimeter-ohms' }, 100, 138.506, 'Ω'],
+  ['a sender', { typeId: 'sender-2w', target: 'multimeter-ohms' }, 10, 180, 'Ω'],
+  // IEC 60584-1: 4.096 mV at 100 °C, less the 0.798 mV of its terminals at 20 °C, which a meter does not make good.
+  ['a couple of type K', { typeId: 'thermocouple-k', target: 'multimeter-mv' }, -0.798, 3.298, 'mV'],
+])('%s is read with a meter and nothing else', (_, what, low, high, unit) => {
+  const { away, present } = solved(trial(what));
+  const read = [away, present].map(({ measured }) => measured[0]);
+  expect(read.map((reading) => reading?.unit)).toEqual([unit, unit]);
+  const leads = what.typeId === 'rtd-2w' || what.typeId === 'sender-2w' ? 1.2 : 0.1;
+  [low, high].forEach((wanted, i) => {
+    const nom = read[i]?.value.nom ?? NaN;
+    expect(Math.abs(nom - wanted)).toBeLessThan(leads);
+  });
+});
+
 describe('kept in a job', () => {
   const what = trial({ typeId: 'inductive-3w', kind: 'npn', target: 'di4-both-4', rail: '+' });
   const names = { ...TRIAL_NAMES, point: 'p9', device: 'd9', module: 'm9', tag: 'PX-9', moduleTag: 'DI 9' };
