@@ -42,6 +42,13 @@ describe.each(Object.entries(FAMILIES))('%s', (_, job) => {
       );
   });
 
+  test('warns of each danger once at a step, whatever number of parts have it', () => {
+    for (const { caution } of landSteps(analysis)) {
+      const sentences = (textOf(caution) ?? '').split(/(?<=\.) /);
+      expect(sentences).toEqual([...new Set(sentences)]);
+    }
+  });
+
   test('speaks of a safety relay only where one is', () => {
     const relay = ports.some(({ module }) => index.moduleType(module).description.safety);
     if (!relay) expect(text).not.toMatch(/safety relay/);

@@ -139,16 +139,15 @@ const joined = (...parts: (Text | undefined)[]): Message =>
   say('text.sentences', { parts: parts.filter((part) => part !== undefined) });
 
 /** What the types of all own parts and modules say at one step. */
-function cautionsOf(
-  { index, type, helpers, ports }: PointContext,
-  at: 'isolate' | 'follow',
-): (string | undefined)[] {
+function cautionsOf({ index, type, helpers, ports }: PointContext, at: 'isolate' | 'follow'): string[] {
   const types: PartType[] = [
     type,
     ...helpers.map((helper) => index.deviceType(helper)),
     ...ports.map(({ module }) => index.moduleType(module)),
   ];
-  return [...new Set(types.map(({ cautions }) => cautions?.[at]))];
+  // Parts of one kind, or of one danger, say the same: each sentence stands once.
+  const sentences = types.flatMap(({ cautions }) => cautions?.[at]?.split(/(?<=\.) /) ?? []);
+  return [...new Set(sentences)];
 }
 
 const powerTitle = ({ indicators = [], outputs }: DeviceType): Message => {

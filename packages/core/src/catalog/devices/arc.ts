@@ -31,7 +31,7 @@ export const ARC_COIL: DeviceDescription = {
   face: [{ a: 'k', b: 'l', glyph: { kind: 'coil' } }],
   cautions: {
     isolate:
-      'It goes round a conductor of the switchgear: isolate, earth and prove dead under the local rules first. Only authorised people open switchgear.',
+      'Switchgear: isolate, earth and prove dead under the local rules before the coil sensors go round a conductor. Only authorised people open switchgear.',
   },
 };
 
