@@ -235,7 +235,10 @@ const SAFETY: readonly DemoPoint[] = [
     at: ['sr-1', 0],
     landed: 4,
     more: [
-      ...wired('sr-1', [['13', 'g1:+', 'RD']]),
+      ...wired('sr-1', [
+        ['13', 'g1:+', 'RD'],
+        ['23', 'g1:+', 'RD'],
+      ]),
       helper('ES-210', 'S210', 'reset-button', [
         ['13', 'sr-1:T1', 'OG'],
         ['14', 'sr-1:RI', 'OG'],
@@ -248,6 +251,17 @@ const SAFETY: readonly DemoPoint[] = [
           ['A1', 'sr-1:14', 'OG'],
           ['A2', 'g1:-', 'BU'],
           ['21', 'sr-1:T1', 'OG'],
+        ],
+        { suppressor: 'diode', duty: 'present' },
+      ),
+      helper(
+        'ES-210',
+        'KM211',
+        'contactor-24dc',
+        [
+          ['A1', 'sr-1:24', 'OG'],
+          ['A2', 'g1:-', 'BU'],
+          ['21', 'km210:22', 'OG'],
           ['22', 'sr-1:FB', 'OG'],
         ],
         { suppressor: 'diode', duty: 'present' },
