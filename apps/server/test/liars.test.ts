@@ -124,6 +124,32 @@ describe('a serial line', () => {
   });
 });
 
+describe('a line that is left in the middle of asking', () => {
+  const open = (): Promise<number> =>
+    new Promise((done) => (servers.at(-1) as Server).getConnections((_, count) => done(count)));
+
+  test.each([
+    ['while it waits for an answer', 40],
+    ['while it connects', 0],
+  ])('%s joins nothing any more, whatever was still to be asked', async (_, after) => {
+    // Units that answer, in their own time: what is joined for one of them stays joined.
+    const link = await partner((socket, chunk) => {
+      const frame = rtuFrame({ unit: nth([...chunk], 0), pdu: RIGHT });
+      setTimeout(() => socket.write(frame), 80);
+    });
+    const client = new ModbusClient(link, 'rtu', 250, 2);
+    const asked = [1, 2, 3].map((unit) =>
+      client.readRegisters(unit, 'holding', 10, 2).catch((error: unknown) => error),
+    );
+    if (after) await new Promise((done) => setTimeout(done, after));
+    else await Promise.resolve();
+    client.close();
+    for (const outcome of await Promise.all(asked)) expect(outcome).toBeInstanceOf(PartnerProblem);
+    await new Promise((done) => setTimeout(done, 50));
+    expect(await open()).toBe(0);
+  });
+});
+
 describe('a bench source', () => {
   const source = (measured: string): Promise<string> =>
     partner((socket, chunk) => {

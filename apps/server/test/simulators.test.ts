@@ -4,6 +4,8 @@ import { ioLinkMasters, portPlan, sheetsOf } from '@keypost/core/setting';
 import { JobIndex } from '@keypost/core/job';
 import { knownDescription } from '@keypost/core/ioLink';
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { connect } from 'node:net';
+import type { Socket } from 'node:net';
 import { IoLinkClient } from '../src/partners/ioLinkClient.ts';
 import { ModbusClient } from '../src/partners/modbusClient.ts';
 import { PartnerProblem } from '../src/partners/partnerProblem.ts';
@@ -221,6 +223,24 @@ describe('the same unit in RTU frames over TCP', () => {
       /Nothing answers/,
     );
   });
+});
+
+test('simulators close although somebody is still joined to them', async () => {
+  const own = await simulatorsAnywhere();
+  const ports = [own.ports.modbusTcp, own.ports.modbusRtu, own.ports.bench];
+  const joined = await Promise.all(
+    ports.map(
+      (port) =>
+        new Promise<Socket>((done) => {
+          const socket = connect({ host: '127.0.0.1', port }, () => done(socket));
+          socket.on('error', () => socket.destroy());
+        }),
+    ),
+  );
+  const gone = Promise.all(joined.map((socket) => new Promise((done) => socket.once('close', done))));
+  await own.close();
+  await gone;
+  expect(joined.every(({ destroyed }) => destroyed)).toBe(true);
 });
 
 describe('what ships', () => {

@@ -38,6 +38,7 @@ export class ModbusClient {
   private readonly patience: number;
   private readonly tries: number;
   private socket?: net.Socket;
+  private left = false;
   private transaction = Math.floor(Math.random() * 0x10000);
   private queue: Promise<unknown> = Promise.resolve();
   /** Takes what arrives; nothing while nothing is asked, and then it is dropped. */
@@ -87,7 +88,7 @@ export class ModbusClient {
       } catch (error) {
         if (!(error instanceof NoAnswer)) throw error;
         if (!error.mayRetry || left <= 1) {
-          this.close();
+          this.drop();
           throw new PartnerProblem('away', whyNot(unit, error.besides));
         }
         await new Promise((done) => setTimeout(done, SILENCE_MS));
@@ -121,6 +122,7 @@ export class ModbusClient {
   }
 
   private connected(): Promise<net.Socket> {
+    if (this.left) return Promise.reject(new PartnerProblem('away', say('service.connection-broke')));
     if (this.socket && !this.socket.destroyed) return Promise.resolve(this.socket);
     return new Promise((done, fail) => {
       const socket = net.connect({ host: this.host, port: this.port });
@@ -133,6 +135,7 @@ export class ModbusClient {
       socket.setTimeout(this.patience, away);
       socket.once('error', away);
       socket.once('connect', () => {
+        if (this.left) return away();
         socket.setTimeout(0);
         socket.off('error', away);
         socket.on('error', () => socket.destroy());
@@ -154,9 +157,17 @@ export class ModbusClient {
     });
   }
 
+  /** Leaves the line for good: what was still to be asked is not asked any more, and nothing is joined again. */
   close(): void {
+    this.left = true;
+    this.drop();
+  }
+
+  /** Ends this connection; the next question opens another. */
+  private drop(): void {
     this.socket?.destroy();
     this.socket = undefined;
+    this.reading?.lost();
   }
 }
 

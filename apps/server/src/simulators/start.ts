@@ -59,6 +59,7 @@ export async function startSimulators(ports: SimulatorPorts): Promise<Simulators
   const rtu = modbusServer(units, 'rtu');
   const bench = benchServer(new BenchSource());
   await app.listen({ host: HOST, port: ports.ioLink });
+  const closing = closer(tcp, rtu, bench);
   await listening(tcp, ports.modbusTcp);
   await listening(rtu, ports.modbusRtu);
   await listening(bench, ports.bench);
@@ -73,8 +74,22 @@ export async function startSimulators(ports: SimulatorPorts): Promise<Simulators
     units,
     close: async () => {
       await app.close();
-      await Promise.all([tcp, rtu, bench].map((server) => new Promise((done) => server.close(done))));
+      await Promise.all([tcp, rtu, bench].map(closing));
     },
+  };
+}
+
+/** What closes a server with whoever is still joined to it: nobody can keep it open. */
+function closer(...servers: net.Server[]): (server: net.Server) => Promise<unknown> {
+  const joined = new Map(servers.map((server) => [server, new Set<net.Socket>()]));
+  for (const [server, sockets] of joined)
+    server.on('connection', (socket) => {
+      sockets.add(socket);
+      socket.once('close', () => sockets.delete(socket));
+    });
+  return (server) => {
+    joined.get(server)?.forEach((socket) => socket.destroy());
+    return new Promise((done) => server.close(done));
   };
 }
 
