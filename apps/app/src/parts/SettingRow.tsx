@@ -1,4 +1,4 @@
-import { readValue, settingAsParameter, settingsOf } from '@keypost/core/catalog';
+import { readSetting, settingsOf } from '@keypost/core/catalog';
 import type { PartType, Setting } from '@keypost/core/catalog';
 import { sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
@@ -55,13 +55,13 @@ function SettingRow({
   const { label, place, choices, caution } = setting;
   const words = PLACES[place] ? `${label} (${PLACES[place]})` : label;
   const options = choices.map((choice) => ({ value: choice.value, label: choice.label }));
-  if (setting.any) return <AnyNumber key={value} setting={setting} value={value} onChange={onChange} />;
-  const control =
-    choices.length > 4 ? (
-      <Select label={words} value={value} options={options} onChange={onChange} />
-    ) : (
-      <RadioGroup label={words} value={value} options={options} onChange={onChange} />
-    );
+  const control = setting.any ? (
+    <AnyNumber key={value} label={words} setting={setting} value={value} onChange={onChange} />
+  ) : choices.length > 4 ? (
+    <Select label={words} value={value} options={options} onChange={onChange} />
+  ) : (
+    <RadioGroup label={words} value={value} options={options} onChange={onChange} />
+  );
   if (!caution) return control;
   const risky = choices.find((choice) => choice.value === caution.value)?.label ?? caution.value;
   return (
@@ -74,10 +74,12 @@ function SettingRow({
 
 /** A setting that takes any number: kept once the field is left. */
 function AnyNumber({
+  label,
   setting,
   value,
   onChange,
 }: {
+  label: string;
   setting: Setting;
   value: string;
   onChange: (value: string) => void;
@@ -85,13 +87,13 @@ function AnyNumber({
   const [text, setText] = useState(value);
   const [problem, setProblem] = useState<string>();
   const take = () => {
-    const read = readValue(settingAsParameter(setting), text, undefined, typedStyle());
+    const read = readSetting(setting, text, typedStyle());
     setProblem(read.ok ? undefined : textOf(read.problem));
     if (read.ok && read.value !== value) onChange(read.value);
   };
   return (
     <Field
-      label={setting.label}
+      label={label}
       value={text}
       unit={setting.any?.unit}
       mono

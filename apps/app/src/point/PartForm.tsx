@@ -1,5 +1,5 @@
 import type { DeviceType } from '@keypost/core/catalog';
-import { partTypesOf, readValue, settingAsParameter, settingsOf } from '@keypost/core/catalog';
+import { partTypesOf, readSetting, settingsOf } from '@keypost/core/catalog';
 import { numbering } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import type { Change } from '@keypost/core/job';
@@ -204,12 +204,10 @@ function Pick({
 function readSettings({ settings = [] }: DeviceType, texts: readonly string[]) {
   const problems: [number, string][] = [];
   const read = settings.map((setting, i): string => {
-    const text = texts[i] ?? '';
-    if (!setting.any) return text;
-    const number = readValue(settingAsParameter(setting), text, undefined, typedStyle());
-    if (number.ok) return number.value;
-    problems.push([i, textOf(number.problem)]);
-    return text;
+    const one = readSetting(setting, texts[i] ?? '', typedStyle());
+    if (one.ok) return one.value;
+    problems.push([i, textOf(one.problem)]);
+    return '';
   });
   return { settings: read, problems };
 }

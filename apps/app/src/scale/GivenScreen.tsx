@@ -6,12 +6,13 @@ import { digitsForSpan, fixed } from '@keypost/core/units';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
 import { PointPage } from '../point/PointFrame';
-import { NextStep, StampSteps } from '../point/StampSteps';
+import { NextStep } from '../point/StampSteps';
 import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { grouped } from './chainText';
+import { InController } from './InController';
 
 /** Scale of a point that takes a signal: what becomes of each value that the program gives. */
 export function GivenScreen({ point, given }: { point: OpenPoint; given: GivenSignal }) {
@@ -25,13 +26,7 @@ export function GivenScreen({ point, given }: { point: OpenPoint; given: GivenSi
         <>
           {given.otherwise && <Notice>{textOf(given.otherwise)}</Notice>}
           <Rows given={given} />
-          <StampSteps
-            point={point}
-            steps={steps}
-            title="In the controller"
-            label="Steps of scaling"
-            saver={saver}
-          />
+          <InController point={point} steps={steps} saver={saver} />
         </>
       }
       aside={
@@ -57,19 +52,17 @@ function Rows({ given }: { given: GivenSignal }) {
   return (
     <Card title="Program to device">
       <View role="list" aria-label="What becomes of each value">
-        {rows.map(({ share, value, counts, given: gives, gets, makes }, i) => {
-          return (
-            <View role="listitem" key={share}>
-              <Row first={i === 0} className="gap-1">
-                <View className="flex-row items-baseline justify-between gap-3">
-                  <Text as="number">{`${fixed(value, digits)}\u00a0${of}`}</Text>
-                  <Text as="number">{`${fixed(makes, digits)}\u00a0${of}`}</Text>
-                </View>
-                <Text as="small">{`Raw ${grouped(counts)}, gives ${fixed(gives, 2)}\u00a0${unit}, ${device} gets ${fixed(gets.nom, 2)}\u00a0${unit}`}</Text>
-              </Row>
-            </View>
-          );
-        })}
+        {rows.map(({ share, value, counts, given: gives, gets, makes }, i) => (
+          <View role="listitem" key={share}>
+            <Row first={i === 0} className="gap-1">
+              <View className="flex-row items-baseline justify-between gap-3">
+                <Text as="number">{`${fixed(value, digits)}\u00a0${of}`}</Text>
+                <Text as="number">{`${fixed(makes, digits)}\u00a0${of}`}</Text>
+              </View>
+              <Text as="small">{`Raw ${grouped(counts)}, gives ${fixed(gives, 2)}\u00a0${unit}, ${device} gets ${fixed(gets.nom, 2)}\u00a0${unit}`}</Text>
+            </Row>
+          </View>
+        ))}
       </View>
       <Row>
         <Text as="small">{`Left what the program writes, right what ${device} makes of it, over ${output}. Raw: ${format.name}.`}</Text>

@@ -13,7 +13,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useSave } from '../data/useSave';
 import { PointFrame, PointPage } from '../point/PointFrame';
-import { NextStep, StampSteps } from '../point/StampSteps';
+import { NextStep } from '../point/StampSteps';
 import type { OpenPoint } from '../point/usePoint';
 import { GoTo } from '../ui/GoTo';
 import { MoreRow } from '../ui/MoreRow';
@@ -25,6 +25,7 @@ import { ErrorBudgetCard } from './ErrorBudgetCard';
 import { GivenScreen } from './GivenScreen';
 import { ChainChart } from './ChainChart';
 import { SignalChainCard } from './SignalChainCard';
+import { InController } from './InController';
 import { useChain } from './useChain';
 import type { ChainMoment } from './useChain';
 import { dayAndTime } from '../ui/dates';
@@ -83,13 +84,7 @@ function Chained({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {
           <ChainChart point={point} moment={moment} />
           <SignalChainCard point={point} moment={moment} />
           <ArrivesCard point={point} moment={moment} />
-          <StampSteps
-            point={point}
-            steps={steps}
-            title="In the controller"
-            label="Steps of scaling"
-            saver={saver}
-          />
+          <InController point={point} steps={steps} saver={saver} />
         </>
       }
       aside={

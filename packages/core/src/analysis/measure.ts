@@ -54,7 +54,10 @@ export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): M
 }
 
 /** What a device gets of an analog output, mA or V as the signal is that it takes; nothing for one that takes none. */
-export function givenQuantity({ device, output }: PointContext): Quantity | undefined {
+export function givenQuantity({
+  device,
+  output,
+}: PointContext): Exclude<Quantity, { kind: 'sum' }> | undefined {
   if (output.landsOn !== 'load' || !output.signal || !output.across) return undefined;
   const [a, b] = output.across;
   return SIGNALS[output.signal].unit === 'V'

@@ -15,8 +15,6 @@ export interface Situation {
   readonly share: number;
   /** Where the circuit of the device stands by it: what its figures at 0 and at 1 are given for. */
   readonly level: number;
-  /** Share of its range that the analog output gives on which it stands; nothing where its ends alone are forced. */
-  readonly given?: number;
   /** Names by item. */
   readonly forced: ReadonlyMap<string, ReadonlySet<string>>;
   /** Terminals that a fault joins. */

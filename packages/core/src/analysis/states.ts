@@ -110,12 +110,7 @@ export function solveState(
   const own = situation.present ? [device.id] : [];
   const netlist = assemble(index, scope, {
     present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
-    levels: new Map([
-      [device.id, situation.level],
-      ...(context.place && situation.given !== undefined
-        ? [[context.place.moduleId, situation.given] as const]
-        : []),
-    ]),
+    levels: new Map([[device.id, situation.level]]),
     forced: situation.forced,
     joined: situation.joined,
     held,

@@ -45,7 +45,7 @@ export type { ModuleType } from './moduleType.ts';
 export { MAKE_UPS } from './makeUps.ts';
 export type { MakeUp } from './makeUps.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';
-export { allowedText, readValue, settingAsParameter, takesSetting, valueText } from './parameters.ts';
+export { allowedText, readSetting, readValue, takesSetting, valueText } from './parameters.ts';
 export { isRaw, rawValue } from './rawValue.ts';
 export type { Parameter, Rule, Setting } from './parameters.ts';
 export { parametersOfType, printedOn, settingsOf, terminalWithRole } from './partType.ts';

@@ -178,6 +178,10 @@ function readChoice({ choices, free, label }: Parameter, typed: string): Read {
 /** Characters of a text of one's own in a menu, as a device can show them. */
 const MAX_FREE = 12;
 
+/** A setting as it was chosen, or as a number was typed for it: the value that it keeps, or what is wrong. */
+export const readSetting = (setting: Setting, text: string, style: NumberStyle): Read =>
+  setting.any ? readValue(settingAsParameter(setting), text, undefined, style) : { ok: true, value: text };
+
 /** What a parameter may hold, in words: `1 to 600 mm`. */
 export function allowedText({ kind, choices, min, max }: Parameter, unit = ''): Text {
   if (kind === 'choice' || kind === 'presence')

@@ -1,6 +1,6 @@
 import { SIGNALS } from '../catalog/index.ts';
 import type { SignalKind } from '../catalog/index.ts';
-import { givenQuantity, solveState } from '../analysis/index.ts';
+import { givenQuantity } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { solvedOnce } from '../circuit/index.ts';
 import type { Quantity, Span } from '../circuit/index.ts';
@@ -9,6 +9,7 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { Scaling } from '../model/index.ts';
 import type { RawFormat } from '../model/index.ts';
+import { assemble } from '../network/index.ts';
 import { straight } from '../sensing/index.ts';
 import { effective, effectiveRange } from './effective.ts';
 import { countsOf, findRawFormat } from './rawFormats.ts';
@@ -75,7 +76,7 @@ function makeGiven(analysis: Analysis): GivenSignal | { readonly problem: Messag
   const signal = straight(0, gives.low, 100, gives.high);
   const shown = straight(takes.low, display.low, takes.high, display.high);
   const rows = SHARES.map((share): GivenRow => {
-    const gets = getsAt(analysis, share / 100, quantity);
+    const gets = getsAt(analysis, own.module.id, share / 100, quantity);
     return {
       share,
       value: value.at(share),
@@ -103,14 +104,15 @@ function makeGiven(analysis: Analysis): GivenSignal | { readonly problem: Messag
   };
 }
 
-/** What arrives at the device with the output at a share of its range, mA or V. */
-function getsAt({ context, away }: Analysis, share: number, quantity: Quantity): Span {
-  const { netlist } = solveState(
-    context,
-    { ...away.situation, key: 'scale', words: '', given: share },
-    away.solution.held,
-    'nominal',
-  );
+/** What arrives at the device with an output of a module at a share of its range, mA or V. */
+function getsAt(
+  { context: { index, scope }, away }: Analysis,
+  moduleId: string,
+  share: number,
+  quantity: Quantity,
+): Span {
+  const { held } = away.solution;
+  const netlist = assemble(index, scope, { present: new Set(), levels: new Map([[moduleId, share]]), held });
   const [{ nom, min, max }] = solvedOnce(netlist, [quantity], 'bands').bands as [Span];
   const times = quantity.kind === 'amps' ? 1000 : 1;
   return { nom: nom * times, min: min * times, max: max * times };

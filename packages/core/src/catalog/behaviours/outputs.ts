@@ -200,7 +200,7 @@ export const OUTPUTS = [
     (own, now): Element[] => {
       const chosen = own.signalSetting && now.settings[own.signalSetting];
       const kind = SIGNAL_KINDS.find((known) => known === chosen) ?? own.signal;
-      const level = own.forced === undefined ? now.level : now.forced.has(own.forced) ? 1 : now.level;
+      const level = own.forced !== undefined && now.forced.has(own.forced) ? 1 : now.level;
       const alive = conditionOf(own.alive, now);
       return activeSignal(own.id, { out: own.out, back: own.back, kind, level, alive }, own);
     },

@@ -60,6 +60,35 @@ const WIRES: Setting['choices'] = [
   { value: '4', label: 'four wires' },
 ];
 
+/** Current through an element, of modules and meters alike. */
+const EXCITATION = tolerant('A', 0.001, 0.02);
+
+const fourTerminals = (name: string): { name: string }[] =>
+  ['+', 's+', 's-', '-'].map((end) => ({ name: `${name}${end}` }));
+
+const resistancePort = (channel: number, name: string, label: string): PortDescription => ({
+  kind: 'analog',
+  measures: 'resistance',
+  input: 'input',
+  channel,
+  label,
+  name,
+  terminal: `${name}+`,
+  common: `${name}-`,
+  inside: { rail: '-', volts: 0 },
+  roles: { element: `${name}+`, elementReturn: `${name}-`, sense: `${name}s+`, senseReturn: `${name}s-` },
+  wiresKey: `${name}.wires`,
+});
+
+/** With how many wires an element is connected. */
+const connection = (name: string, of: string): Setting => ({
+  key: `${name}.wires`,
+  label: `Connection of ${of}`,
+  place: 'parameter',
+  from: 'signal.wires',
+  choices: WIRES,
+});
+
 function resistanceModule(count: number): ModuleDescription {
   const names = Array.from({ length: count }, (_, n) => `R${n}`);
   return {
@@ -67,35 +96,11 @@ function resistanceModule(count: number): ModuleDescription {
     id: `rtd${count}`,
     name: `${count}-channel resistance input, two, three or four wires`,
     groups: [],
-    ports: names.map((name, n): PortDescription => ({
-      kind: 'analog',
-      measures: 'resistance',
-      input: 'input',
-      channel: n,
-      label: `resistance input ${n}`,
-      name,
-      terminal: `${name}+`,
-      common: `${name}-`,
-      inside: { rail: '-', volts: 0 },
-      roles: { element: `${name}+`, elementReturn: `${name}-`, sense: `${name}s+`, senseReturn: `${name}s-` },
-      wiresKey: `${name}.wires`,
-    })),
-    terminals: [
-      ...names.flatMap((name) => ['+', 's+', 's-', '-'].map((end) => ({ name: `${name}${end}` }))),
-      ...SUPPLY_TERMINALS,
-    ],
+    ports: names.map((name, n) => resistancePort(n, name, `resistance input ${n}`)),
+    terminals: [...names.flatMap(fourTerminals), ...SUPPLY_TERMINALS],
     parameters: [MODULE_MAINS, ...names.flatMap((name, n) => scaling(name, `Resistance input ${n}`))],
-    settings: names.map((name, n): Setting => ({
-      key: `${name}.wires`,
-      label: `Connection of resistance input ${n}`,
-      place: 'parameter',
-      from: 'signal.wires',
-      choices: WIRES,
-    })),
-    behaviours: [
-      { model: 'resistance-input', id: 'input', excitation: tolerant('A', 0.001, 0.02) },
-      moduleSupply(),
-    ],
+    settings: names.map((name, n) => connection(name, `resistance input ${n}`)),
+    behaviours: [{ model: 'resistance-input', id: 'input', excitation: EXCITATION }, moduleSupply()],
   };
 }
 
@@ -127,14 +132,21 @@ function thermocoupleModule(count: number): ModuleDescription {
   };
 }
 
-/** What stands on a bench in place of a controller: a multimeter, in series for current, across for volts. */
-export const MULTIMETER: ModuleDescription = {
-  id: 'multimeter',
-  name: 'Multimeter on the bench, mA or volts',
+const bench = (
+  ...own: string[]
+): Pick<ModuleDescription, 'title' | 'group' | 'terms' | 'tag' | 'groups'> => ({
   title: 'multimeter',
   group: 'On the bench',
-  terms: ['multimeter', 'DMM', 'ammeter', 'voltmeter', 'test', 'source'],
+  terms: ['multimeter', 'DMM', ...own, 'test', 'source'],
   tag: 'M',
+  groups: [],
+});
+
+/** What stands on a bench in place of a controller: a multimeter, in series for current, across for volts. */
+export const MULTIMETER: ModuleDescription = {
+  ...bench('ammeter', 'voltmeter'),
+  id: 'multimeter',
+  name: 'Multimeter on the bench, mA or volts',
   terminals: [{ name: 'V/mA' }, { name: 'COM' }],
   groups: [{ common: 'COM', channels: [0] }],
   ports: [
@@ -164,46 +176,16 @@ export const MULTIMETER: ModuleDescription = {
   ],
 };
 
-const bench = (own: string): Pick<ModuleDescription, 'title' | 'group' | 'terms' | 'tag' | 'groups'> => ({
-  title: 'multimeter',
-  group: 'On the bench',
-  terms: ['multimeter', 'DMM', own, 'test', 'source'],
-  tag: 'M',
-  groups: [],
-});
-
 /** The same on ohms: its own battery drives the current, so that a two-, three- or four-wire element is read cold. */
 export const OHMMETER: ModuleDescription = {
   ...bench('ohmmeter'),
   id: 'multimeter-ohms',
   name: 'Multimeter on the bench, ohms in two or four wires',
-  terminals: ['+', 's+', 's-', '-'].map((end) => ({ name: `R0${end}` })),
-  ports: [
-    {
-      kind: 'analog',
-      measures: 'resistance',
-      input: 'input',
-      channel: 0,
-      label: 'reading',
-      name: 'R0',
-      terminal: 'R0+',
-      common: 'R0-',
-      inside: { rail: '-', volts: 0 },
-      roles: { element: 'R0+', elementReturn: 'R0-', sense: 'R0s+', senseReturn: 'R0s-' },
-      wiresKey: 'R0.wires',
-    },
-  ],
-  settings: [
-    {
-      key: 'R0.wires',
-      label: 'Connection of the meter',
-      place: 'parameter',
-      from: 'signal.wires',
-      choices: WIRES,
-    },
-  ],
+  terminals: fourTerminals('R0'),
+  ports: [resistancePort(0, 'R0', 'reading')],
+  settings: [connection('R0', 'the meter')],
   behaviours: [
-    { model: 'resistance-input', id: 'input', excitation: tolerant('A', 0.001, 0.02), alone: true },
+    { model: 'resistance-input', id: 'input', excitation: EXCITATION, alone: true },
     {
       model: 'source',
       id: 'battery',

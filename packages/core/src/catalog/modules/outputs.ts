@@ -8,6 +8,7 @@ import {
   outputPort,
   outputSignal,
   outputTie,
+  relayContact,
   SUPPLY_TERMINALS,
 } from './parts.ts';
 
@@ -49,16 +50,7 @@ const RELAYS: ModuleDescription = {
     ]),
     ...SUPPLY_TERMINALS,
   ],
-  behaviours: [
-    ...[1, 2, 3, 4].map((n): ModuleDescription['behaviours'][number] => ({
-      model: 'contact',
-      id: `K${n}`,
-      a: `${n}1`,
-      b: `${n}4`,
-      closed: { all: [{ on: 'fed' }, { forced: `K${n}` }] },
-    })),
-    moduleSupply(),
-  ],
+  behaviours: [...[1, 2, 3, 4].map((n) => relayContact(`K${n}`, `${n}1`, `${n}4`)), moduleSupply()],
 };
 
 const SINKING: ModuleDescription = {

@@ -88,6 +88,15 @@ export const driver = (
   minimum: atLeast('V', 8),
 });
 
+/** The NO contact of a relay output, while the module is fed and the program says so. */
+export const relayContact = (name: string, a: string, b: string): Behaviour => ({
+  model: 'contact',
+  id: name,
+  a,
+  b,
+  closed: { all: [{ on: 'fed' }, { forced: name }] },
+});
+
 /** An output as a port. */
 export const outputPort = (
   channel: number,

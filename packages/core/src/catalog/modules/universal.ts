@@ -2,7 +2,15 @@ import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
 import type { Setting } from '../parameters.ts';
 import { actionOf, functionOf, SPEEDS } from './parameters.ts';
-import { driver, iecInput, moduleSupply, outputPort, signalRoles, SUPPLY_TERMINALS } from './parts.ts';
+import {
+  driver,
+  iecInput,
+  moduleSupply,
+  outputPort,
+  relayContact,
+  signalRoles,
+  SUPPLY_TERMINALS,
+} from './parts.ts';
 
 const FREE_INPUTS = [1, 2, 3, 4, 5, 6].map((n) => `U${n}`);
 const PULLED_INPUTS = [1, 2, 3].map((n) => `E${n}`);
@@ -107,13 +115,7 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
     driver('H2', 'pnp', 2),
     driver('B1', 'npn', 2),
     driver('B2', 'npn', 0.3),
-    {
-      model: 'contact',
-      id: 'R',
-      a: 'R1',
-      b: 'R4',
-      closed: { all: [{ on: 'fed' }, { forced: 'R' }] },
-    },
+    relayContact('R', 'R1', 'R4'),
     moduleSupply(240),
   ],
 };

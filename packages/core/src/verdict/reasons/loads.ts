@@ -41,7 +41,7 @@ function givenReasons({
     gets:
       quantity.kind === 'volts'
         ? solution.volts(quantity.a) - solution.volts(quantity.b)
-        : solution.amps(quantity.kind === 'amps' ? quantity.element : '') * 1000,
+        : solution.amps(quantity.element) * 1000,
     meant: present ? high : low,
   }));
   const burnt = rows.find(({ gets }) => Math.abs(gets) > TOO_MUCH * high);
