@@ -69,12 +69,12 @@ export const moduleChoice = oncePer((type: ModuleType): Choice => {
  * Kinds that a point can be of: for a channel those that fit it, loads among them; else all but relays and what stands
  * between others, which are added to a point later.
  */
-export function pointTypes({ devices }: PartTypes, port?: Port): readonly DeviceType[] {
-  const fitting = port
-    ? devices.filter((type) => type.outputs.some((output) => portFits(type, output, port)))
-    : [];
+export function pointTypes({ devices }: PartTypes, ports: readonly Port[]): readonly DeviceType[] {
+  const fitting = devices.filter((type) =>
+    ports.some((port) => type.outputs.some((output) => portFits(type, output, port))),
+  );
   return fitting.length ? fitting : devices.filter(({ description }) => !description.part);
 }
 
-export const pointKinds = (types: PartTypes, port?: Port): Choice[] =>
-  pointTypes(types, port).map(deviceChoice);
+export const pointKinds = (types: PartTypes, ports: readonly Port[] = []): Choice[] =>
+  pointTypes(types, ports).map(deviceChoice);

@@ -1,4 +1,5 @@
-import { sure } from '@keypost/core/lists';
+import { changesFor, landingFor } from '@keypost/core/job';
+import type { SingleChange } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
@@ -18,9 +19,13 @@ export function ChannelCard({ point, saver }: { point: OpenPoint; saver: Saver }
   const [chosen, setChosen] = useState(now);
   const options = channelOptions(point.index, context, context.point.id);
   const move = () => {
-    const [moduleId, channel] = chosen.split(':');
-    const place = chosen === '' ? null : { moduleId: sure(moduleId), channel: Number(channel) };
-    void saver.save({ kind: 'assign', pointId: context.point.id, place });
+    const { point: own, type, output } = context;
+    const [moduleId = '', channel] = chosen.split(':');
+    const place = chosen === '' ? null : { moduleId, channel: Number(channel) };
+    const landing = place && landingFor(point.index, place, type, output);
+    const set = landing ? changesFor(point.index, landing) : [];
+    const move: SingleChange = { kind: 'assign', pointId: own.id, place };
+    void saver.save(set.length ? { kind: 'batch', changes: [...set, move] } : move);
   };
   return (
     <Card title="Channel" aside={context.address ? <Text as="mono">{context.address}</Text> : undefined}>

@@ -32,7 +32,7 @@ import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
-import { additionOf, firstFor, modulesToAdd, portAt, sharable } from './newPoint';
+import { additionOf, firstFor, modulesToAdd, portsAt, sharable } from './newPoint';
 import { PointFields, takeOutput, usePointForm } from './PointForm';
 import type { PointTexts } from './PointForm';
 
@@ -77,8 +77,8 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
   const router = useRouter();
   const saver = useSave(view);
   const { at } = useGlobalSearchParams<{ at?: string }>();
-  const port = portAt(index, at);
-  const first = firstFor(index, port);
+  const ports = portsAt(index, at);
+  const first = firstFor(index, ports);
   const form = usePointForm(index.types, first);
   const { draft, onDevice, setOnDevice, place, setPlace, drop } = useNewPointDraft(view, form, at);
   const sharing = sharable(index);
@@ -109,7 +109,7 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
         saver={saver}
         types={index.types}
         fixed={shared?.free}
-        port={port}
+        ports={ports}
         foot={() => <NotInList jobId={view.id} />}
       >
         <Select

@@ -113,7 +113,7 @@ export function PointFields({
   saver,
   types,
   fixed,
-  port,
+  ports,
   foot,
   children,
 }: {
@@ -122,8 +122,8 @@ export function PointFields({
   types: PartTypes;
   /** The device is there already: only those of its outputs are offered that no point is about. */
   fixed?: readonly DeviceOutput[];
-  /** The channel for which one is sought. */
-  port?: Port;
+  /** What the channel can be for which one is sought. */
+  ports?: readonly Port[];
   /** Stands under the kinds that can be chosen. */
   foot?: Foot;
   children?: ReactNode;
@@ -157,7 +157,7 @@ export function PointFields({
               hint="Where it is, such as Wash bay; may stay empty"
               maxLength={40}
             />
-            {!fixed && <TypeField form={form} types={types} port={port} foot={foot} />}
+            {!fixed && <TypeField form={form} types={types} ports={ports} foot={foot} />}
           </>
         }
         right={
@@ -208,31 +208,32 @@ export function takeOutput({ setValue, getValues }: PointFormState, output: Devi
 }
 
 /** The output of a device for which a channel is sought; its usual one where none is. */
-export const fittingOutput = (type: DeviceType, port: Port | undefined): DeviceOutput | undefined =>
-  (port && type.outputs.find((output) => portFits(type, output, port))) ?? outputOfType(type, undefined);
+export const fittingOutput = (type: DeviceType, ports: readonly Port[] = []): DeviceOutput | undefined =>
+  ports.flatMap((port) => type.outputs.filter((output) => portFits(type, output, port)))[0] ??
+  outputOfType(type, undefined);
 
 function TypeField({
   form,
   types,
-  port,
+  ports,
   foot,
 }: {
   form: PointFormState;
   types: PartTypes;
-  port?: Port;
+  ports?: readonly Port[];
   foot?: Foot;
 }) {
   const typeId = useWatch({ control: form.control, name: 'typeId' });
   const choose = (id: string) => {
     form.setValue('typeId', id, { shouldDirty: true });
-    takeOutput(form, fittingOutput(types.device({ typeId: id }), port));
+    takeOutput(form, fittingOutput(types.device({ typeId: id }), ports));
   };
   return (
     <Select
       label="Device"
       value={typeId}
       onChange={choose}
-      options={pointKinds(types, port)}
+      options={pointKinds(types, ports)}
       sights={DEVICE_SIGHTS}
       refusal={deviceRefusal}
       foot={foot}

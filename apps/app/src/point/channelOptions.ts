@@ -1,6 +1,6 @@
 import { nth } from '@keypost/core/lists';
 import type { DeviceOutput, DeviceType } from '@keypost/core/catalog';
-import { portFits, railText } from '@keypost/core/job';
+import { landingsOf, portFits, railText } from '@keypost/core/job';
 import type { JobIndex } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { commonText } from '@keypost/core/network';
@@ -12,7 +12,7 @@ export function channelOptions(
   pointId: string | undefined,
 ): { value: string; label: string; group: string }[] {
   return index.job.modules.flatMap((module) =>
-    index.portsOf(module.id).flatMap((port) => {
+    landingsOf(index, module.id).flatMap(({ port, settings }) => {
       if (!portFits(type, output, port)) return [];
       const place = { moduleId: module.id, channel: port.channel };
       const holder = index.deviceAt(place);
@@ -27,7 +27,14 @@ export function channelOptions(
         port.kind === 'digital'
           ? `${module.tag}, ${textOf(commonText(port)).toLowerCase()} ${sits}`
           : `${module.tag}`;
-      return [{ value: `${module.id}:${port.channel}`, label: `${module.tag} ${port.label}`, group }];
+      const label = `${module.tag} ${port.label}`;
+      return [
+        {
+          value: `${module.id}:${port.channel}`,
+          label: Object.keys(settings).length ? `${label}, to be set so` : label,
+          group,
+        },
+      ];
     }),
   );
 }

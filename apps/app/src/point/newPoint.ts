@@ -1,7 +1,7 @@
 import { sure } from '@keypost/core/lists';
 import type { ChannelPlace, JobIndex, Change, SingleChange } from '@keypost/core/job';
-import { proposeModule } from '@keypost/core/job';
-import { choiceWithin, USUAL_DEVICE } from '@keypost/core/catalog';
+import { changesFor, landingFor, landingsOf, proposeModule } from '@keypost/core/job';
+import { choiceWithin, outputOfType, USUAL_DEVICE } from '@keypost/core/catalog';
 import type { DeviceOutput, Port } from '@keypost/core/catalog';
 import type { Device } from '@keypost/core/model';
 import { mainsFor, moduleFor, trialTargets } from '@keypost/core/planning';
@@ -22,18 +22,19 @@ const FIRST: PointTexts = {
   ...rangeTexts(undefined),
 };
 
-/** The channel for which the page was opened. */
-export function portAt(index: JobIndex, at: string | undefined): Port | undefined {
+/** What the channel can be for which the page was opened: as it is set first, then as it could be set. */
+export function portsAt(index: JobIndex, at: string | undefined): readonly Port[] {
   const [moduleId = '', channel] = (at ?? '').split(':');
-  return index.module(moduleId) && index.portsOf(moduleId).find((port) => port.channel === Number(channel));
+  if (!index.module(moduleId)) return [];
+  return landingsOf(index, moduleId).flatMap((one) => (one.channel === Number(channel) ? [one.port] : []));
 }
 
 /** What a new point begins with: the usual device, or the first that fits the channel. */
-export function firstFor({ types }: JobIndex, port: Port | undefined): PointTexts {
-  const fitting = pointTypes(types, port);
+export function firstFor({ types }: JobIndex, ports: readonly Port[]): PointTexts {
+  const fitting = pointTypes(types, ports.slice(0, 1));
   const type = fitting.find(({ id }) => id === USUAL_DEVICE) ?? sure(fitting[0]);
   if (type.id === USUAL_DEVICE) return FIRST;
-  return { ...FIRST, typeId: type.id, ...choiceWithin(fittingOutput(type, port)) };
+  return { ...FIRST, typeId: type.id, ...choiceWithin(fittingOutput(type, ports)) };
 }
 
 /** Devices of the job with outputs that no point is about. */
@@ -69,7 +70,10 @@ function landing(
   if (place === '') return { changes: [], place: null };
   if (!place.startsWith(NEW)) {
     const [moduleId = '', channel] = place.split(':');
-    return { changes: [], place: { moduleId, channel: Number(channel) } };
+    const at = { moduleId, channel: Number(channel) };
+    const type = index.types.device(values);
+    const landed = landingFor(index, at, type, outputOfType(type, values.outputId));
+    return { changes: landed ? changesFor(index, landed) : [], place: at };
   }
   const target = place.slice(NEW.length);
   const { kind, logic, typeId, outputId } = values;

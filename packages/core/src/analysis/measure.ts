@@ -19,18 +19,19 @@ export function measuredQuantity(moduleId: string, port: AnalogPort, settings: S
   const node = (name: string): string => `${moduleId}:${name}`;
   const between = (a: string, b: string, factor = 1) => ({ a: node(a), b: node(b), factor });
   if (port.measures !== 'resistance') return { kind: 'volts', a: node(port.terminal), b: node(port.common) };
-  const { name } = port;
+  const { terminal, common, roles } = port;
+  const { sense = terminal, senseReturn = common } = roles;
   switch (settings[port.wiresKey ?? '']) {
     case '4':
-      return { kind: 'sum', terms: [between(`${name}s+`, `${name}s-`)] };
+      return { kind: 'sum', terms: [between(sense, senseReturn)] };
     case '3':
       // The drop of the return lead counts off that of the other, which is as long.
       return {
         kind: 'sum',
-        terms: [between(`${name}+`, `${name}s-`), between(`${name}s-`, `${name}-`, -1)],
+        terms: [between(terminal, senseReturn), between(senseReturn, common, -1)],
       };
     default:
-      return { kind: 'sum', terms: [between(`${name}+`, `${name}-`)] };
+      return { kind: 'sum', terms: [between(terminal, common)] };
   }
 }
 

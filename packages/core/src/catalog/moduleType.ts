@@ -1,4 +1,4 @@
-import { oncePer } from '../lists/index.ts';
+import { nth, oncePer } from '../lists/index.ts';
 import type { Element } from '../circuit/index.ts';
 import type { Settings } from '../model/index.ts';
 import { elementsOf, ofModel } from './behaviours/behaviours.ts';
@@ -6,7 +6,7 @@ import { analogFigures, thresholdsOf } from './behaviours/inputs.ts';
 import type { OperatingState } from './description/expression.ts';
 import { maxOf, nominalOf } from './description/figure.ts';
 import type { ModuleDescription, PortDescription } from './description/moduleDescription.ts';
-import { partType } from './partType.ts';
+import { partType, settingsOf } from './partType.ts';
 import type { PartType } from './partType.ts';
 import type { Port } from './ports.ts';
 
@@ -16,7 +16,15 @@ export interface ModuleType extends PartType {
   readonly groups: ModuleDescription['groups'];
   /** Its ports under the given settings, by channel. */
   readonly ports: (settings: Settings) => readonly Port[];
+  /** What its channels would be under other settings, and what has to be set for it. */
+  readonly otherPorts: (settings: Settings) => readonly OtherPort[];
   readonly circuit: (now: OperatingState) => readonly Element[];
+}
+
+/** A port that a channel is not now, and the settings under which it would be. */
+export interface OtherPort {
+  readonly port: Port;
+  readonly settings: Settings;
 }
 
 /** For so many different settings the ports of a kind of module are kept. */
@@ -27,20 +35,34 @@ export const moduleTypeOf = oncePer(makeType);
 
 function makeType(description: ModuleDescription): ModuleType {
   const known = new Map<string, readonly Port[]>();
+  const part = partType(description);
+  const stands = ({ when }: PortDescription, settings: Settings): boolean =>
+    when === undefined || when.is.includes(settings[when.setting] ?? '');
   const ports = (settings: Settings): readonly Port[] => {
     const text = JSON.stringify(settings);
     let made = known.get(text);
     if (!made) {
-      made = description.ports.map((port) => portOf(description, port, settings));
+      const all = settingsOf(part, settings);
+      made = description.ports
+        .filter((port) => stands(port, all))
+        .map((port) => portOf(description, port, settings));
       if (known.size < MAX_SETTINGS) known.set(text, made);
     }
     return made;
   };
   return {
-    ...partType(description),
+    ...part,
     description,
     groups: description.groups,
     ports,
+    otherPorts: (settings) => {
+      const all = settingsOf(part, settings);
+      return description.ports.flatMap((port) => {
+        if (!port.when || stands(port, all)) return [];
+        const own = { [port.when.setting]: nth(port.when.is, 0) };
+        return [{ port: portOf(description, port, { ...settings, ...own }), settings: own }];
+      });
+    },
     circuit: (now) => {
       const around = { ports: ports(now.settings) };
       return description.behaviours.flatMap((own) => elementsOf(own, now, around));
@@ -49,7 +71,7 @@ function makeType(description: ModuleDescription): ModuleType {
 }
 
 function portOf({ behaviours }: ModuleDescription, described: PortDescription, settings: Settings): Port {
-  const { cases = [], ...port } = described;
+  const { cases = [], when: _, ...port } = described;
   switch (port.kind) {
     case 'digital': {
       const [input] = ofModel(behaviours, 'optocoupler-input').filter(({ id }) => id === port.input);

@@ -39,6 +39,7 @@ const RULES = [
   'net.gateway',
   'net.name',
   'port.mode',
+  'port.use',
   'port.vendor',
   'port.device',
   'port.lengthIn',
@@ -64,6 +65,8 @@ export interface Setting {
   /** From what its right choice follows; what is usual where nothing says so. */
   readonly from?: Rule;
   readonly usual?: { readonly value: string; readonly why: string };
+  /** What a change of it puts back to factory values. */
+  readonly wipes?: readonly string[];
   /** It changes nothing but what terminals are called: the choice under which the numbers printed on them hold. */
   readonly names?: string;
   /** What one of its choices can do to somebody; it stands beside the control. */
@@ -121,7 +124,16 @@ export const takesSetting = ({ choices, any }: Setting, value: string): boolean 
   (any !== undefined && value !== '' && Number(value) >= any.min && Number(value) <= any.max);
 
 /** A setting on which a circuit hangs is a parameter like others. */
-export const settingAsParameter = ({ key, label, choices, any, place, from, usual }: Setting): Parameter => ({
+export const settingAsParameter = ({
+  key,
+  label,
+  choices,
+  any,
+  place,
+  from,
+  usual,
+  wipes,
+}: Setting): Parameter => ({
   key,
   label,
   place,
@@ -129,6 +141,7 @@ export const settingAsParameter = ({ key, label, choices, any, place, from, usua
   factory: nth(choices, 0).value,
   ...(from && { from }),
   ...(usual && { usual }),
+  ...(wipes && { wipes }),
 });
 
 export type Read =

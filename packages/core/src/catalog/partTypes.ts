@@ -9,7 +9,7 @@ import { ModuleDescription } from './description/moduleDescription.ts';
 import { deviceTypeOf } from './deviceType.ts';
 import type { DeviceType } from './deviceType.ts';
 import { moduleTypeOf } from './moduleType.ts';
-import type { ModuleType } from './moduleType.ts';
+import type { ModuleType, OtherPort } from './moduleType.ts';
 import { settingsOf } from './partType.ts';
 import type { Port } from './ports.ts';
 
@@ -69,6 +69,12 @@ export class PartTypes {
   ports(row: ModuleRow & Pick<Module, 'settings'>): readonly Port[] {
     const type = this.module(row);
     return type.ports(settingsOf(type, row.settings));
+  }
+
+  /** What the channels of a module would be if it were set otherwise. */
+  otherPorts(row: ModuleRow & Pick<Module, 'settings'>): readonly OtherPort[] {
+    const type = this.module(row);
+    return type.otherPorts(settingsOf(type, row.settings));
   }
 
   /** Every setting of a device as it stands. */

@@ -57,7 +57,7 @@ interface OutputPort extends PortBase {
 }
 
 /** A port of a fieldbus: what it needs is the right terminals on the right wires. */
-export interface FieldbusPort extends PortBase {
+interface FieldbusPort extends PortBase {
   readonly kind: 'io-link' | 'serial' | 'ethernet';
   readonly portClass?: 'A' | 'B';
 }

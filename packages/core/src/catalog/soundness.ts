@@ -90,11 +90,15 @@ export function problemsOfModule(description: ModuleDescription): Problem[] {
       'terminals',
       'terminal',
     ),
-    ...twice(
-      description.ports.map(({ channel }) => String(channel)),
-      'ports',
-      'channel',
-    ),
+    ...(variants(type)
+      .map((settings) =>
+        twice(
+          type.ports(settings).map(({ channel }) => String(channel)),
+          'ports',
+          'channel',
+        ),
+      )
+      .find(({ length }) => length > 0) ?? []),
     ...circuits.flatMap((elements) => circuitProblems(type, elements)).slice(0, 5),
     ...description.ports.flatMap((port, i) =>
       [port.terminal, port.common]

@@ -13,6 +13,8 @@ export { kindFileSchema, readKindFile, writeKindFile } from './kindFile.ts';
 export type { OwnCollection } from './kindFile.ts';
 export { parseJson } from './parseJson.ts';
 export { portFits } from './portFits.ts';
+export { changesFor, landingFor, landingsOf } from './landings.ts';
+export type { Landing } from './landings.ts';
 export { asItStands } from './asItStands.ts';
 export { ownFunction } from './ownFunction.ts';
 export { presentValues, sameValue, wipesIt } from './presentValues.ts';

@@ -1,6 +1,6 @@
 import { sure } from '../lists/index.ts';
 import { isJoints, outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
-import type { DeviceOutput, DeviceType, ModuleType, PartTypes, Port } from '../catalog/index.ts';
+import type { DeviceOutput, DeviceType, ModuleType, OtherPort, PartTypes, Port } from '../catalog/index.ts';
 import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { asFoundWires } from './asFoundWires.ts';
@@ -143,6 +143,12 @@ export class JobIndex {
       this.ports.set(moduleId, ports);
     }
     return ports;
+  }
+
+  /** What the channels of a module would be if it were set otherwise. */
+  otherPorts(moduleId: string): readonly OtherPort[] {
+    const module = this.modules.get(moduleId);
+    return module ? this.types.otherPorts(module) : [];
   }
 
   /** @throws Error when the module has no such channel. */

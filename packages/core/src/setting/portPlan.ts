@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
-import type { FieldbusPort } from '../catalog/index.ts';
+import type { Port } from '../catalog/index.ts';
 import { cycleBytes, messageSeconds, portAddresses, processDataInForce } from '../ioLink/index.ts';
 import type { DescribedRecord, KnownDescription, Numbering, PortAddress } from '../ioLink/index.ts';
 import type { Device, Module, Point } from '../model/index.ts';
@@ -37,7 +37,7 @@ const NUMBERINGS: readonly Numbering[] = ['byte', 'word', 'register'];
 export function portPlan(index: JobIndex, moduleId: string): PlannedPort[] {
   const module = index.module(moduleId);
   if (!module) throw new Error(`The job has no module "${moduleId}".`);
-  const ports = index.portsOf(moduleId).filter((port): port is FieldbusPort => port.kind === 'io-link');
+  const ports = index.portsOf(moduleId);
   const on = ports.map(({ channel }) => index.deviceAt({ moduleId, channel }));
   const known = on.map((device) => device && descriptionOf(index.job.descriptions, device));
   const lengths = known.map((k) => k && processBytes(k.description));
@@ -50,7 +50,7 @@ export function portPlan(index: JobIndex, moduleId: string): PlannedPort[] {
 function plannedPort(
   index: JobIndex,
   module: Module,
-  port: FieldbusPort,
+  port: Port,
   i: number,
   device: Device | undefined,
   known: KnownDescription | undefined,
@@ -62,7 +62,7 @@ function plannedPort(
     number: port.channel + 1,
     name: port.name,
     label: port.label,
-    portClass: port.portClass ?? 'A',
+    portClass: port.roles.extraPlus ? 'B' : 'A',
     ...(device && { device, point: index.pointFor(device.id) }),
     ...(known && {
       known,
@@ -73,7 +73,11 @@ function plannedPort(
     sheet: partOfSheet(sheetOf(index, module.id), port.label, ({ key }) => key.startsWith(`${port.name}.`)),
     bytes,
     addresses: { byte: addresses.byte[i], word: addresses.word[i], register: addresses.register[i] },
-    ...(device && !known && { problem: say('setting.description-file-data-read', { device: device.tag }) }),
+    ...(device &&
+      !known &&
+      port.kind === 'io-link' && {
+        problem: say('setting.description-file-data-read', { device: device.tag }),
+      }),
   };
 }
 

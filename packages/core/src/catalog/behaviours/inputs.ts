@@ -87,7 +87,9 @@ export const INPUTS = [
   behaviour('resistance-input', { excitation: Figure, alone: ALONE }, (own, now, { ports }): Element[] =>
     analogAt(own.id, ports).flatMap((port) => [
       ...resistanceInput(port, figured(own.excitation, now)),
-      ...(own.alone ? [] : [resistor(`${port.name}-tie`, `${port.name}-`, 'M', exactly(1e5))]),
+      ...(own.alone || port.common === 'M'
+        ? []
+        : [resistor(`${port.name}-tie`, port.common, 'M', exactly(1e5))]),
     ]),
   ),
   /** Inputs for thermocouples; a resistor drives an open one out of range, so that a break is seen. */
@@ -109,13 +111,13 @@ const analogAt = (
   ports: readonly { readonly kind: string; readonly input?: string }[],
 ): AnalogPort[] => ports.filter((port): port is AnalogPort => port.kind === 'analog' && port.input === id);
 
-function resistanceInput({ name }: AnalogPort, amps: Span): Element[] {
+function resistanceInput({ name, terminal, common, roles }: AnalogPort, amps: Span): Element[] {
   return [
     {
       kind: 'source',
       id: `${name}-source`,
       plus: `~${name}`,
-      minus: `${name}-`,
+      minus: common,
       volts: exactly(3),
       internalOhms: exactly(1),
       limitAmps: exactly(0.01),
@@ -132,12 +134,13 @@ function resistanceInput({ name }: AnalogPort, amps: Span): Element[] {
       kind: 'transmitter',
       id: name,
       plus: `~${name}2`,
-      minus: `${name}+`,
+      minus: terminal,
       amps,
       liftVolts: exactly(0.3),
     },
-    resistor(`${name}-sense+`, `${name}s+`, `${name}-`, exactly(1e8)),
-    resistor(`${name}-sense-`, `${name}s-`, `${name}-`, exactly(1e8)),
+    ...[roles.sense, roles.senseReturn].flatMap((sense) =>
+      sense === undefined ? [] : [resistor(`${name}-${sense}`, sense, common, exactly(1e8))],
+    ),
   ];
 }
 

@@ -22,6 +22,8 @@ const Case = z.strictObject({
 });
 
 const base = {
+  /** It is such a port only while a setting of its module stands at one of these; the channel may be another one else. */
+  when: z.strictObject({ setting: Name, is: z.array(z.string().max(60)).min(1).max(8) }).optional(),
   channel: z.int().min(0).max(1023),
   /** Its name in words of the trade, such as `channel 3` or `analog input 1`. */
   label: z.string().min(1).max(60),

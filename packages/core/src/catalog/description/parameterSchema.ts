@@ -23,6 +23,7 @@ export const SettingSchema: z.ZodType<Setting> = z.strictObject({
   place: z.enum(['switch', 'parameter', 'version']),
   from: RuleName.optional(),
   usual: Usual.optional(),
+  wipes: z.array(Key).max(80).optional(),
   names: z.string().max(60).optional(),
   caution: z
     .strictObject({

@@ -1,13 +1,15 @@
 import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
 import { LINE_FRAME } from '../handling/fieldbus.ts';
-import { portParameters } from './parameters.ts';
-import { iecInput, moduleSupply, SUPPLY_TERMINALS } from './parts.ts';
+import { portMode, portParameters } from './parameters.ts';
+import { iecInput, moduleSupply, signalRoles, SUPPLY_TERMINALS } from './parts.ts';
 
 type Behaviour = ModuleDescription['behaviours'][number];
 
+/** A port of a master as one that talks. */
 const masterPort = (n: number, portClass: 'A' | 'B'): PortDescription => ({
   kind: 'io-link',
+  when: { setting: `P${n}.mode`, is: ['iolink', 'undefined', 'off', 'output'] },
   channel: n - 1,
   label: `port ${n}, class ${portClass}`,
   name: `P${n}`,
@@ -22,6 +24,28 @@ const masterPort = (n: number, portClass: 'A' | 'B'): PortDescription => ({
   },
 });
 
+/** The same port as an input for any sensor that switches plus: its pin 4 senses then. */
+const inputPort = (n: number, portClass: 'A' | 'B'): PortDescription => ({
+  kind: 'digital',
+  when: { setting: `P${n}.mode`, is: ['input'] },
+  channel: n - 1,
+  label: `port ${n}, class ${portClass}, as an input`,
+  name: `P${n}`,
+  terminal: `${n}.4`,
+  common: `${n}.3`,
+  inside: { rail: '-', volts: 0 },
+  roles: {
+    ...signalRoles(`${n}.4`),
+    plus: `${n}.1`,
+    minus: `${n}.3`,
+    sideA: `${n}.1`,
+    ...(portClass === 'A' && { complement: `${n}.2` }),
+  },
+  input: 'pin4',
+  sense: 'sink',
+  iecType: 1,
+});
+
 function portBehaviours(n: number, portClass: 'A' | 'B'): Behaviour[] {
   const pin = (p: number): string => `${n}.${p}`;
   return [
@@ -29,7 +53,8 @@ function portBehaviours(n: number, portClass: 'A' | 'B'): Behaviour[] {
     { model: 'resistor', id: `back${n}`, a: pin(3), b: 'M', ohms: exact('Ω', 0.05) },
     {
       model: 'transistor-output',
-      id: `P${n}`,
+      id: `driver${n}`,
+      onlyIf: { not: { setting: `P${n}.mode`, is: 'input' } },
       plus: pin(1),
       minus: pin(3),
       out: pin(4),
@@ -51,6 +76,7 @@ function portBehaviours(n: number, portClass: 'A' | 'B'): Behaviour[] {
 
 function ioLinkMaster(classes: readonly ('A' | 'B')[]): ModuleDescription {
   const ports = classes.map((portClass, n) => masterPort(n + 1, portClass));
+  const inputs = classes.map((portClass, n) => inputPort(n + 1, portClass));
   const withPower = classes.includes('B');
   const classA = classes.flatMap((portClass, n) => (portClass === 'A' ? [n + 1] : []));
   return {
@@ -61,9 +87,10 @@ function ioLinkMaster(classes: readonly ('A' | 'B')[]): ModuleDescription {
     terms: ['smart sensor', 'gateway', 'C/Q', 'port'],
     tag: 'IOL',
     fieldbus: 'io-link',
+    settings: ports.map(({ name }) => portMode(name, `Port ${name.slice(1)}`)),
     parameters: ports.flatMap(({ name }) => portParameters(name, `Port ${name.slice(1)}`)),
     groups: [],
-    ports,
+    ports: [...ports, ...inputs],
     terminals: [
       ...classes.flatMap((portClass, n) =>
         ['1', '2', '3', '4', ...(portClass === 'B' ? ['5'] : [])].map((pin) => ({ name: `${n + 1}.${pin}` })),
@@ -78,6 +105,7 @@ function ioLinkMaster(classes: readonly ('A' | 'B')[]): ModuleDescription {
     ],
     behaviours: [
       ...classes.flatMap((portClass, n) => portBehaviours(n + 1, portClass)),
+      { model: 'optocoupler-input', id: 'pin4', ...iecInput(1) },
       {
         model: 'optocoupler-input',
         id: 'pin2',

@@ -1,5 +1,5 @@
 import { ANY_UNITS, choices, MAINS } from '../handling/menu.ts';
-import type { Parameter } from '../parameters.ts';
+import type { Parameter, Setting } from '../parameters.ts';
 
 /** How the controller or drive scales one of its analog channels. */
 export function scaling(name: string, label: string): Parameter[] {
@@ -33,7 +33,25 @@ export function scaling(name: string, label: string): Parameter[] {
 /** What an analog module filters out. */
 export const MODULE_MAINS: Parameter = { ...MAINS, label: 'Mains frequency filtered out', factory: '50' };
 
-/** How one port of an IO-Link master is run. */
+/** What a port of an IO-Link master is: one that talks, or a switching input or output on the same pin. */
+export const portMode = (name: string, label: string): Setting => ({
+  key: `${name}.mode`,
+  label: `${label}, mode`,
+  place: 'parameter',
+  choices: [
+    { value: 'undefined', label: 'left undefined' },
+    { value: 'off', label: 'disabled' },
+    { value: 'iolink', label: 'IO-Link' },
+    { value: 'input', label: 'switching input' },
+    { value: 'output', label: 'switching output' },
+  ],
+  wipes: ['vendor', 'device', 'lengthIn', 'lengthOut', 'validation', 'backup', 'cycle'].map(
+    (key) => `${name}.${key}`,
+  ),
+  from: 'port.mode',
+});
+
+/** How one port of an IO-Link master is run besides. */
 export function portParameters(name: string, label: string): Parameter[] {
   const number = (
     key: string,
@@ -54,24 +72,6 @@ export function portParameters(name: string, label: string): Parameter[] {
     ...rest,
   });
   return [
-    {
-      key: `${name}.mode`,
-      label: `${label}, mode`,
-      kind: 'choice',
-      place: 'parameter',
-      choices: choices({
-        undefined: 'left undefined',
-        off: 'disabled',
-        iolink: 'IO-Link',
-        input: 'switching input',
-        output: 'switching output',
-      }),
-      factory: 'undefined',
-      wipes: ['vendor', 'device', 'lengthIn', 'lengthOut', 'validation', 'backup', 'cycle'].map(
-        (key) => `${name}.${key}`,
-      ),
-      from: 'port.mode',
-    },
     number('lengthIn', 'bytes from the device', 0, 32, { from: 'port.lengthIn' }),
     number('lengthOut', 'bytes to the device', 0, 32, { from: 'port.lengthOut' }),
     {

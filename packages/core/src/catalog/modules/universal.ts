@@ -1,7 +1,7 @@
 import { atLeast, atMost, exact, span, tolerant } from '../description/figure.ts';
 import type { ModuleDescription, PortDescription } from '../description/moduleDescription.ts';
 import type { Setting } from '../parameters.ts';
-import { actionOf, functionOf, SPEEDS } from './parameters.ts';
+import { actionOf, functionOf, scaling, SPEEDS } from './parameters.ts';
 import {
   driver,
   iecInput,
@@ -40,6 +40,7 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
       kind: 'digital',
       channel: 6 + n,
       label: `analog input ${n + 1} as a switch`,
+      when: { setting: `${name}.use`, is: ['switch'] },
       name,
       terminal: name,
       common: '~5',
@@ -48,6 +49,33 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
       input: 'pulled',
       sense: 'source',
     })),
+    ...PULLED_INPUTS.flatMap((name, n): PortDescription[] => [
+      {
+        kind: 'analog',
+        when: { setting: `${name}.use`, is: ['mA'] },
+        channel: 6 + n,
+        label: `analog input ${n + 1} for a current`,
+        measures: 'signal',
+        input: 'current',
+        name,
+        terminal: name,
+        common: 'M',
+        roles: { signal: name, loopMinus: name, signalReturn: 'M' },
+        rangeKey: `${name}.range`,
+      },
+      {
+        kind: 'analog',
+        when: { setting: `${name}.use`, is: ['ohm'] },
+        channel: 6 + n,
+        label: `analog input ${n + 1} for a resistive sender`,
+        measures: 'resistance',
+        input: 'sender',
+        name,
+        terminal: name,
+        common: 'M',
+        roles: { element: name, elementReturn: 'M' },
+      },
+    ]),
     outputPort(9, 'H1', 'high-side output 1', 'high', 5, 'M'),
     outputPort(10, 'H2', 'high-side output 2', 'high', 2, 'M'),
     outputPort(11, 'B1', 'low-side output 1', 'low', 2, 'L+'),
@@ -70,22 +98,48 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
       actionOf(name, `Input ${n + 1}`),
     ]),
     ...PULLED_INPUTS.flatMap((name, n) => [
-      functionOf(name, `Analog input ${n + 1} as a switch`),
-      actionOf(name, `Analog input ${n + 1} as a switch`),
+      functionOf(name, `Analog input ${n + 1}`),
+      actionOf(name, `Analog input ${n + 1}`),
+      ...scaling(name, `Analog input ${n + 1}`),
     ]),
     ...SPEEDS,
   ],
-  settings: FREE_INPUTS.map((name, n): Setting => ({
-    key: `${name}.active`,
-    label: `Active state of input ${n + 1}`,
-    from: 'active',
-    place: 'parameter',
-    choices: [
-      { value: 'minus', label: 'To minus' },
-      { value: 'plus', label: 'To plus' },
-      { value: 'open', label: 'Open' },
-    ],
-  })),
+  settings: [
+    ...FREE_INPUTS.map((name, n): Setting => ({
+      key: `${name}.active`,
+      label: `Active state of input ${n + 1}`,
+      from: 'active',
+      place: 'parameter',
+      choices: [
+        { value: 'minus', label: 'To minus' },
+        { value: 'plus', label: 'To plus' },
+        { value: 'open', label: 'Open' },
+      ],
+    })),
+    ...PULLED_INPUTS.flatMap((name, n): Setting[] => [
+      {
+        key: `${name}.use`,
+        label: `Analog input ${n + 1} is used for`,
+        from: 'port.use',
+        place: 'parameter',
+        choices: [
+          { value: 'switch', label: 'A switch to minus' },
+          { value: 'mA', label: 'A current' },
+          { value: 'ohm', label: 'A resistive sender' },
+        ],
+      },
+      {
+        key: `${name}.range`,
+        label: `Range of analog input ${n + 1}`,
+        from: 'signal.range',
+        place: 'parameter',
+        choices: [
+          { value: '4-20 mA', label: '4-20 mA' },
+          { value: '0-20 mA', label: '0-20 mA' },
+        ],
+      },
+    ]),
+  ],
   behaviours: [
     { model: 'optocoupler-input', id: 'input', ...iecInput(3) },
     // Inputs of a battery-range controller: 5 V reference on its analog ones.
@@ -102,6 +156,14 @@ export const UNIVERSAL_CONTROLLER: ModuleDescription = {
       offVoltsAtLowCurrent: atMost('V', 3),
       maxVolts: atMost('V', 6),
     },
+    {
+      model: 'signal-input',
+      id: 'current',
+      currentOhms: tolerant('Ω', 120, 1),
+      voltageOhms: tolerant('Ω', 120, 1),
+      maxCurrent: atMost('A', 0.03),
+    },
+    { model: 'resistance-input', id: 'sender', excitation: tolerant('A', 0.005, 1) },
     {
       model: 'source',
       id: 'five',

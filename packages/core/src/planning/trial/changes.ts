@@ -1,11 +1,13 @@
 import { analyse } from '../../analysis/index.ts';
 import { sure } from '../../lists/index.ts';
 import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf } from '../../catalog/index.ts';
-import type { DeviceType, PartTypes, Port } from '../../catalog/index.ts';
+import type { DeviceType, OtherPort, PartTypes, Port } from '../../catalog/index.ts';
 import {
   applyChange,
+  changesFor,
   freeTag,
   JobIndex,
+  landingsOf,
   NOBODY,
   numbering,
   panelWire,
@@ -13,12 +15,12 @@ import {
   proposeModule,
   takesAc,
 } from '../../job/index.ts';
-import type { ChannelPlace, SingleChange } from '../../job/index.ts';
+import type { ChannelPlace, Landing, SingleChange } from '../../job/index.ts';
 import { emptyJob } from '../../model/index.ts';
 import type { ColourRegion, JobContent, Settings, Wire } from '../../model/index.ts';
 import { coilEnds, feedWires } from '../relayPlan/relayChange.ts';
 
-import { trialTargets } from './targets.ts';
+import { fittingPort, trialTargets } from './targets.ts';
 import { TRIAL_NAMES } from './trial.ts';
 import type { Trial, TrialNames, TrialTarget } from './trial.ts';
 
@@ -54,7 +56,7 @@ export function moduleFor(
 ): { readonly changes: SingleChange[]; readonly place: ChannelPlace } {
   return {
     changes: moduleChanges(job, trial, names),
-    place: { moduleId: names.module, channel: portOf(partTypesOf(job), trial).channel },
+    place: { moduleId: names.module, channel: portOf(partTypesOf(job), trial).port.channel },
   };
 }
 
@@ -74,10 +76,12 @@ export const applied = (job: JobContent, changes: readonly SingleChange[]): JobC
 export function trialChanges(job: JobContent, trial: Trial, names: TrialNames): SingleChange[] {
   const types = partTypesOf(job);
   const target = trialTargets(types, trial.typeId, trial.outputId).find(({ id }) => id === trial.target);
-  const there = target?.is === 'module' ? freePlace(job, trial) : undefined;
+  const free = target?.is === 'module' ? freePlace(job, trial) : undefined;
+  const there = free && { moduleId: free.moduleId, channel: free.channel };
   const made = target?.is === 'module' && !there ? moduleFor(job, trial, names) : undefined;
   const base = [
     ...mainsFor(job, trial.typeId, target?.is === 'module' ? target.id : undefined),
+    ...(free ? changesFor(new JobIndex(job), free) : []),
     ...(made?.changes ?? []),
     pointChange(types, trial, names, there ?? made?.place ?? null),
   ];
@@ -89,27 +93,24 @@ export function trialChanges(job: JobContent, trial: Trial, names: TrialNames): 
 }
 
 /** A free channel of a module of the wanted kind that is in the job already, with its common on the wanted rail. */
-function freePlace(job: JobContent, { typeId, outputId, target, rail }: Trial): ChannelPlace | undefined {
+function freePlace(job: JobContent, { typeId, outputId, target, rail }: Trial): Landing | undefined {
   const index = new JobIndex(job);
   const type = index.types.device({ typeId });
   const output = outputOfType(type, outputId);
-  for (const { id } of job.modules.filter((module) => module.typeId === target))
-    for (const port of index.portsOf(id)) {
-      const place = { moduleId: id, channel: port.channel };
-      const sits =
-        port.kind !== 'digital' ||
-        (index.railOf(id, port.common)?.rail ?? 'open') === (takesAc(port) ? 'N' : rail);
-      if (portFits(type, output, port) && sits && !index.deviceAt(place)) return place;
-    }
-  return undefined;
+  const sits = ({ moduleId, port }: Landing): boolean =>
+    port.kind !== 'digital' ||
+    port.inside !== undefined ||
+    (index.railOf(moduleId, port.common)?.rail ?? 'open') === (takesAc(port) ? 'N' : rail);
+  return job.modules
+    .filter((module) => module.typeId === target)
+    .flatMap(({ id }) => landingsOf(index, id))
+    .find((one) => portFits(type, output, one.port) && sits(one) && !index.deviceAt(one));
 }
 
 /** The channel of a kind of module on which an output is tried: the first that fits. */
-function portOf(types: PartTypes, { typeId, outputId, target }: Trial): Port {
+function portOf(types: PartTypes, { typeId, outputId, target }: Trial): OtherPort {
   const type = types.device({ typeId });
-  const output = outputOfType(type, outputId);
-  const module = types.module({ typeId: target });
-  return sure(module.ports(settingsOf(module)).find((port) => portFits(type, output, port)));
+  return sure(fittingPort(types.module({ typeId: target }), type, outputOfType(type, outputId)));
 }
 
 function moduleChanges(
@@ -119,10 +120,10 @@ function moduleChanges(
 ): SingleChange[] {
   const types = partTypesOf(job);
   const { groups } = types.module({ typeId: trial.target });
-  const port = portOf(types, trial);
+  const { port, settings: use } = portOf(types, trial);
   const asked = trial.rail === 'open' ? null : trial.rail;
   const rail = takesAc(port) ? 'N' : port.kind === 'digital' ? asked : '-';
-  const settings = port.kind === 'analog' ? analogSettings(types, trial, port) : {};
+  const settings = { ...use, ...(port.kind === 'analog' && analogSettings(types, trial, port)) };
   return [
     {
       kind: 'addModule',

@@ -1,5 +1,12 @@
 import { outputOfType, parametersOfType, settingsOf } from '../../catalog/index.ts';
-import type { DeviceOutput, DeviceType, ModuleType, Parameter, PartTypes } from '../../catalog/index.ts';
+import type {
+  DeviceOutput,
+  DeviceType,
+  ModuleType,
+  OtherPort,
+  Parameter,
+  PartTypes,
+} from '../../catalog/index.ts';
 import { portFits, takesAc } from '../../job/index.ts';
 import { BENCH } from './trial.ts';
 import type { TrialTarget } from './trial.ts';
@@ -12,11 +19,25 @@ function modulesFor(
 ): ModuleType[] {
   const seen = new Set<string>();
   return modules.filter((module) => {
-    const port = module.ports(settingsOf(module)).find((one) => portFits(type, output, one));
+    const port = fittingPort(module, type, output)?.port;
     if (!port) return false;
     const key = `${module.group} ${port.kind === 'digital' ? `${port.sense} ${port.acVolts ?? ''}` : ''}`;
     return !seen.has(key) && seen.add(key);
   });
+}
+
+/** The channel of a kind of module on which an output can be landed, the first as it comes before what it can be set to. */
+export function fittingPort(
+  module: ModuleType,
+  type: DeviceType,
+  output: DeviceOutput | undefined,
+): OtherPort | undefined {
+  const usual = settingsOf(module);
+  const all = [
+    ...module.ports(usual).map((port): OtherPort => ({ port, settings: {} })),
+    ...module.otherPorts(usual),
+  ];
+  return all.find(({ port }) => portFits(type, output, port));
 }
 
 /** So many kinds of inputs stand before the bench. */

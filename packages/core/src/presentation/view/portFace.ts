@@ -1,5 +1,5 @@
 import type { FaceRow, Port } from '../../catalog/index.ts';
-import { formatOhms } from '../../units/index.ts';
+import { formatOhms, plain } from '../../units/index.ts';
 
 /** Ports that talk, and those that measure a resistance, are drawn by their terminals. */
 export function portFace(port: Port): FaceRow[] | undefined {
@@ -15,8 +15,20 @@ export function portFace(port: Port): FaceRow[] | undefined {
     ];
   if (port.kind === 'analog' && port.measures === 'resistance')
     return [
-      { a: port.terminal, b: port.common, glyph: { kind: 'signal', id: port.name, text: '1\u00a0mA' } },
-      { a: port.roles.sense, b: port.roles.senseReturn, glyph: { kind: 'line', text: 'sense' } },
+      {
+        a: port.terminal,
+        b: port.common,
+        glyph: { kind: 'signal', id: port.name, text: `${plain(1000 * (port.excitationAmps ?? 0))}\u00a0mA` },
+      },
+      ...(port.roles.sense
+        ? [
+            {
+              a: port.roles.sense,
+              b: port.roles.senseReturn,
+              glyph: { kind: 'line' as const, text: 'sense' },
+            },
+          ]
+        : []),
     ];
   if (port.kind === 'ethernet') return [{ a: names[0], glyph: { kind: 'line' } }];
   if (port.kind === 'serial')

@@ -85,12 +85,15 @@ export function shortestCycle(description: IoLinkDescription): number {
 
 /** How a port of an IO-Link master is to be run, from what is landed on it. */
 export function portValue(
-  { index, device }: DeriveContext,
+  { index, device, context }: DeriveContext,
   which: 'mode' | 'vendor' | 'device' | 'lengthIn' | 'lengthOut' | 'cycle',
 ): Derivation {
   if (which === 'mode')
     return device
-      ? { value: 'iolink', from: say('setting.is-on-it', { device: device.tag }) }
+      ? {
+          value: context?.output.landsOn === 'switched' ? 'input' : 'iolink',
+          from: say('setting.is-on-it', { device: device.tag }),
+        }
       : { value: 'off', from: say('setting.nothing-unused-port-disabled') };
   if (!device) return undefined;
   const known = descriptionOf(index.job.descriptions, device);

@@ -1,7 +1,8 @@
 import { say } from '../../messages/index.ts';
-import { chosenOutput, terminalWithRole } from '../../catalog/index.ts';
-import type { DeviceOutput, Parameter, SignalKind } from '../../catalog/index.ts';
+import { chosenOutput, settingsOf, terminalWithRole } from '../../catalog/index.ts';
+import type { DeviceOutput, OtherPort, Parameter, SignalKind } from '../../catalog/index.ts';
 import type { Logic, OutputKind } from '../../model/index.ts';
+import { portFits } from '../../job/index.ts';
 import { arcUnitsOf } from '../../analysis/index.ts';
 import type { DeriveContext, Derivation } from './context.ts';
 
@@ -110,6 +111,22 @@ export function activeState(context: DeriveContext): Derivation {
       };
   }
   return undefined;
+}
+
+/** What a channel is to be used for, of what its module can make of it: that on which the device can be landed. */
+export function portUse({ index, item, device, context }: DeriveContext, { key }: Parameter): Derivation {
+  const module = index.module(item.id);
+  if (!module || !device || !context?.place) return undefined;
+  const { channel } = context.place;
+  const fits = ({ port }: OtherPort): boolean =>
+    port.channel === channel && portFits(context.type, context.output, port);
+  const now = settingsOf(index.moduleType(module), module.settings);
+  const chosen = [
+    ...index.portsOf(item.id).map((port): OtherPort => ({ port, settings: now })),
+    ...index.otherPorts(item.id),
+  ].find(fits);
+  const value = chosen?.settings[key];
+  return value === undefined ? undefined : { value, from: say('setting.is-on-it', { device: device.tag }) };
 }
 
 /** Both inputs of a safety relay where two devices are wired, else the one that is. */

@@ -1,0 +1,47 @@
+import { partTypesOf, settingsOf } from '../catalog/index.ts';
+import type { DeviceOutput, DeviceType, Port } from '../catalog/index.ts';
+import type { Settings } from '../model/index.ts';
+import type { SingleChange } from './changeSchema.ts';
+import type { ChannelPlace, JobIndex } from './jobIndex.ts';
+import { portFits } from './portFits.ts';
+
+/** A channel on which something can be landed: as what, and what its module has to be set to for it. */
+export interface Landing extends ChannelPlace {
+  readonly port: Port;
+  readonly settings: Settings;
+}
+
+/** All that the channels of a module can be: as they are set first, then what they would be if they were set otherwise. */
+export function landingsOf(index: JobIndex, moduleId: string): Landing[] {
+  const as = (port: Port, settings: Settings): Landing => ({
+    moduleId,
+    channel: port.channel,
+    port,
+    settings,
+  });
+  return [
+    ...index.portsOf(moduleId).map((port) => as(port, {})),
+    ...index
+      .otherPorts(moduleId)
+      // What is landed on a channel has it as it is.
+      .filter(({ port: { channel } }) => !index.deviceAt({ moduleId, channel }))
+      .map(({ port, settings }) => as(port, settings)),
+  ];
+}
+
+/** Where an output lands on a channel: as that is set, else as it would be; nothing where it never fits. */
+export const landingFor = (
+  index: JobIndex,
+  { moduleId, channel }: ChannelPlace,
+  type: DeviceType,
+  output: DeviceOutput | undefined,
+): Landing | undefined =>
+  landingsOf(index, moduleId).find((one) => one.channel === channel && portFits(type, output, one.port));
+
+/** Sets a module so that a channel of it is what is landed there. */
+export function changesFor({ job }: JobIndex, { moduleId, settings }: Landing): SingleChange[] {
+  const module = job.modules.find(({ id }) => id === moduleId);
+  if (!module || !Object.keys(settings).length) return [];
+  const now = settingsOf(partTypesOf(job).module(module), module.settings);
+  return [{ kind: 'editModule', id: moduleId, patch: { settings: { ...now, ...settings } } }];
+}
