@@ -156,10 +156,17 @@ export const METERS: readonly DemoPoint[] = [
   {
     tag: 'TT-234',
     name: 'Larval tank temperature',
-    typeId: 'temperature-2w',
-
+    typeId: 'temperature-2w-head',
+    settings: { leads: '3', alarm: 'low' },
     at: ['ai-3', 3],
     range: { low: 0, high: 40, unit: '°C' },
+    more: [
+      helper('TT-234', 'TE-234', 'rtd-3w', [
+        ['1', 'tt-234-b:1', 'RD', 0.3],
+        ['3', 'tt-234-b:4', 'WH', 0.3],
+        ['4', 'tt-234-b:3', 'WH', 0.3],
+      ]),
+    ],
     landed: 4,
   },
 ];

@@ -7,6 +7,7 @@ import { OUTPUT_MODULES } from './modules/outputs.ts';
 import { SAFETY_RELAY } from './modules/safetyRelay.ts';
 import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import { TRANSMITTERS } from './devices/analog.ts';
+import { HEAD_TRANSMITTER } from './devices/headTransmitter.ts';
 import { CONTACTS_AND_MEDIA } from './devices/contacts.ts';
 import { BETWEEN } from './devices/between.ts';
 import { PROTECTION } from './devices/protection.ts';
@@ -35,6 +36,7 @@ const DEVICES: readonly DeviceDescription[] = [
   ...TWO_WIRE_SENSORS,
   ...SAFETY_DEVICES,
   ...TRANSMITTERS,
+  HEAD_TRANSMITTER,
   ...RESISTANCE_SENSORS,
   ...PULSE_DEVICES,
   ...ROTATION_DEVICES,
@@ -78,6 +80,8 @@ export const RESISTOR_ID = 'resistor';
 export const DRY_CONTACT_ID = 'dry-contact';
 /** The sensor that belongs on each pair of coil terminals of an arc unit. */
 export const COIL_SENSOR_ID = 'arc-coil';
+/** The thermometer that belongs on a transmitter's element side, by the wires that it uses. */
+export const ELEMENT_IDS: Readonly<Record<string, string>> = { '2': 'rtd-2w', '3': 'rtd-3w', '4': 'rtd-4w' };
 /** The indicator lamps that a plan puts in, by the volts that they are for, and the device that is offered first. */
 export const LAMP_IDS = { '24': 'lamp-led-24', '230': 'lamp-230' } as const;
 export const USUAL_DEVICE = 'inductive-3w';

@@ -22,15 +22,14 @@ const NODE_FIELDS: ReadonlySet<string> = new Set([
 ]);
 
 /**
- * Terminals whose names are settled by what stands behind them: the contacts of a relay (EN 50005), and an input for
- * resistance or thermocouples, which names those of its channels.
+ * Terminals whose names are settled by what stands behind them: the contacts of a relay (EN 50005), and the supply of
+ * inputs for resistance and thermocouples, to which they are tied inside.
  */
 export const isNameSettled = ({ behaviours }: DeviceDescription | ModuleDescription, name: string): boolean =>
   behaviours.some(
-    (own) =>
-      own.model === 'resistance-input' ||
-      own.model === 'thermocouple-input' ||
-      (own.model === 'changeover' && /^\d[124]$/.test(name) && Number(name.charAt(0)) <= own.poles),
+    ({ model, ...own }) =>
+      ((model === 'resistance-input' || model === 'thermocouple-input') && /^(M|L\+)$/.test(name)) ||
+      ('poles' in own && /^\d[124]$/.test(name) && Number(name.charAt(0)) <= own.poles),
   );
 
 /** A terminal under another name, wherever the description speaks of it. */

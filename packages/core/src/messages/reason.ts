@@ -236,6 +236,16 @@ export const REASON = {
     voltsOf3: string;
   }) =>
     `${when}: ${loadLabel} does not hear it. ${voltsOf} reach it where it wants ${wanted ? `at least ${voltsOf2}` : `no more than ${voltsOf3}`}.`,
+  'reason.element-open': ({
+    device,
+    terminals,
+    amps,
+  }: {
+    device: string;
+    terminals: readonly string[];
+    amps: number;
+  }) =>
+    `${device} does not see its element whole on ${terminals.join(', ')}: it gives ${formatMilliamps(amps)} whatever is measured.`,
   'reason.coil-sensor.free': ({ device, pairs }: { device: string; pairs: readonly string[] }) =>
     `No coil sensor stands between ${pairs.join(', ')} of ${device}: it does not start, and would not see an arc there.`,
   'reason.coil-sensor.shorted': ({ device, pairs }: { device: string; pairs: readonly string[] }) =>

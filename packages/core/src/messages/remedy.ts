@@ -66,6 +66,8 @@ export const REMEDY = {
   }) => `Move ${point} to ${module} ${portLabel}`,
   'remedy.other-version': ({ outputWord, deviceOf }: { outputWord: string; deviceOf: string }) =>
     `Fit the ${outputWord} version of ${deviceOf}`,
+  'remedy.element': ({ device, leads }: { device: string; leads: string }) =>
+    `Put its element with ${leads} wires on ${device}`,
   'remedy.coil-sensors': ({ pairs }: { pairs: readonly string[] }) =>
     `Fit a coil sensor on ${pairs.join(', ')}`,
   'remedy.set-chain': 'Set the switches of the chain by the order of its units',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
-import type { Condition, Element, Output } from '../../circuit/index.ts';
+import type { Condition, Element, Output, Span } from '../../circuit/index.ts';
 import { conditionOf, Expression } from '../description/expression.ts';
 import { Figure, maxOf, minOf, nominalOf } from '../description/figure.ts';
 import { SIGNAL_KINDS, signalAt, SIGNALS } from '../signals.ts';
@@ -66,6 +67,47 @@ function activeSignal(
       liftVolts: within(3, 3, 3),
     },
     contact(`~${id}-2`),
+  ];
+}
+
+/** Volts over the element below which it is shorted, and above which it is open; over a lead from which it is off. */
+const ELEMENT_VOLTS = { least: 0.002, most: 1, lead: 1 };
+
+/** What a transmitter drives through its element, and how it sees that it is whole and each lead is on. */
+function elementSide(force: string, senses: readonly string[], back: string, amps: Span): Element[] {
+  const volts = within(3, 3, 3);
+  const detector = (id: string, a: string, b: string, on: number): Element => ({
+    kind: 'detector',
+    id,
+    a,
+    b,
+    onVolts: on,
+    offVolts: on * 0.9,
+  });
+  return [
+    {
+      kind: 'source',
+      id: 'drive',
+      plus: '~drive',
+      minus: back,
+      volts,
+      internalOhms: within(1, 1, 1),
+      limitAmps: within(0.01, 0.01, 0.01),
+    },
+    {
+      kind: 'transmitter',
+      id: 'excitation',
+      plus: '~drive',
+      minus: force,
+      amps,
+      liftVolts: within(0.3, 0.3, 0.3),
+    },
+    ...senses.flatMap((lead): Element[] => [
+      resistor(`pull-${lead}`, '~drive', lead, within(1e7, 1e7, 1e7)),
+      detector(`off-${lead}`, lead, back, ELEMENT_VOLTS.lead),
+    ]),
+    detector('above', force, back, ELEMENT_VOLTS.least),
+    detector('open', force, back, ELEMENT_VOLTS.most),
   ];
 }
 
@@ -178,6 +220,56 @@ export const OUTPUTS = [
         liftVolts: figured(liftOff, now),
       },
     ],
+  ),
+  /**
+   * A two-wire transmitter for an element of resistance, with the element's own side: a small current through it, and a
+   * pull on every lead, so that each that is missing is seen. While the element is `whole` it gives its value's current,
+   * else what it is set to. `leads` of them are used: force and back, with the sense of back, with both senses.
+   */
+  behaviour(
+    'element-transmitter',
+    {
+      output: Name,
+      plus: Node,
+      minus: Node,
+      signal,
+      liftOff: Figure,
+      accuracy: Figure,
+      terminals: z.strictObject({ force: Node, sense: Node, senseBack: Node, back: Node }),
+      leads: Name,
+      excitation: Figure,
+      alarm: z.strictObject({ setting: Name, milliamps: z.record(z.string(), Quantity) }),
+    },
+    (own, now): Element[] => {
+      const { id, plus, minus } = own;
+      const { force, sense, senseBack, back } = own.terminals;
+      const fault = (own.alarm.milliamps[now.settings[own.alarm.setting] ?? ''] ?? 3.6) / 1000;
+      const leads = now.settings[own.leads] ?? '2';
+      const used = [...(leads === '4' ? [sense] : []), ...(leads === '2' ? [] : [senseBack])];
+      const whole: Condition = {
+        all: [
+          { on: 'above' },
+          ...['open', ...used.map((lead) => `off-${lead}`)].map((on) => ({ not: { on } })),
+        ],
+      };
+      const current = (name: string, amps: ReturnType<typeof within>, closed: Condition): Element[] => [
+        { kind: 'switch', id: `${name}-way`, a: plus, b: `~${name}`, closed, ohms: within(0.01, 0.05, 0.1) },
+        {
+          kind: 'transmitter',
+          id: name,
+          plus: `~${name}`,
+          minus,
+          amps,
+          liftVolts: figured(own.liftOff, now),
+        },
+      ];
+      return [
+        ...current(id, signalAmps(own.signal, now.level, nominalOf(own.accuracy)), whole),
+        ...current('alarm', within(fault, fault, fault), { not: whole }),
+        ...elementSide(force, [sense, senseBack], back, figured(own.excitation, now)),
+        resistor('element-tie', back, minus, within(1e6, 1e6, 1e6)),
+      ];
+    },
   ),
   /**
    * An active analog output: alive while its expression holds, it gives its signal for the part's value; for 1

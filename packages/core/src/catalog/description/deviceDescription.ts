@@ -33,6 +33,8 @@ const LANDS_ON = [
   'none',
 ] as const;
 
+const ELEMENT_ROLES = ['element', 'sense', 'senseReturn', 'elementReturn'] as const;
+
 /** The rules of landing, each a sentence of the message catalog. */
 const LANDING_RULES = [
   'by-kind',
@@ -158,6 +160,10 @@ export const DeviceDescription = z.strictObject({
         .max(12)
         .optional(),
     })
+    .optional(),
+  /** The side of a transmitter on which its element is: where each lead goes, and the setting that says how many are used. */
+  elementSide: z
+    .strictObject({ leads: Name, roles: z.partialRecord(z.enum(ELEMENT_ROLES), Node) })
     .optional(),
   /** Its sensitivity is set between what is seen and what is behind it. */
   sensitivity: z.boolean().optional(),

@@ -10,6 +10,7 @@ import {
   LOAD_CELL,
   CONDUCTIVITY,
   DP_FLOW,
+  ELEMENT_PARAMETERS,
   PRESSURE,
   PRESSURE_SWITCH,
   ROPE_LINK,
@@ -22,13 +23,12 @@ type Behaviour = DeviceDescription['behaviours'][number];
 type Own = Pick<DeviceDescription, 'id' | 'name' | 'title' | 'handling'> & { readonly stimulus?: string };
 
 const RANGE = { present: 'Top of the range', away: 'Bottom of the range' };
-const REAL = 'the real value, or a simulator at the sensor’s own terminals';
 export const FLOW = 'real flow, or the meter’s own simulation';
 const GROUP = 'Transmitters';
 
 export const measuring = (
   terminals: string[],
-  { stimulus = REAL }: Pick<Own, 'stimulus'>,
+  { stimulus = 'the real value, or a simulator at the sensor’s own terminals' }: Pick<Own, 'stimulus'>,
   more: Partial<OutputDescription> = {},
 ): OutputDescription => ({
   id: 'analog',
@@ -45,7 +45,7 @@ export const measuring = (
 });
 
 /** Accuracy of a transmitter's output, what a current output can push, and what a voltage output gives. */
-const OUTPUT = {
+export const OUTPUT = {
   accuracy: exact('%', 0.1),
   compliance: exact('V', 16),
   limit: atMost('A', 0.01),
@@ -162,7 +162,7 @@ const plain = (signal: SignalKind): DeviceDescription =>
   });
 
 /** A two-wire transmitter that needs so many volts; `digital` where its loop carries communication besides. */
-const loop = (liftOff: number, own: Own, digital = false): DeviceDescription => ({
+export const loop = (liftOff: number, own: Own, digital = false): DeviceDescription => ({
   id: own.id,
   name: own.name,
   title: own.title,
@@ -246,6 +246,8 @@ const switchAndAnalog = (own: Own, words = RANGE): DeviceDescription => ({
   ],
   indicators: [{ id: 'output', label: 'Sensor LED', kind: 'lamp' }],
 });
+
+export const ELEMENT_STIMULUS = 'a bath of known temperature, or a resistance decade in place of the element';
 
 export const TRANSMITTERS: readonly DeviceDescription[] = [
   loop(10.5, {
@@ -385,13 +387,16 @@ export const TRANSMITTERS: readonly DeviceDescription[] = [
     handling: PRESSURE,
     stimulus: 'a hand pump with a reference gauge, vented first',
   }),
-  loop(10.5, {
-    id: 'temperature-2w',
-    name: 'Temperature transmitter, two-wire, 4-20 mA',
-    title: 'temperature, 4-20 mA',
-    handling: TEMPERATURE,
-    stimulus: 'a bath of known temperature, or a resistance decade in place of the element',
-  }),
+  {
+    ...loop(10.5, {
+      id: 'temperature-2w',
+      name: 'Temperature transmitter, two-wire, 4-20 mA',
+      title: 'temperature, 4-20 mA',
+      handling: TEMPERATURE,
+      stimulus: ELEMENT_STIMULUS,
+    }),
+    parameters: [...ELEMENT_PARAMETERS],
+  },
   ...(['4-20 mA', '0-10 V'] as const).map((signal) =>
     fourWire(signal, {
       id: `load-cell-${signal === '0-10 V' ? 'v' : 'ma'}`,

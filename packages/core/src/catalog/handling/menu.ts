@@ -157,12 +157,17 @@ export const CURRENT_OUT: Parameter = {
 };
 
 /** Which way the signal goes when the device itself fails; both are in use. */
+export const FAULT_SIGNALS = [
+  { value: 'high', label: 'high, 21 mA or more' },
+  { value: 'low', label: 'low, 3.6 mA or less' },
+];
+
 export const ALARM: Parameter = {
   key: 'alarm',
   label: 'Signal on a fault of its own',
   kind: 'choice',
   place: 'parameter',
-  choices: choices({ low: 'low, 3.6 mA or less', high: 'high, 21 mA or more' }),
+  choices: FAULT_SIGNALS,
   factory: 'high',
   usual: {
     value: 'low',

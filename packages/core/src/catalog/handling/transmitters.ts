@@ -1,3 +1,4 @@
+import type { Parameter } from '../parameters.ts';
 import type { Handling } from './handling.ts';
 import { PRESSURE_CAUTION, SERIAL } from './handling.ts';
 import { BORE, LOWEST, PROCESS_TEMPERATURE, straightLengths } from './flowParts.ts';
@@ -172,24 +173,30 @@ export const TEMPERATURE: Handling = {
       from: 'plate.element',
       wipes: ['leads', 'low', 'high'],
     },
-    {
-      key: 'leads',
-      label: 'Connection',
-      kind: 'choice',
-      place: 'parameter',
-      choices: choices({ '2': 'two wires', '3': 'three wires', '4': 'four wires' }),
-      factory: '2',
-      needs: ['element'],
-      from: 'plate.leads',
-    },
     unitOf(TEMPERATURE_UNITS, '°F'),
     ...rangeOf('100', -273.15, 3000),
     MAINS,
-    ALARM,
     DAMPING,
     LOCK,
   ],
 };
+
+/** How many wires its element has, and what it gives when one of them is off: of one with its element, its circuit hangs on both. */
+export const ELEMENT_LEADS = { '2': 'two wires', '3': 'three wires', '4': 'four wires' };
+
+export const ELEMENT_PARAMETERS: readonly Parameter[] = [
+  {
+    key: 'leads',
+    label: 'Connection',
+    kind: 'choice',
+    place: 'parameter',
+    choices: choices(ELEMENT_LEADS),
+    factory: '2',
+    needs: ['element'],
+    from: 'plate.leads',
+  },
+  ALARM,
+];
 
 /** Any other transmitter with a range. */
 export const TRANSMITTER: Handling = {

@@ -9,6 +9,7 @@ import type { PointContext } from '../../network/index.ts';
 import { fixed } from '../../units/index.ts';
 import type { Analysis, AnalogReading, PointState } from '../../analysis/index.ts';
 import { loopBudget } from '../../analysis/index.ts';
+import { elementSideReasons } from './elementSide.ts';
 import { cannot, doubtful } from './reason.ts';
 import type { Reason } from './reason.ts';
 
@@ -19,6 +20,8 @@ const USELESS = 0.05;
 /** Why an analog input does not read what the device measures. */
 export function analogReasons(analysis: Analysis): Reason[] {
   const { context, shown } = analysis;
+  const element = elementSideReasons(analysis);
+  if (element.length) return element;
   const loop = loopReasons(analysis);
   if (loop.some(({ weight }) => weight === 'cannot')) return loop;
   const reasons = (shown[0]?.measured ?? []).flatMap((_, i) => {

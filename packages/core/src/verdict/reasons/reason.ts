@@ -54,6 +54,7 @@ export type ReasonCode =
   | 'output-overload'
   | 'overload'
   | 'coil-sensor'
+  | 'element-open'
   | 'chain'
   | 'setting-risk'
   | 'inside-fault';

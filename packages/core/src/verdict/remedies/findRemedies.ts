@@ -9,6 +9,7 @@ import type { PointContext } from '../../network/index.ts';
 import { bleeder, pullUp } from './bleeder.ts';
 import { landWires, moveChannel, moveContact, otherSensor, turnCommon, turnSupply } from './candidates.ts';
 import { coilSensors } from './coilSensors.ts';
+import { elements } from './elements.ts';
 import { excerpt } from './excerpt.ts';
 import { asPlanned } from './asPlanned.ts';
 import { missingWires } from './missingWires.ts';
@@ -40,6 +41,7 @@ export function findRemedies(context: PointContext): Found {
     ...openShorts(context),
     ...asPlanned(context),
     ...coilSensors(context),
+    ...elements(context),
     ...chainSwitches(context),
     ...landWires(context),
     ...turnSupply(context),
