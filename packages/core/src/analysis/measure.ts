@@ -1,5 +1,5 @@
 import { sure } from '../lists/index.ts';
-import { SIGNALS } from '../catalog/index.ts';
+import { perUnit, SIGNALS, switchedTo } from '../catalog/index.ts';
 import type { AnalogPort, SignalKind } from '../catalog/index.ts';
 import type { Quantity, Span } from '../circuit/index.ts';
 import type { Settings } from '../model/index.ts';
@@ -49,8 +49,9 @@ export function measuredOf(port: AnalogPort, settings: Settings, volts: Span): M
   if (port.measures === 'resistance')
     return { unit: 'Ω', value: scaled(volts, 1 / sure(port.excitationAmps)) };
   if (port.measures === 'thermocouple') return { unit: 'mV', value: scaled(volts, 1000) };
-  const { unit, low, high } = SIGNALS[settings[sure(port.rangeKey)] as SignalKind];
-  const value = unit === 'mA' ? scaled(volts, 1000 / port.shuntOhms) : volts;
+  const kind = settings[sure(port.rangeKey)] as SignalKind;
+  const { unit, low, high } = SIGNALS[kind];
+  const value = scaled(volts, 1 / perUnit(kind) / (unit === 'mA' ? port.shuntOhms : 1));
   return { unit, value, share: scaled(value, 1 / (high - low), -low / (high - low)) };
 }
 
@@ -61,7 +62,7 @@ export function givenQuantity({
 }: PointContext): Exclude<Quantity, { kind: 'sum' }> | undefined {
   if (output.landsOn !== 'load' || !output.signal || !output.across) return undefined;
   const [a, b] = output.across;
-  return SIGNALS[output.signal].unit === 'V'
+  return switchedTo(output.signal) === 'V'
     ? { kind: 'volts', a: `${device.id}:${a}`, b: `${device.id}:${b}` }
     : { kind: 'amps', element: elementId(device.id, `${output.element ?? ''}-part`) };
 }

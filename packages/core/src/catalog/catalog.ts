@@ -8,6 +8,7 @@ import { SAFETY_RELAY } from './modules/safetyRelay.ts';
 import { UNIVERSAL_CONTROLLER } from './modules/universal.ts';
 import { TRANSMITTERS } from './devices/analog.ts';
 import { HEAD_TRANSMITTER } from './devices/headTransmitter.ts';
+import { SHUNT } from './devices/shunt.ts';
 import { CONTACTS_AND_MEDIA } from './devices/contacts.ts';
 import { BETWEEN } from './devices/between.ts';
 import { PROTECTION } from './devices/protection.ts';
@@ -37,6 +38,7 @@ const DEVICES: readonly DeviceDescription[] = [
   ...SAFETY_DEVICES,
   ...TRANSMITTERS,
   HEAD_TRANSMITTER,
+  SHUNT,
   ...RESISTANCE_SENSORS,
   ...PULSE_DEVICES,
   ...ROTATION_DEVICES,

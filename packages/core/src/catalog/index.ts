@@ -54,7 +54,7 @@ export type { PartType } from './partType.ts';
 export { PartTypes, partTypesOf, supplyTerminals, takesRange } from './partTypes.ts';
 export type { AnalogPort, DigitalPort, Port, SafetyPort } from './ports.ts';
 export { seenOf, seenOfModule } from './seen.ts';
-export { SIGNALS, signalAt } from './signals.ts';
+export { perUnit, SIGNALS, signalAt, switchedTo } from './signals.ts';
 export type { SignalKind } from './signals.ts';
 export { problemsOfDevice, problemsOfModule } from './soundness.ts';
 export { refusedKind } from './refusedKinds.ts';

@@ -31,7 +31,7 @@ interface GivenRow {
 
 /** The way of a value out of a controller: to an indicator, to the set-point of a drive. */
 export interface GivenSignal {
-  readonly unit: 'mA' | 'V';
+  readonly unit: 'mA' | 'V' | 'mV';
   /** Unit of the value: Hz of a drive. */
   readonly of: string;
   readonly format: RawFormat;

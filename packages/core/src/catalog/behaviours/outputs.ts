@@ -4,7 +4,7 @@ import { within } from '../../circuit/index.ts';
 import type { Condition, Element, Output, Span } from '../../circuit/index.ts';
 import { conditionOf, Expression } from '../description/expression.ts';
 import { Figure, maxOf, minOf, nominalOf } from '../description/figure.ts';
-import { SIGNAL_KINDS, signalAt, SIGNALS } from '../signals.ts';
+import { perUnit, SIGNAL_KINDS, signalAt, SIGNALS, switchedTo } from '../signals.ts';
 import type { SignalKind } from '../signals.ts';
 import { Name, Node } from '../description/names.ts';
 import { behaviour } from './behaviour.ts';
@@ -51,9 +51,13 @@ function activeSignal(
     closed: alive,
     ohms: within(0.1, 0.1, 0.1),
   });
-  if (SIGNALS[kind].unit === 'V')
+  if (switchedTo(kind) === 'V')
     return [
-      source(Math.max(Math.abs(signalAt(kind, level)), 0.001), maxOf(limit), signalAt(kind, level) < 0),
+      source(
+        perUnit(kind) * Math.max(Math.abs(signalAt(kind, level)), 0.001),
+        maxOf(limit),
+        signalAt(kind, level) < 0,
+      ),
       contact(`~${id}`),
     ];
   return [

@@ -138,6 +138,7 @@ export const FINDINGS: Readonly<Record<string, Finding>> = {
     terms: [...VALUE, 'bar', 'psi', 'gauge', 'hydrostatic', 'vacuum', 'differential'],
   },
   'temperature-2w': { senses: ['temperature'], terms: [...VALUE, 'head transmitter', 'thermometer'] },
+  'shunt-60mv': { senses: ['electric'], terms: ['mV', 'shunt', 'ammeter', 'battery current'] },
   'temperature-2w-head': { senses: ['temperature'], terms: [...VALUE, 'RTD', 'Pt100', 'thermometer'] },
   'load-cell-ma': { senses: ['force'], terms: WEIGHED },
   'load-cell-v': { senses: ['force'], terms: [...WEIGHED, '0-10'] },

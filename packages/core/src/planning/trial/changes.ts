@@ -1,6 +1,6 @@
 import { analyse } from '../../analysis/index.ts';
 import { sure } from '../../lists/index.ts';
-import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf } from '../../catalog/index.ts';
+import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf, switchedTo } from '../../catalog/index.ts';
 import type { DeviceType, OtherPort, PartTypes, Port } from '../../catalog/index.ts';
 import {
   applyChange,
@@ -149,7 +149,7 @@ function analogSettings(types: PartTypes, trial: Trial, port: Extract<Port, { ki
     (module.settings ?? []).some((one) => one.key === key && one.choices.some((c) => c.value === value));
   return Object.fromEntries(
     [
-      [port.switchKey, signal?.endsWith('V') ? 'V' : 'mA'],
+      [port.switchKey, signal ? switchedTo(signal) : 'mA'],
       [port.rangeKey, signal ?? ''],
       [port.wiresKey, wires],
     ].filter(([key, value]) => offers(key, value ?? '')),

@@ -1,5 +1,5 @@
 import { say } from '../../messages/index.ts';
-import { chosenOutput, settingsOf, terminalWithRole } from '../../catalog/index.ts';
+import { chosenOutput, settingsOf, switchedTo, terminalWithRole } from '../../catalog/index.ts';
 import type { DeviceOutput, OtherPort, Parameter, SignalKind } from '../../catalog/index.ts';
 import type { Logic, OutputKind } from '../../model/index.ts';
 import { portFits } from '../../job/index.ts';
@@ -36,7 +36,7 @@ export function signalSwitch(context: DeriveContext): Derivation {
   return (
     device &&
     signal && {
-      value: signal.includes('mA') ? 'mA' : 'V',
+      value: switchedTo(signal),
       from: say('setting.gives', { device: device.tag, signal }),
     }
   );

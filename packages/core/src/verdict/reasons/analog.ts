@@ -1,7 +1,7 @@
 import { lastOf, nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
-import { SIGNALS, signalAt } from '../../catalog/index.ts';
+import { signalAt, switchedTo } from '../../catalog/index.ts';
 import type { DeviceOutput } from '../../catalog/index.ts';
 import { refText } from '../../job/index.ts';
 import { elementOf } from '../../network/index.ts';
@@ -105,7 +105,7 @@ function clashText(output: DeviceOutput, { own }: AnalogReading): Message | unde
   const { port, settings } = own;
   if (!signal || !port.rangeKey || !port.switchKey) return undefined;
   const [at, range] = [settings[port.switchKey], settings[port.rangeKey]];
-  if (SIGNALS[signal].unit === at && signal === range) return undefined;
+  if (switchedTo(signal) === at && signal === range) return undefined;
   return say('reason.signal-switch', { signal, at, range });
 }
 
