@@ -21,6 +21,7 @@ import { Card, Row } from '../ui/Card';
 import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { Select } from '../ui/Select';
+import { Text } from '../ui/Text';
 import { day } from '../ui/dates';
 
 const NEW = 'new';
@@ -105,6 +106,11 @@ export function KeepCard({ trial, tried }: { trial: Trial; tried: JobContent }) 
           onChange={setName}
           maxLength={60}
         />
+        {tried.results.length > 0 && (
+          <Text as="small">
+            What was proven on the bench is not taken along: where it is landed, it is proven anew.
+          </Text>
+        )}
         {!known && <WhoAmI />}
         {problem && (
           <Notice actions={<Button label="Close" onPress={dismiss} />}>{notStored(problem)}</Notice>

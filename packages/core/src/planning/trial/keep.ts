@@ -47,5 +47,35 @@ export function keepChanges(
         return change;
     }
   });
-  return [...own, ...changes];
+  const isModuleNew = changes.some(({ kind }) => kind === 'addModule');
+  return [...own, ...changes, ...seenChanges(tried, names, isModuleNew)];
 }
+
+/**
+ * What was seen of the device and measured at it. What was proven stays behind: where it is landed, it is wired anew,
+ * and is proven there.
+ */
+function seenChanges(tried: JobContent, names: TrialNames, isModuleNew: boolean): SingleChange[] {
+  const items = new Map([
+    [TRIAL_NAMES.device, names.device],
+    [TRIAL_NAMES.load, names.load],
+    ...(isModuleNew ? [[TRIAL_NAMES.module, names.module] as const] : []),
+  ]);
+  const entries = tried.entries.flatMap(({ itemId, side, values }, n) => {
+    const item = items.get(itemId);
+    return item ? [{ id: `${names.point}-e${n}`, itemId: item, side, how: 'typed' as const, values }] : [];
+  });
+  const ids = new Map(tried.calibrations.map(({ id }, n) => [id, `${names.point}-c${n}`]));
+  const calibrations = tried.calibrations.map(({ id, body }) => ({
+    id: sure(ids.get(id)),
+    pointId: names.point,
+    body: body.kind === 'void' ? { ...body, of: sure(ids.get(body.of)) } : body,
+  }));
+  return [
+    ...chunks(entries, 50).map((some): SingleChange => ({ kind: 'enter', entries: some })),
+    ...chunks(calibrations, 70).map((some): SingleChange => ({ kind: 'calibrate', calibrations: some })),
+  ];
+}
+
+const chunks = <T>(list: readonly T[], size: number): T[][] =>
+  Array.from({ length: Math.ceil(list.length / size) }, (_, n) => list.slice(n * size, (n + 1) * size));

@@ -1,6 +1,7 @@
 import { DEVICE_TYPES, outputOfType, partTypesOf } from '../../catalog/index.ts';
 import { analyse } from '../../analysis/index.ts';
 import { after, bareJob } from '../../../test/jobs.ts';
+import { sure } from '../../lists/index.ts';
 import { said } from '../../../test/said.ts';
 import { JobIndex } from '../../job/index.ts';
 import type { JobContent } from '../../model/index.ts';
@@ -137,6 +138,43 @@ describe('kept in a job', () => {
     const second = kept(first, tried, { ...names, point: 'p8', device: 'd8', module: 'm8', tag: 'PX-8' });
     expect(second.modules).toHaveLength(1);
     expect(judge(analyse(new JobIndex(second), 'p8')).status).toBe('works');
+  });
+
+  test('what was seen of the device and measured at it goes along, each time it is kept', () => {
+    const field = { unitIn: 'mA', unitOut: 't', in: 4, out: 0, note: '' };
+    const gauge = trial({ typeId: 'pressure-2w', target: 'ai2-switch' });
+    const seen = { side: 'found', how: 'typed' } as const;
+    const more = after(
+      trialJob(NONE, gauge),
+      {
+        kind: 'enter',
+        entries: [
+          { id: 'e1', itemId: TRIAL_NAMES.device, ...seen, values: { alarm: 'high' } },
+          { id: 'e2', itemId: TRIAL_NAMES.module, ...seen, values: { 'A0.low': '0' } },
+        ],
+      },
+      {
+        kind: 'calibrate',
+        calibrations: [
+          { id: 'c', pointId: 'try', body: { kind: 'field', ...field } },
+          { id: 'v', pointId: 'try', body: { kind: 'void', of: 'c', reason: 'wrong load' } },
+        ],
+      },
+    );
+    const keep = (job: JobContent, as = names) => after(job, ...keepChanges(job, more, gauge, as));
+    const once = keep(bareJob());
+    expect(once.entries.map(({ itemId, values }) => [itemId, values])).toEqual([
+      ['d9', { alarm: 'high' }],
+      ['m9', { 'A0.low': '0' }],
+    ]);
+    expect(once.calibrations.map(({ pointId, body }) => [pointId, body])).toEqual([
+      ['p9', { kind: 'field', ...field }],
+      ['p9', { kind: 'void', of: sure(once.calibrations[0]).id, reason: 'wrong load' }],
+    ]);
+    // On a module that was there before, nothing of the tried one was seen.
+    const twice = keep(once, { ...names, point: 'p8', device: 'd8', module: 'm8', tag: 'PX-8' });
+    expect(twice.entries.map(({ itemId }) => itemId)).toEqual(['d9', 'm9', 'd8']);
+    expect(twice.calibrations).toHaveLength(4);
   });
 
   test('figures and settings that were chosen meanwhile go along', () => {
