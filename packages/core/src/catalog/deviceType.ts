@@ -137,7 +137,7 @@ function outputOf(
 ): DeviceOutput {
   const own = behaviours.filter((each) => 'output' in each && each.output === output.id);
   const ratedAmps = ratingOf(own, rated);
-  const [transmitter] = ofModel(own, 'loop-transmitter');
+  const [transmitter] = [...ofModel(own, 'loop-transmitter'), ...ofModel(own, 'element-transmitter')];
   const [active] = ofModel(own, 'signal-output');
   const [shows] = output.signal ? [output] : [];
   const signal = transmitter?.signal ?? active?.signal ?? shows?.signal;

@@ -39,6 +39,13 @@ const SUPPLY_ROLES: readonly TerminalRole[] = [
   'extraMinus',
 ];
 
+/** Terminals to which a part of its own belongs: they are landed with that. */
+const terminalsForParts = ({ description: { chain, elementSide } }: DeviceType): ReadonlySet<string> =>
+  new Set([
+    ...(chain?.coils ?? []).flatMap(({ a, b }) => [a, b]),
+    ...Object.values(elementSide?.roles ?? {}),
+  ]);
+
 /** The steps that land a point as it is planned, in safe order. Empty while it is not landed. */
 export function landSteps(analysis: Analysis): LandStep[] {
   const { context } = analysis;
@@ -49,8 +56,8 @@ export function landSteps(analysis: Analysis): LandStep[] {
   const first = wired.filter(({ role }) =>
     supplied ? role && SUPPLY_ROLES.includes(role) : role === 'sideA' || role === 'loopPlus',
   );
-  const coils = new Set((type.description.chain?.coils ?? []).flatMap(({ a, b }) => [a, b]));
-  const rest = wired.filter((terminal) => !first.includes(terminal) && !coils.has(terminal.name));
+  const ofParts = terminalsForParts(type);
+  const rest = wired.filter((terminal) => !first.includes(terminal) && !ofParts.has(terminal.name));
   const isolate: LandStep = {
     key: 'isolate',
     title: say('step.isolate-lock-off-prove'),

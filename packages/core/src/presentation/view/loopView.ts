@@ -108,7 +108,7 @@ class Builder {
       id: device.id,
       kind: own ? 'device' : 'helper',
       title: device.tag,
-      words: own ? deviceText(this.context) : type.name,
+      words: own ? deviceText(this.context) : fitting(type.name),
       led: own ? this.deviceLed(type) : this.helperLed(device.id, type),
       rows,
     };
@@ -406,4 +406,14 @@ function namesOf(
     ...(printed && { printed }),
     ...(stacking && { stack: say('planning.row', { row: stacking.row, level: stacking.level }) }),
   };
+}
+
+/** So many letters stand under the name of a part. */
+const LETTERS = 30;
+
+/** As much of a kind's name as has room, up to a comma. */
+function fitting(name: string): string {
+  const parts = name.split(',');
+  while (parts.length > 1 && parts.join(',').length > LETTERS) parts.pop();
+  return parts.join(',');
 }
