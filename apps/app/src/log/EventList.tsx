@@ -14,6 +14,7 @@ import { Text } from '../ui/Text';
 import { didText } from '../data/doneText';
 import { eventText, whoAndWhen } from './eventText';
 import { dateToTheSecond } from '../ui/dates';
+import { useWide } from '../ui/useWide';
 
 type Change = readonly JobEvent[];
 
@@ -66,6 +67,7 @@ function ChangeRow({
   job: JobContent | undefined;
   undoing: ReturnType<typeof useUndo>;
 }) {
+  const wide = useWide();
   const [isOpen, setOpen] = useState(false);
   const first = nth(change, 0);
   const { changeId } = first;
@@ -74,6 +76,11 @@ function ChangeRow({
   return (
     <View className="gap-1">
       <View className="flex-row items-start gap-3">
+        {wide && (
+          <View className="w-[220px]">
+            <Text as="small">{stampLine(first)}</Text>
+          </View>
+        )}
         <View className="min-w-0 flex-1">
           {lines.slice(0, isOpen ? undefined : MOST_LINES).map((line, i) => (
             <Text key={i} as={i === 0 ? 'body' : 'soft'}>
@@ -92,7 +99,7 @@ function ChangeRow({
               </Text>
             </Pressable>
           )}
-          <Text as="small">{stampLine(first)}</Text>
+          {!wide && <Text as="small">{stampLine(first)}</Text>}
         </View>
         {!isWhole(first) && (
           <Button

@@ -10,7 +10,7 @@ export function LogScreen() {
   const events = useEvents(jobId);
   const job = useJob(jobId);
   return (
-    <Screen narrow head={<PageHead title="Log" over={job.data?.content.name ?? ''} />}>
+    <Screen pair head={<PageHead title="Log" over={job.data?.content.name ?? ''} />}>
       <Loaded data={events.data} error={events.error} retry={() => void events.mutate()} what="the log">
         {(list) => <EventList events={list} title="Newest first" jobId={jobId} job={job.data?.content} />}
       </Loaded>

@@ -18,6 +18,7 @@ import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
 import { AddWire } from '../job/AddWire';
 import { WireForm, wireText } from '../job/WireForm';
+import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { FileUp } from '../ui/icons';
@@ -37,7 +38,7 @@ export function WireListScreen() {
   const job = useJob(jobId);
   return (
     <Screen
-      narrow
+      pair
       head={
         <PageHead
           title="Wire list"
@@ -49,11 +50,15 @@ export function WireListScreen() {
     >
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the wires">
         {(view) => (
-          <>
-            <Files view={view} />
-            <AddWire view={view} kind="main" />
-            <List view={view} />
-          </>
+          <Beside
+            left={
+              <>
+                <Files view={view} />
+                <AddWire view={view} kind="main" />
+              </>
+            }
+            right={<List view={view} />}
+          />
         )}
       </Loaded>
     </Screen>
