@@ -27,7 +27,8 @@ export const whyKept = (rows: readonly Omit<RowChange, 'before'>[]): Message | u
   rows.flatMap(({ collection, after }) => (after ? (RECORDS[collection] ?? []) : []))[0];
 
 /** What a row calls itself: its tag, its number, its file, its name. */
-export const ownName = ({ tag, number, fileName, name }: Row): unknown => tag ?? number ?? fileName ?? name;
+export const ownName = ({ tag, number, fileName, name, description }: Row): unknown =>
+  tag ?? number ?? fileName ?? name ?? (description as { readonly name?: unknown } | undefined)?.name;
 
 /** What a row is called where it is told that it was changed. */
 export function rowName({ collection, before, after }: Omit<RowChange, 'rowId'>): string {

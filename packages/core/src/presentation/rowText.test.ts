@@ -25,6 +25,12 @@ describe('what an edit changes besides what was typed', () => {
   });
 });
 
+test('a row is called by its tag, number, file or name, and a kind by what its description calls it', () => {
+  const words = rowWords(undefined);
+  expect(words.name({ id: 'x', description: { name: 'Brine probe' } })).toBe('Brine probe');
+  expect(words.name({ id: 'x', tag: 'PX-1' })).toBe('PX-1');
+});
+
 test('a range that is multiplied is told with what becomes of it', () => {
   const range = { low: 0, high: 2, unit: 't' };
   const row = (multiplier: number) => ({
