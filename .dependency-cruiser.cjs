@@ -17,6 +17,7 @@ const ROOMS = [
   'presentation',
   'setting',
   'scaling',
+  'switching',
   'proving',
   'tools',
 ];

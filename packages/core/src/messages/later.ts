@@ -12,6 +12,8 @@ import { SCALING } from './scaling.ts';
 import { SCALING_DATA } from './scalingData.ts';
 import { SETTING } from './setting.ts';
 import { STEP } from './step.ts';
+import { SWITCHING } from './switching.ts';
+import { SWITCHING_TOOLS } from './switchingTools.ts';
 import { TOOLS } from './tools.ts';
 import { VERDICT } from './verdict.ts';
 
@@ -31,6 +33,8 @@ export const LATER = {
   ...SCALING_DATA,
   ...SETTING,
   ...STEP,
+  ...SWITCHING,
+  ...SWITCHING_TOOLS,
   ...TOOLS,
   ...VERDICT,
 } as const;

@@ -4,9 +4,12 @@ import type { SingleChange, JobIndex } from '../job/index.ts';
 import { CONTACTS_TOOL } from './contacts.ts';
 import { DISPLAYS_TOOL } from './displaysTool.ts';
 import { COIL_TOOL, CUTOFF_TOOL, PULSE_TOOL, VELOCITY_TOOL } from './flowTools.ts';
+import { HYSTERESIS_TOOL } from './hysteresisTool.ts';
 import { LINE_TOOL } from './lineTool.ts';
 import { LOOP_TOOL } from './loop.ts';
+import { REACTION_TOOL } from './reactionTool.ts';
 import { COUNTS_TOOL, SIGNAL_TOOL } from './signal.ts';
+import { TEACH_TOOL } from './teachTool.ts';
 import { THERMOCOUPLE_TOOL, RTD_TOOL } from './temperature.ts';
 import type { Tool, ToolValues } from './tool.ts';
 import { UNITS_TOOL } from './unitsTool.ts';
@@ -21,6 +24,9 @@ export const TOOLS: readonly Tool[] = [
   CUTOFF_TOOL,
   VELOCITY_TOOL,
   COIL_TOOL,
+  HYSTERESIS_TOOL,
+  REACTION_TOOL,
+  TEACH_TOOL,
   LOOP_TOOL,
   CONTACTS_TOOL,
   DISPLAYS_TOOL,

@@ -239,3 +239,45 @@ test('where numbers are typed with decimal commas, a point before three digits i
   );
   expect(workTool(tool('signal'), { ...first, high: '12.500' })).toEqual(work('signal', { high: '12.5' }));
 });
+
+describe('the tools of switching', () => {
+  test('hysteresis from noise: by its figures, and from readings with what they do themselves', () => {
+    // ν₀ = 2/√3 a second: 43,200·ν₀·e^(−a²/2) is 0.1 at a = 5.1225, and the hysteresis twice so many times 0.012 bar.
+    expect(said(work('hysteresis').title)).toMatch(/^tools.hysteresis-least least=0\.1229[0-9]* unit=bar$/);
+    expect(line('hysteresis', 'tools.as-set-switches')).toMatch(/^switching.a-day count=\d{4}/);
+    const row = work('hysteresis', { known: 'readings' });
+    expect(row.lines.filter(({ label }) => said(label).startsWith('tools.replayed-at'))).toHaveLength(2);
+    expect(row.words.map(({ text }) => said(text))).toContain('tools.few-readings-of-noise');
+    expect(refused('hysteresis', { perDay: '0' })).toMatchObject({ path: 'perDay' });
+    expect(refused('hysteresis', { known: 'readings', readings: '1 2 3' })).toMatchObject({
+      path: 'readings',
+    });
+  });
+
+  test('reaction time, and what happens meanwhile', () => {
+    // 20 + 500 + 2·5 + 3 + 2·20 + 12 ms.
+    expect(said(work('reaction').title)).toBe('tools.at-worst-after time=(switching.time seconds=0.585)');
+    expect(line('reaction', 'tools.beyond-by')).toBe('0.234 bar');
+    const slow = work('reaction', { beyond: '0.1' });
+    expect(slow.words.map(({ text }) => said(text))[0]).toMatch('tools.reaction-is-slow');
+    // What has no rise has no way beyond; that it is not for safety is said always.
+    const bare = work('reaction', { rise: '', beyond: '' });
+    expect(bare.words.map(({ text }) => said(text))).toEqual([
+      'tools.reaction-words',
+      'tools.not-for-safety',
+    ]);
+    expect(refused('reaction', { delay: '-1' })).toMatchObject({ path: 'delay' });
+  });
+
+  test('teaching tells no figures of what must not be taught', () => {
+    expect(said(work('teach').title)).toBe('tools.can-be-taught');
+    expect(line('teach', 'tools.range-from-to')).toMatch(/^tools.from-to-unit low=4\.1 high=18\.275/);
+    const near = work('teach', { second: '5.1 5.0 5.2 5.1 5.0 5.1 5.2 5.1' });
+    expect(said(near.title)).toBe('tools.cannot-teach-near');
+    const moves = work('teach', { readings: '4 5 6 7 8 9 10 11', kind: 'margin' });
+    expect(said(moves.title)).toBe('tools.cannot-teach-moves');
+    for (const { lines } of [near, moves])
+      expect(lines.map(({ label }) => said(label)).join()).not.toMatch(/range-from|window-from|switches-o/);
+    expect(line('teach', 'tools.switches-on-at', { kind: 'margin' })).toBe('7.1 l/min');
+  });
+});

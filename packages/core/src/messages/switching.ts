@@ -1,0 +1,55 @@
+import { withUnit } from '../units/index.ts';
+
+const of = (value: number, unit: string): string => withUnit(value, unit, 3);
+/** A time in the unit in which it is read: ms below a second. */
+const time = (seconds: number): string =>
+  seconds < 1 ? withUnit(seconds * 1000, 'ms', 3) : withUnit(seconds, 's', 3);
+
+/** Sentences by code. */
+export const SWITCHING = {
+  'switching.two-readings': 'Two readings are the least.',
+  'switching.six-readings': ({ least }: { least: number }) =>
+    `${least} readings are the least: fewer do not tell a trend from scatter.`,
+  'switching.period-above-zero': 'The time between two readings is above 0 s.',
+  'switching.set-is-reset':
+    'Set point and reset point are the same: a hair of noise would switch it to and fro. Leave something between them.',
+  'switching.window-turned': 'The lower end of a window lies below its upper end.',
+  'switching.hysteresis-negative': 'A hysteresis is 0 or more.',
+  'switching.time-negative': 'A time is 0 s or more.',
+  'switching.noise-above-zero': 'A standard deviation is above 0.',
+  'switching.bandwidth-above-zero': 'A bandwidth is above 0 Hz.',
+  'switching.allowed-above-zero': 'So often a day is above 0: write 0.01 for once in a hundred days.',
+  'switching.drift-above-zero': 'What it may move is above 0.',
+  'switching.nothing-taught': 'There is nothing to teach from yet.',
+  'switching.second-value': 'This needs a second value.',
+  'switching.margin-not-zero': 'A margin is not 0: below zero it lies below the value.',
+  'switching.asks-noise': ({ scatter, unit }: { scatter: number; unit: string }) =>
+    `six times the scatter of ${of(scatter, unit)}`,
+  'switching.asks-resolution': ({ resolution, unit }: { resolution: number; unit: string }) =>
+    `two steps of ${of(resolution, unit)}`,
+  'switching.asks-hysteresis': ({ hysteresis, unit }: { hysteresis: number; unit: string }) =>
+    `twice the hysteresis of ${of(hysteresis, unit)}`,
+  'switching.asks-span': ({ leastSpan, unit }: { leastSpan: number; unit: string }) =>
+    `the least span of ${of(leastSpan, unit)}`,
+  'switching.too-near': ({
+    distance,
+    least,
+    because,
+    unit,
+  }: {
+    distance: number;
+    least: number;
+    because: string;
+    unit: string;
+  }) =>
+    `Too near: ${of(distance, unit)} apart, and at least ${of(least, unit)} is needed, ${because}. Teach values that lie further apart, or take the scatter away first.`,
+  'switching.zero-words': ({ zero, unit }: { zero: number; unit: string }) =>
+    `${of(zero, unit)} is shown as 0 from then on. Only with the flow surely stopped: what flows meanwhile is missing in every reading after it.`,
+  'switching.under-run': ({ low, unit }: { low: number; unit: string }) =>
+    `Below ${of(low, unit)} it will tell an under-run.`,
+  'switching.over-run': ({ high, unit }: { high: number; unit: string }) =>
+    `Above ${of(high, unit)} it will tell an over-run.`,
+  'switching.time': ({ seconds }: { seconds: number }) => time(seconds),
+  'switching.a-day': ({ count }: { count: number }) =>
+    count > 0 && count < 0.1 ? `once in ${withUnit(1 / count, 'days', 3)}` : withUnit(count, 'a day', 3),
+} as const;

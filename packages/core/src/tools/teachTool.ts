@@ -1,0 +1,176 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
+import { cycleOf, steadiness, teach } from '../switching/index.ts';
+import type { Steadiness, TeachKind } from '../switching/index.ts';
+import { withUnit } from '../units/index.ts';
+import { ToolReader } from './tool.ts';
+import type { Tool, ToolLine, ToolResult } from './tool.ts';
+
+const KINDS: Readonly<Record<TeachKind, Message>> = {
+  margin: say('tools.teach-margin'),
+  two: say('tools.teach-two'),
+  window: say('tools.teach-window'),
+  flow: say('tools.teach-flow'),
+  cycle: say('tools.teach-cycle'),
+  zero: say('tools.teach-zero'),
+};
+
+const but = (...kinds: readonly TeachKind[]): string[] =>
+  Object.keys(KINDS).filter((kind) => !(kinds as string[]).includes(kind));
+
+export const TEACH_TOOL: Tool = {
+  id: 'teach',
+  name: say('tools.teach'),
+  hint: say('tools.teach-hint'),
+  fields: [
+    {
+      key: 'kind',
+      label: say('tools.teach-kind'),
+      kind: 'choice',
+      choices: Object.entries(KINDS).map(([value, label]) => ({ value, label })),
+    },
+    { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true },
+    { key: 'readings', label: say('tools.first-readings'), kind: 'list', unitKey: 'unit' },
+    {
+      key: 'second',
+      label: say('tools.second-readings'),
+      kind: 'list',
+      unitKey: 'unit',
+      onlyIf: { key: 'kind', is: ['two', 'flow'] },
+    },
+    { key: 'period', label: say('tools.every-so-many-seconds'), kind: 'number', unit: 's' },
+    {
+      key: 'margin',
+      label: say('tools.teach-margin-is'),
+      kind: 'number',
+      unitKey: 'unit',
+      onlyIf: { key: 'kind', is: ['margin', 'window'] },
+    },
+    {
+      key: 'drift',
+      label: say('tools.may-drift'),
+      kind: 'number',
+      unitKey: 'unit',
+      optional: true,
+      onlyIf: { key: 'kind', is: but('cycle') },
+    },
+    {
+      key: 'hysteresis',
+      label: say('tools.hysteresis-as-set'),
+      kind: 'number',
+      unitKey: 'unit',
+      optional: true,
+    },
+    { key: 'step', label: say('tools.device-step'), kind: 'number', unitKey: 'unit', optional: true },
+    {
+      key: 'span',
+      label: say('tools.least-span'),
+      kind: 'number',
+      unitKey: 'unit',
+      optional: true,
+      onlyIf: { key: 'kind', is: ['two', 'flow'] },
+    },
+  ],
+  first: {
+    kind: 'flow',
+    unit: 'l/min',
+    readings: '4.1 4.0 4.2 4.1 4.0 4.1 4.2 4.1',
+    second: '18.3 18.1 18.4 18.2 18.3 18.4 18.2 18.3',
+    period: '1',
+    margin: '3',
+    drift: '0.5',
+    hysteresis: '0.5',
+    step: '0.1',
+    span: '5',
+  },
+  work(values) {
+    const read = new ToolReader(TEACH_TOOL, values);
+    const kind = read.choice('kind') as TeachKind;
+    const unit = read.text('unit');
+    const [period, drift] = [read.number('period'), kind === 'cycle' ? undefined : read.maybe('drift')];
+    const rows = [read.list('readings'), ...(kind === 'two' || kind === 'flow' ? [read.list('second')] : [])];
+    const found = kind === 'cycle' ? [] : rows.map((row) => steadiness(row, period, drift));
+    const taught = kind === 'cycle' ? cycleOf(rows[0] ?? []) : found;
+    const margin = kind === 'margin' || kind === 'window' ? read.number('margin') : 0;
+    const limits = {
+      unit,
+      resolution: read.maybe('step'),
+      hysteresis: read.maybe('hysteresis'),
+      leastSpan: kind === 'two' || kind === 'flow' ? read.maybe('span') : undefined,
+    };
+    const came = teach(kind, taught, limits, margin);
+    const worst = found.find(({ is }) => is === 'moves') ?? found.find(({ is }) => is === 'unsure');
+    return {
+      title: worst
+        ? say(worst.is === 'moves' ? 'tools.cannot-teach-moves' : 'tools.cannot-teach-unsure')
+        : say(came.refusal ? 'tools.cannot-teach-near' : 'tools.can-be-taught'),
+      lines: [
+        ...found.flatMap((one, i) => seenLines(one, i === 0 ? 'first' : 'second', unit)),
+        // What must not be taught gets no figures that somebody could set.
+        ...(worst || came.refusal ? [] : switchLines(came, unit)),
+        ...(kind === 'zero'
+          ? []
+          : [
+              {
+                label: say('tools.apart'),
+                value: say('tools.apart-of', { distance: came.distance, least: came.least, unit }),
+                tone: came.refusal ? ('bad' as const) : ('good' as const),
+              },
+            ]),
+      ],
+      words: worst ? unsteadyWords(worst, unit) : outcomeWords(came),
+    };
+  },
+};
+
+function seenLines(
+  { mean, uncertainty, drift, is }: Steadiness,
+  which: 'first' | 'second',
+  unit: string,
+): ToolLine[] {
+  return [
+    {
+      label: say('tools.mean-of', { which }),
+      value: say('tools.value-give-or-take', { mean, uncertainty, unit }),
+    },
+    {
+      label: say('tools.moved-by', { which }),
+      value: withUnit(drift, unit, 3),
+      tone: is === 'steady' ? 'good' : 'bad',
+    },
+  ];
+}
+
+function switchLines({ mode, range }: ReturnType<typeof teach>, unit: string): ToolLine[] {
+  const ends = range ?? (mode?.kind === 'window' ? mode : undefined);
+  if (ends)
+    return [
+      {
+        label: say(range ? 'tools.range-from-to' : 'tools.window-from-to'),
+        value: say('tools.from-to-unit', { low: ends.low, high: ends.high, unit }),
+      },
+    ];
+  return mode?.kind === 'points'
+    ? [
+        { label: say('tools.switches-on-at'), value: withUnit(mode.set, unit, 4) },
+        { label: say('tools.switches-off-at'), value: withUnit(mode.reset, unit, 4) },
+      ]
+    : [];
+}
+
+function unsteadyWords({ is, drift, allowed, settles }: Steadiness, unit: string): ToolResult['words'] {
+  const tone = 'bad';
+  if (is === 'unsure') return [{ text: say('tools.unsure-words'), tone }];
+  return [
+    { text: say('tools.moves-words', { drift, allowed, unit }), tone },
+    {
+      text: settles
+        ? say('tools.wait-yet', { time: say('switching.time', { seconds: settles.seconds }) })
+        : say('tools.does-not-settle'),
+      tone,
+    },
+  ];
+}
+
+const outcomeWords = ({ refusal, words }: ReturnType<typeof teach>): ToolResult['words'] =>
+  refusal ? [{ text: refusal, tone: 'bad' }] : words.map((text) => ({ text }));
