@@ -13,9 +13,10 @@ import { firstLoad } from './firstLoad.ts';
 import { fuzzing } from './fuzzing.ts';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
-import { rate } from './rate.ts';
+import { median, rate } from './rate.ts';
 import { safety } from './safety.ts';
 import { scaling } from './scaling.ts';
+import { switching } from './switching.ts';
 import { serving } from './serving.ts';
 import { talking } from './fieldbus.ts';
 
@@ -26,12 +27,6 @@ function seconds(work: () => unknown): number {
   work();
   return (performance.now() - start) / 1000;
 }
-
-const median = (values: number[]): number =>
-  nth(
-    [...values].sort((a, b) => a - b),
-    Math.floor(values.length / 2),
-  );
 
 /** A typical loop: one three-wire sensor on one input. One solution of ours is several Newton steps. */
 function solving(): void {
@@ -112,6 +107,7 @@ safety();
 verdicts();
 checking();
 scaling();
+switching();
 await allocating();
 await crowding();
 await serving();

@@ -1,3 +1,5 @@
+import { nth } from '@keypost/core/lists';
+
 /** Runs a piece of work for about a second after a warm-up. @returns runs per second. */
 export function rate(work: () => unknown): number {
   for (const until = performance.now() + 300; performance.now() < until;) work();
@@ -9,3 +11,9 @@ export function rate(work: () => unknown): number {
   }
   return (runs / (performance.now() - start)) * 1000;
 }
+
+export const median = (values: number[]): number =>
+  nth(
+    [...values].sort((a, b) => a - b),
+    Math.floor(values.length / 2),
+  );

@@ -1,3 +1,6 @@
+export { sampledSignal } from './signal.ts';
+export { plainFunction } from './switchFunction.ts';
+export { switchedBy } from './switched.ts';
 export { bandwidthOf, dampingFor, delayFor, falsePerDay, flatNoise, hysteresisFor } from './noise.ts';
 export { noiseOf, replayedPerDay } from './noiseRecord.ts';
 export { slowestReaction } from './reaction.ts';
