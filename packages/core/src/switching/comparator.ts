@@ -55,10 +55,11 @@ export class Comparator {
 
   /** Follows a piece. @param tell gets the moment of each turn, at which `on` stands already. */
   follow(piece: Piece, tell: (at: number) => void): void {
-    const up = piece.end > piece.begin;
-    let value = piece.begin;
+    const { begin, end } = piece;
+    if (begin === end) return;
+    let value = begin;
     for (;;) {
-      const edge = this.#edges[this.on ? 'on' : 'off'].find((one) => isMet(one, up, value, piece.end));
+      const edge = metIn(this.on ? this.#edges.on : this.#edges.off, value, end);
       if (!edge) return;
       this.on = !this.on;
       tell(piece.from + momentOf(piece, edge.level));
@@ -67,21 +68,30 @@ export class Comparator {
   }
 }
 
-function isMet({ level, up, beyond }: Edge, rising: boolean, from: number, to: number): boolean {
-  if (up !== rising || from === to) return false;
-  const [a, b, l] = up ? [from, to, level] : [-from, -to, -level];
-  return a <= l && (beyond === true || a === l ? b > l : b >= l);
+/** The edge that a value meets on its way to another. */
+function metIn(edges: readonly Edge[], from: number, to: number): Edge | undefined {
+  const rising = to > from;
+  for (const edge of edges) {
+    const { level, up, beyond } = edge;
+    if (up !== rising) continue;
+    // How far it is to the edge, and how far the way goes past it.
+    const before = up ? level - from : from - level;
+    const past = up ? to - level : level - to;
+    if (before >= 0 && (beyond === true || before === 0 ? past > 0 : past >= 0)) return edge;
+  }
+  return undefined;
 }
 
 /** When a monotone piece has a value, s after its begin: by halving and the secant, to the last digits. */
-function momentOf({ from, to, begin, end, value }: Piece, level: number): number {
+function momentOf(piece: Piece, level: number): number {
+  const { from, to, begin, end } = piece;
   let [low, high] = [0, to - from];
   let [atLow, atHigh] = [begin - level, end - level];
   if (atLow === 0) return 0;
   for (let turn = 0; turn < 80 && high - low > 1e-15 * Math.max(1, to); turn++) {
     const secant = low - (atLow * (high - low)) / (atHigh - atLow);
     const middle = turn % 3 === 2 || !(secant > low && secant < high) ? (low + high) / 2 : secant;
-    const at = value(middle) - level;
+    const at = piece.value(middle) - level;
     if (at === 0) return middle;
     if (at > 0 === atLow > 0) [low, atLow] = [middle, at];
     else [high, atHigh] = [middle, at];

@@ -21,84 +21,84 @@ export function sampledSignal(values: readonly number[], period: number): Signal
   return { at: Float64Array.from(values, (_, n) => n * period), values };
 }
 
-/** A part of a signal within which it does not turn: from one moment to another, as what it is called for. */
-export interface Piece {
-  readonly from: number;
-  readonly to: number;
-  /** Value so many seconds after `from`. */
-  readonly value: (seconds: number) => number;
-  readonly end: number;
-  readonly begin: number;
-  readonly fault?: SignalFault;
+/**
+ * A part of a signal within which it does not turn: y(s) = a + b·s + c·e^(−s/τ), s seconds after `from`. One is used
+ * again for every part, since a day has many.
+ */
+export class Piece {
+  from = 0;
+  to = 0;
+  begin = 0;
+  end = 0;
+  fault: SignalFault | undefined;
+  #a = 0;
+  #b = 0;
+  #c = 0;
+  #tau = 0;
+
+  /** From a moment to another along u + b·s, behind a damping that stands at y. */
+  set(from: number, to: number, u: number, b: number, y: number, tau: number): void {
+    this.from = from;
+    this.to = to;
+    this.#b = b;
+    this.#tau = tau;
+    this.#a = u - b * tau;
+    this.#c = tau > 0 ? y - this.#a : 0;
+    this.begin = this.value(0);
+    this.end = this.value(to - from);
+  }
+
+  value(s: number): number {
+    return this.#c === 0 ? this.#a + this.#b * s : this.#a + this.#b * s + this.#c * Math.exp(-s / this.#tau);
+  }
+
+  /** Seconds after `from` at which it turns, where b = (c/τ)·e^(−s/τ); nothing where it does not. */
+  turn(): number | undefined {
+    const share = (this.#b * this.#tau) / this.#c;
+    if (!(share > 0 && share < 1)) return undefined;
+    const s = -this.#tau * Math.log(share);
+    return s < this.to - this.from ? s : undefined;
+  }
 }
 
 /**
- * The pieces of a signal behind a damping of first order, each of them monotone: between corners
- * y(s) = a + b·s + c·e^(−s/τ), which turns once at most, where b = (c/τ)·e^(−s/τ).
- * @param seconds time constant of the damping, s; 0 for none.
+ * Goes through a signal behind a damping of first order, part by part, each of them monotone.
+ * @param tau time constant of the damping, s; 0 for none.
+ * @param visit gets the same object each time.
  */
-export function* piecesOf({ at, values, faults = [] }: Signal, seconds: number): Generator<Piece> {
+export function eachPiece(
+  { at, values, faults = [] }: Signal,
+  tau: number,
+  visit: (piece: Piece) => void,
+): void {
+  const piece = new Piece();
   let y = values[0] ?? 0;
   let next = 0;
   for (let i = 0; i + 1 < at.length; i++) {
-    const [start, stop] = [at[i] ?? 0, at[i + 1] ?? 0];
-    if (stop <= start) {
-      if (seconds === 0) y = values[i + 1] ?? y;
-      continue;
-    }
-    const slope = ((values[i + 1] ?? 0) - (values[i] ?? 0)) / (stop - start);
+    const start = at[i] ?? 0;
+    const stop = at[i + 1] ?? 0;
+    const first = values[i] ?? 0;
+    const slope = ((values[i + 1] ?? 0) - first) / (stop - start);
     let from = start;
     while (from < stop) {
       while (next < faults.length && nth(faults, next).to <= from) next++;
       const fault = faults[next];
       const inFault = fault !== undefined && fault.from <= from;
-      const until = Math.min(stop, fault ? (inFault ? fault.to : fault.from) : stop);
-      const piece = straightOrDamped(
-        (values[i] ?? 0) + slope * (from - start),
-        slope,
-        y,
-        until - from,
-        seconds,
-      );
-      for (const { length, offset } of piece.parts) {
-        const [a, b] = [from + offset, from + offset + length];
-        yield {
-          from: a,
-          to: b,
-          begin: piece.value(offset),
-          end: piece.value(offset + length),
-          value: (s) => piece.value(offset + s),
-          ...(inFault && { fault: fault.is }),
-        };
+      const until = fault ? Math.min(stop, inFault ? fault.to : fault.from) : stop;
+      piece.fault = inFault ? fault.is : undefined;
+      const u = first + slope * (from - start);
+      piece.set(from, until, u, slope, y, tau);
+      const turn = tau > 0 ? piece.turn() : undefined;
+      if (turn === undefined || turn <= 0) visit(piece);
+      else {
+        const middle = from + turn;
+        piece.set(from, middle, u, slope, y, tau);
+        visit(piece);
+        piece.set(middle, until, u + slope * turn, slope, piece.end, tau);
+        visit(piece);
       }
-      y = piece.value(until - from);
+      y = piece.end;
       from = until;
     }
   }
-}
-
-function straightOrDamped(
-  u: number,
-  b: number,
-  y: number,
-  length: number,
-  tau: number,
-): { value: (s: number) => number; parts: { offset: number; length: number }[] } {
-  const whole = [{ offset: 0, length }];
-  if (tau === 0) return { value: (s) => u + b * s, parts: whole };
-  const a = u - b * tau;
-  const c = y - a;
-  const value = (s: number): number => a + b * s + c * Math.exp(-s / tau);
-  const share = (b * tau) / c;
-  const turn = share > 0 && share < 1 ? -tau * Math.log(share) : length;
-  return {
-    value,
-    parts:
-      turn > 0 && turn < length
-        ? [
-            { offset: 0, length: turn },
-            { offset: turn, length: length - turn },
-          ]
-        : whole,
-  };
 }

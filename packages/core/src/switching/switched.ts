@@ -1,5 +1,5 @@
 import { Comparator } from './comparator.ts';
-import { piecesOf } from './signal.ts';
+import { eachPiece } from './signal.ts';
 import type { Signal } from './signal.ts';
 import { checkFunction } from './switchFunction.ts';
 import type { SwitchFunction } from './switchFunction.ts';
@@ -35,19 +35,23 @@ function compared(signal: Signal, { mode, damping, faults }: SwitchFunction): Co
   const put = (at: number): void => {
     if (comparator.on !== (turns.at(-1)?.on ?? first)) turns.push({ at, on: comparator.on });
   };
-  let [last, blind] = [signal.values[0], false];
-  for (const piece of piecesOf(signal, damping)) {
+  let last = signal.values[0];
+  let blind = false;
+  eachPiece(signal, damping, (piece) => {
     const does = piece.fault && faults[piece.fault];
     if (does) {
       if (does !== 'hold') comparator.on = does === 'on';
       put(piece.from);
     } else {
       // After a jump or a time without a signal the value is taken anew.
-      if (blind || piece.begin !== last) comparator.take(piece.begin);
-      put(piece.from);
+      if (blind || piece.begin !== last) {
+        comparator.take(piece.begin);
+        put(piece.from);
+      }
       comparator.follow(piece, put);
     }
-    [last, blind] = [piece.end, does !== undefined];
-  }
+    last = piece.end;
+    blind = does !== undefined;
+  });
   return { first, turns };
 }
