@@ -95,6 +95,10 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/scale/flow`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
@@ -199,6 +203,10 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/scale/flow`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
@@ -263,6 +271,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/calibrate${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/code${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/displays${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/threshold${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/flow${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/line${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale${`?${string}` | `#${string}` | ''}`
@@ -349,6 +358,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/scale/displays`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

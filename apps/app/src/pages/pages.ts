@@ -6,6 +6,7 @@ export { BoardFinder } from '../job/BoardFinder';
 export { BusesScreen } from '../buses/BusesScreen';
 export { CalibrateScreen } from '../scale/CalibrateScreen';
 export { CodeScreen } from '../scale/CodeScreen';
+export { ThresholdScreen } from '../scale/ThresholdScreen';
 export { DisplaysScreen } from '../scale/DisplaysScreen';
 export { DrawerScreen } from '../tools/DrawerScreen';
 export { EditPointScreen } from '../point/EditPointScreen';

@@ -128,6 +128,12 @@ function MoreCard({
         label="Code for the controller"
         hint="Structured Text, PLCopen XML, and what integers do to it"
       />
+      <MoreRow
+        first={false}
+        to={`${base}/scale/threshold`}
+        label="Threshold"
+        hint="between which values it switches, its hysteresis, its reaction"
+      />
       <ComparedRows base={base} isData={data !== undefined} inForce={tables.inForce} runs={runs} />
       <MoreRow
         first={false}

@@ -1,4 +1,4 @@
-import { withUnit } from '../units/index.ts';
+import { withUnit, written } from '../units/index.ts';
 
 const of = (value: number, unit: string): string => withUnit(value, unit, 3);
 /** A time in the unit in which it is read: ms below a second. */
@@ -49,6 +49,66 @@ export const SWITCHING = {
     `Below ${of(low, unit)} it will tell an under-run.`,
   'switching.over-run': ({ high, unit }: { high: number; unit: string }) =>
     `Above ${of(high, unit)} it will tell an over-run.`,
+  'switching.outside-range': ({
+    which,
+    value,
+    low,
+    high,
+    unit,
+  }: {
+    which: 'set' | 'reset';
+    value: number;
+    low: number;
+    high: number;
+    unit: string;
+  }) =>
+    `The ${which} point of ${of(value, unit)} lies outside the range, ${written(low, 4)} to ${of(high, unit)}: it is never met surely.`,
+  'switching.at-the-edge': ({
+    which,
+    value,
+    low,
+    high,
+    unit,
+  }: {
+    which: 'set' | 'reset';
+    value: number;
+    low: number;
+    high: number;
+    unit: string;
+  }) =>
+    `The band of the ${which} point of ${withUnit(value, unit, 4)} reaches over the range, ${written(low, 4)} to ${of(high, unit)}: at worst it is never met.`,
+  'switching.in-cut-off': ({
+    which,
+    value,
+    cut,
+    unit,
+  }: {
+    which: 'set' | 'reset';
+    value: number;
+    cut: number;
+    unit: string;
+  }) =>
+    `The ${which} point of ${of(value, unit)} lies within the cut-off of ${of(cut, unit)}: below that the value is told as 0.`,
+  'switching.coarser-than-hysteresis': ({
+    hysteresis,
+    step,
+    unit,
+  }: {
+    hysteresis: number;
+    step: number;
+    unit: string;
+  }) =>
+    `One count is ${of(step, unit)}, and the hysteresis ${of(hysteresis, unit)}: less than two counts do not keep it from chattering.`,
+  'switching.bands-overlap': ({
+    hysteresis,
+    plusMinus,
+    unit,
+  }: {
+    hysteresis: number;
+    plusMinus: number;
+    unit: string;
+  }) =>
+    `The bands of both points lie over each other: ${of(hysteresis, unit)} apart, and each ±${of(plusMinus, unit)}. A reading of another instrument does not tell them apart.`,
   'switching.time': ({ seconds }: { seconds: number }) => time(seconds),
   'switching.a-day': ({ count }: { count: number }) =>
     count > 0 && count < 0.1 ? `once in ${withUnit(1 / count, 'days', 3)}` : withUnit(count, 'a day', 3),

@@ -7,5 +7,7 @@ export { slowestReaction } from './reaction.ts';
 export type { ReactionPart } from './reaction.ts';
 export { steadiness } from './steady.ts';
 export type { Steadiness } from './steady.ts';
+export { thresholdOf } from './threshold.ts';
+export type { DecidedAt, Threshold, ThresholdRow } from './threshold.ts';
 export { cycleOf, teach } from './teach.ts';
 export type { TeachKind } from './teach.ts';
