@@ -1,4 +1,5 @@
-import { plainFunction, sampledSignal, switchedBy } from '@keypost/core/switching';
+import { checkLadder, plainFunction, sampledSignal, switchedBy } from '@keypost/core/switching';
+import type { Ladder, Level } from '@keypost/core/switching';
 import { median } from './rate.ts';
 
 const CORNERS = 100_000;
@@ -9,6 +10,27 @@ const day = sampledSignal(
   Array.from({ length: CORNERS }, (_, n) => 5 + 4 * Math.sin(n / 40) + Math.sin(n * 1.7)),
   DAY / CORNERS,
 );
+
+/** A ladder of eight levels, each of which does more than the one before. */
+const LADDER: Ladder = {
+  levels: Array.from({ length: 8 }, (_, n): Level => ({
+    id: `l${n}`,
+    name: `Level ${n + 1}`,
+    limit: 10 + 10 * n,
+    direction: 'above',
+    hysteresis: 2,
+    delay: n % 2 ? 5 : 0,
+    does:
+      n > 5 ? ['show', 'flash', 'stop', 'lock'] : ['show', 'lamp', ...(n > 3 ? (['pause'] as const) : [])],
+    clearedBy: n > 5 ? 'key' : 'operator',
+    onFault: 'acts',
+    keptOverPowerCut: true,
+  })),
+  range: { low: 0, high: 100 },
+  startUp: 60,
+  faultsWaitToo: false,
+  bypass: { seconds: 600, ends: true, shown: true },
+};
 
 /** How long a switching function takes over a day, bare and behind a damping, against a pass that only compares. */
 export function switching(): void {
@@ -38,4 +60,8 @@ export function switching(): void {
   console.log(`  switched, with delays                 ${bare.toFixed(1)} ms (wanted 100)`);
   console.log(`  switched behind a damping             ${damped.toFixed(1)} ms (wanted 100)`);
   console.log(`  a pass that only compares             ${passed.toFixed(1)} ms`);
+  const checked = took(() => checkLadder(LADDER, () => 0.5));
+  console.log(
+    `A ladder of ${LADDER.levels.length} levels checked whole      ${checked.toFixed(1)} ms (wanted 200)`,
+  );
 }

@@ -109,6 +109,43 @@ export const SWITCHING = {
     unit: string;
   }) =>
     `The bands of both points lie over each other: ${of(hysteresis, unit)} apart, and each ±${of(plusMinus, unit)}. A reading of another instrument does not tell them apart.`,
+  'switching.ladder-empty': 'There is no level yet.',
+  'switching.ladder-no-rest':
+    'There is no value at which nothing is called for: an upper limit lies below a lower one.',
+  'switching.ladder-does-nothing': ({ name }: { name: string }) => `${name} does nothing.`,
+  'switching.ladder-unseen': ({ name }: { name: string }) =>
+    `Nobody sees ${name}: what pauses, stops or locks has to be shown, by a lamp or a sound as well.`,
+  'switching.ladder-never': ({ name }: { name: string }) =>
+    `${name} is never called for by a value within the range.`,
+  'switching.ladder-chatters': ({ name }: { name: string }) =>
+    `${name} chatters: it has neither hysteresis nor delay, and ends by itself.`,
+  'switching.ladder-no-way-out': ({ name }: { name: string }) =>
+    `${name} never ends again: within the range its value does not come back far enough.`,
+  'switching.ladder-lock-loose': ({ name }: { name: string }) =>
+    `${name} locks, and is left without the key.`,
+  'switching.ladder-lock-lost': ({ name }: { name: string }) => `${name} locks, and a power cut opens it.`,
+  'switching.ladder-restarts': ({ name }: { name: string }) =>
+    `${name} stops, and what it stopped starts again by itself once the value is back: somebody has to clear it (IEC 60204-1).`,
+  'switching.ladder-hidden': ({ name, by }: { name: string; by: string }) =>
+    `${name} is hidden behind ${by}: whenever it stands, ${by} does all of that already.`,
+  'switching.ladder-too-near': ({
+    first,
+    second,
+    near,
+    least,
+  }: {
+    first: string;
+    second: string;
+    near: number;
+    least: number;
+  }) =>
+    `${first} and ${second} are too near: ${written(near, 3)} apart, and their bands with the hysteresis take ${written(least, 3)}. Which comes first is chance.`,
+  'switching.ladder-fault-unsafe':
+    'On a break or short nothing stops: with nothing to measure, it has to be as if the worst had come.',
+  'switching.ladder-fault-waits':
+    'A break or short while it starts is passed over: a limit may wait for the process, a broken wire may not.',
+  'switching.ladder-bypass-unseen': 'The bypass is not shown.',
+  'switching.ladder-bypass-endless': 'The bypass has no end: it would be forgotten.',
   'switching.time': ({ seconds }: { seconds: number }) => time(seconds),
   'switching.a-day': ({ count }: { count: number }) =>
     count > 0 && count < 0.1 ? `once in ${withUnit(1 / count, 'days', 3)}` : withUnit(count, 'a day', 3),
