@@ -4,6 +4,7 @@ import { analyse } from '../analysis/index.ts';
 import { outputOfType } from '../catalog/index.ts';
 import { applyChange, changesFor, JobIndex, landingFor, landingsOf, NOBODY } from '../job/index.ts';
 import { sure } from '../lists/index.ts';
+import { textOf } from '../messages/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { sheetOf } from '../setting/index.ts';
 import { verdictOf } from './index.ts';
@@ -34,6 +35,8 @@ describe('a plain sensor on a port of an IO-Link master', () => {
     const job = landed(master(), PNP);
     expect(sure(job.modules.find(({ id }) => id === 'm')).settings).toMatchObject({ 'P2.mode': 'input' });
     expect(judged(job).status).toBe('works');
+    // The rails are named as they are: the input's minus is inside the master.
+    expect(textOf(judged(job).sentence)).toContain('+24');
     expect([mode(job, 'P1.mode'), mode(job, 'P2.mode')]).toEqual(['off', 'input']);
   });
 

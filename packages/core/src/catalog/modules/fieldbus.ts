@@ -33,7 +33,7 @@ const inputPort = (n: number, portClass: 'A' | 'B'): PortDescription => ({
   name: `P${n}`,
   terminal: `${n}.4`,
   common: `${n}.3`,
-  inside: { rail: '-', volts: 0 },
+  inside: { rail: '-', volts: 24 },
   roles: {
     ...signalRoles(`${n}.4`),
     plus: `${n}.1`,
