@@ -42,7 +42,7 @@ export { PULSE_WIDTHS } from './handling/menu.ts';
 export { BAUDS, FRAMES } from './handling/fieldbus.ts';
 export type { SerialFrame } from './handling/fieldbus.ts';
 export { problemsOfKind } from './kindProblems.ts';
-export type { ModuleType, OtherPort } from './moduleType.ts';
+export type { ModuleType, PossiblePort } from './moduleType.ts';
 export { MAKE_UPS } from './makeUps.ts';
 export type { MakeUp } from './makeUps.ts';
 export { USUAL_MODULE } from './modules/inputs.ts';

@@ -16,13 +16,13 @@ export interface ModuleType extends PartType {
   readonly groups: ModuleDescription['groups'];
   /** Its ports under the given settings, by channel. */
   readonly ports: (settings: Settings) => readonly Port[];
-  /** What its channels would be under other settings, and what has to be set for it. */
-  readonly otherPorts: (settings: Settings) => readonly OtherPort[];
+  /** All that its channels can be: as they are under the given settings first, then what they would be under others. */
+  readonly possiblePorts: (settings: Settings) => readonly PossiblePort[];
   readonly circuit: (now: OperatingState) => readonly Element[];
 }
 
-/** A port that a channel is not now, and the settings under which it would be. */
-export interface OtherPort {
+/** What a channel is, or could be, and what has to be set for that: nothing for what it is. */
+export interface PossiblePort {
   readonly port: Port;
   readonly settings: Settings;
 }
@@ -55,13 +55,14 @@ function makeType(description: ModuleDescription): ModuleType {
     description,
     groups: description.groups,
     ports,
-    otherPorts: (settings) => {
+    possiblePorts: (settings) => {
       const all = settingsOf(part, settings);
-      return description.ports.flatMap((port) => {
+      const others = description.ports.flatMap((port): PossiblePort[] => {
         if (!port.when || stands(port, all)) return [];
         const own = { [port.when.setting]: nth(port.when.is, 0) };
         return [{ port: portOf(description, port, { ...settings, ...own }), settings: own }];
       });
+      return [...ports(settings).map((port): PossiblePort => ({ port, settings: {} })), ...others];
     },
     circuit: (now) => {
       const around = { ports: ports(now.settings) };

@@ -9,7 +9,7 @@ import { ModuleDescription } from './description/moduleDescription.ts';
 import { deviceTypeOf } from './deviceType.ts';
 import type { DeviceType } from './deviceType.ts';
 import { moduleTypeOf } from './moduleType.ts';
-import type { ModuleType, OtherPort } from './moduleType.ts';
+import type { ModuleType, PossiblePort } from './moduleType.ts';
 import { settingsOf } from './partType.ts';
 import type { Port } from './ports.ts';
 
@@ -71,10 +71,10 @@ export class PartTypes {
     return type.ports(settingsOf(type, row.settings));
   }
 
-  /** What the channels of a module would be if it were set otherwise. */
-  otherPorts(row: ModuleRow & Pick<Module, 'settings'>): readonly OtherPort[] {
+  /** All that the channels of a module can be, as it is set first. */
+  possiblePorts(row: ModuleRow & Pick<Module, 'settings'>): readonly PossiblePort[] {
     const type = this.module(row);
-    return type.otherPorts(settingsOf(type, row.settings));
+    return type.possiblePorts(settingsOf(type, row.settings));
   }
 
   /** Every setting of a device as it stands. */

@@ -1,6 +1,13 @@
 import { sure } from '../lists/index.ts';
 import { isJoints, outputOfType, partTypesOf, tellingTerminals } from '../catalog/index.ts';
-import type { DeviceOutput, DeviceType, ModuleType, OtherPort, PartTypes, Port } from '../catalog/index.ts';
+import type {
+  DeviceOutput,
+  DeviceType,
+  ModuleType,
+  PartTypes,
+  Port,
+  PossiblePort,
+} from '../catalog/index.ts';
 import type { Device, Entry, JobContent, Module, Point, Supply, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import { asFoundWires } from './asFoundWires.ts';
@@ -145,10 +152,10 @@ export class JobIndex {
     return ports;
   }
 
-  /** What the channels of a module would be if it were set otherwise. */
-  otherPorts(moduleId: string): readonly OtherPort[] {
+  /** All that the channels of a module can be, as it is set first. */
+  possiblePorts(moduleId: string): readonly PossiblePort[] {
     const module = this.modules.get(moduleId);
-    return module ? this.types.otherPorts(module) : [];
+    return module ? this.types.possiblePorts(module) : [];
   }
 
   /** @throws Error when the module has no such channel. */

@@ -12,22 +12,14 @@ export interface Landing extends ChannelPlace {
 }
 
 /** All that the channels of a module can be: as they are set first, then what they would be if they were set otherwise. */
-export function landingsOf(index: JobIndex, moduleId: string): Landing[] {
-  const as = (port: Port, settings: Settings): Landing => ({
-    moduleId,
-    channel: port.channel,
-    port,
-    settings,
+export const landingsOf = (index: JobIndex, moduleId: string): Landing[] =>
+  index.possiblePorts(moduleId).flatMap(({ port, settings }): Landing[] => {
+    const place = { moduleId, channel: port.channel };
+    // What is landed on a channel has it as it is.
+    return needsSetting(settings) && index.deviceAt(place) ? [] : [{ ...place, port, settings }];
   });
-  return [
-    ...index.portsOf(moduleId).map((port) => as(port, {})),
-    ...index
-      .otherPorts(moduleId)
-      // What is landed on a channel has it as it is.
-      .filter(({ port: { channel } }) => !index.deviceAt({ moduleId, channel }))
-      .map(({ port, settings }) => as(port, settings)),
-  ];
-}
+
+const needsSetting = (settings: Settings): boolean => Object.keys(settings).length > 0;
 
 /** Where an output lands on a channel: as that is set, else as it would be; nothing where it never fits. */
 export const landingFor = (
@@ -41,7 +33,7 @@ export const landingFor = (
 /** Sets a module so that a channel of it is what is landed there. */
 export function changesFor({ job }: JobIndex, { moduleId, settings }: Landing): SingleChange[] {
   const module = job.modules.find(({ id }) => id === moduleId);
-  if (!module || !Object.keys(settings).length) return [];
+  if (!module || !needsSetting(settings)) return [];
   const now = settingsOf(partTypesOf(job).module(module), module.settings);
   return [{ kind: 'editModule', id: moduleId, patch: { settings: { ...now, ...settings } } }];
 }

@@ -5,6 +5,15 @@ const of = (value: number, unit: string): string => withUnit(value, unit, 3);
 const time = (seconds: number): string =>
   seconds < 1 ? withUnit(seconds * 1000, 'ms', 3) : withUnit(seconds, 's', 3);
 
+/** One of both points of a threshold, and the range in which it should lie. */
+interface PointInRange {
+  readonly which: 'set' | 'reset';
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly unit: string;
+}
+
 /** Sentences by code. */
 export const SWITCHING = {
   'switching.two-readings': 'Two readings are the least.',
@@ -49,33 +58,9 @@ export const SWITCHING = {
     `Below ${of(low, unit)} it will tell an under-run.`,
   'switching.over-run': ({ high, unit }: { high: number; unit: string }) =>
     `Above ${of(high, unit)} it will tell an over-run.`,
-  'switching.outside-range': ({
-    which,
-    value,
-    low,
-    high,
-    unit,
-  }: {
-    which: 'set' | 'reset';
-    value: number;
-    low: number;
-    high: number;
-    unit: string;
-  }) =>
+  'switching.outside-range': ({ which, value, low, high, unit }: PointInRange) =>
     `The ${which} point of ${of(value, unit)} lies outside the range, ${written(low, 4)} to ${of(high, unit)}: it is never met surely.`,
-  'switching.at-the-edge': ({
-    which,
-    value,
-    low,
-    high,
-    unit,
-  }: {
-    which: 'set' | 'reset';
-    value: number;
-    low: number;
-    high: number;
-    unit: string;
-  }) =>
+  'switching.at-the-edge': ({ which, value, low, high, unit }: PointInRange) =>
     `The band of the ${which} point of ${withUnit(value, unit, 4)} reaches over the range, ${written(low, 4)} to ${of(high, unit)}: at worst it is never met.`,
   'switching.in-cut-off': ({
     which,

@@ -1,3 +1,5 @@
+import { minSquares } from '../scaling/index.ts';
+
 /** The line that lies closest to a row, by least squares over the numbers of its values. */
 export interface FittedLine {
   readonly at: (n: number) => number;
@@ -16,7 +18,7 @@ export function fitLine(values: readonly number[]): FittedLine {
   const mean = values.reduce((sum, value) => sum + value, 0) / n;
   const middle = (n - 1) / 2;
   const spread = (n * (n ** 2 - 1)) / 12;
-  const slope = n > 1 ? values.reduce((sum, value, i) => sum + (i - middle) * (value - mean), 0) / spread : 0;
+  const slope = minSquares(values.map((y, x) => ({ x, y })))?.slope ?? 0;
   const at = (i: number): number => mean + slope * (i - middle);
   const off = values.map((value, i) => value - at(i));
   const square = off.reduce((sum, x) => sum + x ** 2, 0);

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { refuse } from '../model/index.ts';
-import { budgetAt, moveChain } from '../scaling/index.ts';
+import { budgetAt, cutoffOf, LINKS, moveChain } from '../scaling/index.ts';
 import type { Contribution, LinkKey, PointChain } from '../scaling/index.ts';
 
 /** Where a threshold can be decided: what lies behind that place has no part in it. */
@@ -41,7 +41,7 @@ export interface Threshold {
   readonly findings: readonly Message[];
 }
 
-const DECIDED: readonly LinkKey[] = ['value', 'signal', 'input', 'counts', 'engineering'];
+const DECIDED: readonly LinkKey[] = LINKS.filter((key) => key !== 'display');
 
 /**
  * The band in which a threshold on a point's value truly switches, from the error budget of its chain up to the place
@@ -52,24 +52,27 @@ const DECIDED: readonly LinkKey[] = ['value', 'signal', 'input', 'counts', 'engi
 export function thresholdOf(analysis: Analysis, made: PointChain, set: number, reset: number): Threshold {
   if (set === reset) refuse(say('switching.set-is-reset'), 'reset');
   const budgets = [set, reset].map((value) => budgetAt(analysis, made, value).contributions);
-  const off = (at: DecidedAt): number =>
+  const offAt = (at: DecidedAt): number =>
     Math.max(
       ...budgets.map((causes) =>
         causes.reduce((sum, { key, plusMinus }) => sum + (WITHOUT[at](key) ? 0 : plusMinus), 0),
       ),
     );
-  const places = PLACES.map((at) => ({ at, plusMinus: off(at) }));
-  const plusMinus = off('controller');
-  const bandAt = (key: LinkKey, value: number): Band => {
-    const [nom, a, b] = [0, -plusMinus, plusMinus].map(
-      (by) => moveChain(made.chain, 'value', value + by).rows[key].value,
-    ) as [number, number, number];
-    return { nom, min: Math.min(a, b), max: Math.max(a, b) };
+  const places = PLACES.map((at) => ({ at, plusMinus: offAt(at) }));
+  const plusMinus = offAt('controller');
+  const bandsAt = (value: number): ((key: LinkKey) => Band) => {
+    const at = (by: number) => moveChain(made.chain, 'value', value + by).rows;
+    const [middle, below, above] = [at(0), at(-plusMinus), at(plusMinus)];
+    return (key) => {
+      const [a, b] = [below[key].value, above[key].value];
+      return { nom: middle[key].value, min: Math.min(a, b), max: Math.max(a, b) };
+    };
   };
+  const [on, off] = [bandsAt(set), bandsAt(reset)];
   return {
     unit: made.chain.sensor.unit,
     places,
-    rows: DECIDED.map((key) => ({ key, set: bandAt(key, set), reset: bandAt(key, reset) })),
+    rows: DECIDED.map((key) => ({ key, set: on(key), reset: off(key) })),
     findings: findingsOf(made, set, reset, plusMinus),
   };
 }
@@ -80,10 +83,7 @@ function findingsOf({ chain }: PointChain, set: number, reset: number, plusMinus
   const [low, high] = [Math.min(sensor.low, sensor.high), Math.max(sensor.low, sensor.high)];
   const hysteresis = Math.abs(set - reset);
   const step = stepAt(chain, set);
-  const cut = Math.max(
-    sensor.cutBelow ?? 0,
-    (display.cutoffPercent / 100) * Math.max(Math.abs(display.low), Math.abs(display.high)),
-  );
+  const cut = Math.max(sensor.cutBelow ?? 0, cutoffOf(display));
   const ends = [
     ['set', set],
     ['reset', reset],

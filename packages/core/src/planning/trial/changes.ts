@@ -1,7 +1,7 @@
 import { analyse } from '../../analysis/index.ts';
 import { sure } from '../../lists/index.ts';
 import { outputOfType, partTypesOf, RESISTOR_ID, settingsOf, switchedTo } from '../../catalog/index.ts';
-import type { DeviceType, OtherPort, PartTypes, Port } from '../../catalog/index.ts';
+import type { DeviceType, PossiblePort, PartTypes, Port } from '../../catalog/index.ts';
 import {
   applyChange,
   changesFor,
@@ -108,7 +108,7 @@ function freePlace(job: JobContent, { typeId, outputId, target, rail }: Trial): 
 }
 
 /** The channel of a kind of module on which an output is tried: the first that fits. */
-function portOf(types: PartTypes, { typeId, outputId, target }: Trial): OtherPort {
+function portOf(types: PartTypes, { typeId, outputId, target }: Trial): PossiblePort {
   const type = types.device({ typeId });
   return sure(fittingPort(types.module({ typeId: target }), type, outputOfType(type, outputId)));
 }

@@ -3,7 +3,7 @@ import type {
   DeviceOutput,
   DeviceType,
   ModuleType,
-  OtherPort,
+  PossiblePort,
   Parameter,
   PartTypes,
 } from '../../catalog/index.ts';
@@ -31,13 +31,8 @@ export function fittingPort(
   module: ModuleType,
   type: DeviceType,
   output: DeviceOutput | undefined,
-): OtherPort | undefined {
-  const usual = settingsOf(module);
-  const all = [
-    ...module.ports(usual).map((port): OtherPort => ({ port, settings: {} })),
-    ...module.otherPorts(usual),
-  ];
-  return all.find(({ port }) => portFits(type, output, port));
+): PossiblePort | undefined {
+  return module.possiblePorts(settingsOf(module)).find(({ port }) => portFits(type, output, port));
 }
 
 /** So many kinds of inputs stand before the bench. */

@@ -1,6 +1,6 @@
 import { say } from '../../messages/index.ts';
 import { chosenOutput, settingsOf, switchedTo, terminalWithRole } from '../../catalog/index.ts';
-import type { DeviceOutput, OtherPort, Parameter, SignalKind } from '../../catalog/index.ts';
+import type { DeviceOutput, PossiblePort, Parameter, SignalKind } from '../../catalog/index.ts';
 import type { Logic, OutputKind } from '../../model/index.ts';
 import { portFits } from '../../job/index.ts';
 import { arcUnitsOf } from '../../analysis/index.ts';
@@ -118,14 +118,11 @@ export function portUse({ index, item, device, context }: DeriveContext, { key }
   const module = index.module(item.id);
   if (!module || !device || !context?.place) return undefined;
   const { channel } = context.place;
-  const fits = ({ port }: OtherPort): boolean =>
+  const fits = ({ port }: PossiblePort): boolean =>
     port.channel === channel && portFits(context.type, context.output, port);
-  const now = settingsOf(index.moduleType(module), module.settings);
-  const chosen = [
-    ...index.portsOf(item.id).map((port): OtherPort => ({ port, settings: now })),
-    ...index.otherPorts(item.id),
-  ].find(fits);
-  const value = chosen?.settings[key];
+  const chosen = index.possiblePorts(item.id).find(fits);
+  const value =
+    chosen && { ...settingsOf(index.moduleType(module), module.settings), ...chosen.settings }[key];
   return value === undefined ? undefined : { value, from: say('setting.is-on-it', { device: device.tag }) };
 }
 

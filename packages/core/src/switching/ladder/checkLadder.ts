@@ -26,14 +26,14 @@ interface Reached {
 }
 
 /**
- * Goes through all states and all orders of events. Levels have no part in each other, so what is asked of one is asked
+ * Goes through all states and all orders of events of some levels of a ladder by themselves. Levels have no part in each other, so what is asked of one is asked
  * of it alone, and what is asked of two of both together: the same answers, and few states.
  */
-function reachedBy(ladder: Ladder, restZone: number): Reached {
-  const machine = new LadderMachine(ladder);
+function reachedBy(ladder: Ladder, levels: readonly Level[]): Reached {
+  const machine = new LadderMachine({ ...ladder, levels });
   const keyOf = ({ zone, fault, starting, bypassed, phases }: LadderState): string =>
     `${zone} ${Number(fault)}${Number(starting)}${Number(bypassed)} ${phases.join()}`;
-  const first = machine.first(restZone);
+  const first = machine.first(machine.restZone() ?? 0);
   const known = new Map([[keyOf(first), first]]);
   const before = new Map<LadderState, { state: LadderState; event: LadderEvent }>();
   const states = [first];
@@ -66,13 +66,14 @@ export type BandOf = (limit: number) => number;
 /** Checks a ladder whole. @param bandOf ± so much a limit is off by at worst. @returns what is wrong with it; none is right. */
 export function checkLadder(ladder: Ladder, bandOf: BandOf): LadderFinding[] {
   const still = (sentence: Message): LadderFinding => ({ sentence, way: [] });
-  const restZone = new LadderMachine(ladder).restZone();
   if (ladder.levels.length === 0) return [still(say('switching.ladder-empty'))];
+  const machine = new LadderMachine(ladder);
+  const restZone = machine.restZone();
   if (restZone === undefined) return [still(say('switching.ladder-no-rest'))];
   return [
     ...ladder.levels.flatMap((level) => levelFindings(ladder, level)),
     ...pairsOf(ladder.levels).flatMap((pair) => pairFindings(ladder, pair, bandOf)),
-    ...faultFindings(ladder, restZone),
+    ...faultFindings(ladder, machine, restZone),
     ...(ladder.bypass.seconds > 0 && !ladder.bypass.shown
       ? [still(say('switching.ladder-bypass-unseen'))]
       : []),
@@ -85,17 +86,11 @@ export function checkLadder(ladder: Ladder, bandOf: BandOf): LadderFinding[] {
 const pairsOf = (levels: readonly Level[]): (readonly [Level, Level])[] =>
   levels.flatMap((a, i) => levels.slice(i + 1).map((b) => [a, b] as const));
 
-/** Some levels of a ladder by themselves, with the zone of theirs in which nothing is called for. */
-function alone(ladder: Ladder, levels: readonly Level[]): Reached {
-  const part = { ...ladder, levels };
-  return reachedBy(part, new LadderMachine(part).restZone() ?? 0);
-}
-
 const SEEN: readonly Action[] = ['show', 'lamp', 'flash', 'sound'];
 
 function levelFindings(ladder: Ladder, level: Level): LadderFinding[] {
   const { name, does, hysteresis, delay, clearedBy } = level;
-  const reached = alone(ladder, [level]);
+  const reached = reachedBy(ladder, [level]);
   const { machine, states, steps, wayTo } = reached;
   const found = (sentence: Message, way: LadderEvent[] = []): LadderFinding => ({ sentence, way });
   const byValue = states.some(({ fault, phases }) => !fault && phases[0] === 'acts');
@@ -191,7 +186,7 @@ function hiddenOf(ladder: Ladder, a: Level, b: Level): readonly [Level, Level] |
   };
   const [first, second] = [covers(a, b), covers(b, a)];
   if (!first && !second) return undefined;
-  const { states } = alone(ladder, [a, b]);
+  const { states } = reachedBy(ladder, [a, b]);
   const only = (own: 0 | 1): boolean =>
     states.every(({ phases }) => !isOn(nth(phases, own)) || isOn(nth(phases, 1 - own)));
   if (first && only(0)) return [a, b];
@@ -199,8 +194,7 @@ function hiddenOf(ladder: Ladder, a: Level, b: Level): readonly [Level, Level] |
 }
 
 /** What a break or short comes to: always the safe side, from the first moment on. */
-function faultFindings(ladder: Ladder, restZone: number): LadderFinding[] {
-  const machine = new LadderMachine(ladder);
+function faultFindings(ladder: Ladder, machine: LadderMachine, restZone: number): LadderFinding[] {
   const begin = machine.first(restZone);
   const ready = begin.starting ? machine.after(begin, { is: 'started' }) : begin;
   const isSafe = (state: LadderState): boolean => {
