@@ -108,18 +108,21 @@ function findStems({ plates, wires }: LoopView): Stems {
   plates.slice(0, -1).forEach((plate, i) => {
     const above = endsOf(plate.rows.at(-1));
     const below = endsOf(nth(plates, i + 1).rows[0]);
-    const link = wires.find(
-      ({ from, to }) =>
-        (above.includes(from) && below.includes(to)) || (above.includes(to) && below.includes(from)),
+    const pair = pairsOf(above, below).find(([top, bottom]) =>
+      wires.some(({ from, to }) => (from === top && to === bottom) || (from === bottom && to === top)),
     );
-    if (!link) return;
-    const [top, bottom] = above.includes(link.from) ? [link.from, link.to] : [link.to, link.from];
+    if (!pair) return;
+    const [top, bottom] = pair;
     if (up.has(top)) return;
     down.add(top);
     up.add(bottom);
   });
   return { up, down };
 }
+
+/** Every end above with every end below; what can only leave in the middle comes before what could leave sideways. */
+const pairsOf = (above: readonly string[], below: readonly string[]): [string, string][] =>
+  above.flatMap((top) => below.map((bottom): [string, string] => [top, bottom]));
 
 /** The ends of a row, the one in its middle first, since it cannot go anywhere else. */
 function endsOf(row: ViewRow | undefined): string[] {

@@ -5,6 +5,7 @@ import { emptyJob } from '@keypost/core/model';
 import { loopView } from '@keypost/core/presentation';
 import type { Change } from '@keypost/core/job';
 import type { LoopView } from '@keypost/core/presentation';
+import { ternRock } from '../../../server/src/demo/ternRock';
 import { FAMILIES } from '../../../../packages/core/test/families';
 import { layOut } from './layout';
 import type { Spot } from './sheet';
@@ -104,6 +105,55 @@ test.each(Object.keys(FAMILIES))('%s is drawn soundly in every state', (family) 
   const { context, shown, staged } = analyse(new JobIndex(sure(FAMILIES[family])()), 'px-1');
   for (const state of [...shown, ...staged]) expectSound(layOut(loopView(context, state)));
 });
+
+test('a plain sensor on an IO-Link port shows its signal and both of its supply leads', () => {
+  const changes: Change[] = [
+    {
+      kind: 'addModule',
+      module: {
+        id: 'm',
+        tag: 'IOL 1',
+        typeId: 'iol-aaaaaaaa',
+        firstByte: 64,
+        settings: { 'P2.mode': 'input' },
+      },
+      commons: [],
+    },
+    {
+      kind: 'addPoint',
+      point: { id: 'p', tag: 'PX-1', name: 'P', deviceId: 'd', bit: 'direct' },
+      device: {
+        id: 'd',
+        tag: 'PX-1',
+        typeId: 'inductive-3w',
+        outputs: { output: { kind: 'pnp', logic: 'no' } },
+      },
+      place: { moduleId: 'm', channel: 1 },
+    },
+  ];
+  const job = changes.reduce((j, change) => applyChange(j, change, ACTOR), emptyJob('T', ''));
+  const { context, shown } = analyse(new JobIndex(job), 'p');
+  for (const state of shown) {
+    const layout = layOut(loopView(context, state));
+    expectSound(layout);
+    const ends = layout.wires.map(({ wire }) => [wire.from, wire.to].sort().join(' ')).sort();
+    expect(ends).toEqual(['d:BK m:2.4', 'd:BN m:2.1', 'd:BU m:2.3']);
+  }
+});
+
+test('every wire of every point of the demo that the content names has its way on the sheet', () => {
+  const index = new JobIndex(ternRock());
+  for (const { id } of index.job.points) {
+    const { context, shown } = analyse(index, id);
+    const view = loopView(context, sure(shown[0]));
+    const layout = layOut(view);
+    expect([id, layout.wires.length]).toEqual([id, view.wires.length]);
+    expect([id, layout.glyphs.length]).toEqual([id, glyphsIn(view)]);
+  }
+});
+
+const glyphsIn = ({ plates }: LoopView): number =>
+  plates.flatMap(({ rows }) => rows.flatMap(({ glyph, second }) => [glyph, second].filter(Boolean))).length;
 
 /** Everything inside the sheet, no terminal on another, every wire upright or level, nothing on a plate's name. */
 function expectSound(layout: Layout): void {

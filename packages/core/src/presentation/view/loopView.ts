@@ -15,7 +15,7 @@ import type { SafetyTarget, PointState } from '../../analysis/index.ts';
 import type { Rail } from '../../job/index.ts';
 import type { Reason } from '../../verdict/index.ts';
 import { faceAsChosen, faceOf } from './face.ts';
-import { portFace } from './portFace.ts';
+import { portFace, withSupply } from './portFace.ts';
 import { stopText } from './stopText.ts';
 import { PATH_AMPS } from './viewTypes.ts';
 import type {
@@ -189,7 +189,7 @@ class Builder {
         (element.kind === 'optocoupler' && names.has(element.terminal) && port.kind !== 'digital')
       );
     });
-    const face = portFace(port) ?? faceOf(circuit);
+    const face = portFace(port) ?? withSupply(faceOf(circuit), port);
     const inputs = this.state.inputs.find((reading) => reading.own.port === port);
     const measured = this.state.measured.find((reading) => reading.own.port === port);
     return {

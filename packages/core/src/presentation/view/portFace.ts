@@ -45,3 +45,11 @@ export function portFace(port: Port): FaceRow[] | undefined {
     ...(five ? [{ a: pin(2), b: five, glyph: { kind: 'line' as const, text: 'power' } }] : []),
   ];
 }
+
+/** A switching input that feeds its sensor from a pin of its own shows that pin too. */
+export function withSupply(face: readonly FaceRow[], port: Port): readonly FaceRow[] {
+  const { plus } = port.roles;
+  return port.kind === 'digital' && plus
+    ? [...face, { a: plus, glyph: { kind: 'line', text: 'supply' } }]
+    : face;
+}
