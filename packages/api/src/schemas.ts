@@ -72,7 +72,7 @@ const BoardRow = z.object({
   name: z.string(),
   overall: Mark,
   stages: z
-    .array(z.object({ stage: z.enum(['fit', 'land', 'set', 'scale', 'prove']), mark: Mark }))
+    .array(z.object({ stage: z.enum(['fit', 'land', 'set', 'scale', 'switch', 'prove']), mark: Mark }))
     .readonly(),
   line: z.union([z.string(), Said]),
 });

@@ -26,6 +26,7 @@ import {
   Range,
   Result,
   Scaling,
+  Switching,
   Settings,
   Stamp,
   Supply,
@@ -158,6 +159,8 @@ const SINGLE = [
   z.object({ kind: z.literal('removePlan'), id: Id }),
   /** What is chosen along a point's chain; null takes all of it back. */
   z.object({ kind: z.literal('setScaling'), pointId: Id, scaling: Scaling.nullable() }),
+  /** What switches at a point's value; null takes all of it away. */
+  z.object({ kind: z.literal('setSwitching'), pointId: Id, switching: Switching.nullable() }),
   z.object({ kind: z.literal('calibrate'), calibrations: z.array(NewCalibration).min(1).max(70) }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
 ] as const;

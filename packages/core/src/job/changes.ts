@@ -174,6 +174,12 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
       point.id === pointId ? withOptional(point, 'scaling', scaling) : point,
     ),
   }),
+  setSwitching: (job, { pointId, switching }) => ({
+    ...job,
+    points: edited(job.points, pointId, {}, 'point').map((point) =>
+      point.id === pointId ? withOptional(point, 'switching', switching) : point,
+    ),
+  }),
   calibrate: (job, { calibrations }, actor) => ({
     ...job,
     calibrations: [...job.calibrations, ...calibrations.map((row) => ({ ...row, ...actor }))],
@@ -338,7 +344,7 @@ function editPoint(job: JobContent, { id, patch }: Of<'editPoint'>): JobContent 
 const OPTIONAL = ['range', 'area', 'program'] as const;
 
 /** @param value null takes the field away, undefined leaves it. */
-function withOptional<K extends 'range' | 'area' | 'scaling' | 'program'>(
+function withOptional<K extends 'range' | 'area' | 'scaling' | 'switching' | 'program'>(
   point: Point,
   key: K,
   value: Point[K] | null,

@@ -3,6 +3,7 @@ import { codeOf } from '../messages/index.ts';
 import { canBe } from '../units/index.ts';
 import { z } from 'zod';
 import { Scaling } from './scaling.ts';
+import { Switching } from './switching.ts';
 import { Id, Link, Tag, ShortText, Quantity } from './words.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
@@ -196,6 +197,7 @@ export const Point = z.object({
   range: Range.optional(),
   plate: Card.optional(),
   scaling: Scaling.optional(),
+  switching: Switching.optional(),
 });
 
 /** How a wire was found where that is not as planned: elsewhere, in another colour, or not there at all. */

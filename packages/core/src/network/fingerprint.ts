@@ -96,6 +96,7 @@ export const aboutPoint = oncePer(({ index, point, device, ports, scope }: Point
       stops: point.stops,
       program: point.program,
       own: differs ? own : undefined,
+      switching: point.switching,
       // Of a value that arrives as data: which it is and what it means.
       data: chosenData && Object.keys(chosenData).length ? chosenData : undefined,
     }),

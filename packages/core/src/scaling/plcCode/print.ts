@@ -1,4 +1,4 @@
-import type { Condition, Expression, PlcFunction, PlcType, Statement, Variable } from './program.ts';
+import type { Expression, Instance, PlcBlock, PlcFunction, PlcType, Statement, Variable } from './program.ts';
 
 const isReal = (type: PlcType): boolean => type === 'REAL' || type === 'LREAL';
 
@@ -13,10 +13,23 @@ export function typeOf(expression: Expression, types: ReadonlyMap<string, PlcTyp
       return expression.to;
     case 'root':
       return typeOf(expression.of, types);
+    case 'member':
+      return expression.type;
+    case 'time':
+      return 'TIME';
+    case 'truth':
+    case 'compare':
+    case 'logic':
+    case 'not':
+      return 'BOOL';
     case 'binary':
       return typeOf(expression.left, types) ?? typeOf(expression.right, types);
   }
 }
+
+/** The types of a function block's variables by name. */
+export const typesOfBlock = ({ inputs, outputs, locals }: PlcBlock): ReadonlyMap<string, PlcType> =>
+  new Map([...inputs, ...outputs, ...locals].map((v): [string, PlcType] => [v.name, v.type]));
 
 /** The types of a function's variables by name. */
 export const typesOf = ({ name, returns, inputs, locals }: PlcFunction): ReadonlyMap<string, PlcType> =>
@@ -47,6 +60,24 @@ function printExpression(
       return `${expression.from}_TO_${expression.to}(${printExpression(expression.of, types, expression.from)})`;
     case 'root':
       return `SQRT(${printExpression(expression.of, types, wanted)})`;
+    case 'truth':
+      return expression.value ? 'TRUE' : 'FALSE';
+    case 'time':
+      return `T#${expression.ms % 1000 === 0 ? `${expression.ms / 1000}s` : `${expression.ms}ms`}`;
+    case 'member':
+      return `${expression.of}.${expression.name}`;
+    case 'not':
+      return `NOT ${printExpression(expression.of, types, 'BOOL', true)}`;
+    case 'logic': {
+      const text = expression.of
+        .map((part) => printExpression(part, types, 'BOOL', true))
+        .join(` ${expression.operator} `);
+      return inside ? `(${text})` : text;
+    }
+    case 'compare': {
+      const text = printComparison(expression, types);
+      return inside ? `(${text})` : text;
+    }
     case 'binary': {
       const own = typeOf(expression, types) ?? wanted;
       const [left, right] = [expression.left, expression.right].map((side) =>
@@ -58,7 +89,10 @@ function printExpression(
   }
 }
 
-function printCondition({ left, comparison, right }: Condition, types: ReadonlyMap<string, PlcType>): string {
+function printComparison(
+  { left, comparison, right }: Extract<Expression, { kind: 'compare' }>,
+  types: ReadonlyMap<string, PlcType>,
+): string {
   const type = typeOf(left, types) ?? typeOf(right, types) ?? 'DINT';
   return `${printExpression(left, types, type)} ${comparison} ${printExpression(right, types, type)}`;
 }
@@ -68,10 +102,16 @@ function printStatement(statement: Statement, types: ReadonlyMap<string, PlcType
     return [
       `${indent}${statement.to} := ${printExpression(statement.value, types, types.get(statement.to) ?? 'REAL')};`,
     ];
+  if (statement.kind === 'call') {
+    const given = Object.entries(statement.given).map(
+      ([name, value]) => `${name} := ${printExpression(value, types, 'BOOL')}`,
+    );
+    return [`${indent}${statement.of}(${given.join(', ')});`];
+  }
   const deeper = `${indent}  `;
   return [
     ...statement.branches.flatMap(({ when, then }, i) => [
-      `${indent}${i === 0 ? 'IF' : 'ELSIF'} ${printCondition(when, types)} THEN`,
+      `${indent}${i === 0 ? 'IF' : 'ELSIF'} ${printExpression(when, types, 'BOOL')} THEN`,
       ...then.flatMap((inner) => printStatement(inner, types, deeper)),
     ]),
     ...(statement.otherwise
@@ -84,6 +124,35 @@ function printStatement(statement: Statement, types: ReadonlyMap<string, PlcType
 /** The statements of a function, one a line. */
 export const printBody = (fn: PlcFunction): string =>
   fn.body.flatMap((statement) => printStatement(statement, typesOf(fn), '  ')).join('\n');
+
+/** The statements of a function block, one a line. */
+export const printBlockBody = (block: PlcBlock): string =>
+  block.body.flatMap((statement) => printStatement(statement, typesOfBlock(block), '  ')).join('\n');
+
+const declaredInstances = (keyword: string, instances: readonly Instance[]): string[] =>
+  instances.length
+    ? [keyword, ...instances.map(({ name, type }) => `  ${name} : ${type};`), 'END_VAR']
+    : [];
+
+/** A function block as Structured Text of IEC 61131-3. */
+export function printBlock(block: PlcBlock): string {
+  const isKept = ({ kept }: Instance): boolean => kept ?? false;
+  return [
+    `FUNCTION_BLOCK ${block.name}`,
+    `(* ${block.comment} *)`,
+    ...declared('VAR_INPUT', block.inputs),
+    ...declared('VAR_OUTPUT', block.outputs),
+    ...declared('VAR', block.locals),
+    ...declaredInstances('VAR RETAIN', block.instances.filter(isKept)),
+    ...declaredInstances(
+      'VAR',
+      block.instances.filter((instance) => !isKept(instance)),
+    ),
+    printBlockBody(block),
+    'END_FUNCTION_BLOCK',
+    '',
+  ].join('\n');
+}
 
 const declared = (keyword: string, variables: readonly Variable[]): string[] =>
   variables.length

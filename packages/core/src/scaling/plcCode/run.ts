@@ -1,12 +1,15 @@
 import { nth, sure } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import { refuse } from '../../model/index.ts';
-import { typeOf, typesOf } from './print.ts';
+import { typeOf, typesOf, typesOfBlock } from './print.ts';
+import { STANDARD_BLOCKS } from './standardBlocks.ts';
+import type { BlockState } from './standardBlocks.ts';
 import type {
   Comparison,
-  Condition,
   Expression,
+  Instance,
   Operator,
+  PlcBlock,
   PlcFunction,
   PlcType,
   Statement,
@@ -37,11 +40,23 @@ export interface RunResult {
 interface Memory {
   readonly values: (number | bigint)[];
   overflow: Overflow | undefined;
+  /** Of function blocks: each instance, and the moment of the cycle, ms. */
+  readonly instances: BlockState[];
+  now: number;
+}
+
+/** What names stand for. */
+interface Scope {
+  readonly types: ReadonlyMap<string, PlcType>;
+  readonly slot: (name: string) => number;
+  readonly instance: (name: string) => { readonly at: number; readonly type: Instance['type'] };
 }
 
 type Compiled = (memory: Memory) => number | bigint;
 
 const REALS = new Set<PlcType>(['REAL', 'LREAL']);
+/** Types whose values are plain numbers here; those of all others are whole and of any length. */
+const PLAIN = new Set<PlcType>(['REAL', 'LREAL', 'BOOL', 'TIME']);
 const rounded = (value: number, type: PlcType): number => (type === 'REAL' ? Math.fround(value) : value);
 
 /**
@@ -52,44 +67,115 @@ const rounded = (value: number, type: PlcType): number => (type === 'REAL' ? Mat
  */
 export function compileFunction(fn: PlcFunction): (inputs: readonly number[]) => RunResult {
   const types = typesOf(fn);
-  const names = [...types.keys()];
-  const slots = new Map(names.map((name, i) => [name, i]));
-  const slot = (name: string): number => slots.get(name) ?? refuse(say('scaling.not-declared', { name }));
-  const statements = fn.body.map((statement) => compileStatement(statement, types, slot));
-  const zero = names.map((name) => (REALS.has(sure(types.get(name))) ? 0 : 0n));
-  const inputs = fn.inputs.map(({ name, type }) => ({ at: slot(name), type }));
-  const result = slot(fn.name);
+  const scope = scopeOf(types, []);
+  const statements = fn.body.map((statement) => compileStatement(statement, scope));
+  const zero = zeros(types);
+  const inputs = fn.inputs.map(({ name, type }) => ({ at: scope.slot(name), type }));
+  const result = scope.slot(fn.name);
   return (given) => {
-    const memory: Memory = { values: [...zero], overflow: undefined };
+    const memory: Memory = { values: [...zero], overflow: undefined, instances: [], now: 0 };
     inputs.forEach(({ at, type }, i) => {
-      memory.values[at] = REALS.has(type) ? rounded(nth(given, i), type) : BigInt(Math.trunc(nth(given, i)));
+      memory.values[at] = taken(nth(given, i), type);
     });
     for (const run of statements) run(memory);
     return { value: Number(memory.values[result]), ...(memory.overflow && { overflow: memory.overflow }) };
   };
 }
 
+const zeros = (types: ReadonlyMap<string, PlcType>): (number | bigint)[] =>
+  [...types.values()].map((type) => (PLAIN.has(type) ? 0 : 0n));
+
+const taken = (value: number, type: PlcType): number | bigint =>
+  PLAIN.has(type) ? rounded(value, type) : BigInt(Math.trunc(value));
+
+function scopeOf(types: ReadonlyMap<string, PlcType>, instances: readonly Instance[]): Scope {
+  const slots = new Map([...types.keys()].map((name, i) => [name, i]));
+  const places = new Map(instances.map(({ name, type }, at) => [name, { at, type }]));
+  const unknown = (name: string): never => refuse(say('scaling.not-declared', { name }));
+  return {
+    types,
+    slot: (name) => slots.get(name) ?? unknown(name),
+    instance: (name) => places.get(name) ?? unknown(name),
+  };
+}
+
+/** A function block that runs cycle by cycle, as a controller would run it. */
+export interface RunningBlock {
+  /** One cycle. @param now its moment, ms. @param inputs in the block's own order, truths as 0 and 1. */
+  readonly cycle: (now: number, inputs: readonly number[]) => void;
+  /** What an output is after a cycle; truths as 0 and 1. */
+  readonly output: (i: number) => number;
+  /** Power goes and comes back: only what is kept stays. */
+  readonly powerCut: () => void;
+}
+
+/** Makes a function block that runs. @throws JobProblem for a name that is not declared. */
+export function compileBlock(block: PlcBlock): RunningBlock {
+  const types = typesOfBlock(block);
+  const scope = scopeOf(types, block.instances);
+  const statements = block.body.map((statement) => compileStatement(statement, scope));
+  const zero = zeros(types);
+  const inputs = block.inputs.map(({ name, type }) => ({ at: scope.slot(name), type }));
+  const outputs = block.outputs.map(({ name }) => scope.slot(name));
+  const fresh = ({ type }: Instance): BlockState => STANDARD_BLOCKS[type].fresh();
+  const memory: Memory = { values: [...zero], overflow: undefined, instances: block.instances.map(fresh), now: 0 };
+  return {
+    cycle: (now, given) => {
+      memory.now = now;
+      inputs.forEach(({ at, type }, i) => {
+        memory.values[at] = taken(nth(given, i), type);
+      });
+      for (const run of statements) run(memory);
+    },
+    output: (i) => Number(memory.values[nth(outputs, i)]),
+    powerCut: () => {
+      memory.values.splice(0, zero.length, ...zero);
+      block.instances.forEach((instance, i) => {
+        if (!instance.kept) memory.instances[i] = fresh(instance);
+      });
+    },
+  };
+}
+
 function compileStatement(
   statement: Statement,
-  types: ReadonlyMap<string, PlcType>,
-  slot: (name: string) => number,
+  scope: Scope,
 ): (memory: Memory) => void {
   if (statement.kind === 'assign') {
-    const at = slot(statement.to);
-    const type = sure(types.get(statement.to));
-    const value = compileExpression(statement.value, types, slot, type);
+    const at = scope.slot(statement.to);
+    const type = sure(scope.types.get(statement.to));
+    const value = compileExpression(statement.value, scope, type);
     return (memory) => {
       memory.values[at] = value(memory);
     };
   }
+  if (statement.kind === 'call') return compileCall(statement, scope);
   const branches = statement.branches.map(({ when, then }) => ({
-    holds: compileCondition(when, types, slot),
-    then: then.map((inner) => compileStatement(inner, types, slot)),
+    holds: compileExpression(when, scope, 'BOOL'),
+    then: then.map((inner) => compileStatement(inner, scope)),
   }));
-  const otherwise = (statement.otherwise ?? []).map((inner) => compileStatement(inner, types, slot));
+  const otherwise = (statement.otherwise ?? []).map((inner) => compileStatement(inner, scope));
   return (memory) => {
-    const taken = branches.find(({ holds }) => holds(memory))?.then ?? otherwise;
+    const taken = branches.find(({ holds }) => holds(memory) === 1)?.then ?? otherwise;
     for (const run of taken) run(memory);
+  };
+}
+
+/** Inputs that are not given stay as they were. */
+function compileCall(
+  { of, given }: Extract<Statement, { kind: 'call' }>,
+  scope: Scope,
+): (memory: Memory) => void {
+  const { at, type } = scope.instance(of);
+  const { inputs, run } = STANDARD_BLOCKS[type];
+  const values = Object.entries(given).map(([name, value]) => ({
+    name,
+    value: compileExpression(value, scope, inputs[name] ?? refuse(say('scaling.not-declared', { name: `${of}.${name}` }))),
+  }));
+  return (memory) => {
+    const state = nth(memory.instances, at);
+    for (const { name, value } of values) state.inputs[name] = Number(value(memory));
+    run(state, memory.now);
   };
 }
 
@@ -98,49 +184,74 @@ const COMPARE: Readonly<Record<Comparison, (a: number | bigint, b: number | bigi
   '>': (a, b) => a > b,
   '<=': (a, b) => a <= b,
   '>=': (a, b) => a >= b,
+  '=': (a, b) => a === b,
 };
 
-function compileCondition(
-  { left, comparison, right }: Condition,
-  types: ReadonlyMap<string, PlcType>,
-  slot: (name: string) => number,
-): (memory: Memory) => boolean {
-  const type = typeOf(left, types) ?? typeOf(right, types) ?? 'DINT';
-  const [a, b] = [left, right].map((side) => compileExpression(side, types, slot, type)) as [
-    Compiled,
-    Compiled,
-  ];
+function compileComparison(
+  { left, comparison, right }: Extract<Expression, { kind: 'compare' }>,
+  scope: Scope,
+): Compiled {
+  const type = typeOf(left, scope.types) ?? typeOf(right, scope.types) ?? 'DINT';
+  const [a, b] = [left, right].map((side) => compileExpression(side, scope, type)) as [Compiled, Compiled];
   const compare = COMPARE[comparison];
-  return (memory) => compare(a(memory), b(memory));
+  return (memory) => (compare(a(memory), b(memory)) ? 1 : 0);
+}
+
+/** All of some truths, or any of them. */
+function compileLogic({ operator, of }: Extract<Expression, { kind: 'logic' }>, scope: Scope): Compiled {
+  const parts = of.map((part) => compileExpression(part, scope, 'BOOL'));
+  return operator === 'AND'
+    ? (memory) => (parts.every((part) => part(memory) === 1) ? 1 : 0)
+    : (memory) => (parts.some((part) => part(memory) === 1) ? 1 : 0);
 }
 
 function compileExpression(
   expression: Expression,
-  types: ReadonlyMap<string, PlcType>,
-  slot: (name: string) => number,
+  scope: Scope,
   wanted: PlcType,
 ): Compiled {
   switch (expression.kind) {
     case 'number': {
-      const value = REALS.has(wanted) ? rounded(expression.value, wanted) : BigInt(expression.value);
+      const value = PLAIN.has(wanted) ? rounded(expression.value, wanted) : BigInt(expression.value);
       return () => value;
     }
     case 'name': {
-      const at = slot(expression.name);
+      const at = scope.slot(expression.name);
       return ({ values }) => nth(values, at);
     }
     case 'root': {
-      const of = compileExpression(expression.of, types, slot, wanted);
+      const of = compileExpression(expression.of, scope, wanted);
       return (memory) => rounded(Math.sqrt(Number(of(memory))), wanted);
     }
     case 'convert': {
-      const of = compileExpression(expression.of, types, slot, expression.from);
+      const of = compileExpression(expression.of, scope, expression.from);
       return conversion(of, expression.from, expression.to);
     }
+    case 'truth': {
+      const value = expression.value ? 1 : 0;
+      return () => value;
+    }
+    case 'time': {
+      const { ms } = expression;
+      return () => ms;
+    }
+    case 'member': {
+      const { at } = scope.instance(expression.of);
+      const { name } = expression;
+      return ({ instances }) => nth(instances, at).outputs[name] ?? 0;
+    }
+    case 'compare':
+      return compileComparison(expression, scope);
+    case 'logic':
+      return compileLogic(expression, scope);
+    case 'not': {
+      const of = compileExpression(expression.of, scope, 'BOOL');
+      return (memory) => (of(memory) === 1 ? 0 : 1);
+    }
     case 'binary': {
-      const own = typeOf(expression, types) ?? wanted;
-      const left = compileExpression(expression.left, types, slot, own);
-      const right = compileExpression(expression.right, types, slot, own);
+      const own = typeOf(expression, scope.types) ?? wanted;
+      const left = compileExpression(expression.left, scope, own);
+      const right = compileExpression(expression.right, scope, own);
       return REALS.has(own)
         ? realOperation(expression.operator, left, right, own)
         : integerOperation(expression.operator, left, right, own);

@@ -22,6 +22,20 @@ export function unfitNumbers({ fn, constants }: PlcCode): Message[] {
         return walk(expression.of, expression.from);
       case 'root':
         return walk(expression.of, wanted);
+      case 'compare': {
+        const type = typeOf(expression.left, types) ?? typeOf(expression.right, types);
+        walk(expression.left, type);
+        return walk(expression.right, type);
+      }
+      case 'logic':
+        return expression.of.forEach((part) => walk(part, 'BOOL'));
+      case 'not':
+        return walk(expression.of, 'BOOL');
+      case 'name':
+      case 'truth':
+      case 'time':
+      case 'member':
+        return;
       case 'binary': {
         const own = typeOf(expression, types) ?? wanted;
         walk(expression.left, own);
@@ -31,10 +45,9 @@ export function unfitNumbers({ fn, constants }: PlcCode): Message[] {
   };
   const go = (statement: Statement): void => {
     if (statement.kind === 'assign') return walk(statement.value, types.get(statement.to));
+    if (statement.kind === 'call') return;
     for (const { when, then } of statement.branches) {
-      const type = typeOf(when.left, types) ?? typeOf(when.right, types);
-      walk(when.left, type);
-      walk(when.right, type);
+      walk(when, 'BOOL');
       then.forEach(go);
     }
     statement.otherwise?.forEach(go);

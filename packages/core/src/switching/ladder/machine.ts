@@ -1,5 +1,6 @@
 import { nth } from '../../lists/index.ts';
-import { CLEARERS } from './ladder.ts';
+import { CLEARERS } from '../../model/index.ts';
+import { isBeyond, turnsOf } from './ladder.ts';
 import type { Action, Clearer, Ladder, Level } from './ladder.ts';
 
 /** How one level stands: called for but not long enough yet, acting, or kept though nothing calls for it any more. */
@@ -24,10 +25,10 @@ export type LadderEvent =
 /** A value of each zone in which nothing turns: between limits and the ends of their hysteresis, within the range. */
 function zoneValues({ levels, range }: Ladder): number[] {
   const inside = levels
-    .flatMap(({ limit, hysteresis, direction }) => [
-      limit,
-      direction === 'above' ? limit - hysteresis : limit + hysteresis,
-    ])
+    .flatMap((level) => {
+      const { on, back } = turnsOf(level);
+      return [on, back];
+    })
     .filter((value) => value > range.low && value < range.high);
   const ends = [...new Set([range.low, ...inside, range.high])].sort((a, b) => a - b);
   return ends.slice(1).map((end, i) => (end + nth(ends, i)) / 2);
@@ -125,10 +126,8 @@ export class LadderMachine {
     }
   }
 
-  #isBeyond({ limit, direction, hysteresis }: Level, zone: number, was: boolean): boolean {
-    const value = nth(this.#values, zone);
-    const room = was ? hysteresis : 0;
-    return direction === 'above' ? value > limit - room : value < limit + room;
+  #isBeyond(level: Level, zone: number, was: boolean): boolean {
+    return isBeyond(level, nth(this.#values, zone), was);
   }
 
   #settled(state: LadderState): LadderState {
@@ -160,4 +159,4 @@ const released = (phase: Phase, { clearedBy }: Level): Phase =>
 export const isOn = (phase: Phase): boolean => phase === 'acts' || phase === 'kept';
 
 /** The key opens what an operator may, and an operator what anyone may. */
-const mayClear = (by: Clearer, wanted: Clearer): boolean => CLEARERS.indexOf(by) >= CLEARERS.indexOf(wanted);
+export const mayClear = (by: Clearer, wanted: Clearer): boolean => CLEARERS.indexOf(by) >= CLEARERS.indexOf(wanted);

@@ -1,0 +1,73 @@
+import { codeOf } from '../messages/index.ts';
+import { z } from 'zod';
+import { Id, Quantity, ShortText } from './words.ts';
+
+/** Times of switching functions and ladders, s; controllers count in whole milliseconds. */
+const Seconds = z
+  .number()
+  .min(0, codeOf('model.wait-not-negative'))
+  .max(86_400, codeOf('model.wait-most-a-day'))
+  .refine((value) => Math.abs(value * 1000 - Math.round(value * 1000)) < 1e-6, codeOf('model.whole-milliseconds'));
+
+/** What a level of alarm does while it stands. */
+export const ACTIONS = ['show', 'lamp', 'flash', 'sound', 'pause', 'stop', 'lock'] as const;
+
+/** Who may clear what is kept: it goes by itself, or it needs somebody. Whoever has the key may do what an operator may. */
+export const CLEARERS = ['itself', 'anyone', 'operator', 'key'] as const;
+
+/** How often a lamp flashes: so long lit, so long dark, s. */
+const Rhythm = z.object({
+  lit: Seconds.refine((value) => value > 0, codeOf('model.rhythm-above-zero')),
+  dark: Seconds.refine((value) => value > 0, codeOf('model.rhythm-above-zero')),
+});
+
+/** One level of a ladder: from where on it is called for, how long that must last, what it does, and who ends it. */
+export const Level = z.object({
+  id: Id,
+  name: ShortText(24).min(1, codeOf('model.name-level')),
+  /** In the value's unit. */
+  limit: Quantity,
+  direction: z.enum(['above', 'below']),
+  hysteresis: Quantity.refine((value) => value >= 0, codeOf('model.hysteresis-not-negative')),
+  /** So long beyond its limit before it acts, s. */
+  delay: Seconds,
+  does: z.array(z.enum(ACTIONS)).max(ACTIONS.length),
+  rhythm: Rhythm.optional(),
+  clearedBy: z.enum(CLEARERS),
+  /** What a break, a short or an invalid value makes of it. */
+  onFault: z.enum(['acts', 'rests', 'holds']),
+  /** Whether what is kept stands again after a power cut. */
+  keptOverPowerCut: z.boolean(),
+});
+
+/** At most so many levels stand over one value. */
+export const MAX_LEVELS = 8;
+
+/** Levels over one value, with what holds for all of them; the range of the value is that of its chain. */
+export const LadderPlan = z
+  .object({
+    /** Unit of the limits and hystereses. */
+    unit: ShortText(12),
+    levels: z.array(Level).min(1, codeOf('model.one-level-least')).max(MAX_LEVELS, codeOf('model.most-8-levels')),
+    /** So long after the start no limit counts, s; a fault counts from the first moment unless it waits too. */
+    startUp: Seconds,
+    faultsWaitToo: z.boolean(),
+    /**
+     * All levels but those that lock may be passed over for so long, s; 0 where they may not. Without an end it stays
+     * until it is taken off.
+     */
+    bypass: z.object({ seconds: Seconds, ends: z.boolean(), shown: z.boolean() }),
+  })
+  .refine(
+    ({ levels }) => new Set(levels.map(({ id }) => id)).size === levels.length,
+    codeOf('model.levels-one-id'),
+  );
+
+/** What switches at a point's value. */
+export const Switching = z.object({ ladder: LadderPlan });
+
+export type Action = (typeof ACTIONS)[number];
+export type Clearer = (typeof CLEARERS)[number];
+export type Level = z.infer<typeof Level>;
+export type LadderPlan = z.infer<typeof LadderPlan>;
+export type Switching = z.infer<typeof Switching>;
