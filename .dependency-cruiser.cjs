@@ -26,8 +26,8 @@ const ROOMS = [
  * The app's folders below its stages, in order, then the stages of a point, then places of a job. Stages do not reach
  * into each other; a place may show a stage.
  */
-const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools'];
-const STAGES = ['fit', 'land', 'set', 'scale', 'prove', 'asfound', 'parts', 'relay', 'log'];
+const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools', 'chain'];
+const STAGES = ['fit', 'land', 'set', 'scale', 'switch', 'prove', 'asfound', 'parts', 'relay', 'log'];
 const PLACES = ['allocate', 'board', 'buses', 'jobs', 'kinds', 'panel', 'trial', 'wirelist'];
 const inApp = (folders) => `^apps/app/src/(${folders.join('|')})/`;
 /** `ui` and `data` stand on the same step: a theme is a setting, a conflict is shown. */

@@ -39,7 +39,7 @@ const PAGES: readonly (readonly [path: string, ready: RegExp])[] = [
   [`${BOARD}/point/pt-221/scale/tables`, /table/i],
   [`${BOARD}/point/pt-221/scale/calibrate`, /calibrat/i],
   [`${BOARD}/point/pt-221/scale/displays`, /Two displays/],
-  [`${BOARD}/point/pt-221/scale/threshold`, /Where it switches/],
+  [`${BOARD}/point/pt-221/switch/threshold`, /Where it switches/],
   [`${BOARD}/point/lt-270/scale/line`, /beside a tape/],
   [`${BOARD}/point/ft-220/scale/flow`, /Flow/],
   [`${BOARD}/point/pt-221/prove`, /Inject/],

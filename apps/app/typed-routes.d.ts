@@ -95,7 +95,27 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
-            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
+            pathname: `/job/[jobId]/point/[pointId]/switch`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/code`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/ladder`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/play`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/teach`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/threshold`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
@@ -203,7 +223,27 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
-            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
+            pathname: `/job/[jobId]/point/[pointId]/switch`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/code`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/ladder`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/play`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/teach`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/threshold`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
@@ -271,7 +311,12 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/calibrate${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/code${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/displays${`?${string}` | `#${string}` | ''}`
-        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/threshold${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/code${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/ladder${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/play${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/teach${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/threshold${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/flow${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/line${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale${`?${string}` | `#${string}` | ''}`
@@ -361,7 +406,27 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
-            pathname: `/job/[jobId]/point/[pointId]/scale/threshold`;
+            pathname: `/job/[jobId]/point/[pointId]/switch`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/code`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/ladder`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/play`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/teach`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/threshold`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

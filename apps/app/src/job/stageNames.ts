@@ -6,5 +6,6 @@ export const STAGE_NAMES: Record<Stage, string> = {
   land: 'Land',
   set: 'Set',
   scale: 'Scale',
+  switch: 'Switch',
   prove: 'Prove',
 };

@@ -23,8 +23,11 @@ export function StageStrip({
   progress: PointProgress;
 }) {
   const wide = useWide();
+  const stages = progress.stages.map(({ stage }) => stage);
+  // A point gets Switch with its first alarms, and has it while they are made.
+  if (here === 'switch' && !stages.includes(here)) stages.splice(stages.indexOf('prove'), 0, here);
   const pages: { page: Page; path: Href }[] = [
-    ...progress.stages.map(({ stage }) => ({
+    ...stages.map((stage) => ({
       page: stage,
       path: stage === 'land' ? base : (`${base}/${stage}` as const),
     })),

@@ -23,7 +23,7 @@ import { ProofForm } from '../prove/ProofForm';
 import { Results } from '../prove/Results';
 import { ErrorBudgetCard } from '../scale/ErrorBudgetCard';
 import { AgreementCard } from '../set/AgreementCard';
-import { useChain } from '../scale/useChain';
+import { useChain } from '../chain/useChain';
 import { SheetCard } from '../set/SheetCard';
 import { ToolOutcome } from '../tools/ToolOutcome';
 import { StampSteps } from './StampSteps';

@@ -11,8 +11,8 @@ import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { ArrivesNow } from './ArrivesNow';
-import { grouped } from './chainText';
-import type { ChainMoment } from './useChain';
+import { grouped } from '../chain/chainText';
+import type { ChainMoment } from '../chain/useChain';
 
 /** Where a value lies in what arrives, between which raw numbers it measures, and what stands there now. */
 export function ArrivesCard({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {

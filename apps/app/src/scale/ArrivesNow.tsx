@@ -11,7 +11,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { LiveValue } from '../ui/LiveValue';
 import { Text } from '../ui/Text';
-import { grouped } from './chainText';
+import { grouped } from '../chain/chainText';
 
 interface Of {
   readonly point: OpenPoint;

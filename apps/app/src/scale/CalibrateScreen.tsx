@@ -20,7 +20,7 @@ import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Beside } from '../ui/Beside';
 import { Text } from '../ui/Text';
-import { ChainSubPage } from './ChainSubPage';
+import { ChainSubPage } from '../chain/ChainSubPage';
 import { CalibrationVerdict } from './CalibrationVerdict';
 import { FIRST_TEXTS, NOTHING_READ, readRun, SHARES } from './calibrationRun';
 import type { RunTexts } from './calibrationRun';

@@ -9,8 +9,8 @@ import type { OpenPoint } from '../point/usePoint';
 import { useTokens } from '../ui/theme';
 import { Axes, bandOf, pathOf, Strip } from '../drawing/Axes';
 import type { Extent, Frame } from '../drawing/Axes';
-import { minShown } from './chainText';
-import type { ChainMoment } from './useChain';
+import { minShown } from '../chain/chainText';
+import type { ChainMoment } from '../chain/useChain';
 
 type Places = readonly (readonly [x: number, y: number])[];
 

@@ -11,20 +11,15 @@ import {
 import { JobProblem } from '@keypost/core/model';
 import type { CodeKind, CodeRequest, PointChain } from '@keypost/core/scaling';
 import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
-import { fileName, saveFile } from '../data/saveFile';
 import type { OpenPoint } from '../point/usePoint';
-import { ShareButton } from '../tools/ShareButton';
-import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
-import { Download } from '../ui/laterIcons';
-import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { ExecutionCard } from './ExecutionCard';
 import { SweepCard } from './SweepCard';
-import { ChainSubPage } from './ChainSubPage';
+import { CodeCard } from '../chain/CodeCard';
+import { ChainSubPage } from '../chain/ChainSubPage';
 import { now } from '../data/now';
 
 const KINDS: readonly { value: CodeKind; label: string; hint: string }[] = [
@@ -80,7 +75,6 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
 }
 
 function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKind; name: string }) {
-  const { ink } = useTokens();
   const made = useMemo(() => {
     try {
       const code = plcCode(request, kind);
@@ -91,30 +85,13 @@ function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKin
     }
   }, [request, kind]);
   if (typeof made === 'string') return <Notice>{made}</Notice>;
-  const xml = (): string => plcOpenXml(name, [made.fn], now());
   return (
-    <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
-      <Row first className="gap-3">
-        {made.unfit.length > 0 && <Notice>{made.unfit.map((message) => textOf(message)).join('\n')}</Notice>}
-        <ScrollView horizontal tabIndex={0} role="region" aria-label="Text of the code">
-          <Text as="mono" selectable className="text-[13px] leading-[19px] text-ink">
-            {made.text.trimEnd()}
-          </Text>
-        </ScrollView>
-        <View className="flex-row flex-wrap gap-3">
-          <ShareButton title={`Scaling of ${request.tag}`} text={made.text} label="Share" />
-          <Button
-            label="Text file"
-            icon={<Download size={20} color={ink} />}
-            onPress={() => saveFile(fileName(`${request.tag} ${kind}`, 'st'), 'text/plain', made.text)}
-          />
-          <Button
-            label="PLCopen XML"
-            icon={<Download size={20} color={ink} />}
-            onPress={() => saveFile(fileName(`${request.tag} ${kind}`, 'xml'), 'application/xml', xml())}
-          />
-        </View>
-      </Row>
-    </Card>
+    <CodeCard
+      title={`Scaling of ${request.tag}`}
+      file={`${request.tag} ${kind}`}
+      text={made.text}
+      unfit={made.unfit}
+      xml={() => plcOpenXml(name, [made.fn], now())}
+    />
   );
 }

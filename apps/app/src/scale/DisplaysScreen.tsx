@@ -7,7 +7,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { ToolCard } from '../tools/ToolCard';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { ChainSubPage } from './ChainSubPage';
+import { ChainSubPage } from '../chain/ChainSubPage';
 import { dayAndTime } from '../ui/dates';
 
 /** Two displays: which span of the screen makes it agree with the sensor's own display. */

@@ -9,7 +9,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { useTokens } from '../ui/theme';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import type { ChainMoment } from './useChain';
+import type { ChainMoment } from '../chain/useChain';
 
 /** From what the error at this value comes, the largest first; all at their worst, and as a root of squares. */
 export function ErrorBudgetCard({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {

@@ -7,8 +7,8 @@ import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
-import { Working } from './Working';
-import { grouped } from './chainText';
+import { Working } from '../chain/Working';
+import { grouped } from '../chain/chainText';
 
 /** Executes the code over every count, and says where it overflows, cuts, and errs most. */
 export function ExecutionCard({ request, kind }: { request: CodeRequest; kind: CodeKind }) {

@@ -11,7 +11,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
-import { grouped } from './chainText';
+import { grouped } from '../chain/chainText';
 import { InController } from './InController';
 
 /** Scale of a point that takes a signal: what becomes of each value that the program gives. */

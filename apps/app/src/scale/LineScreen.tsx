@@ -12,7 +12,7 @@ import { Notice } from '../ui/Notice';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
 import { ArrivesNow } from './ArrivesNow';
-import { ChainSubPage } from './ChainSubPage';
+import { ChainSubPage } from '../chain/ChainSubPage';
 
 /** Readings beside a tape: whether two raw numbers and two measured values lie on the stated line. */
 export function LineScreen() {

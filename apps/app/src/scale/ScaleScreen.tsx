@@ -26,8 +26,8 @@ import { GivenScreen } from './GivenScreen';
 import { ChainChart } from './ChainChart';
 import { SignalChainCard } from './SignalChainCard';
 import { InController } from './InController';
-import { useChain } from './useChain';
-import type { ChainMoment } from './useChain';
+import { useChain } from '../chain/useChain';
+import type { ChainMoment } from '../chain/useChain';
 import { dayAndTime } from '../ui/dates';
 
 /** Scale: the chain from the value to the screen, and everything that belongs to it. */
@@ -130,9 +130,9 @@ function MoreCard({
       />
       <MoreRow
         first={false}
-        to={`${base}/scale/threshold`}
-        label="Threshold"
-        hint="between which values it switches, its hysteresis, its reaction"
+        to={`${base}/switch`}
+        label="Switch"
+        hint="alarms at this value, thresholds, teach"
       />
       <ComparedRows base={base} isData={data !== undefined} inForce={tables.inForce} runs={runs} />
       <MoreRow

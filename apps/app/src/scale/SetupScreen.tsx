@@ -17,7 +17,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Text } from '../ui/Text';
-import { ChainSubPage } from './ChainSubPage';
+import { ChainSubPage } from '../chain/ChainSubPage';
 import { DataFields } from './DataFields';
 import { firstDataTexts, readData } from './dataSetup';
 import { BandFields, ConverterFields, ControllerFields, DisplayFields, SensorFields } from './setupFields';

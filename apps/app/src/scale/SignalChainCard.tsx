@@ -12,9 +12,9 @@ import { Card } from '../ui/Card';
 import { useShownUnits } from '../ui/shownUnits';
 import { Text } from '../ui/Text';
 import { UnitSwitch } from '../ui/UnitSwitch';
-import { linkNumber, linkShown, linkText, spreadShown } from './chainText';
-import type { LinkText } from './chainText';
-import type { ChainMoment } from './useChain';
+import { linkNumber, linkShown, linkText, spreadShown } from '../chain/chainText';
+import type { LinkText } from '../chain/chainText';
+import type { ChainMoment } from '../chain/useChain';
 
 /** The chain link by link. Each can be moved; the others follow, forwards and backwards. */
 export function SignalChainCard({ point, moment }: { point: OpenPoint; moment: ChainMoment }) {

@@ -12,8 +12,8 @@ import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 import { Axes, bandOf, pathOf } from '../drawing/Axes';
-import { grouped } from './chainText';
-import { Working } from './Working';
+import { grouped } from '../chain/chainText';
+import { Working } from '../chain/Working';
 
 /** Goes through the chain count by count, with its error band. */
 export function SweepCard({ point }: { point: OpenPoint }) {

@@ -17,7 +17,7 @@ import { RadioGroup } from '../ui/RadioGroup';
 import { Field } from '../ui/Field';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { useChain } from './useChain';
+import { useChain } from '../chain/useChain';
 import { FieldPointForm } from './FieldPointForm';
 import { TablesChart } from './TablesChart';
 import { WorkshopForm } from './WorkshopForm';

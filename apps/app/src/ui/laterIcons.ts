@@ -12,3 +12,7 @@ export { default as Gauge } from 'lucide-react-native/dist/esm/icons/gauge';
 export { default as FoldVertical } from 'lucide-react-native/dist/esm/icons/fold-vertical';
 export { default as ZoomIn } from 'lucide-react-native/dist/esm/icons/zoom-in';
 export { default as ZoomOut } from 'lucide-react-native/dist/esm/icons/zoom-out';
+export { default as Pause } from 'lucide-react-native/dist/esm/icons/pause';
+export { default as Play } from 'lucide-react-native/dist/esm/icons/play';
+export { default as SkipBack } from 'lucide-react-native/dist/esm/icons/skip-back';
+export { default as SkipForward } from 'lucide-react-native/dist/esm/icons/skip-forward';

@@ -9,6 +9,8 @@ import {
 } from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
+import { executeLadder } from '@keypost/core/switching';
+import type { LadderExecuted, LadderExecution } from '@keypost/core/switching';
 import { JobIndex } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import type {
@@ -35,6 +37,8 @@ export interface Tasks {
   sweep: { given: { job: JobContent; pointId: string }; answer: Sweep };
   /** Code for the controller, executed over every count. */
   execute: { given: { request: CodeRequest; kind: CodeKind }; answer: Execution };
+  /** An alarm ladder's code, executed beside it. */
+  executeLadder: { given: LadderExecution; answer: LadderExecuted };
 }
 
 export type TaskName = keyof Tasks;
@@ -93,6 +97,9 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
       plusMinus: budgetAt(analysis, made, value).worst,
     }));
     return yield* sweepChain(made.chain, knots);
+  },
+  *executeLadder(given) {
+    return yield* executeLadder(given);
   },
   *execute({ request, kind }) {
     return yield* executeAll(request, plcCode(request, kind));

@@ -3,6 +3,7 @@ import { applyHistory, JobIndex } from '@keypost/core/job';
 import { chainOf, scaleStep } from '@keypost/core/scaling';
 import { proofFingerprint, ideal, injectionGroups, resultOf } from '@keypost/core/proving';
 import { Scaling } from '@keypost/core/model';
+import { LADDERS } from './ladders.ts';
 import type { Actor, Change } from '@keypost/core/job';
 import type { CalibrationBody, Instrument, JobContent } from '@keypost/core/model';
 
@@ -167,11 +168,15 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     { kind: 'setScaling', pointId, scaling: Scaling.parse(given) },
     actor(),
   ]);
+  const ladders = Object.entries(LADDERS).map(([pointId, ladder]): [Change, Actor] => [
+    { kind: 'setSwitching', pointId, switching: { ladder } },
+    actor(),
+  ]);
   const calibrations = CALIBRATIONS.map(([pointId, body], i): [Change, Actor] => [
     { kind: 'calibrate', calibrations: [{ id: `demo-c${i}`, pointId, body }] },
     actor(),
   ]);
-  const scaled = applyHistory(job, [...chains, ...calibrations]);
+  const scaled = applyHistory(job, [...chains, ...ladders, ...calibrations]);
   const index = new JobIndex(scaled);
   const stamps = TAKEN.flatMap((pointId): [Change, Actor][] => {
     const analysis = analyse(index, pointId);

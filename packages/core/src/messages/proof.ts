@@ -3,6 +3,20 @@ import { fixed, written } from '../units/index.ts';
 /** Sentences by code. */
 export const PROOF = {
   'proof.no-input': 'no input',
+  'proof.alarm-limit': 'Alarm comes',
+  'proof.alarm-back': 'Alarm goes',
+  'proof.alarm-stays': 'Alarm stays',
+  'proof.alarm-delay': 'Alarm delay',
+  'proof.alarm-power': 'Alarm after a power cut',
+  'proof.alarm-without': 'Alarm without its key',
+  'proof.alarm-clear': 'Alarm cleared',
+  'proof.alarm-break': 'Alarm at a break',
+  'proof.alarm-short': 'Alarm at a short',
+  'proof.next-switch-wrong': ({ count }: { count: number }) =>
+    count === 1
+      ? 'Next: the alarms, of which one thing is not right'
+      : `Next: the alarms, of which ${count} things are not right`,
+  'proof.next-switch-enter': 'Next: enter the alarms in the controller',
   'proof.below-range': 'below the range',
   'proof.above-range': 'above the range',
   'proof.injected': ({ injected, digitsOf, unit }: { injected: number; digitsOf: number; unit: string }) =>

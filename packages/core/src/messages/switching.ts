@@ -94,6 +94,97 @@ export const SWITCHING = {
     unit: string;
   }) =>
     `The bands of both points lie over each other: ${of(hysteresis, unit)} apart, and each ±${of(plusMinus, unit)}. A reading of another instrument does not tell them apart.`,
+  'switching.ladder-without-value':
+    'Nothing of this point is measured any more: its alarms stand over nothing.',
+  'switching.ladder-other-unit': ({ was, unit }: { was: string; unit: string }) =>
+    `The alarms are in ${was}, and the value is in ${unit} now. Set their limits anew.`,
+  'switching.controller-holds': ({ levels }: { levels: string[] }) =>
+    `The controller holds the alarms: ${levels.join(', ')}`,
+  'switching.controller-holds-detail':
+    'Entered in the controller and read back: limits, hystereses, delays, who clears what, and what a break does.',
+  'switching.way-value': ({ value, unit }: { value: number; unit: string }) =>
+    `the value goes to ${of(value, unit)}`,
+  'switching.way-delay': ({ name }: { name: string }) => `the delay of ${name} is over`,
+  'switching.way-clear': ({ by }: { by: 'anyone' | 'operator' | 'key' }) =>
+    ({ anyone: 'somebody clears it', operator: 'an operator clears it', key: 'the key is turned' })[by],
+  'switching.way-fault': 'the wire breaks',
+  'switching.way-mended': 'the wire is mended',
+  'switching.way-started': 'the start is over',
+  'switching.way-power': 'the power goes and comes back',
+  'switching.way-bypass': 'the bypass is put on',
+  'switching.way-bypass-over': 'the bypass ends',
+  'switching.does-show': 'shown',
+  'switching.does-lamp': 'lamp',
+  'switching.does-flash': 'lamp flashes',
+  'switching.does-sound': 'sound',
+  'switching.does-pause': 'pause',
+  'switching.does-stop': 'stop',
+  'switching.does-lock': 'lock',
+  'switching.proof-moves':
+    'Alarms stop and start real things. Agree on it with whoever runs the plant, and keep people clear of what moves.',
+  'switching.proof-out': ({ way }: { way: 'up' | 'down' }) =>
+    way === 'up' ? 'Up through the alarms, slowly' : 'Down through the alarms, slowly',
+  'switching.proof-out-how': ({ seconds }: { seconds: number }) =>
+    seconds > 0
+      ? `Inject in small steps and wait ${time(seconds)} at each. Write down the value at which each comes.`
+      : 'Inject in small steps. Write down the value at which each comes.',
+  'switching.proof-back': ({ way }: { way: 'up' | 'down' }) =>
+    way === 'up' ? 'Down again, slowly' : 'Up again, slowly',
+  'switching.proof-back-how':
+    'From beyond the last limit, in small steps. Write down the value at which each goes.',
+  'switching.proof-clear': 'Clearing what is kept',
+  'switching.proof-clear-how': 'With the value back where nothing is called for, in this order.',
+  'switching.proof-jump': ({ way, value, unit }: { way: 'up' | 'down'; value: number; unit: string }) =>
+    `At once ${way} to ${of(value, unit)}`,
+  'switching.proof-jump-how': 'Jump from where nothing is called for, and stop the time until each comes.',
+  'switching.proof-comes': ({ name }: { name: string }) => `${name} comes at`,
+  'switching.proof-goes': ({ name }: { name: string }) => `${name} goes at`,
+  'switching.proof-does': ({ does }: { does: string[] }) => does.join(', '),
+  'switching.proof-stays': ({ name }: { name: string }) => `${name} stays`,
+  'switching.proof-value-back': 'with the value back',
+  'switching.proof-delay': ({ name }: { name: string }) => `${name} comes after`,
+  'switching.proof-delay-detail': 'by a stop-watch, from the jump on',
+  'switching.proof-power': ({ name }: { name: string }) => `${name} stands after a power cut`,
+  'switching.proof-power-detail': 'the controller off and on again',
+  'switching.proof-without': ({ name, by }: { name: string; by: 'anyone' | 'operator' }) =>
+    by === 'operator' ? `${name} stays when an operator clears` : `${name} stays when anyone clears`,
+  'switching.proof-without-detail': 'without the right to do so',
+  'switching.proof-clears': ({ name, by }: { name: string; by: 'itself' | 'anyone' | 'operator' | 'key' }) =>
+    by === 'key'
+      ? `${name} goes with the key`
+      : by === 'operator'
+        ? `${name} goes when an operator clears`
+        : `${name} goes when it is cleared`,
+  'switching.proof-faults': 'A wire that breaks, and one that is shorted',
+  'switching.proof-faults-how': 'Isolate first where more than extra-low voltage is near.',
+  'switching.proof-fault': ({ is, names }: { is: 'break' | 'short'; names: string[] }) =>
+    names.length ? `A ${is}: ${names.join(', ')}` : `A ${is}: nothing comes`,
+  'switching.proof-fault-detail': ({ seconds }: { seconds: number }) =>
+    seconds > 0
+      ? `${time(seconds)} later, which the input waits, without a further delay`
+      : 'at once, without a delay',
+  'switching.record-too-long': ({ lines }: { lines: number }) => `A record has at most ${lines} lines.`,
+  'switching.record-line': ({ n }: { n: number }) =>
+    `Line ${n} is no reading: write the seconds and the value, such as 12.5; 1.4.`,
+  'switching.record-goes-back': ({ n }: { n: number }) => `In line ${n} the time goes back.`,
+  'switching.act-anyone': 'Somebody clears',
+  'switching.act-operator': 'An operator clears',
+  'switching.act-key': 'The key is turned',
+  'switching.act-power': 'Power cut',
+  'switching.act-bypass': 'Bypass put on',
+  'switching.act-bypassOff': 'Bypass taken off',
+  'switching.happens-break': 'The wire breaks',
+  'switching.happens-mended': 'The wire is mended',
+  'switching.happens-started': 'The start is over',
+  'switching.happens-bypassed': 'Passed over',
+  'switching.happens-bypass-over': 'No longer passed over',
+  'switching.happens-comes': ({ name }: { name: string }) => `${name} comes`,
+  'switching.happens-goes': ({ name }: { name: string }) => `${name} goes`,
+  'switching.happens-again': ({ name }: { name: string }) => `${name} is called for again`,
+  'switching.happens-waits': ({ name }: { name: string }) => `${name} waits for its delay`,
+  'switching.happens-in-time': ({ name }: { name: string }) => `${name} is not called for long enough`,
+  'switching.happens-kept': ({ name, by }: { name: string; by: 'itself' | 'anyone' | 'operator' | 'key' }) =>
+    `${name} is kept${by === 'key' ? ' until the key is turned' : by === 'operator' ? ' until an operator clears it' : ''}`,
   'switching.ladder-empty': 'There is no level yet.',
   'switching.ladder-no-rest':
     'There is no value at which nothing is called for: an upper limit lies below a lower one.',
@@ -102,6 +193,8 @@ export const SWITCHING = {
     `Nobody sees ${name}: what pauses, stops or locks has to be shown, by a lamp or a sound as well.`,
   'switching.ladder-never': ({ name }: { name: string }) =>
     `${name} is never called for by a value within the range.`,
+  'switching.ladder-at-edge': ({ name, band }: { name: string; band: number }) =>
+    `The band of ${name}, ±${written(band, 3)}, reaches over the range: at worst it never comes.`,
   'switching.ladder-chatters': ({ name }: { name: string }) =>
     `${name} chatters: it has neither hysteresis nor delay, and ends by itself.`,
   'switching.ladder-no-way-out': ({ name }: { name: string }) =>

@@ -7,7 +7,10 @@ const Seconds = z
   .number()
   .min(0, codeOf('model.wait-not-negative'))
   .max(86_400, codeOf('model.wait-most-a-day'))
-  .refine((value) => Math.abs(value * 1000 - Math.round(value * 1000)) < 1e-6, codeOf('model.whole-milliseconds'));
+  .refine(
+    (value) => Math.abs(value * 1000 - Math.round(value * 1000)) < 1e-6,
+    codeOf('model.whole-milliseconds'),
+  );
 
 /** What a level of alarm does while it stands. */
 export const ACTIONS = ['show', 'lamp', 'flash', 'sound', 'pause', 'stop', 'lock'] as const;
@@ -48,7 +51,10 @@ export const LadderPlan = z
   .object({
     /** Unit of the limits and hystereses. */
     unit: ShortText(12),
-    levels: z.array(Level).min(1, codeOf('model.one-level-least')).max(MAX_LEVELS, codeOf('model.most-8-levels')),
+    levels: z
+      .array(Level)
+      .min(1, codeOf('model.one-level-least'))
+      .max(MAX_LEVELS, codeOf('model.most-8-levels')),
     /** So long after the start no limit counts, s; a fault counts from the first moment unless it waits too. */
     startUp: Seconds,
     faultsWaitToo: z.boolean(),

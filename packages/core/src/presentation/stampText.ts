@@ -16,6 +16,7 @@ const STEP_NAMES: Readonly<Record<string, Message>> = {
   follow: say('step.input-follows-output'),
   sensitivity: say('step.sensitivity-set'),
   'scale.taken': say('step.scaling-entered-controller'),
+  'switch.taken': say('step.alarms-entered-controller'),
   'safe-supply': say('step.safety-relay-fed'),
   'safe-closed': say('step.both-channels-closed-guard'),
   'safe-reset': say('step.reset-tried'),

@@ -11,6 +11,7 @@ import { tellingTerminals } from '../catalog/index.ts';
 import type { DeviceOutput } from '../catalog/index.ts';
 import type { CheckGroup, Expected, ProofPlan } from './check.ts';
 import { functionGroup } from './functionChecks.ts';
+import { ladderGroups } from './ladderChecks.ts';
 import { programGroup } from './programChecks.ts';
 import { communicationGroup, pulseGroup, signalChecks, voltsCheck } from './signalChecks.ts';
 import { yesno } from './sought.ts';
@@ -87,11 +88,18 @@ const outline = oncePer((analysis: Analysis): SoughtGroup[] => {
         { ...communicationGroup(context), caution: MOVES },
         ...furtherGroups(analysis),
         ...functionGroup(context),
+        ...ladderGroups(analysis),
       ];
     case 'pulses':
       return [...supply, { ...pulseGroup(context), caution: MOVES }, ...functionGroup(context)];
     default:
-      return [...supply, ...stateGroups(analysis), ...functionGroup(context), ...programGroup(context)];
+      return [
+        ...supply,
+        ...stateGroups(analysis),
+        ...functionGroup(context),
+        ...programGroup(context),
+        ...ladderGroups(analysis),
+      ];
   }
 });
 
@@ -281,6 +289,15 @@ const CHECK_NAMES: Readonly<Record<string, Message>> = {
   controller: say('proof.controller'),
   screen: say('proof.panel-screen'),
   case: say('proof.program-case'),
+  reaches: say('proof.alarm-limit'),
+  leaves: say('proof.alarm-back'),
+  stays: say('proof.alarm-stays'),
+  delay: say('proof.alarm-delay'),
+  power: say('proof.alarm-power'),
+  without: say('proof.alarm-without'),
+  clear: say('proof.alarm-clear'),
+  break: say('proof.alarm-break'),
+  short: say('proof.alarm-short'),
 };
 
 /** What a check was, by its key alone: also where the point is another by now. */
@@ -292,6 +309,12 @@ export function checkName(key: string): Text {
   if (state === 'present') return say('proof.with-target', { name });
   return state === 'away' ? say('proof.without-target', { name }) : name;
 }
+
+/** Checks at which something is as it should be, or is not. */
+const AS_EXPECTED: ReadonlySet<string> = new Set([
+  ...['reading', 'bits', 'led', 'action', 'active', 'function', 'controller'],
+  ...['stays', 'power', 'without', 'clear', 'break', 'short'],
+]);
 
 /** What a yes or no of a check is called. */
 export function seenText(key: string, value: boolean): Text {
@@ -306,15 +329,13 @@ export function seenText(key: string, value: boolean): Text {
       return value ? say('proof.arrives-and-is-valid') : say('proof.nothing-or-invalid');
     case 'rest':
       return value ? say('proof.count-stands-still') : say('proof.count-goes-on');
-    case 'reading':
-    case 'bits':
-    case 'led':
-    case 'action':
-    case 'active':
-    case 'function':
-    case 'controller':
-      return value ? say('proof.as-expected-2') : say('proof.other');
     default:
-      return value ? say('proof.on') : say('proof.off');
+      return AS_EXPECTED.has(kindOfCheck(key))
+        ? value
+          ? say('proof.as-expected-2')
+          : say('proof.other')
+        : value
+          ? say('proof.on')
+          : say('proof.off');
   }
 }

@@ -11,13 +11,14 @@ import { landSteps, stampedSteps } from '../presentation/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { chainOf, disagreementOf, givenSignal, scaleStep } from '../scaling/index.ts';
+import { ladderOf, switchStep } from '../switching/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { checkName, checkKeys } from './plan.ts';
 import { resultValues } from './judge.ts';
 
 export type Status = 'open' | 'underway' | 'proven' | 'failed' | 'doubtful' | 'cannot';
-export type Stage = 'fit' | 'land' | 'set' | 'scale' | 'prove';
+export type Stage = 'fit' | 'land' | 'set' | 'scale' | 'switch' | 'prove';
 
 export interface PointProgress {
   readonly pointId: string;
@@ -88,6 +89,7 @@ function stageParts(job: JobContent, analysis: Analysis, verdict: Judgement): St
     },
     ...setPart(index, point.id),
     ...scalePart(analysis),
+    ...switchPart(analysis),
     provePart(analysis),
   ];
 }
@@ -142,6 +144,20 @@ function givenPart(analysis: Analysis): StagePart[] {
     : [{ stage: 'scale', mark: 'open', next: say('proof.next-scale-enter-controller') }];
 }
 
+/** Switch: done once the alarms are right and the controller was said to hold them. */
+function switchPart(analysis: Analysis): StagePart[] {
+  const found = ladderOf(analysis);
+  if (!found) return [];
+  if ('problem' in found)
+    return [{ stage: 'switch', mark: 'doubtful', next: say('proof.next', { next: found.problem }) }];
+  const { length } = found.findings;
+  if (length)
+    return [{ stage: 'switch', mark: 'underway', next: say('proof.next-switch-wrong', { count: length }) }];
+  return switchStep(analysis, found).stamp
+    ? [{ stage: 'switch', mark: 'proven' }]
+    : [{ stage: 'switch', mark: 'open', next: say('proof.next-switch-enter') }];
+}
+
 function provePart(analysis: Analysis): StagePart {
   const checks = checkKeys(analysis);
   const latest = holdingResults(analysis.context);
@@ -170,6 +186,9 @@ function counted(done: number, all: number): Status {
   return done < all ? 'underway' : 'proven';
 }
 
+/** Stages that do not make a point begun. */
+const COMES_LATER: ReadonlySet<Stage> = new Set(['set', 'scale', 'switch']);
+
 /** One mark for all stages. What the sheet knows by itself does not make a point begun. */
 function worst(parts: readonly StagePart[]): Status {
   const has = (mark: Status): boolean => parts.some((part) => part.mark === mark);
@@ -177,9 +196,7 @@ function worst(parts: readonly StagePart[]): Status {
   if (has('failed')) return 'failed';
   if (has('doubtful')) return 'doubtful';
   if (parts.every(({ mark }) => mark === 'proven')) return 'proven';
-  return parts.every(({ stage, mark }) => stage === 'set' || stage === 'scale' || mark === 'open')
-    ? 'open'
-    : 'underway';
+  return parts.every(({ stage, mark }) => COMES_LATER.has(stage) || mark === 'open') ? 'open' : 'underway';
 }
 
 function shortReason({ reasons, sentence }: Judgement): Message {

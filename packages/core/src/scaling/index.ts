@@ -19,7 +19,7 @@ export { unfitNumbers } from './plcCode/unfit.ts';
 export { printBlock } from './plcCode/print.ts';
 export { compileBlock } from './plcCode/run.ts';
 export * as plc from './plcCode/program.ts';
-export type { Expression, Instance, PlcBlock, PlcType, Statement, Variable } from './plcCode/program.ts';
+export type { Expression, Instance, PlcBlock, Statement, Variable } from './plcCode/program.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
 export { chainOf, isMeasured } from './pointChain.ts';
 export type { PointChain } from './pointChainTypes.ts';

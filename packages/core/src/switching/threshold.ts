@@ -44,6 +44,16 @@ export interface Threshold {
 const DECIDED: readonly LinkKey[] = LINKS.filter((key) => key !== 'display');
 
 /**
+ * ± so much a limit at a value is off at worst, in the value's unit, where it is decided.
+ * @throws JobProblem where the chain has no budget there.
+ */
+export const offBy = (analysis: Analysis, made: PointChain, value: number, at: DecidedAt): number =>
+  budgetAt(analysis, made, value).contributions.reduce(
+    (sum, { key, plusMinus }) => sum + (WITHOUT[at](key) ? 0 : plusMinus),
+    0,
+  );
+
+/**
  * The band in which a threshold on a point's value truly switches, from the error budget of its chain up to the place
  * where it is decided: every cause at its worst at once.
  * @param set value at which it switches on, @param reset at which off again, both in the value's unit.
@@ -51,13 +61,8 @@ const DECIDED: readonly LinkKey[] = LINKS.filter((key) => key !== 'display');
  */
 export function thresholdOf(analysis: Analysis, made: PointChain, set: number, reset: number): Threshold {
   if (set === reset) refuse(say('switching.set-is-reset'), 'reset');
-  const budgets = [set, reset].map((value) => budgetAt(analysis, made, value).contributions);
   const offAt = (at: DecidedAt): number =>
-    Math.max(
-      ...budgets.map((causes) =>
-        causes.reduce((sum, { key, plusMinus }) => sum + (WITHOUT[at](key) ? 0 : plusMinus), 0),
-      ),
-    );
+    Math.max(...[set, reset].map((value) => offBy(analysis, made, value, at)));
   const places = PLACES.map((at) => ({ at, plusMinus: offAt(at) }));
   const plusMinus = offAt('controller');
   const bandsAt = (value: number): ((key: LinkKey) => Band) => {

@@ -130,9 +130,7 @@ export const printBlockBody = (block: PlcBlock): string =>
   block.body.flatMap((statement) => printStatement(statement, typesOfBlock(block), '  ')).join('\n');
 
 const declaredInstances = (keyword: string, instances: readonly Instance[]): string[] =>
-  instances.length
-    ? [keyword, ...instances.map(({ name, type }) => `  ${name} : ${type};`), 'END_VAR']
-    : [];
+  instances.length ? [keyword, ...instances.map(({ name, type }) => `  ${name} : ${type};`), 'END_VAR'] : [];
 
 /** A function block as Structured Text of IEC 61131-3. */
 export function printBlock(block: PlcBlock): string {

@@ -118,7 +118,12 @@ export function compileBlock(block: PlcBlock): RunningBlock {
   const inputs = block.inputs.map(({ name, type }) => ({ at: scope.slot(name), type }));
   const outputs = block.outputs.map(({ name }) => scope.slot(name));
   const fresh = ({ type }: Instance): BlockState => STANDARD_BLOCKS[type].fresh();
-  const memory: Memory = { values: [...zero], overflow: undefined, instances: block.instances.map(fresh), now: 0 };
+  const memory: Memory = {
+    values: [...zero],
+    overflow: undefined,
+    instances: block.instances.map(fresh),
+    now: 0,
+  };
   return {
     cycle: (now, given) => {
       memory.now = now;
@@ -137,10 +142,7 @@ export function compileBlock(block: PlcBlock): RunningBlock {
   };
 }
 
-function compileStatement(
-  statement: Statement,
-  scope: Scope,
-): (memory: Memory) => void {
+function compileStatement(statement: Statement, scope: Scope): (memory: Memory) => void {
   if (statement.kind === 'assign') {
     const at = scope.slot(statement.to);
     const type = sure(scope.types.get(statement.to));
@@ -170,7 +172,11 @@ function compileCall(
   const { inputs, run } = STANDARD_BLOCKS[type];
   const values = Object.entries(given).map(([name, value]) => ({
     name,
-    value: compileExpression(value, scope, inputs[name] ?? refuse(say('scaling.not-declared', { name: `${of}.${name}` }))),
+    value: compileExpression(
+      value,
+      scope,
+      inputs[name] ?? refuse(say('scaling.not-declared', { name: `${of}.${name}` })),
+    ),
   }));
   return (memory) => {
     const state = nth(memory.instances, at);
@@ -205,11 +211,7 @@ function compileLogic({ operator, of }: Extract<Expression, { kind: 'logic' }>, 
     : (memory) => (parts.some((part) => part(memory) === 1) ? 1 : 0);
 }
 
-function compileExpression(
-  expression: Expression,
-  scope: Scope,
-  wanted: PlcType,
-): Compiled {
+function compileExpression(expression: Expression, scope: Scope, wanted: PlcType): Compiled {
   switch (expression.kind) {
     case 'number': {
       const value = PLAIN.has(wanted) ? rounded(expression.value, wanted) : BigInt(expression.value);

@@ -81,6 +81,7 @@ const WRONG: readonly (readonly [string, string, Ladder])[] = [
   ['a pause that nobody sees', 'ladder-unseen', ladder([{ ...PAUSE, does: ['pause'] }, STOP])],
   ['a limit above the range', 'ladder-never', ladder([PAUSE, { ...STOP, limit: 120 }])],
   ['a lower limit below the range', 'ladder-never', ladder([{ ...LOW, limit: -1 }])],
+  ['a limit whose band reaches over the range', 'ladder-at-edge', ladder([PAUSE, { ...STOP, limit: 99.8 }])],
   ['a bare comparison', 'ladder-chatters', ladder([{ ...WARN, hysteresis: 0, delay: 0 }, STOP])],
   [
     'a hysteresis that reaches over the range',

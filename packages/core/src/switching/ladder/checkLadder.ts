@@ -71,7 +71,10 @@ export function checkLadder(ladder: Ladder, bandOf: BandOf): LadderFinding[] {
   const restZone = machine.restZone();
   if (restZone === undefined) return [still(say('switching.ladder-no-rest'))];
   return [
-    ...ladder.levels.flatMap((level) => levelFindings(ladder, level)),
+    ...ladder.levels.flatMap((level) => [
+      ...levelFindings(ladder, level),
+      ...edgeFindings(ladder, level, bandOf),
+    ]),
     ...pairsOf(ladder.levels).flatMap((pair) => pairFindings(ladder, pair, bandOf)),
     ...faultFindings(ladder, machine, restZone),
     ...(ladder.bypass.seconds > 0 && !ladder.bypass.shown
@@ -123,6 +126,14 @@ function levelFindings(ladder: Ladder, level: Level): LadderFinding[] {
     ...(lost ? [found(say('switching.ladder-lock-lost', { name }), wayTo(lost.from, lost.event))] : []),
     ...(again ? [found(say('switching.ladder-restarts', { name }), wayTo(again.from, again.event))] : []),
   ];
+}
+
+/** A level within the range whose band reaches over its end: at worst the value stops before it is met. */
+function edgeFindings({ range }: Ladder, { name, limit, direction }: Level, bandOf: BandOf): LadderFinding[] {
+  const band = bandOf(limit);
+  const within = direction === 'above' ? limit <= range.high : limit >= range.low;
+  const met = direction === 'above' ? limit + band <= range.high : limit - band >= range.low;
+  return within && !met ? [{ sentence: say('switching.ladder-at-edge', { name, band }), way: [] }] : [];
 }
 
 /** A state from which nothing leads back to where no level stands; a power cut, a fault or a bypass is no way out. */

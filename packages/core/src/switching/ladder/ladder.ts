@@ -14,7 +14,11 @@ export const isProtective = ({ does }: Pick<Level, 'does'>): boolean =>
   does.includes('stop') || does.includes('lock');
 
 /** Values at which a level is called for, and from which on no more. */
-export const turnsOf = ({ limit, hysteresis, direction }: Level): { readonly on: number; readonly back: number } => ({
+export const turnsOf = ({
+  limit,
+  hysteresis,
+  direction,
+}: Level): { readonly on: number; readonly back: number } => ({
   on: limit,
   back: direction === 'above' ? limit - hysteresis : limit + hysteresis,
 });

@@ -22,8 +22,26 @@ const PAUSE: Level = {
 const LADDER: Ladder = {
   levels: [
     PAUSE,
-    { ...PAUSE, id: 'b', name: 'Stop', limit: 40, delay: 0, does: ['show', 'lamp', 'sound', 'stop', 'lock'], clearedBy: 'key', keptOverPowerCut: true },
-    { ...PAUSE, id: 'c', name: 'Too low', limit: 4.1, direction: 'below', hysteresis: 0.7, clearedBy: 'itself', onFault: 'holds' },
+    {
+      ...PAUSE,
+      id: 'b',
+      name: 'Stop',
+      limit: 40,
+      delay: 0,
+      does: ['show', 'lamp', 'sound', 'stop', 'lock'],
+      clearedBy: 'key',
+      keptOverPowerCut: true,
+    },
+    {
+      ...PAUSE,
+      id: 'c',
+      name: 'Too low',
+      limit: 4.1,
+      direction: 'below',
+      hysteresis: 0.7,
+      clearedBy: 'itself',
+      onFault: 'holds',
+    },
   ],
   range: { low: 0, high: 100 },
   startUp: 5,
@@ -85,7 +103,12 @@ test.each(FLAWS)('what is often written wrong is seen: %s', (flaw) => {
 });
 
 test('a bare comparison comes more often than it should, and an equality on REAL hardly ever', () => {
-  const of = (flaw?: (typeof FLAWS)[number]) => executed({ ladder: { ...LADDER, levels: [{ ...PAUSE, onFault: 'rests', clearedBy: 'itself' }] }, steps: 200_000, ...(flaw && { flaw }) }).comes;
+  const of = (flaw?: (typeof FLAWS)[number]) =>
+    executed({
+      ladder: { ...LADDER, levels: [{ ...PAUSE, onFault: 'rests', clearedBy: 'itself' }] },
+      steps: 200_000,
+      ...(flaw && { flaw }),
+    }).comes;
   expect(of('equals').code).toBeLessThan(of().right / 2);
   expect(of('bare').code).toBeGreaterThan(of().right);
 });
@@ -112,7 +135,10 @@ test('the PLCopen document is well formed and holds the block with its instances
   const { project } = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@' }).parse(xml);
   const { pou } = project.types.pous;
   expect([pou['@name'], pou['@pouType']]).toEqual(['Alarms_AT_223', 'functionBlock']);
-  const locals: { '@retain'?: string; variable: { '@name': string } | { '@name': string }[] }[] = pou.interface.localVars;
-  expect(locals.filter((one) => one['@retain'] === 'true').map(({ variable }) => variable)).toMatchObject([{ '@name': 'Latch2' }]);
+  const locals: { '@retain'?: string; variable: { '@name': string } | { '@name': string }[] }[] =
+    pou.interface.localVars;
+  expect(locals.filter((one) => one['@retain'] === 'true').map(({ variable }) => variable)).toMatchObject([
+    { '@name': 'Latch2' },
+  ]);
   expect(pou.body.ST.xhtml['#text']).toContain('Latch1(S :=');
 });

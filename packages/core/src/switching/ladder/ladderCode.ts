@@ -33,20 +33,14 @@ const ACTION_OUTPUTS = [
   ['lock', 'LockedOut'],
 ] as const satisfies readonly (readonly [Action, string])[];
 
-const bool = (text: string, comment?: string): Variable => ({ name: text, type: 'BOOL', ...(comment && { comment }) });
+const bool = (text: string, comment?: string): Variable => ({
+  name: text,
+  type: 'BOOL',
+  ...(comment && { comment }),
+});
 
 /** Inputs of the block, in the order in which they are given. */
-export const LADDER_INPUTS = [
-  'Value',
-  'Fault',
-  'AnyoneClears',
-  'OperatorClears',
-  'KeyClears',
-  'BypassOn',
-  'BypassOff',
-] as const;
-
-const INPUTS = (type: RealType, unit: string): Variable[] => [
+const inputsOf = (type: RealType, unit: string): Variable[] => [
   { name: 'Value', type, comment: unit },
   bool('Fault', 'break, short or invalid: there is nothing to measure'),
   bool('AnyoneClears'),
@@ -59,7 +53,14 @@ const INPUTS = (type: RealType, unit: string): Variable[] => [
 /** Names of what belongs to a level: its number, and its name as far as a controller takes it. */
 const namesOf = (level: Level, i: number) => {
   const n = i + 1;
-  return { output: `L${n}_${identifier(level.name)}`, called: `Called${n}`, latch: `Latch${n}`, delay: `Delay${n}`, beat: `Beat${n}`, lit: `Lit${n}` };
+  return {
+    output: `L${n}_${identifier(level.name)}`,
+    called: `Called${n}`,
+    latch: `Latch${n}`,
+    delay: `Delay${n}`,
+    beat: `Beat${n}`,
+    lit: `Lit${n}`,
+  };
 };
 
 /** Outputs of the block: each level as it acts, each action, the flashing lamp, and the bypass. */
@@ -85,17 +86,24 @@ export function ladderCode(
   return {
     name: `Alarms_${identifier(tag)}`,
     comment: `Alarm ladder of ${tag}, ${levels.length === 1 ? 'one level' : `${levels.length} levels`} in ${unit}.`,
-    inputs: INPUTS(type, unit),
+    inputs: inputsOf(type, unit),
     outputs: outputsOf(ladder),
     locals: [
       bool('Starting'),
       bool('Faulted'),
-      ...names.flatMap(({ called, lit }, i) => [bool(called), ...(flashes(nth(levels, i)) ? [bool(lit)] : [])]),
+      ...names.flatMap(({ called, lit }, i) => [
+        bool(called),
+        ...(flashes(nth(levels, i)) ? [bool(lit)] : []),
+      ]),
     ],
     instances: [
       ...(ladder.startUp > 0 ? [ton('StartUp')] : []),
       ...(ladder.bypass.seconds > 0
-        ? [{ name: 'BypassEdge', type: 'R_TRIG' as const }, { name: 'Bypass', type: 'RS' as const }, ...(ladder.bypass.ends ? [ton('BypassTime')] : [])]
+        ? [
+            { name: 'BypassEdge', type: 'R_TRIG' as const },
+            { name: 'Bypass', type: 'RS' as const },
+            ...(ladder.bypass.ends ? [ton('BypassTime')] : []),
+          ]
         : []),
       ...levels.flatMap((level, i) => instancesOf(level, nth(names, i), flaw)),
     ],
@@ -112,7 +120,11 @@ type Names = ReturnType<typeof namesOf>;
 
 const ton = (text: string): Instance => ({ name: text, type: 'TON' });
 const flashes = ({ does }: Level): boolean => does.includes('flash');
-const call = (of: string, given: Readonly<Record<string, Expression>>): Statement => ({ kind: 'call', of, given });
+const call = (of: string, given: Readonly<Record<string, Expression>>): Statement => ({
+  kind: 'call',
+  of,
+  given,
+});
 const time = (ms: number): Expression => ({ kind: 'time', ms });
 
 function instancesOf(level: Level, { latch, delay, beat }: Names, flaw: Flaw | undefined): Instance[] {
@@ -200,7 +212,8 @@ function levelBody(
   const inFault = level.onFault === 'holds' ? name(called) : truth(level.onFault === 'acts');
   const lasts = timed ? member(delay, 'Q') : name(called);
   const direct = level.onFault === 'acts' && timed;
-  const calls = flaw === 'wrongSide' && timed ? lasts : and(name(called), direct ? or(lasts, name('Faulted')) : lasts);
+  const calls =
+    flaw === 'wrongSide' && timed ? lasts : and(name(called), direct ? or(lasts, name('Faulted')) : lasts);
   const may = cleared(level);
   const ended = not(name(called));
   return [
@@ -247,14 +260,24 @@ function acting({ levels, bypass: { shown, seconds } }: Ladder): Statement[] {
     ...levels.map((level, i) => {
       const { output, latch } = nth(names, i);
       const stands = member(latch, 'Q1');
-      return assign(output, level.does.includes('lock') || seconds === 0 ? stands : and(stands, not(name('Bypassed'))));
+      return assign(
+        output,
+        level.does.includes('lock') || seconds === 0 ? stands : and(stands, not(name('Bypassed'))),
+      );
     }),
     ...ACTION_OUTPUTS.map(([action, text]) =>
-      assign(text, any([...all(action), ...(action === 'show' && shown && seconds > 0 ? [name('Bypassed')] : [])])),
+      assign(
+        text,
+        any([...all(action), ...(action === 'show' && shown && seconds > 0 ? [name('Bypassed')] : [])]),
+      ),
     ),
     assign(
       'LampFlash',
-      any(levels.flatMap((level, i) => (flashes(level) ? [and(name(nth(names, i).lit), name(nth(names, i).output))] : []))),
+      any(
+        levels.flatMap((level, i) =>
+          flashes(level) ? [and(name(nth(names, i).lit), name(nth(names, i).output))] : [],
+        ),
+      ),
     ),
   ];
 }

@@ -21,7 +21,15 @@ const PAUSE: Level = {
   onFault: 'acts',
   keptOverPowerCut: true,
 };
-const STOP: Level = { ...PAUSE, id: 'b', name: 'Stop', limit: 40, delay: 0, does: ['show', 'lock'], clearedBy: 'key' };
+const STOP: Level = {
+  ...PAUSE,
+  id: 'b',
+  name: 'Stop',
+  limit: 40,
+  delay: 0,
+  does: ['show', 'lock'],
+  clearedBy: 'key',
+};
 const LADDER: Ladder = {
   levels: [PAUSE, STOP],
   range: { low: 0, high: 100 },
@@ -36,7 +44,9 @@ const turns = (ladder: Ladder, signal: Signal, acts: LadderAct[] = []): string[]
   const frames = playLadder(ladder, signal, acts);
   return frames.flatMap(({ at, levels }, n) =>
     levels.flatMap(({ on }, i) =>
-      on === (frames[n - 1]?.levels[i]?.on ?? false) ? [] : [`${at} ${nth(ladder.levels, i).name} ${on ? 'on' : 'off'}`],
+      on === (frames[n - 1]?.levels[i]?.on ?? false)
+        ? []
+        : [`${at} ${nth(ladder.levels, i).name} ${on ? 'on' : 'off'}`],
     ),
   );
 };
@@ -97,12 +107,15 @@ const anyLevel = fc
     keptOverPowerCut: fc.boolean(),
     locks: fc.boolean(),
   })
-  .map(({ locks, ...level }): Level => ({
-    ...level,
-    id: 'x',
-    name: 'X',
-    does: locks ? ['show', 'lock'] : ['show'],
-  }) as Level);
+  .map(
+    ({ locks, ...level }): Level =>
+      ({
+        ...level,
+        id: 'x',
+        name: 'X',
+        does: locks ? ['show', 'lock'] : ['show'],
+      }) as Level,
+  );
 
 const anyLadder = fc
   .record({
@@ -145,7 +158,11 @@ const anyActs = fc
 const STEP = 0.01;
 
 /** The same in fine steps, written from the words of a ladder and from nothing of its code. */
-function finely({ levels, startUp, faultsWaitToo, bypass }: Ladder, signal: Signal, acts: readonly LadderAct[]) {
+function finely(
+  { levels, startUp, faultsWaitToo, bypass }: Ladder,
+  signal: Signal,
+  acts: readonly LadderAct[],
+) {
   const rank = ['itself', 'anyone', 'operator', 'key'];
   const end = sure(Array.from(signal.at).at(-1));
   const on = levels.map(() => false);
@@ -176,12 +193,15 @@ function finely({ levels, startUp, faultsWaitToo, bypass }: Ladder, signal: Sign
       const was = called[i];
       const over = level.direction === 'above' ? value - level.limit : level.limit - value;
       const beyond = over >= -1e-9 || (was === true && over > 1e-9 - level.hysteresis);
-      if (fault && !(starting && faultsWaitToo)) called[i] = level.onFault === 'holds' ? was === true : level.onFault === 'acts';
+      if (fault && !(starting && faultsWaitToo))
+        called[i] = level.onFault === 'holds' ? was === true : level.onFault === 'acts';
       else called[i] = beyond && !fault && !starting;
       waited[i] = called[i] && was ? nth(waited, i) + STEP : 0;
       const forced = fault && level.onFault === 'acts' && !(starting && faultsWaitToo);
       if (called[i] && (forced || nth(waited, i) >= level.delay - 1e-9)) on[i] = true;
-      const cleared = now.some((act) => rank.indexOf(act) > 0 && rank.indexOf(act) >= rank.indexOf(level.clearedBy));
+      const cleared = now.some(
+        (act) => rank.indexOf(act) > 0 && rank.indexOf(act) >= rank.indexOf(level.clearedBy),
+      );
       if (!called[i] && (level.clearedBy === 'itself' || cleared)) on[i] = false;
     });
     course.push([...on]);
@@ -245,7 +265,17 @@ test('every way that a played ladder stands is a state that the whole check goes
       const rest = machine.restZone();
       fc.pre(rest !== undefined);
       const all = after(machine, [machine.first(sure(rest))]);
-      const seen = new Set(all.map(({ fault, starting, bypassed, phases }) => [fault, starting, bypassed, isOn(nth(phases, 0)), phases[0] === 'waits' || phases[0] === 'acts'].join()));
+      const seen = new Set(
+        all.map(({ fault, starting, bypassed, phases }) =>
+          [
+            fault,
+            starting,
+            bypassed,
+            isOn(nth(phases, 0)),
+            phases[0] === 'waits' || phases[0] === 'acts',
+          ].join(),
+        ),
+      );
       for (const { fault, starting, bypassed, levels } of playLadder(ladder, signal, acts)) {
         const { on, called } = nth(levels, 0);
         expect(seen).toContain([fault, starting, bypassed, on, called].join());

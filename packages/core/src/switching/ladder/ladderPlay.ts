@@ -48,7 +48,8 @@ export function playLadder(ladder: Ladder, signal: Signal, acts: readonly Ladder
   for (let i = 0; i + 1 < at.length; i++) {
     const [from, to] = [1000 * (at[i] ?? 0), 1000 * (at[i + 1] ?? 0)];
     const [first, last] = [values[i] ?? 0, values[i + 1] ?? 0];
-    const valueAt = (t: number): number => (t === to ? last : first + ((last - first) * (t - from)) / (to - from));
+    const valueAt = (t: number): number =>
+      t === to ? last : first + ((last - first) * (t - from)) / (to - from);
     let start = from;
     while (start < to) {
       while (moment < moments.length && nth(moments, moment) <= start) moment++;
@@ -98,7 +99,8 @@ class Player {
       const crossing = fault ? undefined : this.#crossing({ from, to, first, last, fault }, at);
       const next = Math.min(timer > at ? timer : Infinity, crossing?.at ?? Infinity);
       if (!(next < to)) return;
-      const value = next === crossing?.at ? crossing.value : first + ((last - first) * (next - from)) / (to - from);
+      const value =
+        next === crossing?.at ? crossing.value : first + ((last - first) * (next - from)) / (to - from);
       this.#step(next, { value, fault });
       at = next;
     }
@@ -117,7 +119,10 @@ class Player {
       const edge = called ? back : on;
       const at = from + ((edge - first) / (last - first)) * (to - from);
       // Without hysteresis a level is called for at its limit, and no more just beyond it.
-      const value = called && level.hysteresis === 0 ? edge + (rising ? 1 : -1) * (1e-12 * Math.abs(edge) + 1e-300) : edge;
+      const value =
+        called && level.hysteresis === 0
+          ? edge + (rising ? 1 : -1) * (1e-12 * Math.abs(edge) + 1e-300)
+          : edge;
       if (at > after && at < (found?.at ?? Infinity)) found = { at, value };
     });
     return found;

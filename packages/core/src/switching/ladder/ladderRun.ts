@@ -74,9 +74,7 @@ export class LadderRun {
       const was = stand.called;
       if (faulted) {
         if (level.onFault !== 'holds') stand.called = level.onFault === 'acts';
-      } else
-        stand.called =
-          !fault && !this.starting && isBeyond(level, value, was, this.#turns[i]);
+      } else stand.called = !fault && !this.starting && isBeyond(level, value, was, this.#turns[i]);
       if (stand.called && !was) stand.since = at;
       this.#follow(level, stand, at, { direct: faulted && level.onFault === 'acts', clear });
     });

@@ -17,9 +17,9 @@ export interface LadderState {
 
 /** What can happen next; times come as events of their own, so every order of them is gone through. */
 export type LadderEvent =
-  | { readonly is: 'value'; readonly zone: number }
+  | { readonly is: 'value'; readonly zone: number; readonly value: number }
   | { readonly is: 'fault' | 'mended' | 'started' | 'power' | 'bypass' | 'bypassOver' }
-  | { readonly is: 'delay'; readonly level: number }
+  | { readonly is: 'delay'; readonly level: number; readonly name: string }
   | { readonly is: 'clear'; readonly by: Exclude<Clearer, 'itself'> };
 
 /** A value of each zone in which nothing turns: between limits and the ends of their hysteresis, within the range. */
@@ -75,17 +75,19 @@ export class LadderMachine {
   }
 
   events({ zone, fault, starting, bypassed, phases }: LadderState): LadderEvent[] {
-    const { bypass } = this.#ladder;
+    const { bypass, levels } = this.#ladder;
     return [
       ...[zone - 1, zone + 1]
         .filter((next) => next >= 0 && next < this.#values.length)
-        .map((next): LadderEvent => ({ is: 'value', zone: next })),
+        .map((next): LadderEvent => ({ is: 'value', zone: next, value: nth(this.#values, next) })),
       { is: fault ? 'mended' : 'fault' },
       ...(starting ? [{ is: 'started' } as const] : []),
       { is: 'power' },
       ...(bypass.seconds > 0 && !bypassed ? [{ is: 'bypass' } as const] : []),
       ...(bypassed ? [{ is: 'bypassOver' } as const] : []),
-      ...phases.flatMap((phase, level): LadderEvent[] => (phase === 'waits' ? [{ is: 'delay', level }] : [])),
+      ...phases.flatMap((phase, level): LadderEvent[] =>
+        phase === 'waits' ? [{ is: 'delay', level, name: nth(levels, level).name }] : [],
+      ),
       ...(phases.includes('kept') || phases.includes('acts')
         ? CLEARERS.flatMap((by): LadderEvent[] => (by === 'itself' ? [] : [{ is: 'clear', by }]))
         : []),
@@ -159,4 +161,5 @@ const released = (phase: Phase, { clearedBy }: Level): Phase =>
 export const isOn = (phase: Phase): boolean => phase === 'acts' || phase === 'kept';
 
 /** The key opens what an operator may, and an operator what anyone may. */
-export const mayClear = (by: Clearer, wanted: Clearer): boolean => CLEARERS.indexOf(by) >= CLEARERS.indexOf(wanted);
+export const mayClear = (by: Clearer, wanted: Clearer): boolean =>
+  CLEARERS.indexOf(by) >= CLEARERS.indexOf(wanted);

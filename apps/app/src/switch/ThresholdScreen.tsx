@@ -2,14 +2,14 @@ import { effective } from '@keypost/core/scaling';
 import type { OpenPoint } from '../point/usePoint';
 import { ToolCard } from '../tools/ToolCard';
 import { Beside } from '../ui/Beside';
-import { ChainSubPage } from './ChainSubPage';
+import { ChainSubPage } from '../chain/ChainSubPage';
 import { ThresholdCard } from './ThresholdCard';
-import type { ChainMoment } from './useChain';
+import type { ChainMoment } from '../chain/useChain';
 
 /** A threshold on a value: between which values it truly switches, how much hysteresis it needs, and how soon it acts. */
 export function ThresholdScreen() {
   return (
-    <ChainSubPage title="Threshold" pair>
+    <ChainSubPage title="Threshold" of="switch" pair>
       {(point, { made }) => (
         <Beside
           left={<ThresholdCard point={point} made={made} />}

@@ -8,15 +8,18 @@ import type { ChainMoment } from './useChain';
 /** A page about a point's chain that leads back to it; where there is no chain yet, it says why. */
 export function ChainSubPage({
   title,
+  of = 'scale',
   pair,
   children,
 }: {
   title: string;
+  /** The stage that it leads back to. */
+  of?: 'scale' | 'switch';
   pair?: boolean;
   children: (point: OpenPoint, moment: ChainMoment) => ReactNode;
 }) {
   return (
-    <PointSubPage title={title} of="scale" pair={pair}>
+    <PointSubPage title={title} of={of} pair={pair}>
       {(point) => <Chained point={point} render={children} />}
     </PointSubPage>
   );

@@ -13,9 +13,9 @@ import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { parseTyped } from '../ui/typedNumbers';
-import { linkNumber, linkText } from './chainText';
-import type { LinkText } from './chainText';
-import type { ChainMoment } from './useChain';
+import { linkNumber, linkText } from '../chain/chainText';
+import type { LinkText } from '../chain/chainText';
+import type { ChainMoment } from '../chain/useChain';
 
 type Made = ChainMoment['made'];
 

@@ -1,0 +1,238 @@
+import { textOf } from '@keypost/core/messages';
+import { chainOf, moveChain } from '@keypost/core/scaling';
+import type { PointChain } from '@keypost/core/scaling';
+import { exampleSignal, LADDER_KINDS, ladderOf, playLadder, switchStep } from '@keypost/core/switching';
+import type { LadderKind, PointLadder } from '@keypost/core/switching';
+import { unlessRefused } from '@keypost/core/model';
+import { written } from '@keypost/core/units';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { linkNumber, linkText } from '../chain/chainText';
+import { useSave } from '../data/useSave';
+import { PointFrame, PointPage } from '../point/PointFrame';
+import { NextStep, StampSteps } from '../point/StampSteps';
+import type { OpenPoint } from '../point/usePoint';
+import { Card, Row } from '../ui/Card';
+import { MoreRow } from '../ui/MoreRow';
+import { Notice } from '../ui/Notice';
+import { Text } from '../ui/Text';
+import { Findings } from './Findings';
+import { LadderChart } from './LadderChart';
+import { Standing } from './Standing';
+import { TimeSlider } from './TimeSlider';
+import { frameAt, valueAt } from './times';
+
+/** Switch: at which value something switches, how surely, and what follows. */
+export function SwitchScreen() {
+  return <PointFrame>{(point) => <Switch point={point} />}</PointFrame>;
+}
+
+function Switch({ point }: { point: OpenPoint }) {
+  const made = useMemo(() => chainOf(point.analysis), [point.analysis]);
+  const found = useMemo(() => ladderOf(point.analysis), [point.analysis]);
+  if (found && !('problem' in found)) return <WithLadder point={point} found={found} />;
+  const problem = found?.problem ?? (made && 'problem' in made ? made.problem : undefined);
+  return (
+    <PointPage
+      point={point}
+      page="switch"
+      main={
+        <>
+          {problem && <Notice>{textOf(problem)}</Notice>}
+          {!made && (
+            <Notice>
+              Nothing of this point is measured: there is no value at which something could switch.
+            </Notice>
+          )}
+          {made && !('problem' in made) && <FirstLadder base={point.base} />}
+        </>
+      }
+      aside={made && !('problem' in made) && <More point={point} hasLadder={false} />}
+    />
+  );
+}
+
+const KIND_TEXT: Readonly<Record<LadderKind, readonly [label: string, hint: string]>> = {
+  warn: ['A warning above a limit', 'shown and a lamp, goes by itself'],
+  pauseStop: ['Pause, then stop', 'lamp and delay, the stop locked until its key'],
+  warnPauseStop: ['Warning, pause, stop', 'three levels above each other'],
+  stopBelow: ['Stop below a limit', 'too little for so long stops it'],
+};
+
+/** What somebody may want of alarms, to begin with. */
+function FirstLadder({ base }: { base: OpenPoint['base'] }) {
+  return (
+    <Card title="Alarms at this value">
+      {LADDER_KINDS.map((kind, i) => (
+        <MoreRow
+          key={kind}
+          first={i === 0}
+          to={`${base}/switch/ladder?kind=${kind}`}
+          label={KIND_TEXT[kind][0]}
+          hint={KIND_TEXT[kind][1]}
+        />
+      ))}
+    </Card>
+  );
+}
+
+function WithLadder({ point, found }: { point: OpenPoint; found: PointLadder }) {
+  const saver = useSave(point.view);
+  const steps = found.findings.length ? [] : [switchStep(point.analysis, found)];
+  return (
+    <PointPage
+      point={point}
+      page="switch"
+      main={
+        <>
+          <Played point={point} found={found} />
+          <Findings findings={found.findings} unit={found.unit} />
+        </>
+      }
+      aside={
+        <>
+          <More point={point} hasLadder />
+          <LimitCard found={found} />
+          <StampSteps
+            point={point}
+            steps={steps}
+            title="In the controller"
+            label="Steps of Switch"
+            saver={saver}
+          />
+        </>
+      }
+      dock={<NextStep point={point} steps={steps} saver={saver} />}
+    />
+  );
+}
+
+/** The ladder over a made-up course, with how it stands where one looks. */
+function Played({ point, found }: { point: OpenPoint; found: PointLadder }) {
+  const { ladder, unit, bandOf, made } = found;
+  const { signal, frames, end } = useMemo(() => {
+    const course = exampleSignal(ladder, 'slow');
+    return { signal: course, frames: playLadder(ladder, course), end: course.at[course.at.length - 1] ?? 1 };
+  }, [ladder]);
+  const [share, setShare] = useState(0.5);
+  const at = share * end;
+  const value = valueAt(signal, at);
+  return (
+    <View className="gap-2">
+      <Text as="small">
+        A made-up course through every level. What each waits for, does and keeps stands below it.
+      </Text>
+      <LadderChart ladder={ladder} unit={unit} bandOf={bandOf} signal={signal} frames={frames} at={at} />
+      <TimeSlider at={at} end={end} onChange={(to) => setShare(to / end)} />
+      <LinksAt made={made} value={value} />
+      <Standing
+        ladder={ladder}
+        frame={frameAt(frames, at)}
+        at={at}
+        point={point.analysis.context.point.tag}
+      />
+    </View>
+  );
+}
+
+/** A value in the units of every link of its chain. */
+function LinksAt({ made, value }: { made: PointChain; value: number }) {
+  const words = linkText(made);
+  const rows = unlessRefused(() => moveChain(made.chain, 'value', value).rows);
+  if (!rows) return null;
+  const keys = (['value', 'signal', 'counts', 'engineering', 'display'] as const).filter(
+    (key, i, all) =>
+      all.findIndex(
+        (other) => words[other].unit === words[key].unit && words[other].label === words[key].label,
+      ) === i,
+  );
+  return (
+    <View className="flex-row flex-wrap gap-x-4 gap-y-1" role="group" aria-label="The value in every unit">
+      {keys.map((key) => (
+        <View key={key}>
+          <Text as="small">{words[key].label}</Text>
+          <Text as="number">
+            {`${linkNumber(key, rows[key].value, words[key].digits)} ${words[key].unit}`.trim()}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Every limit with its band, in the units of the chain. */
+function LimitCard({ found: { ladder, made, bandOf, unit } }: { found: PointLadder }) {
+  const words = linkText(made);
+  return (
+    <Card title="Limits in every unit">
+      {ladder.levels.map(({ id, name, limit }, i) => {
+        const rows = unlessRefused(() => moveChain(made.chain, 'value', limit).rows);
+        return (
+          <Row key={id} first={i === 0} className="gap-0.5">
+            <View className="flex-row flex-wrap items-baseline justify-between gap-x-2">
+              <Text as="strong">{name}</Text>
+              <Text as="number">{`${written(limit, 4)} ±${written(bandOf(limit), 2)} ${unit}`}</Text>
+            </View>
+            {rows && (
+              <Text as="mono">
+                {(['signal', 'counts', 'display'] as const)
+                  .map(
+                    (key) =>
+                      `${linkNumber(key, rows[key].value, words[key].digits)} ${words[key].unit || 'counts'}`,
+                  )
+                  .join('  ')}
+              </Text>
+            )}
+          </Row>
+        );
+      })}
+    </Card>
+  );
+}
+
+function More({ point: { base }, hasLadder }: { point: OpenPoint; hasLadder: boolean }) {
+  return (
+    <Card title="More">
+      {hasLadder && (
+        <>
+          <MoreRow
+            first
+            to={`${base}/switch/ladder`}
+            label="Ladder"
+            hint="levels, limits, delays, who clears them"
+          />
+          <MoreRow
+            first={false}
+            to={`${base}/switch/play`}
+            label="Play"
+            hint="over a drawn or recorded course, with keys and breaks"
+          />
+          <MoreRow
+            first={false}
+            to={`${base}/switch/code`}
+            label="Code"
+            hint="function block, executed beside the ladder"
+          />
+          <MoreRow
+            first={false}
+            to={`${base}/prove`}
+            label="Test plan"
+            hint="from both sides, delays, break, key, power cut"
+          />
+        </>
+      )}
+      <MoreRow
+        first={!hasLadder}
+        to={`${base}/switch/threshold`}
+        label="Threshold"
+        hint="between which values it switches, its hysteresis, its reaction"
+      />
+      <MoreRow
+        first={false}
+        to={`${base}/switch/teach`}
+        label="Teach"
+        hint="whether readings are steady, and what to set"
+      />
+    </Card>
+  );
+}

@@ -1,0 +1,129 @@
+import type { LadderPlan } from '@keypost/core/model';
+
+const WITHOUT_BYPASS = { seconds: 0, ends: true, shown: true } as const;
+
+/** Alarms that stand over values of the demo. */
+export const LADDERS: Readonly<Record<string, LadderPlan>> = {
+  // Ammonia: shown early, feeding paused, then everything that makes more of it stopped until somebody with the key came.
+  'at-223': {
+    unit: 'mg/l',
+    startUp: 60,
+    faultsWaitToo: false,
+    bypass: { seconds: 1800, ends: true, shown: true },
+    levels: [
+      {
+        id: 'warn',
+        name: 'Warning',
+        limit: 0.6,
+        direction: 'above',
+        hysteresis: 0.1,
+        delay: 30,
+        does: ['show', 'lamp'],
+        clearedBy: 'itself',
+        onFault: 'acts',
+        keptOverPowerCut: false,
+      },
+      {
+        id: 'pause',
+        name: 'Feeding paused',
+        limit: 1,
+        direction: 'above',
+        hysteresis: 0.15,
+        delay: 30,
+        does: ['show', 'flash', 'sound', 'pause'],
+        rhythm: { lit: 0.5, dark: 0.5 },
+        clearedBy: 'operator',
+        onFault: 'acts',
+        keptOverPowerCut: true,
+      },
+      {
+        id: 'stop',
+        name: 'Stopped',
+        limit: 1.5,
+        direction: 'above',
+        hysteresis: 0.2,
+        delay: 10,
+        does: ['show', 'flash', 'sound', 'stop', 'lock'],
+        rhythm: { lit: 0.25, dark: 0.25 },
+        clearedBy: 'key',
+        onFault: 'acts',
+        keptOverPowerCut: true,
+      },
+    ],
+  },
+  // Low flow: the pump stops when there is too little of it for so long; while it starts nothing counts.
+  'ft-233': {
+    unit: 'm³/h',
+    startUp: 20,
+    faultsWaitToo: false,
+    bypass: WITHOUT_BYPASS,
+    levels: [
+      {
+        id: 'low',
+        name: 'Low flow stop',
+        limit: 6,
+        direction: 'below',
+        hysteresis: 1.5,
+        delay: 15,
+        does: ['show', 'lamp', 'sound', 'stop'],
+        clearedBy: 'operator',
+        onFault: 'acts',
+        keptOverPowerCut: true,
+      },
+    ],
+  },
+  // Rope tension: out of its range on either side, the hoist stops.
+  'wt-222': {
+    unit: 'kg',
+    startUp: 0,
+    faultsWaitToo: false,
+    bypass: WITHOUT_BYPASS,
+    levels: [
+      {
+        id: 'over',
+        name: 'Overload',
+        limit: 1800,
+        direction: 'above',
+        hysteresis: 100,
+        delay: 0.5,
+        does: ['show', 'lamp', 'sound', 'stop'],
+        clearedBy: 'operator',
+        onFault: 'acts',
+        keptOverPowerCut: true,
+      },
+      {
+        id: 'slack',
+        name: 'Slack rope',
+        limit: 40,
+        direction: 'below',
+        hysteresis: 40,
+        delay: 0.5,
+        does: ['show', 'lamp', 'pause'],
+        clearedBy: 'itself',
+        onFault: 'acts',
+        keptOverPowerCut: false,
+      },
+    ],
+  },
+  // A pressure whose alarm lies within its own noise: set by feel, and it chatters.
+  'pt-221': {
+    unit: 'bar',
+    startUp: 0,
+    faultsWaitToo: false,
+    bypass: WITHOUT_BYPASS,
+    levels: [
+      {
+        id: 'high',
+        name: 'High pressure',
+        limit: 4.8,
+        direction: 'above',
+        hysteresis: 0,
+        delay: 0,
+        does: ['show', 'lamp'],
+        clearedBy: 'itself',
+        onFault: 'acts',
+        keptOverPowerCut: false,
+      },
+    ],
+  },
+};
