@@ -1,10 +1,11 @@
 import { expect, test } from '@playwright/test';
-import type { Locator, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { freePort, scratch, startServer, stopServer } from './serve';
 import { choose, known, verdict } from './story';
+import { Thumb } from './thumb';
 
 const DESCRIPTIONS = path.resolve(import.meta.dirname, '../apps/server/src/demo/descriptions');
 
@@ -21,33 +22,6 @@ test.afterAll(async () => {
   await stopServer(server);
   rmSync(data, { recursive: true, force: true });
 });
-
-/** A thumb that counts what it does. */
-class Thumb {
-  taps = 0;
-  fields = 0;
-  readonly page: Page;
-  constructor(page: Page) {
-    this.page = page;
-  }
-
-  async tap(what: Locator): Promise<void> {
-    this.taps++;
-    await what.click();
-  }
-
-  async type(what: Locator, text: string): Promise<void> {
-    this.fields++;
-    await what.fill(text);
-  }
-
-  /** Finds a device by a word and takes it. */
-  async takeDevice(word: string, name: RegExp): Promise<void> {
-    await this.tap(this.page.getByRole('combobox', { name: 'Device', exact: true }));
-    await this.type(this.page.getByLabel('Search'), word);
-    await this.tap(this.page.getByRole('dialog').getByRole('radio', { name }));
-  }
-}
 
 /** Opens the question of an empty store on a device that knows nobody. */
 async function asked(page: Page): Promise<Thumb> {

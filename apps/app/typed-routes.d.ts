@@ -103,6 +103,10 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/device`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/switch/ladder`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
@@ -231,6 +235,10 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/device`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/switch/ladder`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
@@ -313,6 +321,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/scale/displays${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/code${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/device${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/ladder${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/play${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/switch/teach${`?${string}` | `#${string}` | ''}`
@@ -411,6 +420,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/switch/code`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/switch/device`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

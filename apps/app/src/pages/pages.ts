@@ -6,6 +6,7 @@ export { BoardFinder } from '../job/BoardFinder';
 export { BusesScreen } from '../buses/BusesScreen';
 export { CalibrateScreen } from '../scale/CalibrateScreen';
 export { CodeScreen } from '../scale/CodeScreen';
+export { DeviceChannelScreen } from '../switch/DeviceChannelScreen';
 export { LadderCodeScreen } from '../switch/LadderCodeScreen';
 export { LadderScreen } from '../switch/LadderScreen';
 export { PlayScreen } from '../switch/PlayScreen';

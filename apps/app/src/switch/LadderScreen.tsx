@@ -1,5 +1,5 @@
 import { MAX_LEVELS } from '@keypost/core/model';
-import type { LadderPlan } from '@keypost/core/model';
+import type { LadderPlan, Switching } from '@keypost/core/model';
 import {
   bandIn,
   exampleSignal,
@@ -54,6 +54,13 @@ function useFirst({ analysis }: OpenPoint, made: ChainMoment['made']): LadderTex
   return first;
 }
 
+/** What switches at a point with another ladder, or none; nothing where nothing is left. */
+function withLadder(switching: Switching | undefined, ladder: LadderPlan | null): Switching | null {
+  const { ladder: _, ...rest } = switching ?? {};
+  if (ladder) return { ...rest, ladder };
+  return rest.channels?.length ? rest : null;
+}
+
 function LadderForm({ point, made }: { point: OpenPoint; made: ChainMoment['made'] }) {
   const router = useRouter();
   const saver = useSave(point.view);
@@ -71,7 +78,7 @@ function LadderForm({ point, made }: { point: OpenPoint; made: ChainMoment['made
   };
   const store = (ladder: LadderPlan | null) =>
     void saver.save(
-      { kind: 'setSwitching', pointId: row.id, switching: ladder && { ladder } },
+      { kind: 'setSwitching', pointId: row.id, switching: withLadder(row.switching, ladder) },
       { expects: seen, then: leave },
     );
   return (
@@ -107,7 +114,7 @@ function LadderForm({ point, made }: { point: OpenPoint; made: ChainMoment['made
         onStore={() => ('plan' in read ? store(read.plan) : setTried(true))}
         onDone={leave}
       >
-        {row.switching && <Button label="Take them away" kind="danger" onPress={() => store(null)} />}
+        {row.switching?.ladder && <Button label="Take them away" kind="danger" onPress={() => store(null)} />}
       </FormFoot>
     </View>
   );

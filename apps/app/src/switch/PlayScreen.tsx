@@ -66,28 +66,15 @@ function usePlayed({ ladder }: PointLadder) {
 }
 
 function Stage({ point, found }: { point: OpenPoint; found: PointLadder }) {
-  const { ladder, unit, bandOf } = found;
-  const { course, signal, end, frames, log, player, again, draw, setActs, setBreaks } = usePlayed(found);
+  const { ladder } = found;
+  const played = usePlayed(found);
+  const { course, end, frames, log, player, again, setActs, setBreaks } = played;
   const moments = [0, ...log.map(({ at }) => at), end];
   return (
     <Beside
       left={
         <>
-          <View style={{ position: 'relative' }}>
-            <LadderChart
-              ladder={ladder}
-              unit={unit}
-              bandOf={bandOf}
-              signal={signal}
-              frames={frames}
-              at={player.at}
-            />
-            {course === 'drawn' && (
-              <View style={{ position: 'absolute', top: 0, left: 0, right: 0, aspectRatio: 366 / 262 }}>
-                <DrawSheet ladder={ladder} seconds={end} onDraw={draw} />
-              </View>
-            )}
-          </View>
+          <Sheet found={found} played={played} />
           <TimeSlider at={player.at} end={end} onChange={player.go} />
           <Controls player={player} moments={moments} />
           <Standing
@@ -125,6 +112,33 @@ function Stage({ point, found }: { point: OpenPoint; found: PointLadder }) {
         </>
       }
     />
+  );
+}
+
+/** The chart, drawn over where the course is drawn by hand. */
+function Sheet({
+  found: { ladder, unit, bandOf },
+  played: { course, signal, end, frames, player, draw },
+}: {
+  found: PointLadder;
+  played: ReturnType<typeof usePlayed>;
+}) {
+  return (
+    <View style={{ position: 'relative' }}>
+      <LadderChart
+        ladder={ladder}
+        unit={unit}
+        bandOf={bandOf}
+        signal={signal}
+        frames={frames}
+        at={player.at}
+      />
+      {course === 'drawn' && (
+        <View style={{ position: 'absolute', top: 0, left: 0, right: 0, aspectRatio: 366 / 262 }}>
+          <DrawSheet ladder={ladder} seconds={end} onDraw={draw} />
+        </View>
+      )}
+    </View>
   );
 }
 

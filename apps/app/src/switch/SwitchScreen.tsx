@@ -1,7 +1,14 @@
 import { textOf } from '@keypost/core/messages';
 import { chainOf, moveChain } from '@keypost/core/scaling';
 import type { PointChain } from '@keypost/core/scaling';
-import { exampleSignal, LADDER_KINDS, ladderOf, playLadder, switchStep } from '@keypost/core/switching';
+import {
+  deviceChannels,
+  exampleSignal,
+  LADDER_KINDS,
+  ladderOf,
+  playLadder,
+  switchStep,
+} from '@keypost/core/switching';
 import type { LadderKind, PointLadder } from '@keypost/core/switching';
 import { unlessRefused } from '@keypost/core/model';
 import { written } from '@keypost/core/units';
@@ -190,7 +197,8 @@ function LimitCard({ found: { ladder, made, bandOf, unit } }: { found: PointLadd
   );
 }
 
-function More({ point: { base }, hasLadder }: { point: OpenPoint; hasLadder: boolean }) {
+function More({ point: { base, analysis }, hasLadder }: { point: OpenPoint; hasLadder: boolean }) {
+  const inDevice = deviceChannels(analysis).length > 0;
   return (
     <Card title="More">
       {hasLadder && (
@@ -227,6 +235,14 @@ function More({ point: { base }, hasLadder }: { point: OpenPoint; hasLadder: boo
         label="Threshold"
         hint="between which values it switches, its hysteresis, its reaction"
       />
+      {inDevice && (
+        <MoreRow
+          first={false}
+          to={`${base}/switch/device`}
+          label="In the device"
+          hint="its own switching channels: set points, hysteresis, window, NO or NC"
+        />
+      )}
       <MoreRow
         first={false}
         to={`${base}/switch/teach`}

@@ -58,6 +58,8 @@ export class SimulatedDevice {
   private readonly now: () => number;
   private output: Uint8Array;
   private frozen?: number;
+  /** How each switching channel compared last: within its hysteresis that decides. */
+  private readonly compared = new Map<number, boolean>();
 
   constructor(known: KnownDescription, serialNumber: string, now: () => number = Date.now) {
     this.known = known;
@@ -228,7 +230,9 @@ export class SimulatedDevice {
       hysteresis: (nth(config, 2) << 8) | nth(config, 3),
     };
     try {
-      return nth(switchedBy(chosen, [this.measured()]), 0);
+      const on = nth(switchedBy(chosen, [this.measured()], this.compared.get(channel)), 0);
+      this.compared.set(channel, on !== chosen.turned);
+      return on;
     } catch {
       return false;
     }

@@ -25,6 +25,7 @@ export {
   TEACH_COMMANDS,
   TEACH_RESULT_INDEX,
   TEACH_SELECT_INDEX,
+  channelProblems,
   switchedBy,
 } from './smartSensor.ts';
 export type { SwitchChannel, TeachCommand } from './smartSensor.ts';

@@ -65,17 +65,18 @@ export function channelProblems({ sp1, sp2, mode, hysteresis }: SwitchChannel): 
 }
 
 /**
- * Output of a channel for a row of values, one after the other, from off.
+ * Output of a channel for a row of values, one after the other.
+ * @param was whether it compared as on before the first; turned it gives the opposite.
  * Single point: on from SP1 up, off below SP1 less the hysteresis. Two points: on from the higher, off below the lower.
  * Window: on between the two, off beyond either by the hysteresis.
  * @throws JobProblem for what cannot be set together.
  */
-export function switchedBy(channel: SwitchChannel, values: readonly number[]): boolean[] {
+export function switchedBy(channel: SwitchChannel, values: readonly number[], was = false): boolean[] {
   const problems = channelProblems(channel);
   if (problems.length) throw new JobProblem(problems.map((message) => ({ path: '', message })));
   const { mode, turned, sp1, sp2, hysteresis } = channel;
   const [low, high] = [Math.min(sp1, sp2), Math.max(sp1, sp2)];
-  let on = false;
+  let on = was;
   return values.map((value) => {
     if (mode === '1') on = on ? value >= sp1 - hysteresis : value >= sp1;
     else if (mode === '3') on = on ? value >= low : value >= high;

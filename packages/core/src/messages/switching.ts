@@ -185,6 +185,23 @@ export const SWITCHING = {
   'switching.happens-in-time': ({ name }: { name: string }) => `${name} is not called for long enough`,
   'switching.happens-kept': ({ name, by }: { name: string; by: 'itself' | 'anyone' | 'operator' | 'key' }) =>
     `${name} is kept${by === 'key' ? ' until the key is turned' : by === 'operator' ? ' until an operator clears it' : ''}`,
+  'switching.channel-missing': ({ channel }: { channel: number }) =>
+    `The description of this device has no switching channel ${channel}.`,
+  'switching.channel-other-unit': ({ unit, own }: { unit: string; own: string }) =>
+    `The device sets its points in ${unit}, which ${own} cannot be turned into.`,
+  'switching.channel-outside': ({
+    label,
+    value,
+    min,
+    max,
+    unit,
+  }: {
+    label: string;
+    value: number;
+    min: number;
+    max: number;
+    unit: string;
+  }) => `${label} would be ${of(value, unit)}, and the device takes ${written(min, 4)} to ${of(max, unit)}.`,
   'switching.ladder-empty': 'There is no level yet.',
   'switching.ladder-no-rest':
     'There is no value at which nothing is called for: an upper limit lies below a lower one.',

@@ -69,11 +69,43 @@ export const LadderPlan = z
     codeOf('model.levels-one-id'),
   );
 
-/** What switches at a point's value. */
-export const Switching = z.object({ ladder: LadderPlan });
+/** At which values something is on; the numbers are in the point's unit. */
+const Mode = z.discriminatedUnion('kind', [
+  z
+    .object({ kind: z.literal('points'), set: Quantity, reset: Quantity })
+    .refine(({ set, reset }) => set !== reset, { error: codeOf('model.set-is-reset'), path: ['reset'] }),
+  z
+    .object({ kind: z.literal('window'), low: Quantity, high: Quantity, hysteresis: Quantity })
+    .refine(({ low, high }) => low < high, { error: codeOf('model.window-turned'), path: ['high'] })
+    .refine(({ hysteresis }) => hysteresis >= 0, {
+      error: codeOf('model.hysteresis-not-negative'),
+      path: ['hysteresis'],
+    }),
+]);
+
+/** A switching function that the device itself decides, in one of its switching signal channels. */
+export const DeviceChannel = z.object({
+  channel: z.union([z.literal(1), z.literal(2)]),
+  unit: ShortText(12),
+  mode: Mode,
+  logic: z.enum(['no', 'nc']),
+});
+
+/** What switches at a point's value: alarms in the controller, and channels of the device. */
+export const Switching = z
+  .object({ ladder: LadderPlan.optional(), channels: z.array(DeviceChannel).max(2).optional() })
+  .refine(
+    ({ ladder, channels }) => ladder !== undefined || (channels?.length ?? 0) > 0,
+    codeOf('model.nothing-switches'),
+  )
+  .refine(
+    ({ channels = [] }) => new Set(channels.map(({ channel }) => channel)).size === channels.length,
+    codeOf('model.channel-twice'),
+  );
 
 export type Action = (typeof ACTIONS)[number];
 export type Clearer = (typeof CLEARERS)[number];
 export type Level = z.infer<typeof Level>;
 export type LadderPlan = z.infer<typeof LadderPlan>;
+export type DeviceChannel = z.infer<typeof DeviceChannel>;
 export type Switching = z.infer<typeof Switching>;

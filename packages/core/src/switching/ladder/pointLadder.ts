@@ -49,11 +49,11 @@ export function ladderOver(analysis: Analysis, made: PointChain, plan: LadderPla
 /** The ladder of a point; why there is none though one was planned; nothing where none was. */
 export const ladderOf = oncePer((analysis: Analysis): PointLadder | { problem: Message } | undefined => {
   const { switching } = analysis.context.point;
-  if (!switching) return undefined;
+  const plan = switching?.ladder;
+  if (!plan) return undefined;
   const made = chainOf(analysis);
   if (!made) return { problem: say('switching.ladder-without-value') };
   if ('problem' in made) return made;
-  const { ladder: plan } = switching;
   const { unit } = made.chain.sensor;
   if (plan.unit !== unit) return { problem: say('switching.ladder-other-unit', { was: plan.unit, unit }) };
   return ladderOver(analysis, made, plan);
