@@ -12,10 +12,10 @@ test('two levels with delays, lamp and key: made, played, checked, coded and pla
   const thumb = new Thumb(page);
   await thumb.tap(page.getByRole('link', { name: /^Switch:/ }));
   await thumb.tap(page.getByRole('link', { name: /^Pause, then stop/ }));
-  await thumb.type(page.getByLabel('Above, Pause'), '2.2 bar');
-  await thumb.type(page.getByLabel('Delay, Pause'), '20');
-  await thumb.type(page.getByLabel('Above, Stop'), '2,6');
-  await thumb.type(page.getByLabel('Delay, Stop'), '3');
+  await thumb.type(page.getByRole('group', { name: 'Pause' }).getByLabel('Above'), '2.2 bar');
+  await thumb.type(page.getByRole('group', { name: 'Pause' }).getByLabel('Delay'), '20');
+  await thumb.type(page.getByRole('group', { name: 'Stop' }).getByLabel('Above'), '2,6');
+  await thumb.type(page.getByRole('group', { name: 'Stop' }).getByLabel('Delay'), '3');
   await expect(page.getByRole('status', { name: 'What the check found' })).toContainText('Nothing found');
   await thumb.tap(page.getByRole('button', { name: 'Keep the alarms' }));
   await thumb.tap(page.getByRole('link', { name: /^Play:/ }));
@@ -46,7 +46,7 @@ test('what is wrong with a ladder is said while it is typed, with the way there'
     .click();
   await expect(found).toContainText('Stopped locks, and is left without the key');
   await expect(found).toContainText('an operator clears it');
-  await page.getByLabel('Above, Stopped').fill('0.5 mol');
+  await page.getByRole('group', { name: 'Stopped' }).getByLabel('Above').fill('0.5 mol');
   await page.getByRole('button', { name: 'Keep the alarms' }).click();
   await expect(page.getByText('Some fields are not right yet.')).toBeVisible();
 });
@@ -88,10 +88,10 @@ test('a course is drawn by hand, or read from a record', async ({ page }) => {
   const log = page.getByRole('list', { name: 'What happens' });
   await expect(log).toContainText('Stopped comes');
   await page.getByRole('radio', { name: 'From a record' }).click();
-  await page.getByLabel('Record').fill('0;0.2\n100;wet');
+  await page.getByRole('textbox', { name: 'Record' }).fill('0;0.2\n100;wet');
   await page.getByRole('button', { name: 'Play it' }).click();
   await expect(page.getByText(/Line 2 is no reading/)).toBeVisible();
-  await page.getByLabel('Record').fill('s;mg/l\n0;0.2\n100;0.2\n120;0,8\n400;0,8');
+  await page.getByRole('textbox', { name: 'Record' }).fill('s;mg/l\n0;0.2\n100;0.2\n120;0,8\n400;0,8');
   await page.getByRole('button', { name: 'Play it' }).click();
   await expect(log).toContainText('Warning comes');
   await expect(log).not.toContainText('Stopped');

@@ -1,5 +1,6 @@
 import { ACTIONS } from '@keypost/core/model';
-import { say, textOf } from '@keypost/core/messages';
+import { textOf } from '@keypost/core/messages';
+import { actionText } from '@keypost/core/switching';
 import type { Ladder } from '@keypost/core/switching';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,7 +13,7 @@ import { useTokens } from '../ui/theme';
 import { typedIn } from '../ui/typedNumbers';
 import type { LevelTexts, Problems } from './ladderDraft';
 
-const DOES = ACTIONS.map((value) => ({ value, label: textOf(say(`switching.does-${value}`)) }));
+const DOES = ACTIONS.map((value) => ({ value, label: textOf(actionText(value)) }));
 
 /** One level: its limit, hysteresis and delay in sight, everything else a tap away. */
 export function LevelFields({
@@ -39,7 +40,6 @@ export function LevelFields({
     <View className="min-w-0 flex-1">
       <Field
         label={label}
-        aria-label={`${label}, ${level.name}`}
         value={level[name]}
         onChange={(text) => onChange({ [name]: text })}
         problem={wrong(name)}

@@ -1,6 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { say } from '@keypost/core/messages';
-import { isProtective, rhythmOf } from '@keypost/core/switching';
+import { actionText, isProtective, rhythmOf } from '@keypost/core/switching';
 import type { Ladder, LadderFrame, Level } from '@keypost/core/switching';
 import { View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
@@ -68,7 +67,7 @@ const KEPT: Readonly<Record<Level['clearedBy'], string>> = {
 function standText(level: Level, { called, on }: { called: boolean; on: boolean }, passed: boolean): string {
   if (on && passed) return 'stands, but is passed over';
   if (on) {
-    const does = level.does.map((action) => textOf(say(`switching.does-${action}`))).join(', ');
+    const does = level.does.map((action) => textOf(actionText(action))).join(', ');
     return called ? does : `${does}; ${KEPT[level.clearedBy]}`;
   }
   return called ? `waits ${level.delay} s` : 'rests';

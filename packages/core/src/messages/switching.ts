@@ -172,7 +172,7 @@ export const SWITCHING = {
   'switching.act-key': 'The key is turned',
   'switching.act-power': 'Power cut',
   'switching.act-bypass': 'Bypass put on',
-  'switching.act-bypassOff': 'Bypass taken off',
+  'switching.act-bypass-off': 'Bypass taken off',
   'switching.happens-break': 'The wire breaks',
   'switching.happens-mended': 'The wire is mended',
   'switching.happens-started': 'The start is over',

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { digitsForSpan } from '../units/index.ts';
-import { ladderOf, turnsOf } from '../switching/index.ts';
+import { actionText, ladderOf, turnsOf } from '../switching/index.ts';
 import type { Level, PointLadder } from '../switching/index.ts';
 import { seen } from './sought.ts';
 import type { Sought, SoughtGroup } from './sought.ts';
@@ -98,7 +98,7 @@ function valueCheck(
     key: `ladder.${which}-${level.id}`,
     label: say(which === 'reaches' ? 'switching.proof-comes' : 'switching.proof-goes', { name: level.name }),
     detail: say('switching.proof-does', {
-      does: level.does.map((action) => say(`switching.does-${action}`)),
+      does: level.does.map(actionText),
     }),
     look: () => ({
       kind: 'reading',

@@ -13,6 +13,7 @@ export { thresholdOf } from './threshold.ts';
 export type { DecidedAt, Threshold, ThresholdRow } from './threshold.ts';
 export { cycleOf, teach } from './teach.ts';
 export type { TeachKind } from './teach.ts';
+export { actionText } from './ladder/actionText.ts';
 export { checkLadder } from './ladder/checkLadder.ts';
 export type { LadderFinding } from './ladder/checkLadder.ts';
 export type { Ladder, Level } from './ladder/ladder.ts';

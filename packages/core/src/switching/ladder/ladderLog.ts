@@ -2,7 +2,7 @@ import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
 import type { Ladder } from './ladder.ts';
-import type { LadderFrame } from './ladderPlay.ts';
+import type { LadderAct, LadderFrame } from './ladderPlay.ts';
 
 /** One thing that happened, s. */
 export interface LadderHappening {
@@ -12,15 +12,22 @@ export interface LadderHappening {
   readonly act?: number;
 }
 
+const ACTS: Readonly<Record<LadderAct['is'], Message>> = {
+  anyone: say('switching.act-anyone'),
+  operator: say('switching.act-operator'),
+  key: say('switching.act-key'),
+  power: say('switching.act-power'),
+  bypass: say('switching.act-bypass'),
+  bypassOff: say('switching.act-bypass-off'),
+};
+
 /** What happened while a ladder was played, in order. */
 export function ladderLog({ levels }: Ladder, frames: readonly LadderFrame[]): LadderHappening[] {
   let acts = 0;
   return frames.flatMap((frame, n): LadderHappening[] => {
     const before = frames[n - 1];
     const { at } = frame;
-    const done: LadderHappening[] = frame.act
-      ? [{ at, text: say(`switching.act-${frame.act}`), act: acts++ }]
-      : [];
+    const done: LadderHappening[] = frame.act ? [{ at, text: ACTS[frame.act], act: acts++ }] : [];
     const whole: Message[] = [
       ...(frame.fault !== (before?.fault ?? false)
         ? [say(frame.fault ? 'switching.happens-break' : 'switching.happens-mended')]
