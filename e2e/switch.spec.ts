@@ -46,7 +46,7 @@ test('what is wrong with a ladder is said while it is typed, with the way there'
     .click();
   await expect(found).toContainText('Stopped locks, and is left without the key');
   await expect(found).toContainText('an operator clears it');
-  await page.getByRole('group', { name: 'Stopped' }).getByLabel('Above').fill('0.5 mol');
+  await page.getByRole('group', { name: 'Stopped' }).getByLabel('Above', { exact: true }).fill('0.5 mol');
   await page.getByRole('button', { name: 'Keep the alarms' }).click();
   await expect(page.getByText('Some fields are not right yet.')).toBeVisible();
 });

@@ -25,6 +25,7 @@ import { Card, Row } from '../ui/Card';
 import { Field } from '../ui/Field';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
+import { FaultCard } from './FaultCard';
 import { Findings } from './Findings';
 import { LadderChart } from './LadderChart';
 import { LadderTexts, nextLevel, readLadder, textsOf } from './ladderDraft';
@@ -165,10 +166,8 @@ function LevelList({
 
 /** The ladder as it is typed, drawn and checked. */
 function Checked({ point, made, plan }: { point: OpenPoint; made: ChainMoment['made']; plan: LadderPlan }) {
-  const { ladder, bandOf, findings, unit } = useMemo(
-    () => ladderOver(point.analysis, made, plan),
-    [point.analysis, made, plan],
-  );
+  const found = useMemo(() => ladderOver(point.analysis, made, plan), [point.analysis, made, plan]);
+  const { ladder, bandOf, findings, unit } = found;
   const { signal, frames } = useMemo(() => {
     const course = exampleSignal(ladder, 'slow');
     return { signal: course, frames: playLadder(ladder, course) };
@@ -178,6 +177,7 @@ function Checked({ point, made, plan }: { point: OpenPoint; made: ChainMoment['m
     <>
       <LadderChart ladder={ladder} unit={unit} bandOf={bandOf} signal={signal} frames={frames} at={end / 2} />
       <Findings findings={findings} unit={unit} />
+      {found.unsafe.length > 0 && <FaultCard found={found} />}
     </>
   );
 }

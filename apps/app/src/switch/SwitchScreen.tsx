@@ -23,6 +23,7 @@ import { Card, Row } from '../ui/Card';
 import { MoreRow } from '../ui/MoreRow';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
+import { FaultCard } from './FaultCard';
 import { Findings } from './Findings';
 import { LadderChart } from './LadderChart';
 import { Standing } from './Standing';
@@ -94,6 +95,7 @@ function WithLadder({ point, found }: { point: OpenPoint; found: PointLadder }) 
         <>
           <Played point={point} found={found} />
           <Findings findings={found.findings} unit={found.unit} />
+          <FaultCard found={found} />
         </>
       }
       aside={

@@ -16,6 +16,7 @@ export const PROOF = {
     count === 1
       ? 'Next: the alarms, of which one thing is not right'
       : `Next: the alarms, of which ${count} things are not right`,
+  'proof.next-switch-unsafe': 'Next: the alarms, which do not see a fault of the wiring',
   'proof.next-switch-enter': 'Next: enter the alarms in the controller',
   'proof.below-range': 'below the range',
   'proof.above-range': 'above the range',

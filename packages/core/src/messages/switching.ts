@@ -202,6 +202,27 @@ export const SWITCHING = {
     max: number;
     unit: string;
   }) => `${label} would be ${of(value, unit)}, and the device takes ${written(min, 4)} to ${of(max, unit)}.`,
+  'switching.fault-data': 'The device does not answer, or its value is not valid',
+  'switching.fault-wire': ({ number }: { number: string }) => `Wire ${number} off`,
+  'switching.fault-supply': 'Its supply gone',
+  'switching.fault-leads': 'The leads of the device touch each other',
+  'switching.fault-input': 'The input shorted',
+  'switching.fault-unsafe': ({
+    whats,
+    low,
+    high,
+    unit,
+  }: {
+    whats: string[];
+    low: number;
+    high: number;
+    unit: string;
+  }) =>
+    `${whats.join('; ')}: the controller does not see it and reads ${
+      written(low, 3) === written(high, 3) ? '' : `${written(low, 3)} to `
+    }${of(high, unit)}. Nothing goes to the safe side. A signal with a live zero tells a break; a second measurement tells the rest.`,
+  'switching.fault-does-nothing': ({ whats }: { whats: string[] }) =>
+    `${whats.join('; ')}: the controller sees it, and nothing goes to the safe side.`,
   'switching.ladder-empty': 'There is no level yet.',
   'switching.ladder-no-rest':
     'There is no value at which nothing is called for: an upper limit lies below a lower one.',

@@ -153,6 +153,7 @@ function switchPart(analysis: Analysis): StagePart[] {
   const { length } = found.findings;
   if (length)
     return [{ stage: 'switch', mark: 'underway', next: say('proof.next-switch-wrong', { count: length }) }];
+  if (found.unsafe[0]) return [{ stage: 'switch', mark: 'doubtful', next: say('proof.next-switch-unsafe') }];
   return switchStep(analysis, found).stamp
     ? [{ stage: 'switch', mark: 'proven' }]
     : [{ stage: 'switch', mark: 'open', next: say('proof.next-switch-enter') }];

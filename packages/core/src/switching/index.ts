@@ -9,6 +9,7 @@ export { steadiness } from './steady.ts';
 export type { Steadiness } from './steady.ts';
 export { channelPlan, deviceChannels, requireChannel, standingChannel } from './deviceChannel.ts';
 export type { ChannelPlan } from './deviceChannel.ts';
+
 export { thresholdOf } from './threshold.ts';
 export type { DecidedAt, Threshold, ThresholdRow } from './threshold.ts';
 export { cycleOf, teach } from './teach.ts';

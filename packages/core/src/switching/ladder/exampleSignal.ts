@@ -29,7 +29,7 @@ function slowly({ levels, range, startUp }: Ladder): Corner[] {
   const upper = levels.filter(({ direction }) => direction === 'above').map(({ limit }) => limit);
   const lower = levels.filter(({ direction }) => direction === 'below').map(({ limit }) => limit);
   const longest = Math.max(2, ...levels.map(({ delay }) => delay));
-  const rest = restValue(range, upper, lower);
+  const rest = restValue({ levels, range });
   const ramp = Math.max(10, 3 * longest);
   const stay = 1.6 * longest;
   const corners: Corner[] = [
@@ -52,7 +52,9 @@ function slowly({ levels, range, startUp }: Ladder): Corner[] {
 }
 
 /** A value at which nothing is called for, with some room to every level. */
-function restValue(range: Ladder['range'], upper: readonly number[], lower: readonly number[]): number {
+export function restValue({ levels, range }: Pick<Ladder, 'levels' | 'range'>): number {
+  const upper = levels.filter(({ direction }) => direction === 'above').map(({ limit }) => limit);
+  const lower = levels.filter(({ direction }) => direction === 'below').map(({ limit }) => limit);
   const above = upper.length ? Math.min(...upper) : range.high;
   const below = lower.length ? Math.max(...lower) : range.low;
   return upper.length && !lower.length ? range.low + 0.4 * (above - range.low) : (above + below) / 2;

@@ -12,7 +12,11 @@ import type { PointChain } from '../../scaling/index.ts';
 import { offBy } from '../threshold.ts';
 import { checkLadder } from './checkLadder.ts';
 import type { BandOf, LadderFinding } from './checkLadder.ts';
+import { restValue } from './exampleSignal.ts';
+import { faultOutcomes, unsafeFaults } from './failSafe.ts';
+import type { FaultOutcome } from './failSafe.ts';
 import type { Ladder } from './ladder.ts';
+import { wiringFaults } from '../wiringFaults.ts';
 import type { LadderEvent } from './machine.ts';
 
 /** The ladder of a point over its chain. */
@@ -23,8 +27,12 @@ export interface PointLadder {
   readonly made: PointChain;
   /** ± so much a limit is off at worst, decided in the controller; 0 where the chain says nothing of it. */
   readonly bandOf: BandOf;
-  /** What is wrong with it. */
+  /** What faults of the wiring make of it, from the solved circuit. */
+  readonly outcomes: readonly FaultOutcome[];
+  /** What is wrong with it by itself. */
   readonly findings: readonly LadderFinding[];
+  /** Faults of the wiring after which it is not on the safe side. */
+  readonly unsafe: readonly LadderFinding[];
 }
 
 /** Ends of what a point's value can be, least first. */
@@ -43,7 +51,17 @@ export function ladderOver(analysis: Analysis, made: PointChain, plan: LadderPla
   const { unit: _, ...rest } = plan;
   const ladder: Ladder = { ...rest, range: rangeOf(made) };
   const bandOf = bandIn(analysis, made);
-  return { plan, ladder, unit: plan.unit, made, bandOf, findings: checkLadder(ladder, bandOf) };
+  const outcomes = faultOutcomes(ladder, wiringFaults(analysis), restValue(ladder));
+  return {
+    plan,
+    ladder,
+    unit: plan.unit,
+    made,
+    bandOf,
+    outcomes,
+    findings: checkLadder(ladder, bandOf),
+    unsafe: unsafeFaults(outcomes, plan.unit),
+  };
 }
 
 /** The ladder of a point; why there is none though one was planned; nothing where none was. */
