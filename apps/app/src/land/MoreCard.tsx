@@ -22,6 +22,9 @@ export function MoreCard({ point }: { point: OpenPoint }) {
       hint: [context.device, ...helpers].map(({ tag }) => tag).join(', '),
       loud: false,
     },
+    ...(output.drivenBy === 'target' || output.drivenBy === 'value'
+      ? [{ to: 'switch', label: 'Switch', hint: 'thresholds, alarms, teach', loud: false }]
+      : []),
     ...(output.landsOn === 'switched' && output.drivenBy === 'target'
       ? [{ to: 'relay', label: 'Plan a relay', hint: 'poles, contacts, terminals', loud: false }]
       : []),

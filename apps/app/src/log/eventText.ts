@@ -111,6 +111,8 @@ function calibrationText(
       const { pairs, pass, worst, unit } = body;
       return say('event.line', { tag, pass, pairs: pairs.length, worst, unit });
     }
+    case 'taught':
+      return say('event.taught', { tag, ok: body.ok, gives: body.gives, unit: body.unit });
     case 'note':
       return say('event.note', { tag, title: body.title });
   }

@@ -49,13 +49,13 @@ function Switch({ point }: { point: OpenPoint }) {
           {problem && <Notice>{textOf(problem)}</Notice>}
           {!made && (
             <Notice>
-              Nothing of this point is measured: there is no value at which something could switch.
+              Nothing of this point is measured by the controller. Where its device switches can be taught.
             </Notice>
           )}
           {made && !('problem' in made) && <FirstLadder base={point.base} />}
         </>
       }
-      aside={made && !('problem' in made) && <More point={point} hasLadder={false} />}
+      aside={<More point={point} hasLadder={false} hasValue={made !== undefined && !('problem' in made)} />}
     />
   );
 }
@@ -100,7 +100,7 @@ function WithLadder({ point, found }: { point: OpenPoint; found: PointLadder }) 
       }
       aside={
         <>
-          <More point={point} hasLadder />
+          <More point={point} hasLadder hasValue />
           <LimitCard found={found} />
           <StampSteps
             point={point}
@@ -199,58 +199,45 @@ function LimitCard({ found: { ladder, made, bandOf, unit } }: { found: PointLadd
   );
 }
 
-function More({ point: { base, analysis }, hasLadder }: { point: OpenPoint; hasLadder: boolean }) {
-  const inDevice = deviceChannels(analysis).length > 0;
+/** Pages for alarms that are there. */
+const OF_LADDER = [
+  ['switch/ladder', 'Ladder', 'levels, limits, delays, who clears them'],
+  ['switch/play', 'Play', 'over a drawn or recorded course, with keys and breaks'],
+  ['switch/code', 'Code', 'function block, executed beside the ladder'],
+  ['prove', 'Test plan', 'from both sides, delays, break, key, power cut'],
+] as const;
+
+const OF_VALUE = [
+  ['switch/threshold', 'Threshold', 'between which values it switches, its hysteresis, its reaction'],
+] as const;
+
+const OF_DEVICE = [
+  ['switch/device', 'In the device', 'its own switching channels: set points, hysteresis, window, NO or NC'],
+] as const;
+
+const OF_ALL = [['switch/teach', 'Teach', 'whether readings are steady, and what to set']] as const;
+
+/** The pages of Switch that a point has. */
+function More({
+  point: { base, analysis },
+  hasLadder,
+  hasValue,
+}: {
+  point: OpenPoint;
+  hasLadder: boolean;
+  hasValue: boolean;
+}) {
+  const rows = [
+    ...(hasLadder ? OF_LADDER : []),
+    ...(hasValue ? OF_VALUE : []),
+    ...(deviceChannels(analysis).length ? OF_DEVICE : []),
+    ...OF_ALL,
+  ];
   return (
     <Card title="More">
-      {hasLadder && (
-        <>
-          <MoreRow
-            first
-            to={`${base}/switch/ladder`}
-            label="Ladder"
-            hint="levels, limits, delays, who clears them"
-          />
-          <MoreRow
-            first={false}
-            to={`${base}/switch/play`}
-            label="Play"
-            hint="over a drawn or recorded course, with keys and breaks"
-          />
-          <MoreRow
-            first={false}
-            to={`${base}/switch/code`}
-            label="Code"
-            hint="function block, executed beside the ladder"
-          />
-          <MoreRow
-            first={false}
-            to={`${base}/prove`}
-            label="Test plan"
-            hint="from both sides, delays, break, key, power cut"
-          />
-        </>
-      )}
-      <MoreRow
-        first={!hasLadder}
-        to={`${base}/switch/threshold`}
-        label="Threshold"
-        hint="between which values it switches, its hysteresis, its reaction"
-      />
-      {inDevice && (
-        <MoreRow
-          first={false}
-          to={`${base}/switch/device`}
-          label="In the device"
-          hint="its own switching channels: set points, hysteresis, window, NO or NC"
-        />
-      )}
-      <MoreRow
-        first={false}
-        to={`${base}/switch/teach`}
-        label="Teach"
-        hint="whether readings are steady, and what to set"
-      />
+      {rows.map(([to, label, hint], i) => (
+        <MoreRow key={to} first={i === 0} to={`${base}/${to}`} label={label} hint={hint} />
+      ))}
     </Card>
   );
 }

@@ -1,6 +1,6 @@
 /** Where in the hatchery the points are. */
 const POINTS_OF: Readonly<Record<string, string>> = {
-  'Tray line': 'PE-101 PE-105 PE-113 UT-216 PX-115 PX-108 PX-203 WT-236',
+  'Tray line': 'PE-101 FS-116 PE-105 PE-113 UT-216 PX-115 PX-108 PX-203 WT-236',
   Hoist: 'PE-106 ZS-110 ZS-111 WT-222 ZS-250 GS-212',
   Filters: 'PX-102 PX-205 PX-206 ES-210 GS-211 FT-232 PT-275 FQ-261 YV-254 FT-233',
   Tanks: 'LX-107 UX-109 LX-208 LX-215 TT-226 TT-234 LT-270 YV-271 AT-223 FT-220 FQ-260 LT-218 AT-219',

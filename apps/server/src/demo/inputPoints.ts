@@ -30,6 +30,15 @@ export const INPUT_POINTS: readonly DemoPoint[] = [
     proof: 'all',
   },
   {
+    tag: 'FS-116',
+    name: 'Tray rinse, flow',
+    typeId: 'flow-3w',
+    output: 'pnp',
+    logic: 'no',
+    at: ['di-3', 5],
+    landed: 3,
+  },
+  {
     tag: 'PX-104',
     name: 'Hatch door shut',
     typeId: 'inductive-3w',

@@ -3,9 +3,10 @@ import { applyHistory, JobIndex } from '@keypost/core/job';
 import { chainOf, scaleStep } from '@keypost/core/scaling';
 import { proofFingerprint, ideal, injectionGroups, resultOf } from '@keypost/core/proving';
 import { Scaling } from '@keypost/core/model';
-import { LADDERS } from './ladders.ts';
+import { channelPlan, requireChannel } from '@keypost/core/switching';
+import { CHANNELS, LADDERS, TAUGHT } from './switchingWork.ts';
 import type { Actor, Change } from '@keypost/core/job';
-import type { CalibrationBody, Instrument, JobContent } from '@keypost/core/model';
+import type { CalibrationBody, DeviceChannel, Instrument, JobContent } from '@keypost/core/model';
 
 /** What was chosen along the chains. */
 const CHAINS: Readonly<Record<string, Parameters<typeof Scaling.parse>[0]>> = {
@@ -162,6 +163,20 @@ function injected(job: JobContent, pointId: string): Change {
   return { kind: 'record', results };
 }
 
+/** Set points of a device's own channels, required of it in its own scale. */
+function channelChanges(index: JobIndex, pointId: string, channels: readonly DeviceChannel[]): Change[] {
+  const analysis = analyse(index, pointId);
+  const made = chainOf(analysis);
+  if (!made || 'problem' in made) return [];
+  const { id } = analysis.context.device;
+  return [
+    { kind: 'setSwitching', pointId, switching: { channels: [...channels] } },
+    ...channels.flatMap((channel) =>
+      requireChannel(id, channelPlan(analysis, made, channel), `switches at ${analysis.context.point.tag}`),
+    ),
+  ];
+}
+
 /** Chains, tables, calibrations and an injection, as somebody did them. */
 export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
   const chains = Object.entries(CHAINS).map(([pointId, given]): [Change, Actor] => [
@@ -172,12 +187,15 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     { kind: 'setSwitching', pointId, switching: { ladder } },
     actor(),
   ]);
-  const calibrations = CALIBRATIONS.map(([pointId, body], i): [Change, Actor] => [
+  const calibrations = [...CALIBRATIONS, ...TAUGHT].map(([pointId, body], i): [Change, Actor] => [
     { kind: 'calibrate', calibrations: [{ id: `demo-c${i}`, pointId, body }] },
     actor(),
   ]);
   const scaled = applyHistory(job, [...chains, ...ladders, ...calibrations]);
   const index = new JobIndex(scaled);
+  const asked = Object.entries(CHANNELS).flatMap(([pointId, channels]) =>
+    channelChanges(index, pointId, channels).map((change): [Change, Actor] => [change, actor()]),
+  );
   const stamps = TAKEN.flatMap((pointId): [Change, Actor][] => {
     const analysis = analyse(index, pointId);
     const made = chainOf(analysis);
@@ -186,5 +204,5 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     const stamp = { id: `${pointId}-${step.key}`, pointId, step: step.key, fingerprint: step.about };
     return [[{ kind: 'stamp', stamp }, actor()]];
   });
-  return applyHistory(scaled, [...stamps, [injected(scaled, 'pt-221'), actor()]]);
+  return applyHistory(scaled, [...asked, ...stamps, [injected(scaled, 'pt-221'), actor()]]);
 }

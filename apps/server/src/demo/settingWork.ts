@@ -60,9 +60,6 @@ const DESCRIBED: Readonly<Record<string, (typeof SHIPPED)[number]>> = {
 
 /** What is wanted otherwise than by rule: switching points of the smart sensors. */
 const BY_HAND: readonly [itemId: string, key: string, value: string, reason: string][] = [
-  ['lt-270-b', 'v60.1', '600', 'stops the feed 600 mm below the sensor'],
-  ['lt-270-b', 'v61.2', '1', 'one point with hysteresis'],
-  ['lt-270-b', 'v61.3', '40', 'waves of 30 mm'],
   ['lt-270-b', 'v70', '2', 'the surface is restless'],
   ['lt-270-b', 'v71', '1', 'a lost echo must be seen'],
   ['pt-275-b', 'v60.1', '2.5', 'filter is full'],

@@ -1,4 +1,4 @@
-import { written } from '../units/index.ts';
+import { withUnit, written } from '../units/index.ts';
 
 /** What the log tells of a change that was stored. */
 export const EVENT = {
@@ -126,5 +126,9 @@ export const EVENT = {
     unit: string;
   }) =>
     `${tag}: ${pairs} readings beside a tape ${pass ? '' : 'not '}on the line, off by ${written(worst, 3)} ${unit}`,
+  'event.taught': ({ tag, ok, gives, unit }: { tag: string; ok: boolean; gives: number[]; unit: string }) =>
+    ok
+      ? `${tag} taught: ${gives.map((value) => withUnit(value, unit, 4)).join(' and ')}`
+      : `${tag}: not to be taught from what was read`,
   'event.note': ({ tag, title }: { tag: string; title: string }) => `${tag}: ${title}`,
 } as const;

@@ -17,6 +17,8 @@ export const PROOF = {
       ? 'Next: the alarms, of which one thing is not right'
       : `Next: the alarms, of which ${count} things are not right`,
   'proof.next-switch-unsafe': 'Next: the alarms, which do not see a fault of the wiring',
+  'proof.next-switch-channel': 'Next: require of the device what Switch asks for',
+  'proof.next-switch-taught': 'Next: teach it again, the last time it was not to be taught',
   'proof.next-switch-enter': 'Next: enter the alarms in the controller',
   'proof.below-range': 'below the range',
   'proof.above-range': 'above the range',

@@ -79,6 +79,7 @@ export const SWITCHING_TOOLS = {
   'tools.device-step': 'Device’s own step',
   'tools.least-span': 'Least span that it takes',
   'tools.cannot-teach-moves': 'Not to be taught: it moves',
+  'tools.conditions': 'Under which conditions',
   'tools.cannot-teach-unsure': 'Not to be taught yet: not sure that it is steady',
   'tools.cannot-teach-near': 'Not to be taught: too near',
   'tools.can-be-taught': 'Can be taught',

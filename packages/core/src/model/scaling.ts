@@ -245,6 +245,23 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     worst: Quantity,
     pass: z.boolean(),
   }),
+  /** What a device was taught from, and what came of it; nothing where it was not to be taught. */
+  z.object({
+    kind: z.literal('taught'),
+    how: z.enum(['margin', 'two', 'window', 'flow', 'cycle', 'zero']),
+    unit: Unit,
+    readings: z.array(Quantity).min(2).max(400),
+    second: z.array(Quantity).max(400).optional(),
+    /** Between two readings, s. */
+    period: z.number().positive(),
+    ok: z.boolean(),
+    /** On and off again, both ends of a window or range, or the zero. */
+    gives: z.array(Quantity).max(2),
+    /** How far apart it is, and how far at least it has to be. */
+    distance: Quantity,
+    least: Quantity,
+    conditions: ShortText(200),
+  }),
   /** A result of the tool drawer that was sent here. */
   z.object({
     kind: z.literal('note'),

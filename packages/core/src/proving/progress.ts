@@ -11,7 +11,8 @@ import { landSteps, stampedSteps } from '../presentation/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { chainOf, disagreementOf, givenSignal, scaleStep } from '../scaling/index.ts';
-import { ladderOf, switchStep } from '../switching/index.ts';
+import { calibrationsOf } from '../sensing/index.ts';
+import { channelsStand, ladderOf, switchStep } from '../switching/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { checkName, checkKeys } from './plan.ts';
@@ -144,19 +145,41 @@ function givenPart(analysis: Analysis): StagePart[] {
     : [{ stage: 'scale', mark: 'open', next: say('proof.next-scale-enter-controller') }];
 }
 
-/** Switch: done once the alarms are right and the controller was said to hold them. */
+/** Switch, where anything of it was begun: done once the alarms, the device's channels and what was taught are right. */
 function switchPart(analysis: Analysis): StagePart[] {
+  const parts = [...alarmsPart(analysis), ...channelsPart(analysis), ...taughtPart(analysis)];
+  const worstFirst = ['doubtful', 'underway', 'open', 'proven'] as const;
+  const found = worstFirst.flatMap((mark) => parts.find((part) => part.mark === mark) ?? [])[0];
+  return found ? [found] : [];
+}
+
+const switchAt = (mark: Status, next?: Text): StagePart[] => [
+  { stage: 'switch', mark, ...(next !== undefined && { next }) },
+];
+
+function alarmsPart(analysis: Analysis): StagePart[] {
   const found = ladderOf(analysis);
   if (!found) return [];
-  if ('problem' in found)
-    return [{ stage: 'switch', mark: 'doubtful', next: say('proof.next', { next: found.problem }) }];
+  if ('problem' in found) return switchAt('doubtful', say('proof.next', { next: found.problem }));
   const { length } = found.findings;
-  if (length)
-    return [{ stage: 'switch', mark: 'underway', next: say('proof.next-switch-wrong', { count: length }) }];
-  if (found.unsafe[0]) return [{ stage: 'switch', mark: 'doubtful', next: say('proof.next-switch-unsafe') }];
+  if (length) return switchAt('underway', say('proof.next-switch-wrong', { count: length }));
+  if (found.unsafe[0]) return switchAt('doubtful', say('proof.next-switch-unsafe'));
   return switchStep(analysis, found).stamp
-    ? [{ stage: 'switch', mark: 'proven' }]
-    : [{ stage: 'switch', mark: 'open', next: say('proof.next-switch-enter') }];
+    ? switchAt('proven')
+    : switchAt('open', say('proof.next-switch-enter'));
+}
+
+function channelsPart(analysis: Analysis): StagePart[] {
+  const is = channelsStand(analysis);
+  if (!is) return [];
+  return is === 'required' ? switchAt('proven') : switchAt('underway', say('proof.next-switch-channel'));
+}
+
+/** What was taught last counts. */
+function taughtPart({ context: { index, point } }: Analysis): StagePart[] {
+  const last = calibrationsOf(index.job, point.id).findLast(({ body }) => body.kind === 'taught')?.body;
+  if (last?.kind !== 'taught') return [];
+  return last.ok ? switchAt('proven') : switchAt('doubtful', say('proof.next-switch-taught'));
 }
 
 function provePart(analysis: Analysis): StagePart {

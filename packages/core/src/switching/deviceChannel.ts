@@ -3,12 +3,14 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Change } from '../job/index.ts';
-import { parametersOf, presentValues } from '../job/index.ts';
+import { parametersOf, presentValues, sameValue } from '../job/index.ts';
 import { channelProblems, SWITCH_CHANNELS } from '../ioLink/index.ts';
 import type { BusParameter, SwitchChannel } from '../ioLink/index.ts';
-import { refuse } from '../model/index.ts';
+import { refuse, unlessRefused } from '../model/index.ts';
 import type { DeviceChannel } from '../model/index.ts';
+import { chainOf } from '../scaling/index.ts';
 import type { PointChain } from '../scaling/index.ts';
+import { sheetOf } from '../setting/index.ts';
 import { convert, parseIn, plain } from '../units/index.ts';
 
 /** The parameters of a switching signal channel of a device (IO-Link Smart Sensor Profile). */
@@ -242,4 +244,36 @@ export function standingChannel(
     turned: logicNow === '1',
   };
   return modeOf(stands, wayTo(made, sure(own.sp1)), { logic });
+}
+
+/**
+ * Whether a point's device is required to hold what its switching functions ask; nothing where there are none. It is not
+ * once the chain or the set points became others since.
+ */
+export function channelsStand(analysis: Analysis): 'required' | 'differs' | undefined {
+  const { index, point, device } = analysis.context;
+  const channels = point.switching?.channels ?? [];
+  if (!channels.length) return undefined;
+  const made = chainOf(analysis);
+  if (!made || 'problem' in made) return 'differs';
+  const required = new Map(
+    sheetOf(index, device.id).lines.map(({ parameter, required: wanted }) => [
+      parameter.key,
+      { parameter, wanted },
+    ]),
+  );
+  const holds = channels.every((channel) => {
+    const plan =
+      channel.unit === made.chain.sensor.unit
+        ? unlessRefused(() => channelPlan(analysis, made, channel))
+        : undefined;
+    return (
+      plan?.problems.length === 0 &&
+      plan.requires.every(({ key, value }) => {
+        const line = required.get(key);
+        return line?.wanted !== undefined && sameValue(line.parameter, line.wanted.value, value);
+      })
+    );
+  });
+  return holds ? 'required' : 'differs';
 }

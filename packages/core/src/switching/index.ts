@@ -7,7 +7,13 @@ export { slowestReaction } from './reaction.ts';
 export type { ReactionPart } from './reaction.ts';
 export { steadiness } from './steady.ts';
 export type { Steadiness } from './steady.ts';
-export { channelPlan, deviceChannels, requireChannel, standingChannel } from './deviceChannel.ts';
+export {
+  channelPlan,
+  channelsStand,
+  deviceChannels,
+  requireChannel,
+  standingChannel,
+} from './deviceChannel.ts';
 export type { ChannelPlan } from './deviceChannel.ts';
 
 export { thresholdOf } from './threshold.ts';

@@ -4,7 +4,8 @@ import { cycleOf, steadiness, teach } from '../switching/index.ts';
 import type { Steadiness, TeachKind } from '../switching/index.ts';
 import { withUnit } from '../units/index.ts';
 import { ToolReader } from './tool.ts';
-import type { Tool, ToolLine, ToolResult } from './tool.ts';
+import type { CalibrationOf } from '../model/index.ts';
+import type { Tool, ToolLine, ToolResult, ToolValues } from './tool.ts';
 
 const KINDS: Readonly<Record<TeachKind, Message>> = {
   margin: say('tools.teach-margin'),
@@ -70,6 +71,7 @@ export const TEACH_TOOL: Tool = {
       optional: true,
       onlyIf: { key: 'kind', is: ['two', 'flow'] },
     },
+    { key: 'conditions', label: say('tools.conditions'), kind: 'words', optional: true },
   ],
   first: {
     kind: 'flow',
@@ -82,24 +84,10 @@ export const TEACH_TOOL: Tool = {
     hysteresis: '0.5',
     step: '0.1',
     span: '5',
+    conditions: '',
   },
   work(values) {
-    const read = new ToolReader(TEACH_TOOL, values);
-    const kind = read.choice('kind') as TeachKind;
-    const unit = read.text('unit');
-    const [period, drift] = [read.number('period'), kind === 'cycle' ? undefined : read.maybe('drift')];
-    const rows = [read.list('readings'), ...(kind === 'two' || kind === 'flow' ? [read.list('second')] : [])];
-    const found = kind === 'cycle' ? [] : rows.map((row) => steadiness(row, period, drift));
-    const taught = kind === 'cycle' ? cycleOf(rows[0] ?? []) : found;
-    const margin = kind === 'margin' || kind === 'window' ? read.number('margin') : 0;
-    const limits = {
-      unit,
-      resolution: read.maybe('step'),
-      hysteresis: read.maybe('hysteresis'),
-      leastSpan: kind === 'two' || kind === 'flow' ? read.maybe('span') : undefined,
-    };
-    const came = teach(kind, taught, limits, margin);
-    const worst = found.find(({ is }) => is === 'moves') ?? found.find(({ is }) => is === 'unsure');
+    const { kind, unit, found, came, worst } = teachFrom(values);
     return {
       title: worst
         ? say(worst.is === 'moves' ? 'tools.cannot-teach-moves' : 'tools.cannot-teach-unsure')
@@ -122,6 +110,61 @@ export const TEACH_TOOL: Tool = {
     };
   },
 };
+
+/** What the tool's values make of the readings. @throws JobProblem */
+function teachFrom(values: ToolValues) {
+  const read = new ToolReader(TEACH_TOOL, values);
+  const kind = read.choice('kind') as TeachKind;
+  const unit = read.text('unit');
+  const [period, drift] = [read.number('period'), kind === 'cycle' ? undefined : read.maybe('drift')];
+  const rows = [read.list('readings'), ...(kind === 'two' || kind === 'flow' ? [read.list('second')] : [])];
+  const found = kind === 'cycle' ? [] : rows.map((row) => steadiness(row, period, drift));
+  const taught = kind === 'cycle' ? cycleOf(rows[0] ?? []) : found;
+  const margin = kind === 'margin' || kind === 'window' ? read.number('margin') : 0;
+  const limits = {
+    unit,
+    resolution: read.maybe('step'),
+    hysteresis: read.maybe('hysteresis'),
+    leastSpan: kind === 'two' || kind === 'flow' ? read.maybe('span') : undefined,
+  };
+  const worst = found.find(({ is }) => is === 'moves') ?? found.find(({ is }) => is === 'unsure');
+  return {
+    kind,
+    unit,
+    period,
+    rows,
+    found,
+    came: teach(kind, taught, limits, margin),
+    worst,
+    conditions: read.text('conditions'),
+  };
+}
+
+/** The same as a record of what was taught. @throws JobProblem */
+export function taughtBy(values: ToolValues): CalibrationOf<'taught'> {
+  const { kind, unit, period, rows, came, worst, conditions } = teachFrom(values);
+  const [readings = [], second] = rows;
+  const ok = !worst && !came.refusal;
+  return {
+    kind: 'taught',
+    how: kind,
+    unit,
+    readings,
+    ...(second && { second }),
+    period,
+    ok,
+    gives: ok ? givesOf(came) : [],
+    distance: came.distance,
+    least: came.least,
+    conditions,
+  };
+}
+
+function givesOf({ mode, range, zero }: ReturnType<typeof teach>): number[] {
+  if (range) return [range.low, range.high];
+  if (mode?.kind === 'points') return [mode.set, mode.reset];
+  return mode ? [mode.low, mode.high] : zero === undefined ? [] : [zero];
+}
 
 function seenLines(
   { mean, uncertainty, drift, is }: Steadiness,

@@ -1,4 +1,5 @@
-import type { LadderPlan } from '@keypost/core/model';
+import type { CalibrationBody, DeviceChannel, LadderPlan } from '@keypost/core/model';
+import { taughtBy } from '@keypost/core/tools';
 
 const WITHOUT_BYPASS = { seconds: 0, ends: true, shown: true } as const;
 
@@ -127,3 +128,33 @@ export const LADDERS: Readonly<Record<string, LadderPlan>> = {
     ],
   },
 };
+
+/** Switching functions that devices of the demo decide themselves: a level at one point, and one within a window. */
+export const CHANNELS: Readonly<Record<string, readonly DeviceChannel[]>> = {
+  'lt-270': [
+    { channel: 1, unit: 'm', mode: { kind: 'points', set: 1.96, reset: 1.9 }, logic: 'nc' },
+    { channel: 2, unit: 'm', mode: { kind: 'window', low: 0.6, high: 1.2, hysteresis: 0.05 }, logic: 'no' },
+  ],
+};
+
+const readings = (...values: readonly number[]): string => values.join(' ');
+
+/** What was taught: a flow switch with its rinse running hardly stronger than its leak. */
+export const TAUGHT: readonly (readonly [pointId: string, body: CalibrationBody])[] = [
+  [
+    'fs-116',
+    taughtBy({
+      kind: 'two',
+      unit: 'l/min',
+      readings: readings(1.6, 1.7, 1.5, 1.6, 1.7, 1.6, 1.5, 1.6),
+      second: readings(2.2, 2.4, 2.1, 2.3, 2.2, 2.4, 2.3, 2.2),
+      period: '1',
+      drift: '0.5',
+      hysteresis: '0.4',
+      step: '0.1',
+      span: '',
+      margin: '',
+      conditions: 'rinse valve throttled, a leak past it',
+    }),
+  ],
+];
