@@ -290,11 +290,11 @@ function Asked({ made: { requires, becomes, problems }, unit }: { made: ChannelP
             <Notice>{textOf(problem)}</Notice>
           </Row>
         ))}
-        {requires.map(({ key, label, value, unit: own, exact, raw }, i) => (
+        {requires.map(({ key, label, value, unit: own, exact, raw, words }, i) => (
           <Row key={key} first={i === 0 && !problems.length} className="gap-0.5 py-2">
             <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
               <Text as="body">{textOf(label)}</Text>
-              <Text as="number">{`${value} ${own}`.trim()}</Text>
+              <Text as="number">{words === undefined ? `${value} ${own}`.trim() : textOf(words)}</Text>
             </View>
             {exact !== undefined && (
               <Text as="small">

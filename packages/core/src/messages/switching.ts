@@ -208,21 +208,21 @@ export const SWITCHING = {
   'switching.fault-leads': 'The leads of the device touch each other',
   'switching.fault-input': 'The input shorted',
   'switching.fault-unsafe': ({
-    whats,
+    count,
     low,
     high,
     unit,
   }: {
-    whats: string[];
+    count: number;
     low: number;
     high: number;
     unit: string;
   }) =>
-    `${whats.join('; ')}: the controller does not see it and reads ${
+    `${count === 1 ? 'One fault is' : `${count} faults are`} not seen: the controller reads ${
       written(low, 3) === written(high, 3) ? '' : `${written(low, 3)} to `
-    }${of(high, unit)}. Nothing goes to the safe side. A signal with a live zero tells a break; a second measurement tells the rest.`,
-  'switching.fault-does-nothing': ({ whats }: { whats: string[] }) =>
-    `${whats.join('; ')}: the controller sees it, and nothing goes to the safe side.`,
+    }${of(high, unit)}, and nothing goes to the safe side. A signal with a live zero tells a break; a second measurement tells the rest.`,
+  'switching.fault-does-nothing': ({ count }: { count: number }) =>
+    `${count === 1 ? 'One fault is' : `${count} faults are`} seen, and nothing goes to the safe side.`,
   'switching.ladder-empty': 'There is no level yet.',
   'switching.ladder-no-rest':
     'There is no value at which nothing is called for: an upper limit lies below a lower one.',

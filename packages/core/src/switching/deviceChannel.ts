@@ -30,6 +30,8 @@ interface ChannelRequirement {
   readonly value: string;
   readonly raw: number;
   readonly unit: string;
+  /** What a choice is called; absent of numbers. */
+  readonly words?: Text;
   /** What it was before it was rounded to the device's step; absent of choices. */
   readonly exact?: number;
 }
@@ -132,13 +134,11 @@ function number(parameter: BusParameter, exact: number): ChannelRequirement {
   return { key, label, value: plain(shownOf(parameter, raw), 9), raw, unit, exact };
 }
 
-const choice = ({ key, label }: BusParameter, raw: number): ChannelRequirement => ({
-  key,
-  label,
-  value: String(raw),
-  raw,
-  unit: '',
-});
+function choice({ key, label, choices }: BusParameter, raw: number): ChannelRequirement {
+  const value = String(raw);
+  const words = choices?.find((one) => one.value === value)?.label;
+  return { key, label, value, raw, unit: '', ...(words !== undefined && { words }) };
+}
 
 /** What of a number its parameter does not take. */
 const outside = ({ min, max, unit = '' }: BusParameter, { label, value }: ChannelRequirement): Message[] =>

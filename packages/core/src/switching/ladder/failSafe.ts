@@ -40,7 +40,7 @@ export function unsafeFaults(outcomes: readonly FaultOutcome[], unit: string): L
   const values = unsafe.flatMap(({ value }) => value ?? []);
   const read = values.length ? { low: Math.min(...values), high: Math.max(...values), unit } : undefined;
   const sentence = read
-    ? say('switching.fault-unsafe', { whats: unsafe.map(({ what }) => what), ...read })
-    : say('switching.fault-does-nothing', { whats: unsafe.map(({ what }) => what) });
+    ? say('switching.fault-unsafe', { count: unsafe.length, ...read })
+    : say('switching.fault-does-nothing', { count: unsafe.length });
   return [{ sentence, way: [] }];
 }
