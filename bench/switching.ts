@@ -1,4 +1,10 @@
-import { checkLadder, plainFunction, sampledSignal, switchedBy } from '@keypost/core/switching';
+import {
+  checkLadder,
+  executeLadder,
+  plainFunction,
+  sampledSignal,
+  switchedBy,
+} from '@keypost/core/switching';
 import type { Ladder, Level } from '@keypost/core/switching';
 import { median } from './rate.ts';
 
@@ -63,5 +69,13 @@ export function switching(): void {
   const checked = took(() => checkLadder(LADDER, () => 0.5));
   console.log(
     `A ladder of ${LADDER.levels.length} levels checked whole      ${checked.toFixed(1)} ms (wanted 200)`,
+  );
+  const steps = 1_000_000;
+  const begin = performance.now();
+  const run = executeLadder({ ladder: LADDER, type: 'REAL', cycle: 100, steps });
+  let step = run.next();
+  while (!step.done) step = run.next();
+  console.log(
+    `  its code beside it, ${steps} steps     ${(performance.now() - begin).toFixed(0)} ms, ${step.value.equal} of them equal`,
   );
 }

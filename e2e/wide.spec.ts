@@ -67,6 +67,9 @@ for (const path of [
   '/point/wt-222/scale',
   '/point/at-223/scale/setup',
   '/point/pt-221/scale/code',
+  '/point/at-223/switch',
+  '/point/at-223/switch/ladder',
+  '/point/at-223/switch/play',
   '/point/pt-221/prove',
   '/point/yv-254/program',
 ]) {

@@ -33,7 +33,7 @@ export function StageStrip({
     })),
     { page: 'log', path: `${base}/log` as const },
   ];
-  const tight = pages.length > 3 && !wide;
+  const tight = pages.length > (wide ? 6 : 3);
   return (
     <View role="tablist" className="flex-row overflow-hidden rounded-plate border-fine border-edge">
       {pages.map(({ page, path }, i) => {
