@@ -64,16 +64,16 @@ test('a sheet is read, its differences sent, the plug pulled in the middle, and 
     if (++sent === 3) await practise(page, 1, 'unplug');
     await route.continue();
   });
-  await page.getByRole('button', { name: /^Write 6 values$/ }).click();
+  await page.getByRole('button', { name: /^Write 10 values$/ }).click();
   const says = page.getByRole('status', { name: 'What LT-270 says' });
-  await expect(says).toContainText('2 of 6 written and read back.');
+  await expect(says).toContainText('2 of 10 written and read back.');
   await expect(says).toContainText('No device answers on port 1.');
   // What was not read back is claimed nowhere: also not after the page is opened anew.
   await page.reload();
-  await expect(page.getByRole('button', { name: /^Write 4 values$/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Write 8 values$/ })).toBeVisible();
   await practise(page, 1, 'plug');
-  await page.getByRole('button', { name: /^Write 4 values$/ }).click();
-  await expect(says).toContainText('4 of 4 written and read back.');
+  await page.getByRole('button', { name: /^Write 8 values$/ }).click();
+  await expect(says).toContainText('8 of 8 written and read back.');
   await expect(page.getByRole('button', { name: /Echo filter: calm, as required/ })).toContainText(
     'read back',
   );

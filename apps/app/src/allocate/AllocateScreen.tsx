@@ -5,7 +5,8 @@ import { JobIndex } from '@keypost/core/job';
 import { problemOf } from '@keypost/core/planning';
 import type { AllocationRequest } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
-import { ActivityIndicator, Pressable, View } from 'react-native';
+import { Pressable, View } from 'react-native';
+import { Busy } from '../ui/Busy';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { useJobId } from '../job/useJobId';
@@ -75,7 +76,7 @@ function Allocate({ view }: { view: JobView }) {
         <Pins view={view} pinned={pinned} onChange={setPinned} />
       </Card>
       {busy ? (
-        <Busy onCancel={cancel} />
+        <Solving onCancel={cancel} />
       ) : (
         <Button
           label={answer ? 'Work it out again' : 'Work it out'}
@@ -91,13 +92,13 @@ function Allocate({ view }: { view: JobView }) {
 
 type Spare = '0' | '10' | '20' | '30';
 
-function Busy({ onCancel }: { onCancel: () => void }) {
+function Solving({ onCancel }: { onCancel: () => void }) {
   const { ink } = useTokens();
   return (
     <Card title="Working it out">
       <Row first className="gap-3">
         <View className="flex-row items-center gap-3" role="status">
-          <ActivityIndicator color={ink} />
+          <Busy label="Working" color={ink} />
           <Text as="body">
             Solving each kind of device in each kind of group, then looking for the fewest modules and commons
           </Text>

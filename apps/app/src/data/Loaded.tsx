@@ -1,7 +1,8 @@
 import { say, textOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import type { ReactNode } from 'react';
-import { ActivityIndicator, View } from 'react-native';
+import { View } from 'react-native';
+import { Busy } from '../ui/Busy';
 import { Button } from '../ui/Button';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
@@ -33,7 +34,7 @@ export function Loaded<T>({
     );
   return (
     <View className="items-center gap-3 p-8" role="status">
-      <ActivityIndicator color={accent} />
+      <Busy color={accent} />
       <Text as="soft">{`Reading ${what} …`}</Text>
     </View>
   );

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { ActivityIndicator, Pressable } from 'react-native';
+import { Pressable } from 'react-native';
+import { Busy } from './Busy';
 import { useTokens } from './theme';
 import { Text } from './Text';
 
@@ -48,7 +49,7 @@ export function Button({
       className={`${BUTTON_BOX} ${box} ${disabled ? 'opacity-40' : ''} ${grow ? 'flex-1' : ''}`}
     >
       {waiting ? (
-        <ActivityIndicator size="small" color={kind === 'main' ? tokens.plate : tokens.ink} />
+        <Busy label="Working" size="small" color={kind === 'main' ? tokens.plate : tokens.ink} />
       ) : (
         icon
       )}

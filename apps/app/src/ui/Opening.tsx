@@ -1,4 +1,5 @@
-import { ActivityIndicator, View } from 'react-native';
+import { View } from 'react-native';
+import { Busy } from './Busy';
 import { Text } from './Text';
 import { useTokens } from './theme';
 
@@ -7,7 +8,7 @@ export function Opening() {
   const { ink } = useTokens();
   return (
     <View role="status" className="flex-1 flex-row items-center justify-center gap-3 p-8">
-      <ActivityIndicator color={ink} />
+      <Busy color={ink} />
       <Text as="soft">Opening …</Text>
     </View>
   );
