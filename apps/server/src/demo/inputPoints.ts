@@ -33,9 +33,9 @@ export const INPUT_POINTS: readonly DemoPoint[] = [
     tag: 'FS-116',
     name: 'Tray rinse, flow',
     typeId: 'flow-3w',
-    output: 'pnp',
+    output: 'npn',
     logic: 'no',
-    at: ['di-3', 5],
+    at: ['plc', 10],
     landed: 3,
   },
   {
