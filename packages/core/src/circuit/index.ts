@@ -1,4 +1,4 @@
-export { solveWithBands } from './bands.ts';
+export { solveNominal, solveWithBands } from './bands.ts';
 export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
 export * as faults from './faults.ts';

@@ -93,21 +93,21 @@ function valueCheck(
 ): Sought {
   const { on, back } = turnsOf(level);
   const nom = which === 'reaches' ? on : back;
-  const room = bandOf(nom);
   return {
     key: `ladder.${which}-${level.id}`,
     label: say(which === 'reaches' ? 'switching.proof-comes' : 'switching.proof-goes', { name: level.name }),
-    detail: say('switching.proof-does', {
-      does: level.does.map(actionText),
-    }),
-    look: () => ({
-      kind: 'reading',
-      nom,
-      min: nom - room,
-      max: nom + room,
-      unit,
-      digits: Math.max(1, digitsForSpan(ladder.range.high - ladder.range.low)),
-    }),
+    detail: say('switching.proof-does', { does: level.does.map(actionText) }),
+    look: () => {
+      const room = bandOf(nom);
+      return {
+        kind: 'reading',
+        nom,
+        min: nom - room,
+        max: nom + room,
+        unit,
+        digits: Math.max(1, digitsForSpan(ladder.range.high - ladder.range.low)),
+      };
+    },
   };
 }
 

@@ -4,7 +4,7 @@ import type { Message } from '../messages/index.ts';
 import { measuredOf, measuredQuantity } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { AnalogPort } from '../catalog/index.ts';
-import { exactly, faults, solveWithBands } from '../circuit/index.ts';
+import { exactly, faults, solveNominal } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { splitRef, unlessRefused } from '../model/index.ts';
 import { signalLeads } from '../network/index.ts';
@@ -53,14 +53,14 @@ function loopFaults(analysis: Analysis, made: PointChain): WiringFault[] {
     splitRef(ref).item === device.id || ends.some((end) => end === ref);
   const leads = signalLeads(context, present.netlist.reference);
   const read = reader(own, made);
+  const healthy = [away, present].map(({ netlist }) => ({ netlist, input: read(netlist)?.input }));
   const supplies = new Set(index.job.supplies.map(({ id }) => id));
   // Looked at with the value at either end: what changes neither is no fault of this signal.
   const outcome = (what: Message, fault: (netlist: Netlist) => Netlist): WiringFault[] => {
-    const rows = [away, present].flatMap(({ netlist }) => {
-      const [whole, faulty] = [read(netlist), read(fault(netlist))];
-      return whole && faulty && Math.abs(whole.input - faulty.input) > 0.005 * made.chain.bands.overAt
-        ? [faulty]
-        : [];
+    const rows = healthy.flatMap(({ netlist, input }) => {
+      const faulty = input === undefined ? undefined : read(fault(netlist));
+      const moves = faulty && Math.abs((input ?? 0) - faulty.input) > 0.005 * made.chain.bands.overAt;
+      return moves ? [faulty] : [];
     });
     const worst = rows.find(({ seen }) => !seen) ?? rows[0];
     return worst ? [{ what, ...worst }] : [];
@@ -82,7 +82,7 @@ function reader({ module, port, settings }: OwnPort, { chain }: PointChain) {
   const analog = port as AnalogPort;
   const quantity = measuredQuantity(module.id, analog, settings);
   return (netlist: Netlist): (Omit<WiringFault, 'what'> & { readonly input: number }) | undefined => {
-    const solved = unlessRefused(() => nth(solveWithBands(netlist, [quantity]).bands, 0));
+    const solved = unlessRefused(() => nth(solveNominal(netlist, [quantity]).bands, 0));
     if (!solved) return undefined;
     const input = measuredOf(analog, settings, solved).value.nom;
     const band = bandOf(chain.bands, input);

@@ -40,11 +40,15 @@ export function rangeOf({ chain: { sensor } }: PointChain): Ladder['range'] {
   return { low: Math.min(sensor.low, sensor.high), high: Math.max(sensor.low, sensor.high) };
 }
 
-/** How far a limit on a chain's value is off at worst, decided in the controller. */
-export const bandIn =
-  (analysis: Analysis, made: PointChain): BandOf =>
-  (limit) =>
-    unlessRefused(() => offBy(analysis, made, limit, 'controller')) ?? 0;
+/** How far a limit on a chain's value is off at worst, decided in the controller; each limit is worked out once. */
+export function bandIn(analysis: Analysis, made: PointChain): BandOf {
+  const known = new Map<number, number>();
+  return (limit) => {
+    const band = known.get(limit) ?? unlessRefused(() => offBy(analysis, made, limit, 'controller')) ?? 0;
+    known.set(limit, band);
+    return band;
+  };
+}
 
 /** A plan over a point's chain, checked whole. */
 export function ladderOver(analysis: Analysis, made: PointChain, plan: LadderPlan): PointLadder {
