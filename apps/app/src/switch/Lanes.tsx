@@ -1,4 +1,5 @@
-import { isProtective } from '@keypost/core/switching';
+import { isPassedOver, isProtective } from '@keypost/core/switching';
+import type { Level } from '@keypost/core/switching';
 import { scaleLinear } from 'd3-scale';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';
 import type { Extent } from '../drawing/Axes';
@@ -53,7 +54,7 @@ export function Lanes({
             >
               {level.name}
             </Text>
-            {stretches(frames, i, { end, locks: level.does.includes('lock') }).map((stretch) => (
+            {stretches(frames, level, i, end).map((stretch) => (
               <Bar key={stretch.from} {...stretch} x={(s) => x(s / seconds)} y={y + 16} ink={ink} />
             ))}
           </G>
@@ -98,17 +99,19 @@ function Bar({
 }
 
 /** How one level stands along the frames, alike stretches as one. */
-function stretches(
-  frames: LadderView['frames'],
-  i: number,
-  { end, locks }: { end: number; locks: boolean },
-): Stretch[] {
+function stretches(frames: LadderView['frames'], own: Level, i: number, end: number): Stretch[] {
   const found: { from: number; to: number; stands: Stretch['stands'] }[] = [];
   frames.forEach(({ at, levels, bypassed }, n) => {
     const level = levels[i];
     const to = frames[n + 1]?.at ?? end;
     if (!level || (!level.on && !level.called) || to <= at) return;
-    const stands = !level.on ? 'waits' : bypassed && !locks ? 'passed' : level.called ? 'acts' : 'kept';
+    const stands = !level.on
+      ? 'waits'
+      : isPassedOver(own, bypassed)
+        ? 'passed'
+        : level.called
+          ? 'acts'
+          : 'kept';
     const last = found.at(-1);
     if (last && last.to === at && last.stands === stands) last.to = to;
     else found.push({ from: at, to, stands });

@@ -1,5 +1,5 @@
 import { textOf } from '@keypost/core/messages';
-import { actionText, isProtective, rhythmOf } from '@keypost/core/switching';
+import { actionText, isPassedOver, isProtective, rhythmOf } from '@keypost/core/switching';
 import type { Ladder, LadderFrame, Level } from '@keypost/core/switching';
 import { View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
@@ -38,7 +38,7 @@ export function Standing({
       }
     >
       {ladder.levels.map((level, i) => {
-        const passed = bypassed && !level.does.includes('lock');
+        const passed = isPassedOver(level, bypassed);
         const stand = frame.levels[i] ?? { called: false, on: false, onSince: 0 };
         const acts = stand.on && !passed;
         return (

@@ -24,7 +24,7 @@ export { actionText } from './ladder/actionText.ts';
 export { checkLadder } from './ladder/checkLadder.ts';
 export type { LadderFinding } from './ladder/checkLadder.ts';
 export type { Ladder, Level } from './ladder/ladder.ts';
-export { isProtective, turnsOf } from './ladder/ladder.ts';
+export { isPassedOver, isProtective, turnsOf } from './ladder/ladder.ts';
 export { executeLadder } from './ladder/executeLadder.ts';
 export type { LadderExecuted, LadderExecution } from './ladder/executeLadder.ts';
 export { FLAWS, ladderCode } from './ladder/ladderCode.ts';

@@ -1,7 +1,7 @@
 import { nth } from '../../lists/index.ts';
 import { say } from '../../messages/index.ts';
 import type { Message } from '../../messages/index.ts';
-import { isProtective } from './ladder.ts';
+import { isSafeSide } from './ladder.ts';
 import type { Action, Ladder, Level } from './ladder.ts';
 import { isOn, LadderMachine } from './machine.ts';
 import type { LadderEvent, LadderState } from './machine.ts';
@@ -208,10 +208,8 @@ function hiddenOf(ladder: Ladder, a: Level, b: Level): readonly [Level, Level] |
 function faultFindings(ladder: Ladder, machine: LadderMachine, restZone: number): LadderFinding[] {
   const begin = machine.first(restZone);
   const ready = begin.starting ? machine.after(begin, { is: 'started' }) : begin;
-  const isSafe = (state: LadderState): boolean => {
-    const does = machine.actionsOf(machine.after(state, { is: 'fault' }));
-    return ladder.levels.some(isProtective) ? does.has('stop') || does.has('lock') : does.size > 0;
-  };
+  const isSafe = (state: LadderState): boolean =>
+    isSafeSide(ladder.levels, machine.actionsOf(machine.after(state, { is: 'fault' })));
   if (!isSafe(ready)) {
     const way: LadderEvent[] = begin.starting ? [{ is: 'started' }, { is: 'fault' }] : [{ is: 'fault' }];
     return [{ sentence: say('switching.ladder-fault-unsafe'), way }];

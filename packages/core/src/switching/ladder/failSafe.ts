@@ -1,6 +1,6 @@
 import { say } from '../../messages/index.ts';
 import type { LadderFinding } from './checkLadder.ts';
-import { isProtective } from './ladder.ts';
+import { isSafeSide } from './ladder.ts';
 import type { Ladder } from './ladder.ts';
 import { LadderRun, milliseconds } from './ladderRun.ts';
 import type { WiringFault } from '../wiringFaults.ts';
@@ -28,7 +28,7 @@ export function faultOutcomes(ladder: Ladder, faults: readonly WiringFault[], re
     return {
       fault,
       comes: acting.map(({ name }) => name),
-      safe: ladder.levels.some(isProtective) ? acting.some(isProtective) : acting.length > 0,
+      safe: isSafeSide(ladder.levels, run.actions()),
     };
   });
 }

@@ -1,4 +1,4 @@
-import type { LadderPlan, Level } from '../../model/index.ts';
+import type { Action, LadderPlan, Level } from '../../model/index.ts';
 
 export type { Action, Clearer, Level } from '../../model/index.ts';
 
@@ -12,6 +12,14 @@ export interface Ladder extends Omit<LadderPlan, 'unit' | 'levels'> {
 /** What stops something or keeps it from starting: the side that is safe. */
 export const isProtective = ({ does }: Pick<Level, 'does'>): boolean =>
   does.includes('stop') || does.includes('lock');
+
+/** Whether a bypass that is on passes over a level: over all but those that lock. */
+export const isPassedOver = ({ does }: Pick<Level, 'does'>, bypassed: boolean): boolean =>
+  bypassed && !does.includes('lock');
+
+/** Whether what is done is the safe side: something stops where any level stops, else anything at all is done. */
+export const isSafeSide = (levels: readonly Level[], does: ReadonlySet<Action>): boolean =>
+  levels.some(isProtective) ? isProtective({ does: [...does] }) : does.size > 0;
 
 /** Values at which a level is called for, and from which on no more. */
 export const turnsOf = ({

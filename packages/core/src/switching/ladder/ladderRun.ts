@@ -1,5 +1,5 @@
 import { nth } from '../../lists/index.ts';
-import { isBeyond, turnsOf } from './ladder.ts';
+import { isBeyond, isPassedOver, turnsOf } from './ladder.ts';
 import type { Action, Clearer, Ladder, Level } from './ladder.ts';
 import { mayClear } from './machine.ts';
 
@@ -82,7 +82,7 @@ export class LadderRun {
 
   /** Whether a level acts now: a bypass passes over all but those that lock. */
   acts(i: number): boolean {
-    return nth(this.levels, i).on && (!this.bypassed || nth(this.#ladder.levels, i).does.includes('lock'));
+    return nth(this.levels, i).on && !isPassedOver(nth(this.#ladder.levels, i), this.bypassed);
   }
 
   /** Whether a level's lamp is lit now, flashing or not. */

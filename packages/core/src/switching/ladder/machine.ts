@@ -1,6 +1,6 @@
 import { nth } from '../../lists/index.ts';
 import { CLEARERS } from '../../model/index.ts';
-import { isBeyond, turnsOf } from './ladder.ts';
+import { isBeyond, isPassedOver, turnsOf } from './ladder.ts';
 import type { Action, Clearer, Ladder, Level } from './ladder.ts';
 
 /** How one level stands: called for but not long enough yet, acting, or kept though nothing calls for it any more. */
@@ -69,7 +69,7 @@ export class LadderMachine {
     return new Set([
       ...(bypassed && bypass.shown ? (['show'] as const) : []),
       ...levels.flatMap((level, i) =>
-        isOn(nth(phases, i)) && (!bypassed || level.does.includes('lock')) ? level.does : [],
+        isOn(nth(phases, i)) && !isPassedOver(level, bypassed) ? level.does : [],
       ),
     ]);
   }
