@@ -1,5 +1,5 @@
 import net from 'node:net';
-import { inject } from '../src/partners/benchClient.ts';
+import { inject, measure } from '../src/partners/benchClient.ts';
 import { BenchSource, benchServer, BENCH_IDENTITY } from '../src/simulators/benchSource.ts';
 
 let server: net.Server;
@@ -48,6 +48,17 @@ describe('the language of the source', () => {
 });
 
 describe('speaking to it', () => {
+  test('asks what it measures, and leaves what it gives as it is', async () => {
+    const { injected } = await inject(link, 'mA', 7.5);
+    for (const _ of [1, 2])
+      expect(await measure(link, 'mA')).toEqual({
+        measured: injected,
+        source: 'Simulated bench source BS-0001',
+      });
+    expect((await measure(link, 'V')).measured).toBe(0);
+    await expect(measure(link, 'bar')).rejects.toMatchObject({ kind: 'refused' });
+  });
+
   test.each([
     ['mA', 12, 0.01],
     ['V', 5, 0.001],

@@ -6,7 +6,14 @@ import type { SingleChange } from '@keypost/core/job';
 import type { DeviceChannel } from '@keypost/core/model';
 import { chainOf, moveChain } from '@keypost/core/scaling';
 import { sheetOf, stepsTo } from '@keypost/core/setting';
-import { channelPlan, deviceChannels, requireChannel, standingChannel } from '@keypost/core/switching';
+import {
+  channelPlan,
+  deviceChannels,
+  requireChannel,
+  standingChannel,
+  taughtBeside,
+} from '@keypost/core/switching';
+import { taughtBy } from '@keypost/core/tools';
 import { randomUUID } from 'node:crypto';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import type { Simulators } from '../src/simulators/start.ts';
@@ -154,4 +161,45 @@ test('what the device does not take is told before it is required', async () => 
   const { analysis, made } = await analysed();
   const { problems } = channelPlan(analysis, made, plan(1, { kind: 'points', set: 1.2, reset: 0.9 }));
   expect(problems.map(({ code }) => code)).toEqual(['switching.channel-outside']);
+});
+
+test('what the device holds stands beside what was taught from readings', async () => {
+  const teach = (second: string) =>
+    change([
+      {
+        kind: 'calibrate',
+        calibrations: [
+          {
+            id: randomUUID(),
+            pointId: 'lt-270',
+            body: taughtBy({
+              kind: 'two',
+              unit: 'm',
+              readings: '0.8 0.801 0.799 0.8 0.8 0.801 0.799 0.8',
+              second,
+              period: '1',
+              drift: '0.01',
+              hysteresis: '0.1',
+              step: '',
+              span: '',
+              conditions: '',
+            }),
+          },
+        ],
+      },
+    ]);
+  const beside = async () => {
+    const { analysis, made } = await analysed();
+    return taughtBeside(analysis, made).find(({ channel }) => channel === 1);
+  };
+  // Between 0.8 m and 1.4 m, 0.1 m wide: on at 1.15 m and off again at 1.05 m.
+  await set(plan(1, { kind: 'points', set: 1.15, reset: 1.05 }));
+  await teach('1.4 1.401 1.399 1.4 1.4 1.401 1.399 1.4');
+  const same = sure(await beside());
+  expect(same.step).toBeCloseTo(0.0005, 6);
+  expect(same.apart).toBeLessThanOrEqual(same.step);
+  await teach('1.6 1.601 1.599 1.6 1.6 1.601 1.599 1.6');
+  const moved = sure(await beside());
+  expect(moved.apart).toBeCloseTo(0.1, 3);
+  expect(moved.ours[0] - moved.stands[0]).toBeCloseTo(0.1, 3);
 });

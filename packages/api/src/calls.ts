@@ -45,6 +45,12 @@ export const CALLS = {
     patience: 30,
     response: z.object({ injected: z.number(), source: z.string() }),
   },
+  measure: {
+    method: 'POST',
+    path: '/api/bench/measure',
+    patience: 30,
+    response: z.object({ measured: z.number(), source: z.string() }),
+  },
   practice: { method: 'GET', path: '/api/practice', response: PracticeState },
   practise: { method: 'POST', path: '/api/practice', response: PracticeState },
 } as const;

@@ -112,6 +112,11 @@ export const ROUTES = {
     summary: 'Has a bench source give a value in place of a sensor, and reads back what it truly gives',
     body: z.object({ link: Link, unit: z.string().max(12), value: z.number() }),
   },
+  measure: {
+    ...CALLS.measure,
+    summary: 'Asks a bench source what it measures at its own terminals; it goes on giving what it gives',
+    body: z.object({ link: Link, unit: z.string().max(12) }),
+  },
   practice: {
     ...CALLS.practice,
     summary: 'The simulated partners of this server, and what is plugged into them',

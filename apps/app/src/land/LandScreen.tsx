@@ -10,7 +10,6 @@ import { FiveStates } from './FiveStates';
 import { NextStep, StampSteps } from '../point/StampSteps';
 import { Loop } from './Loop';
 import { MoreCard } from './MoreCard';
-import { SensitivityCard } from './SensitivityCard';
 import { RuleCard } from './RuleCard';
 import { StopsCard } from './StopsCard';
 import { VerdictText } from '../point/VerdictText';
@@ -47,7 +46,6 @@ function Land({ point }: { point: OpenPoint }) {
           <StampSteps point={point} steps={steps} title="Steps" label="Steps of landing" saver={saver} />
           <LoopBudgetCard analysis={analysis} />
           <ArcChainCard point={point} />
-          <SensitivityCard point={point} saver={saver} />
           <MoreCard point={point} />
           {point.verdict.status !== 'open' && <FiveStates analysis={analysis} />}
           <ChannelCard point={point} saver={saver} />

@@ -25,6 +25,9 @@ export function MoreCard({ point }: { point: OpenPoint }) {
     ...(output.drivenBy === 'target' || output.drivenBy === 'value'
       ? [{ to: 'switch', label: 'Switch', hint: 'thresholds, alarms, teach', loud: false }]
       : []),
+    ...(point.type.description.sensitivity
+      ? [{ to: 'switch/teach', label: 'Sensitivity', hint: 'between object and background', loud: false }]
+      : []),
     ...(output.landsOn === 'switched' && output.drivenBy === 'target'
       ? [{ to: 'relay', label: 'Plan a relay', hint: 'poles, contacts, terminals', loud: false }]
       : []),

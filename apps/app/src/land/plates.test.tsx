@@ -1,17 +1,12 @@
-import { nth } from '@keypost/core/lists';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import { barrierLoop } from '../../../../packages/core/test/families';
 import { openPoint, smallJob } from '../../test/openPoint';
-import { sent, serverStores } from '../../test/replies';
-import { useSave } from '../data/useSave';
-import type { OpenPoint } from '../point/usePoint';
 import { changeSettings } from '../data/settings';
 import { LoopBudgetCard } from './LoopBudgetCard';
 import { ArcChainCard } from './ArcChainCard';
 import { MoreCard } from './MoreCard';
-import { SensitivityCard } from './SensitivityCard';
 
 jest.mock('expo-router', () => ({
   Link: ({ href, children }: { href: string; children: unknown }) => (
@@ -104,44 +99,5 @@ describe('the ways on', () => {
     expect(screen.queryByRole('link', { name: /Plan a relay/ })).toBeNull();
     render(<MoreCard point={openPoint()} />);
     expect(screen.getByRole('link', { name: /Plan a relay/ })).toBeTruthy();
-  });
-});
-
-describe('the sensitivity of a diffuse sensor', () => {
-  const diffuse = smallJob('-', 'pnp', [
-    { kind: 'editPoint', id: 'p', patch: { typeId: 'diffuse-3w', output: { logic: 'light' } } },
-  ]);
-  function Sensitivity({ point }: { point: OpenPoint }) {
-    return <SensitivityCard point={point} saver={useSave(point.view)} />;
-  }
-  const type = (name: string, value: string) =>
-    fireEvent.change(screen.getByLabelText(name), { target: { value } });
-
-  test('is set between object and background, and noted by who set it', async () => {
-    serverStores();
-    render(<Sensitivity point={openPoint(diffuse)} />);
-    expect(screen.queryByRole('status')).toBeNull();
-    type('Object lost at', '3');
-    type('Background seen at', '8,0');
-    expect(screen.getByRole('status').textContent).toContain('Set it to 5.5 of 10');
-    fireEvent.click(screen.getByRole('button', { name: 'It is set so: note it' }));
-    await waitFor(() => expect(sent()).toHaveLength(1));
-    expect(nth(sent(), 0).change).toMatchObject({
-      kind: 'stamp',
-      stamp: { pointId: 'p', step: 'sensitivity' },
-    });
-  });
-
-  test('that cannot tell them apart says so, and cannot be noted', () => {
-    render(<Sensitivity point={openPoint(diffuse)} />);
-    type('Object lost at', '6');
-    type('Background seen at', '5');
-    expect(screen.getByText(/no setting tells them apart/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /note it/ })).toBeNull();
-  });
-
-  test('is asked of no other sensor', () => {
-    const { container } = render(<Sensitivity point={openPoint()} />);
-    expect(container.textContent).toBe('');
   });
 });

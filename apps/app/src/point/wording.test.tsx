@@ -133,7 +133,8 @@ const PAGES: readonly [string, () => ReactElement][] = [
     () => {
       const tool = sure(findTool('pulse'));
       const change = () => undefined;
-      const use = { values: tool.first, isExample: false, fields: [], change, reset: change, problems: [] };
+      const acts = { change, fill: change, reset: change };
+      const use = { values: tool.first, isExample: false, fields: [], ...acts, problems: [] };
       return <ToolOutcome use={{ ...use, result: tool.work(tool.first) }} />;
     },
   ],

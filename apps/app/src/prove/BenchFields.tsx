@@ -2,7 +2,7 @@ import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import type { useBench } from './useBench';
+import type { useBench } from '../chain/useBench';
 
 /** Where a source on the bench answers, and what it said last. */
 export function BenchFields({

@@ -12,7 +12,7 @@ import { StatusIcon } from '../ui/StatusIcon';
 import { parseTyped } from '../ui/typedNumbers';
 import { Text } from '../ui/Text';
 import { lastText, YesNo } from './ProofForm';
-import type { useBench } from './useBench';
+import type { useBench } from '../chain/useBench';
 import { valueOf } from './useEntries';
 import type { useEntries } from './useEntries';
 

@@ -11,7 +11,7 @@ import { Text } from '../ui/Text';
 import { useDevice } from './useDevice';
 
 /** How a part can be spoken to about its parameters, in words; nothing where it cannot. */
-export function wayText(index: JobIndex, itemId: string): string | undefined {
+function wayText(index: JobIndex, itemId: string): string | undefined {
   const way = wayTo(index, itemId);
   switch (way?.kind) {
     case 'master':

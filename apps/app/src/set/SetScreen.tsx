@@ -1,3 +1,4 @@
+import { deviceChannels } from '@keypost/core/switching';
 import { countSet, sheetsOf } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
 import { useMemo, useState } from 'react';
@@ -16,7 +17,6 @@ import { DisplayCodes } from './DisplayCodes';
 import { SetDock } from './SetDock';
 import { SheetCard } from './SheetCard';
 import type { Arranged } from './SheetCard';
-import { TeachCard } from './TeachCard';
 
 /** Set: the sheets of a point's device and of the ports that it is on. */
 export function SetScreen() {
@@ -52,12 +52,19 @@ function SetPoint({ point }: { point: OpenPoint }) {
       }
       aside={
         <>
-          <TeachCard point={point} />
           <AgreementCard point={point} />
           <DisplayCodes point={point} />
           <Card title="More">
+            {deviceChannels(point.analysis).length > 0 && (
+              <MoreRow
+                first
+                to={`${point.base}/switch/teach`}
+                label="Teach"
+                hint="its switching points, from readings"
+              />
+            )}
             <MoreRow
-              first
+              first={deviceChannels(point.analysis).length === 0}
               to={`${point.base}/history`}
               label="History, swap and files"
               hint="compare two dates, put a sheet back, CSV and JSON"

@@ -2,6 +2,7 @@ import { JobProblem } from '@keypost/core/model';
 import { readRecord } from '@keypost/core/switching';
 import type { Example, Signal } from '@keypost/core/switching';
 import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { z } from 'zod';
 import { useDraftState } from '../data/drafts';
 import { refusalText } from '../data/refusalText';
@@ -12,7 +13,7 @@ import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
 
 /** Over what is played. */
-export type Course = Example | 'drawn' | 'record';
+export type Course = Example | 'drawn' | 'record' | 'live';
 
 const COURSES: readonly { readonly value: Course; readonly label: string }[] = [
   { value: 'slow', label: 'Slowly through all' },
@@ -20,6 +21,7 @@ const COURSES: readonly { readonly value: Course; readonly label: string }[] = [
   { value: 'broken', label: 'With a break' },
   { value: 'drawn', label: 'Drawn by hand' },
   { value: 'record', label: 'From a record' },
+  { value: 'live', label: 'As it is now, live' },
 ];
 
 /** Which course is played; a record is pasted or typed. */
@@ -27,11 +29,14 @@ export function CourseFields({
   name,
   course,
   onChoose,
+  live,
 }: {
   /** Of the draft that keeps what is typed. */
   name: string;
   course: Course;
   onChoose: (course: Course, signal?: Signal) => void;
+  /** What follows the device. */
+  live: ReactNode;
 }) {
   return (
     <Card title="Course">
@@ -42,6 +47,7 @@ export function CourseFields({
             Draw over the chart with a finger, from left to right. With a keyboard, type it as a record.
           </Text>
         )}
+        {course === 'live' && live}
         {course === 'record' && <RecordField name={name} onRead={(signal) => onChoose('record', signal)} />}
       </Row>
     </Card>

@@ -1,6 +1,6 @@
 import { exampleSignal, ladderLog, playLadder } from '@keypost/core/switching';
-import type { LadderAct, PointLadder, Signal } from '@keypost/core/switching';
-import { useMemo, useState } from 'react';
+import type { Example, LadderAct, PointLadder, Signal } from '@keypost/core/switching';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
@@ -16,6 +16,7 @@ import { CourseFields } from './CourseFields';
 import type { Course } from './CourseFields';
 import { DrawSheet } from './DrawSheet';
 import { LadderChart } from './LadderChart';
+import { LiveCourse } from './LiveCourse';
 import { ladderHere } from './ladderHere';
 import { PlayLog } from './PlayLog';
 import { Standing } from './Standing';
@@ -38,6 +39,9 @@ function Played({ point }: { point: OpenPoint }) {
   return typeof found === 'string' ? <Notice>{found}</Notice> : <Stage point={point} found={found} />;
 }
 
+const isExample = (course: Course): course is Example =>
+  course === 'slow' || course === 'noisy' || course === 'broken';
+
 /** A break that somebody puts in lasts so long, as a share of the course. */
 const BREAK = 0.06;
 
@@ -48,7 +52,7 @@ function usePlayed({ ladder }: PointLadder) {
   const [breaks, setBreaks] = useState<readonly number[]>([]);
   const [acts, setActs] = useState<readonly LadderAct[]>([]);
   const signal = useMemo(() => {
-    const base = own ?? exampleSignal(ladder, course === 'drawn' || course === 'record' ? 'slow' : course);
+    const base = own ?? exampleSignal(ladder, isExample(course) ? course : 'slow');
     return broken(base, breaks);
   }, [ladder, course, own, breaks]);
   const end = signal.at[signal.at.length - 1] ?? 1;
@@ -62,13 +66,22 @@ function usePlayed({ ladder }: PointLadder) {
     setBreaks([]);
     player.go(0);
   };
-  return { course, signal, end, frames, log, player, again, draw: setOwn, setActs, setBreaks };
+  // What is read at this moment is looked at where it ends.
+  const { go } = player;
+  const follow = useCallback(
+    (read: Signal) => {
+      setOwn(read);
+      go(read.at[read.at.length - 1] ?? 0);
+    },
+    [go],
+  );
+  return { course, signal, end, frames, log, player, again, follow, draw: setOwn, setActs, setBreaks };
 }
 
 function Stage({ point, found }: { point: OpenPoint; found: PointLadder }) {
   const { ladder } = found;
   const played = usePlayed(found);
-  const { course, end, frames, log, player, again, setActs, setBreaks } = played;
+  const { course, end, frames, log, player, again, follow, setActs, setBreaks } = played;
   const moments = [0, ...log.map(({ at }) => at), end];
   return (
     <Beside
@@ -108,6 +121,7 @@ function Stage({ point, found }: { point: OpenPoint; found: PointLadder }) {
             name={`${point.view.id}.${point.analysis.context.point.id}`}
             course={course}
             onChoose={again}
+            live={<LiveCourse point={point} made={found.made} onSignal={follow} />}
           />
         </>
       }

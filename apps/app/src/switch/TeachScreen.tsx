@@ -3,12 +3,20 @@ import { taughtBy } from '@keypost/core/tools';
 import type { SingleChange } from '@keypost/core/job';
 import type { CalibrationOf } from '@keypost/core/model';
 import type { ToolValues } from '@keypost/core/tools';
-import { withUnit } from '@keypost/core/units';
+import { taughtBeside } from '@keypost/core/switching';
+import type { TaughtBeside } from '@keypost/core/switching';
+import type { PointChain } from '@keypost/core/scaling';
+import { withUnit, written } from '@keypost/core/units';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
+import { FromSources } from '../chain/FromSources';
+import { EVERY, ReadRows } from '../chain/ReadRows';
 import { ToolCard } from '../tools/ToolCard';
+import type { ToolInUse } from '../tools/useTool';
+import { TeachCommands } from './TeachCommands';
 import { Card, Row } from '../ui/Card';
 import { dayAndTime } from '../ui/dates';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -25,8 +33,13 @@ export function TeachScreen() {
 
 function Teach({ point }: { point: OpenPoint }) {
   const { id } = point.analysis.context.point;
-  const made = chainOf(point.analysis);
-  const unit = made && !('problem' in made) ? made.chain.sensor.unit : '';
+  const found = useMemo(() => chainOf(point.analysis), [point.analysis]);
+  const made = found && !('problem' in found) ? found : undefined;
+  const given: ToolValues = point.type.description.sensitivity
+    ? { kind: 'sensitivity' }
+    : made
+      ? { unit: made.chain.sensor.unit }
+      : {};
   const record = (values: ToolValues): SingleChange[] => [
     { kind: 'calibrate', calibrations: [{ id: uuid(), pointId: id, body: taughtBy(values) }] },
   ];
@@ -36,9 +49,62 @@ function Teach({ point }: { point: OpenPoint }) {
         Read the device at rest, some times one after the other. What still moves, or lies too near, is not
         taught.
       </Text>
-      <ToolCard point={point} toolId="teach" given={unit ? { unit } : {}} more={record} />
+      <ToolCard
+        point={point}
+        toolId="teach"
+        given={given}
+        more={record}
+        head={(use) => made && <Live point={point} made={made} use={use} />}
+      />
+      <TeachCommands point={point} />
+      {made && <Beside point={point} made={made} />}
       <Taught point={point} />
     </>
+  );
+}
+
+/** Fills the readings from the device itself, or from a bench source in its place. */
+function Live({ point, made, use }: { point: OpenPoint; made: PointChain; use: ToolInUse }) {
+  const asked = new Set(use.fields.map(({ key }) => key));
+  const fill = (key: 'readings' | 'second', values: readonly number[]) =>
+    use.fill({ [key]: values.map((value) => written(value, 5)).join(' '), period: String(EVERY) });
+  if (!asked.has('readings')) return null;
+  return (
+    <FromSources point={point} made={made}>
+      {(source) => (
+        <>
+          <ReadRows source={source} onDone={(values) => fill('readings', values)} />
+          {asked.has('second') && (
+            <ReadRows source={source} what="second value" onDone={(values) => fill('second', values)} />
+          )}
+        </>
+      )}
+    </FromSources>
+  );
+}
+
+/** What the device holds beside what was taught last. */
+function Beside({ point, made }: { point: OpenPoint; made: PointChain }) {
+  const rows = useMemo(() => taughtBeside(point.analysis, made), [point.analysis, made]);
+  const { unit } = made.chain.sensor;
+  if (!rows.length) return null;
+  const pair = ([first, second]: TaughtBeside['ours']): string =>
+    `${withUnit(first, unit, 4)} and ${withUnit(second, unit, 4)}`;
+  return (
+    <Card title="The device beside what was taught">
+      {rows.map(({ channel, ours, stands, apart, step }, i) => {
+        const same = apart <= step;
+        return (
+          <Row key={channel} first={i === 0} className="flex-row gap-3">
+            <StatusIcon kind={same ? 'proven' : 'doubtful'} size={22} />
+            <View className="min-w-0 flex-1 gap-0.5">
+              <Text as="strong">{`Channel ${channel} ${same ? 'holds it' : `is off by ${withUnit(apart, unit, 3)}`}`}</Text>
+              <Text as="small">{`Taught ${pair(ours)}; the device ${pair(stands)}, in steps of ${withUnit(step, unit, 2)}`}</Text>
+            </View>
+          </Row>
+        );
+      })}
+    </Card>
   );
 }
 
@@ -81,15 +147,17 @@ const JOINS: Readonly<Record<Body['how'], readonly [before: string, between: str
   window: ['From', 'to'],
   flow: ['From', 'to'],
   zero: ['Zero at', ''],
+  sensitivity: ['Set to', ''],
 };
 
-function resultText({ ok, how, gives, unit, distance, least }: Body): string {
+function resultText({ ok, how, gives, unit, distance, least, scale }: Body): string {
   if (!ok)
     return distance < least
       ? `Too near: ${withUnit(distance, unit, 3)} apart, ${withUnit(least, unit, 3)} needed`
       : 'Not steady';
   const [before, between] = JOINS[how];
-  return gives.map((value, i) => `${i === 0 ? before : between} ${withUnit(value, unit, 4)}`).join(', ');
+  const of = scale === undefined ? '' : ` of ${written(scale, 3)}`;
+  return gives.map((value, i) => `${i === 0 ? before : between} ${withUnit(value, unit, 4)}${of}`).join(', ');
 }
 
 const movedText = ({ gives, unit }: Body, before: Body): string =>

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** Speeds at which a course is played, times the clock. */
 export const SPEEDS = ['1', '5', '20', '60'] as const;
@@ -49,12 +49,13 @@ export function usePlayer(end: number): Player {
     });
     return () => cancelAnimationFrame(frame);
   }, [playing, end]);
+  const go = useCallback((to: number) => setAt(Math.max(0, to)), []);
   return {
     at: Math.min(at, end),
     playing,
     speed,
     setSpeed,
-    go: (to) => setAt(Math.min(end, Math.max(0, to))),
+    go,
     toggle: () => {
       if (!playing && at >= end) setAt(0);
       setPlaying(!playing);

@@ -4,6 +4,7 @@ import { findTool, resultText } from '@keypost/core/tools';
 import type { ToolValues } from '@keypost/core/tools';
 import type { SingleChange } from '@keypost/core/job';
 import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
@@ -16,6 +17,7 @@ import { ShareButton } from './ShareButton';
 import { ToolFields } from './ToolFields';
 import { ToolOutcome } from './ToolOutcome';
 import { useTool } from './useTool';
+import type { ToolInUse } from './useTool';
 
 /** A tool with a point's own numbers; its result is kept at that point. */
 export function ToolCard({
@@ -24,6 +26,7 @@ export function ToolCard({
   given,
   keep = 'Keep it at the point',
   more,
+  head,
 }: {
   point: OpenPoint;
   toolId: string;
@@ -32,6 +35,8 @@ export function ToolCard({
   keep?: string;
   /** Changes besides those of the tool itself. */
   more?: (values: ToolValues) => SingleChange[];
+  /** Stands above its fields, such as what fills them. */
+  head?: (use: ToolInUse) => ReactNode;
 }) {
   const tool = sure(findTool(toolId));
   const use = useTool(tool, given);
@@ -51,6 +56,7 @@ export function ToolCard({
     <Card title={textOf(tool.name)}>
       <Row first className="gap-4">
         <ToolOutcome use={use} />
+        {head?.(use)}
         <ToolFields use={use} />
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />

@@ -29,6 +29,8 @@ export interface ToolInUse {
   readonly isExample: boolean;
   readonly fields: readonly ToolField[];
   readonly change: (key: string, value: string) => void;
+  /** Fills in several at once. */
+  readonly fill: (patch: ToolValues) => void;
   readonly reset: () => void;
   readonly result?: ToolResult;
   readonly problems: readonly Problem[];
@@ -55,6 +57,7 @@ export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
     isExample: typed === undefined,
     fields: askedFields(tool, values),
     change: (key, value) => put({ ...values, [key]: value }),
+    fill: (patch) => put({ ...values, ...patch }),
     reset: () => put(given && { ...emptyValues(tool), ...given }),
   };
 }

@@ -29,28 +29,62 @@ export async function inject(
   value: number,
   patience = PATIENCE_MS,
 ): Promise<Injected> {
-  const chosen = own(SOURCES, unit);
-  if (!chosen)
-    throw new PartnerProblem(
-      'refused',
-      say('service.bench-source-gives', { keys: Object.keys(SOURCES), unit }),
-    );
-  const [name, factor] = chosen;
-  const line = new Line(link, patience);
-  try {
+  const [name, factor] = functionFor(unit);
+  return conversing(link, patience, async (line) => {
     const identity = await line.ask('*CLS;*IDN?');
     line.tell(`SOUR:FUNC ${name}`);
     line.tell(`SOUR:${name} ${value * factor}`);
     line.tell('OUTP ON');
     const error = await line.ask('SYST:ERR?');
     if (!error.startsWith('0')) throw new PartnerProblem('refused', refusal(error, value, unit));
-    const measured = numberIn(await line.ask(`MEAS:${name}?`));
-    if (measured === undefined) throw new PartnerProblem('refused', say('service.source-told-number'));
-    return { injected: measured / factor, source: identity.split(',').slice(1, 3).join(' ') };
+    return { injected: (await measuredBy(line, name)) / factor, source: nameIn(identity) };
+  });
+}
+
+/**
+ * What a source measures at its own terminals; what it gives stays as it is.
+ * @throws PartnerProblem as `inject`.
+ */
+export async function measure(
+  link: string,
+  unit: string,
+  patience = PATIENCE_MS,
+): Promise<{ readonly measured: number; readonly source: string }> {
+  const [name, factor] = functionFor(unit);
+  return conversing(link, patience, async (line) => {
+    const identity = await line.ask('*IDN?');
+    return { measured: (await measuredBy(line, name)) / factor, source: nameIn(identity) };
+  });
+}
+
+function functionFor(unit: string): (typeof SOURCES)[string] {
+  const chosen = own(SOURCES, unit);
+  if (!chosen)
+    throw new PartnerProblem(
+      'refused',
+      say('service.bench-source-gives', { keys: Object.keys(SOURCES), unit }),
+    );
+  return chosen;
+}
+
+/** Opens a connection, and closes it whatever comes of it. */
+async function conversing<T>(link: string, patience: number, act: (line: Line) => Promise<T>): Promise<T> {
+  const line = new Line(link, patience);
+  try {
+    return await act(line);
   } finally {
     line.close();
   }
 }
+
+async function measuredBy(line: Line, name: string): Promise<number> {
+  const measured = numberIn(await line.ask(`MEAS:${name}?`));
+  if (measured === undefined) throw new PartnerProblem('refused', say('service.source-told-number'));
+  return measured;
+}
+
+/** Kind and number of an identity are enough to know it by. */
+const nameIn = (identity: string): string => identity.split(',').slice(1, 3).join(' ');
 
 /** SCPI-1999, 7.2.1: 9.9E37 stands for infinity and 9.91E37 for no number. */
 const OVERFLOW = 9.9e37;

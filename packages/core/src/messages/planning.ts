@@ -1,4 +1,4 @@
-import { written, fixed } from '../units/index.ts';
+import { written } from '../units/index.ts';
 
 /** Sentences by code. */
 export const PLANNING = {
@@ -68,42 +68,6 @@ export const PLANNING = {
     common: string;
     rail: string;
   }) => `${words} fits either rail, and ${common} sits on ${rail} for the others`,
-  'planning.scale-adjuster-longer-0': 'The scale of the adjuster is longer than 0.',
-  'planning.object-lost-somewhere-0': ({ scale }: { scale: number }) =>
-    `The object is lost somewhere from 0 to below ${scale}.`,
-  'planning.background-seen-somewhere-above': ({ scale }: { scale: number }) =>
-    `The background is seen somewhere above 0, up to ${scale}.`,
-  'planning.background-seen-before-object':
-    'The background is seen before the object: no setting tells them apart. Tilt the sensor, darken or move the background, or take one with background suppression.',
-  'planning.set-losing-object-seeing': ({
-    setting,
-    scale,
-    margin,
-    backgroundSeen,
-    tight,
-    tight2,
-  }: {
-    setting: number;
-    scale: number;
-    margin: number;
-    backgroundSeen: number;
-    tight: boolean;
-    tight2: string;
-  }) =>
-    `Set it to ${fixed(setting, 1)} of ${fixed(scale, 0)}: ${fixed(margin, 1)} from losing the object, ${fixed(backgroundSeen - setting, 1)} from seeing the background.${tight ? tight2 : ''}`,
-  'planning.less-left-either-side': ({ min }: { min: number }) =>
-    `less than ${fixed(min, 1)} is left to either side`,
-  'planning.stability-lamp-both-states': 'the stability LED is not on in both states',
-  'planning.too-tight-dirt-another': ({
-    why,
-    narrow,
-    stable,
-  }: {
-    why: string;
-    narrow: boolean;
-    stable: boolean;
-  }) =>
-    ` That is too tight: ${why}${narrow && !stable ? ', and the stability LED is not on in both states' : ''}. Dirt or another object will upset it: bring the sensor closer, tilt it, or take one with background suppression.`,
   'planning.output-switches-coil': ({ device }: { device: string }) =>
     `${device} has no output that switches a coil.`,
   'planning.it-has-are-needed': ({ poles, poles2 }: { poles: number; poles2: number }) =>

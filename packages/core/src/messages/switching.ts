@@ -1,4 +1,4 @@
-import { withUnit, written } from '../units/index.ts';
+import { fixed, withUnit, written } from '../units/index.ts';
 
 const of = (value: number, unit: string): string => withUnit(value, unit, 3);
 /** A time in the unit in which it is read: ms below a second. */
@@ -262,6 +262,42 @@ export const SWITCHING = {
     'A break or short while it starts is passed over: a limit may wait for the process, a broken wire may not.',
   'switching.ladder-bypass-unseen': 'The bypass is not shown.',
   'switching.ladder-bypass-endless': 'The bypass has no end: it would be forgotten.',
+  'switching.scale-adjuster-longer-0': 'The scale of the adjuster is longer than 0.',
+  'switching.object-lost-somewhere-0': ({ scale }: { scale: number }) =>
+    `The object is lost somewhere from 0 to below ${scale}.`,
+  'switching.background-seen-somewhere-above': ({ scale }: { scale: number }) =>
+    `The background is seen somewhere above 0, up to ${scale}.`,
+  'switching.background-seen-before-object':
+    'The background is seen before the object: no setting tells them apart. Tilt the sensor, darken or move the background, or take one with background suppression.',
+  'switching.set-losing-object-seeing': ({
+    setting,
+    scale,
+    margin,
+    backgroundSeen,
+    tight,
+    tight2,
+  }: {
+    setting: number;
+    scale: number;
+    margin: number;
+    backgroundSeen: number;
+    tight: boolean;
+    tight2: string;
+  }) =>
+    `Set it to ${fixed(setting, 1)} of ${fixed(scale, 0)}: ${fixed(margin, 1)} from losing the object, ${fixed(backgroundSeen - setting, 1)} from seeing the background.${tight ? tight2 : ''}`,
+  'switching.less-left-either-side': ({ min }: { min: number }) =>
+    `less than ${fixed(min, 1)} is left to either side`,
+  'switching.stability-lamp-both-states': 'the stability LED is not on in both states',
+  'switching.too-tight-dirt-another': ({
+    why,
+    narrow,
+    stable,
+  }: {
+    why: string;
+    narrow: boolean;
+    stable: boolean;
+  }) =>
+    ` That is too tight: ${why}${narrow && !stable ? ', and the stability LED is not on in both states' : ''}. Dirt or another object will upset it: bring the sensor closer, tilt it, or take one with background suppression.`,
   'switching.time': ({ seconds }: { seconds: number }) => time(seconds),
   'switching.a-day': ({ count }: { count: number }) =>
     count > 0 && count < 0.1 ? `once in ${withUnit(1 / count, 'days', 3)}` : withUnit(count, 'a day', 3),

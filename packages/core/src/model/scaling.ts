@@ -248,14 +248,17 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
   /** What a device was taught from, and what came of it; nothing where it was not to be taught. */
   z.object({
     kind: z.literal('taught'),
-    how: z.enum(['margin', 'two', 'window', 'flow', 'cycle', 'zero']),
+    how: z.enum(['margin', 'two', 'window', 'flow', 'cycle', 'zero', 'sensitivity']),
     unit: Unit,
-    readings: z.array(Quantity).min(2).max(400),
+    /** Of a sensitivity: where the object is lost, and after it where the background is seen. */
+    readings: z.array(Quantity).min(1).max(400),
     second: z.array(Quantity).max(400).optional(),
-    /** Between two readings, s. */
-    period: z.number().positive(),
+    /** Between two readings, s; nothing of what an adjuster was turned to. */
+    period: z.number().positive().optional(),
+    /** Full scale of the adjuster that was turned. */
+    scale: z.number().positive().optional(),
     ok: z.boolean(),
-    /** On and off again, both ends of a window or range, or the zero. */
+    /** On and off again, both ends of a window or range, the zero, or what the adjuster is set to. */
     gives: z.array(Quantity).max(2),
     /** How far apart it is, and how far at least it has to be. */
     distance: Quantity,

@@ -3,8 +3,6 @@ export { allocationChange, helpfulChanges, problemOf } from './allocation/fromJo
 export type { AllocationRequest } from './allocation/fromJob.ts';
 export type { IntegerSolver } from './allocation/program.ts';
 export type { Allocated, Allocation, Impossible, Placement } from './allocation/problem.ts';
-export { sensitivitySetting } from './diffuseSetting.ts';
-export type { SensitivitySetting } from './diffuseSetting.ts';
 export { planRelay } from './relayPlan/planRelay.ts';
 export type { RelayPlan, Tried } from './relayPlan/planRelay.ts';
 export type { Contact } from './relayPlan/poles.ts';

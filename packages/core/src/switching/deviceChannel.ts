@@ -246,6 +246,18 @@ export function standingChannel(
   return modeOf(stands, wayTo(made, sure(own.sp1)), { logic });
 }
 
+/** How far two neighbouring set points of a channel lie apart, in the point's unit; nothing where it has none. */
+export function stepOf(
+  { context: { index, device } }: Analysis,
+  made: PointChain,
+  channel: DeviceChannel['channel'],
+): number | undefined {
+  const sp1 = parametersAt(index.job, device.id, channel)?.sp1;
+  if (!sp1) return undefined;
+  const { back } = wayTo(made, sp1);
+  return Math.abs(back(shownOf(sp1, 1)) - back(shownOf(sp1, 0)));
+}
+
 /**
  * Whether a point's device is required to hold what its switching functions ask; nothing where there are none. It is not
  * once the chain or the set points became others since.

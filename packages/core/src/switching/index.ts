@@ -18,6 +18,9 @@ export type { ChannelPlan } from './deviceChannel.ts';
 
 export { thresholdOf } from './threshold.ts';
 export type { DecidedAt, Threshold, ThresholdRow } from './threshold.ts';
+export { taughtBeside } from './taughtBeside.ts';
+export type { TaughtBeside } from './taughtBeside.ts';
+export { leastMargin, sensitivitySetting } from './sensitivity.ts';
 export { cycleOf, teach } from './teach.ts';
 export type { TeachKind } from './teach.ts';
 export { actionText } from './ladder/actionText.ts';

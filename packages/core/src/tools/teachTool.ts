@@ -1,23 +1,31 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
-import { cycleOf, steadiness, teach } from '../switching/index.ts';
+import { cycleOf, leastMargin, sensitivitySetting, steadiness, teach } from '../switching/index.ts';
 import type { Steadiness, TeachKind } from '../switching/index.ts';
 import { withUnit } from '../units/index.ts';
 import { ToolReader } from './tool.ts';
+import { JobProblem } from '../model/index.ts';
 import type { CalibrationOf } from '../model/index.ts';
 import type { Tool, ToolLine, ToolResult, ToolValues } from './tool.ts';
 
-const KINDS: Readonly<Record<TeachKind, Message>> = {
+/** Also what is not read off but turned: the adjuster of a diffuse sensor. */
+type Kind = TeachKind | 'sensitivity';
+
+const KINDS: Readonly<Record<Kind, Message>> = {
   margin: say('tools.teach-margin'),
   two: say('tools.teach-two'),
   window: say('tools.teach-window'),
   flow: say('tools.teach-flow'),
   cycle: say('tools.teach-cycle'),
   zero: say('tools.teach-zero'),
+  sensitivity: say('tools.teach-sensitivity'),
 };
 
-const but = (...kinds: readonly TeachKind[]): string[] =>
+const but = (...kinds: readonly Kind[]): string[] =>
   Object.keys(KINDS).filter((kind) => !(kinds as string[]).includes(kind));
+
+const READ = { key: 'kind', is: but('sensitivity') };
+const TURNED = { key: 'kind', is: ['sensitivity'] };
 
 export const TEACH_TOOL: Tool = {
   id: 'teach',
@@ -30,8 +38,34 @@ export const TEACH_TOOL: Tool = {
       kind: 'choice',
       choices: Object.entries(KINDS).map(([value, label]) => ({ value, label })),
     },
-    { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true },
-    { key: 'readings', label: say('tools.first-readings'), kind: 'list', unitKey: 'unit' },
+    {
+      key: 'scale',
+      label: say('tools.adjuster-scale'),
+      kind: 'number',
+      onlyIf: TURNED,
+      hint: say('tools.turn-it-up'),
+    },
+    { key: 'lost', label: say('tools.object-lost-at'), kind: 'number', onlyIf: TURNED },
+    {
+      key: 'seen',
+      label: say('tools.background-seen-at'),
+      kind: 'number',
+      optional: true,
+      onlyIf: TURNED,
+      hint: say('tools.empty-if-never'),
+    },
+    {
+      key: 'led',
+      label: say('tools.stability-led'),
+      kind: 'choice',
+      onlyIf: TURNED,
+      choices: [
+        { value: 'on', label: say('tools.led-in-both') },
+        { value: 'off', label: say('tools.led-not-in-both') },
+      ],
+    },
+    { key: 'unit', label: say('tools.unit'), kind: 'words', optional: true, onlyIf: READ },
+    { key: 'readings', label: say('tools.first-readings'), kind: 'list', unitKey: 'unit', onlyIf: READ },
     {
       key: 'second',
       label: say('tools.second-readings'),
@@ -39,7 +73,13 @@ export const TEACH_TOOL: Tool = {
       unitKey: 'unit',
       onlyIf: { key: 'kind', is: ['two', 'flow'] },
     },
-    { key: 'period', label: say('tools.every-so-many-seconds'), kind: 'number', unit: 's' },
+    {
+      key: 'period',
+      label: say('tools.every-so-many-seconds'),
+      kind: 'number',
+      unit: 's',
+      onlyIf: READ,
+    },
     {
       key: 'margin',
       label: say('tools.teach-margin-is'),
@@ -53,7 +93,7 @@ export const TEACH_TOOL: Tool = {
       kind: 'number',
       unitKey: 'unit',
       optional: true,
-      onlyIf: { key: 'kind', is: but('cycle') },
+      onlyIf: { key: 'kind', is: but('cycle', 'sensitivity') },
     },
     {
       key: 'hysteresis',
@@ -61,8 +101,16 @@ export const TEACH_TOOL: Tool = {
       kind: 'number',
       unitKey: 'unit',
       optional: true,
+      onlyIf: READ,
     },
-    { key: 'step', label: say('tools.device-step'), kind: 'number', unitKey: 'unit', optional: true },
+    {
+      key: 'step',
+      label: say('tools.device-step'),
+      kind: 'number',
+      unitKey: 'unit',
+      optional: true,
+      onlyIf: READ,
+    },
     {
       key: 'span',
       label: say('tools.least-span'),
@@ -85,8 +133,13 @@ export const TEACH_TOOL: Tool = {
     step: '0.1',
     span: '5',
     conditions: '',
+    scale: '10',
+    lost: '3',
+    seen: '8',
+    led: 'on',
   },
   work(values) {
+    if (values.kind === 'sensitivity') return sensitivityResult(turnedFrom(values));
     const { kind, unit, found, came, worst } = teachFrom(values);
     return {
       title: worst
@@ -110,6 +163,44 @@ export const TEACH_TOOL: Tool = {
     };
   },
 };
+
+/** What was noted while an adjuster was turned. @throws JobProblem */
+function turnedFrom(values: ToolValues) {
+  const read = new ToolReader(TEACH_TOOL, values);
+  const [scale, objectLost, backgroundSeen] = [read.number('scale'), read.number('lost'), read.maybe('seen')];
+  const noted = { scale, objectLost, ...(backgroundSeen !== undefined && { backgroundSeen }) };
+  const found = renamed(() => sensitivitySetting({ ...noted, stable: read.choice('led') === 'on' }));
+  return { scale, objectLost, backgroundSeen, found, conditions: read.text('conditions') };
+}
+
+const FIELDS: Readonly<Record<string, string>> = { objectLost: 'lost', backgroundSeen: 'seen' };
+
+/** A refusal at the fields of this tool. */
+function renamed<T>(act: () => T): T {
+  try {
+    return act();
+  } catch (error) {
+    if (!(error instanceof JobProblem)) throw error;
+    throw new JobProblem(
+      error.problems.map(({ path, message }) => ({ path: FIELDS[path] ?? path, message })),
+    );
+  }
+}
+
+function sensitivityResult({ scale, found }: ReturnType<typeof turnedFrom>): ToolResult {
+  const tone = found.verdict === 'good' ? 'good' : 'bad';
+  return {
+    title: say('tools.set-adjuster-to', { setting: found.setting, scale }),
+    lines: [
+      {
+        label: say('tools.left-either-side'),
+        value: say('tools.apart-of', { distance: found.toObject, least: leastMargin(scale), unit: '' }),
+        tone,
+      },
+    ],
+    words: [{ text: found.sentence, tone }],
+  };
+}
 
 /** What the tool's values make of the readings. @throws JobProblem */
 function teachFrom(values: ToolValues) {
@@ -140,8 +231,26 @@ function teachFrom(values: ToolValues) {
   };
 }
 
+/** A sensitivity as a record of what was taught. */
+function turnedBy(values: ToolValues): CalibrationOf<'taught'> {
+  const { scale, objectLost, backgroundSeen, found, conditions } = turnedFrom(values);
+  return {
+    kind: 'taught',
+    how: 'sensitivity',
+    unit: '',
+    readings: [objectLost, ...(backgroundSeen === undefined ? [] : [backgroundSeen])],
+    scale,
+    ok: found.verdict === 'good',
+    gives: [found.setting],
+    distance: found.toObject,
+    least: leastMargin(scale),
+    conditions,
+  };
+}
+
 /** The same as a record of what was taught. @throws JobProblem */
 export function taughtBy(values: ToolValues): CalibrationOf<'taught'> {
+  if (values.kind === 'sensitivity') return turnedBy(values);
   const { kind, unit, period, rows, came, worst, conditions } = teachFrom(values);
   const [readings = [], second] = rows;
   const ok = !worst && !came.refusal;

@@ -8,6 +8,7 @@ import { JobProblem } from '../model/problem.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import { loopBudget } from '../analysis/loopBudget.ts';
+import { taughtBy } from './teachTool.ts';
 import { askedFields, resultText, workTool } from './tool.ts';
 import { changesAt, findTool, TOOLS } from './toolDrawer.ts';
 import type { Tool, ToolValues } from './tool.ts';
@@ -279,5 +280,38 @@ describe('the tools of switching', () => {
     for (const { lines } of [near, moves])
       expect(lines.map(({ label }) => said(label)).join()).not.toMatch(/range-from|window-from|switches-o/);
     expect(line('teach', 'tools.switches-on-at', { kind: 'margin' })).toBe('7.1 l/min');
+  });
+
+  test('a sensitivity is taught by its adjuster, in the same tool and the same record', () => {
+    const turned = (patch: Record<string, string>) => ({
+      kind: 'sensitivity',
+      scale: '10',
+      lost: '3',
+      seen: '8',
+      led: 'on',
+      conditions: 'darkest tray',
+      ...patch,
+    });
+    expect(said(work('teach', turned({})).title)).toBe('tools.set-adjuster-to setting=5.5 scale=10');
+    expect(taughtBy(turned({}))).toEqual({
+      kind: 'taught',
+      how: 'sensitivity',
+      unit: '',
+      readings: [3, 8],
+      scale: 10,
+      ok: true,
+      gives: [5.5],
+      distance: 2.5,
+      least: 1,
+      conditions: 'darkest tray',
+    });
+    expect(taughtBy(turned({ seen: '' })).readings).toEqual([3]);
+    // A lamp that is not on in both states is not to be trusted, however far apart they are.
+    expect(taughtBy(turned({ led: 'off' }))).toMatchObject({ ok: false, gives: [5.5] });
+    expect(refused('teach', turned({ seen: '2' }))).toMatchObject({
+      path: 'seen',
+      message: { code: 'switching.background-seen-before-object' },
+    });
+    expect(refused('teach', turned({ lost: '12' }))).toMatchObject({ path: 'lost' });
   });
 });

@@ -1,6 +1,6 @@
 import { refusalOf, said } from '../../test/said.ts';
 import fc from 'fast-check';
-import { sensitivitySetting } from './diffuseSetting.ts';
+import { sensitivitySetting } from './sensitivity.ts';
 
 test('halfway between lost and seen, with both margins', () => {
   const { setting, toObject, toBackground, verdict, sentence } = sensitivitySetting({
@@ -11,7 +11,7 @@ test('halfway between lost and seen, with both margins', () => {
   });
   expect([setting, toObject, toBackground, verdict]).toEqual([5.5, 2.5, 2.5, 'good']);
   expect(said(sentence)).toBe(
-    'planning.set-losing-object-seeing setting=5.5 scale=10 margin=2.5 backgroundSeen=8 tight=false tight2=(planning.too-tight-dirt-another why=(planning.stability-lamp-both-states) narrow=false stable=true)',
+    'switching.set-losing-object-seeing setting=5.5 scale=10 margin=2.5 backgroundSeen=8 tight=false tight2=(switching.too-tight-dirt-another why=(switching.stability-lamp-both-states) narrow=false stable=true)',
   );
 });
 
@@ -20,22 +20,22 @@ test('a background that is never seen counts as seen at full scale', () => {
 });
 
 test.each([
-  ['little between them', 4, 5.8, true, 'planning.set-losing-object-seeing'],
-  ['a stability LED that is off', 2, 8, false, 'planning.set-losing-object-seeing'],
-  ['both', 4, 5, false, 'planning.set-losing-object-seeing'],
+  ['little between them', 4, 5.8, true, 'switching.set-losing-object-seeing'],
+  ['a stability LED that is off', 2, 8, false, 'switching.set-losing-object-seeing'],
+  ['both', 4, 5, false, 'switching.set-losing-object-seeing'],
 ])('%s is too tight, and says what to do', (_, objectLost, backgroundSeen, stable, words) => {
   const { verdict, sentence } = sensitivitySetting({ scale: 10, objectLost, backgroundSeen, stable });
   expect(verdict).toBe('tight');
   expect(said(sentence)).toMatch(words);
-  expect(said(sentence)).toMatch('planning.set-losing-object-seeing');
+  expect(said(sentence)).toMatch('switching.set-losing-object-seeing');
 });
 
 test.each([
-  [{ scale: 0, objectLost: 0 }, 'planning.scale-adjuster-longer-0'],
-  [{ scale: 10, objectLost: -1 }, 'planning.object-lost-somewhere-0 scale=10'],
-  [{ scale: 10, objectLost: 10 }, 'planning.object-lost-somewhere-0 scale=10'],
-  [{ scale: 10, objectLost: 2, backgroundSeen: 11 }, 'planning.background-seen-somewhere-above scale=10'],
-  [{ scale: 10, objectLost: 6, backgroundSeen: 5 }, 'planning.background-seen-before-object'],
+  [{ scale: 0, objectLost: 0 }, 'switching.scale-adjuster-longer-0'],
+  [{ scale: 10, objectLost: -1 }, 'switching.object-lost-somewhere-0 scale=10'],
+  [{ scale: 10, objectLost: 10 }, 'switching.object-lost-somewhere-0 scale=10'],
+  [{ scale: 10, objectLost: 2, backgroundSeen: 11 }, 'switching.background-seen-somewhere-above scale=10'],
+  [{ scale: 10, objectLost: 6, backgroundSeen: 5 }, 'switching.background-seen-before-object'],
 ])('%j cannot be', (found, words) => {
   expect(refusalOf(() => sensitivitySetting({ stable: true, ...found }))).toMatch(words);
 });

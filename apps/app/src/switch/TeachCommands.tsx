@@ -1,5 +1,6 @@
 import { textOf } from '@keypost/core/messages';
 import { descriptionOf } from '@keypost/core/job';
+import { wayTo } from '@keypost/core/setting';
 import { TEACH_COMMANDS, TEACH_SELECT_INDEX } from '@keypost/core/ioLink';
 import type { TeachCommand } from '@keypost/core/ioLink';
 import { useState } from 'react';
@@ -16,12 +17,11 @@ import { RadioGroup } from '../ui/RadioGroup';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { wayText } from './DeviceCard';
 
 const COMMANDS = Object.keys(TEACH_COMMANDS) as TeachCommand[];
 
 /** Teaching of a smart sensor's switching points, where the device can be spoken to and has them. */
-export function TeachCard({ point }: { point: OpenPoint }) {
+export function TeachCommands({ point }: { point: OpenPoint }) {
   const { device } = point.analysis.context;
   const { by } = useSettings();
   const known = useKnown();
@@ -31,7 +31,7 @@ export function TeachCard({ point }: { point: OpenPoint }) {
   const teachable = descriptionOf(point.view.content.descriptions, device)?.description.variables.some(
     ({ index }) => index === TEACH_SELECT_INDEX,
   );
-  if (!teachable || wayText(point.index, device.id) === undefined) return null;
+  if (!teachable || wayTo(point.index, device.id)?.kind !== 'port') return null;
   const teach = async (command: TeachCommand) => {
     setBusy(true);
     try {
@@ -47,7 +47,7 @@ export function TeachCard({ point }: { point: OpenPoint }) {
     setBusy(false);
   };
   return (
-    <Card title="Teach">
+    <Card title="Over IO-Link">
       <Row first className="gap-3">
         <RadioGroup
           label="Switching channel"

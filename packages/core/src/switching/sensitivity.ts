@@ -3,7 +3,7 @@ import type { Message } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
 
 /** What was found while the sensitivity of a diffuse sensor was turned up from nothing, on the adjuster's own scale. */
-export interface FoundSensitivity {
+interface FoundSensitivity {
   /** Full scale of the adjuster: turns, divisions or percent. */
   readonly scale: number;
   /** Below this the object is lost. */
@@ -14,7 +14,7 @@ export interface FoundSensitivity {
   readonly stable: boolean;
 }
 
-export interface SensitivitySetting {
+interface SensitivitySetting {
   /** Where to set it, on the scale. */
   readonly setting: number;
   /** From the setting to where the object is lost, and to where the background is seen, on the scale. */
@@ -23,6 +23,9 @@ export interface SensitivitySetting {
   readonly verdict: 'good' | 'tight';
   readonly sentence: Message;
 }
+
+/** So much is to be left to either side, on the scale. */
+export const leastMargin = (scale: number): number => MIN_SENSITIVITY_MARGIN * scale;
 
 /** Less of the scale than this to either side is taken for too tight: dirt, a darker object or a lamp's age use it up. */
 const MIN_SENSITIVITY_MARGIN = 0.1;
@@ -35,22 +38,22 @@ const MIN_SENSITIVITY_MARGIN = 0.1;
 export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting {
   const { scale, objectLost, stable } = found;
   const backgroundSeen = found.backgroundSeen ?? scale;
-  if (!(scale > 0)) refuse(say('planning.scale-adjuster-longer-0'), 'scale');
+  if (!(scale > 0)) refuse(say('switching.scale-adjuster-longer-0'), 'scale');
   if (!(objectLost >= 0 && objectLost < scale))
-    refuse(say('planning.object-lost-somewhere-0', { scale }), 'objectLost');
+    refuse(say('switching.object-lost-somewhere-0', { scale }), 'objectLost');
   if (!(backgroundSeen > 0 && backgroundSeen <= scale))
-    refuse(say('planning.background-seen-somewhere-above', { scale }), 'backgroundSeen');
-  if (backgroundSeen <= objectLost) refuse(say('planning.background-seen-before-object'), 'backgroundSeen');
+    refuse(say('switching.background-seen-somewhere-above', { scale }), 'backgroundSeen');
+  if (backgroundSeen <= objectLost) refuse(say('switching.background-seen-before-object'), 'backgroundSeen');
   const setting = (objectLost + backgroundSeen) / 2;
   const margin = setting - objectLost;
-  const min = MIN_SENSITIVITY_MARGIN * scale;
+  const min = leastMargin(scale);
   const tight = margin < min || !stable;
   return {
     setting,
     toObject: margin,
     toBackground: backgroundSeen - setting,
     verdict: tight ? 'tight' : 'good',
-    sentence: say('planning.set-losing-object-seeing', {
+    sentence: say('switching.set-losing-object-seeing', {
       setting,
       scale,
       margin,
@@ -63,7 +66,7 @@ export function sensitivitySetting(found: FoundSensitivity): SensitivitySetting 
 
 function tightText(narrow: boolean, stable: boolean, min: number): Message {
   const why = narrow
-    ? say('planning.less-left-either-side', { min })
-    : say('planning.stability-lamp-both-states');
-  return say('planning.too-tight-dirt-another', { why, narrow, stable });
+    ? say('switching.less-left-either-side', { min })
+    : say('switching.stability-lamp-both-states');
+  return say('switching.too-tight-dirt-another', { why, narrow, stable });
 }
