@@ -13,28 +13,33 @@ export const EVERY = 1;
 export function ReadRows({
   source,
   what = '',
+  most = MOST,
+  every = EVERY,
   onDone,
 }: {
   source: ReadingSource;
   /** Which row it is, where there are two. */
   what?: string;
+  most?: number;
+  /** Between two, s. */
+  every?: number;
   onDone: (values: readonly number[]) => void;
 }) {
-  const { rows, running, problem, start, stop } = useReadings(source, EVERY, onDone);
+  const { rows, running, problem, start, stop } = useReadings(source, every, onDone);
   return (
     <View className="gap-2">
       <Button
         label={
           running
-            ? `Reading ${rows.length} of ${MOST}: stop`
-            : `Read ${source.name} ${MOST} times${what && `, ${what}`}`
+            ? `Reading ${rows.length} of ${most}: stop`
+            : `Read ${source.name} ${most} times${what && `, ${what}`}`
         }
-        onPress={() => (running ? stop() : start(MOST))}
+        onPress={() => (running ? stop() : start(most))}
       />
       {problem !== undefined && <Notice>{problem}</Notice>}
       {!running && problem === undefined && rows.length > 0 && (
         <Text as="small" role="status">
-          {`Read ${rows.length} times, once a second.`}
+          {`Read ${rows.length} times, every ${every} s.`}
         </Text>
       )}
     </View>

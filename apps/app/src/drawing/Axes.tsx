@@ -25,6 +25,8 @@ export interface Extent {
 const WIDE = 366;
 const LEFT = 52;
 const RIGHT = 12;
+/** The sheet of a chart: what stands beneath it keeps to the same edges. */
+export const CHART = { wide: WIDE, left: LEFT, right: RIGHT };
 const TOP = 26;
 const BOTTOM = 40;
 

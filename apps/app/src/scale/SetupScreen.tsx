@@ -1,5 +1,5 @@
+import { issueText } from '../ui/issueText';
 import { typedMaybe } from '../ui/typedNumbers';
-import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { Scaling } from '@keypost/core/model';
 import { dataValuesOf } from '@keypost/core/scaling';
 import type { PointChain } from '@keypost/core/scaling';
@@ -205,8 +205,7 @@ function read(
   for (const issue of parsed.error.issues) {
     const { path, code } = issue;
     const field = FIELD_OF[path.join('.')] ?? 'displayLabel';
-    const message = code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
-    errors[field] ??= { type: code ?? 'refused', message };
+    errors[field] ??= { type: code ?? 'refused', message: issueText(issue) };
   }
   return { errors };
 }

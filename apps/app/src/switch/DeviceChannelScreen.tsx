@@ -1,7 +1,13 @@
 import { refusalText } from '../data/refusalText';
-import { messageOfIssue, textOf } from '@keypost/core/messages';
+import { textOf } from '@keypost/core/messages';
 import { DeviceChannel, JobProblem } from '@keypost/core/model';
-import { channelPlan, deviceChannels, requireChannel, standingChannel } from '@keypost/core/switching';
+import {
+  channelPlan,
+  deviceChannels,
+  requireChannel,
+  standingChannel,
+  switchingWith,
+} from '@keypost/core/switching';
 import type { ChannelPlan } from '@keypost/core/switching';
 import type { SingleChange } from '@keypost/core/job';
 import { written } from '@keypost/core/units';
@@ -16,11 +22,11 @@ import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
-import { Field } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
-import { typedMaybe } from '../ui/typedNumbers';
+import { problemsBy } from '../ui/issueText';
+import { ModeFields, modeRead, modeTexts, ModeTexts, NO_MODE } from './ModeFields';
 
 /** A switching function that the device decides itself: what its parameters must hold for it. */
 export function DeviceChannelScreen() {
@@ -35,38 +41,12 @@ export function DeviceChannelScreen() {
 
 type Made = ChainMoment['made'];
 
-const Texts = z.object({
-  channel: z.enum(['1', '2']),
-  kind: z.enum(['points', 'window']),
-  set: z.string(),
-  reset: z.string(),
-  low: z.string(),
-  high: z.string(),
-  hysteresis: z.string(),
-  logic: z.enum(['no', 'nc']),
-});
+const Texts = ModeTexts.extend({ channel: z.enum(['1', '2']), logic: z.enum(['no', 'nc']) });
 type Texts = z.infer<typeof Texts>;
 
-const EMPTY: Omit<Texts, 'channel'> = {
-  kind: 'points',
-  set: '',
-  reset: '',
-  low: '',
-  high: '',
-  hysteresis: '',
-  logic: 'no',
-};
-
 /** What is stored of a channel, as it is typed. */
-function textsOf(stored: DeviceChannel | undefined, channel: Texts['channel']): Texts {
-  if (!stored) return { channel, ...EMPTY };
-  const numbers = Object.fromEntries(
-    Object.entries(stored.mode).flatMap(([key, value]) =>
-      typeof value === 'number' ? [[key, String(value)]] : [],
-    ),
-  );
-  return { channel, ...EMPTY, ...numbers, kind: stored.mode.kind, logic: stored.logic };
-}
+const textsOf = (stored: DeviceChannel | undefined, channel: Texts['channel']): Texts =>
+  stored ? { channel, ...modeTexts(stored.mode), logic: stored.logic } : { channel, ...NO_MODE, logic: 'no' };
 
 type Read = {
   readonly plan?: DeviceChannel;
@@ -77,24 +57,13 @@ type Read = {
 /** What was typed, and what the device must hold for it. */
 function read(texts: Texts, { analysis }: OpenPoint, made: Made): Read {
   const { unit } = made.chain.sensor;
-  const number = (text: string): number | undefined => typedMaybe(text, unit);
-  const { set, reset, low, high, hysteresis } = texts;
   const parsed = DeviceChannel.safeParse({
     channel: Number(texts.channel),
     unit,
     logic: texts.logic,
-    mode:
-      texts.kind === 'points'
-        ? { kind: 'points', set: number(set), reset: number(reset) }
-        : { kind: 'window', low: number(low), high: number(high), hysteresis: number(hysteresis) },
+    mode: modeRead(texts, unit),
   });
-  if (!parsed.success) {
-    const problems: Record<string, string> = {};
-    for (const issue of parsed.error.issues)
-      problems[String(issue.path.at(-1))] ??=
-        issue.code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
-    return { problems };
-  }
+  if (!parsed.success) return { problems: problemsBy(parsed.error, (path) => String(path.at(-1))) };
   try {
     return { plan: parsed.data, made: channelPlan(analysis, made, parsed.data), problems: {} };
   } catch (error) {
@@ -128,7 +97,11 @@ function useChannel(point: OpenPoint, made: Made, channels: readonly DeviceChann
     const { plan } = found;
     const others = stored.filter(({ channel }) => channel !== plan.channel);
     const changes = [
-      { kind: 'setSwitching', pointId: row.id, switching: { ...row.switching, channels: [...others, plan] } },
+      {
+        kind: 'setSwitching',
+        pointId: row.id,
+        switching: switchingWith(row.switching, { channels: [...others, plan] }),
+      },
       ...requireChannel(device.id, found.made, `switches at ${row.tag}`),
     ] as SingleChange[];
     void saver.save({ kind: 'batch', changes }, { expects: seen, then: leave });
@@ -208,16 +181,7 @@ function ChannelFields({
             label: `Channel ${channel}`,
           }))}
         />
-        <RadioGroup
-          label="How"
-          value={texts.kind}
-          onChange={(kind) => change({ kind })}
-          options={[
-            { value: 'points', label: 'At one point' },
-            { value: 'window', label: 'Within a window' },
-          ]}
-        />
-        <NumberFields texts={texts} unit={unit} problems={problems} change={change} />
+        <ModeFields texts={texts} unit={unit} problems={problems} change={change} />
         <RadioGroup
           label="Its output"
           value={texts.logic}
@@ -229,49 +193,6 @@ function ChannelFields({
         />
       </Row>
     </Card>
-  );
-}
-
-/** The values at which it switches. */
-function NumberFields({
-  texts,
-  unit,
-  problems,
-  change,
-}: {
-  texts: Texts;
-  unit: string;
-  problems: Readonly<Record<string, string>>;
-  change: (patch: Partial<Texts>) => void;
-}) {
-  const number = (name: 'set' | 'reset' | 'low' | 'high' | 'hysteresis', label: string) => (
-    <View className="min-w-0 flex-1">
-      <Field
-        label={label}
-        value={texts[name]}
-        onChange={(text) => change({ [name]: text })}
-        problem={problems[name]}
-        unit={unit}
-        mono
-        inputMode="decimal"
-      />
-    </View>
-  );
-  if (texts.kind === 'points')
-    return (
-      <View className="flex-row gap-3">
-        {number('set', 'On at')}
-        {number('reset', 'Off again at')}
-      </View>
-    );
-  return (
-    <>
-      <View className="flex-row gap-3">
-        {number('low', 'From')}
-        {number('high', 'To')}
-      </View>
-      {number('hysteresis', 'Hysteresis')}
-    </>
   );
 }
 

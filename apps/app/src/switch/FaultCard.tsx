@@ -46,6 +46,11 @@ export function FaultCard({ found: { outcomes, unsafe, unit } }: { found: PointL
           </View>
         </Row>
       ))}
+      <Row>
+        <Text as="small">
+          A value that stands still is seen by no limit: compare it with another, or watch that it moves.
+        </Text>
+      </Row>
     </Card>
   );
 }

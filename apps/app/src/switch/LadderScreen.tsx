@@ -1,5 +1,5 @@
 import { MAX_LEVELS } from '@keypost/core/model';
-import type { LadderPlan, Switching } from '@keypost/core/model';
+import type { LadderPlan } from '@keypost/core/model';
 import {
   bandIn,
   exampleSignal,
@@ -8,6 +8,7 @@ import {
   playLadder,
   proposeLadder,
   rangeOf,
+  switchingWith,
 } from '@keypost/core/switching';
 import type { Ladder, LadderKind } from '@keypost/core/switching';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -31,6 +32,7 @@ import { LadderChart } from './LadderChart';
 import { LadderTexts, nextLevel, readLadder, textsOf } from './ladderDraft';
 import type { LevelTexts, Problems } from './ladderDraft';
 import { LevelFields } from './LevelFields';
+import { endOf } from './times';
 
 /** The levels over a value: each is typed or moved, and the whole is checked as it is. */
 export function LadderScreen() {
@@ -55,13 +57,6 @@ function useFirst({ analysis }: OpenPoint, made: ChainMoment['made']): LadderTex
   return first;
 }
 
-/** What switches at a point with another ladder, or none; nothing where nothing is left. */
-function withLadder(switching: Switching | undefined, ladder: LadderPlan | null): Switching | null {
-  const { ladder: _, ...rest } = switching ?? {};
-  if (ladder) return { ...rest, ladder };
-  return rest.channels?.length ? rest : null;
-}
-
 function LadderForm({ point, made }: { point: OpenPoint; made: ChainMoment['made'] }) {
   const router = useRouter();
   const saver = useSave(point.view);
@@ -79,7 +74,7 @@ function LadderForm({ point, made }: { point: OpenPoint; made: ChainMoment['made
   };
   const store = (ladder: LadderPlan | null) =>
     void saver.save(
-      { kind: 'setSwitching', pointId: row.id, switching: withLadder(row.switching, ladder) },
+      { kind: 'setSwitching', pointId: row.id, switching: switchingWith(row.switching, { ladder }) },
       { expects: seen, then: leave },
     );
   return (
@@ -172,7 +167,7 @@ function Checked({ point, made, plan }: { point: OpenPoint; made: ChainMoment['m
     const course = exampleSignal(ladder, 'slow');
     return { signal: course, frames: playLadder(ladder, course) };
   }, [ladder]);
-  const end = signal.at[signal.at.length - 1] ?? 1;
+  const end = endOf(signal);
   return (
     <>
       <LadderChart ladder={ladder} unit={unit} bandOf={bandOf} signal={signal} frames={frames} at={end / 2} />

@@ -2,13 +2,13 @@ import { isPassedOver, isProtective } from '@keypost/core/switching';
 import type { Level } from '@keypost/core/switching';
 import { scaleLinear } from 'd3-scale';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';
+import { CHART } from '../drawing/Axes';
 import type { Extent } from '../drawing/Axes';
 import { useTokens } from '../ui/theme';
 import type { LadderView } from './ladderView';
+import { endOf } from './times';
 
-const WIDE = 366;
-const LEFT = 52;
-const RIGHT = 12;
+const { wide: WIDE, left: LEFT, right: RIGHT } = CHART;
 const LANE = 34;
 
 /** One stretch of a lane in which a level stands alike. */
@@ -28,7 +28,7 @@ export function Lanes({
   seconds,
 }: LadderView & { across: Extent; seconds: number }) {
   const t = useTokens();
-  const end = signal.at[signal.at.length - 1] ?? 1;
+  const end = endOf(signal);
   const x = scaleLinear([across.low, across.high], [LEFT, WIDE - RIGHT]);
   const height = LANE * ladder.levels.length + 4;
   return (

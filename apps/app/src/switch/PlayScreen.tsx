@@ -21,7 +21,7 @@ import { ladderHere } from './ladderHere';
 import { PlayLog } from './PlayLog';
 import { Standing } from './Standing';
 import { TimeSlider } from './TimeSlider';
-import { frameAt } from './times';
+import { endOf, frameAt } from './times';
 import { SPEEDS, usePlayer } from './usePlayer';
 import type { Player } from './usePlayer';
 
@@ -55,7 +55,7 @@ function usePlayed({ ladder }: PointLadder) {
     const base = own ?? exampleSignal(ladder, isExample(course) ? course : 'slow');
     return broken(base, breaks);
   }, [ladder, course, own, breaks]);
-  const end = signal.at[signal.at.length - 1] ?? 1;
+  const end = endOf(signal);
   const frames = useMemo(() => playLadder(ladder, signal, acts), [ladder, signal, acts]);
   const log = useMemo(() => ladderLog(ladder, frames), [ladder, frames]);
   const player = usePlayer(end);
@@ -158,7 +158,7 @@ function Sheet({
 
 /** A course with breaks put in, none over another. */
 function broken(signal: Signal, breaks: readonly number[]): Signal {
-  const end = signal.at[signal.at.length - 1] ?? 1;
+  const end = endOf(signal);
   const own = [
     ...(signal.faults ?? []),
     ...breaks.map((from) => ({ from, to: Math.min(end, from + BREAK * end), is: 'break' as const })),

@@ -1,6 +1,6 @@
 import { textOf } from '@keypost/core/messages';
+import type { Message } from '@keypost/core/messages';
 import { chainOf, moveChain } from '@keypost/core/scaling';
-import type { PointChain } from '@keypost/core/scaling';
 import {
   deviceChannels,
   exampleSignal,
@@ -26,9 +26,12 @@ import { Text } from '../ui/Text';
 import { FaultCard } from './FaultCard';
 import { Findings } from './Findings';
 import { LadderChart } from './LadderChart';
+import { LinksAt } from './LinksAt';
 import { Standing } from './Standing';
+import { InputCard } from './InputCard';
+import { thresholdSteps, Thresholds } from './Thresholds';
 import { TimeSlider } from './TimeSlider';
-import { frameAt, valueAt } from './times';
+import { endOf, frameAt, valueAt } from './times';
 
 /** Switch: at which value something switches, how surely, and what follows. */
 export function SwitchScreen() {
@@ -39,23 +42,51 @@ function Switch({ point }: { point: OpenPoint }) {
   const made = useMemo(() => chainOf(point.analysis), [point.analysis]);
   const found = useMemo(() => ladderOf(point.analysis), [point.analysis]);
   if (found && !('problem' in found)) return <WithLadder point={point} found={found} />;
+  return <WithoutLadder point={point} made={made} found={found} />;
+}
+
+function WithoutLadder({
+  point,
+  made,
+  found,
+}: {
+  point: OpenPoint;
+  made: ReturnType<typeof chainOf>;
+  found: { readonly problem: Message } | undefined;
+}) {
+  const saver = useSave(point.view);
+  const steps = thresholdSteps(point);
   const problem = found?.problem ?? (made && 'problem' in made ? made.problem : undefined);
   return (
     <PointPage
       point={point}
       page="switch"
+      dock={<NextStep point={point} steps={steps} saver={saver} />}
       main={
         <>
           {problem && <Notice>{textOf(problem)}</Notice>}
           {!made && (
-            <Notice>
+            <Text as="soft">
               Nothing of this point is measured by the controller. Where its device switches can be taught.
-            </Notice>
+            </Text>
           )}
+          <Thresholds point={point} />
           {made && !('problem' in made) && <FirstLadder base={point.base} />}
+          <InputCard point={point} />
         </>
       }
-      aside={<More point={point} hasLadder={false} hasValue={made !== undefined && !('problem' in made)} />}
+      aside={
+        <>
+          <More point={point} hasLadder={false} hasValue={made !== undefined && !('problem' in made)} />
+          <StampSteps
+            point={point}
+            steps={steps}
+            title="Where it is decided"
+            label="Steps of Switch"
+            saver={saver}
+          />
+        </>
+      }
     />
   );
 }
@@ -86,7 +117,10 @@ function FirstLadder({ base }: { base: OpenPoint['base'] }) {
 
 function WithLadder({ point, found }: { point: OpenPoint; found: PointLadder }) {
   const saver = useSave(point.view);
-  const steps = found.findings.length ? [] : [switchStep(point.analysis, found)];
+  const steps = [
+    ...(found.findings.length ? [] : [switchStep(point.analysis, found)]),
+    ...thresholdSteps(point),
+  ];
   return (
     <PointPage
       point={point}
@@ -96,6 +130,7 @@ function WithLadder({ point, found }: { point: OpenPoint; found: PointLadder }) 
           <Played point={point} found={found} />
           <Findings findings={found.findings} unit={found.unit} />
           <FaultCard found={found} />
+          <Thresholds point={point} />
         </>
       }
       aside={
@@ -121,7 +156,7 @@ function Played({ point, found }: { point: OpenPoint; found: PointLadder }) {
   const { ladder, unit, bandOf, made } = found;
   const { signal, frames, end } = useMemo(() => {
     const course = exampleSignal(ladder, 'slow');
-    return { signal: course, frames: playLadder(ladder, course), end: course.at[course.at.length - 1] ?? 1 };
+    return { signal: course, frames: playLadder(ladder, course), end: endOf(course) };
   }, [ladder]);
   const [share, setShare] = useState(0.5);
   const at = share * end;
@@ -140,31 +175,6 @@ function Played({ point, found }: { point: OpenPoint; found: PointLadder }) {
         at={at}
         point={point.analysis.context.point.tag}
       />
-    </View>
-  );
-}
-
-/** A value in the units of every link of its chain. */
-function LinksAt({ made, value }: { made: PointChain; value: number }) {
-  const words = linkText(made);
-  const rows = unlessRefused(() => moveChain(made.chain, 'value', value).rows);
-  if (!rows) return null;
-  const keys = (['value', 'signal', 'counts', 'engineering', 'display'] as const).filter(
-    (key, i, all) =>
-      all.findIndex(
-        (other) => words[other].unit === words[key].unit && words[other].label === words[key].label,
-      ) === i,
-  );
-  return (
-    <View className="flex-row flex-wrap gap-x-4 gap-y-1" role="group" aria-label="The value in every unit">
-      {keys.map((key) => (
-        <View key={key}>
-          <Text as="small">{words[key].label}</Text>
-          <Text as="number">
-            {`${linkNumber(key, rows[key].value, words[key].digits)} ${words[key].unit}`.trim()}
-          </Text>
-        </View>
-      ))}
     </View>
   );
 }
@@ -208,7 +218,7 @@ const OF_LADDER = [
 ] as const;
 
 const OF_VALUE = [
-  ['switch/threshold', 'Threshold', 'between which values it switches, its hysteresis, its reaction'],
+  ['switch/threshold', 'A threshold', 'a bit or a relay: how surely, its hysteresis, its reaction'],
 ] as const;
 
 const OF_DEVICE = [

@@ -6,7 +6,7 @@ import type { ToolValues } from '@keypost/core/tools';
 import { taughtBeside } from '@keypost/core/switching';
 import type { TaughtBeside } from '@keypost/core/switching';
 import type { PointChain } from '@keypost/core/scaling';
-import { withUnit, written } from '@keypost/core/units';
+import { convert, withUnit, written } from '@keypost/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
@@ -38,7 +38,7 @@ function Teach({ point }: { point: OpenPoint }) {
   const given: ToolValues = point.type.description.sensitivity
     ? { kind: 'sensitivity' }
     : made
-      ? { unit: made.chain.sensor.unit }
+      ? { unit: made.chain.sensor.unit, kind: isFlow(made.chain.sensor.unit) ? 'flow' : 'margin' }
       : {};
   const record = (values: ToolValues): SingleChange[] => [
     { kind: 'calibrate', calibrations: [{ id: uuid(), pointId: id, body: taughtBy(values) }] },
@@ -62,6 +62,9 @@ function Teach({ point }: { point: OpenPoint }) {
     </>
   );
 }
+
+/** Whether a range from smallest to largest is what is taught of it. */
+const isFlow = (unit: string): boolean => convert(1, unit, 'l/min') !== undefined;
 
 /** Fills the readings from the device itself, or from a bench source in its place. */
 function Live({ point, made, use }: { point: OpenPoint; made: PointChain; use: ToolInUse }) {

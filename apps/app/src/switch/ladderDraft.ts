@@ -1,7 +1,7 @@
-import { messageOfIssue, textOf } from '@keypost/core/messages';
 import { LadderPlan } from '@keypost/core/model';
 import type { Level } from '@keypost/core/switching';
 import { z } from 'zod';
+import { problemsBy } from '../ui/issueText';
 import { typedMaybe } from '../ui/typedNumbers';
 
 /** A level as it is typed. */
@@ -78,11 +78,7 @@ export function readLadder(texts: LadderTexts, unit: string): { plan: LadderPlan
     bypass: { seconds: typedMaybe(texts.bypass, 's'), ends: true, shown: true },
   });
   if (parsed.success) return { plan: parsed.data };
-  const problems: Record<string, string> = {};
-  for (const issue of parsed.error.issues)
-    problems[issue.path.join('.')] ??=
-      issue.code === 'invalid_type' ? 'Enter a number.' : textOf(messageOfIssue(issue));
-  return { problems };
+  return { problems: problemsBy(parsed.error, (path) => path.join('.')) };
 }
 
 /** A further level, above or below those that are there. */

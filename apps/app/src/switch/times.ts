@@ -7,6 +7,9 @@ export function timeScale(end: number): { readonly seconds: number; readonly uni
   return end > 300 ? { seconds: 60, unit: 'min' } : { seconds: 1, unit: 's' };
 }
 
+/** When a course ends, s. */
+export const endOf = ({ at }: Signal): number => at[at.length - 1] ?? 1;
+
 /** A moment as minutes and seconds. */
 export function clockText(at: number): string {
   const tenths = Math.round(at * 10);

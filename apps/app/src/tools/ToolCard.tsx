@@ -27,6 +27,7 @@ export function ToolCard({
   keep = 'Keep it at the point',
   more,
   head,
+  use: taken,
 }: {
   point: OpenPoint;
   toolId: string;
@@ -37,6 +38,8 @@ export function ToolCard({
   more?: (values: ToolValues) => SingleChange[];
   /** Stands above its fields, such as what fills them. */
   head?: (use: ToolInUse) => ReactNode;
+  /** Does something with the number that it gives. */
+  use?: { readonly label: string; readonly onUse: (number: number) => void };
 }) {
   const tool = sure(findTool(toolId));
   const use = useTool(tool, given);
@@ -58,6 +61,9 @@ export function ToolCard({
         <ToolOutcome use={use} />
         {head?.(use)}
         <ToolFields use={use} />
+        {taken && result?.gives !== undefined && (
+          <Button label={taken.label} onPress={() => taken.onUse(sure(result.gives))} />
+        )}
         {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <Button

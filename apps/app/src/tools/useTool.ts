@@ -42,23 +42,29 @@ export interface ToolInUse {
  * remembered.
  */
 export function useTool(tool: Tool, given?: ToolValues): ToolInUse {
-  const [typed, setTyped] = useState<ToolValues | undefined>(() =>
-    given ? { ...emptyValues(tool), ...given } : remembered(tool),
+  const [typed, setTyped] = useState<ToolValues | undefined>(() => (given ? undefined : remembered(tool)));
+  // What a point gives holds until somebody types something else.
+  const own = JSON.stringify(given);
+  const values = useMemo(
+    () => (own ? { ...emptyValues(tool), ...JSON.parse(own), ...typed } : (typed ?? tool.first)),
+    [tool, own, typed],
   );
-  const values = typed ?? tool.first;
-  const put = (next: ToolValues | undefined): void => {
-    setTyped(next);
-    if (!given) store(keyOf(tool), next);
+  const put = (patch: ToolValues): void => {
+    setTyped(given ? { ...typed, ...patch } : { ...values, ...patch });
+    if (!given) store(keyOf(tool), { ...values, ...patch });
   };
   const worked = useMemo(() => attempt(tool, values), [tool, values]);
   return {
     ...worked,
     values,
-    isExample: typed === undefined,
+    isExample: !given && typed === undefined,
     fields: askedFields(tool, values),
-    change: (key, value) => put({ ...values, [key]: value }),
-    fill: (patch) => put({ ...values, ...patch }),
-    reset: () => put(given && { ...emptyValues(tool), ...given }),
+    change: (key, value) => put({ [key]: value }),
+    fill: put,
+    reset: () => {
+      setTyped(undefined);
+      if (!given) store(keyOf(tool), undefined);
+    },
   };
 }
 

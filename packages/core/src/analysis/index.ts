@@ -9,6 +9,7 @@ export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';
 export { givenQuantity, measuredOf, measuredQuantity } from './measure.ts';
 export { readAmps, hasTerminal, readMeter, signalText } from './readings.ts';
 export type { Reading } from './readings.ts';
+export { inputQuantities, readInput } from './readInput.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';
 export { solveState } from './states.ts';
 export type { AnalogReading, LoadReading, InputReading, PointState } from './states.ts';

@@ -1,18 +1,20 @@
 import { nth, sure } from '../lists/index.ts';
-import type { AnalogPort, DeviceOutput, DigitalPort } from '../catalog/index.ts';
-import { driving, judgeInput, judgeInputBand, solvedOnce } from '../circuit/index.ts';
+import type { AnalogPort, DeviceOutput } from '../catalog/index.ts';
+import { solvedOnce } from '../circuit/index.ts';
 import type { InputState, Netlist, Quantity, Solution, Span } from '../circuit/index.ts';
 import { assemble, elementId, signalLeads, supplyNodes } from '../network/index.ts';
 import type { OwnPort, PointContext } from '../network/index.ts';
 import { expectedStatesOf } from './expectedStates.ts';
 import type { ExpectedState } from './expectedStates.ts';
 import { measuredOf, measuredQuantity } from './measure.ts';
+import { inputQuantities, readInput } from './readInput.ts';
+import type { OwnInput } from './readInput.ts';
 import type { Measured } from './measure.ts';
 import type { Situation } from './situations.ts';
 
 /** A digital input in one state of the point. */
 export interface InputReading {
-  readonly own: OwnPort & { readonly port: DigitalPort };
+  readonly own: OwnInput;
   /** Across the input in the sense in which it takes current, V and A. */
   readonly volts: Span;
   readonly amps: Span;
@@ -188,11 +190,10 @@ function portsSought(context: PointContext): Sought[] {
       if (port.kind === 'analog')
         return [{ what: 'measured', own, quantity: measuredQuantity(module.id, port, settings) }];
       if (port.kind !== 'digital') return [];
-      const a = `${module.id}:${port.terminal}`;
-      const b = `${module.id}:${port.common}`;
+      const { volts, amps } = inputQuantities(own as OwnInput);
       return [
-        { what: 'inputVolts', own, quantity: { kind: 'volts', a, b } },
-        { what: 'inputAmps', own, quantity: { kind: 'amps', element: elementId(module.id, port.name) } },
+        { what: 'inputVolts', own, quantity: volts },
+        { what: 'inputAmps', own, quantity: amps },
       ];
     }),
   ];
@@ -265,24 +266,8 @@ function inputReading(
   if (port.kind !== 'digital') return [];
   const band = (what: Sought['what']): Span =>
     sure(banded.find(({ item }) => item.what === what && 'own' in item && item.own === own)).band;
-  const volts = band('inputVolts');
-  const turn = (span: Span): Span =>
-    port.sense === 'both' && volts.nom < 0 ? driving(span, 'source') : driving(span, port.sense);
-  const [v, a] = [turn(volts), turn(band('inputAmps'))];
-  const led = judgeInput(v.nom, a.nom, port.thresholds);
-  const turned = own.settings[`${port.name}.active`] === 'open';
-  const on = (led === 'on') !== turned;
-  return [
-    {
-      own: own as InputReading['own'],
-      outputOn,
-      volts: v,
-      amps: a,
-      input: judgeInputBand(v, a, port.thresholds),
-      led,
-      bit: led === 'undecided' ? undefined : on === (point.bit === 'direct') ? 1 : 0,
-    },
-  ];
+  const input = own as OwnInput;
+  return [{ own: input, outputOn, ...readInput(input, band('inputVolts'), band('inputAmps'), point.bit) }];
 }
 
 function analogReading(own: OwnPort, band: Span): AnalogReading {

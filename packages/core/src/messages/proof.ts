@@ -17,6 +17,13 @@ export const PROOF = {
       ? 'Next: the alarms, of which one thing is not right'
       : `Next: the alarms, of which ${count} things are not right`,
   'proof.next-switch-unsafe': 'Next: the alarms, which do not see a fault of the wiring',
+  'proof.next-threshold-wrong': ({ name }: { name: string }) =>
+    `Next: the threshold ${name}, of which something is not right`,
+  'proof.next-threshold-unsafe': ({ name }: { name: string }) =>
+    `Next: the threshold ${name}, which a fault leaves on the wrong side`,
+  'proof.next-threshold-enter': ({ name }: { name: string }) =>
+    `Next: set the threshold ${name} where it is decided`,
+  'proof.next-input-unsafe': 'Next: a fault of the wiring that its input takes for the safe side’s opposite',
   'proof.next-switch-channel': 'Next: require of the device what Switch asks for',
   'proof.next-switch-taught': 'Next: teach it again, the last time it was not to be taught',
   'proof.next-switch-enter': 'Next: enter the alarms in the controller',

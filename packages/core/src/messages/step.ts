@@ -48,6 +48,7 @@ export const STEP = {
   'step.common-compared-rule': 'Common compared with the rule',
   'step.input-follows-output': 'Input follows the output',
   'step.sensitivity-set': 'Sensitivity set',
+  'step.threshold-set': 'Threshold set where it is decided',
   'step.alarms-entered-controller': 'Alarms entered in the controller',
   'step.scaling-entered-controller': 'Scaling entered in the controller',
   'step.safety-relay-fed': 'Safety relay fed',

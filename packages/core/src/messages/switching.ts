@@ -5,9 +5,18 @@ const of = (value: number, unit: string): string => withUnit(value, unit, 3);
 const time = (seconds: number): string =>
   seconds < 1 ? withUnit(seconds * 1000, 'ms', 3) : withUnit(seconds, 's', 3);
 
+/** An end of what something compares with. */
+type End = 'set' | 'reset' | 'low' | 'high';
+const END: Readonly<Record<End, string>> = {
+  set: 'set point',
+  reset: 'reset point',
+  low: 'lower end',
+  high: 'upper end',
+};
+
 /** One of both points of a threshold, and the range in which it should lie. */
 interface PointInRange {
-  readonly which: 'set' | 'reset';
+  readonly which: End;
   readonly value: number;
   readonly low: number;
   readonly high: number;
@@ -59,21 +68,21 @@ export const SWITCHING = {
   'switching.over-run': ({ high, unit }: { high: number; unit: string }) =>
     `Above ${of(high, unit)} it will tell an over-run.`,
   'switching.outside-range': ({ which, value, low, high, unit }: PointInRange) =>
-    `The ${which} point of ${of(value, unit)} lies outside the range, ${written(low, 4)} to ${of(high, unit)}: it is never met surely.`,
+    `The ${END[which]} of ${of(value, unit)} lies outside the range, ${written(low, 4)} to ${of(high, unit)}: it is never met surely.`,
   'switching.at-the-edge': ({ which, value, low, high, unit }: PointInRange) =>
-    `The band of the ${which} point of ${withUnit(value, unit, 4)} reaches over the range, ${written(low, 4)} to ${of(high, unit)}: at worst it is never met.`,
+    `The band of the ${END[which]} of ${withUnit(value, unit, 4)} reaches over the range, ${written(low, 4)} to ${of(high, unit)}: at worst it is never met.`,
   'switching.in-cut-off': ({
     which,
     value,
     cut,
     unit,
   }: {
-    which: 'set' | 'reset';
+    which: End;
     value: number;
     cut: number;
     unit: string;
   }) =>
-    `The ${which} point of ${of(value, unit)} lies within the cut-off of ${of(cut, unit)}: below that the value is told as 0.`,
+    `The ${END[which]} of ${of(value, unit)} lies within the cut-off of ${of(cut, unit)}: below that the value is told as 0.`,
   'switching.coarser-than-hysteresis': ({
     hysteresis,
     step,
@@ -94,6 +103,46 @@ export const SWITCHING = {
     unit: string;
   }) =>
     `The bands of both points lie over each other: ${of(hysteresis, unit)} apart, and each ±${of(plusMinus, unit)}. A reading of another instrument does not tell them apart.`,
+  'switching.in-dead-zone': ({ which, value, unit }: { which: End; value: number; unit: string }) =>
+    `The ${END[which]} of ${of(value, unit)} lies where nothing is measured: the signal there is a fault or stands at its end.`,
+  'switching.in-blind-zone': ({
+    which,
+    value,
+    edge,
+    unit,
+    near,
+  }: {
+    which: End;
+    value: number;
+    edge: number;
+    unit: string;
+    near: boolean;
+  }) =>
+    near
+      ? `The ${END[which]} of ${of(value, unit)} lies in the dead zone before its face, which reaches to ${of(edge, unit)}.`
+      : `The ${END[which]} of ${of(value, unit)} lies beyond its reach of ${of(edge, unit)}.`,
+  'switching.window-narrow': ({
+    width,
+    plusMinus,
+    unit,
+  }: {
+    width: number;
+    plusMinus: number;
+    unit: string;
+  }) =>
+    `The window is ${of(width, unit)} wide, and each of its ends is off by ±${of(plusMinus, unit)}: at worst it is never on.`,
+  'switching.output-without-value':
+    'Nothing of this point is measured any more: its threshold compares nothing.',
+  'switching.output-other-unit': ({ was, unit }: { was: string; unit: string }) =>
+    `Its numbers are in ${was || 'counts'}, and what it compares is in ${unit || 'counts'} now: set it again.`,
+  'switching.output-is-set': ({ name, relay }: { name: string; relay: boolean }) =>
+    `${name} is set ${relay ? 'at its relay' : 'in the controller'}`,
+  'switching.output-is-set-detail':
+    'With its points, logic, delays, and what it does on a break, a short and a value that is not valid.',
+  'switching.fault-no-power': 'Controller or relay without power',
+  'switching.fault-stands-still': 'A value that stands still',
+  'switching.fault-output-on': 'Its output stuck on',
+  'switching.fault-output-off': 'Its output stuck off',
   'switching.ladder-without-value':
     'Nothing of this point is measured any more: its alarms stand over nothing.',
   'switching.ladder-other-unit': ({ was, unit }: { was: string; unit: string }) =>

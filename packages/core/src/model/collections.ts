@@ -135,7 +135,7 @@ export const COLLECTIONS = {
       range: { label: 'range', json: true },
       plate: { label: 'name-plate', json: true, folded: true },
       scaling: { label: 'signal chain', json: true, folded: true },
-      switching: { label: 'alarm ladder', json: true, folded: true },
+      switching: { label: 'alarms and set points', json: true, folded: true },
     },
   }),
   wires: collection({

@@ -66,6 +66,16 @@ export {
   TablePoint,
 } from './scaling.ts';
 export type { CalibrationOf, DataChoice } from './scaling.ts';
-export { ACTIONS, CLEARERS, DeviceChannel, LadderPlan, Level, MAX_LEVELS, Switching } from './switching.ts';
+export {
+  ACTIONS,
+  CLEARERS,
+  DeviceChannel,
+  LadderPlan,
+  Level,
+  MAX_LEVELS,
+  Switching,
+  SwitchingOutput,
+  WATCHED,
+} from './switching.ts';
 export type { Action, Clearer } from './switching.ts';
 export { Id, Link, Quantity, Tag } from './words.ts';

@@ -91,12 +91,69 @@ export const DeviceChannel = z.object({
   logic: z.enum(['no', 'nc']),
 });
 
-/** What switches at a point's value: alarms in the controller, and channels of the device. */
+/** What a switching function gives while its signal says nothing. */
+const InFault = z.enum(['on', 'off', 'hold']);
+
+/** A link of the signal chain at which something can be compared. */
+export const WATCHED = ['value', 'signal', 'counts', 'engineering'] as const;
+
+/** Which state of something is the safe one. */
+const SafeSide = z.enum(['on', 'off']);
+
+/** A switching function that a bit of the program decides, or a relay that watches the signal. */
+export const SwitchingOutput = z.object({
+  id: Id,
+  name: ShortText(24).min(1, codeOf('model.name-threshold')),
+  decidedBy: z.enum(['controller', 'relay']),
+  /** What it compares; the numbers of its mode are in the unit of that link. */
+  watches: z.enum(WATCHED),
+  unit: ShortText(12),
+  mode: Mode,
+  logic: z.enum(['no', 'nc']),
+  /** Time constant of a damping ahead of it, s. */
+  damping: Seconds,
+  onDelay: Seconds,
+  offDelay: Seconds,
+  startUp: Seconds,
+  leastPulse: Seconds,
+  /** Who resets it once the value calls for it no more. */
+  clearedBy: z.enum(CLEARERS),
+  onFault: z.object({ break: InFault, short: InFault, invalid: InFault }),
+  /** The state of its output that protects; absent where nothing hangs on it. */
+  safeSide: SafeSide.optional(),
+  /** Of a relay: ± so much of the span of the signal that it takes. */
+  accuracyPercent: z
+    .number()
+    .min(0, codeOf('model.accuracy-not-negative'))
+    .max(20, codeOf('model.accuracy-most-20'))
+    .optional(),
+});
+
+/** At most so many stand over one value. */
+const MAX_OUTPUTS = 8;
+
+/**
+ * What switches at a point's value: alarms in the controller, bits and relays of their own, and channels of the device; of a
+ * point that only switches, what its input has to read where in doubt.
+ */
 export const Switching = z
-  .object({ ladder: LadderPlan.optional(), channels: z.array(DeviceChannel).max(2).optional() })
+  .object({
+    ladder: LadderPlan.optional(),
+    channels: z.array(DeviceChannel).max(2).optional(),
+    outputs: z.array(SwitchingOutput).max(MAX_OUTPUTS, codeOf('model.most-8-thresholds')).optional(),
+    safeInput: SafeSide.optional(),
+  })
   .refine(
-    ({ ladder, channels }) => ladder !== undefined || (channels?.length ?? 0) > 0,
+    ({ ladder, channels, outputs, safeInput }) =>
+      ladder !== undefined ||
+      (channels?.length ?? 0) > 0 ||
+      (outputs?.length ?? 0) > 0 ||
+      safeInput !== undefined,
     codeOf('model.nothing-switches'),
+  )
+  .refine(
+    ({ outputs = [] }) => new Set(outputs.map(({ id }) => id)).size === outputs.length,
+    codeOf('model.thresholds-one-id'),
   )
   .refine(
     ({ channels = [] }) => new Set(channels.map(({ channel }) => channel)).size === channels.length,
@@ -108,4 +165,5 @@ export type Clearer = (typeof CLEARERS)[number];
 export type Level = z.infer<typeof Level>;
 export type LadderPlan = z.infer<typeof LadderPlan>;
 export type DeviceChannel = z.infer<typeof DeviceChannel>;
+export type SwitchingOutput = z.infer<typeof SwitchingOutput>;
 export type Switching = z.infer<typeof Switching>;

@@ -40,6 +40,7 @@ export function stampName(
   if (step === 'sensitivity' && values?.setting !== undefined && values.scale !== undefined)
     return say('step.sensitivity-set-2', { setting: values.setting, scale: values.scale });
   const [kind = '', id = ''] = [step.slice(0, step.indexOf('-')), step.slice(step.indexOf('-') + 1)];
+  if (step.startsWith('switch.output.')) return say('step.threshold-set');
   if (kind === 'helper') return say('step.landed', { tagOf: tagOf(id) });
   if (kind === 'switch') return say('step.switches-set', { tagOf: tagOf(id) });
   if (step.startsWith('fit.')) {

@@ -12,7 +12,14 @@ import type { StampedStep } from '../presentation/index.ts';
 import { countSet, fitSteps, sheetsOf } from '../setting/index.ts';
 import { chainOf, disagreementOf, givenSignal, scaleStep } from '../scaling/index.ts';
 import { calibrationsOf } from '../sensing/index.ts';
-import { channelsStand, ladderOf, switchStep } from '../switching/index.ts';
+import {
+  channelsStand,
+  inputFaults,
+  ladderOf,
+  outputsOf,
+  outputStep,
+  switchStep,
+} from '../switching/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { checkName, checkKeys } from './plan.ts';
@@ -147,7 +154,13 @@ function givenPart(analysis: Analysis): StagePart[] {
 
 /** Switch, where anything of it was begun: done once the alarms, the device's channels and what was taught are right. */
 function switchPart(analysis: Analysis): StagePart[] {
-  const parts = [...alarmsPart(analysis), ...channelsPart(analysis), ...taughtPart(analysis)];
+  const parts = [
+    ...alarmsPart(analysis),
+    ...outputsPart(analysis),
+    ...channelsPart(analysis),
+    ...inputPart(analysis),
+    ...taughtPart(analysis),
+  ];
   const worstFirst = ['doubtful', 'underway', 'open', 'proven'] as const;
   const found = worstFirst.flatMap((mark) => parts.find((part) => part.mark === mark) ?? [])[0];
   return found ? [found] : [];
@@ -167,6 +180,27 @@ function alarmsPart(analysis: Analysis): StagePart[] {
   return switchStep(analysis, found).stamp
     ? switchAt('proven')
     : switchAt('open', say('proof.next-switch-enter'));
+}
+
+function outputsPart(analysis: Analysis): StagePart[] {
+  return outputsOf(analysis).flatMap((found) => {
+    const { name } = found.output;
+    if ('problem' in found) return switchAt('doubtful', say('proof.next', { next: found.problem }));
+    if (found.threshold.findings.length)
+      return switchAt('underway', say('proof.next-threshold-wrong', { name }));
+    if (found.unsafe.length) return switchAt('doubtful', say('proof.next-threshold-unsafe', { name }));
+    return outputStep(analysis, found).stamp
+      ? switchAt('proven')
+      : switchAt('open', say('proof.next-threshold-enter', { name }));
+  });
+}
+
+/** What an input reads with a fault, where somebody said which side is safe. */
+function inputPart(analysis: Analysis): StagePart[] {
+  if (analysis.context.point.switching?.safeInput === undefined) return [];
+  return inputFaults(analysis).some(({ safe, hidden }) => safe === false && !hidden)
+    ? switchAt('doubtful', say('proof.next-input-unsafe'))
+    : switchAt('proven');
 }
 
 function channelsPart(analysis: Analysis): StagePart[] {

@@ -16,8 +16,21 @@ export {
 } from './deviceChannel.ts';
 export type { ChannelPlan } from './deviceChannel.ts';
 
-export { thresholdOf } from './threshold.ts';
-export type { DecidedAt, Threshold, ThresholdRow } from './threshold.ts';
+export { switchingWith } from './switchingWith.ts';
+export { inputFaults } from './inputFaults.ts';
+export type { InputFault } from './inputFaults.ts';
+export {
+  bandAt,
+  courseThrough,
+  outputOver,
+  outputsOf,
+  outputStep,
+  switchedOver,
+  watchedUnit,
+} from './pointOutput.ts';
+export type { OutputFault, PointOutput } from './pointOutput.ts';
+export { hysteresisOf, USUAL_RELAY_PERCENT } from './threshold.ts';
+export type { DecidedAt, ThresholdRow } from './threshold.ts';
 export { taughtBeside } from './taughtBeside.ts';
 export type { TaughtBeside } from './taughtBeside.ts';
 export { leastMargin, sensitivitySetting } from './sensitivity.ts';

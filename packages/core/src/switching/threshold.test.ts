@@ -22,10 +22,10 @@ function pressure() {
 
 const { analysis, made } = pressure();
 const codes = (set: number, reset: number): string[] =>
-  thresholdOf(analysis, made, set, reset).findings.map(({ code }) => code);
+  thresholdOf(analysis, made, { kind: 'points', set, reset }).findings.map(({ code }) => code);
 
 describe('a threshold on a chain', () => {
-  const { unit, places, rows } = thresholdOf(analysis, made, 6, 5);
+  const { unit, places, rows } = thresholdOf(analysis, made, { kind: 'points', set: 6, reset: 5 });
   const off = (at: string): number => sure(places.find((place) => place.at === at)).plusMinus;
   const row = (key: string) => sure(rows.find((one) => one.key === key));
 
@@ -36,16 +36,21 @@ describe('a threshold on a chain', () => {
     expect(off('sensor')).toBeCloseTo(sure(contributions.find(({ key }) => key === 'sensor')).plusMinus, 6);
     expect(off('sensor')).toBeLessThan(off('controller'));
     expect(off('controller')).toBeLessThanOrEqual(off('screen'));
+    // A relay that watches the same signal: what lies before the input, and 0.5 % of its own 16 mA, which are 0.05 bar.
+    const before = contributions.filter(({ key }) =>
+      ['sensor', 'transmitter', 'wiring', 'leads'].includes(key),
+    );
+    expect(off('relay')).toBeCloseTo(before.reduce((sum, { plusMinus }) => sum + plusMinus, 0) + 0.05, 6);
   });
 
   test('is told in every unit of the chain', () => {
     // 6 bar of 10 are 13.6 mA, 0.1 bar is 0.16 mA and 276.48 counts.
-    expect(row('signal').set.nom).toBeCloseTo(13.6, 2);
-    expect(row('signal').reset.nom).toBeCloseTo(12, 2);
-    expect(Math.abs(row('counts').set.nom - 16589)).toBeLessThanOrEqual(3);
-    for (const { set, reset } of rows)
-      for (const { min, nom, max } of [set, reset]) expect([min < nom, nom < max]).toEqual([true, true]);
-    const mA = row('signal').set;
+    expect(row('signal').ends[0].nom).toBeCloseTo(13.6, 2);
+    expect(row('signal').ends[1].nom).toBeCloseTo(12, 2);
+    expect(Math.abs(row('counts').ends[0].nom - 16589)).toBeLessThanOrEqual(3);
+    for (const { ends } of rows)
+      for (const { min, nom, max } of ends) expect([min < nom, nom < max]).toEqual([true, true]);
+    const mA = row('signal').ends[0];
     expect((mA.max - mA.min) / 2).toBeCloseTo(off('controller') * 1.6, 2);
   });
 
@@ -60,7 +65,8 @@ describe('a threshold on a chain', () => {
   });
 
   test('is refused where both points are one', () => {
-    expect(() => thresholdOf(analysis, made, 6, 6)).toThrow(/same/);
-    expect(said(sure(thresholdOf(analysis, made, 11, 5).findings[0]))).toContain('which=set value=11');
+    expect(() => codes(6, 6)).toThrow(/same/);
+    const mode = { kind: 'points', set: 11, reset: 5 } as const;
+    expect(said(sure(thresholdOf(analysis, made, mode).findings[0]))).toContain('which=set value=11');
   });
 });

@@ -9,8 +9,9 @@ import type { Netlist } from '../circuit/index.ts';
 import { splitRef, unlessRefused } from '../model/index.ts';
 import { signalLeads } from '../network/index.ts';
 import type { OwnPort } from '../network/index.ts';
-import { bandOf, bandText, chainOf, countedOf, engineeringOf } from '../scaling/index.ts';
+import { bandOf, bandText, isShort, chainOf, countedOf, engineeringOf } from '../scaling/index.ts';
 import type { PointChain } from '../scaling/index.ts';
+import type { SignalFault } from './signal.ts';
 
 /** What a fault of the wiring makes of a point's value, from the solved circuit. */
 export interface WiringFault {
@@ -22,6 +23,8 @@ export interface WiringFault {
   readonly taken: Message;
   /** It is known for a fault: there is no value. */
   readonly seen: boolean;
+  /** As what it is known. */
+  readonly is?: SignalFault;
   /** What the program makes of it where it is not seen. */
   readonly value?: number;
 }
@@ -40,21 +43,16 @@ const dataFaults = ({ chain: { input } }: PointChain): WiringFault[] => [
     inputUnit: input.unit,
     taken: bandText('lowFault', input),
     seen: true,
+    is: 'invalid',
   },
 ];
 
 function loopFaults(analysis: Analysis, made: PointChain): WiringFault[] {
-  const { context, away, present } = analysis;
+  const { away, present } = analysis;
   const own = present.measured[0]?.own;
   if (!own) return [];
-  const { device, scope, index } = context;
-  const ends = [`${own.module.id}:${own.port.terminal}`, `${own.module.id}:${own.port.common}`] as const;
-  const isNear = (ref: string): boolean =>
-    splitRef(ref).item === device.id || ends.some((end) => end === ref);
-  const leads = signalLeads(context, present.netlist.reference);
   const read = reader(own, made);
   const healthy = [away, present].map(({ netlist }) => ({ netlist, input: read(netlist)?.input }));
-  const supplies = new Set(index.job.supplies.map(({ id }) => id));
   // Looked at with the value at either end: what changes neither is no fault of this signal.
   const outcome = (what: Message, fault: (netlist: Netlist) => Netlist): WiringFault[] => {
     const rows = healthy.flatMap(({ netlist, input }) => {
@@ -65,15 +63,29 @@ function loopFaults(analysis: Analysis, made: PointChain): WiringFault[] {
     const worst = rows.find(({ seen }) => !seen) ?? rows[0];
     return worst ? [{ what, ...worst }] : [];
   };
+  return faultsAround(analysis, own).flatMap(({ what, fault }) => outcome(what, fault));
+}
+
+/** What can be wrong with the wires of a signal: each broken, its supply gone, its leads or its input shorted. */
+export function faultsAround(
+  { context, present }: Analysis,
+  { module, port }: Pick<OwnPort, 'module' | 'port'>,
+): { readonly what: Message; readonly fault: (netlist: Netlist) => Netlist }[] {
+  const { device, scope, index } = context;
+  const ends = [`${module.id}:${port.terminal}`, `${module.id}:${port.common}`] as const;
+  const isNear = (ref: string): boolean =>
+    splitRef(ref).item === device.id || ends.some((end) => end === ref);
+  const leads = signalLeads(context, present.netlist.reference);
+  const supplies = new Set(index.job.supplies.map(({ id }) => id));
   return [
     ...scope.wires
       .filter(({ from, to }) => (isNear(from) || isNear(to)) && !isEarth(from) && !isEarth(to))
-      .flatMap(({ id, number }) => outcome(say('switching.fault-wire', { number }), faults.open(id))),
-    ...outcome(say('switching.fault-supply'), withoutSupplies(supplies)),
+      .map(({ id, number }) => ({ what: say('switching.fault-wire', { number }), fault: faults.open(id) })),
+    { what: say('switching.fault-supply'), fault: withoutSupplies(supplies) },
     ...(leads.red === leads.black
       ? []
-      : outcome(say('switching.fault-leads'), bridged(leads.red, leads.black))),
-    ...outcome(say('switching.fault-input'), bridged(...ends)),
+      : [{ what: say('switching.fault-leads'), fault: bridged(leads.red, leads.black) }]),
+    { what: say('switching.fault-input'), fault: bridged(...ends) },
   ];
 }
 
@@ -95,6 +107,7 @@ function reader({ module, port, settings }: OwnPort, { chain }: PointChain) {
       inputUnit: chain.input.unit,
       taken: bandText(band, chain.input),
       seen,
+      ...(seen && { is: isShort(band, chain.input.unit) ? ('short' as const) : ('break' as const) }),
       ...(value !== undefined && { value }),
     };
   };

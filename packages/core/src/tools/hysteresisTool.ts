@@ -93,6 +93,7 @@ export const HYSTERESIS_TOOL: Tool = {
     const time = (seconds: number) => say('switching.time', { seconds });
     return {
       title: say('tools.hysteresis-least', { least, unit }),
+      gives: least,
       lines: [
         { label: say('tools.noise-of-it'), value: withUnit(noise.sigma, unit, 3) },
         { label: say('tools.noise-bandwidth'), value: withUnit(bandwidthOf(noise), 'Hz', 3) },

@@ -37,6 +37,8 @@ export interface ToolResult {
   /** The answer in one line. */
   readonly title: Text;
   readonly lines: readonly ToolLine[];
+  /** The one number that is asked for, in the unit of the tool, where it is one. */
+  readonly gives?: number;
   /** What is to be said of it, each a sentence. */
   readonly words: readonly { readonly text: Text; readonly tone?: 'good' | 'bad' }[];
 }
