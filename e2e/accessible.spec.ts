@@ -41,6 +41,8 @@ const PAGES: readonly (readonly [path: string, ready: RegExp])[] = [
   [`${BOARD}/point/pt-221/scale/displays`, /Two displays/],
   [`${BOARD}/point/pt-221/switch/threshold`, /Where it switches/],
   [`${BOARD}/point/at-223/switch`, /Checked whole/],
+  [`${BOARD}/point/pe-101/switch`, /If in doubt/],
+  [`${BOARD}/point/ut-224/switch/threshold?id=pump`, /How surely/],
   [`${BOARD}/point/at-223/switch/ladder`, /Keep the alarms/],
   [`${BOARD}/point/at-223/switch/play`, /What happens/],
   [`${BOARD}/point/at-223/switch/code`, /Executed beside/],

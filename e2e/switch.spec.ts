@@ -108,3 +108,56 @@ test('the code comes as PLCopen XML, and what is often written wrong is seen exe
   await page.getByRole('button', { name: /^Execute/ }).click();
   await expect(page.getByText(/Another output at/)).toBeVisible({ timeout: 60_000 });
 });
+
+test('a threshold by a relay: how surely, what faults make of it, kept, and set at the relay', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/point/wt-236/switch`);
+  await page.getByRole('link', { name: /^A threshold/ }).click();
+  await page.getByLabel('Name').fill('Hopper empty');
+  await page.getByRole('radio', { name: /^By a relay/ }).click();
+  await page.getByLabel('On at').fill('7');
+  await page.getByLabel('Off again at').fill('8');
+  await expect(page.getByRole('status', { name: 'How surely it switches' })).toContainText(
+    'By a relay of ±0.5 %',
+  );
+  await page.getByRole('button', { name: 'Output, delays, faults' }).click();
+  await page.getByRole('radio', { name: 'Its output on' }).click();
+  await expect(page.getByRole('img', { name: 'not on the safe side' }).first()).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'What protects' }).getByRole('radio').first().click();
+  await page.getByRole('button', { name: 'Keep the threshold' }).click();
+  await expect(page.getByRole('link', { name: /^Hopper empty: on at 7 mA, off at 8 mA/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Undo: Hopper empty is set at its relay' })).toBeVisible();
+});
+
+test('a level is read from its device: while it moves it is not taught, and its alarms follow it', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/point/lt-270/switch/teach`);
+  await page.getByLabel('Margin').fill('0.1');
+  await page.getByRole('button', { name: 'Read the device 10 times' }).click();
+  await expect(page.getByText('Read 10 times, every 1 s.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Not to be taught: it moves/)).toBeVisible();
+  await page.goto(`${BOARD}/point/lt-270/switch/ladder?kind=warn`);
+  await page.getByRole('button', { name: 'Keep the alarms' }).click();
+  await page.getByRole('link', { name: /^Play:/ }).click();
+  await page.getByRole('radio', { name: 'As it is now, live' }).click();
+  await page.getByRole('button', { name: 'Follow the device' }).click();
+  await expect(page.getByText(/^Now −?\d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop following' }).click();
+  await expect(page.getByText(/^Last −?\d/)).toBeVisible();
+});
+
+test('a diffuse sensor is taught by its adjuster, beside everything that was taught before', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/point/pe-113`);
+  await page.getByRole('link', { name: /^Sensitivity/ }).click();
+  await page.getByLabel('Full scale of the adjuster').fill('10');
+  await page.getByLabel('Object lost at').fill('3');
+  await page.getByLabel('Background seen at').fill('8,0');
+  await expect(page.getByText('Set it to 5.5 of 10', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it at the point' }).click();
+  await expect(page.getByText('Set to 5.5 of 10')).toBeVisible();
+});

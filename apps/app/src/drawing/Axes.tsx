@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import type { ScaleLinear } from 'd3-scale';
 import { curveLinearClosed, line } from 'd3-shape';
 import type { ReactNode } from 'react';
-import Svg, { G, Line, Rect, Text } from 'react-native-svg';
+import Svg, { ClipPath, Defs, G, Line, Rect, Text } from 'react-native-svg';
 import { useTokens } from '../ui/theme';
 
 /** Where numbers lie on the sheet of a chart. */
@@ -74,6 +74,25 @@ export function Axes({
       <Grid frame={frame} unit={across.unit} upUnit={up.unit} height={height} />
       {children(frame)}
     </Svg>
+  );
+}
+
+/** What is drawn within the sheet, cut off at its edges. */
+export function Clipped({ frame, id, children }: { frame: Frame; id: string; children: ReactNode }) {
+  return (
+    <>
+      <Defs>
+        <ClipPath id={id}>
+          <Rect
+            x={frame.left}
+            y={frame.top - 4}
+            width={frame.right - frame.left}
+            height={frame.bottom - frame.top + 4}
+          />
+        </ClipPath>
+      </Defs>
+      <G clipPath={`url(#${id})`}>{children}</G>
+    </>
   );
 }
 

@@ -4,10 +4,11 @@ import { unlessRefused } from '@keypost/core/model';
 import type { BandName, PointChain, SignalChain } from '@keypost/core/scaling';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { Circle, ClipPath, Defs, G, Line, Path, Rect } from 'react-native-svg';
+import { Circle, Line, Path } from 'react-native-svg';
 import type { OpenPoint } from '../point/usePoint';
+import { Slider } from '../ui/Slider';
 import { useTokens } from '../ui/theme';
-import { Axes, bandOf, pathOf, Strip } from '../drawing/Axes';
+import { Axes, bandOf, Clipped, pathOf, Strip } from '../drawing/Axes';
 import type { Extent, Frame } from '../drawing/Axes';
 import { minShown } from '../chain/chainText';
 import type { ChainMoment } from '../chain/useChain';
@@ -109,17 +110,7 @@ function Curves({ frame, drawn }: { frame: Frame; drawn: Drawn }) {
   const band = bandOf(frame, drawn.upper, drawn.lower);
   return (
     <>
-      <Defs>
-        <ClipPath id="sheet">
-          <Rect
-            x={frame.left}
-            y={frame.top - 4}
-            width={frame.right - frame.left}
-            height={frame.bottom - frame.top + 4}
-          />
-        </ClipPath>
-      </Defs>
-      <G clipPath="url(#sheet)">
+      <Clipped frame={frame} id="sheet">
         {drawn.upper.length > 1 && <Path d={band} fill={t.accent} opacity={0.2} />}
         {drawn.truth && (
           <Path
@@ -137,25 +128,21 @@ function Curves({ frame, drawn }: { frame: Frame; drawn: Drawn }) {
           strokeLinejoin="round"
           fill="none"
         />
-      </G>
+      </Clipped>
     </>
   );
 }
 
 /** Moves the value with a thumb or with the keys. */
 function ValueSlider({ moment: { made, state, moveTo } }: { moment: ChainMoment }) {
-  const { accent } = useTokens();
   const { low, high } = made.chain.sensor;
   return (
-    <input
-      type="range"
-      aria-label="Move the value"
-      min={Math.min(low, high)}
-      max={Math.max(low, high)}
-      step={Math.abs(high - low) / 200}
+    <Slider
+      label="Move the value"
+      low={Math.min(low, high)}
+      high={Math.max(low, high)}
       value={state.rows.value.value}
-      onChange={(event) => moveTo('value', Number(event.target.value))}
-      style={{ width: '100%', height: 44, accentColor: accent, margin: 0 }}
+      onChange={(value) => moveTo('value', value)}
     />
   );
 }

@@ -9,7 +9,7 @@ import { Card, Row } from '../ui/Card';
 import { Chips } from '../ui/Chips';
 import { Field } from '../ui/Field';
 import { RadioGroup } from '../ui/RadioGroup';
-import { useTokens } from '../ui/theme';
+import { Slider } from '../ui/Slider';
 import { typedIn } from '../ui/typedNumbers';
 import type { LevelTexts, Problems } from './ladderDraft';
 
@@ -83,19 +83,14 @@ function LimitSlider({
   range: Ladder['range'];
   onChange: (limit: string) => void;
 }) {
-  const { accent } = useTokens();
-  const step = (high - low) / 200;
   const value = typedIn(level.limit, unit);
   return (
-    <input
-      type="range"
-      aria-label={`Move the limit of ${level.name}`}
-      min={low}
-      max={high}
-      step={step}
+    <Slider
+      label={`Move the limit of ${level.name}`}
+      low={low}
+      high={high}
       value={Number.isFinite(value) ? value : low}
-      onChange={(event) => onChange(String(Number(Number(event.target.value).toPrecision(4))))}
-      style={{ width: '100%', height: 44, accentColor: accent, margin: 0 }}
+      onChange={(limit) => onChange(String(Number(limit.toPrecision(4))))}
     />
   );
 }

@@ -1,7 +1,7 @@
-import { useTokens } from '../ui/theme';
+import { Slider } from '../ui/Slider';
 import { clockText } from './times';
 
-/** Moves the moment at which one looks, with a thumb or with the keys. */
+/** Moves the moment at which one looks. */
 export function TimeSlider({
   at,
   end,
@@ -11,18 +11,15 @@ export function TimeSlider({
   end: number;
   onChange: (at: number) => void;
 }) {
-  const { accent } = useTokens();
   return (
-    <input
-      type="range"
-      aria-label="Moment"
-      aria-valuetext={clockText(at)}
-      min={0}
-      max={end}
-      step={end / 500}
+    <Slider
+      label="Moment"
+      says={clockText(at)}
+      low={0}
+      high={end}
+      steps={500}
       value={at}
-      onChange={(event) => onChange(Number(event.target.value))}
-      style={{ width: '100%', height: 44, accentColor: accent, margin: 0 }}
+      onChange={onChange}
     />
   );
 }

@@ -1,7 +1,7 @@
 import type { Signal } from '@keypost/core/switching';
 import { useMemo } from 'react';
-import { Circle, ClipPath, Defs, G, Line, Path, Rect, Text } from 'react-native-svg';
-import { pathOf, Strip } from '../drawing/Axes';
+import { Circle, G, Line, Path, Rect, Text } from 'react-native-svg';
+import { Clipped, pathOf, Strip } from '../drawing/Axes';
 import type { Frame } from '../drawing/Axes';
 import { useTokens } from '../ui/theme';
 import { valueAt } from './times';
@@ -83,17 +83,7 @@ export function Course({ frame, signal, seconds }: { frame: Frame; signal: Signa
   const pieces = useMemo(() => piecesOf(signal), [signal]);
   return (
     <>
-      <Defs>
-        <ClipPath id="course">
-          <Rect
-            x={frame.left}
-            y={frame.top - 4}
-            width={frame.right - frame.left}
-            height={frame.bottom - frame.top + 4}
-          />
-        </ClipPath>
-      </Defs>
-      <G clipPath="url(#course)">
+      <Clipped frame={frame} id="course">
         {pieces.map((piece, i) => (
           <Path
             key={i}
@@ -107,7 +97,7 @@ export function Course({ frame, signal, seconds }: { frame: Frame; signal: Signa
             fill="none"
           />
         ))}
-      </G>
+      </Clipped>
     </>
   );
 }

@@ -3,8 +3,8 @@ import { applyHistory, JobIndex } from '@keypost/core/job';
 import { chainOf, scaleStep } from '@keypost/core/scaling';
 import { proofFingerprint, ideal, injectionGroups, resultOf } from '@keypost/core/proving';
 import { Scaling } from '@keypost/core/model';
-import { channelPlan, requireChannel } from '@keypost/core/switching';
-import { CHANNELS, LADDERS, TAUGHT } from './switchingWork.ts';
+import { channelPlan, requireChannel, switchingWith } from '@keypost/core/switching';
+import { CHANNELS, LADDERS, TAUGHT, THRESHOLDS } from './switchingWork.ts';
 import type { Actor, Change } from '@keypost/core/job';
 import type { CalibrationBody, DeviceChannel, Instrument, JobContent } from '@keypost/core/model';
 
@@ -183,8 +183,16 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     { kind: 'setScaling', pointId, scaling: Scaling.parse(given) },
     actor(),
   ]);
-  const ladders = Object.entries(LADDERS).map(([pointId, ladder]): [Change, Actor] => [
-    { kind: 'setSwitching', pointId, switching: { ladder } },
+  const decided = [...new Set([...Object.keys(LADDERS), ...Object.keys(THRESHOLDS)])];
+  const ladders = decided.map((pointId): [Change, Actor] => [
+    {
+      kind: 'setSwitching',
+      pointId,
+      switching: switchingWith(undefined, {
+        ladder: LADDERS[pointId],
+        outputs: THRESHOLDS[pointId] && [...THRESHOLDS[pointId]],
+      }),
+    },
     actor(),
   ]);
   const calibrations = [...CALIBRATIONS, ...TAUGHT].map(([pointId, body], i): [Change, Actor] => [

@@ -1,4 +1,4 @@
-import type { CalibrationBody, DeviceChannel, LadderPlan } from '@keypost/core/model';
+import type { CalibrationBody, DeviceChannel, LadderPlan, SwitchingOutput } from '@keypost/core/model';
 import { taughtBy } from '@keypost/core/tools';
 
 const WITHOUT_BYPASS = { seconds: 0, ends: true, shown: true } as const;
@@ -83,9 +83,9 @@ export const LADDERS: Readonly<Record<string, LadderPlan>> = {
       {
         id: 'over',
         name: 'Overload',
-        limit: 1800,
+        limit: 450,
         direction: 'above',
-        hysteresis: 100,
+        hysteresis: 25,
         delay: 0.5,
         does: ['show', 'lamp', 'sound', 'stop'],
         clearedBy: 'operator',
@@ -95,9 +95,9 @@ export const LADDERS: Readonly<Record<string, LadderPlan>> = {
       {
         id: 'slack',
         name: 'Slack rope',
-        limit: 40,
+        limit: 20,
         direction: 'below',
-        hysteresis: 40,
+        hysteresis: 15,
         delay: 0.5,
         does: ['show', 'lamp', 'pause'],
         clearedBy: 'itself',
@@ -127,6 +127,51 @@ export const LADDERS: Readonly<Record<string, LadderPlan>> = {
       },
     ],
   },
+};
+
+const PLAIN = {
+  logic: 'no',
+  damping: 0,
+  onDelay: 0,
+  offDelay: 0,
+  startUp: 0,
+  leastPulse: 0,
+  clearedBy: 'itself',
+} as const;
+
+/** Thresholds of the demo that a bit or a relay decides. */
+export const THRESHOLDS: Readonly<Record<string, readonly SwitchingOutput[]>> = {
+  // The sump is pumped once the water comes near; a sensor that hears nothing starts the pump.
+  'ut-224': [
+    {
+      ...PLAIN,
+      id: 'pump',
+      name: 'Sump pump',
+      decidedBy: 'controller',
+      watches: 'value',
+      unit: 'mm',
+      mode: { kind: 'points', set: 500, reset: 900 },
+      onDelay: 3,
+      leastPulse: 20,
+      onFault: { break: 'on', short: 'on', invalid: 'on' },
+      safeSide: 'on',
+    },
+  ],
+  // The rope carries something, and not too much: into its range and out of it.
+  'wt-222': [
+    {
+      ...PLAIN,
+      id: 'range',
+      name: 'Rope in its range',
+      decidedBy: 'controller',
+      watches: 'value',
+      unit: 'kg',
+      mode: { kind: 'window', low: 30, high: 420, hysteresis: 10 },
+      onDelay: 0.5,
+      onFault: { break: 'off', short: 'off', invalid: 'off' },
+      safeSide: 'off',
+    },
+  ],
 };
 
 /** Switching functions that devices of the demo decide themselves: a level at one point, and one within a window. */
