@@ -24,6 +24,7 @@ const PAGES: readonly (readonly [path: string, ready: RegExp])[] = [
   [`${BOARD}/new-point`, /Add/],
   [`${BOARD}/point/pe-101`, /Works/],
   [`${BOARD}/point/px-108`, /none flows/],
+  [`${BOARD}/point/px-112/fault`, /Suspects/],
   [`${BOARD}/point/pe-101/fit`, /Fit/],
   [`${BOARD}/point/pe-101/prove`, /Prove/],
   [`${BOARD}/point/pe-101/log`, /Log/],

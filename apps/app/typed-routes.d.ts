@@ -71,6 +71,10 @@ declare module 'expo-router' {
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/fault`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/relay`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
@@ -203,6 +207,10 @@ declare module 'expo-router' {
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
+            pathname: `/job/[jobId]/point/[pointId]/fault`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
             pathname: `/job/[jobId]/point/[pointId]/relay`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
@@ -312,6 +320,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/log${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/parts${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/prove${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/fault${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/relay${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/program${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/set${`?${string}` | `#${string}` | ''}`
@@ -388,6 +397,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/program`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/fault`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

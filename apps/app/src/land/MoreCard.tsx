@@ -1,4 +1,5 @@
 import { ownWires, planDifferences } from '@keypost/core/job';
+import { hasDictionary } from '@keypost/core/fault';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
 import { Card } from '../ui/Card';
@@ -10,6 +11,16 @@ export function MoreCard({ point }: { point: OpenPoint }) {
   const wires = ownWires(index, context.point);
   const other = planDifferences(index, wires).length;
   const rows = [
+    ...(hasDictionary(point.analysis)
+      ? [
+          {
+            to: 'fault',
+            label: 'It does not work',
+            hint: 'what to look at next, and what it can be',
+            loud: false,
+          },
+        ]
+      : []),
     {
       to: 'wires',
       label: 'Wires as found',

@@ -16,6 +16,7 @@ export { ThresholdScreen } from '../switch/ThresholdScreen';
 export { DisplaysScreen } from '../scale/DisplaysScreen';
 export { DrawerScreen } from '../tools/DrawerScreen';
 export { EditPointScreen } from '../point/EditPointScreen';
+export { FaultScreen } from '../fault/FaultScreen';
 export { FitScreen } from '../fit/FitScreen';
 export { FlowScreen } from '../scale/FlowScreen';
 export { HistoryScreen } from '../set/HistoryScreen';

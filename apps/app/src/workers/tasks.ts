@@ -8,6 +8,8 @@ import {
   supplyBudgets,
 } from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
+import { dictionaryOf } from '@keypost/core/fault';
+import type { Dictionary } from '@keypost/core/fault';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { executeLadder } from '@keypost/core/switching';
 import type { LadderExecuted, LadderExecution } from '@keypost/core/switching';
@@ -39,6 +41,8 @@ export interface Tasks {
   execute: { given: { request: CodeRequest; kind: CodeKind }; answer: Execution };
   /** An alarm ladder's code, executed beside it. */
   executeLadder: { given: LadderExecution; answer: LadderExecuted };
+  /** What a point shows with each thing that can be wrong. */
+  faults: { given: { job: JobContent; pointId: string }; answer: Dictionary };
 }
 
 export type TaskName = keyof Tasks;
@@ -100,6 +104,10 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
   },
   *executeLadder(given) {
     return yield* executeLadder(given);
+  },
+  *faults({ job, pointId }) {
+    yield 0;
+    return dictionaryOf(analyse(new JobIndex(job), pointId));
   },
   *execute({ request, kind }) {
     return yield* executeAll(request, plcCode(request, kind));

@@ -11,5 +11,5 @@ export { readAmps, hasTerminal, readMeter, signalText } from './readings.ts';
 export type { Reading } from './readings.ts';
 export { inputQuantities, readInput } from './readInput.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';
-export { solveState } from './states.ts';
+export { sensorSide, solveState } from './states.ts';
 export type { AnalogReading, LoadReading, InputReading, PointState } from './states.ts';

@@ -240,7 +240,7 @@ function othersSought(context: PointContext, netlist: Netlist): Sought[] {
 }
 
 /** Whether a point's device has its supply, and whether its output is on. */
-function sensorSide(
+export function sensorSide(
   { device }: PointContext,
   { output }: { readonly output: DeviceOutput },
   netlist: Netlist,

@@ -1,6 +1,7 @@
 import { ANALYSIS } from './analysis.ts';
 import { DRAWING } from './drawing.ts';
 import { EVENT } from './event.ts';
+import { FAULT } from './fault.ts';
 import { FIELDBUS } from './fieldbus.ts';
 import { IO_LINK } from './ioLink.ts';
 import { LANDING } from './landing.ts';
@@ -22,6 +23,7 @@ export const LATER = {
   ...ANALYSIS,
   ...DRAWING,
   ...EVENT,
+  ...FAULT,
   ...FIELDBUS,
   ...IO_LINK,
   ...LANDING,

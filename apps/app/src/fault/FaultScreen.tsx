@@ -1,0 +1,127 @@
+import { groupsOf, hasDictionary, nextLooks, suspects, unexplained } from '@keypost/core/fault';
+import type { Dictionary, Seen } from '@keypost/core/fault';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { z } from 'zod';
+import { useDraftState } from '../data/drafts';
+import { PointSubPage } from '../point/PointSubPage';
+import type { OpenPoint } from '../point/usePoint';
+import { Beside } from '../ui/Beside';
+import { Button } from '../ui/Button';
+import { Busy } from '../ui/Busy';
+import { Notice } from '../ui/Notice';
+import { Text } from '../ui/Text';
+import { useTokens } from '../ui/theme';
+import { useTask } from '../workers/useTask';
+import { LookCard } from './LookCard';
+import { SeenCard } from './SeenCard';
+import { SuspectsCard } from './SuspectsCard';
+
+/** It does not work: one look after the other, and what it can still be. */
+export function FaultScreen() {
+  return (
+    <PointSubPage title="It does not work" pair>
+      {(point) =>
+        hasDictionary(point.analysis) ? (
+          <Searched point={point} />
+        ) : (
+          <Notice>Only points that switch a digital input are searched so far.</Notice>
+        )
+      }
+    </PointSubPage>
+  );
+}
+
+/** Everything that can be wrong is solved first, away from the page. */
+export function Searched({ point }: { point: OpenPoint }) {
+  const { ink } = useTokens();
+  const { start, answer, error } = useTask('faults');
+  const { content } = point.view;
+  const { id } = point.analysis.context.point;
+  useEffect(() => start({ job: content, pointId: id }), [start, content, id]);
+  if (error) return <Notice>{error.message}</Notice>;
+  if (!answer)
+    return (
+      <View className="flex-row items-center gap-3">
+        <Busy color={ink} size="small" label="Working out" />
+        <Text as="soft">Everything that can be wrong is solved …</Text>
+      </View>
+    );
+  return <Search point={point} dictionary={answer} />;
+}
+
+/** What was seen, by the id of its look: it holds as long as the job has that look. */
+const Kept = z.array(z.object({ id: z.string(), is: z.union([z.boolean(), z.number()]) }));
+
+/** What was seen, what it can still be, and what to look at next. */
+function useSearch(point: OpenPoint, dictionary: Dictionary) {
+  const [kept, setKept] = useDraftState(
+    `${point.view.id}.${point.analysis.context.point.id}.fault`,
+    Kept,
+    [],
+  );
+  const [skipped, setSkipped] = useState<readonly number[]>([]);
+  const groups = useMemo(() => groupsOf(dictionary), [dictionary]);
+  const seen = useMemo(
+    () =>
+      kept.flatMap(({ id, is }): Seen[] => {
+        const look = dictionary.looks.findIndex((one) => one.id === id);
+        return look < 0 ? [] : [{ look, is }];
+      }),
+    [kept, dictionary],
+  );
+  const found = useMemo(() => suspects(groups, seen), [groups, seen]);
+  const last = dictionary.looks[seen.at(-1)?.look ?? -1];
+  const proposals = useMemo(
+    () =>
+      nextLooks(dictionary, found, seen, last && { spot: last.spot, state: last.state }).filter(
+        ({ look }) => !skipped.includes(look),
+      ),
+    [dictionary, found, seen, last, skipped],
+  );
+  const put = (look: number, is: Seen['is']) => {
+    const id = dictionary.looks[look]?.id;
+    if (id !== undefined) setKept((before) => [...before.filter((one) => one.id !== id), { id, is }]);
+  };
+  const drop = (look: number) =>
+    setKept((before) => before.filter(({ id }) => id !== dictionary.looks[look]?.id));
+  const anew = () => {
+    setKept([]);
+    setSkipped([]);
+  };
+  const skip = (look: number) => setSkipped((before) => [...before, look]);
+  return { seen, found, proposals, put, drop, skip, anew, begun: seen.length > 0 || skipped.length > 0 };
+}
+
+function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
+  const { seen, found, proposals, put, drop, skip, anew, begun } = useSearch(point, dictionary);
+  return (
+    <View className="gap-4">
+      <Beside
+        left={
+          <>
+            <LookCard
+              key={proposals[0]?.look ?? 'none'}
+              point={point}
+              dictionary={dictionary}
+              found={found}
+              proposals={proposals}
+              hasSeen={seen.length > 0}
+              onSee={put}
+              onSkip={skip}
+            />
+            <SeenCard
+              point={point}
+              dictionary={dictionary}
+              seen={seen}
+              odd={unexplained(found, seen)}
+              onDrop={drop}
+            />
+          </>
+        }
+        right={<SuspectsCard found={found} hasSeen={seen.length > 0} />}
+      />
+      {begun && <Button label="Begin anew" onPress={anew} />}
+    </View>
+  );
+}

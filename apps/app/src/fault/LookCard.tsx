@@ -1,0 +1,140 @@
+import { lookText } from '@keypost/core/fault';
+import type { Dictionary, Look, Seen, Sight, Suspect, nextLooks } from '@keypost/core/fault';
+import { textOf } from '@keypost/core/messages';
+import { formatVolts } from '@keypost/core/units';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Card, Row } from '../ui/Card';
+import { Field } from '../ui/Field';
+import { Caution } from '../ui/Notice';
+import { Text } from '../ui/Text';
+import { parseTyped } from '../ui/typedNumbers';
+import { indicatorText, suspectText } from './suspectText';
+
+const SPOTS: Readonly<Record<Look['spot'], string>> = {
+  field: 'at the device',
+  panel: 'in the panel',
+  screen: 'on the screen',
+};
+
+interface Of {
+  readonly point: OpenPoint;
+  readonly dictionary: Dictionary;
+  readonly found: readonly Suspect[];
+}
+
+/** What to look at next, and what was seen there. */
+export function LookCard({
+  proposals,
+  hasSeen,
+  onSee,
+  onSkip,
+  ...of
+}: Of & {
+  proposals: ReturnType<typeof nextLooks>;
+  hasSeen: boolean;
+  onSee: (look: number, is: Seen['is']) => void;
+  onSkip: (look: number) => void;
+}) {
+  const [best] = proposals;
+  const look = best && of.dictionary.looks[best.look];
+  if (!best || !look)
+    return (
+      <Card title="Look next">
+        <Row first>
+          <Text as="body">
+            {hasSeen
+              ? 'Nothing that can be looked at here tells more. What is left stands among the suspects.'
+              : 'There is nothing that can be looked at here.'}
+          </Text>
+        </Row>
+      </Card>
+    );
+  const { what, state } = lookText(of.point.analysis, look);
+  return (
+    <Card title="Look next" aside={<Text as="small">{SPOTS[look.spot]}</Text>}>
+      <Row first className="gap-3">
+        <Text as="small">{textOf(state)}</Text>
+        <Text as="strong">{textOf(what)}</Text>
+        <Answer kind={look.kind} onSee={(is) => onSee(best.look, is)} />
+        <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
+      </Row>
+      <Tells {...of} look={best.look} kind={look.kind} />
+    </Card>
+  );
+}
+
+/** What can be seen: an indicator in its two states, or what a meter shows. */
+function Answer({ kind, onSee }: { kind: Look['kind']; onSee: (is: Seen['is']) => void }) {
+  if (kind === 'volts')
+    return (
+      <>
+        <Caution>
+          Measured with power on: only by who is allowed to, with a meter and leads for it, under the local
+          rules.
+        </Caution>
+        <VoltsField onSee={onSee} />
+      </>
+    );
+  const [yes, no] = kind === 'bit' ? ['1', '0'] : ['Lit', 'Dark'];
+  return (
+    <View className="flex-row gap-3">
+      <Button label={yes} kind="main" grow onPress={() => onSee(true)} />
+      <Button label={no} kind="main" grow onPress={() => onSee(false)} />
+    </View>
+  );
+}
+
+function VoltsField({ onSee }: { onSee: (volts: number) => void }) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const enter = () => {
+    const read = parseTyped(text, 'V');
+    if (read.ok) onSee(read.value);
+    else setProblem(textOf(read.problem));
+  };
+  return (
+    <>
+      <Field
+        label="The meter shows"
+        value={text}
+        onChange={setText}
+        problem={problem}
+        unit="V"
+        mono
+        inputMode="decimal"
+      />
+      <Button label="Take it" kind="main" onPress={enter} />
+    </>
+  );
+}
+
+const sightText = (kind: Look['kind'], sight: Sight): string =>
+  sight.kind === 'volts'
+    ? formatVolts((sight.min + sight.max) / 2)
+    : sight.kind === 'either'
+      ? 'either'
+      : indicatorText(kind, sight.kind === 'on');
+
+/** What each of the likeliest suspects would show there. */
+function Tells({ found, look, kind }: Of & { look: number; kind: Look['kind'] }) {
+  return (
+    <Row className="gap-1">
+      <Text as="small">What it would show</Text>
+      {found.slice(0, 4).map((suspect, i) => {
+        const sight = suspect.rows[0]?.sights[look];
+        if (!sight) return null;
+        return (
+          <View key={i} className="flex-row items-baseline justify-between gap-3">
+            <Text as="small" className="min-w-0 flex-1">
+              {suspectText(suspect)}
+            </Text>
+            <Text as="mono">{sightText(kind, sight)}</Text>
+          </View>
+        );
+      })}
+    </Row>
+  );
+}

@@ -1,0 +1,145 @@
+import { nth, oncePer } from '../lists/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { inputQuantities, readInput, sensorSide } from '../analysis/index.ts';
+import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
+import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
+import { looksOf } from './looks.ts';
+import type { Look } from './looks.ts';
+import type { KnownFault, Nets, PointFault } from './pointFault.ts';
+import { pointFaults } from './pointFaults.ts';
+
+/** What a look shows: on or off, nothing told where it may be either, or volts between two limits. */
+export type Sight =
+  | { readonly kind: 'on' | 'off' | 'either' }
+  | { readonly kind: 'volts'; readonly min: number; readonly max: number };
+
+/** What everything that can be looked at shows with one fault, or without any, in the order of the looks. */
+export interface DictionaryRow {
+  readonly fault: KnownFault | undefined;
+  readonly sights: readonly Sight[];
+}
+
+export interface Dictionary {
+  readonly looks: readonly Look[];
+  /** First what is seen with nothing wrong, then each fault. */
+  readonly rows: readonly DictionaryRow[];
+}
+
+/** Whether a point can be searched: one that only switches, on a digital input. */
+export const hasDictionary = ({ context, present }: Analysis): boolean =>
+  context.output.drivenBy === 'target' && present.inputs.length > 0;
+
+/** What a point shows with each thing that can be wrong, from the solved circuit. Worked out once for an analysis. */
+export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
+  const looks = looksOf(analysis);
+  const nets: Nets = { away: analysis.away.netlist, present: analysis.present.netlist };
+  const row = (fault: PointFault | undefined): DictionaryRow => ({
+    fault: fault && { id: fault.id, what: fault.what, place: fault.place, likely: fault.likely },
+    sights: sightsOf(analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
+  });
+  return { looks, rows: [row(undefined), ...pointFaults(analysis).map(row)] };
+});
+
+/** What is seen of a circuit, look by look. */
+export function sightsOf(
+  analysis: Analysis,
+  looks: readonly Look[],
+  nets: Nets,
+  shown: PointFault['shown'],
+): Sight[] {
+  const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
+  const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
+  // Relays hang on what was before: away, present, and away again, begun with nothing on.
+  const first = seenIn(analysis, looks, cold(nets.away));
+  const present = seenIn(analysis, looks, { ...nets.present, held: first.held });
+  const away = remembers ? seenIn(analysis, looks, { ...nets.away, held: present.held }) : first;
+  const states = { away: away.at, present: present.at };
+  return looks.map((look) => shownOn(look, states[look.state](look), shown));
+}
+
+const ON: Sight = { kind: 'on' };
+const OFF: Sight = { kind: 'off' };
+const EITHER: Sight = { kind: 'either' };
+const turned = (sight: Sight): Sight => (sight.kind === 'on' ? OFF : sight.kind === 'off' ? ON : sight);
+
+function shownOn({ kind }: Look, sight: Sight, shown: PointFault['shown']): Sight {
+  if (kind === 'sensorLed' && shown?.sensorLed) return OFF;
+  if (kind === 'inputLed' && shown?.inputLed) return OFF;
+  if (kind === 'bit' && shown?.bit) return shown.bit === 'turned' ? turned(sight) : OFF;
+  return sight;
+}
+
+/** Solves one circuit for all that is looked at in it. */
+function seenIn(
+  analysis: Analysis,
+  looks: readonly Look[],
+  netlist: Netlist,
+): { readonly at: (look: Look) => Sight; readonly held: ReadonlySet<string> } {
+  const { context, present } = analysis;
+  const pairs = [
+    ...new Map(
+      looks.flatMap((look) => (look.kind === 'volts' ? [[`${look.red} ${look.black}`, look] as const] : [])),
+    ).values(),
+  ];
+  const there = new Set(netlist.elements.flatMap(nodesOf));
+  const landed = present.inputs[0]?.own;
+  // An input to which nothing leads any more is not in the circuit: nothing comes there.
+  const own = landed && there.has(`${landed.module.id}:${landed.port.terminal}`) ? landed : undefined;
+  const bare: Sight = context.point.bit === 'direct' ? OFF : ON;
+  const measured = pairs.filter(({ red, black }) => there.has(red) && there.has(black));
+  const quantities: Quantity[] = [
+    ...(own ? Object.values(inputQuantities(own)) : []),
+    ...measured.map(({ red, black }): Quantity => ({ kind: 'volts', a: red, b: black })),
+  ];
+  const { solution, bands } = solvedOnce(netlist, quantities, 'nominal');
+  const input = own && readInput(own, nth(bands, 0), nth(bands, 1), context.point.bit);
+  const { outputOn } = sensorSide(context, context, netlist, solution);
+  const volts = new Map(
+    measured.map(({ red, black }, i) => [
+      `${red} ${black}`,
+      voltsSight(netlist, solution, red, black, nth(bands, i + (own ? 2 : 0)).nom),
+    ]),
+  );
+  const at = (look: Look): Sight => {
+    switch (look.kind) {
+      case 'sensorLed':
+        return outputOn ? ON : OFF;
+      case 'inputLed':
+        return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;
+      case 'bit':
+        return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
+      case 'volts':
+        return volts.get(`${look.red} ${look.black}`) ?? { kind: 'volts', min: -0.2, max: 0.2 };
+    }
+  };
+  return { at, held: solution.held };
+}
+
+/** Input resistance of an ordinary digital voltmeter, Ω. */
+const METER_OHMS = 10e6;
+
+/**
+ * Between what a voltage lies: figures of parts and supplies are taken ± 4 % and 0.4 V wide. A terminal that hangs on
+ * nothing is solved again with the meter on it, since the meter is then what holds it.
+ */
+function voltsSight(netlist: Netlist, solution: Solution, red: string, black: string, volts: number): Sight {
+  const hangs = solution.floating(red) || solution.floating(black);
+  const read = hangs
+    ? nth(
+        solvedOnce(
+          {
+            ...netlist,
+            elements: [
+              ...netlist.elements,
+              { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
+            ],
+          },
+          [{ kind: 'volts', a: red, b: black }],
+          'nominal',
+        ).bands,
+        0,
+      ).nom
+    : volts;
+  const wide = 0.4 + 0.04 * Math.abs(read);
+  return { kind: 'volts', min: read - wide, max: read + wide };
+}

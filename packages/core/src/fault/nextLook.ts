@@ -1,0 +1,88 @@
+import type { Dictionary, Sight } from './dictionary.ts';
+import type { Seen, Suspect } from './diagnose.ts';
+import type { Look, Spot } from './looks.ts';
+
+/** A look that is worth taking. */
+export interface Proposal {
+  /** Its place in the dictionary's looks. */
+  readonly look: number;
+  /** What it is expected to tell, bit, and in how many seconds. */
+  readonly bits: number;
+  readonly seconds: number;
+}
+
+/** From one spot to another, s. */
+const WALK = 60;
+/** To put the target there or take it away, s. */
+const MOVE = 15;
+
+/** Volts that are further apart are told apart. */
+const APART = 1;
+
+/** More than this is not measured here, V: extra-low voltage without ripple in dry places (IEC 60364-4-41 has 60 V d.c.). */
+const HARMLESS = 60;
+
+/** Looks at which leads could come upon a voltage that is not harmless, with whatever fault: they are never proposed. */
+const hazardous = ({ rows }: Dictionary, look: number): boolean =>
+  rows.some(({ sights }) => {
+    const sight = sights[look];
+    return sight?.kind === 'volts' && Math.max(Math.abs(sight.min), Math.abs(sight.max)) > HARMLESS;
+  });
+
+/** Where a look divides the suspects, each with the share that is left of it. */
+function outcomes(found: readonly Suspect[], look: number): number[] {
+  const sights = found.flatMap(({ rows, share }) =>
+    rows.flatMap(({ sights }): { sight: Sight; share: number }[] => {
+      const sight = sights[look];
+      return sight ? [{ sight, share: share / rows.length }] : [];
+    }),
+  );
+  const volts = sights
+    .flatMap(({ sight, share }) =>
+      sight.kind === 'volts' ? [{ at: (sight.min + sight.max) / 2, share }] : [],
+    )
+    .sort((a, b) => a.at - b.at);
+  const classes: number[] = [];
+  let last = -Infinity;
+  for (const { at, share } of volts) {
+    if (at - last > APART) classes.push(0);
+    classes[classes.length - 1] = (classes.at(-1) ?? 0) + share;
+    last = at;
+  }
+  const either = sum(sights.filter(({ sight }) => sight.kind === 'either'));
+  for (const kind of ['on', 'off'] as const) {
+    const own = sum(sights.filter(({ sight }) => sight.kind === kind));
+    if (own + either > 0) classes.push(own + either / 2);
+  }
+  return classes;
+}
+
+const sum = (parts: readonly { readonly share: number }[]): number =>
+  parts.reduce((all, { share }) => all + share, 0);
+
+const entropy = (shares: readonly number[]): number =>
+  shares.reduce((bits, share) => (share > 0 ? bits - share * Math.log2(share) : bits), 0);
+
+/**
+ * Looks by what they tell for their time, the best first. What was looked at already tells nothing more; what tells
+ * hardly anything is left out.
+ * @param here where one stands, and how the target stands.
+ */
+export function nextLooks(
+  dictionary: Dictionary,
+  found: readonly Suspect[],
+  seen: readonly Seen[],
+  here: { readonly spot?: Spot; readonly state?: Look['state'] } = {},
+): Proposal[] {
+  const done = new Set(seen.map(({ look }) => look));
+  return dictionary.looks
+    .flatMap((look, i): Proposal[] => {
+      if (done.has(i) || hazardous(dictionary, i)) return [];
+      const bits = entropy(outcomes(found, i));
+      if (bits < 0.01) return [];
+      const walk = here.spot !== undefined && here.spot !== look.spot ? WALK : 0;
+      const move = here.state !== undefined && here.state !== look.state ? MOVE : 0;
+      return [{ look: i, bits, seconds: look.seconds + walk + move }];
+    })
+    .sort((a, b) => b.bits / b.seconds - a.bits / a.seconds);
+}

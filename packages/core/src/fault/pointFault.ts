@@ -1,0 +1,41 @@
+import type { Netlist } from '../circuit/index.ts';
+import type { Message } from '../messages/index.ts';
+
+/** Where something is broken. */
+export type FaultPlace =
+  | { readonly in: 'wire'; readonly ids: readonly string[] }
+  | { readonly in: 'part'; readonly id: string }
+  | { readonly in: 'program' };
+
+/** How likely something is beside other things, before anything was seen. */
+export type Likelihood = 'often' | 'usual' | 'seldom';
+
+export const WEIGHT: Readonly<Record<Likelihood, number>> = { often: 4, usual: 2, seldom: 1 };
+
+/** The circuit of a point with its target away and with it present. */
+export interface Nets {
+  readonly away: Netlist;
+  readonly present: Netlist;
+}
+
+/** What of the indicators a fault shows otherwise than the circuit has it. */
+interface Shown {
+  readonly sensorLed?: 'dark';
+  readonly inputLed?: 'dark';
+  readonly bit?: 'turned' | 'other';
+}
+
+/** One thing that can be wrong with a point, as it is told. */
+export interface KnownFault {
+  readonly id: string;
+  readonly what: Message;
+  readonly place: FaultPlace;
+  readonly likely: Likelihood;
+}
+
+/** The same with what it does to the circuit. */
+export interface PointFault extends KnownFault {
+  /** What is left of the sound circuit. */
+  readonly leaves: (nets: Nets) => Nets;
+  readonly shown?: Shown;
+}

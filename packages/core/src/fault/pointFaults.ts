@@ -1,0 +1,167 @@
+import { oncePer } from '../lists/index.ts';
+import { say } from '../messages/index.ts';
+import { analyse } from '../analysis/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { faults } from '../circuit/index.ts';
+import type { Netlist } from '../circuit/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { unlessRefused } from '../model/index.ts';
+import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
+import type { Nets, PointFault } from './pointFault.ts';
+import { wireFaults } from './wireFaults.ts';
+
+/** Everything that can be wrong with a point, from the job itself. */
+export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] => [
+  ...wireFaults(analysis),
+  ...supplyFaults(analysis),
+  ...partFaults(analysis),
+  ...otherOutputs(analysis),
+  ...readingFaults(analysis),
+]);
+
+const both =
+  (fault: (netlist: Netlist) => Netlist) =>
+  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
+
+function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
+  const without =
+    (volts: number) =>
+    (netlist: Netlist): Netlist =>
+      netlist.elements.some(({ kind, id }) => kind === 'source' && id === supply.id)
+        ? faults.lowSupply(supply.id, volts)(netlist)
+        : netlist;
+  const place = { in: 'part', id: supply.id } as const;
+  return [
+    {
+      id: 'supply gone',
+      what: say('fault.supply-gone', { supply: supply.tag }),
+      place,
+      likely: 'usual',
+      leaves: both(without(0)),
+    },
+    {
+      id: 'supply low',
+      what: say('fault.supply-low', { supply: supply.tag }),
+      place,
+      likely: 'seldom',
+      leaves: both(without(supply.volts / 2)),
+    },
+  ];
+}
+
+/** The device, its output, and what it looks at. */
+function partFaults({ context, present }: Analysis): PointFault[] {
+  const { device, output } = context;
+  const place = { in: 'part', id: device.id } as const;
+  const switching = output.element === undefined ? '' : elementId(device.id, output.element);
+  const own = present.netlist.elements.find(({ id }) => id === switching);
+  const stuck = (on: boolean): PointFault => ({
+    id: `stuck ${on ? 'on' : 'off'}`,
+    what: say('fault.output-stuck', { device: device.tag, on }),
+    place,
+    likely: 'usual',
+    leaves: both(faults.stuckOutput(switching, on)),
+  });
+  return [
+    ...(own?.kind === 'output' ? [stuck(true), stuck(false)] : []),
+    {
+      id: 'target unseen',
+      what: say('fault.target-unseen', { device: device.tag }),
+      place,
+      likely: 'often',
+      leaves: ({ away }) => ({ away, present: away }),
+    },
+    {
+      id: 'target always',
+      what: say('fault.target-always', { device: device.tag }),
+      place,
+      likely: 'usual',
+      leaves: (nets) => ({ away: nets.present, present: nets.present }),
+    },
+  ];
+}
+
+/** Another kind or logic of the device than planned, solved as it then is. */
+function otherOutputs({ context: { index, point, device, output } }: Analysis): PointFault[] {
+  const { kind, logic } = device.outputs?.[output.id] ?? {};
+  if (kind === undefined || logic === undefined) return [];
+  return output.kinds.flatMap((otherKind) =>
+    output.logics.flatMap((otherLogic): PointFault[] => {
+      if (otherKind === kind && otherLogic === logic) return [];
+      // Both at once is two faults.
+      if (otherKind !== kind && otherLogic !== logic) return [];
+      const devices = index.job.devices.map((row) =>
+        row.id === device.id
+          ? { ...row, outputs: { ...row.outputs, [output.id]: { kind: otherKind, logic: otherLogic } } }
+          : row,
+      );
+      const other = unlessRefused(() =>
+        analyse(new JobIndex({ ...index.job, devices }), point.id, 'nominal'),
+      );
+      if (!other) return [];
+      const nets = { away: other.away.netlist, present: other.present.netlist };
+      return [
+        {
+          id: `other ${otherKind} ${otherLogic}`,
+          what: say('fault.other-output', {
+            device: device.tag,
+            kind: otherKind === kind ? '' : OUTPUT_TEXT[otherKind],
+            logic: otherLogic === logic ? '' : LOGIC_TEXT[otherLogic],
+          }),
+          place: { in: 'part', id: device.id },
+          likely: 'usual',
+          leaves: () => nets,
+        },
+      ];
+    }),
+  );
+}
+
+/** What stands between the circuit and who looks: a channel, an LED, the program. */
+function readingFaults({ context, present }: Analysis): PointFault[] {
+  const { device, module, address } = context;
+  const leaves = (nets: Nets): Nets => nets;
+  if (!present.inputs.length || !module) return [];
+  return [
+    {
+      id: 'input dead',
+      what: say('fault.input-dead', { address: address ?? module.tag }),
+      place: { in: 'part', id: module.id },
+      likely: 'seldom',
+      leaves,
+      shown: { inputLed: 'dark', bit: 'other' },
+    },
+    {
+      id: 'sensor led',
+      what: say('fault.led-dead', { item: device.tag }),
+      place: { in: 'part', id: device.id },
+      likely: 'seldom',
+      leaves,
+      shown: { sensorLed: 'dark' },
+    },
+    {
+      id: 'input led',
+      what: say('fault.led-dead', { item: module.tag }),
+      place: { in: 'part', id: module.id },
+      likely: 'seldom',
+      leaves,
+      shown: { inputLed: 'dark' },
+    },
+    {
+      id: 'bit turned',
+      what: say('fault.bit-turned'),
+      place: { in: 'program' },
+      likely: 'usual',
+      leaves,
+      shown: { bit: 'turned' },
+    },
+    {
+      id: 'bit other',
+      what: say('fault.bit-other'),
+      place: { in: 'program' },
+      likely: 'usual',
+      leaves,
+      shown: { bit: 'other' },
+    },
+  ];
+}

@@ -1,0 +1,130 @@
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { exactly, faults } from '../circuit/index.ts';
+import type { Netlist } from '../circuit/index.ts';
+import { refText } from '../job/index.ts';
+import { splitRef } from '../model/index.ts';
+import type { Wire } from '../model/index.ts';
+import type { FaultPlace, Likelihood, Nets, PointFault } from './pointFault.ts';
+
+/** Ohms of a joint that is corroded or hardly holds. */
+const BAD_JOINT = 4700;
+
+/** The same done to the circuit whatever the target does. */
+const both =
+  (fault: (netlist: Netlist) => Netlist) =>
+  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
+
+const ofWires = (...wires: readonly Wire[]): FaultPlace => ({ in: 'wire', ids: wires.map(({ id }) => id) });
+
+/** Wires of a point: all that end at its device, at its further parts or at its input. */
+function ownWiresOf({ context }: Analysis): Wire[] {
+  const { scope, device, helpers, ports } = context;
+  const parts = new Set([device, ...helpers].map(({ id }) => id));
+  const inputs = new Set(ports.map(({ module, port }) => `${module.id}:${port.terminal}`));
+  const isOwn = (ref: string): boolean => parts.has(splitRef(ref).item) || inputs.has(ref);
+  return scope.wires.filter(
+    ({ from, to }) =>
+      (isOwn(from) || isOwn(to)) && splitRef(from).terminal !== 'PE' && splitRef(to).terminal !== 'PE',
+  );
+}
+
+/** What can be wrong with each wire of a point, and with each two of them at one part. */
+export function wireFaults(analysis: Analysis): PointFault[] {
+  const { index, supply } = analysis.context;
+  const wires = ownWiresOf(analysis);
+  const name = (ref: string): Message | string => refText(index, ref);
+  const fault = (
+    id: string,
+    what: Message,
+    place: FaultPlace,
+    likely: Likelihood,
+    act: (netlist: Netlist) => Netlist,
+  ): PointFault => ({ id, what, place, likely, leaves: both(act) });
+  const rails = ['+', '-'].map((pole) => `${supply.id}:${pole}`);
+  return [
+    ...wires.flatMap((wire) => {
+      const { id, number, from, to } = wire;
+      const ends = { number, from: name(from), to: name(to) };
+      return [
+        fault(`open ${id}`, say('fault.wire-open', ends), ofWires(wire), 'often', faults.open(id)),
+        fault(`weak ${id}`, say('fault.wire-weak', ends), ofWires(wire), 'usual', weak(id)),
+        ...rails
+          .filter((rail) => rail !== from && rail !== to)
+          .map((rail) =>
+            fault(
+              `short ${id} ${rail}`,
+              say('fault.short-to', { number, to: name(rail) }),
+              ofWires(wire),
+              'seldom',
+              bridged(signalEnd(wire), rail),
+            ),
+          ),
+      ];
+    }),
+    ...pairsAt(wires).map(([first, second, item]) =>
+      fault(
+        `exchanged ${first.id} ${second.id} ${item}`,
+        say('fault.wires-exchanged', {
+          first: first.number,
+          second: second.number,
+          item: (index.device(item) ?? index.module(item) ?? index.supply(item))?.tag ?? item,
+        }),
+        ofWires(first, second),
+        'usual',
+        exchanged(first, second, item),
+      ),
+    ),
+  ];
+}
+
+/** The end of a wire that is not on a supply. */
+const signalEnd = ({ from, to }: Wire): string => (/:[+-]$/.test(from) ? to : from);
+
+const weak =
+  (id: string) =>
+  (netlist: Netlist): Netlist => ({
+    ...netlist,
+    elements: netlist.elements.map((element) =>
+      element.id === id && element.kind === 'resistor' ? { ...element, ohms: exactly(BAD_JOINT) } : element,
+    ),
+  });
+
+const bridged =
+  (a: string, b: string) =>
+  (netlist: Netlist): Netlist => ({
+    ...netlist,
+    elements: [...netlist.elements, { kind: 'resistor', id: 'bridge', a, b, ohms: exactly(0.05) }],
+  });
+
+/** Where a wire ends at a part; nothing where it does not. */
+const endAt = ({ from, to }: Wire, item: string): string | undefined =>
+  [from, to].find((ref) => splitRef(ref).item === item);
+
+/** Two wires that end on two terminals of one part. */
+function pairsAt(wires: readonly Wire[]): [Wire, Wire, string][] {
+  return wires.flatMap((first, i) =>
+    wires.slice(i + 1).flatMap((second): [Wire, Wire, string][] => {
+      const items = new Set([first.from, first.to].map((ref) => splitRef(ref).item));
+      return [...items].flatMap((item): [Wire, Wire, string][] => {
+        const [a, b] = [endAt(first, item), endAt(second, item)];
+        return a !== undefined && b !== undefined && a !== b ? [[first, second, item]] : [];
+      });
+    }),
+  );
+}
+
+function exchanged(first: Wire, second: Wire, item: string): (netlist: Netlist) => Netlist {
+  const [a, b] = [endAt(first, item) ?? '', endAt(second, item) ?? ''];
+  return (netlist) => ({
+    ...netlist,
+    elements: netlist.elements.map((element) => {
+      if (element.kind !== 'resistor') return element;
+      const moved = element.id === first.id ? [a, b] : element.id === second.id ? [b, a] : undefined;
+      if (!moved) return element;
+      const put = (node: string): string => (node === moved[0] ? (moved[1] ?? node) : node);
+      return { ...element, a: put(element.a), b: put(element.b) };
+    }),
+  });
+}

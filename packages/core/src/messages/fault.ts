@@ -1,0 +1,30 @@
+/** Sentences by code. */
+export const FAULT = {
+  'fault.wire-open': ({ number, from, to }: { number: string; from: string; to: string }) =>
+    `Wire ${number} from ${from} to ${to} is interrupted`,
+  'fault.wire-weak': ({ number, from, to }: { number: string; from: string; to: string }) =>
+    `Wire ${number} from ${from} to ${to} has a bad joint`,
+  'fault.wires-exchanged': ({ first, second, item }: { first: string; second: string; item: string }) =>
+    `Wires ${first} and ${second} at ${item} are exchanged`,
+  'fault.wire-moved': ({ number, to }: { number: string; to: string }) =>
+    `Wire ${number} sits on ${to}, one terminal beside its own`,
+  'fault.short-to': ({ number, to }: { number: string; to: string }) => `Wire ${number} touches ${to}`,
+  'fault.supply-gone': ({ supply }: { supply: string }) => `${supply} gives nothing: fuse, breaker or supply`,
+  'fault.supply-low': ({ supply }: { supply: string }) => `${supply} is far too low`,
+  'fault.output-stuck': ({ device, on }: { device: string; on: boolean }) =>
+    `The output of ${device} stays ${on ? 'on' : 'off'}`,
+  'fault.target-unseen': ({ device }: { device: string }) =>
+    `${device} does not see its target: reach, place, dirt`,
+  'fault.target-always': ({ device }: { device: string }) =>
+    `${device} sees something all the time: background, dirt, setting`,
+  'fault.other-output': ({ device, kind, logic }: { device: string; kind: string; logic: string }) =>
+    `${device} is another kind than planned, or set so: ${[kind, logic].filter(Boolean).join(', ')}`,
+  'fault.look-led': ({ item }: { item: string }) => `LED of ${item}`,
+  'fault.look-bit': ({ address }: { address: string }) => `${address} in the program`,
+  'fault.look-volts': ({ red, black }: { red: string; black: string }) =>
+    `Volts, red lead on ${red}, black on ${black}`,
+  'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
+  'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
+  'fault.bit-turned': 'The program turns the bit round',
+  'fault.bit-other': 'The program reads another address',
+} as const;
