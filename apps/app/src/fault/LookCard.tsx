@@ -56,8 +56,10 @@ export function LookCard({
   return (
     <Card title="Look next" aside={<Text as="small">{SPOTS[look.spot]}</Text>}>
       <Row first className="gap-3">
-        <Text as="small">{textOf(state)}</Text>
-        <Text as="strong">{textOf(what)}</Text>
+        <View role="status">
+          <Text as="small">{textOf(state)}</Text>
+          <Text as="strong">{textOf(what)}</Text>
+        </View>
         <Answer kind={look.kind} onSee={(is) => onSee(best.look, is)} />
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
       </Row>
