@@ -6,8 +6,6 @@ export const FAULT = {
     `Wire ${number} from ${from} to ${to} has a bad joint`,
   'fault.wires-exchanged': ({ first, second, item }: { first: string; second: string; item: string }) =>
     `Wires ${first} and ${second} at ${item} are exchanged`,
-  'fault.wire-moved': ({ number, to }: { number: string; to: string }) =>
-    `Wire ${number} sits on ${to}, one terminal beside its own`,
   'fault.short-to': ({ number, to }: { number: string; to: string }) => `Wire ${number} touches ${to}`,
   'fault.supply-gone': ({ supply }: { supply: string }) => `${supply} gives nothing: fuse, breaker or supply`,
   'fault.supply-low': ({ supply }: { supply: string }) => `${supply} is far too low`,
