@@ -28,7 +28,19 @@ const ROOMS = [
  * into each other; a place may show a stage.
  */
 const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools', 'chain'];
-const STAGES = ['fit', 'land', 'set', 'scale', 'switch', 'prove', 'asfound', 'parts', 'relay', 'log', 'fault'];
+const STAGES = [
+  'fit',
+  'land',
+  'set',
+  'scale',
+  'switch',
+  'prove',
+  'asfound',
+  'parts',
+  'relay',
+  'log',
+  'fault',
+];
 const PLACES = ['allocate', 'board', 'buses', 'jobs', 'kinds', 'panel', 'trial', 'wirelist'];
 const inApp = (folders) => `^apps/app/src/(${folders.join('|')})/`;
 /** `ui` and `data` stand on the same step: a theme is a setting, a conflict is shown. */

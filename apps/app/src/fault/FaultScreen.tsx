@@ -61,6 +61,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     [],
   );
   const [skipped, setSkipped] = useState<readonly number[]>([]);
+  const [chosen, setChosen] = useState<number>();
   const groups = useMemo(() => groupsOf(dictionary), [dictionary]);
   const seen = useMemo(
     () =>
@@ -79,6 +80,11 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
       ),
     [dictionary, found, seen, last, skipped],
   );
+  const [first] = proposals;
+  const best = proposals.find(({ look }) => look === chosen) ?? first;
+  const spotOf = (one: typeof first) => one && dictionary.looks[one.look]?.spot;
+  const here =
+    last && spotOf(best) !== last.spot ? proposals.find((one) => spotOf(one) === last.spot) : undefined;
   const put = (look: number, is: Seen['is']) => {
     const id = dictionary.looks[look]?.id;
     if (id !== undefined) setKept((before) => [...before.filter((one) => one.id !== id), { id, is }]);
@@ -90,22 +96,35 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     setSkipped([]);
   };
   const skip = (look: number) => setSkipped((before) => [...before, look]);
-  return { seen, found, proposals, put, drop, skip, anew, begun: seen.length > 0 || skipped.length > 0 };
+  return {
+    seen,
+    found,
+    best,
+    here,
+    choose: setChosen,
+    put,
+    drop,
+    skip,
+    anew,
+    begun: seen.length > 0 || skipped.length > 0,
+  };
 }
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
-  const { seen, found, proposals, put, drop, skip, anew, begun } = useSearch(point, dictionary);
+  const { seen, found, best, here, choose, put, drop, skip, anew, begun } = useSearch(point, dictionary);
   return (
     <View className="gap-4">
       <Beside
         left={
           <>
             <LookCard
-              key={proposals[0]?.look ?? 'none'}
+              key={best?.look ?? 'none'}
               point={point}
               dictionary={dictionary}
               found={found}
-              proposals={proposals}
+              best={best}
+              here={here}
+              onChoose={choose}
               hasSeen={seen.length > 0}
               onSee={put}
               onSkip={skip}

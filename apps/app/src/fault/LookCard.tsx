@@ -1,5 +1,5 @@
 import { lookText } from '@keypost/core/fault';
-import type { Dictionary, Look, Seen, Sight, Suspect, nextLooks } from '@keypost/core/fault';
+import type { Dictionary, Look, Proposal, Seen, Sight, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { formatVolts } from '@keypost/core/units';
 import { useState } from 'react';
@@ -27,18 +27,22 @@ interface Of {
 
 /** What to look at next, and what was seen there. */
 export function LookCard({
-  proposals,
+  best,
+  here,
   hasSeen,
   onSee,
   onSkip,
+  onChoose,
   ...of
 }: Of & {
-  proposals: ReturnType<typeof nextLooks>;
+  best: Proposal | undefined;
+  /** The best one where one stands, when the best of all is elsewhere. */
+  here: Proposal | undefined;
   hasSeen: boolean;
+  onChoose: (look: number) => void;
   onSee: (look: number, is: Seen['is']) => void;
   onSkip: (look: number) => void;
 }) {
-  const [best] = proposals;
   const look = best && of.dictionary.looks[best.look];
   if (!best || !look)
     return (
@@ -62,9 +66,25 @@ export function LookCard({
         </View>
         <Answer kind={look.kind} onSee={(is) => onSee(best.look, is)} />
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
+        {here && <Here {...of} look={here.look} onChoose={onChoose} />}
       </Row>
       <Tells {...of} look={best.look} kind={look.kind} />
     </Card>
+  );
+}
+
+/** A way to stay where one stands. */
+function Here({
+  point,
+  dictionary,
+  look,
+  onChoose,
+}: Of & { look: number; onChoose: (look: number) => void }) {
+  const one = dictionary.looks[look];
+  if (!one) return null;
+  const { what, state } = lookText(point.analysis, one);
+  return (
+    <Button label={`Right here instead: ${textOf(what)}, ${textOf(state)}`} onPress={() => onChoose(look)} />
   );
 }
 

@@ -5,3 +5,4 @@ export type { Dictionary, DictionaryRow, Sight } from './dictionary.ts';
 export type { Look } from './looks.ts';
 export { lookText } from './lookText.ts';
 export { nextLooks } from './nextLook.ts';
+export type { Proposal } from './nextLook.ts';

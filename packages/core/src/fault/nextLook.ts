@@ -19,8 +19,8 @@ const MOVE = 15;
 /** Volts that are further apart are told apart. */
 const APART = 1;
 
-/** More than this is not measured here, V: extra-low voltage without ripple in dry places (IEC 60364-4-41 has 60 V d.c.). */
-const HARMLESS = 60;
+/** More than this is not measured here, V: above what 24 V has with its tolerances, and below what may be touched (IEC 60364-4-41). */
+const HARMLESS = 30;
 
 /** Looks at which leads could come upon a voltage that is not harmless, with whatever fault: they are never proposed. */
 const hazardous = ({ rows }: Dictionary, look: number): boolean =>
