@@ -166,6 +166,12 @@ function casesOf(job: JobContent, analysis: Analysis): Case[] {
   });
 }
 
+/** Whether a fault could bring more to its leads than may be touched: there only indicators are asked. */
+const strays = ({ dictionary: { rows, harmless } }: Case): boolean =>
+  rows.some(({ sights }) =>
+    sights.some((sight) => sight.kind === 'volts' && Math.max(-sight.min, sight.max) > harmless),
+  );
+
 const percent = (count: number, of: number): string => `${((100 * count) / of).toFixed(1)} %`;
 
 /** Every single fault of every switching point of the demo: found, and in how many looks. */
@@ -198,6 +204,13 @@ export function faulting(): void {
   console.log(
     `  true one first (wanted: 95 %)         ${percent(own.filter(({ right }) => right).length, own.length)}`,
   );
+  for (const [where, rows] of [
+    ['of it where no mains can stray    ', own.filter(({ one }) => !strays(one))],
+    ['of it where only LEDs are asked   ', own.filter(({ one }) => strays(one))],
+  ] as const)
+    console.log(
+      `    ${where}${percent(rows.filter(({ right }) => right).length, rows.length)} of ${rows.length}`,
+    );
   console.log(`  as proposed                           ${took(own)}`);
   console.log(`  by what tells most                    ${took(telling)}`);
   console.log(`  in any order (wanted: twice that)     ${took(random)}`);
@@ -207,5 +220,6 @@ export function faulting(): void {
   );
   console.log(`  sure of a wrong one (wanted: < 1 %)   ${percent(sureOfWrong.length, slipped.length)}`);
   console.log(`  a point’s dictionary, slowest, ms     ${Math.max(...times).toFixed(0)}`);
+  for (const { tag, id } of hidden) console.log(`    cannot be seen: ${tag} ${id}`);
   for (const { one } of own.filter(({ right }) => !right)) console.log(`    missed: ${one.tag} ${one.id}`);
 }

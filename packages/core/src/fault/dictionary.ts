@@ -21,9 +21,14 @@ export interface DictionaryRow {
 
 export interface Dictionary {
   readonly looks: readonly Look[];
+  /** Leads are put only where no more than this can stand, V. */
+  readonly harmless: number;
   /** First what is seen with nothing wrong, then each fault. */
   readonly rows: readonly DictionaryRow[];
 }
+
+/** Extra-low voltage that may be touched in dry places, V (IEC 60364-4-41, 414.4.5). */
+const HARMLESS = { dc: 60, ac: 25 } as const;
 
 /** Whether a point can be searched: one that only switches, on a digital input. */
 export const hasDictionary = ({ context, present }: Analysis): boolean =>
@@ -37,7 +42,11 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
     fault: fault && { id: fault.id, what: fault.what, place: fault.place, likely: fault.likely },
     sights: sightsOf(analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
   });
-  return { looks, rows: [row(undefined), ...pointFaults(analysis).map(row)] };
+  return {
+    looks,
+    harmless: HARMLESS[analysis.context.supply.kind],
+    rows: [row(undefined), ...pointFaults(analysis).map(row)],
+  };
 });
 
 /** What is seen of a circuit, look by look. */

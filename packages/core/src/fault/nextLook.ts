@@ -19,14 +19,11 @@ const MOVE = 15;
 /** Volts that are further apart are told apart. */
 const APART = 1;
 
-/** More than this is not measured here, V: above what 24 V has with its tolerances, and below what may be touched (IEC 60364-4-41). */
-const HARMLESS = 30;
-
 /** Looks at which leads could come upon a voltage that is not harmless, with whatever fault: they are never proposed. */
-const hazardous = ({ rows }: Dictionary, look: number): boolean =>
+const hazardous = ({ rows, harmless }: Dictionary, look: number): boolean =>
   rows.some(({ sights }) => {
     const sight = sights[look];
-    return sight?.kind === 'volts' && Math.max(Math.abs(sight.min), Math.abs(sight.max)) > HARMLESS;
+    return sight?.kind === 'volts' && Math.max(Math.abs(sight.min), Math.abs(sight.max)) > harmless;
   });
 
 /** Where a look divides the suspects, each with the share that is left of it. */
