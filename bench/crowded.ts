@@ -1,7 +1,6 @@
 import { allocate } from '@keypost/core/planning';
 import { integerSolver } from '../packages/core/test/integerSolver.ts';
-import { nth } from '@keypost/core/lists';
-import { seeded } from '../apps/server/test/fuzz/mutate.ts';
+import { nth, seeded } from '@keypost/core/lists';
 
 type Problem = Parameters<typeof allocate>[0];
 

@@ -3,10 +3,9 @@ import type { Analysis } from '@keypost/core/analysis';
 import { dictionaryOf, groupsOf, hasDictionary, nextLooks, sightsOf, suspects } from '@keypost/core/fault';
 import type { Dictionary, DictionaryRow, Seen, Sight } from '@keypost/core/fault';
 import { JobIndex } from '@keypost/core/job';
-import { nth, sure } from '@keypost/core/lists';
+import { nth, seeded, sure } from '@keypost/core/lists';
 import type { JobContent, Wire } from '@keypost/core/model';
 import { ternRock } from '../apps/server/src/demo/ternRock.ts';
-import { seeded } from './seeded.ts';
 
 /** Looks that a search takes at most, and the share from which on it is content. */
 const MOST = 16;

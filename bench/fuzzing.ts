@@ -1,9 +1,9 @@
+import { seeded } from '@keypost/core/lists';
 import { randomUUID } from 'node:crypto';
 import { createClient } from '@keypost/api';
 import { openDatabase } from '../apps/server/src/db/database.ts';
 import { buildServer } from '../apps/server/src/server.ts';
 import { descriptionFiles, jobFiles } from '../apps/server/test/fuzz/files.ts';
-import { seeded } from '../apps/server/test/fuzz/mutate.ts';
 import { sendMutated } from '../apps/server/test/fuzz/requests.ts';
 import { MIGRATIONS, ROOT } from './places.ts';
 

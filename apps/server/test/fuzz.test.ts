@@ -1,3 +1,4 @@
+import { seeded } from '@keypost/core/lists';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { knownDescription } from '@keypost/core/ioLink';
@@ -6,7 +7,6 @@ import { readWireList } from '@keypost/core/planning';
 import { readSheetFile } from '@keypost/core/setting';
 import { descriptionFiles, jobFiles } from './fuzz/files.ts';
 import type { Outcome } from './fuzz/files.ts';
-import { seeded } from './fuzz/mutate.ts';
 import { sendMutated } from './fuzz/requests.ts';
 import type { Answered } from './fuzz/requests.ts';
 import { startTestServer } from './server.ts';

@@ -27,6 +27,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
   const [arranged, setArranged] = useState<Arranged>('differences');
   const sheets = useMemo(() => sheetsOf(point.index, point.analysis.context.point.id), [point]);
+  const teaches = deviceChannels(point.analysis).length > 0;
   const shown = sheets.filter((sheet) => sheet.lines.length > 0);
   return (
     <PointPage
@@ -55,7 +56,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
           <AgreementCard point={point} />
           <DisplayCodes point={point} />
           <Card title="More">
-            {deviceChannels(point.analysis).length > 0 && (
+            {teaches && (
               <MoreRow
                 first
                 to={`${point.base}/switch/teach`}
@@ -64,7 +65,7 @@ function SetPoint({ point }: { point: OpenPoint }) {
               />
             )}
             <MoreRow
-              first={deviceChannels(point.analysis).length === 0}
+              first={!teaches}
               to={`${point.base}/history`}
               label="History, swap and files"
               hint="compare two dates, put a sheet back, CSV and JSON"

@@ -26,7 +26,7 @@ import { Notice } from '../ui/Notice';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
 import { problemsBy } from '../ui/issueText';
-import { ModeFields, modeRead, modeTexts, ModeTexts, NO_MODE } from './ModeFields';
+import { LogicField, ModeFields, modeRead, modeTexts, ModeTexts, NO_MODE } from './ModeFields';
 
 /** A switching function that the device decides itself: what its parameters must hold for it. */
 export function DeviceChannelScreen() {
@@ -182,15 +182,7 @@ function ChannelFields({
           }))}
         />
         <ModeFields texts={texts} unit={unit} problems={problems} change={change} />
-        <RadioGroup
-          label="Its output"
-          value={texts.logic}
-          onChange={(logic) => change({ logic })}
-          options={[
-            { value: 'no', label: 'NO', hint: 'on there' },
-            { value: 'nc', label: 'NC', hint: 'off there, as a broken wire' },
-          ]}
-        />
+        <LogicField value={texts.logic} onChange={(logic) => change({ logic })} />
       </Row>
     </Card>
   );

@@ -86,3 +86,24 @@ export function ModeFields({
     </>
   );
 }
+
+/** Whether an output is on or off there. */
+export function LogicField({
+  value,
+  onChange,
+}: {
+  value: 'no' | 'nc';
+  onChange: (logic: 'no' | 'nc') => void;
+}) {
+  return (
+    <RadioGroup
+      label="Its output"
+      value={value}
+      onChange={onChange}
+      options={[
+        { value: 'no', label: 'NO', hint: 'on there' },
+        { value: 'nc', label: 'NC', hint: 'off there, as a broken wire' },
+      ]}
+    />
+  );
+}

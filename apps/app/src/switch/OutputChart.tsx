@@ -20,6 +20,10 @@ export function OutputChart({ analysis, found }: { analysis: Analysis; found: Po
   const { own, made, output } = found;
   const t = useTokens();
   const signal = useMemo(() => courseThrough(found), [found]);
+  const limits = useMemo(
+    () => limitsOf(found).map((limit) => ({ ...limit, band: bandAt(analysis, found, limit.on) })),
+    [analysis, found],
+  );
   const [share, setShare] = useState(0.5);
   const end = endOf(signal);
   const at = share * end;
@@ -40,14 +44,8 @@ export function OutputChart({ analysis, found }: { analysis: Analysis; found: Po
       >
         {(frame) => (
           <>
-            {limitsOf(found).map((limit) => (
-              <LimitLine
-                key={limit.name}
-                frame={frame}
-                {...limit}
-                band={bandAt(analysis, found, limit.on)}
-                ink={t.ink}
-              />
+            {limits.map((limit) => (
+              <LimitLine key={limit.name} frame={frame} {...limit} ink={t.ink} />
             ))}
             <Course frame={frame} signal={signal} seconds={scale.seconds} />
             <Cursor frame={frame} x={at / scale.seconds} y={value} />

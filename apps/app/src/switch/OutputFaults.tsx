@@ -16,12 +16,30 @@ interface FaultRow {
 }
 
 /** Faults with what each comes to; those on the wrong side first. */
-function FaultRows({ rows, note }: { rows: readonly FaultRow[]; note?: string }) {
+export function FaultRows({
+  title = 'With a fault',
+  head = [],
+  rows,
+  note,
+}: {
+  title?: string;
+  /** What follows from all of it together, said first. */
+  head?: readonly Message[];
+  rows: readonly FaultRow[];
+  note: string;
+}) {
   const sorted = [...rows].sort((a, b) => Number(a.safe ?? true) - Number(b.safe ?? true));
   return (
-    <Card title="With a fault" aside={<Text as="small">from the circuit</Text>}>
+    <Card title={title} aside={<Text as="small">from the circuit</Text>}>
+      {head.map((sentence, i) => (
+        <Row key={i} first className="bg-failwash">
+          <Text as="strong" className="text-fail">
+            {textOf(sentence)}
+          </Text>
+        </Row>
+      ))}
       {sorted.map(({ what, says, safe }, i) => (
-        <Row key={`${textOf(what)} ${i}`} first={i === 0} className="flex-row gap-3 py-2">
+        <Row key={`${textOf(what)} ${i}`} first={i === 0 && !head.length} className="flex-row gap-3 py-2">
           {safe !== undefined && (
             <StatusIcon
               kind={safe ? 'proven' : 'cannot'}
@@ -35,11 +53,9 @@ function FaultRows({ rows, note }: { rows: readonly FaultRow[]; note?: string })
           </View>
         </Row>
       ))}
-      {note !== undefined && (
-        <Row>
-          <Text as="small">{note}</Text>
-        </Row>
-      )}
+      <Row>
+        <Text as="small">{note}</Text>
+      </Row>
     </Card>
   );
 }

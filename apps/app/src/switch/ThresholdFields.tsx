@@ -8,7 +8,7 @@ import { Card, Row } from '../ui/Card';
 import { Field } from '../ui/Field';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
-import { ModeFields } from './ModeFields';
+import { LogicField, ModeFields } from './ModeFields';
 import type { ThresholdTexts } from './thresholdDraft';
 
 interface Of {
@@ -119,15 +119,7 @@ function Rest(of: Of) {
   const { texts, problems, change } = of;
   return (
     <>
-      <RadioGroup
-        label="Its output"
-        value={texts.logic}
-        onChange={(logic) => change({ logic })}
-        options={[
-          { value: 'no', label: 'NO', hint: 'on there' },
-          { value: 'nc', label: 'NC', hint: 'off there, as a broken wire' },
-        ]}
-      />
+      <LogicField value={texts.logic} onChange={(logic) => change({ logic })} />
       <View className="flex-row flex-wrap gap-3">
         {(Object.keys(TIMES) as (keyof typeof TIMES)[]).map((name) => (
           <View key={name} className="min-w-[44%] flex-1">

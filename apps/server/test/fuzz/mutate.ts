@@ -1,14 +1,3 @@
-/** Random numbers from a seed, the same every time (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 type Random = () => number;
 
 export const pick = <T>(random: Random, of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;

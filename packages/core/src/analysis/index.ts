@@ -7,7 +7,7 @@ export { energyPast, feedsOf, safeElements, stoppedInputs } from './stopping.ts'
 export type { StoppedInput } from './stopping.ts';
 export { DIGITAL_OHMS, loopBudget } from './loopBudget.ts';
 export { givenQuantity, measuredOf, measuredQuantity } from './measure.ts';
-export { readAmps, hasTerminal, readMeter, signalText } from './readings.ts';
+export { readAmps, hasTerminal, metered, readMeter, signalText } from './readings.ts';
 export type { Reading } from './readings.ts';
 export { inputQuantities, readInput } from './readInput.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';

@@ -20,6 +20,15 @@ export interface Reading {
 export const hasTerminal = ({ netlist }: Pick<PointState, 'netlist'>, ref: string): boolean =>
   netlist.elements.some((element) => nodesOf(element).includes(ref));
 
+/** A circuit with a voltmeter of 10 MΩ between two of its terminals. */
+export const metered = (netlist: Netlist, red: string, black: string): Netlist => ({
+  ...netlist,
+  elements: [
+    ...netlist.elements,
+    { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
+  ],
+});
+
 /**
  * Puts a 10 MΩ meter between two terminals of a solved state and reads it. The meter's own load is part of the
  * circuit.
@@ -32,14 +41,11 @@ export function readMeter(
 ): Reading {
   for (const ref of [red, black])
     if (!hasTerminal(state, ref)) throw new Error(`There is no terminal "${ref}" in this circuit.`);
-  const netlist: Netlist = {
-    ...state.netlist,
-    elements: [
-      ...state.netlist.elements,
-      { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
-    ],
-  };
-  const { bands } = solvedOnce(netlist, [{ kind: 'volts', a: red, b: black }], 'bands');
+  const { bands } = solvedOnce(
+    metered(state.netlist, red, black),
+    [{ kind: 'volts', a: red, b: black }],
+    'bands',
+  );
   const floating = (
     [
       ['red', red],

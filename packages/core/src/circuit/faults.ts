@@ -57,6 +57,22 @@ export const lowSupply =
       return [{ ...element, volts: percent(volts, 1) }];
     });
 
+/** Every source of some supplies gives only `volts` (V, ±1 %); a circuit without them stays as it is. */
+export const unfed =
+  (supplies: ReadonlySet<string>, volts = 0): Fault =>
+  (netlist) =>
+    netlist.elements
+      .filter(({ kind, id }) => kind === 'source' && supplies.has(id))
+      .reduce((left, { id }) => lowSupply(id, volts)(left), netlist);
+
+/** Two nodes are bridged by 10 mΩ. */
+export const bridged =
+  (a: string, b: string): Fault =>
+  (netlist) => ({
+    ...netlist,
+    elements: [...netlist.elements, { kind: 'resistor', id: 'bridge', a, b, ohms: exactly(0.01) }],
+  });
+
 /** An output stays as it is, whatever the target does. */
 export const stuckOutput =
   (id: string, active: boolean): Fault =>

@@ -1,7 +1,7 @@
 import { nth, oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { inputQuantities, readInput, sensorSide } from '../analysis/index.ts';
-import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
+import { inputQuantities, metered, readInput, sensorSide } from '../analysis/index.ts';
+import { nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { looksOf } from './looks.ts';
 import type { Look } from './looks.ts';
@@ -124,30 +124,15 @@ function seenIn(
   return { at, held: solution.held };
 }
 
-/** Input resistance of an ordinary digital voltmeter, Ω. */
-const METER_OHMS = 10e6;
-
 /**
  * Between what a voltage lies: figures of parts and supplies are taken ± 4 % and 0.4 V wide. A terminal that hangs on
  * nothing is solved again with the meter on it, since the meter is then what holds it.
  */
 function voltsSight(netlist: Netlist, solution: Solution, red: string, black: string, volts: number): Sight {
   const hangs = solution.floating(red) || solution.floating(black);
+  const quantity = { kind: 'volts', a: red, b: black } as const;
   const read = hangs
-    ? nth(
-        solvedOnce(
-          {
-            ...netlist,
-            elements: [
-              ...netlist.elements,
-              { kind: 'meter', id: 'meter', a: red, b: black, ohms: exactly(METER_OHMS) },
-            ],
-          },
-          [{ kind: 'volts', a: red, b: black }],
-          'nominal',
-        ).bands,
-        0,
-      ).nom
+    ? nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal').bands, 0).nom
     : volts;
   const wide = 0.4 + 0.04 * Math.abs(read);
   return { kind: 'volts', min: read - wide, max: read + wide };

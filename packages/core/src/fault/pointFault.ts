@@ -18,6 +18,11 @@ export interface Nets {
   readonly present: Netlist;
 }
 
+/** The same done to the circuit whatever the target does. */
+export const both =
+  (fault: (netlist: Netlist) => Netlist) =>
+  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
+
 /** What of the indicators a fault shows otherwise than the circuit has it. */
 interface Shown {
   readonly sensorLed?: 'dark';

@@ -3,10 +3,10 @@ import { say } from '../messages/index.ts';
 import { analyse } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
-import type { Netlist } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
+import { both } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import { wireFaults } from './wireFaults.ts';
 
@@ -19,17 +19,8 @@ export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] =
   ...readingFaults(analysis),
 ]);
 
-const both =
-  (fault: (netlist: Netlist) => Netlist) =>
-  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
-
 function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
-  const without =
-    (volts: number) =>
-    (netlist: Netlist): Netlist =>
-      netlist.elements.some(({ kind, id }) => kind === 'source' && id === supply.id)
-        ? faults.lowSupply(supply.id, volts)(netlist)
-        : netlist;
+  const own = new Set([supply.id]);
   const place = { in: 'part', id: supply.id } as const;
   return [
     {
@@ -37,14 +28,14 @@ function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
       what: say('fault.supply-gone', { supply: supply.tag }),
       place,
       likely: 'usual',
-      leaves: both(without(0)),
+      leaves: both(faults.unfed(own)),
     },
     {
       id: 'supply low',
       what: say('fault.supply-low', { supply: supply.tag }),
       place,
       likely: 'seldom',
-      leaves: both(without(supply.volts / 2)),
+      leaves: both(faults.unfed(own, supply.volts / 2)),
     },
   ];
 }

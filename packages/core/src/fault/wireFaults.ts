@@ -6,15 +6,11 @@ import type { Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Wire } from '../model/index.ts';
-import type { FaultPlace, Likelihood, Nets, PointFault } from './pointFault.ts';
+import { both } from './pointFault.ts';
+import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
 
 /** Ohms of a joint that is corroded or hardly holds. */
 const BAD_JOINT = 4700;
-
-/** The same done to the circuit whatever the target does. */
-const both =
-  (fault: (netlist: Netlist) => Netlist) =>
-  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
 
 const ofWires = (...wires: readonly Wire[]): FaultPlace => ({ in: 'wire', ids: wires.map(({ id }) => id) });
 
@@ -58,7 +54,7 @@ export function wireFaults(analysis: Analysis): PointFault[] {
               say('fault.short-to', { number, to: name(rail) }),
               ofWires(wire),
               'seldom',
-              bridged(signalEnd(wire), rail),
+              faults.bridged(signalEnd(wire), rail),
             ),
           ),
       ];
@@ -91,13 +87,6 @@ const weak =
     ),
   });
 
-const bridged =
-  (a: string, b: string) =>
-  (netlist: Netlist): Netlist => ({
-    ...netlist,
-    elements: [...netlist.elements, { kind: 'resistor', id: 'bridge', a, b, ohms: exactly(0.05) }],
-  });
-
 /** Where a wire ends at a part; nothing where it does not. */
 const endAt = ({ from, to }: Wire, item: string): string | undefined =>
   [from, to].find((ref) => splitRef(ref).item === item);
@@ -117,14 +106,6 @@ function pairsAt(wires: readonly Wire[]): [Wire, Wire, string][] {
 
 function exchanged(first: Wire, second: Wire, item: string): (netlist: Netlist) => Netlist {
   const [a, b] = [endAt(first, item) ?? '', endAt(second, item) ?? ''];
-  return (netlist) => ({
-    ...netlist,
-    elements: netlist.elements.map((element) => {
-      if (element.kind !== 'resistor') return element;
-      const moved = element.id === first.id ? [a, b] : element.id === second.id ? [b, a] : undefined;
-      if (!moved) return element;
-      const put = (node: string): string => (node === moved[0] ? (moved[1] ?? node) : node);
-      return { ...element, a: put(element.a), b: put(element.b) };
-    }),
-  });
+  const [one, other] = [faults.wrongRail(first.id, a, b), faults.wrongRail(second.id, b, a)];
+  return (netlist) => other(one(netlist));
 }

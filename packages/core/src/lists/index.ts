@@ -6,4 +6,5 @@ export { lastOf, nth } from './nth.ts';
 export { oncePer } from './oncePer.ts';
 export { own } from './own.ts';
 export { pathsTo } from './pathsTo.ts';
+export { seeded } from './seeded.ts';
 export { sure } from './sure.ts';

@@ -1,3 +1,4 @@
+import { seeded } from '../lists/index.ts';
 import {
   bandwidthOf,
   dampedNoise,
@@ -15,20 +16,9 @@ import { switchedBy } from './switched.ts';
 const DAY = 86_400;
 const DIGITS = 16;
 
-/** Random numbers from a seed, evenly from 0 to 1. */
-function random(seed: number): () => number {
-  let s = seed;
-  return () => {
-    s = (s + 0x6d2b79f5) | 0;
-    let t = Math.imul(s ^ (s >>> 15), s | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** Flat noise up to 1 Hz with a deviation of 1: many cosines, turned on by a product each. */
 function flatRow(seconds: number, seed: number, weight = (_: number) => 1): number[] {
-  const draw = random(seed);
+  const draw = seeded(seed);
   const n = seconds * DIGITS;
   const row = new Float64Array(n);
   const MANY = 192;

@@ -76,6 +76,19 @@ function relayError({ chain }: PointChain, value: number, percent: number): numb
 const placesOf = ({ data }: PointChain): DecidedAt[] =>
   data ? ['sensor', 'controller', 'screen'] : ['sensor', 'relay', 'controller', 'screen'];
 
+/** What of an error budget at a value counts where it is decided. @param percent accuracy of a relay. */
+const offIn = (
+  { contributions }: ReturnType<typeof budgetAt>,
+  made: PointChain,
+  value: number,
+  at: DecidedAt,
+  percent: number,
+): number =>
+  contributions.reduce(
+    (sum, { key, plusMinus }) => sum + (WITHOUT[at](key) ? 0 : plusMinus),
+    at === 'relay' ? relayError(made, value, percent) : 0,
+  );
+
 /**
  * ± so much a limit at a value is off at worst, in the value's unit, where it is decided.
  * @param percent accuracy of a relay, of the span of its signal.
@@ -87,11 +100,7 @@ export const offBy = (
   value: number,
   at: DecidedAt,
   percent = USUAL_RELAY_PERCENT,
-): number =>
-  budgetAt(analysis, made, value).contributions.reduce(
-    (sum, { key, plusMinus }) => sum + (WITHOUT[at](key) ? 0 : plusMinus),
-    at === 'relay' ? relayError(made, value, percent) : 0,
-  );
+): number => offIn(budgetAt(analysis, made, value), made, value, at, percent);
 
 /** Both ends of what something compares with, by name. */
 const endsOf = (mode: SwitchMode) =>
@@ -125,8 +134,9 @@ export function thresholdOf(
 ): Threshold {
   if (mode.kind === 'points' && mode.set === mode.reset) refuse(say('switching.set-is-reset'), 'reset');
   const ends = endsOf(mode);
+  const budgets = ends.map(([, value]) => ({ value, budget: budgetAt(analysis, made, value) }));
   const offAt = (at: DecidedAt): number =>
-    Math.max(...ends.map(([, value]) => offBy(analysis, made, value, at, percent)));
+    Math.max(...budgets.map(({ value, budget }) => offIn(budget, made, value, at, percent)));
   const places = placesOf(made).map((at) => ({ at, plusMinus: offAt(at) }));
   const plusMinus = offAt(decided);
   const bandsAt = (value: number): ((key: LinkKey) => Band) => {

@@ -4,7 +4,7 @@ import type { Message } from '../messages/index.ts';
 import { measuredOf, measuredQuantity } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { AnalogPort } from '../catalog/index.ts';
-import { exactly, faults, solveNominal } from '../circuit/index.ts';
+import { faults, solveNominal } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { splitRef, unlessRefused } from '../model/index.ts';
 import { signalLeads } from '../network/index.ts';
@@ -81,11 +81,11 @@ export function faultsAround(
     ...scope.wires
       .filter(({ from, to }) => (isNear(from) || isNear(to)) && !isEarth(from) && !isEarth(to))
       .map(({ id, number }) => ({ what: say('switching.fault-wire', { number }), fault: faults.open(id) })),
-    { what: say('switching.fault-supply'), fault: withoutSupplies(supplies) },
+    { what: say('switching.fault-supply'), fault: faults.unfed(supplies) },
     ...(leads.red === leads.black
       ? []
-      : [{ what: say('switching.fault-leads'), fault: bridged(leads.red, leads.black) }]),
-    { what: say('switching.fault-input'), fault: bridged(...ends) },
+      : [{ what: say('switching.fault-leads'), fault: faults.bridged(leads.red, leads.black) }]),
+    { what: say('switching.fault-input'), fault: faults.bridged(...ends) },
   ];
 }
 
@@ -113,18 +113,4 @@ function reader({ module, port, settings }: OwnPort, { chain }: PointChain) {
   };
 }
 
-const bridged =
-  (a: string, b: string) =>
-  (netlist: Netlist): Netlist => ({
-    ...netlist,
-    elements: [...netlist.elements, { kind: 'resistor', id: 'bridge', a, b, ohms: exactly(0.01) }],
-  });
-
 const isEarth = (ref: string): boolean => splitRef(ref).terminal === 'PE';
-
-const withoutSupplies =
-  (supplies: ReadonlySet<string>) =>
-  (netlist: Netlist): Netlist =>
-    netlist.elements
-      .filter(({ kind, id }) => kind === 'source' && supplies.has(id))
-      .reduce((left, { id }) => faults.lowSupply(id, 0)(left), netlist);

@@ -1,4 +1,4 @@
-import { nth } from '../../lists/index.ts';
+import { nth, seeded } from '../../lists/index.ts';
 import { compileBlock } from '../../scaling/index.ts';
 import type { Ladder } from './ladder.ts';
 import { heldAs, ladderCode } from './ladderCode.ts';
@@ -23,17 +23,6 @@ export interface LadderExecuted {
   /** The first step at which an output was another, and which. */
   readonly first?: { readonly step: number; readonly output: string };
   readonly comes: { readonly code: number; readonly right: number };
-}
-
-/** Numbers from a seed, 0 to 1, always the same (mulberry32). */
-function seeded(seed: number): () => number {
-  let a = seed;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /**
