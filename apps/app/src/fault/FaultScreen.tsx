@@ -1,4 +1,4 @@
-import { groupsOf, hasDictionary, nextLooks, suspects, unexplained } from '@keypost/core/fault';
+import { groupsOf, hasDictionary, hereAfter, nextLooks, suspects, unexplained } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -62,6 +62,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   );
   const [skipped, setSkipped] = useState<readonly number[]>([]);
   const [chosen, setChosen] = useState<number>();
+  const [isDead, setDead] = useState(false);
   const groups = useMemo(() => groupsOf(dictionary), [dictionary]);
   const seen = useMemo(
     () =>
@@ -72,19 +73,19 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     [kept, dictionary],
   );
   const found = useMemo(() => suspects(groups, seen), [groups, seen]);
-  const last = dictionary.looks[seen.at(-1)?.look ?? -1];
+  const { spot } = hereAfter(dictionary, seen);
   const proposals = useMemo(
     () =>
-      nextLooks(dictionary, found, seen, last && { spot: last.spot, state: last.state }).filter(
+      nextLooks(dictionary, found, seen, hereAfter(dictionary, seen)).filter(
         ({ look }) => !skipped.includes(look),
       ),
-    [dictionary, found, seen, last, skipped],
+    [dictionary, found, seen, skipped],
   );
   const [first] = proposals;
   const best = proposals.find(({ look }) => look === chosen) ?? first;
   const spotOf = (one: typeof first) => one && dictionary.looks[one.look]?.spot;
   const here =
-    last && spotOf(best) !== last.spot ? proposals.find((one) => spotOf(one) === last.spot) : undefined;
+    spot !== undefined && spotOf(best) !== spot ? proposals.find((one) => spotOf(one) === spot) : undefined;
   const put = (look: number, is: Seen['is']) => {
     const id = dictionary.looks[look]?.id;
     if (id !== undefined) setKept((before) => [...before.filter((one) => one.id !== id), { id, is }]);
@@ -102,6 +103,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     best,
     here,
     choose: setChosen,
+    isDead,
+    setDead,
     put,
     drop,
     skip,
@@ -111,7 +114,10 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
 }
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
-  const { seen, found, best, here, choose, put, drop, skip, anew, begun } = useSearch(point, dictionary);
+  const { seen, found, best, here, choose, isDead, setDead, put, drop, skip, anew, begun } = useSearch(
+    point,
+    dictionary,
+  );
   return (
     <View className="gap-4">
       <Beside
@@ -126,6 +132,8 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
               here={here}
               onChoose={choose}
               hasSeen={seen.length > 0}
+              isDead={isDead}
+              onDead={setDead}
               onSee={put}
               onSkip={skip}
             />

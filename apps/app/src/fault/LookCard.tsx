@@ -1,17 +1,13 @@
-import { lookText } from '@keypost/core/fault';
+import { isReading, lookText, middleOf } from '@keypost/core/fault';
 import type { Dictionary, Look, Proposal, Seen, Sight, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
-import { formatVolts } from '@keypost/core/units';
-import { useState } from 'react';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
-import { Field } from '../ui/Field';
-import { Caution } from '../ui/Notice';
 import { Text } from '../ui/Text';
-import { parseTyped } from '../ui/typedNumbers';
-import { indicatorText, suspectText } from './suspectText';
+import { Answer } from './Answer';
+import { indicatorText, readText, suspectText } from './suspectText';
 
 const SPOTS: Readonly<Record<Look['spot'], string>> = {
   field: 'at the device',
@@ -30,6 +26,8 @@ export function LookCard({
   best,
   here,
   hasSeen,
+  isDead,
+  onDead,
   onSee,
   onSkip,
   onChoose,
@@ -39,6 +37,8 @@ export function LookCard({
   /** The best one where one stands, when the best of all is elsewhere. */
   here: Proposal | undefined;
   hasSeen: boolean;
+  isDead: boolean;
+  onDead: (dead: boolean) => void;
   onChoose: (look: number) => void;
   onSee: (look: number, is: Seen['is']) => void;
   onSkip: (look: number) => void;
@@ -64,7 +64,7 @@ export function LookCard({
           <Text as="small">{textOf(state)}</Text>
           <Text as="strong">{textOf(what)}</Text>
         </View>
-        <Answer kind={look.kind} onSee={(is) => onSee(best.look, is)} />
+        <Answer kind={look.kind} isDead={isDead} onDead={onDead} onSee={(is) => onSee(best.look, is)} />
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
         {here && <Here {...of} look={here.look} onChoose={onChoose} />}
       </Row>
@@ -88,54 +88,9 @@ function Here({
   );
 }
 
-/** What can be seen: an indicator in its two states, or what a meter shows. */
-function Answer({ kind, onSee }: { kind: Look['kind']; onSee: (is: Seen['is']) => void }) {
-  if (kind === 'volts')
-    return (
-      <>
-        <Caution>
-          Measured with power on: only by who is allowed to, with a meter and leads for it, under the local
-          rules.
-        </Caution>
-        <VoltsField onSee={onSee} />
-      </>
-    );
-  const [yes, no] = kind === 'bit' ? ['1', '0'] : ['Lit', 'Dark'];
-  return (
-    <View className="flex-row gap-3">
-      <Button label={yes} kind="main" grow onPress={() => onSee(true)} />
-      <Button label={no} kind="main" grow onPress={() => onSee(false)} />
-    </View>
-  );
-}
-
-function VoltsField({ onSee }: { onSee: (volts: number) => void }) {
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const enter = () => {
-    const read = parseTyped(text, 'V');
-    if (read.ok) onSee(read.value);
-    else setProblem(textOf(read.problem));
-  };
-  return (
-    <>
-      <Field
-        label="The meter shows"
-        value={text}
-        onChange={setText}
-        problem={problem}
-        unit="V"
-        mono
-        inputMode="decimal"
-      />
-      <Button label="Take it" kind="main" onPress={enter} />
-    </>
-  );
-}
-
 const sightText = (kind: Look['kind'], sight: Sight): string =>
-  sight.kind === 'volts'
-    ? formatVolts((sight.min + sight.max) / 2)
+  isReading(sight)
+    ? readText(sight.kind, middleOf(sight))
     : sight.kind === 'either'
       ? 'either'
       : indicatorText(kind, sight.kind === 'on');

@@ -1,12 +1,11 @@
 import { lookText } from '@keypost/core/fault';
 import type { Dictionary, Look, Seen } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
-import { withUnit } from '@keypost/core/units';
 import { Pressable, View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { indicatorText } from './suspectText';
+import { indicatorText, readText } from './suspectText';
 
 /** What was seen so far; each can be taken back, and what no suspect explains is to be looked at again. */
 export function SeenCard({
@@ -56,4 +55,4 @@ export function SeenCard({
 }
 
 const shownText = (kind: Look['kind'], is: Seen['is']): string =>
-  typeof is === 'number' ? withUnit(is, 'V', 4) : indicatorText(kind, is);
+  typeof is === 'number' ? readText(kind, is) : indicatorText(kind, is);

@@ -2,6 +2,7 @@ export { solveNominal, solveWithBands } from './bands.ts';
 export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
 export * as faults from './faults.ts';
+export { DeadNetwork } from './deadNetwork.ts';
 export { IEC_61131_2, driving, judgeInput, judgeInputBand } from './input.ts';
 export type { InputState } from './input.ts';
 export { holds, idsIn, nodesOf, onNodes, underId } from './netlist.ts';

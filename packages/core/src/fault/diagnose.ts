@@ -1,7 +1,9 @@
-import type { Dictionary, DictionaryRow, Sight } from './dictionary.ts';
+import type { Dictionary, DictionaryRow } from './dictionary.ts';
 import { WEIGHT } from './pointFault.ts';
+import { alike, density, isReading, scaleSpan, within } from './sight.ts';
+import type { Sight } from './sight.ts';
 
-/** What was seen at a look: an indicator on or off, or volts. */
+/** What was seen at a look: an indicator on or off, or what a meter read, V or Ω. */
 export interface Seen {
   readonly look: number;
   readonly is: boolean | number;
@@ -15,31 +17,20 @@ export interface Suspect {
 }
 
 /** So often a reading is simply wrong. */
-const SLIP = 0.09;
+const SLIP = 0.05;
 
-/** Volts that a wrong reading could be anything of. */
-const SPAN = 60;
-
-/** Standard deviation of a meter and of who reads it, V. */
-const deviation = (volts: number): number => 0.05 + 0.005 * Math.abs(volts);
-
-/** How well something that was seen goes with what a fault shows: a probability of an indicator, a density of volts, 1/V. */
+/** How well something that was seen goes with what a fault shows: a probability of an indicator, a density of a reading. */
 function goesWith(sight: Sight, is: Seen['is']): number {
-  if (sight.kind === 'volts') {
-    if (typeof is !== 'number') return 0;
-    const s = deviation(is);
-    const { min, max } = sight;
-    return (upTo(is - min, s) - upTo(is - max, s)) / (max - min);
-  }
+  if (isReading(sight)) return typeof is === 'number' ? density(sight, is) : 0;
   if (sight.kind === 'either') return 0.5;
   return (sight.kind === 'on') === is ? 1 : 0;
 }
 
-/** How likely something would be if it was misread: the other of two, or a voltage that something else would show. */
+/** How likely something would be if it was misread: the other of two, or a reading that something else would show. */
 function misread(sights: readonly Sight[], is: Seen['is']): number {
   if (typeof is !== 'number') return 1;
   const usual = sights.reduce((sum, sight) => sum + goesWith(sight, is), 0) / sights.length;
-  return 0.8 * usual + 0.2 / SPAN;
+  return 0.8 * usual + 0.2 / scaleSpan(sights);
 }
 
 /** How likely what was seen is with a fault, misreading counted in. @param wrong how likely it is when misread. */
@@ -50,40 +41,18 @@ const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
     : (1 - SLIP) * fits + SLIP * (1 - fits);
 };
 
-/** Share of a normal distribution up to a value (Abramowitz and Stegun 26.2.17, to 7.5·10⁻⁸). */
-function upTo(value: number, deviation: number): number {
-  const x = Math.abs(value / deviation);
-  const t = 1 / (1 + 0.2316419 * x);
-  const tail =
-    Math.exp(-(x ** 2) / 2) *
-    0.3989422804 *
-    t *
-    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  return value >= 0 ? 1 - tail : tail;
-}
-
-/** Less than this between two readings is not told apart, V. */
-const NEAR = 0.6;
-
 /** Whether nothing that can be looked at tells two rows apart. */
-const alike = (a: readonly Sight[], b: readonly Sight[]): boolean =>
+const untold = (a: readonly Sight[], b: readonly Sight[]): boolean =>
   a.every((one, i) => {
     const other = b[i];
-    if (!other) return true;
-    if (one.kind === 'volts' || other.kind === 'volts')
-      return (
-        one.kind === 'volts' &&
-        other.kind === 'volts' &&
-        Math.abs(one.min + one.max - other.min - other.max) / 2 <= NEAR
-      );
-    return one.kind === other.kind;
+    return !other || alike(one, other);
   });
 
 /** Rows that nothing tells apart, as groups; each goes to the first that it is like. */
 export function groupsOf({ rows }: Dictionary): DictionaryRow[][] {
   const groups: DictionaryRow[][] = [];
   for (const row of rows) {
-    const like = groups.find(([first]) => first && alike(first.sights, row.sights));
+    const like = groups.find(([first]) => first && untold(first.sights, row.sights));
     if (like) like.push(row);
     else groups.push([row]);
   }
@@ -129,8 +98,8 @@ export function unexplained(found: readonly Suspect[], seen: readonly Seen[]): n
       rows.some(({ sights }) => {
         const sight = sights[look];
         if (!sight) return true;
-        return sight.kind === 'volts'
-          ? typeof is === 'number' && is >= sight.min - 0.5 && is <= sight.max + 0.5
+        return isReading(sight)
+          ? typeof is === 'number' && within(sight, is)
           : sight.kind === 'either' || (sight.kind === 'on') === is;
       }),
     );

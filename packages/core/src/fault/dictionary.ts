@@ -3,15 +3,12 @@ import type { Analysis } from '../analysis/index.ts';
 import { inputQuantities, metered, readInput, sensorSide } from '../analysis/index.ts';
 import { nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
+import { deadSights } from './deadSights.ts';
 import { looksOf } from './looks.ts';
 import type { Look } from './looks.ts';
 import type { KnownFault, Nets, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
-
-/** What a look shows: on or off, nothing told where it may be either, or volts between two limits. */
-export type Sight =
-  | { readonly kind: 'on' | 'off' | 'either' }
-  | { readonly kind: 'volts'; readonly min: number; readonly max: number };
+import type { Sight } from './sight.ts';
 
 /** What everything that can be looked at shows with one fault, or without any, in the order of the looks. */
 export interface DictionaryRow {
@@ -62,8 +59,9 @@ export function sightsOf(
   const first = seenIn(analysis, looks, cold(nets.away));
   const present = seenIn(analysis, looks, { ...nets.present, held: first.held });
   const away = remembers ? seenIn(analysis, looks, { ...nets.away, held: present.held }) : first;
-  const states = { away: away.at, present: present.at };
-  return looks.map((look) => shownOn(look, states[look.state](look), shown));
+  const dead = deadSights(nets, looks);
+  const states = { away: away.at, present: present.at, any: present.at };
+  return looks.map((look) => shownOn(look, dead.get(look.id) ?? states[look.state](look), shown));
 }
 
 const ON: Sight = { kind: 'on' };
@@ -117,6 +115,8 @@ function seenIn(
         return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;
       case 'bit':
         return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
+      case 'ohms':
+        return EITHER;
       case 'volts':
         return volts.get(`${look.red} ${look.black}`) ?? { kind: 'volts', min: -0.2, max: 0.2 };
     }

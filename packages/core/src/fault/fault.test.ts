@@ -8,8 +8,9 @@ import type { JobContent, Wire } from '../model/index.ts';
 import { groupsOf, suspects, unexplained } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
-import type { Sight } from './dictionary.ts';
-import { nextLooks } from './nextLook.ts';
+import { hereAfter, nextLooks, secondsTo } from './nextLook.ts';
+import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
+import type { Sight } from './sight.ts';
 
 /** A PNP sensor, normally open, on an input that takes current. */
 const JOB = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
@@ -22,7 +23,7 @@ const wireAt = (ref: string): Wire => sure(JOB.wires.find(({ from, to }) => from
 const rowOf = (id: string) => sure(dictionary.rows.find(({ fault }) => fault?.id === id));
 const at = (sights: readonly Sight[], look: string): string | number => {
   const sight = sure(sights[dictionary.looks.findIndex(({ id }) => id === look)]);
-  return sight.kind === 'volts' ? (sight.min + sight.max) / 2 : sight.kind;
+  return isReading(sight) ? middleOf(sight) : sight.kind;
 };
 const indicators = (id: string): (string | number)[] =>
   ['sensorLed', 'inputLed', 'bit'].flatMap((kind) =>
@@ -55,6 +56,17 @@ describe('what a point shows with each thing that can be wrong', () => {
     expect(at(rowOf(`open ${minus}`).sights, 'volts m:I0 g1:- present')).toBeLessThan(2);
   });
 
+  test('ohms with power off: along a wire next to nothing, along an interrupted one what nobody knows', () => {
+    const { from, to } = wireAt('px-1-b:BK');
+    const along = `ohms ${from} ${to} any`;
+    expect(at(nth(dictionary.rows, 0).sights, along)).toBeLessThan(1);
+    const sight = sure(rowOf(`open ${signal}`).sights[dictionary.looks.findIndex(({ id }) => id === along)]);
+    expect(sight).toEqual({ kind: 'ohms', min: 5000, max: NOTHING_CONDUCTS });
+    expect(at(rowOf(`weak ${signal}`).sights, along)).toBeGreaterThan(3000);
+    // Between a sensor's own leads nobody knows what a meter reads.
+    expect(dictionary.looks.filter(({ id }) => id.startsWith('ohms px-1-b:BN px-1-b:BU'))).toEqual([]);
+  });
+
   test('a wire that is taken out of the job shows the same as one that is interrupted', () => {
     for (const id of [minus, wireAt('px-1-b:BN').id]) {
       const without = analysed({ ...JOB, wires: JOB.wires.filter((wire) => wire.id !== id) });
@@ -70,7 +82,7 @@ describe('what a point shows with each thing that can be wrong', () => {
 /** What a sight shows on the spot, in the middle of what it may be. */
 const truly = (sight: Sight, look: number): Seen => ({
   look,
-  is: sight.kind === 'volts' ? (sight.min + sight.max) / 2 : sight.kind === 'on',
+  is: isReading(sight) ? middleOf(sight) : sight.kind === 'on',
 });
 
 describe('suspects', () => {
@@ -133,6 +145,22 @@ describe('what to look at next', () => {
     for (const spot of ['field', 'panel', 'screen'] as const)
       expect(nth(looked(nextLooks(dictionary, found, [], { spot })), 0).spot).toBe(spot);
   });
+});
+
+test('a look with power off counts what it takes to isolate, once, and to put it back on', () => {
+  const [dead, live] = [dictionary.looks.findIndex(({ kind }) => kind === 'ohms'), 0];
+  const [first, again, on] = [
+    secondsTo({}, nth(dictionary.looks, dead)),
+    secondsTo(hereAfter(dictionary, [{ look: dead, is: 0 }]), nth(dictionary.looks, dead)),
+    secondsTo({ power: 'off' }, nth(dictionary.looks, live)),
+  ];
+  expect([first - again, on]).toEqual([180, nth(dictionary.looks, live).seconds + 60]);
+});
+
+test('ohms are proposed beside volts', () => {
+  const own = dictionaryOf(analysed(relayJob()));
+  const looks = nextLooks(own, suspects(groupsOf(own), []), []).map(({ look }) => nth(own.looks, look));
+  expect(looks.some(({ kind }) => kind === 'ohms')).toBe(true);
 });
 
 test('a relay between sensor and input has its own wires among the suspects', () => {

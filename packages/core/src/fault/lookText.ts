@@ -10,7 +10,8 @@ export function lookText(
   look: Look,
 ): { readonly what: Message; readonly state: Text } {
   const { device, module, address, index } = context;
-  const state = (look.state === 'away' ? away : present).situation.words;
+  const state =
+    look.state === 'any' ? say('fault.look-dead') : (look.state === 'away' ? away : present).situation.words;
   switch (look.kind) {
     case 'sensorLed':
       return { what: say('fault.look-led', { item: device.tag }), state };
@@ -21,6 +22,11 @@ export function lookText(
     case 'volts':
       return {
         what: say('fault.look-volts', { red: refText(index, look.red), black: refText(index, look.black) }),
+        state,
+      };
+    case 'ohms':
+      return {
+        what: say('fault.look-ohms', { from: refText(index, look.red), to: refText(index, look.black) }),
         state,
       };
   }

@@ -1,27 +1,33 @@
 import { oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { hasTerminal } from '../analysis/index.ts';
+import { nodesOf } from '../circuit/index.ts';
+import type { Netlist } from '../circuit/index.ts';
 import { splitRef } from '../model/index.ts';
+import { ownWiresOf } from './ownWires.ts';
 
 /** Where one stands to look. */
 export type Spot = 'field' | 'panel' | 'screen';
 
-/** Something that can be looked at with the target in one state: an indicator, or volts between two terminals. */
+/** Something that can be looked at with the target in one state: an indicator, or volts or ohms between two terminals. */
 export type Look = {
   readonly id: string;
-  readonly state: 'away' | 'present';
+  /** How the target is to stand; `any` where that changes nothing. */
+  readonly state: 'away' | 'present' | 'any';
   readonly spot: Spot;
   /** So long it takes where one stands, s. */
   readonly seconds: number;
+  /** Ohms are measured on what is isolated and proven dead. */
+  readonly power: 'on' | 'off';
 } & (
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
-  | { readonly kind: 'volts'; readonly red: string; readonly black: string }
+  | { readonly kind: 'volts' | 'ohms'; readonly red: string; readonly black: string }
 );
 
 const STATES = ['away', 'present'] as const;
 
-/** Seconds for a look: an LED is seen, a value is found on a screen, two leads are put on. */
-const SECONDS = { sensorLed: 4, inputLed: 4, bit: 10, volts: 25 } as const;
+/** Seconds for a look: an LED is seen, a value is found on a screen, two leads are put on, a long lead is laid out. */
+const SECONDS = { sensorLed: 4, inputLed: 4, bit: 10, volts: 25, ohms: 25, longLead: 120 } as const;
 
 /** Everything that can be looked at of a point on a digital input. */
 export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
@@ -29,7 +35,14 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
   const { device, output, supply, ports } = context;
   const [own] = ports;
   const look = (kind: 'sensorLed' | 'inputLed' | 'bit', spot: Spot) =>
-    STATES.map((state): Look => ({ id: `${kind} ${state}`, kind, state, spot, seconds: SECONDS[kind] }));
+    STATES.map((state): Look => ({
+      id: `${kind} ${state}`,
+      kind,
+      state,
+      spot,
+      seconds: SECONDS[kind],
+      power: 'on',
+    }));
   const minus = `${supply.id}:-`;
   const volts = (red: string, black: string, spot: Spot) =>
     STATES.map((state): Look => ({
@@ -40,6 +53,7 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
       state,
       spot,
       seconds: SECONDS.volts,
+      power: 'on',
     }));
   const seen = (ref: string): boolean => hasTerminal(present, ref);
   const atDevice = terminalsOf(analysis, device.id);
@@ -52,8 +66,57 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
     ...(seen(minus) ? volts(`${supply.id}:+`, minus, 'panel') : []),
     // In the field there is no minus but the device's own.
     ...(first === undefined ? [] : others.flatMap((ref) => volts(ref, first, 'field'))),
+    ...deadLooks(analysis),
   ];
 });
+
+/** What nobody knows the resistance of while it has no supply. */
+const ELECTRONIC: ReadonlySet<string> = new Set(['output', 'transmitter', 'twoWire']);
+
+/** Whether the target itself moves a contact, power or not. */
+function contactMoves({ away, present }: Analysis): boolean {
+  const closed = ({ elements }: Netlist): string =>
+    elements
+      .flatMap((one) => (one.kind === 'switch' ? [`${one.id} ${JSON.stringify(one.closed)}`] : []))
+      .join();
+  return closed(away.netlist) !== closed(present.netlist);
+}
+
+/** Ohms with power off: along each wire, and at each part between its terminals; what its contact does, target by target. */
+function deadLooks(analysis: Analysis): Look[] {
+  const { context, present } = analysis;
+  const { device, helpers } = context;
+  const inField = (ref: string): boolean => splitRef(ref).item === device.id;
+  const electronic = present.netlist.elements.flatMap((element) =>
+    ELECTRONIC.has(element.kind) ? [nodesOf(element)] : [],
+  );
+  const isBlack = ([red, black]: readonly [string, string]): boolean =>
+    electronic.some((nodes) => nodes.includes(red) && nodes.includes(black));
+  const pairs: (readonly [string, string])[] = [
+    ...ownWiresOf(analysis).map(({ from, to }) => [from, to] as const),
+    ...[device, ...helpers].flatMap(({ id }) => {
+      const refs = terminalsOf(analysis, id);
+      return refs
+        .flatMap((red, i) => refs.slice(i + 1).map((black) => [red, black] as const))
+        .filter((pair) => !isBlack(pair));
+    }),
+  ];
+  const states = contactMoves(analysis) ? STATES : (['any'] as const);
+  return pairs
+    .filter(([red, black]) => hasTerminal(present, red) && hasTerminal(present, black))
+    .flatMap(([red, black]) =>
+      states.map((state): Look => ({
+        id: `ohms ${red} ${black} ${state}`,
+        kind: 'ohms',
+        red,
+        black,
+        state,
+        spot: inField(red) || inField(black) ? 'field' : 'panel',
+        seconds: inField(red) === inField(black) ? SECONDS.ohms : SECONDS.longLead,
+        power: 'off',
+      })),
+    );
+}
 
 /** Terminals of a part that are in the circuit, its minus first. */
 function terminalsOf({ context, present }: Analysis, item: string): string[] {

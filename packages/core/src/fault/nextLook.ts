@@ -1,6 +1,8 @@
-import type { Dictionary, Sight } from './dictionary.ts';
+import type { Dictionary } from './dictionary.ts';
 import type { Seen, Suspect } from './diagnose.ts';
 import type { Look, Spot } from './looks.ts';
+import { isReading, onScale } from './sight.ts';
+import type { Sight } from './sight.ts';
 
 /** A look that is worth taking. */
 export interface Proposal {
@@ -16,8 +18,36 @@ const WALK = 60;
 /** To put the target there or take it away, s. */
 const MOVE = 15;
 
-/** Volts that are further apart are told apart. */
-const APART = 1;
+/** To isolate, secure against reclosing and prove dead, s; and to put it back on. */
+const ISOLATE = 180;
+const RECLOSE = 60;
+
+/** Where one stands, how the target stands, and whether there is power: on where nothing is said. */
+export interface Here {
+  readonly spot?: Spot;
+  readonly state?: 'away' | 'present';
+  readonly power?: Look['power'];
+}
+
+/** Where one stands after what was seen last. */
+export function hereAfter({ looks }: Dictionary, seen: readonly Seen[]): Here {
+  return seen.reduce<Here>((here, { look: at }) => {
+    const look = looks[at];
+    return look
+      ? { spot: look.spot, state: look.state === 'any' ? here.state : look.state, power: look.power }
+      : here;
+  }, {});
+}
+
+/** How long a look takes from where one stands, s. */
+export function secondsTo(here: Here, look: Look): number {
+  const walk = here.spot !== undefined && here.spot !== look.spot ? WALK : 0;
+  const move = here.state !== undefined && look.state !== 'any' && here.state !== look.state ? MOVE : 0;
+  return look.seconds + walk + move + switched(here.power, look.power);
+}
+
+const switched = (now: Look['power'] = 'on', wanted: Look['power']): number =>
+  now === wanted ? 0 : wanted === 'off' ? ISOLATE : RECLOSE;
 
 /** Looks at which leads could come upon a voltage that is not harmless, with whatever fault: they are never proposed. */
 const hazardous = ({ rows, harmless }: Dictionary, look: number): boolean =>
@@ -34,15 +64,17 @@ function outcomes(found: readonly Suspect[], look: number): number[] {
       return sight ? [{ sight, share: share / rows.length }] : [];
     }),
   );
-  const volts = sights
-    .flatMap(({ sight, share }) =>
-      sight.kind === 'volts' ? [{ at: (sight.min + sight.max) / 2, share }] : [],
-    )
+  const readings = sights
+    .flatMap(({ sight, share }) => {
+      if (!isReading(sight)) return [];
+      const { middle, scale } = onScale(sight);
+      return [{ at: middle, apart: scale.apart, share }];
+    })
     .sort((a, b) => a.at - b.at);
   const classes: number[] = [];
   let last = -Infinity;
-  for (const { at, share } of volts) {
-    if (at - last > APART) classes.push(0);
+  for (const { at, apart, share } of readings) {
+    if (at - last > apart) classes.push(0);
     classes[classes.length - 1] = (classes.at(-1) ?? 0) + share;
     last = at;
   }
@@ -63,13 +95,13 @@ const entropy = (shares: readonly number[]): number =>
 /**
  * Looks by what they tell for their time, the best first. What was looked at already tells nothing more; what tells
  * hardly anything is left out.
- * @param here where one stands, and how the target stands.
+ * @param here where one stands, how the target stands, and whether there is power.
  */
 export function nextLooks(
   dictionary: Dictionary,
   found: readonly Suspect[],
   seen: readonly Seen[],
-  here: { readonly spot?: Spot; readonly state?: Look['state'] } = {},
+  here: Here = {},
 ): Proposal[] {
   const done = new Set(seen.map(({ look }) => look));
   return dictionary.looks
@@ -77,9 +109,7 @@ export function nextLooks(
       if (done.has(i) || hazardous(dictionary, i)) return [];
       const bits = entropy(outcomes(found, i));
       if (bits < 0.01) return [];
-      const walk = here.spot !== undefined && here.spot !== look.spot ? WALK : 0;
-      const move = here.state !== undefined && here.state !== look.state ? MOVE : 0;
-      return [{ look: i, bits, seconds: look.seconds + walk + move }];
+      return [{ look: i, bits, seconds: secondsTo(here, look) }];
     })
     .sort((a, b) => b.bits / b.seconds - a.bits / a.seconds);
 }

@@ -110,7 +110,7 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
 
 /** What stands between the circuit and who looks: a channel, an LED, the program. */
 function readingFaults({ context, present }: Analysis): PointFault[] {
-  const { device, module, address } = context;
+  const { device, module, address, output } = context;
   const leaves = (nets: Nets): Nets => nets;
   if (!present.inputs.length || !module) return [];
   return [
@@ -122,14 +122,18 @@ function readingFaults({ context, present }: Analysis): PointFault[] {
       leaves,
       shown: { inputLed: 'dark', bit: 'other' },
     },
-    {
-      id: 'sensor led',
-      what: say('fault.led-dead', { item: device.tag }),
-      place: { in: 'part', id: device.id },
-      likely: 'seldom',
-      leaves,
-      shown: { sensorLed: 'dark' },
-    },
+    ...(output.indicator === undefined
+      ? []
+      : [
+          {
+            id: 'sensor led',
+            what: say('fault.led-dead', { item: device.tag }),
+            place: { in: 'part', id: device.id },
+            likely: 'seldom',
+            leaves,
+            shown: { sensorLed: 'dark' },
+          } as const,
+        ]),
     {
       id: 'input led',
       what: say('fault.led-dead', { item: module.tag }),

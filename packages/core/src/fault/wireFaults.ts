@@ -6,6 +6,7 @@ import type { Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Wire } from '../model/index.ts';
+import { ownWiresOf } from './ownWires.ts';
 import { both } from './pointFault.ts';
 import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
 
@@ -13,18 +14,6 @@ import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
 const BAD_JOINT = 4700;
 
 const ofWires = (...wires: readonly Wire[]): FaultPlace => ({ in: 'wire', ids: wires.map(({ id }) => id) });
-
-/** Wires of a point: all that end at its device, at its further parts or at its input. */
-function ownWiresOf({ context }: Analysis): Wire[] {
-  const { scope, device, helpers, ports } = context;
-  const parts = new Set([device, ...helpers].map(({ id }) => id));
-  const inputs = new Set(ports.map(({ module, port }) => `${module.id}:${port.terminal}`));
-  const isOwn = (ref: string): boolean => parts.has(splitRef(ref).item) || inputs.has(ref);
-  return scope.wires.filter(
-    ({ from, to }) =>
-      (isOwn(from) || isOwn(to)) && splitRef(from).terminal !== 'PE' && splitRef(to).terminal !== 'PE',
-  );
-}
 
 /** What can be wrong with each wire of a point, and with each two of them at one part. */
 export function wireFaults(analysis: Analysis): PointFault[] {

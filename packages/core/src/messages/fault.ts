@@ -21,6 +21,8 @@ export const FAULT = {
   'fault.look-bit': ({ address }: { address: string }) => `${address} in the program`,
   'fault.look-volts': ({ red, black }: { red: string; black: string }) =>
     `Volts, red lead on ${red}, black on ${black}`,
+  'fault.look-ohms': ({ from, to }: { from: string; to: string }) => `Ohms between ${from} and ${to}`,
+  'fault.look-dead': 'Power off',
   'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',

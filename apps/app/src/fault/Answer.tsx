@@ -1,0 +1,90 @@
+import { NOTHING_CONDUCTS } from '@keypost/core/fault';
+import type { Look, Seen } from '@keypost/core/fault';
+import { textOf } from '@keypost/core/messages';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Caution } from '../ui/Notice';
+import { parseTyped } from '../ui/typedNumbers';
+
+/** What can be seen: an indicator in its two states, or what a meter shows. */
+export function Answer({
+  kind,
+  isDead,
+  onDead,
+  onSee,
+}: {
+  kind: Look['kind'];
+  /** Somebody said that it is isolated and proven dead. */
+  isDead: boolean;
+  onDead: (dead: boolean) => void;
+  onSee: (is: Seen['is']) => void;
+}) {
+  if (kind === 'ohms' && !isDead)
+    return (
+      <>
+        <Caution>
+          Ohms are never measured on anything live. Isolate it, secure it against being switched on again and
+          prove it dead first: only by who is licensed to, under the local rules.
+        </Caution>
+        <Button label="It is isolated and proven dead" kind="main" onPress={() => onDead(true)} />
+      </>
+    );
+  if (kind === 'ohms')
+    return (
+      <>
+        <ReadField unit="Ω" onSee={onSee} />
+        <Button label="Nothing conducts: the meter shows its limit" onPress={() => onSee(NOTHING_CONDUCTS)} />
+      </>
+    );
+  if (kind === 'volts')
+    return (
+      <>
+        {isDead && (
+          <>
+            <Caution>It was isolated: whoever isolated it puts it back on first.</Caution>
+            <Button label="It is back on" onPress={() => onDead(false)} />
+          </>
+        )}
+        <Caution>
+          Measured with power on: only by who is allowed to, with a meter and leads for it, under the local
+          rules.
+        </Caution>
+        <ReadField unit="V" onSee={onSee} />
+      </>
+    );
+  const [yes, no] = kind === 'bit' ? ['1', '0'] : ['Lit', 'Dark'];
+  return (
+    <View className="flex-row gap-3">
+      <Button label={yes} kind="main" grow onPress={() => onSee(true)} />
+      <Button label={no} kind="main" grow onPress={() => onSee(false)} />
+    </View>
+  );
+}
+
+function ReadField({ unit, onSee }: { unit: 'V' | 'Ω'; onSee: (reading: number) => void }) {
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const enter = () => {
+    const read = parseTyped(text, unit);
+    if (!read.ok) setProblem(textOf(read.problem));
+    else if (unit === 'Ω' && read.value < 0)
+      setProblem('A resistance is not negative: 0 Ω or more. Less means that it is not dead.');
+    else onSee(read.value);
+  };
+  return (
+    <>
+      <Field
+        label="The meter shows"
+        value={text}
+        onChange={setText}
+        problem={problem}
+        unit={unit}
+        mono
+        inputMode="decimal"
+      />
+      <Button label="Take it" kind="main" onPress={enter} />
+    </>
+  );
+}

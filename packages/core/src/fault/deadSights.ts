@@ -1,0 +1,37 @@
+import { oncePer } from '../lists/index.ts';
+import { DeadNetwork, nodesOf } from '../circuit/index.ts';
+import type { Netlist } from '../circuit/index.ts';
+import type { Look } from './looks.ts';
+import type { Nets } from './pointFault.ts';
+import { NOTHING_CONDUCTS } from './sight.ts';
+import type { Sight } from './sight.ts';
+
+/** From here on nobody knows what dead electronics beside it let through, Ω. */
+const ELECTRONICS = 10_000;
+
+/** What an ohmmeter shows on the isolated circuit, by the id of the look. Its leads add up to half an ohm. */
+export function deadSights({ away, present }: Nets, looks: readonly Look[]): ReadonlyMap<string, Sight> {
+  return new Map(
+    looks.flatMap((look): [string, Sight][] =>
+      look.kind === 'ohms'
+        ? [[look.id, ohmsSight(look.state === 'present' ? present : away, look.red, look.black)]]
+        : [],
+    ),
+  );
+}
+
+const networkOf = oncePer((netlist: Netlist) => ({
+  network: new DeadNetwork(netlist),
+  nodes: new Set(netlist.elements.flatMap(nodesOf)),
+}));
+
+function ohmsSight(netlist: Netlist, red: string, black: string): Sight {
+  const { network, nodes } = networkOf(netlist);
+  const { min, max } =
+    nodes.has(red) && nodes.has(black) ? network.between(red, black) : { min: Infinity, max: Infinity };
+  return {
+    kind: 'ohms',
+    min: min > ELECTRONICS ? ELECTRONICS / 2 : 0.8 * min,
+    max: max > ELECTRONICS ? NOTHING_CONDUCTS : 1.25 * max + 0.5,
+  };
+}

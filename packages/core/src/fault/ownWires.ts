@@ -1,0 +1,15 @@
+import type { Analysis } from '../analysis/index.ts';
+import { splitRef } from '../model/index.ts';
+import type { Wire } from '../model/index.ts';
+
+/** Wires of a point: all that end at its device, at its further parts or at its input. */
+export function ownWiresOf({ context }: Analysis): Wire[] {
+  const { scope, device, helpers, ports } = context;
+  const parts = new Set([device, ...helpers].map(({ id }) => id));
+  const inputs = new Set(ports.map(({ module, port }) => `${module.id}:${port.terminal}`));
+  const isOwn = (ref: string): boolean => parts.has(splitRef(ref).item) || inputs.has(ref);
+  return scope.wires.filter(
+    ({ from, to }) =>
+      (isOwn(from) || isOwn(to)) && splitRef(from).terminal !== 'PE' && splitRef(to).terminal !== 'PE',
+  );
+}
