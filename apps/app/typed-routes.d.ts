@@ -21,6 +21,7 @@ declare module 'expo-router' {
           }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownInputParams & { jobId: string | number } }
+        | { pathname: `/job/[jobId]/faults`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/log`; params: Router.UnknownInputParams & { jobId: string | number } }
@@ -163,6 +164,7 @@ declare module 'expo-router' {
         | { pathname: `/job/[jobId]/allocate`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownOutputParams & { jobId: string } }
+        | { pathname: `/job/[jobId]/faults`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/log`; params: Router.UnknownOutputParams & { jobId: string } }
@@ -305,6 +307,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/allocate${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/buses${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/faults${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/kinds${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/live${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/log${`?${string}` | `#${string}` | ''}`
@@ -350,6 +353,7 @@ declare module 'expo-router' {
           }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownInputParams & { jobId: string | number } }
+        | { pathname: `/job/[jobId]/faults`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/log`; params: Router.UnknownInputParams & { jobId: string | number } }

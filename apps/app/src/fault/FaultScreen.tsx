@@ -1,5 +1,6 @@
 import { groupsOf, hasDictionary, hereAfter, nextLooks, suspects, unexplained } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
+import { mendedCounts, openCase } from '@keypost/core/job';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -13,6 +14,8 @@ import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { useTokens } from '../ui/theme';
 import { useTask } from '../workers/useTask';
+import { CaseCard, OpenFault } from './CaseCard';
+import { FaultHistory } from './FaultHistory';
 import { LookCard } from './LookCard';
 import { SeenCard } from './SeenCard';
 import { SuspectsCard } from './SuspectsCard';
@@ -21,13 +24,23 @@ import { SuspectsCard } from './SuspectsCard';
 export function FaultScreen() {
   return (
     <PointSubPage title="It does not work" pair>
-      {(point) =>
-        hasDictionary(point.analysis) ? (
-          <Searched point={point} />
-        ) : (
-          <Notice>Only points that switch a digital input are searched so far.</Notice>
-        )
-      }
+      {(point) => (
+        <View className="gap-4">
+          <OpenFault point={point} />
+          {hasDictionary(point.analysis) ? (
+            <Searched point={point} />
+          ) : (
+            <>
+              <Text as="soft">
+                What it can be is worked out for points that switch a digital input. Here a fault can be
+                reported, and what it was can be kept.
+              </Text>
+              <CaseCard point={point} kept={[]} found={[]} />
+            </>
+          )}
+          <FaultHistory point={point} />
+        </View>
+      )}
     </PointSubPage>
   );
 }
@@ -47,7 +60,15 @@ export function Searched({ point }: { point: OpenPoint }) {
         <Text as="soft">Everything that can be wrong is solved …</Text>
       </View>
     );
-  return <Search point={point} dictionary={answer} />;
+  return <Search key={draftOf(point)} point={point} dictionary={answer} />;
+}
+
+/** What is seen of an open fault is kept on this device until it is handed over; then it goes on from there. */
+function draftOf(point: OpenPoint): string {
+  const { id } = point.analysis.context.point;
+  const open = openCase(point.view.content, id);
+  const since = open ? `.${open.id}.${open.handed?.at ?? ''}` : '';
+  return `${point.view.id}.${id}.fault${since}`;
 }
 
 /** What was seen, by the id of its look: it holds as long as the job has that look. */
@@ -55,11 +76,9 @@ const Kept = z.array(z.object({ id: z.string(), is: z.union([z.boolean(), z.numb
 
 /** What was seen, what it can still be, and what to look at next. */
 function useSearch(point: OpenPoint, dictionary: Dictionary) {
-  const [kept, setKept] = useDraftState(
-    `${point.view.id}.${point.analysis.context.point.id}.fault`,
-    Kept,
-    [],
-  );
+  const { content } = point.view;
+  const open = openCase(content, point.analysis.context.point.id);
+  const [kept, setKept] = useDraftState(draftOf(point), Kept, open?.seen ?? []);
   const [skipped, setSkipped] = useState<readonly number[]>([]);
   const [chosen, setChosen] = useState<number>();
   const [isDead, setDead] = useState(false);
@@ -72,7 +91,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
       }),
     [kept, dictionary],
   );
-  const found = useMemo(() => suspects(groups, seen), [groups, seen]);
+  const counts = useMemo(() => mendedCounts(content), [content]);
+  const found = useMemo(() => suspects(groups, seen, counts), [groups, seen, counts]);
   const { spot } = hereAfter(dictionary, seen);
   const proposals = useMemo(
     () =>
@@ -83,7 +103,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   );
   const [first] = proposals;
   const best = proposals.find(({ look }) => look === chosen) ?? first;
-  const spotOf = (one: typeof first) => one && dictionary.looks[one.look]?.spot;
+  const spotOf = (one = first) => one && dictionary.looks[one.look]?.spot;
   const here =
     spot !== undefined && spotOf(best) !== spot ? proposals.find((one) => spotOf(one) === spot) : undefined;
   const put = (look: number, is: Seen['is']) => {
@@ -96,8 +116,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     setKept([]);
     setSkipped([]);
   };
-  const skip = (look: number) => setSkipped((before) => [...before, look]);
   return {
+    kept,
     seen,
     found,
     best,
@@ -107,14 +127,14 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     setDead,
     put,
     drop,
-    skip,
+    skip: (look: number) => setSkipped((before) => [...before, look]),
     anew,
     begun: seen.length > 0 || skipped.length > 0,
   };
 }
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
-  const { seen, found, best, here, choose, isDead, setDead, put, drop, skip, anew, begun } = useSearch(
+  const { kept, seen, found, best, here, choose, isDead, setDead, put, drop, skip, anew, begun } = useSearch(
     point,
     dictionary,
   );
@@ -148,6 +168,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
         }
         right={<SuspectsCard found={found} hasSeen={seen.length > 0} />}
       />
+      <CaseCard point={point} kept={kept} found={found} />
       {begun && <Button label="Begin anew" onPress={anew} />}
     </View>
   );

@@ -95,23 +95,34 @@ const sightText = (kind: Look['kind'], sight: Sight): string =>
       ? 'either'
       : indicatorText(kind, sight.kind === 'on');
 
-/** What each of the likeliest suspects would show there. */
+/** So many of what it could show stand in sight. */
+const SHOWN = 5;
+
+/** What it could show: each reading once, with the likeliest suspect that would make it, and how likely all are. */
 function Tells({ found, look, kind }: Of & { look: number; kind: Look['kind'] }) {
+  const readings = new Map<string, { share: number; count: number; first: Suspect }>();
+  for (const suspect of found) {
+    const sight = suspect.rows[0]?.sights[look];
+    if (!sight || suspect.share < 0.005) continue;
+    const text = sightText(kind, sight);
+    const known = readings.get(text) ?? { share: 0, count: 0, first: suspect };
+    readings.set(text, { ...known, share: known.share + suspect.share, count: known.count + 1 });
+  }
+  const rows = [...readings].sort(([, a], [, b]) => b.share - a.share).slice(0, SHOWN);
   return (
     <Row className="gap-1">
-      <Text as="small">What it would show</Text>
-      {found.slice(0, 4).map((suspect, i) => {
-        const sight = suspect.rows[0]?.sights[look];
-        if (!sight) return null;
-        return (
-          <View key={i} className="flex-row items-baseline justify-between gap-3">
-            <Text as="small" className="min-w-0 flex-1">
-              {suspectText(suspect)}
-            </Text>
-            <Text as="mono">{sightText(kind, sight)}</Text>
-          </View>
-        );
-      })}
+      <Text as="small">What it could show</Text>
+      {rows.map(([text, { share, count, first }]) => (
+        <View key={text} className="flex-row items-baseline gap-3">
+          <Text as="mono" className="min-w-[68px]">
+            {text}
+          </Text>
+          <Text as="small" className="min-w-0 flex-1">
+            {count > 1 ? `${suspectText(first)}; ${count - 1} others` : suspectText(first)}
+          </Text>
+          <Text as="mono">{`${Math.max(1, Math.round(100 * share))} %`}</Text>
+        </View>
+      ))}
     </Row>
   );
 }

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { useTokens } from '../ui/theme';
+import { ShareRow } from './ShareRow';
 import { allTexts, suspectText } from './suspectText';
 
 /** So many stand in sight. */
@@ -39,23 +39,12 @@ export function SuspectsCard({ found, hasSeen }: { found: readonly Suspect[]; ha
 }
 
 function One({ suspect }: { suspect: Suspect }) {
-  const { line, accent } = useTokens();
-  const texts = allTexts(suspect);
-  const percent = Math.round(100 * suspect.share);
+  const [first = '', ...others] = allTexts(suspect);
   return (
-    <View role="listitem" className="gap-1">
-      <View className="flex-row items-baseline justify-between gap-3">
-        <Text as="strong" className="min-w-0 flex-1">
-          {texts[0]}
-        </Text>
-        <Text as="number">{percent < 1 ? '< 1 %' : `${percent} %`}</Text>
-      </View>
-      <View style={{ height: 6, borderRadius: 3, backgroundColor: line }}>
-        <View style={{ height: 6, borderRadius: 3, backgroundColor: accent, width: `${percent}%` }} />
-      </View>
-      {texts.slice(1).map((text, i) => (
+    <ShareRow text={first} share={suspect.share}>
+      {others.map((text, i) => (
         <Text key={i} as="small">{`or: ${text}`}</Text>
       ))}
-    </View>
+    </ShareRow>
   );
 }

@@ -1,10 +1,24 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { openPoint, smallJob } from '../../test/openPoint';
+import type { Change } from '@keypost/core/job';
+import { applyChange } from '@keypost/core/job';
+import { changeSettings } from '../data/settings';
+import * as saving from '../data/useSave';
+import { CaseCard } from './CaseCard';
 import { Searched } from './FaultScreen';
 
 jest.mock('expo-router', () => ({ Link: ({ children }: { children: unknown }) => children }));
 
 beforeEach(() => localStorage.clear());
+
+/** Ohms are asked for only once somebody says that it is dead; nobody can type any before. */
+function isolate() {
+  const dead = screen.queryByRole('button', { name: 'It is isolated and proven dead' });
+  if (!dead) return;
+  expect(screen.queryByLabelText('The meter shows')).toBeNull();
+  expect(screen.getByRole('note').textContent).toMatch(/never measured on anything live.*licensed/);
+  fireEvent.click(dead);
+}
 
 const list = () => within(screen.getByRole('list', { name: 'Suspects' }));
 
@@ -13,10 +27,11 @@ test('one look after the other leads to a supply that is gone; what was seen is 
   expect(screen.getByText('before anything was seen')).toBeTruthy();
   let looks = 0;
   // Dark LEDs, a 0 in the program, and nothing on the meter: whatever is asked.
-  while (!/9\d\s%/.test(list().getAllByRole('listitem')[0]?.textContent ?? '') && looks < 12) {
+  while (!/(9\d|100)\s%/.test(list().getAllByRole('listitem')[0]?.textContent ?? '') && looks < 12) {
     const dark = screen.queryByRole('button', { name: /^(Dark|0)$/ });
     if (dark) fireEvent.click(dark);
     else {
+      isolate();
       fireEvent.change(screen.getByLabelText('The meter shows'), { target: { value: '0' } });
       fireEvent.click(screen.getByRole('button', { name: 'Take it' }));
     }
@@ -42,4 +57,53 @@ test('where one cannot look now is left out, and what is no voltage is refused',
   fireEvent.click(screen.getByRole('button', { name: 'Take it' }));
   expect(screen.queryByRole('button', { name: /^Take back: / })).toBeNull();
   expect(screen.getByText(/only by who is allowed to/)).toBeTruthy();
+});
+
+test('a fault is reported in words, and what it was is asked for before it is called mended', () => {
+  const saved: unknown[] = [];
+  jest.spyOn(saving, 'useSave').mockReturnValue({
+    saving: false,
+    problem: undefined,
+    save: async (change, options) => {
+      saved.push(change);
+      options?.then?.();
+    },
+    retry: async () => undefined,
+    force: async () => undefined,
+    dismiss: () => undefined,
+  });
+  changeSettings({ by: 'JT' });
+  const point = openPoint(smallJob());
+  const shown = render(<CaseCard point={point} kept={[{ id: 'bit present', is: false }]} found={[]} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Report the fault' }));
+  expect(saved).toEqual([]);
+  expect(screen.getByText(/Say what does not work/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText('What does not work'), { target: { value: 'Counts no boxes' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Report the fault' }));
+  expect(saved).toMatchObject([
+    {
+      kind: 'reportFault',
+      fault: { body: { kind: 'opened', symptom: 'Counts no boxes', seen: [{ is: false }] } },
+    },
+  ]);
+  shown.unmount();
+  const reported = applyChange(smallJob(), saved[0] as Change, { by: 'JT', at: '2026-10-01T08:00:00.000Z' });
+  render(<CaseCard point={openPoint(reported)} kept={[]} found={[]} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Mended' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Store: it works again' }));
+  expect(screen.getByText('Say what it was.')).toBeTruthy();
+  expect(screen.getByText('Say what was done.')).toBeTruthy();
+  expect(saved).toHaveLength(1);
+  fireEvent.change(screen.getByLabelText('What it was'), { target: { value: 'Gland' } });
+  fireEvent.change(screen.getByLabelText('What was done'), { target: { value: 'Tightened' } });
+  fireEvent.change(screen.getByLabelText('Down for'), { target: { value: '-5' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Store: it works again' }));
+  expect(screen.getByText(/0 min to 10 years/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText('Down for'), { target: { value: '35' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Store: it works again' }));
+  expect(saved[1]).toMatchObject({
+    fault: {
+      body: { kind: 'mended', what: 'Gland', sort: 'other', downMinutes: 35, touched: ['p', 'd'] },
+    },
+  });
 });

@@ -1,5 +1,6 @@
 import { Plus } from '../ui/icons';
 import type { BoardRow } from '@keypost/api';
+import { faultCases } from '@keypost/core/job';
 import { say } from '@keypost/core/messages';
 import type { JobContent } from '@keypost/core/model';
 import { Suspense, useEffect, useMemo, useState } from 'react';
@@ -37,7 +38,6 @@ export function BoardPane({
   onShown?: () => unknown;
 }) {
   const job = useJob(jobId);
-  const { ink } = useTokens();
   const workedOut = useProgress(job.data?.content);
   const kept = useKeptBoard(jobId, job.data?.revision);
   // What the server knows of this very state is shown at once; the worker's own answer takes its place.
@@ -69,13 +69,7 @@ export function BoardPane({
                 finder={finder}
               />
             )}
-            <View className="px-4">
-              <ButtonLink
-                label="Add a point"
-                icon={<Plus size={20} color={ink} />}
-                to={`/job/${jobId}/new-point`}
-              />
-            </View>
+            <Ways jobId={jobId} content={content} />
           </View>
         )}
       </Loaded>
@@ -89,6 +83,23 @@ const JobName = ({ content: { site, name } }: { content: JobContent }) => (
     <Text as="title">{name}</Text>
   </View>
 );
+
+/** The ways from the board: to the faults of the job, and to a new point. */
+function Ways({ jobId, content }: { jobId: string; content: JobContent }) {
+  const { ink } = useTokens();
+  return (
+    <View className="gap-3 px-4">
+      <ButtonLink label={faultsText(content)} to={`/job/${jobId}/faults`} />
+      <ButtonLink label="Add a point" icon={<Plus size={20} color={ink} />} to={`/job/${jobId}/new-point`} />
+    </View>
+  );
+}
+
+/** Faults of the job, with how many are open. */
+function faultsText(content: JobContent): string {
+  const open = faultCases(content).filter(({ mended }) => !mended).length;
+  return open ? `It does not work (${open} open)` : 'It does not work';
+}
 
 /** The points alone, while nobody has worked out how far they are: none is said to be anything. */
 const pending = ({ points }: JobContent): (BoardRow & { pending: true })[] =>

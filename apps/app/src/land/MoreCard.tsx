@@ -1,5 +1,4 @@
-import { ownWires, planDifferences } from '@keypost/core/job';
-import { hasDictionary } from '@keypost/core/fault';
+import { openCase, ownWires, planDifferences } from '@keypost/core/job';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
 import { Card } from '../ui/Card';
@@ -10,17 +9,14 @@ export function MoreCard({ point }: { point: OpenPoint }) {
   const { index, helpers, output } = context;
   const wires = ownWires(index, context.point);
   const other = planDifferences(index, wires).length;
+  const open = openCase(index.job, context.point.id);
   const rows = [
-    ...(hasDictionary(point.analysis)
-      ? [
-          {
-            to: 'fault',
-            label: 'It does not work',
-            hint: 'what to look at next, and what it can be',
-            loud: false,
-          },
-        ]
-      : []),
+    {
+      to: 'fault',
+      label: 'It does not work',
+      hint: open ? `open: ${open.symptom}` : 'what to look at next, and what it can be',
+      loud: open !== undefined,
+    },
     {
       to: 'wires',
       label: 'Wires as found',

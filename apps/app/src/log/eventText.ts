@@ -4,7 +4,7 @@ import type { JobEvent } from '@keypost/api';
 import { parametersOf } from '@keypost/core/job';
 import { valueText } from '@keypost/core/catalog';
 import { COLLECTIONS } from '@keypost/core/model';
-import type { Calibration, JobContent, Result, Stamp } from '@keypost/core/model';
+import type { Calibration, FaultRecord, JobContent, Result, Stamp } from '@keypost/core/model';
 import { rowWords, stampName } from '@keypost/core/presentation';
 import { checkName, resultValues } from '@keypost/core/proving';
 
@@ -17,6 +17,7 @@ export function eventText({ collection, before, after }: JobEvent, job?: JobCont
   if (collection === 'entries' && after) return entryText(after, job);
   if (collection === 'calibrations' && after)
     return calibrationText(after as Pick<Calibration, 'pointId' | 'body'>, job);
+  if (collection === 'faults' && after) return faultText(after as Pick<FaultRecord, 'pointId' | 'body'>, job);
   if (collection === 'job') return jobText(before, after);
   const what = COLLECTIONS[collection].label;
   const words = rowWords(job);
@@ -115,6 +116,22 @@ function calibrationText(
       return say('event.taught', { tag, ok: body.ok, gives: body.gives, unit: body.unit });
     case 'note':
       return say('event.note', { tag, title: body.title });
+  }
+}
+
+/** What was reported, handed over or mended at a point, in a line. */
+function faultText(
+  { pointId, body }: Pick<FaultRecord, 'pointId' | 'body'>,
+  job: JobContent | undefined,
+): Message {
+  const tag = job?.points.find(({ id }) => id === pointId)?.tag ?? say('event.gone');
+  switch (body.kind) {
+    case 'opened':
+      return say('event.fault-opened', { tag, symptom: body.symptom });
+    case 'seen':
+      return say('event.fault-seen', { tag, looks: body.seen.length });
+    case 'mended':
+      return say('event.fault-mended', { tag, what: body.what, done: body.done });
   }
 }
 

@@ -17,6 +17,7 @@ export { DisplaysScreen } from '../scale/DisplaysScreen';
 export { DrawerScreen } from '../tools/DrawerScreen';
 export { EditPointScreen } from '../point/EditPointScreen';
 export { FaultScreen } from '../fault/FaultScreen';
+export { FaultsScreen } from '../faults/FaultsScreen';
 export { FitScreen } from '../fit/FitScreen';
 export { FlowScreen } from '../scale/FlowScreen';
 export { HistoryScreen } from '../set/HistoryScreen';

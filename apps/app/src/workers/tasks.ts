@@ -8,8 +8,8 @@ import {
   supplyBudgets,
 } from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
-import { dictionaryOf } from '@keypost/core/fault';
-import type { Dictionary } from '@keypost/core/fault';
+import { dictionaryOf, sharedParts } from '@keypost/core/fault';
+import type { Dictionary, SharedPart } from '@keypost/core/fault';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { executeLadder } from '@keypost/core/switching';
 import type { LadderExecuted, LadderExecution } from '@keypost/core/switching';
@@ -43,6 +43,8 @@ export interface Tasks {
   executeLadder: { given: LadderExecution; answer: LadderExecuted };
   /** What a point shows with each thing that can be wrong. */
   faults: { given: { job: JobContent; pointId: string }; answer: Dictionary };
+  /** What several points of a job hang on. */
+  shared: { given: { job: JobContent }; answer: SharedPart[] };
 }
 
 export type TaskName = keyof Tasks;
@@ -108,6 +110,10 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
   *faults({ job, pointId }) {
     yield 0;
     return dictionaryOf(analyse(new JobIndex(job), pointId));
+  },
+  *shared({ job }) {
+    yield 0;
+    return sharedParts(new JobIndex(job));
   },
   *execute({ request, kind }) {
     return yield* executeAll(request, plcCode(request, kind));

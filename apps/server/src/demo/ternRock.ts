@@ -12,6 +12,7 @@ import { FIELD_POINTS } from './fieldPoints.ts';
 import { INPUT_POINTS } from './inputPoints.ts';
 import { MODULES } from './modules.ts';
 import { ownKind } from './ownKind.ts';
+import { faultWork } from './faultWork.ts';
 import { scaledWork } from './scalingWork.ts';
 import { fitted, prepared, setAtDevices } from './settingWork.ts';
 import type { SimulatorPorts } from '../simulators/start.ts';
@@ -73,7 +74,8 @@ export function ternRock(ports: SimulatorPorts = USUAL_PORTS): JobContent {
       idOf(tag),
     ),
   );
-  return applyHistory(set, [...worked, ...by(JON, fitted(set, landedIds))]);
+  const loose = set.wires.find(({ id }) => id === 'zs-111-b-2')?.number ?? '';
+  return applyHistory(set, [...worked, ...by(JON, fitted(set, landedIds)), ...faultWork(loose)]);
 }
 
 /** Supplies, modules, then every point with what belongs to it. */

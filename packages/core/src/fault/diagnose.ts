@@ -1,4 +1,5 @@
 import type { Dictionary, DictionaryRow } from './dictionary.ts';
+import type { FaultSort } from '../model/index.ts';
 import { WEIGHT } from './pointFault.ts';
 import { alike, density, isReading, scaleSpan, within } from './sight.ts';
 import type { Sight } from './sight.ts';
@@ -62,10 +63,40 @@ export function groupsOf({ rows }: Dictionary): DictionaryRow[][] {
 /** How likely it is, before anything was seen, that nothing is wrong though somebody says so. */
 const NOTHING = 0.5;
 
-const weightOf = ({ fault }: DictionaryRow): number => (fault ? WEIGHT[fault.likely] : NOTHING);
+/** How often each sort of fault was mended before. */
+export type Counts = ReadonlyMap<FaultSort, number>;
 
-/** Suspects after what was seen, the likeliest first. */
-export function suspects(groups: readonly (readonly DictionaryRow[])[], seen: readonly Seen[]): Suspect[] {
+/** What is told beforehand counts as much as so many faults that were mended. */
+const PRIOR = 20;
+
+/**
+ * How likely a fault is before anything was seen: by its class, and by what was mended before. Its sort's share moves
+ * from what is told beforehand to what was counted (the mean of a Dirichlet distribution).
+ */
+function weights(
+  groups: readonly (readonly DictionaryRow[])[],
+  counts: Counts,
+): (row: DictionaryRow) => number {
+  const told = new Map<FaultSort, number>();
+  for (const { fault } of groups.flat())
+    if (fault) told.set(fault.sort, (told.get(fault.sort) ?? 0) + WEIGHT[fault.likely]);
+  const all = [...told.values()].reduce((sum, weight) => sum + weight, 0);
+  const mended = [...told.keys()].reduce((sum, sort) => sum + (counts.get(sort) ?? 0), 0);
+  return ({ fault }) => {
+    if (!fault) return NOTHING;
+    const share = (told.get(fault.sort) ?? 0) / all;
+    const learned = (PRIOR * share + (counts.get(fault.sort) ?? 0)) / (PRIOR + mended);
+    return (WEIGHT[fault.likely] * learned) / share;
+  };
+}
+
+/** Suspects after what was seen, the likeliest first. @param counts what was mended before in this job. */
+export function suspects(
+  groups: readonly (readonly DictionaryRow[])[],
+  seen: readonly Seen[],
+  counts: Counts = new Map(),
+): Suspect[] {
+  const weightOf = weights(groups, counts);
   const wrong = seen.map(({ look, is }) =>
     misread(
       groups.flatMap((rows) => rows.flatMap(({ sights }) => sights[look] ?? [])),

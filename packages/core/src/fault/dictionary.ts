@@ -36,7 +36,13 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets: Nets = { away: analysis.away.netlist, present: analysis.present.netlist };
   const row = (fault: PointFault | undefined): DictionaryRow => ({
-    fault: fault && { id: fault.id, what: fault.what, place: fault.place, likely: fault.likely },
+    fault: fault && {
+      id: fault.id,
+      what: fault.what,
+      place: fault.place,
+      sort: fault.sort,
+      likely: fault.likely,
+    },
     sights: sightsOf(analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
   });
   return {

@@ -1,3 +1,4 @@
+export type { KnownFault } from './pointFault.ts';
 export { groupsOf, suspects, unexplained } from './diagnose.ts';
 export type { Seen, Suspect } from './diagnose.ts';
 export { dictionaryOf, hasDictionary, sightsOf } from './dictionary.ts';
@@ -6,5 +7,7 @@ export type { Look } from './looks.ts';
 export { lookText } from './lookText.ts';
 export { hereAfter, nextLooks, secondsTo } from './nextLook.ts';
 export type { Proposal } from './nextLook.ts';
+export { sharedParts, sharedSuspects } from './shared.ts';
+export type { Does, SharedPart, SharedSuspect } from './shared.ts';
 export { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
 export type { Sight } from './sight.ts';

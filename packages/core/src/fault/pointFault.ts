@@ -1,5 +1,6 @@
 import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
+import type { FaultSort } from '../model/index.ts';
 
 /** Where something is broken. */
 export type FaultPlace =
@@ -35,6 +36,7 @@ export interface KnownFault {
   readonly id: string;
   readonly what: Message;
   readonly place: FaultPlace;
+  readonly sort: FaultSort;
   readonly likely: Likelihood;
 }
 

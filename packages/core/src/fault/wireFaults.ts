@@ -5,7 +5,7 @@ import { exactly, faults } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
-import type { Wire } from '../model/index.ts';
+import type { FaultSort, Wire } from '../model/index.ts';
 import { ownWiresOf } from './ownWires.ts';
 import { both } from './pointFault.ts';
 import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
@@ -21,24 +21,33 @@ export function wireFaults(analysis: Analysis): PointFault[] {
   const wires = ownWiresOf(analysis);
   const name = (ref: string): Message | string => refText(index, ref);
   const fault = (
+    sort: FaultSort,
     id: string,
     what: Message,
     place: FaultPlace,
     likely: Likelihood,
     act: (netlist: Netlist) => Netlist,
-  ): PointFault => ({ id, what, place, likely, leaves: both(act) });
+  ): PointFault => ({ id, what, place, sort, likely, leaves: both(act) });
   const rails = ['+', '-'].map((pole) => `${supply.id}:${pole}`);
   return [
     ...wires.flatMap((wire) => {
       const { id, number, from, to } = wire;
       const ends = { number, from: name(from), to: name(to) };
       return [
-        fault(`open ${id}`, say('fault.wire-open', ends), ofWires(wire), 'often', faults.open(id)),
-        fault(`weak ${id}`, say('fault.wire-weak', ends), ofWires(wire), 'usual', weak(id)),
+        fault(
+          'wire-open',
+          `open ${id}`,
+          say('fault.wire-open', ends),
+          ofWires(wire),
+          'often',
+          faults.open(id),
+        ),
+        fault('wire-weak', `weak ${id}`, say('fault.wire-weak', ends), ofWires(wire), 'usual', weak(id)),
         ...rails
           .filter((rail) => rail !== from && rail !== to)
           .map((rail) =>
             fault(
+              'wire-short',
               `short ${id} ${rail}`,
               say('fault.short-to', { number, to: name(rail) }),
               ofWires(wire),
@@ -50,6 +59,7 @@ export function wireFaults(analysis: Analysis): PointFault[] {
     }),
     ...pairsAt(wires).map(([first, second, item]) =>
       fault(
+        'wires-exchanged',
         `exchanged ${first.id} ${second.id} ${item}`,
         say('fault.wires-exchanged', {
           first: first.number,

@@ -10,6 +10,7 @@ import {
   Description,
   Device,
   Entry,
+  FaultRecord,
   FigurePath,
   Id,
   JobHead,
@@ -53,6 +54,7 @@ const NewStamp = Stamp.omit({ by: true, at: true, undone: true });
 const NewResult = Result.omit({ by: true, at: true });
 const NewEntry = Entry.omit({ by: true, at: true });
 const NewFigure = z.object(OwnFigure.shape).omit({ by: true, at: true });
+const NewFault = FaultRecord.omit({ by: true, at: true });
 const NewCalibration = Calibration.omit({ by: true, at: true });
 
 const SINGLE = [
@@ -161,6 +163,7 @@ const SINGLE = [
   z.object({ kind: z.literal('setScaling'), pointId: Id, scaling: Scaling.nullable() }),
   /** What switches at a point's value; null takes all of it away. */
   z.object({ kind: z.literal('setSwitching'), pointId: Id, switching: Switching.nullable() }),
+  z.object({ kind: z.literal('reportFault'), fault: NewFault }),
   z.object({ kind: z.literal('calibrate'), calibrations: z.array(NewCalibration).min(1).max(70) }),
   z.object({ kind: z.literal('record'), results: z.array(NewResult).min(1).max(50) }),
 ] as const;

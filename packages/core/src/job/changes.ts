@@ -180,6 +180,7 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
       point.id === pointId ? withOptional(point, 'switching', switching) : point,
     ),
   }),
+  reportFault: (job, { fault }, actor) => ({ ...job, faults: [...job.faults, { ...fault, ...actor }] }),
   calibrate: (job, { calibrations }, actor) => ({
     ...job,
     calibrations: [...job.calibrations, ...calibrations.map((row) => ({ ...row, ...actor }))],
@@ -387,7 +388,9 @@ function sameTerminals(job: JobContent, a: Device, b: Device): boolean {
 
 function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const point = pointOf(job, id);
-  const kept = [...job.results, ...job.calibrations].filter(({ pointId }) => pointId === id).length;
+  const kept = [...job.results, ...job.calibrations, ...job.faults].filter(
+    ({ pointId }) => pointId === id,
+  ).length;
   if (kept) refuse(say('job.holds-stored-which-never', { point: point.tag, kept }), 'id');
   // A device stays while another point is about it.
   const gone = [...(isShared(job, point) ? [] : [point.deviceId]), ...(point.helperIds ?? [])];

@@ -3,6 +3,8 @@ export { ownWires, planDifferences, printedAt, refText, terminalName } from './a
 export { Change, NOBODY, partsOf } from './changeSchema.ts';
 export type { Actor, SingleChange } from './changeSchema.ts';
 export { applyChange, applyHistory } from './changes.ts';
+export { faultCases, mendedCounts, openCase } from './faultCases.ts';
+export type { FaultCase } from './faultCases.ts';
 export { feedersOf, minusOf, plusOf } from './feeders.ts';
 export { canBeStopped, checkIntegrity } from './integrity.ts';
 export { descriptionOf, parametersOf } from './itemParameters.ts';

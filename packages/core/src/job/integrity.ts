@@ -9,6 +9,7 @@ import { feedersOf } from './feeders.ts';
 import { imageOf } from './addresses.ts';
 import { onIds, onLists, onRows } from './checkedOnce.ts';
 import { checkOwnKinds } from './ownKindIntegrity.ts';
+import { checkFaults } from './faultIntegrity.ts';
 import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
 import { checkPrograms } from './programs.ts';
@@ -27,6 +28,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...ABOUT_POINTS.flatMap((check) => check(job)),
     ...checkSettingRows(job),
     ...CALIBRATIONS(job),
+    ...FAULTS(job),
     ...(typeProblems.length ? [] : LANDED.flatMap((check) => check(job))),
   ];
 }
@@ -47,9 +49,10 @@ const TYPES = onLists(['modules', 'devices', ...KINDS], checkTypes);
 const SUPPLIES = onLists(['supplies'], checkSupplies);
 const OWNERS = onLists(['points', 'devices', 'modules', ...KINDS], checkOwners);
 const PROGRAMS = onLists(['points', 'devices', 'ownDevices'], checkPrograms);
-const ABOUT_POINTS = (['stamps', 'results', 'calibrations'] as const).map((name) =>
+const ABOUT_POINTS = (['stamps', 'results', 'calibrations', 'faults'] as const).map((name) =>
   onRows(name, ['points'], (job) => aboutPoint(job, name)),
 );
+const FAULTS = onLists(['faults'], checkFaults);
 const CALIBRATIONS = onLists(['calibrations'], checkCalibrations);
 const LANDED = [checkWires, checkAddresses].map((check) =>
   onLists(['wires', 'points', ...ITEMS, ...KINDS], check),
@@ -249,7 +252,7 @@ export function canBeStopped(job: JobContent, id: string): boolean {
 }
 
 /** What is about a point that the job does not hold. */
-function aboutPoint(job: JobContent, collection: 'stamps' | 'results' | 'calibrations') {
+function aboutPoint(job: JobContent, collection: 'stamps' | 'results' | 'calibrations' | 'faults') {
   const points = pointIds(job.points);
   return ({ pointId }: { readonly pointId: string }, i: number): Problem[] =>
     points.has(pointId)

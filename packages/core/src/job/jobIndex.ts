@@ -36,6 +36,7 @@ export class JobIndex {
   private readonly wires: ReadonlyMap<string, readonly Wire[]>;
   private byId?: ReadonlyMap<string, Wire>;
   private entries?: ReadonlyMap<string, readonly Entry[]>;
+  private mended?: ReadonlyMap<string, Mends>;
   private planned?: ReadonlyMap<string, readonly Wire[]>;
   private readonly ports = new Map<string, readonly Port[]>();
 
@@ -110,6 +111,12 @@ export class JobIndex {
   entriesOf = (itemId: string): readonly Entry[] => {
     this.entries ??= byItem(this.job.entries);
     return this.entries.get(itemId) ?? [];
+  };
+
+  /** When a wire or part was mended, in order; ISO 8601, UTC. @param how `swapped`: only when it was put in for another. */
+  mendsOf = (id: string, how: 'any' | 'swapped' = 'any'): readonly string[] => {
+    this.mended ??= mends(this.job);
+    return this.mended.get(id)?.[how] ?? [];
   };
 
   /** Wires that the plan puts on a terminal, whatever was found there. */
@@ -290,6 +297,28 @@ function byDevice(points: readonly Point[]): Map<string, Point[]> {
       if (list) list.push(point);
       else map.set(id, [point]);
     }
+  return map;
+}
+
+/** When something was mended, and when it was put in for another. */
+interface Mends {
+  readonly any: string[];
+  readonly swapped: string[];
+}
+
+function mends({ faults }: JobContent): Map<string, Mends> {
+  const map = new Map<string, Mends>();
+  const of = (id: string): Mends => {
+    const own = map.get(id) ?? { any: [], swapped: [] };
+    map.set(id, own);
+    return own;
+  };
+  for (const { body, at } of faults) {
+    if (body.kind !== 'mended') continue;
+    for (const id of new Set([...body.touched, ...(body.swapped === undefined ? [] : [body.swapped])]))
+      of(id).any.push(at);
+    if (body.swapped !== undefined) of(body.swapped).swapped.push(at);
+  }
   return map;
 }
 

@@ -22,11 +22,15 @@ export interface Present {
 
 /**
  * What is known of a part's parameters: the last that was seen of each, less what a later change of another put back.
+ * Of a part that was put in for another nothing is known yet.
  * @param until leaves out what came after; ISO 8601, UTC.
  */
 export function presentValues(index: JobIndex, itemId: string, until?: string): Present {
   const item = index.device(itemId) ?? index.module(itemId);
-  const entries = index.entriesOf(itemId).filter(({ at }) => until === undefined || at <= until);
+  const swapped = index.mendsOf(itemId, 'swapped').findLast((at) => until === undefined || at <= until);
+  const entries = index
+    .entriesOf(itemId)
+    .filter(({ at }) => (until === undefined || at <= until) && (swapped === undefined || at > swapped));
   const parameters = item && entries.length ? parametersOf(index.job, itemId) : [];
   const values = new Map<string, Seen>();
   const wiped = new Map<string, Parameter>();

@@ -20,6 +20,7 @@ const RECORDS: Partial<Record<RowChange['collection'], Message>> = {
   results: say('job.undo-result'),
   entries: say('job.undo-entry'),
   calibrations: say('job.undo-calibration'),
+  faults: say('job.undo-fault'),
 };
 
 /** Why a change cannot be undone, whatever was done since; nothing where it can. */

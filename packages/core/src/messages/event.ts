@@ -79,6 +79,12 @@ export const EVENT = {
   }) => `${tag}: field point ${written(read)} ${unitIn} is ${written(value)} ${unitOut}`,
   'event.calibration-void': ({ tag, reason }: { tag: string; reason: string }) =>
     `${tag}: a calibration taken back. Why: ${reason}`,
+  'event.fault-opened': ({ tag, symptom }: { tag: string; symptom: string }) =>
+    `${tag} does not work: ${symptom}`,
+  'event.fault-seen': ({ tag, looks }: { tag: string; looks: number }) =>
+    `${tag}: fault handed over with ${looks} looks`,
+  'event.fault-mended': ({ tag, what, done }: { tag: string; what: string; done: string }) =>
+    `${tag} mended. It was: ${what}. Done: ${done}`,
   'event.no-table': ({ tag }: { tag: string }) => `${tag}: no table in force`,
   'event.table': ({ tag, table }: { tag: string; table: string }) => `${tag}: ${table} table in force`,
   'event.transmitter': ({

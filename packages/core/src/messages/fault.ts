@@ -23,6 +23,12 @@ export const FAULT = {
     `Volts, red lead on ${red}, black on ${black}`,
   'fault.look-ohms': ({ from, to }: { from: string; to: string }) => `Ohms between ${from} and ${to}`,
   'fault.look-dead': 'Power off',
+  'fault.shared-supply': ({ supply }: { supply: string }) => `${supply}: supply, fuse or breaker`,
+  'fault.shared-module': ({ module }: { module: string }) => `Module ${module}`,
+  'fault.shared-common': ({ module, common }: { module: string; common: string }) =>
+    `Common ${common} of ${module}: its wire, its terminal`,
+  'fault.shared-cable': ({ cable }: { cable: string }) => `Cable ${cable}`,
+  'fault.shared-plan': ({ plan }: { plan: string }) => `Network ${plan}`,
   'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',

@@ -32,6 +32,9 @@ export const JOB = {
     'What was found or left stays as it was written. Enter it again where it was wrong: the last entry counts.',
   'job.undo-calibration':
     'A calibration stays as it was recorded. Declare it void where it stands, with a reason.',
+  'job.undo-fault':
+    'What was reported and mended stays as it was recorded. Report it anew where it is not so.',
+  'job.fault-not-open': ({ of }: { of: string }) => `The point has no open fault “${of}”.`,
   'job.undo-moved': ({ rows }: { rows: readonly string[] }) =>
     `Changed again since: ${rows.slice(0, 4).join(', ')}${rows.length > 4 ? ` and ${rows.length - 4} more` : ''}. Undo the later change first.`,
   'job.undo-rests': 'It cannot be undone any more, since other things rest on it by now.',

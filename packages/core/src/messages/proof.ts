@@ -139,6 +139,7 @@ export const PROOF = {
   'proof.without-target': ({ name }: { name: string }) => `${name} without target`,
   'proof.as-expected-2': 'as expected',
   'proof.next-choose-channel': 'Next: choose a channel',
+  'proof.fault-open': ({ symptom }: { symptom: string }) => `Does not work: ${symptom}`,
   'proof.proven': 'Proven',
   'proof.values-differ': ({ differ, required }: { differ: number; required: number }) =>
     `${differ} of ${required} values differ`,

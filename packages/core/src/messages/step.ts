@@ -73,6 +73,7 @@ export const STEP = {
   'step.the-figures-of': ({ tag }: { tag: string }) => `the figures of ${tag}`,
   'step.the-settings-of': ({ tag }: { tag: string }) => `the settings of ${tag}`,
   'step.supply': ({ supply }: { supply: string }) => `supply ${supply}`,
+  'step.mended': ({ what }: { what: string }) => `${what} was mended`,
   'step.point-itself': 'the point itself',
   'step.follow-site-lock-off':
     'Follow the site’s lock-off rules; mains only for people licensed or authorised under the local code.',

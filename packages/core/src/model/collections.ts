@@ -16,6 +16,7 @@ import {
   Supply,
   Wire,
 } from './job.ts';
+import { FaultRecord } from './fault.ts';
 import { Calibration } from './scaling.ts';
 import { ShortText } from './words.ts';
 
@@ -241,6 +242,19 @@ export const COLLECTIONS = {
       id: ID,
       pointId: POINT,
       body: { label: 'calibration', json: true, folded: true },
+      by: BY,
+      at: AT,
+    },
+  }),
+  faults: collection({
+    row: FaultRecord,
+    table: 'fault',
+    label: 'Fault',
+    max: 20_000,
+    fields: {
+      id: ID,
+      pointId: POINT,
+      body: { label: 'fault', json: true, folded: true },
       by: BY,
       at: AT,
     },

@@ -51,6 +51,8 @@ export {
   splitRef,
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
+export { FaultBody, FaultRecord } from './fault.ts';
+export type { FaultSort } from './fault.ts';
 export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
 export type { Problem } from './problem.ts';
 export {

@@ -89,6 +89,13 @@ export const aboutPoint = oncePer(({ index, point, device, ports, scope }: Point
     scope.wires.flatMap(({ from, to }) => [from, to]).map((ref) => splitRef(ref).item),
   );
   return {
+    ...mended(index, [
+      point.id,
+      ...scope.wires.map(({ id }) => id),
+      ...scope.deviceIds,
+      ...scope.parts.keys(),
+      ...supplies,
+    ]),
     [`point:${point.id}`]: hashOf({
       outputId: point.outputId,
       bit: point.bit,
@@ -118,6 +125,15 @@ export const aboutPoint = oncePer(({ index, point, device, ports, scope }: Point
     ),
   };
 });
+
+/** What of these was mended, and when. */
+const mended = (index: JobIndex, ids: readonly string[]): Fingerprint =>
+  Object.fromEntries(
+    ids.flatMap((id) => {
+      const times = index.mendsOf(id);
+      return times.length ? [[`mended:${id}`, hashOf(times)]] : [];
+    }),
+  );
 
 /** The parts of a fingerprint that stand otherwise now, or are there no more; what has come since counts too. */
 export function changedParts(before: Fingerprint, now: Fingerprint): string[] {

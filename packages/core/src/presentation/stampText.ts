@@ -74,6 +74,8 @@ export function changedText(index: JobIndex, changed: readonly string[]): Messag
         return say('step.the-settings-of', { tag });
       case 'supply':
         return say('step.supply', { supply: index.supply(id)?.tag ?? '' });
+      case 'mended':
+        return say('step.mended', { what: nameOf(index, id) });
       case 'point':
         return say('step.point-itself');
       default:
@@ -82,3 +84,10 @@ export function changedText(index: JobIndex, changed: readonly string[]): Messag
   });
   return say('text.list', { parts: distinct(said) });
 }
+
+/** A wire by its number, a point, a part or a supply by its tag. */
+const nameOf = (index: JobIndex, id: string): string =>
+  index.job.wires.find((row) => row.id === id)?.number ??
+  index.job.points.find((row) => row.id === id)?.tag ??
+  (index.device(id) ?? index.module(id) ?? index.supply(id))?.tag ??
+  id;

@@ -5,6 +5,7 @@ import { analyse } from '../analysis/index.ts';
 import { judge } from '../verdict/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import type { Judgement } from '../verdict/index.ts';
+import { openCase } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import { BySection } from './sectioned.ts';
 import { landSteps, stampedSteps } from '../presentation/index.ts';
@@ -57,6 +58,7 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
   const verdict = judge(analysis);
   const parts = stageParts(job, analysis, verdict);
   const overall = worst(parts);
+  const fault = openCase(job, point.id);
   const failed = [...holdingResults(analysis.context).values()].find((result) => !result.pass);
   return {
     pointId: point.id,
@@ -64,15 +66,18 @@ export function progressOf(job: JobContent, analysis: Analysis): PointProgress {
     name: point.name,
     verdict,
     stages: parts.map(({ stage, mark }) => ({ stage, mark })),
-    overall,
+    // Whatever was proven: somebody says that it does not work.
+    overall: fault && overall !== 'cannot' ? 'failed' : overall,
     line:
       verdict.status === 'cannot' || verdict.status === 'doubtful'
         ? shortReason(verdict)
-        : failed
-          ? failedLine(failed)
-          : verdict.status === 'open'
-            ? say('proof.next-choose-channel')
-            : (parts.find(({ next }) => next)?.next ?? say('proof.proven')),
+        : fault
+          ? say('proof.fault-open', { symptom: fault.symptom })
+          : failed
+            ? failedLine(failed)
+            : verdict.status === 'open'
+              ? say('proof.next-choose-channel')
+              : (parts.find(({ next }) => next)?.next ?? say('proof.proven')),
   };
 }
 

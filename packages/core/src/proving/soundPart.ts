@@ -92,6 +92,7 @@ function looseRows(job: JobContent): DamagedRow[] {
     stamps: (row: JobContent['stamps'][number]) => !points.has(row.pointId),
     results: (row: JobContent['results'][number]) => !points.has(row.pointId),
     calibrations: (row: JobContent['calibrations'][number]) => !points.has(row.pointId),
+    faults: (row: JobContent['faults'][number]) => !points.has(row.pointId),
     entries: (row: JobContent['entries'][number]) => !terminals.has(row.itemId),
   };
   const found = COLLECTION_NAMES.flatMap((collection) =>

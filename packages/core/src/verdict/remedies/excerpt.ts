@@ -29,6 +29,8 @@ export function excerpt(
     stamps: [],
     results: [],
     calibrations: [],
+    // What was mended counts for what was proven, not for the circuit; a part that was swapped is set anew.
+    faults: job.faults.filter(({ body }) => body.kind === 'mended' && body.swapped !== undefined),
     // What was set counts for the circuit; plans of buses do not.
     entries: job.entries.filter(({ itemId }) => ids.has(itemId) || moduleIds.has(itemId)),
     plans: [],
