@@ -41,7 +41,18 @@ const STAGES = [
   'log',
   'fault',
 ];
-const PLACES = ['allocate', 'board', 'buses', 'faults', 'jobs', 'kinds', 'panel', 'trial', 'wirelist'];
+const PLACES = [
+  'allocate',
+  'board',
+  'buses',
+  'faults',
+  'jobs',
+  'kinds',
+  'panel',
+  'practice',
+  'trial',
+  'wirelist',
+];
 const inApp = (folders) => `^apps/app/src/(${folders.join('|')})/`;
 /** `ui` and `data` stand on the same step: a theme is a setting, a conflict is shown. */
 const above = (i) => GROUND.slice(Math.max(i, 1) + 1);

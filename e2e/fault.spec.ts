@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { BOARD, known } from './story.ts';
+import { BOARD, choose, known } from './story.ts';
 
 test.beforeEach(({ page }) => known(page));
 
@@ -47,4 +47,44 @@ test('a newcomer finds a wire that is off by doing only what is proposed', async
   // It is looked for here only: the job is as it was.
   await page.goto(`${BOARD}/log`);
   await expect(page.getByText(/PX-112.*interrupted/)).toHaveCount(0);
+});
+
+test('an open fault is handed over, mended, and kept; the point says that it is to be proven again', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/faults`);
+  await page.getByRole('link', { name: /^LX-215/ }).click();
+  await expect(page.getByRole('group', { name: 'Open fault' })).toContainText('No level');
+  await page.getByLabel('A word for who takes over').fill('Look at the common first');
+  await page.getByRole('button', { name: /^Hand over what was seen/ }).click();
+  await expect(page.getByRole('group', { name: 'Open fault' })).toContainText(
+    /Handed over .* MR: Look at the common first/,
+  );
+  await page.getByRole('button', { name: 'Mended' }).click();
+  await choose(page, 'It was', 'Something else');
+  await page.getByRole('button', { name: 'Store: it works again' }).click();
+  await expect(page.getByText('Say what it was.')).toBeVisible();
+  await page.getByLabel('What it was').fill('Bridge of the common was loose');
+  await page.getByLabel('What was done').fill('Clamped anew');
+  await page.getByRole('button', { name: 'Store: it works again' }).click();
+  await expect(page.getByRole('group', { name: 'Mended here before' })).toContainText(
+    'Bridge of the common was loose',
+  );
+  await page.goto(`${BOARD}/faults`);
+  await expect(page.getByRole('link', { name: /^LX-215/ })).toHaveCount(0);
+  await expect(page.getByRole('list', { name: 'Mended' })).toContainText('LX-215');
+});
+
+test('points that fail together lead to what they share', async ({ page }) => {
+  await page.goto(`${BOARD}/faults`);
+  const card = page.getByRole('group', { name: 'Several at once' });
+  for (const tag of ['WT-222', 'FT-235']) {
+    const one = card.getByRole('radiogroup', { name: tag });
+    await one.getByRole('radio', { name: 'Not looked' }).click();
+  }
+  for (const value of ['px-115', 'ut-224', 'ft-232', 'ls-202'])
+    await choose(page, 'One more point that fails', { value });
+  await expect(
+    card.getByRole('list', { name: 'What they share' }).getByRole('listitem').first(),
+  ).toContainText(/DI 3/);
 });

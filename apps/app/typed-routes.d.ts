@@ -21,6 +21,10 @@ declare module 'expo-router' {
           }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownInputParams & { jobId: string | number } }
+        | {
+            pathname: `/job/[jobId]/practice`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
         | { pathname: `/job/[jobId]/faults`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownInputParams & { jobId: string | number } }
@@ -38,6 +42,10 @@ declare module 'expo-router' {
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
             params: Router.UnknownInputParams & { jobId: string | number; planId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/practice/[code]`;
+            params: Router.UnknownInputParams & { jobId: string | number; code: string | number };
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/edit`;
@@ -164,6 +172,7 @@ declare module 'expo-router' {
         | { pathname: `/job/[jobId]/allocate`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownOutputParams & { jobId: string } }
+        | { pathname: `/job/[jobId]/practice`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/faults`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownOutputParams & { jobId: string } }
@@ -175,6 +184,10 @@ declare module 'expo-router' {
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
             params: Router.UnknownOutputParams & { jobId: string; planId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/practice/[code]`;
+            params: Router.UnknownOutputParams & { jobId: string; code: string };
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/edit`;
@@ -307,6 +320,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/allocate${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/buses${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/practice${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/faults${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/kinds${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/live${`?${string}` | `#${string}` | ''}`
@@ -316,6 +330,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/supplies${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/wires${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/plan/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/practice/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/edit${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/fit${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/history${`?${string}` | `#${string}` | ''}`
@@ -353,6 +368,10 @@ declare module 'expo-router' {
           }
         | { pathname: `/job/[jobId]/buses`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]`; params: Router.UnknownInputParams & { jobId: string | number } }
+        | {
+            pathname: `/job/[jobId]/practice`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
         | { pathname: `/job/[jobId]/faults`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/kinds`; params: Router.UnknownInputParams & { jobId: string | number } }
         | { pathname: `/job/[jobId]/live`; params: Router.UnknownInputParams & { jobId: string | number } }
@@ -370,6 +389,10 @@ declare module 'expo-router' {
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
             params: Router.UnknownInputParams & { jobId: string | number; planId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/practice/[code]`;
+            params: Router.UnknownInputParams & { jobId: string | number; code: string | number };
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/edit`;

@@ -7,6 +7,7 @@ import { Loaded } from '../data/Loaded';
 import { MendedRow } from '../fault/FaultHistory';
 import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
+import { ButtonLink } from '../ui/ButtonLink';
 import { Card, Row } from '../ui/Card';
 import { dateAndTime } from '../ui/dates';
 import { MoreRow } from '../ui/MoreRow';
@@ -44,7 +45,12 @@ function Faults({ view }: { view: JobView }) {
           <SeveralCard view={view} open={open} />
         </>
       }
-      right={<MendedCard view={view} cases={mended} />}
+      right={
+        <>
+          <MendedCard view={view} cases={mended} />
+          <ButtonLink label="Practice finding faults" to={`/job/${view.id}/practice`} />
+        </>
+      }
     />
   );
 }

@@ -33,6 +33,8 @@ export { PartsScreen } from '../parts/PartsScreen';
 export { PlanScreen } from '../buses/PlanScreen';
 export { PointLogScreen } from '../log/PointLogScreen';
 export { PortPlanScreen } from '../buses/PortPlanScreen';
+export { PracticeScreen } from '../practice/PracticeScreen';
+export { RoundScreen } from '../practice/RoundScreen';
 export { ProgramScreen } from '../prove/ProgramScreen';
 export { ProveScreen } from '../prove/ProveScreen';
 export { RelayScreen } from '../relay/RelayScreen';

@@ -30,14 +30,15 @@ export interface Here {
 }
 
 /** Where one stands after what was seen last. */
-export function hereAfter({ looks }: Dictionary, seen: readonly Seen[]): Here {
-  return seen.reduce<Here>((here, { look: at }) => {
-    const look = looks[at];
-    return look
-      ? { spot: look.spot, state: look.state === 'any' ? here.state : look.state, power: look.power }
-      : here;
-  }, {});
-}
+export const hereAfter = ({ looks }: Dictionary, seen: readonly Seen[]): Here =>
+  hereFrom(seen.flatMap(({ look }) => looks[look] ?? []));
+
+/** Where one stands after looks. */
+export const hereFrom = (looks: readonly Look[]): Here =>
+  looks.reduce<Here>(
+    (here, { spot, state, power }) => ({ spot, state: state === 'any' ? here.state : state, power }),
+    {},
+  );
 
 /** How long a look takes from where one stands, s. */
 export function secondsTo(here: Here, look: Look): number {

@@ -29,6 +29,12 @@ export const FAULT = {
     `Common ${common} of ${module}: its wire, its terminal`,
   'fault.shared-cable': ({ cable }: { cable: string }) => `Cable ${cable}`,
   'fault.shared-plan': ({ plan }: { plan: string }) => `Network ${plan}`,
+  'practice.mains': ({ volts }: { volts: number }) =>
+    `Your leads stood on ${volts} V. At a real panel that is mains: only who is licensed for it works there, and never from a guess.`,
+  'practice.ohms-live':
+    'Ohms on a live circuit: the meter’s range is burnt, and the reading would have meant nothing. Isolate and prove dead first.',
+  'practice.fuse':
+    'The meter’s current input lay across a supply: its fuse is gone. Current is measured in a wire that was opened, never across.',
   'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',

@@ -1,0 +1,120 @@
+import type { Act } from '@keypost/core/fault';
+import { refText } from '@keypost/core/job';
+import { textOf } from '@keypost/core/messages';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { OpenPoint } from '../point/usePoint';
+import { Button } from '../ui/Button';
+import { Card, Row } from '../ui/Card';
+import { RadioGroup } from '../ui/RadioGroup';
+import { Select } from '../ui/Select';
+import { Text } from '../ui/Text';
+import type { Play } from './useRound';
+
+/** What can be done in a round: the target, the power, what is seen, and the meter. */
+export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
+  const [state, setState] = useState<Act['state']>('away');
+  const [power, setPower] = useState<'on' | 'off'>('on');
+  const { away, present, context } = point.analysis;
+  return (
+    <>
+      <Card title="How it stands">
+        <Row first className="gap-3">
+          <RadioGroup
+            label="Target"
+            value={state}
+            options={[
+              { value: 'away', label: textOf(away.situation.words) },
+              { value: 'present', label: textOf(present.situation.words) },
+            ]}
+            onChange={setState}
+          />
+          <RadioGroup
+            label="Power"
+            value={power}
+            options={[
+              { value: 'on', label: 'On' },
+              { value: 'off', label: 'Isolated, proven dead' },
+            ]}
+            onChange={setPower}
+          />
+        </Row>
+      </Card>
+      {power === 'on' && (
+        <Card title="Look">
+          <Row first className="gap-3">
+            {context.output.indicator !== undefined && (
+              <Button
+                label={`LED of ${context.device.tag}`}
+                onPress={() => play.doAct({ kind: 'sensorLed', state })}
+              />
+            )}
+            <Button
+              label={`LED of ${context.address ?? context.module?.tag ?? 'the input'}`}
+              onPress={() => play.doAct({ kind: 'inputLed', state })}
+            />
+            <Button
+              label={`${context.address ?? 'The bit'} in the program`}
+              onPress={() => play.doAct({ kind: 'bit', state })}
+            />
+          </Row>
+        </Card>
+      )}
+      <Meter point={point} play={play} state={state} power={power} />
+    </>
+  );
+}
+
+function Meter({
+  point: { analysis, index },
+  play,
+  state,
+  power,
+}: {
+  point: OpenPoint;
+  play: Play;
+  state: Act['state'];
+  power: 'on' | 'off';
+}) {
+  const { scope, supply } = analysis.context;
+  const [kind, setKind] = useState<'volts' | 'amps' | 'ohms'>('volts');
+  const refs = [
+    ...new Set([`${supply.id}:+`, `${supply.id}:-`, ...scope.wires.flatMap(({ from, to }) => [from, to])]),
+  ];
+  const [red, setRed] = useState(refs[0] ?? '');
+  const [black, setBlack] = useState(refs[1] ?? '');
+  const options = refs.map((ref) => ({ value: ref, label: textOf(refText(index, ref)) }));
+  const same = red === black;
+  return (
+    <Card title="Meter">
+      <Row first className="gap-3">
+        <RadioGroup
+          label="Range"
+          value={kind}
+          options={[
+            { value: 'volts', label: 'V' },
+            { value: 'amps', label: 'mA' },
+            { value: 'ohms', label: 'Ω' },
+          ]}
+          onChange={setKind}
+        />
+        <Select label="Red lead on" value={red} options={options} onChange={setRed} />
+        <Select label="Black lead on" value={black} options={options} onChange={setBlack} />
+        {kind === 'amps' && (
+          <Text as="small">
+            Between the two ends of a wire the meter takes its place; anywhere else it lies across.
+          </Text>
+        )}
+        <View>
+          <Button
+            label="Measure"
+            kind="main"
+            disabled={same}
+            onPress={() => play.doAct({ kind, red, black, state, power })}
+          />
+        </View>
+        {same && <Text as="small">The leads stand on one terminal: choose two.</Text>}
+      </Row>
+    </Card>
+  );
+}

@@ -1,0 +1,40 @@
+import { JobIndex } from '@keypost/core/job';
+import { oncePer } from '@keypost/core/lists';
+import { codeOfRound, MAX_SEED } from '@keypost/core/fault';
+import type { Level } from '@keypost/core/fault';
+import type { FaultSort, JobContent, Point } from '@keypost/core/model';
+import { contextOf } from '@keypost/core/network';
+
+/** Points in which something can be hidden: those that switch a digital input by their target. */
+export const searchable = oncePer((content: JobContent): Point[] => {
+  const index = new JobIndex(content);
+  return content.points.filter(({ id }) => {
+    const { output, ports } = contextOf(index, id);
+    return output.drivenBy === 'target' && ports[0]?.port.kind === 'digital';
+  });
+});
+
+const anyOf = (count: number): number => Math.floor(Math.random() * count);
+
+/** The code of a new round; any point where none is said. */
+export function newRound(
+  content: JobContent,
+  { level, sort, pointId }: { level: Level; sort: FaultSort | undefined; pointId: string | undefined },
+): string {
+  const points = searchable(content);
+  const id = pointId ?? points[anyOf(points.length)]?.id;
+  const point = content.points.findIndex((one) => one.id === id);
+  return codeOfRound(
+    { level, sort, point, seed: anyOf(MAX_SEED) },
+    content.points.map(({ tag }) => tag),
+  );
+}
+
+/** Rounds that come with the demo. */
+export const SHIPPED: readonly { tag: string; level: Level; sort: undefined; seed: number }[] = [
+  { tag: 'LX-107', level: 'easy', sort: undefined, seed: 11 },
+  { tag: 'PX-112', level: 'easy', sort: undefined, seed: 5 },
+  { tag: 'ZS-110', level: 'usual', sort: undefined, seed: 23 },
+  { tag: 'PX-115', level: 'hard', sort: undefined, seed: 7 },
+  { tag: 'LX-215', level: 'mean', sort: undefined, seed: 3 },
+];

@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { inputs, relayJob } from '../../test/families.ts';
+import { withPoint } from '../../test/jobs.ts';
+import { said } from '../../test/said.ts';
+import { analyse } from '../analysis/index.ts';
+import { JobIndex } from '../job/index.ts';
+import { nth, sure } from '../lists/index.ts';
+import { goodOrder, toldBy } from './debrief.ts';
+import { dictionaryOf } from './dictionary.ts';
+import { codeOfRound, HIDDEN_SORTS, LEVELS, roundOfCode } from './practiceCode.ts';
+import type { Level, RoundKey } from './practiceCode.ts';
+import { act, secondsOfActs } from './practiceMeter.ts';
+import type { Act } from './practiceMeter.ts';
+import { isFound, makeRound } from './practiceRound.ts';
+import type { Round } from './practiceRound.ts';
+
+const JOB = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
+const analysis = analyse(new JobIndex(JOB), 'px-1');
+const dictionary = dictionaryOf(analysis);
+const key = (level: Level, seed: number, more: Partial<RoundKey> = {}): RoundKey => ({
+  level,
+  sort: undefined,
+  point: 0,
+  seed,
+  ...more,
+});
+const round = (level: Level, seed: number, more?: Partial<RoundKey>): Round =>
+  sure(makeRound(analysis, dictionary, key(level, seed, more)));
+const does = (own: Round, doing: Act, before = 9) => act(analysis, dictionary, own, doing, before);
+const seenAt = (own: Round, doing: Act): boolean | number => {
+  const out = does(own, doing);
+  if (out.kind === 'over') throw new Error(said(out.why));
+  return out.is;
+};
+
+describe('the code of a round', () => {
+  const tags = ['PX-1', 'LX-2', 'ZS-3'];
+
+  test('says the same to everybody, however it is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...LEVELS),
+        fc.option(fc.constantFrom(...HIDDEN_SORTS), { nil: undefined }),
+        fc.nat(2),
+        fc.nat(32 ** 3 - 1),
+        (level, sort, point, seed) => {
+          const code = codeOfRound({ level, sort, point, seed }, tags);
+          expect(code).toMatch(/^[0-9A-Z]{3}-[0-9A-Z]{3}-[0-9A-Z]{3}$/);
+          for (const typed of [code, code.toLowerCase(), code.replace(/-/g, ' ')])
+            expect(roundOfCode(typed, tags)).toEqual({ level, sort, point, seed });
+        },
+      ),
+    );
+  });
+
+  test('a sign that is typed wrong, and the code of another job, are no round', () => {
+    const code = codeOfRound(key('usual', 777), tags);
+    expect(roundOfCode(code, ['PX-1', 'LX-2'])).toBeUndefined();
+    const other = code.startsWith('R0') ? `R1${code.slice(2)}` : `E${code.slice(1)}`;
+    expect(roundOfCode(other, tags)).toBeUndefined();
+    for (const none of ['', 'R00', 'hello', '---', `${code}7`])
+      expect(roundOfCode(none, tags)).toBeUndefined();
+  });
+});
+
+describe('what a round hides', () => {
+  test('is the same for everybody, is something that shows, and is of the sort that was asked for', () => {
+    for (const level of LEVELS)
+      for (let seed = 0; seed < 40; seed++) {
+        const own = round(level, seed);
+        expect(round(level, seed).faults.map(({ id }) => id)).toEqual(own.faults.map(({ id }) => id));
+        expect(
+          isFound(
+            dictionary,
+            own,
+            own.faults.map(({ id }) => id),
+          ),
+        ).toBe(true);
+        if (level !== 'mean') expect(own.faults).toHaveLength(1);
+      }
+    expect(nth(round('usual', 3, { sort: 'wire-open' }).faults, 0).sort).toBe('wire-open');
+    expect(makeRound(analysis, dictionary, key('easy', 1, { sort: 'setting' }))).toBeUndefined();
+  });
+
+  test('a mean one has two faults, or something beside it; readings that are wrong come too', () => {
+    const rounds = Array.from({ length: 60 }, (_, seed) => round('mean', seed));
+    expect(rounds.filter(({ faults }) => faults.length === 2).length).toBeGreaterThan(10);
+    expect(rounds.filter(({ herring }) => herring).length).toBeGreaterThan(10);
+    expect(rounds.filter(({ slip }) => slip !== undefined).length).toBeGreaterThan(15);
+    const double = sure(rounds.find(({ faults }) => faults.length === 2));
+    expect(isFound(dictionary, double, [nth(double.faults, 0).id])).toBe(false);
+  });
+});
+
+describe('the meter of a round', () => {
+  const open = sure(
+    Array.from({ length: 200 }, (_, seed) => round('easy', seed)).find(({ faults }) =>
+      /^open .*BK/.test(nth(faults, 0).id),
+    ),
+  );
+  const volts = (red: string, black: string, power: 'on' | 'off' = 'on'): Act => ({
+    kind: 'volts',
+    red,
+    black,
+    state: 'present',
+    power,
+  });
+
+  test('reads what the circuit has with the fault in it', () => {
+    expect(seenAt(open, { kind: 'sensorLed', state: 'present' })).toBe(true);
+    expect(seenAt(open, { kind: 'inputLed', state: 'present' })).toBe(false);
+    expect(Number(seenAt(open, volts('px-1-b:BK', 'px-1-b:BU')))).toBeGreaterThan(20);
+    expect(Math.abs(Number(seenAt(open, volts('m:I0', 'g1:-'))))).toBeLessThan(0.5);
+    expect(seenAt(open, volts('px-1-b:BK', 'px-1-b:BU', 'off'))).toBe(0);
+    expect(seenAt(open, { ...volts('px-1-b:BK', 'm:I0', 'off'), kind: 'ohms' } as Act)).toBeGreaterThan(1e6);
+  });
+
+  test('ohms on what is live, and the current range across a supply, end the round and say why', () => {
+    const live = does(open, { ...volts('px-1-b:BN', 'px-1-b:BU'), kind: 'ohms' } as Act);
+    expect(live.kind === 'over' && said(live.why)).toBe('practice.ohms-live');
+    const across = does(open, { ...volts('g1:+', 'g1:-'), kind: 'amps' } as Act);
+    expect(across.kind === 'over' && said(across.why)).toBe('practice.fuse');
+    // In the place of a wire it reads what flows there: the sensor's own current.
+    const plus = Number(seenAt(open, { ...volts('g1:+', 'px-1-b:BN'), kind: 'amps' } as Act));
+    expect(plus).toBeGreaterThanOrEqual(0);
+    expect(plus).toBeLessThan(0.1);
+  });
+
+  test('leads on mains end the round', () => {
+    const job = relayJob();
+    const own = analyse(new JobIndex(job), 'px-1');
+    const words = dictionaryOf(own);
+    const hidden = sure(makeRound(own, words, key('easy', 1, { sort: 'target' })));
+    const out = act(own, { harmless: 10 }, hidden, volts('g1:+', 'g1:-'), 0);
+    expect(out.kind === 'over' && said(out.why)).toMatch(/^practice\.mains volts=2\d$/);
+  });
+
+  test('a lead that did not hold reads nothing once, and right when it is put on again', () => {
+    const slipped: Round = { ...open, slip: 2 };
+    const reads = (before: number) => {
+      const out = act(analysis, dictionary, slipped, volts('g1:+', 'g1:-'), before);
+      return out.kind === 'seen' ? Math.round(Number(out.is)) : undefined;
+    };
+    expect([reads(1), reads(2), reads(3)]).toEqual([24, 0, 24]);
+  });
+});
+
+test('a debrief tells what each act told, and a good order ends at what was hidden', () => {
+  const own = round('easy', 5);
+  const look: Act = { kind: 'inputLed', state: 'present' };
+  const acts = [look, look, { ...look, kind: 'bit' } as const].map((one) => ({
+    act: one,
+    is: seenAt(own, one),
+  }));
+  const told = toldBy(dictionary, acts);
+  expect(Math.abs(nth(told, 1).bits)).toBeLessThan(0.05);
+  const good = goodOrder(dictionary, (one) =>
+    seenAt(own, { ...one, state: one.state === 'any' ? 'away' : one.state } as Act),
+  );
+  const last = sure(good.steps.at(-1)).likeliest.rows.map(({ fault }) => fault?.id);
+  expect(last).toContain(nth(own.faults, 0).id);
+  expect(good.seconds).toBeGreaterThan(secondsOfActs(analysis, dictionary, [look]) - 1);
+});

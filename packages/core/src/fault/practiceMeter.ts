@@ -1,0 +1,115 @@
+import { nth, seeded } from '../lists/index.ts';
+import { say } from '../messages/index.ts';
+import type { Message } from '../messages/index.ts';
+import type { Analysis } from '../analysis/index.ts';
+import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
+import type { Element, Netlist } from '../circuit/index.ts';
+import { splitRef } from '../model/index.ts';
+import { sightsOf } from './dictionary.ts';
+import type { Dictionary } from './dictionary.ts';
+import type { Look } from './looks.ts';
+import { hereFrom, secondsTo } from './nextLook.ts';
+import type { Round } from './practiceRound.ts';
+import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
+
+/** What somebody does in a round: an indicator that is looked at, or a meter that is put on. */
+export type Act = { readonly state: 'away' | 'present' } & (
+  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
+  | {
+      readonly kind: 'volts' | 'ohms' | 'amps';
+      readonly red: string;
+      readonly black: string;
+      readonly power: 'on' | 'off';
+    }
+);
+
+/** What came of it: what is seen, V, Ω or A; or why the round is over. */
+export type Outcome =
+  { readonly kind: 'seen'; readonly is: boolean | number } | { readonly kind: 'over'; readonly why: Message };
+
+/** The fuse of a meter's current input, A, and its resistance, Ω. */
+const FUSE = 0.4;
+const SHUNT = 1;
+/** More than this on a resistance range is no rest of a charge any more, V. */
+const LIVE = 1;
+
+/** Does something in a round. @param before how many readings of the meter were taken before. */
+export function act(
+  analysis: Analysis,
+  dictionary: Pick<Dictionary, 'harmless'>,
+  round: Round,
+  doing: Act,
+  before: number,
+): Outcome {
+  const noise = seeded(round.key.seed * 97 + before * 13 + 5);
+  const see = (look: Look): boolean | number => {
+    const sight = nth(sightsOf(analysis, [look], round.nets, round.shown), 0);
+    if (!isReading(sight)) return sight.kind === 'either' ? noise() < 0.5 : sight.kind === 'on';
+    if (sight.kind === 'ohms' && sight.max >= NOTHING_CONDUCTS) return NOTHING_CONDUCTS;
+    return middleOf(sight) * (1 + 0.008 * (noise() - 0.5));
+  };
+  const base = { id: '', state: doing.state, spot: 'panel', seconds: 0, power: 'on' } as const;
+  if (!('red' in doing)) return { kind: 'seen', is: see({ ...base, kind: doing.kind }) };
+  const { red, black, power } = doing;
+  const volts = Number(see({ ...base, kind: 'volts', red, black }));
+  if (power === 'on') {
+    if (Math.abs(volts) > dictionary.harmless)
+      return { kind: 'over', why: say('practice.mains', { volts: Math.round(Math.abs(volts)) }) };
+    if (doing.kind === 'ohms' && Math.abs(volts) > LIVE)
+      return { kind: 'over', why: say('practice.ohms-live') };
+  }
+  if (doing.kind === 'amps') {
+    const amps = power === 'on' ? ampsBetween(round.nets[doing.state], red, black) : 0;
+    return Math.abs(amps) > FUSE ? { kind: 'over', why: say('practice.fuse') } : { kind: 'seen', is: amps };
+  }
+  if (round.slip === before) return { kind: 'seen', is: doing.kind === 'ohms' ? NOTHING_CONDUCTS : 0 };
+  if (doing.kind === 'volts') return { kind: 'seen', is: power === 'on' ? volts : 0 };
+  return { kind: 'seen', is: see({ ...base, kind: 'ohms', red, black }) };
+}
+
+/** What flows through a meter of 1 Ω from one node to another, A; between the ends of a wire it takes the wire's place. */
+function ampsBetween(netlist: Netlist, red: string, black: string): number {
+  const there = new Set(netlist.elements.flatMap(nodesOf));
+  if (!there.has(red) || !there.has(black)) return 0;
+  const shunted: Netlist = {
+    ...netlist,
+    elements: [
+      ...netlist.elements.filter((element) => !isWire(element, red, black)),
+      { kind: 'resistor', id: 'shunt', a: red, b: black, ohms: exactly(SHUNT) },
+    ],
+  };
+  return nth(solvedOnce(shunted, [{ kind: 'amps', element: 'shunt' }], 'nominal').bands, 0).nom;
+}
+
+/** Less than this is a wire and no part, Ω. */
+const WIRE_OHMS = 5;
+
+const isWire = (element: Element, a: string, b: string): boolean =>
+  element.kind === 'resistor' &&
+  element.ohms.nom < WIRE_OHMS &&
+  ((element.a === a && element.b === b) || (element.a === b && element.b === a));
+
+/** So long a meter is put on, s. */
+const METER = 25;
+
+/** Where an act is done and how long it takes on the spot. */
+function lookOf({ context }: Analysis, { looks }: Dictionary, doing: Act): Look {
+  const known = looks.find(
+    (look) =>
+      look.kind === doing.kind &&
+      (look.state === doing.state || look.state === 'any') &&
+      (!('red' in look) || ('red' in doing && look.red === doing.red && look.black === doing.black)),
+  );
+  if (known) return known;
+  if (!('red' in doing)) return { ...doing, id: doing.kind, spot: 'panel', seconds: 5, power: 'on' };
+  const { red, black, state, power } = doing;
+  const inField = [red, black].some((ref) => splitRef(ref).item === context.device.id);
+  const kind = doing.kind === 'ohms' ? 'ohms' : 'volts';
+  return { id: '', kind, red, black, state, power, spot: inField ? 'field' : 'panel', seconds: METER };
+}
+
+/** How long acts take one after the other, with ways, the target, and what it takes to isolate, s. */
+export function secondsOfActs(analysis: Analysis, dictionary: Dictionary, acts: readonly Act[]): number {
+  const looks = acts.map((doing) => lookOf(analysis, dictionary, doing));
+  return looks.reduce((sum, look, i) => sum + secondsTo(hereFrom(looks.slice(0, i)), look), 0);
+}
