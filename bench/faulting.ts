@@ -47,6 +47,7 @@ function readingOf(sight: Sight, random: Random): boolean | number {
       ? NOTHING_CONDUCTS
       : Math.max(sight.min, 0.1) * (sight.max / Math.max(sight.min, 0.1)) ** random() * (1 + 0.02 * bell);
   const middle = middleOf(sight);
+  if (sight.kind !== 'volts') return middle + (random() - 0.5) * 0.6 * (sight.max - sight.min);
   return (
     middle + (random() - 0.5) * (0.2 + 0.03 * Math.abs(middle)) + bell * (0.05 + 0.005 * Math.abs(middle))
   );
@@ -54,7 +55,13 @@ function readingOf(sight: Sight, random: Random): boolean | number {
 
 /** A reading that was misread: the other way round, or any volts, or any ohms. */
 const wrongly = (sight: Sight, reading: boolean | number, random: Random): boolean | number =>
-  typeof reading === 'boolean' ? !reading : sight.kind === 'ohms' ? 10 ** (7 * random()) : -5 + 35 * random();
+  typeof reading === 'boolean'
+    ? !reading
+    : sight.kind === 'ohms'
+      ? 10 ** (7 * random())
+      : sight.kind === 'value'
+        ? (1.5 * random() - 0.25) * (sight.span ?? 1)
+        : -5 + 35 * random();
 
 type Chooser = (
   one: Case,
@@ -166,7 +173,7 @@ function casesOf(job: JobContent, analysis: Analysis): Case[] {
     const made = editedJob(job, id);
     // A wire that is gone may take its input out of the circuit that is looked at: then it is no other way.
     const again = made && analyse(new JobIndex(made), pointId, 'nominal');
-    const other = again?.present.inputs.length ? again : undefined;
+    const other = again && (again.present.inputs.length || again.present.measured.length) ? again : undefined;
     const truth = other
       ? sightsOf(
           analysis,
@@ -211,13 +218,22 @@ export function faulting(): void {
   const [own, telling, random, split] = [all(best, 0), all(most, 0), all(anyOf, 0), all(halfSplit, 0)];
   const slipped = all(best, 0.05);
   const sureOfWrong = slipped.filter(({ right, share }) => !right && share > CONTENT);
-  console.log(`Faults of ${analyses.length} switching points of the demo: ${cases.length}`);
+  const values = new Set(
+    analyses
+      .filter(({ context }) => context.output.drivenBy === 'value')
+      .map(({ context }) => context.point.tag),
+  );
+  console.log(
+    `Faults of ${analyses.length} points of the demo, ${values.size} of them values: ${cases.length}`,
+  );
   console.log(`  made by editing the job               ${cases.filter(({ edited }) => edited).length}`);
   console.log(`  that nothing can show                 ${hidden.length}`);
   console.log(
     `  true one first (wanted: 95 %)         ${percent(own.filter(({ right }) => right).length, own.length)}`,
   );
   for (const [where, rows] of [
+    ['of it at points that switch       ', own.filter(({ one }) => !values.has(one.tag))],
+    ['of it at values on analog inputs  ', own.filter(({ one }) => values.has(one.tag))],
     ['of it where no mains can stray    ', own.filter(({ one }) => !strays(one))],
     ['of it where mains could stray     ', own.filter(({ one }) => strays(one))],
   ] as const)

@@ -11,33 +11,20 @@ import { parseTyped } from '../ui/typedNumbers';
 /** What can be seen: an indicator in its two states, or what a meter shows. */
 export function Answer({
   kind,
+  unit,
   isDead,
   onDead,
   onSee,
 }: {
   kind: Look['kind'];
+  /** The unit of a value. */
+  unit?: string;
   /** Somebody said that it is isolated and proven dead. */
   isDead: boolean;
   onDead: (dead: boolean) => void;
   onSee: (is: Seen['is']) => void;
 }) {
-  if (kind === 'ohms' && !isDead)
-    return (
-      <>
-        <Caution>
-          Ohms are never measured on anything live. Isolate it, secure it against being switched on again and
-          prove it dead first: only by who is licensed to, under the local rules.
-        </Caution>
-        <Button label="It is isolated and proven dead" kind="main" onPress={() => onDead(true)} />
-      </>
-    );
-  if (kind === 'ohms')
-    return (
-      <>
-        <ReadField unit="Ω" onSee={onSee} />
-        <Button label="Nothing conducts: the meter shows its limit" onPress={() => onSee(NOTHING_CONDUCTS)} />
-      </>
-    );
+  if (kind === 'ohms') return <Ohms isDead={isDead} onDead={onDead} onSee={onSee} />;
   if (kind === 'volts')
     return (
       <>
@@ -54,6 +41,17 @@ export function Answer({
         <ReadField unit="V" onSee={onSee} />
       </>
     );
+  if (kind === 'value') return <ReadField unit={unit ?? ''} label="The program has" onSee={onSee} />;
+  if (kind === 'milliamps')
+    return (
+      <>
+        <Caution>
+          Opening the loop takes the value away: what it controls may move, and alarms may act. Only once the
+          process is safe with that and everybody knows, and by who is allowed to.
+        </Caution>
+        <ReadField unit="mA" onSee={onSee} />
+      </>
+    );
   const [yes, no] = kind === 'bit' ? ['1', '0'] : ['Lit', 'Dark'];
   return (
     <View className="flex-row gap-3">
@@ -63,7 +61,43 @@ export function Answer({
   );
 }
 
-function ReadField({ unit, onSee }: { unit: 'V' | 'Ω'; onSee: (reading: number) => void }) {
+/** Ohms, once somebody says that it is dead. */
+function Ohms({
+  isDead,
+  onDead,
+  onSee,
+}: {
+  isDead: boolean;
+  onDead: (dead: boolean) => void;
+  onSee: (is: Seen['is']) => void;
+}) {
+  if (!isDead)
+    return (
+      <>
+        <Caution>
+          Ohms are never measured on anything live. Isolate it, secure it against being switched on again and
+          prove it dead first: only by who is licensed to, under the local rules.
+        </Caution>
+        <Button label="It is isolated and proven dead" kind="main" onPress={() => onDead(true)} />
+      </>
+    );
+  return (
+    <>
+      <ReadField unit="Ω" onSee={onSee} />
+      <Button label="Nothing conducts: the meter shows its limit" onPress={() => onSee(NOTHING_CONDUCTS)} />
+    </>
+  );
+}
+
+function ReadField({
+  unit,
+  label = 'The meter shows',
+  onSee,
+}: {
+  unit: string;
+  label?: string;
+  onSee: (reading: number) => void;
+}) {
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const enter = () => {
@@ -76,7 +110,7 @@ function ReadField({ unit, onSee }: { unit: 'V' | 'Ω'; onSee: (reading: number)
   return (
     <>
       <Field
-        label="The meter shows"
+        label={label}
         value={text}
         onChange={setText}
         problem={problem}

@@ -64,11 +64,17 @@ export function LookCard({
           <Text as="small">{textOf(state)}</Text>
           <Text as="strong">{textOf(what)}</Text>
         </View>
-        <Answer kind={look.kind} isDead={isDead} onDead={onDead} onSee={(is) => onSee(best.look, is)} />
+        <Answer
+          kind={look.kind}
+          unit={look.kind === 'value' ? look.unit : undefined}
+          isDead={isDead}
+          onDead={onDead}
+          onSee={(is) => onSee(best.look, is)}
+        />
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
         {here && <Here {...of} look={here.look} onChoose={onChoose} />}
       </Row>
-      <Tells {...of} look={best.look} kind={look.kind} />
+      <Tells {...of} look={best.look} own={look} />
     </Card>
   );
 }
@@ -88,23 +94,25 @@ function Here({
   );
 }
 
-const sightText = (kind: Look['kind'], sight: Sight): string =>
+const sightText = (look: Look, sight: Sight): string =>
   isReading(sight)
-    ? readText(sight.kind, middleOf(sight))
+    ? sight.kind === 'value' && sight.max - sight.min > 0.5 * (sight.span ?? 1)
+      ? 'anything'
+      : readText(look, middleOf(sight))
     : sight.kind === 'either'
       ? 'either'
-      : indicatorText(kind, sight.kind === 'on');
+      : indicatorText(look.kind, sight.kind === 'on');
 
 /** So many of what it could show stand in sight. */
 const SHOWN = 5;
 
 /** What it could show: each reading once, with the likeliest suspect that would make it, and how likely all are. */
-function Tells({ found, look, kind }: Of & { look: number; kind: Look['kind'] }) {
+function Tells({ found, look, own }: Of & { look: number; own: Look }) {
   const readings = new Map<string, { share: number; count: number; first: Suspect }>();
   for (const suspect of found) {
     const sight = suspect.rows[0]?.sights[look];
     if (!sight || suspect.share < 0.005) continue;
-    const text = sightText(kind, sight);
+    const text = sightText(own, sight);
     const known = readings.get(text) ?? { share: 0, count: 0, first: suspect };
     readings.set(text, { ...known, share: known.share + suspect.share, count: known.count + 1 });
   }
@@ -118,7 +126,9 @@ function Tells({ found, look, kind }: Of & { look: number; kind: Look['kind'] })
             {text}
           </Text>
           <Text as="small" className="min-w-0 flex-1">
-            {count > 1 ? `${suspectText(first)}; ${count - 1} others` : suspectText(first)}
+            {count > 1
+              ? `${suspectText(first)}; ${count - 1} ${count === 2 ? 'other' : 'others'}`
+              : suspectText(first)}
           </Text>
           <Text as="mono">{`${Math.max(1, Math.round(100 * share))} %`}</Text>
         </View>

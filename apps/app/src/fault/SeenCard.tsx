@@ -36,7 +36,7 @@ export function SeenCard({
               <Text as="small">{textOf(state)}</Text>
               {odd.includes(look) && <Text as="fail">No suspect explains this: look again.</Text>}
             </View>
-            <Text as="number">{shownText(one.kind, is)}</Text>
+            <Text as="number">{shownText(one, is)}</Text>
             <Pressable
               role="button"
               aria-label={`Take back: ${name}, ${textOf(state)}`}
@@ -54,5 +54,5 @@ export function SeenCard({
   );
 }
 
-const shownText = (kind: Look['kind'], is: Seen['is']): string =>
-  typeof is === 'number' ? readText(kind, is) : indicatorText(kind, is);
+const shownText = (look: Look, is: Seen['is']): string =>
+  typeof is === 'number' ? readText(look, is) : indicatorText(look.kind, is);

@@ -1,7 +1,7 @@
 import { NOTHING_CONDUCTS } from '@keypost/core/fault';
 import type { Look, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
-import { formatOhms, withUnit } from '@keypost/core/units';
+import { formatOhms, formatVolts, withUnit } from '@keypost/core/units';
 
 const NOTHING = 'Nothing of this point is wrong';
 
@@ -16,15 +16,19 @@ export function suspectText({ rows }: Suspect): string {
 export const indicatorText = (kind: Look['kind'], on: boolean): string =>
   kind === 'bit' ? (on ? '1' : '0') : on ? 'lit' : 'dark';
 
-/** What a meter shows, V or Ω. */
-export const readText = (kind: Look['kind'], reading: number): string =>
-  kind !== 'ohms'
-    ? withUnit(reading, 'V', 4)
-    : reading >= NOTHING_CONDUCTS / 100
-      ? 'open'
-      : reading < 1
-        ? '0 Ω'
-        : formatOhms(reading);
+/** What a meter or the program shows, in the unit of the look. */
+export function readText(look: Pick<Look, 'kind'> & { readonly unit?: string }, reading: number): string {
+  switch (look.kind) {
+    case 'value':
+      return withUnit(reading, look.unit ?? '', 3);
+    case 'milliamps':
+      return withUnit(reading, 'mA', 3);
+    case 'ohms':
+      return reading >= NOTHING_CONDUCTS / 100 ? 'open' : reading < 1 ? '0 Ω' : formatOhms(reading);
+    default:
+      return formatVolts(reading);
+  }
+}
 
 /** All of them. */
 export const allTexts = ({ rows }: Suspect): string[] =>

@@ -1,9 +1,9 @@
 import { act, goodOrder, isFound, lookText, toldBy } from '@keypost/core/fault';
-import type { Act, DebriefStep, Dictionary, Look, Round } from '@keypost/core/fault';
+import type { DebriefStep, Dictionary, Round } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { suspectText } from '../fault/suspectText';
+import { indicatorText, readText, suspectText } from '../fault/suspectText';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -66,7 +66,7 @@ function Told({ point, dictionary, play }: Of) {
         const { what, state } = actText(point, done);
         return (
           <Row key={i} first={i === 0} className="gap-0.5">
-            <Text as="body">{`${i + 1}. ${what}: ${seenText(done.kind, is)}`}</Text>
+            <Text as="body">{`${i + 1}. ${what}: ${seenText(point, done.kind, is)}`}</Text>
             <Text as="small">{state}</Text>
             {step && (
               <Text as={step.bits > NOTHING ? 'small' : 'fail'}>
@@ -80,6 +80,9 @@ function Told({ point, dictionary, play }: Of) {
   );
 }
 
+const stepText = (look: Dictionary['looks'][number], is: number | boolean): string =>
+  typeof is === 'number' ? readText(look, is) : indicatorText(look.kind, is);
+
 const leftText = ({ likeliest }: DebriefStep): string =>
   `Likeliest then: ${suspectText(likeliest)}, ${Math.round(100 * likeliest.share)} %`;
 
@@ -89,8 +92,8 @@ function Good({ point, dictionary, round }: Of) {
   const [shown, setShown] = useState(1);
   const good = useMemo(() => {
     const clean = { ...round, slip: undefined };
-    return goodOrder(dictionary, (look, before) => {
-      const out = act(analysis, dictionary, clean, actOf(look), before);
+    return goodOrder(dictionary, (doing, before) => {
+      const out = act(analysis, dictionary, clean, doing, before);
       return out.kind === 'seen' ? out.is : false;
     });
   }, [analysis, dictionary, round]);
@@ -105,7 +108,7 @@ function Good({ point, dictionary, round }: Of) {
         const { what, state } = lookText(analysis, look);
         return (
           <Row key={look.id} first={i === 0} className="gap-0.5">
-            <Text as="body">{`${i + 1}. ${textOf(what)}: ${seenText(look.kind, step.is)}`}</Text>
+            <Text as="body">{`${i + 1}. ${textOf(what)}: ${stepText(look, step.is)}`}</Text>
             <Text as="small">{textOf(state)}</Text>
             <Text as="small">{leftText(step)}</Text>
           </Row>
@@ -119,11 +122,3 @@ function Good({ point, dictionary, round }: Of) {
     </Card>
   );
 }
-
-/** The act that a look is. */
-const actOf = (look: Look): Act => {
-  const state = look.state === 'any' ? 'away' : look.state;
-  return look.kind === 'volts' || look.kind === 'ohms'
-    ? { kind: look.kind, red: look.red, black: look.black, state, power: look.power }
-    : { kind: look.kind, state };
-};

@@ -31,7 +31,7 @@ export function DoneCard({
               <Text as="body">{what}</Text>
               <Text as="small">{state}</Text>
             </View>
-            <Text as="number">{seenText(act.kind, is)}</Text>
+            <Text as="number">{seenText(point, act.kind, is)}</Text>
           </Row>
         );
       })}

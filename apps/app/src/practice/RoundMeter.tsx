@@ -15,13 +15,13 @@ import type { Play } from './useRound';
 export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
   const [state, setState] = useState<Act['state']>('away');
   const [power, setPower] = useState<'on' | 'off'>('on');
-  const { away, present, context } = point.analysis;
+  const { away, present } = point.analysis;
   return (
     <>
       <Card title="How it stands">
         <Row first className="gap-3">
           <RadioGroup
-            label="Target"
+            label="Target or value"
             value={state}
             options={[
               { value: 'away', label: textOf(away.situation.words) },
@@ -40,28 +40,33 @@ export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
           />
         </Row>
       </Card>
-      {power === 'on' && (
-        <Card title="Look">
-          <Row first className="gap-3">
-            {context.output.indicator !== undefined && (
-              <Button
-                label={`LED of ${context.device.tag}`}
-                onPress={() => play.doAct({ kind: 'sensorLed', state })}
-              />
-            )}
-            <Button
-              label={`LED of ${context.address ?? context.module?.tag ?? 'the input'}`}
-              onPress={() => play.doAct({ kind: 'inputLed', state })}
-            />
-            <Button
-              label={`${context.address ?? 'The bit'} in the program`}
-              onPress={() => play.doAct({ kind: 'bit', state })}
-            />
-          </Row>
-        </Card>
-      )}
+      {power === 'on' && <Looks point={point} play={play} state={state} />}
       <Meter point={point} play={play} state={state} power={power} />
     </>
+  );
+}
+
+/** What is seen without a meter. */
+function Looks({ point, play, state }: { point: OpenPoint; play: Play; state: Act['state'] }) {
+  const { context } = point.analysis;
+  const input = context.address ?? context.module?.tag ?? 'the input';
+  const see = (label: string, kind: 'sensorLed' | 'inputLed' | 'bit' | 'value') => (
+    <Button label={label} onPress={() => play.doAct({ kind, state })} />
+  );
+  return (
+    <Card title="Look">
+      <Row first className="gap-3">
+        {context.output.drivenBy === 'value' ? (
+          see(`Value of ${context.point.tag} in the program`, 'value')
+        ) : (
+          <>
+            {context.output.indicator !== undefined && see(`LED of ${context.device.tag}`, 'sensorLed')}
+            {see(`LED of ${input}`, 'inputLed')}
+            {see(`${input} in the program`, 'bit')}
+          </>
+        )}
+      </Row>
+    </Card>
   );
 }
 

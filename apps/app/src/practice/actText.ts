@@ -25,9 +25,10 @@ export function actText({ analysis, index }: OpenPoint, act: Act): { what: strin
 }
 
 /** What was seen. */
-export const seenText = (kind: Act['kind'], is: number | boolean): string =>
-  typeof is === 'boolean'
-    ? indicatorText(kind === 'bit' ? 'bit' : 'inputLed', is)
-    : kind === 'amps'
-      ? withUnit(1000 * is, 'mA', 3)
-      : readText(kind === 'ohms' ? 'ohms' : 'volts', is);
+export function seenText({ analysis }: OpenPoint, kind: Act['kind'], is: number | boolean): string {
+  if (typeof is === 'boolean') return indicatorText(kind === 'bit' ? 'bit' : 'inputLed', is);
+  if (kind === 'amps') return withUnit(1000 * is, 'mA', 3);
+  if (kind === 'ohms') return readText({ kind: 'ohms' }, is);
+  const unit = analysis.context.point.range?.unit;
+  return kind === 'value' ? readText({ kind: 'value', unit }, is) : readText({ kind: 'volts' }, is);
+}

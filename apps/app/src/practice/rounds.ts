@@ -5,12 +5,15 @@ import type { Level } from '@keypost/core/fault';
 import type { FaultSort, JobContent, Point } from '@keypost/core/model';
 import { contextOf } from '@keypost/core/network';
 
-/** Points in which something can be hidden: those that switch a digital input by their target. */
+/** Points in which something can be hidden: those that switch a digital input, and values on an analog one. */
 export const searchable = oncePer((content: JobContent): Point[] => {
   const index = new JobIndex(content);
   return content.points.filter(({ id }) => {
     const { output, ports } = contextOf(index, id);
-    return output.drivenBy === 'target' && ports[0]?.port.kind === 'digital';
+    const on = ports[0]?.port.kind;
+    return (
+      (output.drivenBy === 'target' && on === 'digital') || (output.drivenBy === 'value' && on === 'analog')
+    );
   });
 });
 

@@ -28,12 +28,12 @@ function lookOfAct(
   act: Act,
 ): { readonly at: number; readonly turned: boolean } | undefined {
   const fits = (look: Look): boolean => look.state === 'any' || look.state === act.state;
-  if (act.kind === 'amps') return undefined;
-  if (act.kind === 'volts' || act.kind === 'ohms') {
+  if ('red' in act) {
+    const kind = act.kind === 'amps' ? 'milliamps' : act.kind;
     for (const turned of [false, true]) {
       const [red, black] = turned ? [act.black, act.red] : [act.red, act.black];
       const at = looks.findIndex(
-        (look) => look.kind === act.kind && look.red === red && look.black === black && fits(look),
+        (look) => look.kind === kind && look.red === red && look.black === black && fits(look),
       );
       if (at >= 0) return { at, turned };
     }
@@ -41,6 +41,20 @@ function lookOfAct(
   }
   const at = looks.findIndex((look) => look.kind === act.kind && fits(look));
   return at < 0 ? undefined : { at, turned: false };
+}
+
+/** A reading as the dictionary has it: volts by the way of the leads, a current in mA whichever way. */
+function readingOf(kind: Act['kind'], is: number, turned: boolean): number {
+  if (kind === 'amps') return 1000 * Math.abs(is);
+  return kind === 'volts' && turned ? -is : is;
+}
+
+/** The act that a look is. */
+function actOf(look: Look): Act {
+  const state = look.state === 'any' ? 'away' : look.state;
+  if (!('red' in look)) return { kind: look.kind, state };
+  const { red, black, power } = look;
+  return { kind: look.kind === 'milliamps' ? 'amps' : look.kind, red, black, state, power };
 }
 
 /** What each act of a round told, one after the other. */
@@ -59,7 +73,7 @@ export function toldBy(
       if (again >= 0) seen.splice(again, 1);
       seen.push({
         look: own.at,
-        is: own.turned && act.kind === 'volts' && typeof is === 'number' ? -is : is,
+        is: typeof is === 'number' ? readingOf(act.kind, is, own.turned) : is,
       });
       found = suspects(groups, seen);
     }
@@ -70,7 +84,7 @@ export function toldBy(
 /** A good order: always what tells most for its time, with what is then seen. */
 export function goodOrder(
   dictionary: Dictionary,
-  look: (look: Look, before: number) => boolean | number,
+  look: (act: Act, before: number) => boolean | number,
 ): { readonly steps: readonly DebriefStep[]; readonly seconds: number } {
   const groups = groupsOf(dictionary);
   const [seen, steps]: [Seen[], DebriefStep[]] = [[], []];
@@ -82,7 +96,9 @@ export function goodOrder(
     if (!best) break;
     const own = nth(dictionary.looks, best.look);
     seconds += secondsTo(here, own);
-    const is = look(own, steps.length);
+    const doing = actOf(own);
+    const shows = look(doing, steps.length);
+    const is = typeof shows === 'number' ? readingOf(doing.kind, shows, false) : shows;
     const before = entropy(found);
     seen.push({ look: best.look, is });
     found = suspects(groups, seen);

@@ -17,8 +17,9 @@ export interface Suspect {
   readonly share: number;
 }
 
-/** So often a reading is simply wrong. */
-const SLIP = 0.05;
+/** So often a reading of a meter is simply wrong, and so often a lamp or a bit is not seen right. */
+const SLIP = 0.14;
+const MISSEEN = 0.04;
 
 /** How well something that was seen goes with what a fault shows: a probability of an indicator, a density of a reading. */
 function goesWith(sight: Sight, is: Seen['is']): number {
@@ -39,7 +40,7 @@ const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
   const fits = goesWith(sight, is);
   return typeof is === 'number' || sight.kind === 'either'
     ? (1 - SLIP) * fits + SLIP * wrong
-    : (1 - SLIP) * fits + SLIP * (1 - fits);
+    : (1 - MISSEEN) * fits + MISSEEN * (1 - fits);
 };
 
 /** Whether nothing that can be looked at tells two rows apart. */

@@ -9,6 +9,7 @@ import type { Look } from './looks.ts';
 import type { KnownFault, Nets, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
 import type { Sight } from './sight.ts';
+import { valueReader } from './valueReader.ts';
 
 /** What everything that can be looked at shows with one fault, or without any, in the order of the looks. */
 export interface DictionaryRow {
@@ -27,9 +28,13 @@ export interface Dictionary {
 /** Extra-low voltage that may be touched in dry places, V (IEC 60364-4-41, 414.4.5). */
 const HARMLESS = { dc: 60, ac: 25 } as const;
 
-/** Whether a point can be searched: one that only switches, on a digital input. */
-export const hasDictionary = ({ context, present }: Analysis): boolean =>
-  context.output.drivenBy === 'target' && present.inputs.length > 0;
+/** Whether a point can be searched: one that switches a digital input by its target, or a value on an analog input. */
+export const hasDictionary = (analysis: Analysis): boolean => {
+  const { context, present } = analysis;
+  return context.output.drivenBy === 'target'
+    ? present.inputs.length > 0
+    : context.output.drivenBy === 'value' && valueReader(analysis) !== undefined;
+};
 
 /** What a point shows with each thing that can be wrong, from the solved circuit. Worked out once for an analysis. */
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
@@ -43,7 +48,7 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
       sort: fault.sort,
       likely: fault.likely,
     },
-    sights: sightsOf(analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
+    sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
   });
   return {
     looks,
@@ -67,7 +72,12 @@ export function sightsOf(
   const away = remembers ? seenIn(analysis, looks, { ...nets.away, held: present.held }) : first;
   const dead = deadSights(nets, looks);
   const states = { away: away.at, present: present.at, any: present.at };
-  return looks.map((look) => shownOn(look, dead.get(look.id) ?? states[look.state](look), shown));
+  const span = valueReader(analysis)?.span;
+  return looks.map((look) =>
+    look.kind === 'value' && shown?.value
+      ? otherValue(shown.value, span)
+      : shownOn(look, dead.get(look.id) ?? states[look.state](look), shown),
+  );
 }
 
 const ON: Sight = { kind: 'on' };
@@ -81,6 +91,12 @@ function shownOn({ kind }: Look, sight: Sight, shown: PointFault['shown']): Sigh
   if (kind === 'bit' && shown?.bit) return shown.bit === 'turned' ? turned(sight) : OFF;
   return sight;
 }
+
+/** What stands for a value that is another one, or none: anything, or what no counts make. */
+const otherValue = (how: 'other' | 'none', span = 1): Sight =>
+  how === 'other'
+    ? { kind: 'value', min: -0.25 * span, max: 1.25 * span, span }
+    : { kind: 'value', min: -0.03 * span, max: 0.03 * span, span };
 
 /** Solves one circuit for all that is looked at in it. */
 function seenIn(
@@ -100,11 +116,21 @@ function seenIn(
   const own = landed && there.has(`${landed.module.id}:${landed.port.terminal}`) ? landed : undefined;
   const bare: Sight = context.point.bit === 'direct' ? OFF : ON;
   const measured = pairs.filter(({ red, black }) => there.has(red) && there.has(black));
+  const reader = valueReader(analysis);
+  const wires = wiresOpened(looks, netlist);
+  const readable = reader && isThere(reader.quantity, there) ? reader : undefined;
   const quantities: Quantity[] = [
+    ...(readable ? [readable.quantity] : []),
+    ...wires.map((element): Quantity => ({ kind: 'amps', element })),
     ...(own ? Object.values(inputQuantities(own)) : []),
     ...measured.map(({ red, black }): Quantity => ({ kind: 'volts', a: red, b: black })),
   ];
-  const { solution, bands } = solvedOnce(netlist, quantities, 'nominal');
+  const solved = solvedOnce(netlist, quantities, 'nominal');
+  const { solution } = solved;
+  const before = (readable ? 1 : 0) + wires.length;
+  const bands = solved.bands.slice(before);
+  const value = readable?.read(nth(solved.bands, 0).nom);
+  const amps = new Map(wires.map((wire, i) => [wire, nth(solved.bands, i + (readable ? 1 : 0)).nom]));
   const input = own && readInput(own, nth(bands, 0), nth(bands, 1), context.point.bit);
   const { outputOn } = sensorSide(context, context, netlist, solution);
   const volts = new Map(
@@ -123,11 +149,39 @@ function seenIn(
         return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
       case 'ohms':
         return EITHER;
+      case 'milliamps':
+        return around('milliamps', 1000 * Math.abs(amps.get(look.wire) ?? 0), 0.15, 0.01);
+      case 'value':
+        // Nothing leads to the input any more: no counts.
+        return reader ? around('value', value ?? 0, 0.01 * reader.span, 0.005, reader.span) : EITHER;
       case 'volts':
         return volts.get(`${look.red} ${look.black}`) ?? { kind: 'volts', min: -0.2, max: 0.2 };
     }
   };
   return { at, held: solution.held };
+}
+
+/** Wires that are opened for a meter, as far as they are in the circuit. */
+function wiresOpened(looks: readonly Look[], { elements }: Netlist): string[] {
+  const opened = looks.flatMap((look) => (look.kind === 'milliamps' ? [look.wire] : []));
+  return [...new Set(opened)].filter((wire) => elements.some(({ id }) => id === wire));
+}
+
+const isThere = (quantity: Quantity, nodes: ReadonlySet<string>): boolean =>
+  quantity.kind === 'volts'
+    ? nodes.has(quantity.a) && nodes.has(quantity.b)
+    : quantity.kind === 'sum' && quantity.terms.every(({ a, b }) => nodes.has(a) && nodes.has(b));
+
+/** A reading with what its parts may differ by: so much, and a share of it. */
+function around(
+  kind: 'milliamps' | 'value',
+  reading: number,
+  fixed: number,
+  share: number,
+  span?: number,
+): Sight {
+  const wide = fixed + share * Math.abs(reading);
+  return { kind, min: reading - wide, max: reading + wide, ...(span !== undefined && { span }) };
 }
 
 /**

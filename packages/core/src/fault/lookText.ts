@@ -19,6 +19,13 @@ export function lookText(
       return { what: say('fault.look-led', { item: address ?? module?.tag ?? '' }), state };
     case 'bit':
       return { what: say('fault.look-bit', { address: address ?? '' }), state };
+    case 'value':
+      return { what: say('fault.look-value', { tag: context.point.tag }), state };
+    case 'milliamps':
+      return {
+        what: say('fault.look-milliamps', { from: refText(index, look.red), to: refText(index, look.black) }),
+        state,
+      };
     case 'volts':
       return {
         what: say('fault.look-volts', { red: refText(index, look.red), black: refText(index, look.black) }),

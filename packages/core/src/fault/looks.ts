@@ -5,6 +5,7 @@ import { nodesOf } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { splitRef } from '../model/index.ts';
 import { ownWiresOf } from './ownWires.ts';
+import { valueReader } from './valueReader.ts';
 
 /** Where one stands to look. */
 export type Spot = 'field' | 'panel' | 'screen';
@@ -21,15 +22,27 @@ export type Look = {
   readonly power: 'on' | 'off';
 } & (
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
+  /** The value in the program, in its unit. */
+  | { readonly kind: 'value'; readonly unit: string }
+  /** In the place of a wire that is opened for it. */
+  | { readonly kind: 'milliamps'; readonly red: string; readonly black: string; readonly wire: string }
   | { readonly kind: 'volts' | 'ohms'; readonly red: string; readonly black: string }
 );
 
 const STATES = ['away', 'present'] as const;
 
 /** Seconds for a look: an LED is seen, a value is found on a screen, two leads are put on, a long lead is laid out. */
-const SECONDS = { sensorLed: 4, inputLed: 4, bit: 10, volts: 25, ohms: 25, longLead: 120 } as const;
+const SECONDS = {
+  sensorLed: 4,
+  inputLed: 4,
+  bit: 10,
+  volts: 25,
+  ohms: 25,
+  milliamps: 90,
+  longLead: 120,
+} as const;
 
-/** Everything that can be looked at of a point on a digital input. */
+/** Everything that can be looked at of a point on a digital or an analog input. */
 export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
   const { context, present } = analysis;
   const { device, output, supply, ports } = context;
@@ -59,16 +72,55 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
   const atDevice = terminalsOf(analysis, device.id);
   const [first, ...others] = atDevice;
   const atInput = own ? [`${own.module.id}:${own.port.terminal}`].filter(seen) : [];
+  const ownCommon = own?.port.kind === 'analog' ? [`${own.module.id}:${own.port.common}`].filter(seen) : [];
   return [
     ...(output.indicator === undefined ? [] : look('sensorLed', 'field')),
     ...(present.inputs.length ? [...look('inputLed', 'panel'), ...look('bit', 'screen')] : []),
+    ...atInput.flatMap((ref) => ownCommon.flatMap((common) => volts(ref, common, 'panel'))),
     ...atInput.filter(() => seen(minus)).flatMap((ref) => volts(ref, minus, 'panel')),
     ...(seen(minus) ? volts(`${supply.id}:+`, minus, 'panel') : []),
     // In the field there is no minus but the device's own.
     ...(first === undefined ? [] : others.flatMap((ref) => volts(ref, first, 'field'))),
+    ...valueLooks(analysis),
     ...deadLooks(analysis),
   ];
 });
+
+/** Of a value: what the program has, and the current in the wire at its input. */
+function valueLooks(analysis: Analysis): Look[] {
+  const reader = valueReader(analysis);
+  const own = analysis.present.measured[0]?.own;
+  if (!reader || !own) return [];
+  const isCurrent = analysis.present.measured[0]?.unit === 'mA';
+  const terminal = `${own.module.id}:${own.port.terminal}`;
+  const wire = ownWiresOf(analysis).find(({ from, to }) => from === terminal || to === terminal);
+  return STATES.flatMap((state): Look[] => [
+    {
+      id: `value ${state}`,
+      kind: 'value',
+      unit: reader.unit,
+      state,
+      spot: 'screen',
+      seconds: SECONDS.bit,
+      power: 'on',
+    },
+    ...(isCurrent && wire
+      ? [
+          {
+            id: `milliamps ${wire.id} ${state}`,
+            kind: 'milliamps',
+            red: wire.from,
+            black: wire.to,
+            wire: wire.id,
+            state,
+            spot: 'panel',
+            seconds: SECONDS.milliamps,
+            power: 'on',
+          } as const,
+        ]
+      : []),
+  ]);
+}
 
 /** What nobody knows the resistance of while it has no supply. */
 const ELECTRONIC: ReadonlySet<string> = new Set(['output', 'transmitter', 'twoWire']);

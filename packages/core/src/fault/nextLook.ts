@@ -51,7 +51,19 @@ const switched = (now: Look['power'] = 'on', wanted: Look['power']): number =>
   now === wanted ? 0 : wanted === 'off' ? ISOLATE : RECLOSE;
 
 /** Looks at which leads could come upon a voltage that is not harmless, with whatever fault: they are never proposed. */
-const hazardous = ({ rows, harmless }: Dictionary, look: number): boolean =>
+const hazardous = (dictionary: Dictionary, look: number): boolean => {
+  const own = dictionary.looks[look];
+  if (own?.kind !== 'milliamps') return straysAt(dictionary, look);
+  // Where a wire is opened leads stand as they do for volts.
+  return dictionary.looks.some(
+    (other, i) =>
+      other.kind === 'volts' &&
+      [other.red, other.black].some((ref) => ref === own.red || ref === own.black) &&
+      straysAt(dictionary, i),
+  );
+};
+
+const straysAt = ({ rows, harmless }: Dictionary, look: number): boolean =>
   rows.some(({ sights }) => {
     const sight = sights[look];
     return sight?.kind === 'volts' && Math.max(Math.abs(sight.min), Math.abs(sight.max)) > harmless;

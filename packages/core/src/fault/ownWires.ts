@@ -6,7 +6,14 @@ import type { Wire } from '../model/index.ts';
 export function ownWiresOf({ context }: Analysis): Wire[] {
   const { scope, device, helpers, ports } = context;
   const parts = new Set([device, ...helpers].map(({ id }) => id));
-  const inputs = new Set(ports.map(({ module, port }) => `${module.id}:${port.terminal}`));
+  const inputs = new Set(
+    ports.flatMap(({ module, port }) => [
+      `${module.id}:${port.terminal}`,
+      ...(port.kind === 'analog'
+        ? [port.common, ...Object.values(port.roles)].map((name) => `${module.id}:${name}`)
+        : []),
+    ]),
+  );
   const isOwn = (ref: string): boolean => parts.has(splitRef(ref).item) || inputs.has(ref);
   return scope.wires.filter(
     ({ from, to }) =>

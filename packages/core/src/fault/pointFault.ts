@@ -1,3 +1,4 @@
+import type { Analysis } from '../analysis/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { FaultSort } from '../model/index.ts';
@@ -29,6 +30,8 @@ interface Shown {
   readonly sensorLed?: 'dark';
   readonly inputLed?: 'dark';
   readonly bit?: 'turned' | 'other';
+  /** Of a value: another one, or none. */
+  readonly value?: 'other' | 'none';
 }
 
 /** One thing that can be wrong with a point, as it is told. */
@@ -45,4 +48,6 @@ export interface PointFault extends KnownFault {
   /** What is left of the sound circuit. */
   readonly leaves: (nets: Nets) => Nets;
   readonly shown?: Shown;
+  /** The point as it then is, where more than its circuit is otherwise. */
+  readonly as?: Analysis;
 }

@@ -8,6 +8,8 @@ import { unlessRefused } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { both } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
+import { settingFaults } from './settingFaults.ts';
+import { valueReader } from './valueReader.ts';
 import { wireFaults } from './wireFaults.ts';
 
 /** Everything that can be wrong with a point, from the job itself. */
@@ -17,6 +19,7 @@ export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] =
   ...partFaults(analysis),
   ...otherOutputs(analysis),
   ...readingFaults(analysis),
+  ...settingFaults(analysis),
 ]);
 
 function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
@@ -43,7 +46,9 @@ function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
 }
 
 /** The device, its output, and what it looks at. */
-function partFaults({ context, present }: Analysis): PointFault[] {
+function partFaults(analysis: Analysis): PointFault[] {
+  const { context, present } = analysis;
+  if (context.output.drivenBy === 'value') return valueFaults(analysis);
   const { device, output } = context;
   const place = { in: 'part', id: device.id } as const;
   const switching = output.element === undefined ? '' : elementId(device.id, output.element);
@@ -73,6 +78,56 @@ function partFaults({ context, present }: Analysis): PointFault[] {
       sort: 'target',
       likely: 'usual',
       leaves: (nets) => ({ away: nets.present, present: nets.present }),
+    },
+  ];
+}
+
+/** Of a value: it stands still, at either end of its range. */
+function valueFaults({ context: { device } }: Analysis): PointFault[] {
+  const place = { in: 'part', id: device.id } as const;
+  return [
+    {
+      id: 'value low',
+      what: say('fault.value-still', { device: device.tag, low: true }),
+      place,
+      sort: 'output',
+      likely: 'usual',
+      leaves: ({ away }) => ({ away, present: away }),
+    },
+    {
+      id: 'value high',
+      what: say('fault.value-still', { device: device.tag, low: false }),
+      place,
+      sort: 'output',
+      likely: 'usual',
+      leaves: ({ present }) => ({ away: present, present }),
+    },
+  ];
+}
+
+/** What stands between an analog input and the program. */
+function valueReadingFaults({ context }: Analysis): PointFault[] {
+  const { module, address } = context;
+  if (!module) return [];
+  const leaves = (nets: Nets): Nets => nets;
+  return [
+    {
+      id: 'input dead',
+      what: say('fault.input-dead', { address: address ?? module.tag }),
+      place: { in: 'part', id: module.id },
+      sort: 'input',
+      likely: 'seldom',
+      leaves,
+      shown: { value: 'none' },
+    },
+    {
+      id: 'value other',
+      what: say('fault.value-other'),
+      place: { in: 'program' },
+      sort: 'program',
+      likely: 'usual',
+      leaves,
+      shown: { value: 'other' },
     },
   ];
 }
@@ -107,6 +162,7 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
           place: { in: 'part', id: device.id },
           sort: 'kind',
           likely: 'usual',
+          as: other,
           leaves: () => nets,
         },
       ];
@@ -115,7 +171,9 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
 }
 
 /** What stands between the circuit and who looks: a channel, an LED, the program. */
-function readingFaults({ context, present }: Analysis): PointFault[] {
+function readingFaults(analysis: Analysis): PointFault[] {
+  const { context, present } = analysis;
+  if (valueReader(analysis)) return valueReadingFaults(analysis);
   const { device, module, address, output } = context;
   const leaves = (nets: Nets): Nets => nets;
   if (!present.inputs.length || !module) return [];
@@ -165,7 +223,7 @@ function readingFaults({ context, present }: Analysis): PointFault[] {
       what: say('fault.bit-other'),
       place: { in: 'program' },
       sort: 'program',
-      likely: 'usual',
+      likely: 'often',
       leaves,
       shown: { bit: 'other' },
     },

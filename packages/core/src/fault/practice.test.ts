@@ -154,9 +154,7 @@ test('a debrief tells what each act told, and a good order ends at what was hidd
   }));
   const told = toldBy(dictionary, acts);
   expect(Math.abs(nth(told, 1).bits)).toBeLessThan(0.05);
-  const good = goodOrder(dictionary, (one) =>
-    seenAt(own, { ...one, state: one.state === 'any' ? 'away' : one.state } as Act),
-  );
+  const good = goodOrder(dictionary, (one) => seenAt(own, one));
   const last = sure(good.steps.at(-1)).likeliest.rows.map(({ fault }) => fault?.id);
   expect(last).toContain(nth(own.faults, 0).id);
   expect(good.seconds).toBeGreaterThan(secondsOfActs(analysis, dictionary, [look]) - 1);

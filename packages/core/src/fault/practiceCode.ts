@@ -27,6 +27,7 @@ export const HIDDEN_SORTS: readonly FaultSort[] = [
   'input',
   'led',
   'program',
+  'setting',
 ];
 
 /** Digits and letters that are not taken for each other: no I, L, O, U. */

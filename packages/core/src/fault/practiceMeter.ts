@@ -14,7 +14,7 @@ import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
 
 /** What somebody does in a round: an indicator that is looked at, or a meter that is put on. */
 export type Act = { readonly state: 'away' | 'present' } & (
-  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
+  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' | 'value' }
   | {
       readonly kind: 'volts' | 'ohms' | 'amps';
       readonly red: string;
@@ -23,7 +23,7 @@ export type Act = { readonly state: 'away' | 'present' } & (
     }
 );
 
-/** What came of it: what is seen, V, Ω or A; or why the round is over. */
+/** What came of it: what is seen, V, Ω, A or the unit of the value; or why the round is over. */
 export type Outcome =
   { readonly kind: 'seen'; readonly is: boolean | number } | { readonly kind: 'over'; readonly why: Message };
 
@@ -43,12 +43,13 @@ export function act(
 ): Outcome {
   const noise = seeded(round.key.seed * 97 + before * 13 + 5);
   const see = (look: Look): boolean | number => {
-    const sight = nth(sightsOf(analysis, [look], round.nets, round.shown), 0);
+    const sight = nth(sightsOf(round.as ?? analysis, [look], round.nets, round.shown), 0);
     if (!isReading(sight)) return sight.kind === 'either' ? noise() < 0.5 : sight.kind === 'on';
     if (sight.kind === 'ohms' && sight.max >= NOTHING_CONDUCTS) return NOTHING_CONDUCTS;
     return middleOf(sight) * (1 + 0.008 * (noise() - 0.5));
   };
   const base = { id: '', state: doing.state, spot: 'panel', seconds: 0, power: 'on' } as const;
+  if (doing.kind === 'value') return { kind: 'seen', is: see({ ...base, kind: 'value', unit: '' }) };
   if (!('red' in doing)) return { kind: 'seen', is: see({ ...base, kind: doing.kind }) };
   const { red, black, power } = doing;
   const volts = Number(see({ ...base, kind: 'volts', red, black }));
@@ -101,7 +102,8 @@ function lookOf({ context }: Analysis, { looks }: Dictionary, doing: Act): Look 
       (!('red' in look) || ('red' in doing && look.red === doing.red && look.black === doing.black)),
   );
   if (known) return known;
-  if (!('red' in doing)) return { ...doing, id: doing.kind, spot: 'panel', seconds: 5, power: 'on' };
+  if (!('red' in doing))
+    return { id: '', kind: 'bit', state: doing.state, spot: 'panel', seconds: 5, power: 'on' };
   const { red, black, state, power } = doing;
   const inField = [red, black].some((ref) => splitRef(ref).item === context.device.id);
   const kind = doing.kind === 'ohms' ? 'ohms' : 'volts';

@@ -15,6 +15,8 @@ export interface Round {
   /** The reading of the meter that is wrong, from 0: its lead did not hold. */
   readonly slip: number | undefined;
   readonly nets: Nets;
+  /** The point as it then is, where more than its circuit is otherwise. */
+  readonly as: Analysis | undefined;
   readonly shown: PointFault['shown'];
 }
 
@@ -63,6 +65,7 @@ export function makeRound(analysis: Analysis, dictionary: Dictionary, key: Round
     herring,
     slip,
     nets,
+    as: first.as,
     shown: broken.reduce<PointFault['shown']>((shown, fault) => ({ ...shown, ...fault.shown }), undefined),
   };
 }
@@ -76,7 +79,7 @@ function suits(level: Level, { sort, likely }: PointFault): boolean {
 const goesWith = (first: PointFault, second: PointFault): boolean =>
   second.id !== first.id &&
   second.sort !== first.sort &&
-  second.sort !== 'kind' &&
+  second.as === undefined &&
   !(first.sort.startsWith('wire') && second.sort.startsWith('wire'));
 
 const pick = <T>(list: readonly T[], random: () => number): T | undefined =>

@@ -1,10 +1,13 @@
-/** What a meter measures. */
-type Measure = 'volts' | 'ohms';
+/** What a meter measures, and the value that a program has. */
+type Measure = 'volts' | 'ohms' | 'milliamps' | 'value';
 
-/** What a look shows: on or off, nothing told where it may be either, or a reading between two limits, V or Ω. */
+/**
+ * What a look shows: on or off, nothing told where it may be either, or a reading between two limits, V, Ω, mA or the
+ * unit of the value. A value is held against the `span` of its range.
+ */
 export type Sight =
   | { readonly kind: 'on' | 'off' | 'either' }
-  | { readonly kind: Measure; readonly min: number; readonly max: number };
+  | { readonly kind: Measure; readonly min: number; readonly max: number; readonly span?: number };
 
 /** A meter on which the leads touch nothing that conducts: more than it shows, Ω. */
 export const NOTHING_CONDUCTS = 20e6;
@@ -14,8 +17,8 @@ const LEADS = 0.1;
 
 /** How readings of one kind are held beside each other: on which scale, and how fine. */
 interface Scale {
-  readonly of: (reading: number) => number;
-  readonly back: (at: number) => number;
+  readonly of: (reading: number, span: number) => number;
+  readonly back: (at: number, span: number) => number;
   /** Standard deviation of a meter and of who reads it, on the scale. */
   readonly deviation: (at: number) => number;
   /** A wrong reading may be anything of so much of the scale. */
@@ -25,10 +28,12 @@ interface Scale {
   readonly apart: number;
 }
 
+const same = (reading: number): number => reading;
+
 const SCALES: Readonly<Record<Measure, Scale>> = {
   volts: {
-    of: (volts) => volts,
-    back: (at) => at,
+    of: same,
+    back: same,
     deviation: (at) => 0.05 + 0.005 * Math.abs(at),
     span: 60,
     near: 0.6,
@@ -43,6 +48,23 @@ const SCALES: Readonly<Record<Measure, Scale>> = {
     near: 0.3,
     apart: 0.5,
   },
+  milliamps: {
+    of: same,
+    back: same,
+    deviation: (at) => 0.02 + 0.005 * Math.abs(at),
+    span: 40,
+    near: 0.3,
+    apart: 0.6,
+  },
+  // A value in percent of its range.
+  value: {
+    of: (value, span) => (100 * value) / span,
+    back: (at, span) => (at * span) / 100,
+    deviation: () => 0.4,
+    span: 200,
+    near: 2,
+    apart: 4,
+  },
 };
 
 type Reading = Extract<Sight, { readonly kind: Measure }>;
@@ -50,30 +72,30 @@ type Reading = Extract<Sight, { readonly kind: Measure }>;
 export const isReading = (sight: Sight): sight is Reading => sight.kind in SCALES;
 
 /** A reading on its scale: from where to where, and its middle. */
-export function onScale({ kind, min, max }: Reading) {
+export function onScale({ kind, min, max, span = 1 }: Reading) {
   const scale = SCALES[kind];
-  const [low, high] = [scale.of(min), scale.of(max)];
-  return { low, high, middle: (low + high) / 2, scale };
+  const [low, high] = [scale.of(min, span), scale.of(max, span)];
+  return { low, high, middle: (low + high) / 2, scale, span };
 }
 
 /** The middle of a reading in its own unit. */
 export function middleOf(sight: Reading): number {
-  const { middle, scale } = onScale(sight);
-  return scale.back(middle);
+  const { middle, scale, span } = onScale(sight);
+  return scale.back(middle, span);
 }
 
 /** Density of a value, on its scale, where anything between the limits is as likely and a meter reads it. */
 export function density(sight: Reading, value: number): number {
-  const { low, high, scale } = onScale(sight);
-  const at = scale.of(value);
+  const { low, high, scale, span } = onScale(sight);
+  const at = scale.of(value, span);
   const s = scale.deviation(at);
   return (upTo(at - low, s) - upTo(at - high, s)) / (high - low);
 }
 
 /** Whether a value lies in what a sight shows, with half of what is told apart around it. */
 export function within(sight: Reading, value: number): boolean {
-  const { low, high, scale } = onScale(sight);
-  const at = scale.of(value);
+  const { low, high, scale, span } = onScale(sight);
+  const at = scale.of(value, span);
   return at >= low - scale.apart / 2 && at <= high + scale.apart / 2;
 }
 

@@ -35,6 +35,14 @@ export const FAULT = {
     'Ohms on a live circuit: the meter’s range is burnt, and the reading would have meant nothing. Isolate and prove dead first.',
   'practice.fuse':
     'The meter’s current input lay across a supply: its fuse is gone. Current is measured in a wire that was opened, never across.',
+  'fault.look-value': ({ tag }: { tag: string }) => `Value of ${tag} in the program`,
+  'fault.look-milliamps': ({ from, to }: { from: string; to: string }) =>
+    `Current in the wire from ${from} to ${to}, opened for the meter`,
+  'fault.value-still': ({ device, low }: { device: string; low: boolean }) =>
+    `${device} gives ${low ? 'its lowest' : 'its highest'} all the time`,
+  'fault.value-other': 'The program reads another channel',
+  'fault.setting-elsewhere': ({ part, label, name }: { part: string; label: string; name: string }) =>
+    `${part}: ${label} stands at ${name}`,
   'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',
