@@ -35,7 +35,8 @@ test.each(POINTS.map((analysis) => [analysis.context.point.tag, analysis] as con
     for (const row of dictionary.rows.slice(1)) {
       const kinds = shown(row);
       // What shows nowhere leads nowhere; a lamp that is broken tells nothing of the loop.
-      if (kinds.join() === shown(sound).join() || kinds.includes('either') || row.fault?.sort === 'led') continue;
+      if (kinds.join() === shown(sound).join() || kinds.includes('either') || row.fault?.sort === 'led')
+        continue;
       const seen = looks.map(({ i }) => ({ look: i, is: sure(row.sights[i]).kind === 'on' }));
       // The likeliest suspect lies on the side on which the fault is, and so does everything that shows the same.
       const sides = new Set(nth(suspects(groups, seen), 0).rows.map(side));

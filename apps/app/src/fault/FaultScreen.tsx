@@ -17,6 +17,7 @@ import { useTask } from '../workers/useTask';
 import { CaseCard, OpenFault } from './CaseCard';
 import { FaultHistory } from './FaultHistory';
 import { LookCard } from './LookCard';
+import { PairsCard } from './PairsCard';
 import { SeenCard } from './SeenCard';
 import { SuspectsCard } from './SuspectsCard';
 
@@ -138,6 +139,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
     point,
     dictionary,
   );
+  const odd = unexplained(found, seen);
   return (
     <View className="gap-4">
       <Beside
@@ -157,16 +159,15 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
               onSee={put}
               onSkip={skip}
             />
-            <SeenCard
-              point={point}
-              dictionary={dictionary}
-              seen={seen}
-              odd={unexplained(found, seen)}
-              onDrop={drop}
-            />
+            <SeenCard point={point} dictionary={dictionary} seen={seen} odd={odd} onDrop={drop} />
           </>
         }
-        right={<SuspectsCard found={found} hasSeen={seen.length > 0} />}
+        right={
+          <>
+            <SuspectsCard found={found} hasSeen={seen.length > 0} />
+            {odd.length > 0 && <PairsCard point={point} seen={seen} />}
+          </>
+        }
       />
       <CaseCard point={point} kept={kept} found={found} />
       {begun && <Button label="Begin anew" onPress={anew} />}

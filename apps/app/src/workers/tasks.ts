@@ -8,8 +8,8 @@ import {
   supplyBudgets,
 } from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
-import { dictionaryOf, sharedParts } from '@keypost/core/fault';
-import type { Dictionary, SharedPart } from '@keypost/core/fault';
+import { dictionaryOf, faultPairs, sharedParts } from '@keypost/core/fault';
+import type { Dictionary, FaultPair, Seen, SharedPart } from '@keypost/core/fault';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { executeLadder } from '@keypost/core/switching';
 import type { LadderExecuted, LadderExecution } from '@keypost/core/switching';
@@ -43,6 +43,8 @@ export interface Tasks {
   executeLadder: { given: LadderExecution; answer: LadderExecuted };
   /** What a point shows with each thing that can be wrong. */
   faults: { given: { job: JobContent; pointId: string }; answer: Dictionary };
+  /** Two faults at once, after what was seen. */
+  pairs: { given: { job: JobContent; pointId: string; seen: readonly Seen[] }; answer: FaultPair[] };
   /** What several points of a job hang on. */
   shared: { given: { job: JobContent }; answer: SharedPart[] };
 }
@@ -110,6 +112,10 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
   *faults({ job, pointId }) {
     yield 0;
     return dictionaryOf(analyse(new JobIndex(job), pointId));
+  },
+  *pairs({ job, pointId, seen }) {
+    yield 0;
+    return faultPairs(analyse(new JobIndex(job), pointId), seen);
   },
   *shared({ job }) {
     yield 0;

@@ -70,7 +70,7 @@ export const bridged =
   (a: string, b: string): Fault =>
   (netlist) => ({
     ...netlist,
-    elements: [...netlist.elements, { kind: 'resistor', id: 'bridge', a, b, ohms: exactly(0.01) }],
+    elements: [...netlist.elements, { kind: 'resistor', id: `bridge ${a} ${b}`, a, b, ohms: exactly(0.01) }],
   });
 
 /** An output stays as it is, whatever the target does. */

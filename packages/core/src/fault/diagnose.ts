@@ -43,6 +43,15 @@ const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
     : (1 - MISSEEN) * fits + MISSEEN * (1 - fits);
 };
 
+/** Whether a sight explains what was seen, without misreading. */
+const explains = (sight: Sight, is: Seen['is']): boolean =>
+  isReading(sight)
+    ? typeof is === 'number' && within(sight, is)
+    : sight.kind === 'either' || (sight.kind === 'on') === is;
+
+/** For what is weighed apart from the dictionary's rows. */
+export const likelihoodOf = { seen: likelihood, misread, fits: explains } as const;
+
 /** Whether nothing that can be looked at tells two rows apart. */
 const untold = (a: readonly Sight[], b: readonly Sight[]): boolean =>
   a.every((one, i) => {
@@ -130,9 +139,7 @@ export function unexplained(found: readonly Suspect[], seen: readonly Seen[]): n
       rows.some(({ sights }) => {
         const sight = sights[look];
         if (!sight) return true;
-        return isReading(sight)
-          ? typeof is === 'number' && within(sight, is)
-          : sight.kind === 'either' || (sight.kind === 'on') === is;
+        return explains(sight, is);
       }),
     );
     return explained ? [] : [look];
