@@ -1,7 +1,7 @@
 import { Plus } from '../ui/icons';
 import type { BoardRow } from '@keypost/api';
-import { faultCases } from '@keypost/core/job';
 import { say } from '@keypost/core/messages';
+import { openFaults } from '@keypost/core/model';
 import type { JobContent } from '@keypost/core/model';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import type { ComponentType, ReactNode } from 'react';
@@ -97,7 +97,7 @@ function Ways({ jobId, content }: { jobId: string; content: JobContent }) {
 
 /** Faults of the job, with how many are open. */
 function faultsText(content: JobContent): string {
-  const open = faultCases(content).filter(({ mended }) => !mended).length;
+  const open = openFaults(content.faults);
   return open ? `It does not work (${open} open)` : 'It does not work';
 }
 

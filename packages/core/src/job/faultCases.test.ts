@@ -5,7 +5,7 @@ import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
 import { sure } from '../lists/index.ts';
 import type { FaultBody, JobContent } from '../model/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { JobProblem, openFaults } from '../model/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import { applyChange } from './changes.ts';
 import { faultCases, mendedCounts, openCase } from './faultCases.ts';
@@ -62,6 +62,7 @@ test('a fault is open until it is mended, and what is handed over is what counts
   });
   const done = told(handed, 'f3', mended('f1'));
   expect(openCase(done, 'px-1')).toBeUndefined();
+  expect([JOB, first, handed, done].map(({ faults }) => openFaults(faults))).toEqual([0, 1, 1, 0]);
   expect(mendedCounts(done)).toEqual(new Map([['wire-open', 1]]));
 });
 

@@ -51,7 +51,7 @@ export {
   splitRef,
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
-export { FaultBody, FaultRecord } from './fault.ts';
+export { FaultBody, FaultRecord, openFaults } from './fault.ts';
 export type { FaultSort } from './fault.ts';
 export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
 export type { Problem } from './problem.ts';
