@@ -14,6 +14,7 @@ import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { useTokens } from '../ui/theme';
 import { useTask } from '../workers/useTask';
+import { BesideCard } from './BesideCard';
 import { CaseCard, OpenFault } from './CaseCard';
 import { FaultHistory } from './FaultHistory';
 import { LookCard } from './LookCard';
@@ -39,6 +40,7 @@ export function FaultScreen() {
               <CaseCard point={point} kept={[]} found={[]} />
             </>
           )}
+          <BesideCard point={point} />
           <FaultHistory point={point} />
         </View>
       )}

@@ -9,6 +9,7 @@ export { hereAfter, nextLooks, secondsTo } from './nextLook.ts';
 export type { Proposal } from './nextLook.ts';
 export { faultPairs, sightsOfPair } from './pairs.ts';
 export type { FaultPair } from './pairs.ts';
+export { besideRules } from './besideRules.ts';
 export { goodOrder, toldBy } from './debrief.ts';
 export type { DebriefStep } from './debrief.ts';
 export { codeOfRound, HIDDEN_SORTS, LEVELS, MAX_SEED, roundOfCode } from './practiceCode.ts';

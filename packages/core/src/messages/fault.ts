@@ -1,3 +1,5 @@
+import { written } from '../units/index.ts';
+
 /** Sentences by code. */
 export const FAULT = {
   'fault.wire-open': ({ number, from, to }: { number: string; from: string; to: string }) =>
@@ -29,6 +31,32 @@ export const FAULT = {
     `Common ${common} of ${module}: its wire, its terminal`,
   'fault.shared-cable': ({ cable }: { cable: string }) => `Cable ${cable}`,
   'fault.shared-plan': ({ plan }: { plan: string }) => `Network ${plan}`,
+  'fault.beside-cut-off': 'It stands at zero though something flows',
+  'fault.confirm-cut-off': ({ below, unit }: { below: number; unit: string }) =>
+    below > 0
+      ? `A cut-off: this screen shows zero below ${written(below, 3)} ${unit}. Let more flow than that, and look at the device’s own cut-off.`
+      : 'A cut-off in the device: look at its low-flow cut-off, and at its own display while more flows.',
+  'fault.beside-alarm-zero': 'It is zero or dashes, with an alarm',
+  'fault.confirm-alarm-zero':
+    'The device itself says that it has no value: 3.6 mA and less, or 21 mA and more (NAMUR NE 43). Read its own display for the reason before anything is changed.',
+  'fault.beside-foreign-unit': 'It is off by the same factor everywhere, often after a power cut',
+  'fault.confirm-foreign-unit': ({ device, unit }: { device: string; unit: string }) =>
+    `${device} may give another unit than ${unit}: read its unit, and whether its settings or its memory module were lost.`,
+  'fault.beside-coil': 'One phase does not see an arc, or the unit reports its coil',
+  'fault.confirm-coil':
+    'Isolated and proven dead, the sensor taken off its terminals: ohms of the sensor beside its data sheet, and none of it to earth.',
+  'fault.beside-not-found': 'The loop works, but nothing answers the communicator',
+  'fault.confirm-not-found':
+    'The loop has too little resistance for it, or the communicator sits on the wrong side of it: look for 250 Ω between supply and device.',
+  'fault.beside-near-far': 'The level stands still near the top or the bottom, or jumps there',
+  'fault.confirm-near-far':
+    'Its blind zone, or no echo: read the device’s own flag or quality, and hold the level beside a tape.',
+  'fault.beside-double': 'It answers now and then, or with the values of another',
+  'fault.confirm-double':
+    'Two with one address: take this one off the line and ask again. Whatever still answers has its address.',
+  'fault.beside-frozen': 'The value does not move in its last place',
+  'fault.confirm-frozen':
+    'What arrives is old: look whether the port says valid, and whether a counter or another value of the same device moves.',
   'practice.mains': ({ volts }: { volts: number }) =>
     `Your leads stood on ${volts} V. At a real panel that is mains: only who is licensed for it works there, and never from a guess.`,
   'practice.ohms-live':
