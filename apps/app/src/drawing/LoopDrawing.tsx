@@ -79,6 +79,20 @@ export function LoopDrawing({
   );
 }
 
+/** The loop as a picture, with leads on two terminals and nothing to touch. */
+export function LoopPicture({ view, width, leads }: { view: LoopView; width: number; leads: Leads }) {
+  const layout = useMemo(() => layOut(view, 'names'), [view]);
+  return (
+    <View
+      style={{ width, height: layout.height * (width / layout.width) }}
+      role="img"
+      aria-label={textOf(view.summary)}
+    >
+      <LoopSheet view={view} layout={layout} width={width} leads={leads} />
+    </View>
+  );
+}
+
 /** The sheet itself, without anything to touch. */
 function LoopSheet({
   view,

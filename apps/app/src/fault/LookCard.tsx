@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { Answer } from './Answer';
+import { LookDrawing } from './LookDrawing';
 import { indicatorText, readText, suspectText } from './suspectText';
 
 const SPOTS: Readonly<Record<Look['spot'], string>> = {
@@ -74,6 +75,11 @@ export function LookCard({
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
         {here && <Here {...of} look={here.look} onChoose={onChoose} />}
       </Row>
+      {'red' in look && (
+        <Row>
+          <LookDrawing point={of.point} look={look} />
+        </Row>
+      )}
       <Tells {...of} look={best.look} own={look} />
     </Card>
   );
