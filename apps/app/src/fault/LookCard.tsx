@@ -77,7 +77,7 @@ export function LookCard({
       </Row>
       {'red' in look && (
         <Row>
-          <LookDrawing point={of.point} look={look} />
+          <LookDrawing point={of.point} look={look} found={of.found} />
         </Row>
       )}
       <Tells {...of} look={best.look} own={look} />

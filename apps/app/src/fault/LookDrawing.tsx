@@ -1,28 +1,37 @@
-import type { Look } from '@keypost/core/fault';
+import type { Look, Suspect } from '@keypost/core/fault';
 import { loopView } from '@keypost/core/presentation';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { LoopPicture } from '../drawing/LoopDrawing';
 import type { OpenPoint } from '../point/usePoint';
 import { Text } from '../ui/Text';
+import { suspectedWires } from './suspectText';
 
-/** Where the leads go, in the loop as it is with nothing wrong. */
+/** Where the leads go, in the loop as it is with nothing wrong; wires that are suspected are dashed. */
 export function LookDrawing({
   point: { analysis },
   look,
+  found,
 }: {
   point: OpenPoint;
   look: Extract<Look, { readonly red: string }>;
+  found: readonly Suspect[];
 }) {
   const [width, setWidth] = useState(0);
   const { red, black, state } = look;
-  const view = useMemo(
+  const sound = useMemo(
     () => loopView(analysis.context, state === 'present' ? analysis.present : analysis.away, []),
     [analysis, state],
   );
+  const view = useMemo(() => {
+    const wires = suspectedWires(found);
+    return { ...sound, wires: sound.wires.map((wire) => ({ ...wire, differs: wires.has(wire.id) })) };
+  }, [sound, found]);
   return (
     <View className="gap-1" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-      <Text as="small">Where the leads go; drawn is the loop with nothing wrong.</Text>
+      <Text as="small">
+        Where the leads go. Drawn is the loop with nothing wrong; suspected wires are dashed in red.
+      </Text>
       {width > 0 && <LoopPicture view={view} width={Math.min(width, 480)} leads={{ red, black }} />}
     </View>
   );

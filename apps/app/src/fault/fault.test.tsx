@@ -4,8 +4,10 @@ import type { Change } from '@keypost/core/job';
 import { applyChange } from '@keypost/core/job';
 import { changeSettings } from '../data/settings';
 import * as saving from '../data/useSave';
+import { say } from '@keypost/core/messages';
 import { CaseCard } from './CaseCard';
 import { Searched } from './FaultScreen';
+import { suspectedWires } from './suspectText';
 
 jest.mock('expo-router', () => ({ Link: ({ children }: { children: unknown }) => children }));
 
@@ -106,4 +108,21 @@ test('a fault is reported in words, and what it was is asked for before it is ca
       body: { kind: 'mended', what: 'Gland', sort: 'other', downMinutes: 35, touched: ['p', 'd'] },
     },
   });
+});
+
+test('wires are drawn as suspected from a share on, those of a group each for its part', () => {
+  const wire = (id: string, share: number, others = 0) => ({
+    share,
+    rows: Array.from({ length: 1 + others }, () => ({
+      sights: [],
+      fault: {
+        id,
+        what: say('fault.bit-other'),
+        place: { in: 'wire' as const, ids: [id] },
+        sort: 'wire-open' as const,
+        likely: 'often' as const,
+      },
+    })),
+  });
+  expect([...suspectedWires([wire('a', 0.5), wire('b', 0.02), wire('c', 0.2, 9)])]).toEqual(['a']);
 });

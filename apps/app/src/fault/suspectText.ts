@@ -30,6 +30,19 @@ export function readText(look: Pick<Look, 'kind'> & { readonly unit?: string }, 
   }
 }
 
+/** From this share on a wire is drawn as suspected. */
+const DRAWN = 0.03;
+
+/** Wires that are suspected. */
+export const suspectedWires = (found: readonly Suspect[]): ReadonlySet<string> =>
+  new Set(
+    found.flatMap(({ rows, share }) =>
+      share / rows.length < DRAWN
+        ? []
+        : rows.flatMap(({ fault }) => (fault?.place.in === 'wire' ? fault.place.ids : [])),
+    ),
+  );
+
 /** All of them. */
 export const allTexts = ({ rows }: Suspect): string[] =>
   rows.map(({ fault }) => (fault ? textOf(fault.what) : NOTHING));
