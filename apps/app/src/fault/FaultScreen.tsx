@@ -125,6 +125,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     found,
     best,
     here,
+    proposals,
     choose: setChosen,
     isDead,
     setDead,
@@ -137,10 +138,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
 }
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
-  const { kept, seen, found, best, here, choose, isDead, setDead, put, drop, skip, anew, begun } = useSearch(
-    point,
-    dictionary,
-  );
+  const { kept, seen, found, best, here, proposals, choose, isDead, setDead, put, drop, skip, anew, begun } =
+    useSearch(point, dictionary);
   const odd = unexplained(found, seen);
   return (
     <View className="gap-4">
@@ -154,6 +153,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
               found={found}
               best={best}
               here={here}
+              proposals={proposals}
               onChoose={choose}
               hasSeen={seen.length > 0}
               isDead={isDead}

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
+import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { Answer } from './Answer';
 import { LookDrawing } from './LookDrawing';
@@ -26,6 +27,7 @@ interface Of {
 export function LookCard({
   best,
   here,
+  proposals,
   hasSeen,
   isDead,
   onDead,
@@ -37,6 +39,8 @@ export function LookCard({
   best: Proposal | undefined;
   /** The best one where one stands, when the best of all is elsewhere. */
   here: Proposal | undefined;
+  /** All that can be looked at and tells something, what tells most for its time first. */
+  proposals: readonly Proposal[];
   hasSeen: boolean;
   isDead: boolean;
   onDead: (dead: boolean) => void;
@@ -45,18 +49,7 @@ export function LookCard({
   onSkip: (look: number) => void;
 }) {
   const look = best && of.dictionary.looks[best.look];
-  if (!best || !look)
-    return (
-      <Card title="Look next">
-        <Row first>
-          <Text as="body">
-            {hasSeen
-              ? 'Nothing that can be looked at here tells more. What is left stands among the suspects.'
-              : 'There is nothing that can be looked at here.'}
-          </Text>
-        </Row>
-      </Card>
-    );
+  if (!best || !look) return <NothingLeft hasSeen={hasSeen} />;
   const { what, state } = lookText(of.point.analysis, look);
   return (
     <Card title="Look next" aside={<Text as="small">{SPOTS[look.spot]}</Text>}>
@@ -74,6 +67,7 @@ export function LookCard({
         />
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
         {here && <Here {...of} look={here.look} onChoose={onChoose} />}
+        <Elsewhere {...of} proposals={proposals} look={best.look} onChoose={onChoose} />
       </Row>
       {'red' in look && (
         <Row>
@@ -84,6 +78,18 @@ export function LookCard({
     </Card>
   );
 }
+
+const NothingLeft = ({ hasSeen }: { hasSeen: boolean }) => (
+  <Card title="Look next">
+    <Row first>
+      <Text as="body">
+        {hasSeen
+          ? 'Nothing that can be looked at here tells more. What is left stands among the suspects.'
+          : 'There is nothing that can be looked at here.'}
+      </Text>
+    </Row>
+  </Card>
+);
 
 /** A way to stay where one stands. */
 function Here({
@@ -97,6 +103,31 @@ function Here({
   const { what, state } = lookText(point.analysis, one);
   return (
     <Button label={`Right here instead: ${textOf(what)}, ${textOf(state)}`} onPress={() => onChoose(look)} />
+  );
+}
+
+/** Whatever else somebody would rather look at, or has seen already. */
+function Elsewhere({
+  point,
+  dictionary,
+  proposals,
+  look,
+  onChoose,
+}: Of & { proposals: readonly Proposal[]; look: number; onChoose: (look: number) => void }) {
+  const options = proposals.flatMap((one) => {
+    const own = dictionary.looks[one.look];
+    if (!own) return [];
+    const { what, state } = lookText(point.analysis, own);
+    return [{ value: String(one.look), label: `${textOf(what)}, ${textOf(state)}` }];
+  });
+  if (options.length < 2) return null;
+  return (
+    <Select
+      label="Or look elsewhere"
+      value={String(look)}
+      options={options}
+      onChange={(value) => onChoose(Number(value))}
+    />
   );
 }
 

@@ -1,4 +1,5 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
+import { choose } from '../../test/choose';
 import { openPoint, smallJob } from '../../test/openPoint';
 import type { Change } from '@keypost/core/job';
 import { applyChange } from '@keypost/core/job';
@@ -125,4 +126,13 @@ test('wires are drawn as suspected from a share on, those of a group each for it
     })),
   });
   expect([...suspectedWires([wire('a', 0.5), wire('b', 0.02), wire('c', 0.2, 9)])]).toEqual(['a']);
+});
+
+test('whoever would rather look elsewhere, or has seen something already, chooses it', () => {
+  render(<Searched point={openPoint(smallJob())} />);
+  expect(screen.queryByRole('button', { name: '0' })).toBeNull();
+  // LEDs of the sensor and the input in two states each, then the bit away and present.
+  choose('Or look elsewhere', '5');
+  fireEvent.click(screen.getByRole('button', { name: '0' }));
+  expect(screen.getByRole('button', { name: /^Take back: .*in the program, Target present/ })).toBeTruthy();
 });
