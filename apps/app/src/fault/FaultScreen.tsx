@@ -96,13 +96,11 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   );
   const counts = useMemo(() => mendedCounts(content), [content]);
   const found = useMemo(() => suspects(groups, seen, counts), [groups, seen, counts]);
-  const { spot } = hereAfter(dictionary, seen);
+  const stands = useMemo(() => hereAfter(dictionary, seen), [dictionary, seen]);
+  const { spot } = stands;
   const proposals = useMemo(
-    () =>
-      nextLooks(dictionary, found, seen, hereAfter(dictionary, seen)).filter(
-        ({ look }) => !skipped.includes(look),
-      ),
-    [dictionary, found, seen, skipped],
+    () => nextLooks(dictionary, found, seen, stands).filter(({ look }) => !skipped.includes(look)),
+    [dictionary, found, seen, stands, skipped],
   );
   const [first] = proposals;
   const best = proposals.find(({ look }) => look === chosen) ?? first;

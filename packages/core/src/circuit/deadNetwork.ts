@@ -13,7 +13,7 @@ export interface OhmsBetween {
 interface Conductor {
   readonly a: NodeName;
   readonly b: NodeName;
-  readonly siemens: number;
+  readonly conductance: number;
 }
 
 /** Something that conducts from anode to cathode, if a meter drives it that far. */
@@ -64,13 +64,13 @@ function conductorsOf(element: Element): Conductor[] {
   switch (element.kind) {
     case 'resistor':
     case 'meter':
-      return [{ a: element.a, b: element.b, siemens: 1 / element.ohms.nom }];
+      return [{ a: element.a, b: element.b, conductance: 1 / element.ohms.nom }];
     case 'switch':
       return holds(element.closed, nothing, nothing)
-        ? [{ a: element.a, b: element.b, siemens: 1 / element.ohms.nom }]
+        ? [{ a: element.a, b: element.b, conductance: 1 / element.ohms.nom }]
         : [];
     case 'optocoupler':
-      return [{ a: element.terminal, b: element.common, siemens: 1 / element.parallelOhms.nom }];
+      return [{ a: element.terminal, b: element.common, conductance: 1 / element.parallelOhms.nom }];
     default:
       return [];
   }
@@ -81,14 +81,14 @@ const DIODE_OHMS = 1;
 
 function valvesOf(element: Element): Valve[] {
   if (element.kind === 'diode')
-    return [{ a: element.anode, b: element.cathode, siemens: 1 / DIODE_OHMS, either: false }];
+    return [{ a: element.anode, b: element.cathode, conductance: 1 / DIODE_OHMS, either: false }];
   if (element.kind !== 'optocoupler') return [];
   const { terminal, common, sense, seriesOhms } = element;
-  const siemens = 1 / seriesOhms.nom;
+  const conductance = 1 / seriesOhms.nom;
   return [
     sense === 'source'
-      ? { a: common, b: terminal, siemens, either: false }
-      : { a: terminal, b: common, siemens, either: sense === 'both' },
+      ? { a: common, b: terminal, conductance, either: false }
+      : { a: terminal, b: common, conductance, either: sense === 'both' },
   ];
 }
 
@@ -112,16 +112,16 @@ function solved(
   const n = nodes.length;
   const place = new Map(nodes.map((node, i) => [node, i]));
   const [matrix, volts] = [new Float64Array(n * n), new Float64Array(n)];
-  const add = (i: number, j: number, siemens: number): void => {
-    matrix[i * n + j] = nth(matrix, i * n + j) + siemens;
+  const add = (i: number, j: number, conductance: number): void => {
+    matrix[i * n + j] = nth(matrix, i * n + j) + conductance;
   };
-  for (const { a, b, siemens } of conductors) {
+  for (const { a, b, conductance } of conductors) {
     const [i, j] = [place.get(a), place.get(b)];
-    if (i !== undefined) add(i, i, siemens);
-    if (j !== undefined) add(j, j, siemens);
+    if (i !== undefined) add(i, i, conductance);
+    if (j !== undefined) add(j, j, conductance);
     if (i !== undefined && j !== undefined) {
-      add(i, j, -siemens);
-      add(j, i, -siemens);
+      add(i, j, -conductance);
+      add(j, i, -conductance);
     }
   }
   volts[sure(place.get(red))] = 1;

@@ -1,5 +1,5 @@
 import { oncePer } from '../lists/index.ts';
-import { DeadNetwork, nodesOf } from '../circuit/index.ts';
+import { DeadNetwork } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import type { Look } from './looks.ts';
 import type { Nets } from './pointFault.ts';
@@ -20,15 +20,10 @@ export function deadSights({ away, present }: Nets, looks: readonly Look[]): Rea
   );
 }
 
-const networkOf = oncePer((netlist: Netlist) => ({
-  network: new DeadNetwork(netlist),
-  nodes: new Set(netlist.elements.flatMap(nodesOf)),
-}));
+const networkOf = oncePer((netlist: Netlist) => new DeadNetwork(netlist));
 
 function ohmsSight(netlist: Netlist, red: string, black: string): Sight {
-  const { network, nodes } = networkOf(netlist);
-  const { min, max } =
-    nodes.has(red) && nodes.has(black) ? network.between(red, black) : { min: Infinity, max: Infinity };
+  const { min, max } = networkOf(netlist).between(red, black);
   return {
     kind: 'ohms',
     min: min > ELECTRONICS ? ELECTRONICS / 2 : 0.8 * min,

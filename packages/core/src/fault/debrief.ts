@@ -2,7 +2,7 @@ import { nth } from '../lists/index.ts';
 import { groupsOf, suspects } from './diagnose.ts';
 import type { Seen, Suspect } from './diagnose.ts';
 import type { Dictionary } from './dictionary.ts';
-import { hereAfter, nextLooks, secondsTo } from './nextLook.ts';
+import { entropy, hereAfter, nextLooks, secondsTo } from './nextLook.ts';
 import type { Act } from './practiceMeter.ts';
 import type { Look } from './looks.ts';
 
@@ -19,8 +19,7 @@ export interface DebriefStep {
 const LIKELY_ENOUGH = 0.95;
 const MOST = 12;
 
-const entropy = (found: readonly Suspect[]): number =>
-  found.reduce((bits, { share }) => (share > 0 ? bits - share * Math.log2(share) : bits), 0);
+const unknown = (found: readonly Suspect[]): number => entropy(found.map(({ share }) => share));
 
 /** The look of the dictionary that an act was, and whether its leads were the other way round. */
 function lookOfAct(
@@ -67,7 +66,7 @@ export function toldBy(
   let found = suspects(groups, seen);
   return acts.map(({ act, is }) => {
     const own = lookOfAct(dictionary, act);
-    const before = entropy(found);
+    const before = unknown(found);
     if (own) {
       const again = seen.findIndex(({ look }) => look === own.at);
       if (again >= 0) seen.splice(again, 1);
@@ -77,7 +76,7 @@ export function toldBy(
       });
       found = suspects(groups, seen);
     }
-    return { look: own?.at, is, bits: before - entropy(found), likeliest: nth(found, 0) };
+    return { look: own?.at, is, bits: before - unknown(found), likeliest: nth(found, 0) };
   });
 }
 
@@ -99,10 +98,10 @@ export function goodOrder(
     const doing = actOf(own);
     const shows = look(doing, steps.length);
     const is = typeof shows === 'number' ? readingOf(doing.kind, shows, false) : shows;
-    const before = entropy(found);
+    const before = unknown(found);
     seen.push({ look: best.look, is });
     found = suspects(groups, seen);
-    steps.push({ look: best.look, is, bits: before - entropy(found), likeliest: nth(found, 0) });
+    steps.push({ look: best.look, is, bits: before - unknown(found), likeliest: nth(found, 0) });
   }
   return { steps, seconds };
 }

@@ -29,14 +29,14 @@ function goesWith(sight: Sight, is: Seen['is']): number {
 }
 
 /** How likely something would be if it was misread: the other of two, or a reading that something else would show. */
-function misread(sights: readonly Sight[], is: Seen['is']): number {
+export function misread(sights: readonly Sight[], is: Seen['is']): number {
   if (typeof is !== 'number') return 1;
   const usual = sights.reduce((sum, sight) => sum + goesWith(sight, is), 0) / sights.length;
   return 0.8 * usual + 0.2 / scaleSpan(sights);
 }
 
 /** How likely what was seen is with a fault, misreading counted in. @param wrong how likely it is when misread. */
-const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
+export const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
   const fits = goesWith(sight, is);
   return typeof is === 'number' || sight.kind === 'either'
     ? (1 - SLIP) * fits + SLIP * wrong
@@ -44,13 +44,10 @@ const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number => {
 };
 
 /** Whether a sight explains what was seen, without misreading. */
-const explains = (sight: Sight, is: Seen['is']): boolean =>
+export const explains = (sight: Sight, is: Seen['is']): boolean =>
   isReading(sight)
     ? typeof is === 'number' && within(sight, is)
     : sight.kind === 'either' || (sight.kind === 'on') === is;
-
-/** For what is weighed apart from the dictionary's rows. */
-export const likelihoodOf = { seen: likelihood, misread, fits: explains } as const;
 
 /** Whether nothing that can be looked at tells two rows apart. */
 const untold = (a: readonly Sight[], b: readonly Sight[]): boolean =>

@@ -6,6 +6,7 @@ import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
 import { looksOf } from './looks.ts';
 import type { Look } from './looks.ts';
+import { knownOf, netsOf } from './pointFault.ts';
 import type { KnownFault, Nets, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
 import type { Sight } from './sight.ts';
@@ -39,15 +40,9 @@ export const hasDictionary = (analysis: Analysis): boolean => {
 /** What a point shows with each thing that can be wrong, from the solved circuit. Worked out once for an analysis. */
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
-  const nets: Nets = { away: analysis.away.netlist, present: analysis.present.netlist };
+  const nets = netsOf(analysis);
   const row = (fault: PointFault | undefined): DictionaryRow => ({
-    fault: fault && {
-      id: fault.id,
-      what: fault.what,
-      place: fault.place,
-      sort: fault.sort,
-      likely: fault.likely,
-    },
+    fault: fault && knownOf(fault),
     sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
   });
   return {

@@ -102,7 +102,8 @@ function outcomes(found: readonly Suspect[], look: number): number[] {
 const sum = (parts: readonly { readonly share: number }[]): number =>
   parts.reduce((all, { share }) => all + share, 0);
 
-const entropy = (shares: readonly number[]): number =>
+/** What is not known yet of several shares, bit. */
+export const entropy = (shares: readonly number[]): number =>
   shares.reduce((bits, share) => (share > 0 ? bits - share * Math.log2(share) : bits), 0);
 
 /**

@@ -1,12 +1,12 @@
 import { nth } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { likelihoodOf } from './diagnose.ts';
+import { explains, likelihood, misread } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
 import { pointFaults } from './pointFaults.ts';
-import { WEIGHT } from './pointFault.ts';
+import { knownOf, netsOf, WEIGHT } from './pointFault.ts';
 import type { Look } from './looks.ts';
-import type { KnownFault, Nets, PointFault } from './pointFault.ts';
+import type { KnownFault, PointFault } from './pointFault.ts';
 import type { Sight } from './sight.ts';
 
 /** Two things that are broken at once. */
@@ -29,15 +29,16 @@ const TOLD = 6;
 export function faultPairs(analysis: Analysis, seen: readonly Seen[]): FaultPair[] {
   const { rows, looks } = dictionaryOf(analysis);
   const wrong = seen.map(({ look, is }) =>
-    likelihoodOf.misread(
+    misread(
       rows.flatMap(({ sights }) => sights[look] ?? []),
       is,
     ),
   );
-  const fits = (sights: (look: number, i: number) => Sight | undefined) =>
-    seen.reduce((product, { look, is }, i) => {
-      const sight = sights(look, i);
-      return sight ? product * likelihoodOf.seen(sight, is, wrong[i] ?? 1) : product;
+  // What is shown at each look that was taken, in their order.
+  const fits = (sights: readonly Sight[]) =>
+    seen.reduce((product, { is }, i) => {
+      const sight = sights[i];
+      return sight ? product * likelihood(sight, is, wrong[i] ?? 1) : product;
     }, 1);
   const made = new Map(pointFaults(analysis).map((fault) => [fault.id, fault]));
   const singles = rows
@@ -53,8 +54,8 @@ export function faultPairs(analysis: Analysis, seen: readonly Seen[]): FaultPair
     singles.slice(i + 1).flatMap((second) => {
       const sights = sightsOfBoth(analysis, first, second, sought);
       if (!sights) return [];
-      const weight = WEIGHT[first.likely] * WEIGHT[second.likely] * fits((_, at) => sights[at]);
-      return [{ first: known(first), second: known(second), weight }];
+      const weight = WEIGHT[first.likely] * WEIGHT[second.likely] * fits(sights);
+      return [{ first: knownOf(first), second: knownOf(second), weight }];
     }),
   );
   const all = pairs.reduce((sum, { weight }) => sum + weight, 0);
@@ -74,8 +75,7 @@ function sightsOfBoth(
   const order = inOrder(first, second);
   if (!order) return undefined;
   const [one, other] = order;
-  const sound: Nets = { away: analysis.away.netlist, present: analysis.present.netlist };
-  const nets = attempt(() => other.leaves(one.leaves(sound)));
+  const nets = attempt(() => other.leaves(one.leaves(netsOf(analysis))));
   return nets && sightsOf(one.as ?? analysis, looks, nets, { ...one.shown, ...other.shown });
 }
 
@@ -89,21 +89,13 @@ export function sightsOfPair(analysis: Analysis, ids: readonly [string, string])
 function explained(sights: readonly Sight[], sound: readonly Sight[], seen: readonly Seen[]): number {
   return seen.filter(({ look, is }) => {
     const [own, healthy] = [sights[look], sound[look]];
-    return own && healthy && likelihoodOf.fits(own, is) && !likelihoodOf.fits(healthy, is);
+    return own && healthy && explains(own, is) && !explains(healthy, is);
   }).length;
 }
 
 /** What changes a circuit comes after what makes another one; two that each make another one are not put together. */
 const inOrder = (a: PointFault, b: PointFault): readonly [PointFault, PointFault] | undefined =>
   a.as && b.as ? undefined : b.as ? [b, a] : [a, b];
-
-const known = ({ id, what, place, sort, likely }: PointFault): KnownFault => ({
-  id,
-  what,
-  place,
-  sort,
-  likely,
-});
 
 /** A fault whose wire the other took out of the circuit cannot be put in. */
 function attempt<T>(act: () => T): T | undefined {

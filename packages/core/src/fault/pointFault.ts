@@ -51,3 +51,24 @@ export interface PointFault extends KnownFault {
   /** The point as it then is, where more than its circuit is otherwise. */
   readonly as?: Analysis;
 }
+
+/** The circuits of a point as it stands. */
+export const netsOf = ({ away, present }: Analysis): Nets => ({
+  away: away.netlist,
+  present: present.netlist,
+});
+
+/** What is told of a fault, without what it does. */
+export const knownOf = ({ id, what, place, sort, likely }: PointFault): KnownFault => ({
+  id,
+  what,
+  place,
+  sort,
+  likely,
+});
+
+/** A point that stands otherwise: solved as it then is, whatever circuit it had. */
+export function standing(as: Analysis): Pick<PointFault, 'as' | 'leaves'> {
+  const nets = netsOf(as);
+  return { as, leaves: () => nets };
+}

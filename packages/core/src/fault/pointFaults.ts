@@ -5,8 +5,9 @@ import type { Analysis } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { unlessRefused } from '../model/index.ts';
+import type { Module } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
-import { both } from './pointFault.ts';
+import { both, standing } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import { settingFaults } from './settingFaults.ts';
 import { valueReader } from './valueReader.ts';
@@ -105,21 +106,26 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
   ];
 }
 
+/** The circuit is sound; what is made of it is not. */
+const leaves = (nets: Nets): Nets => nets;
+
+/** A channel that takes nothing of what comes. */
+const inputDead = (module: Module, address: string | undefined, shown: PointFault['shown']): PointFault => ({
+  id: 'input dead',
+  what: say('fault.input-dead', { address: address ?? module.tag }),
+  place: { in: 'part', id: module.id },
+  sort: 'input',
+  likely: 'seldom',
+  leaves,
+  shown,
+});
+
 /** What stands between an analog input and the program. */
 function valueReadingFaults({ context }: Analysis): PointFault[] {
   const { module, address } = context;
   if (!module) return [];
-  const leaves = (nets: Nets): Nets => nets;
   return [
-    {
-      id: 'input dead',
-      what: say('fault.input-dead', { address: address ?? module.tag }),
-      place: { in: 'part', id: module.id },
-      sort: 'input',
-      likely: 'seldom',
-      leaves,
-      shown: { value: 'none' },
-    },
+    inputDead(module, address, { value: 'none' }),
     {
       id: 'value other',
       what: say('fault.value-other'),
@@ -150,7 +156,6 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
         analyse(new JobIndex({ ...index.job, devices }), point.id, 'nominal'),
       );
       if (!other) return [];
-      const nets = { away: other.away.netlist, present: other.present.netlist };
       return [
         {
           id: `other ${otherKind} ${otherLogic}`,
@@ -162,8 +167,7 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
           place: { in: 'part', id: device.id },
           sort: 'kind',
           likely: 'usual',
-          as: other,
-          leaves: () => nets,
+          ...standing(other),
         },
       ];
     }),
@@ -175,18 +179,9 @@ function readingFaults(analysis: Analysis): PointFault[] {
   const { context, present } = analysis;
   if (valueReader(analysis)) return valueReadingFaults(analysis);
   const { device, module, address, output } = context;
-  const leaves = (nets: Nets): Nets => nets;
   if (!present.inputs.length || !module) return [];
   return [
-    {
-      id: 'input dead',
-      what: say('fault.input-dead', { address: address ?? module.tag }),
-      place: { in: 'part', id: module.id },
-      sort: 'input',
-      likely: 'seldom',
-      leaves,
-      shown: { inputLed: 'dark', bit: 'other' },
-    },
+    inputDead(module, address, { inputLed: 'dark', bit: 'other' }),
     ...(output.indicator === undefined
       ? []
       : [

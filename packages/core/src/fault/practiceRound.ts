@@ -3,6 +3,7 @@ import type { Analysis } from '../analysis/index.ts';
 import { groupsOf } from './diagnose.ts';
 import type { Dictionary, DictionaryRow } from './dictionary.ts';
 import { pointFaults } from './pointFaults.ts';
+import { netsOf } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import type { Level, RoundKey } from './practiceCode.ts';
 
@@ -55,10 +56,7 @@ export function makeRound(analysis: Analysis, dictionary: Dictionary, key: Round
     (isMean && !isDouble) || (key.level === 'hard' && random() < 0.3) ? pick(leds, random) : undefined;
   const slip = isMean && random() < 0.6 ? Math.floor(random() * 3) : undefined;
   const broken = [...faults, ...(herring ? [herring] : [])];
-  const nets = faults.reduce<Nets>((left, fault) => fault.leaves(left), {
-    away: analysis.away.netlist,
-    present: analysis.present.netlist,
-  });
+  const nets = faults.reduce<Nets>((left, fault) => fault.leaves(left), netsOf(analysis));
   return {
     key,
     faults,

@@ -6,6 +6,7 @@ import type { PartType } from '../catalog/index.ts';
 import { JobIndex } from '../job/index.ts';
 import type { JobContent, Settings } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
+import { standing } from './pointFault.ts';
 import type { PointFault } from './pointFault.ts';
 
 /** Of each setting so many other choices are thought of. */
@@ -43,7 +44,6 @@ export function settingFaults({ context }: Analysis): PointFault[] {
             const next = place({ ...part.settings, [key]: value });
             const as = unlessRefused(() => analyse(new JobIndex(next), point.id, 'nominal'));
             if (!as) return [];
-            const nets = { away: as.away.netlist, present: as.present.netlist };
             return [
               {
                 id: `setting ${part.id} ${key} ${value}`,
@@ -51,8 +51,7 @@ export function settingFaults({ context }: Analysis): PointFault[] {
                 place: { in: 'part', id: part.id },
                 sort: 'setting',
                 likely: 'usual',
-                as,
-                leaves: () => nets,
+                ...standing(as),
               },
             ];
           });
