@@ -80,7 +80,18 @@ export function LoopDrawing({
 }
 
 /** The loop as a picture, with leads on two terminals and nothing to touch. */
-export function LoopPicture({ view, width, leads }: { view: LoopView; width: number; leads: Leads }) {
+export function LoopPicture({
+  view,
+  width,
+  leads,
+  suspected,
+}: {
+  view: LoopView;
+  width: number;
+  leads: Leads;
+  /** Devices, modules and supplies that are drawn as suspected. */
+  suspected?: ReadonlySet<string>;
+}) {
   const layout = useMemo(() => layOut(view, 'names'), [view]);
   return (
     <View
@@ -88,7 +99,7 @@ export function LoopPicture({ view, width, leads }: { view: LoopView; width: num
       role="img"
       aria-label={textOf(view.summary)}
     >
-      <LoopSheet view={view} layout={layout} width={width} leads={leads} />
+      <LoopSheet view={view} layout={layout} width={width} leads={leads} suspected={suspected} />
     </View>
   );
 }
@@ -99,20 +110,26 @@ function LoopSheet({
   layout,
   width,
   leads,
+  suspected,
 }: {
   view: LoopView;
   layout: LoopLayout;
   width: number;
   leads?: Leads;
+  suspected?: ReadonlySet<string>;
 }) {
   const scale = width / layout.width;
   return (
     <Svg width={width} height={layout.height * scale} viewBox={`0 0 ${layout.width} ${layout.height}`}>
       <Rails layout={layout} />
       {layout.plates.map((placed) => (
-        <Card key={placed.plate.id} placed={placed} />
+        <Card
+          key={placed.plate.id}
+          placed={placed}
+          isSuspected={suspected?.has(placed.plate.id.replace(/\/.*$/, ''))}
+        />
       ))}
-      {layout.empty && <PlateBox box={layout.empty} dashed />}
+      {layout.empty && <PlateBox box={layout.empty} rim="empty" />}
       {layout.wires.map((placed) => (
         <WireLine key={placed.wire.id} placed={placed} />
       ))}
@@ -173,11 +190,11 @@ function Rails({ layout: { rails, top, bottom } }: { layout: LoopLayout }) {
   ));
 }
 
-function Card({ placed }: { placed: PlacedCard }) {
+function Card({ placed, isSuspected = false }: { placed: PlacedCard; isSuspected?: boolean }) {
   const { led } = placed.plate;
   return (
     <>
-      <PlateBox box={placed} />
+      <PlateBox box={placed} rim={isSuspected ? 'suspected' : 'whole'} />
       {led && <LedLight {...lampAt(placed)} on={led.on} colour={LAMPS[led.colour]} />}
     </>
   );

@@ -24,8 +24,8 @@ export function Lettering({ letters: { x, y, text, size, face, anchor, tone } }:
   );
 }
 
-export function PlateBox({ box, dashed = false }: { box: Box; dashed?: boolean }) {
-  const { plate, edge } = useTokens();
+export function PlateBox({ box, rim }: { box: Box; rim: 'whole' | 'empty' | 'suspected' }) {
+  const { plate, edge, fail } = useTokens();
   return (
     <Rect
       x={box.x}
@@ -33,10 +33,10 @@ export function PlateBox({ box, dashed = false }: { box: Box; dashed?: boolean }
       width={box.width}
       height={box.height}
       rx={11}
-      fill={dashed ? 'none' : plate}
-      stroke={edge}
-      strokeWidth={1.5}
-      strokeDasharray={dashed ? '6 5' : undefined}
+      fill={rim === 'empty' ? 'none' : plate}
+      stroke={rim === 'suspected' ? fail : edge}
+      strokeWidth={rim === 'suspected' ? 2.5 : 1.5}
+      strokeDasharray={rim === 'whole' ? undefined : '6 5'}
     />
   );
 }

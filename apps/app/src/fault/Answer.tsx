@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
 import { parseTyped } from '../ui/typedNumbers';
+import { capital, indicatorText } from './suspectText';
 
 /** What can be seen: an indicator in its two states, or what a meter shows. */
 export function Answer({
@@ -52,11 +53,10 @@ export function Answer({
         <ReadField unit="mA" onSee={onSee} />
       </>
     );
-  const [yes, no] = kind === 'bit' ? ['1', '0'] : ['Lit', 'Dark'];
   return (
     <View className="flex-row gap-3">
-      <Button label={yes} kind="main" grow onPress={() => onSee(true)} />
-      <Button label={no} kind="main" grow onPress={() => onSee(false)} />
+      <Button label={capital(indicatorText(kind, true))} kind="main" grow onPress={() => onSee(true)} />
+      <Button label={capital(indicatorText(kind, false))} kind="main" grow onPress={() => onSee(false)} />
     </View>
   );
 }

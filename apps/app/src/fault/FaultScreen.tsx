@@ -21,6 +21,7 @@ import { LookCard } from './LookCard';
 import { PairsCard } from './PairsCard';
 import { SeenCard } from './SeenCard';
 import { SuspectsCard } from './SuspectsCard';
+import { SymptomsCard } from './SymptomsCard';
 
 /** It does not work: one look after the other, and what it can still be. */
 export function FaultScreen() {
@@ -34,8 +35,9 @@ export function FaultScreen() {
           ) : (
             <>
               <Text as="soft">
-                What it can be is worked out for points that switch a digital input. Here a fault can be
-                reported, and what it was can be kept.
+                What it can be is not worked out for points that guard people, for pulses that nobody can hold
+                still, and for points that are on no channel. Here a fault can be reported, and what it was
+                can be kept.
               </Text>
               <CaseCard point={point} kept={[]} found={[]} />
             </>
@@ -84,6 +86,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   const [kept, setKept] = useDraftState(draftOf(point), Kept, open?.seen ?? []);
   const [skipped, setSkipped] = useState<readonly number[]>([]);
   const [chosen, setChosen] = useState<number>();
+  const [sometimes, setSometimes] = useDraftState(`${draftOf(point)}.sometimes`, z.boolean(), false);
   const [isDead, setDead] = useState(false);
   const groups = useMemo(() => groupsOf(dictionary), [dictionary]);
   const seen = useMemo(
@@ -95,7 +98,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     [kept, dictionary],
   );
   const counts = useMemo(() => mendedCounts(content), [content]);
-  const found = useMemo(() => suspects(groups, seen, counts), [groups, seen, counts]);
+  const found = useMemo(() => suspects(groups, seen, counts, sometimes), [groups, seen, counts, sometimes]);
   const stands = useMemo(() => hereAfter(dictionary, seen), [dictionary, seen]);
   const { spot } = stands;
   const proposals = useMemo(
@@ -116,6 +119,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   const anew = () => {
     setKept([]);
     setSkipped([]);
+    setSometimes(false);
   };
   return {
     kept,
@@ -125,19 +129,21 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     here,
     proposals,
     choose: setChosen,
+    sometimes,
+    setSometimes,
     isDead,
     setDead,
     put,
     drop,
     skip: (look: number) => setSkipped((before) => [...before, look]),
     anew,
-    begun: seen.length > 0 || skipped.length > 0,
+    begun: seen.length > 0 || skipped.length > 0 || sometimes,
   };
 }
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
-  const { kept, seen, found, best, here, proposals, choose, isDead, setDead, put, drop, skip, anew, begun } =
-    useSearch(point, dictionary);
+  const search = useSearch(point, dictionary);
+  const { kept, seen, found, best, here, proposals, choose, isDead, setDead, put, drop, skip, anew } = search;
   const odd = unexplained(found, seen);
   return (
     <View className="gap-4">
@@ -159,6 +165,15 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
               onSee={put}
               onSkip={skip}
             />
+            <SymptomsCard
+              point={point}
+              dictionary={dictionary}
+              seen={seen}
+              sometimes={search.sometimes}
+              onSometimes={search.setSometimes}
+              onSee={put}
+              onDrop={drop}
+            />
             <SeenCard point={point} dictionary={dictionary} seen={seen} odd={odd} onDrop={drop} />
           </>
         }
@@ -170,7 +185,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
         }
       />
       <CaseCard point={point} kept={kept} found={found} />
-      {begun && <Button label="Begin anew" onPress={anew} />}
+      {search.begun && <Button label="Begin anew" onPress={anew} />}
     </View>
   );
 }

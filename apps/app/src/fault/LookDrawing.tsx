@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { LoopPicture } from '../drawing/LoopDrawing';
 import type { OpenPoint } from '../point/usePoint';
 import { Text } from '../ui/Text';
-import { suspectedWires } from './suspectText';
+import { suspectedParts, suspectedWires } from './suspectText';
 
 /** Where the leads go, in the loop as it is with nothing wrong; wires that are suspected are dashed. */
 export function LookDrawing({
@@ -27,12 +27,15 @@ export function LookDrawing({
     const wires = suspectedWires(found);
     return { ...sound, wires: sound.wires.map((wire) => ({ ...wire, differs: wires.has(wire.id) })) };
   }, [sound, found]);
+  const parts = useMemo(() => suspectedParts(found), [found]);
   return (
     <View className="gap-1" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       <Text as="small">
-        Where the leads go. Drawn is the loop with nothing wrong; suspected wires are dashed in red.
+        Where the leads go. Drawn is the loop with nothing wrong; what is suspected is dashed in red.
       </Text>
-      {width > 0 && <LoopPicture view={view} width={Math.min(width, 480)} leads={{ red, black }} />}
+      {width > 0 && (
+        <LoopPicture view={view} width={Math.min(width, 480)} leads={{ red, black }} suspected={parts} />
+      )}
     </View>
   );
 }

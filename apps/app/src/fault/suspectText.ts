@@ -13,8 +13,15 @@ export function suspectText({ rows }: Suspect): string {
 }
 
 /** How an indicator stands. */
-export const indicatorText = (kind: Look['kind'], on: boolean): string =>
-  kind === 'bit' ? (on ? '1' : '0') : on ? 'lit' : 'dark';
+export function indicatorText(kind: Look['kind'], on: boolean): string {
+  if (kind === 'bit') return on ? '1' : '0';
+  if (kind === 'acts') return on ? 'acts' : 'does not';
+  if (kind === 'talks') return on ? 'answers' : 'does not';
+  return on ? 'lit' : 'dark';
+}
+
+/** A word as it stands on a button. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What a meter or the program shows, in the unit of the look. */
 export function readText(look: Pick<Look, 'kind'> & { readonly unit?: string }, reading: number): string {
@@ -33,15 +40,23 @@ export function readText(look: Pick<Look, 'kind'> & { readonly unit?: string }, 
 /** From this share on a wire is drawn as suspected. */
 const DRAWN = 0.03;
 
-/** Wires that are suspected. */
-export const suspectedWires = (found: readonly Suspect[]): ReadonlySet<string> =>
+type Place = NonNullable<Suspect['rows'][number]['fault']>['place'];
+
+/** Something of the places that are suspected. */
+const suspected = (found: readonly Suspect[], idsOf: (place: Place) => readonly string[]) =>
   new Set(
     found.flatMap(({ rows, share }) =>
-      share / rows.length < DRAWN
-        ? []
-        : rows.flatMap(({ fault }) => (fault?.place.in === 'wire' ? fault.place.ids : [])),
+      share / rows.length < DRAWN ? [] : rows.flatMap(({ fault }) => (fault ? idsOf(fault.place) : [])),
     ),
   );
+
+/** Wires that are suspected. */
+export const suspectedWires = (found: readonly Suspect[]): ReadonlySet<string> =>
+  suspected(found, (place) => (place.in === 'wire' ? place.ids : []));
+
+/** Devices, modules and supplies that are suspected. */
+export const suspectedParts = (found: readonly Suspect[]): ReadonlySet<string> =>
+  suspected(found, (place) => (place.in === 'part' ? [place.id] : []));
 
 /** All of them. */
 export const allTexts = ({ rows }: Suspect): string[] =>

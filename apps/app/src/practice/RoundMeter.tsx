@@ -1,3 +1,4 @@
+import { actOf, looksOf, lookText } from '@keypost/core/fault';
 import type { Act } from '@keypost/core/fault';
 import { refText } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
@@ -47,24 +48,20 @@ export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
 }
 
 /** What is seen without a meter. */
-function Looks({ point, play, state }: { point: OpenPoint; play: Play; state: Act['state'] }) {
-  const { context } = point.analysis;
-  const input = context.address ?? context.module?.tag ?? 'the input';
-  const see = (label: string, kind: 'sensorLed' | 'inputLed' | 'bit' | 'value') => (
-    <Button label={label} onPress={() => play.doAct({ kind, state })} />
+function Looks({ point: { analysis }, play, state }: { point: OpenPoint; play: Play; state: Act['state'] }) {
+  const looks = looksOf(analysis).filter(
+    (look) => !('red' in look) && (look.state === 'any' || look.state === state),
   );
   return (
     <Card title="Look">
       <Row first className="gap-3">
-        {context.output.drivenBy === 'value' ? (
-          see(`Value of ${context.point.tag} in the program`, 'value')
-        ) : (
-          <>
-            {context.output.indicator !== undefined && see(`LED of ${context.device.tag}`, 'sensorLed')}
-            {see(`LED of ${input}`, 'inputLed')}
-            {see(`${input} in the program`, 'bit')}
-          </>
-        )}
+        {looks.map((look) => (
+          <Button
+            key={look.id}
+            label={textOf(lookText(analysis, look).what)}
+            onPress={() => play.doAct({ ...actOf(look), state })}
+          />
+        ))}
       </Row>
     </Card>
   );

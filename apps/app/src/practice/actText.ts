@@ -26,7 +26,8 @@ export function actText({ analysis, index }: OpenPoint, act: Act): { what: strin
 
 /** What was seen. */
 export function seenText({ analysis }: OpenPoint, kind: Act['kind'], is: number | boolean): string {
-  if (typeof is === 'boolean') return indicatorText(kind === 'bit' ? 'bit' : 'inputLed', is);
+  if (typeof is === 'boolean')
+    return indicatorText(kind === 'volts' || kind === 'ohms' || kind === 'amps' ? 'inputLed' : kind, is);
   if (kind === 'amps') return withUnit(1000 * is, 'mA', 3);
   if (kind === 'ohms') return readText({ kind: 'ohms' }, is);
   const unit = analysis.context.point.range?.unit;

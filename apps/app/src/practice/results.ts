@@ -42,6 +42,7 @@ export const SORT_TEXT: Readonly<Record<FaultSort, string>> = {
   input: 'input',
   led: 'LED',
   program: 'program',
+  part: 'inside a part',
   other: 'other',
 };
 

@@ -73,6 +73,30 @@ export const bridged =
     elements: [...netlist.elements, { kind: 'resistor', id: `bridge ${a} ${b}`, a, b, ohms: exactly(0.01) }],
   });
 
+/** A contact is closed for good. */
+export const welded =
+  (id: string): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (element.kind !== 'switch') throw new Error(`"${id}" is not a contact.`);
+      return [{ ...element, closed: true }];
+    });
+
+/** Whatever looks at the volts between two nodes takes no notice any more, as a coil that is burnt through. */
+export const numb =
+  (a: string, b: string): Fault =>
+  (netlist) => ({
+    ...netlist,
+    elements: netlist.elements.map((element) =>
+      element.kind === 'detector' && [element.a, element.b].every((node) => node === a || node === b)
+        ? { ...element, onVolts: UNREACHED, offVolts: UNREACHED }
+        : element,
+    ),
+  });
+
+/** More than stands anywhere, V. */
+const UNREACHED = 1e6;
+
 /** An output stays as it is, whatever the target does. */
 export const stuckOutput =
   (id: string, active: boolean): Fault =>

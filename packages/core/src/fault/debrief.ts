@@ -1,10 +1,10 @@
 import { nth } from '../lists/index.ts';
+import { actOf, lookOfAct } from './acts.ts';
+import type { Act } from './acts.ts';
 import { groupsOf, suspects } from './diagnose.ts';
 import type { Seen, Suspect } from './diagnose.ts';
 import type { Dictionary } from './dictionary.ts';
 import { entropy, hereAfter, nextLooks, secondsTo } from './nextLook.ts';
-import type { Act } from './practiceMeter.ts';
-import type { Look } from './looks.ts';
 
 /** One step of a round or of a good order: what was looked at, what it told, and what it left as the likeliest. */
 export interface DebriefStep {
@@ -21,39 +21,10 @@ const MOST = 12;
 
 const unknown = (found: readonly Suspect[]): number => entropy(found.map(({ share }) => share));
 
-/** The look of the dictionary that an act was, and whether its leads were the other way round. */
-function lookOfAct(
-  { looks }: Dictionary,
-  act: Act,
-): { readonly at: number; readonly turned: boolean } | undefined {
-  const fits = (look: Look): boolean => look.state === 'any' || look.state === act.state;
-  if ('red' in act) {
-    const kind = act.kind === 'amps' ? 'milliamps' : act.kind;
-    for (const turned of [false, true]) {
-      const [red, black] = turned ? [act.black, act.red] : [act.red, act.black];
-      const at = looks.findIndex(
-        (look) => look.kind === kind && look.red === red && look.black === black && fits(look),
-      );
-      if (at >= 0) return { at, turned };
-    }
-    return undefined;
-  }
-  const at = looks.findIndex((look) => look.kind === act.kind && fits(look));
-  return at < 0 ? undefined : { at, turned: false };
-}
-
 /** A reading as the dictionary has it: volts by the way of the leads, a current in mA whichever way. */
 function readingOf(kind: Act['kind'], is: number, turned: boolean): number {
   if (kind === 'amps') return 1000 * Math.abs(is);
   return kind === 'volts' && turned ? -is : is;
-}
-
-/** The act that a look is. */
-function actOf(look: Look): Act {
-  const state = look.state === 'any' ? 'away' : look.state;
-  if (!('red' in look)) return { kind: look.kind, state };
-  const { red, black, power } = look;
-  return { kind: look.kind === 'milliamps' ? 'amps' : look.kind, red, black, state, power };
 }
 
 /** What each act of a round told, one after the other. */

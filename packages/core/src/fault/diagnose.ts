@@ -97,13 +97,42 @@ function weights(
   };
 }
 
-/** Suspects after what was seen, the likeliest first. @param counts what was mended before in this job. */
+/** How well each sort of fault goes with one that comes and goes; what is set stays set. */
+const COMES_AND_GOES: Readonly<Record<FaultSort, number>> = {
+  'wire-open': 1,
+  'wire-weak': 3,
+  'wires-exchanged': 0,
+  'wire-short': 1,
+  supply: 1,
+  output: 1,
+  target: 2,
+  kind: 0,
+  setting: 0,
+  input: 1,
+  led: 1,
+  program: 0.2,
+  part: 1,
+  other: 1,
+};
+
+/** Of one that comes and goes, so often it is there when it is looked for. */
+const THERE = 0.6;
+
+/**
+ * Suspects after what was seen, the likeliest first.
+ * @param counts what was mended before in this job.
+ * @param sometimes it comes and goes: at each look it may just as well have been as it is with nothing wrong.
+ */
 export function suspects(
   groups: readonly (readonly DictionaryRow[])[],
   seen: readonly Seen[],
   counts: Counts = new Map(),
+  sometimes = false,
 ): Suspect[] {
-  const weightOf = weights(groups, counts);
+  const before = weights(groups, counts);
+  const weightOf = (row: DictionaryRow): number =>
+    before(row) * (sometimes && row.fault ? COMES_AND_GOES[row.fault.sort] : 1);
+  const sound = groups.flat().find(({ fault }) => !fault)?.sights;
   const wrong = seen.map(({ look, is }) =>
     misread(
       groups.flatMap((rows) => rows.flatMap(({ sights }) => sights[look] ?? [])),
@@ -117,7 +146,12 @@ export function suspects(
         sum +
         seen.reduce((product, { look, is }, i) => {
           const sight = row.sights[look];
-          return sight ? product * likelihood(sight, is, wrong[i] ?? 1) : product;
+          if (!sight) return product;
+          const fits = likelihood(sight, is, wrong[i] ?? 1);
+          const without = sometimes && sound?.[look];
+          return without
+            ? product * (THERE * fits + (1 - THERE) * likelihood(without, is, wrong[i] ?? 1))
+            : product * fits;
         }, weightOf(row)),
       0,
     ),

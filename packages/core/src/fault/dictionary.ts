@@ -4,6 +4,7 @@ import { inputQuantities, metered, readInput, sensorSide } from '../analysis/ind
 import { nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
+import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
 import type { Look } from './looks.ts';
 import { knownOf, netsOf } from './pointFault.ts';
@@ -29,12 +30,23 @@ export interface Dictionary {
 /** Extra-low voltage that may be touched in dry places, V (IEC 60364-4-41, 414.4.5). */
 const HARMLESS = { dc: 60, ac: 25 } as const;
 
-/** Whether a point can be searched: one that switches a digital input by its target, or a value on an analog input. */
+/**
+ * Whether a point can be searched. Not one that guards people: what is wrong there is found by who is competent for it,
+ * by the maker's plan. Not one that counts: nobody can hold a pulse still.
+ */
 export const hasDictionary = (analysis: Analysis): boolean => {
   const { context, present } = analysis;
-  return context.output.drivenBy === 'target'
-    ? present.inputs.length > 0
-    : context.output.drivenBy === 'value' && valueReader(analysis) !== undefined;
+  switch (context.output.drivenBy) {
+    case 'target':
+      return present.inputs.length > 0 || present.loads.length > 0;
+    case 'value':
+      return valueReader(analysis) !== undefined;
+    case 'command':
+    case 'communication':
+      return present.loads.length > 0;
+    default:
+      return false;
+  }
 };
 
 /** What a point shows with each thing that can be wrong, from the solved circuit. Worked out once for an analysis. */
@@ -67,11 +79,18 @@ export function sightsOf(
   const away = remembers ? seenIn(analysis, looks, { ...nets.away, held: present.held }) : first;
   const dead = deadSights(nets, looks);
   const states = { away: away.at, present: present.at, any: present.at };
+  // What a description of settings tells of talking stands beside the circuit.
+  const answers =
+    away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
   const span = valueReader(analysis)?.span;
   return looks.map((look) =>
     look.kind === 'value' && shown?.value
       ? otherValue(shown.value, span)
-      : shownOn(look, dead.get(look.id) ?? states[look.state](look), shown),
+      : look.kind === 'talks'
+        ? answers
+          ? ON
+          : OFF
+        : shownOn(look, dead.get(look.id) ?? states[look.state](look), shown),
   );
 }
 
@@ -93,12 +112,15 @@ const otherValue = (how: 'other' | 'none', span = 1): Sight =>
     ? { kind: 'value', min: -0.25 * span, max: 1.25 * span, span }
     : { kind: 'value', min: -0.03 * span, max: 0.03 * span, span };
 
+/** What is seen of one circuit, and whether every part that listens acts as it is to with the target away, or present. */
+interface Seen {
+  readonly at: (look: Look) => Sight;
+  readonly held: ReadonlySet<string>;
+  readonly answers: (present: boolean) => boolean;
+}
+
 /** Solves one circuit for all that is looked at in it. */
-function seenIn(
-  analysis: Analysis,
-  looks: readonly Look[],
-  netlist: Netlist,
-): { readonly at: (look: Look) => Sight; readonly held: ReadonlySet<string> } {
+function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): Seen {
   const { context, present } = analysis;
   const pairs = [
     ...new Map(
@@ -134,15 +156,20 @@ function seenIn(
       voltsSight(netlist, solution, red, black, nth(bands, i + (own ? 2 : 0)).nom),
     ]),
   );
+  const isActive = activeIn(netlist, solution);
   const at = (look: Look): Sight => {
     switch (look.kind) {
       case 'sensorLed':
         return outputOn ? ON : OFF;
+      case 'acts':
+      case 'fed':
+        return isActive(look.element) ? ON : OFF;
       case 'inputLed':
         return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;
       case 'bit':
         return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
       case 'ohms':
+      case 'talks':
         return EITHER;
       case 'milliamps':
         return around('milliamps', 1000 * Math.abs(amps.get(look.wire) ?? 0), 0.15, 0.01);
@@ -153,8 +180,22 @@ function seenIn(
         return volts.get(`${look.red} ${look.black}`) ?? { kind: 'volts', min: -0.2, max: 0.2 };
     }
   };
-  return { at, held: solution.held };
+  return { at, held: solution.held, answers: answersIn(present.loads, isActive) };
 }
+
+/** Whether a part that looks at volts acts; one that is in the circuit no more does not. */
+function activeIn({ elements }: Netlist, solution: Solution): (element: string) => boolean {
+  const parts = new Set(elements.map(({ id }) => id));
+  return (element) => parts.has(element) && solution.active(element);
+}
+
+/** Whether everything that listens acts as it is to, with the target away or present. */
+const answersIn =
+  (loads: Analysis['present']['loads'], isActive: (element: string) => boolean) =>
+  (isPresent: boolean): boolean =>
+    loads.every(
+      ({ expected: { id, on } }) => isActive(id) === (on === 'always' || (on === 'present') === isPresent),
+    );
 
 /** Wires that are opened for a meter, as far as they are in the circuit. */
 function wiresOpened(looks: readonly Look[], { elements }: Netlist): string[] {

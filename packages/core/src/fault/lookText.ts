@@ -11,12 +11,20 @@ export function lookText(
 ): { readonly what: Message; readonly state: Text } {
   const { device, module, address, index } = context;
   const state =
-    look.state === 'any' ? say('fault.look-dead') : (look.state === 'away' ? away : present).situation.words;
+    look.state === 'any'
+      ? say(look.power === 'off' ? 'fault.look-dead' : 'fault.look-live')
+      : (look.state === 'away' ? away : present).situation.words;
   switch (look.kind) {
     case 'sensorLed':
       return { what: say('fault.look-led', { item: device.tag }), state };
     case 'inputLed':
       return { what: say('fault.look-led', { item: address ?? module?.tag ?? '' }), state };
+    case 'acts':
+      return { what: say('fault.look-acts', { label: look.label }), state };
+    case 'fed':
+      return { what: say('fault.look-fed', { label: look.label }), state };
+    case 'talks':
+      return { what: say('fault.look-talks', { device: device.tag }), state };
     case 'bit':
       return { what: say('fault.look-bit', { address: address ?? '' }), state };
     case 'value':

@@ -1,10 +1,13 @@
 import { oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { hasTerminal } from '../analysis/index.ts';
+import type { PointState } from '../analysis/index.ts';
+import { SIGNALS } from '../catalog/index.ts';
 import { nodesOf } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
+import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
-import { ownWiresOf } from './ownWires.ts';
+import { ownWiresOf, railsOf } from './ownWires.ts';
 import { valueReader } from './valueReader.ts';
 
 /** Where one stands to look. */
@@ -22,6 +25,10 @@ export type Look = {
   readonly power: 'on' | 'off';
 } & (
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
+  /** Whether a load, a coil or a part that listens acts: by its name, and the element that tells. */
+  | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
+  /** Whether a device that talks answers. */
+  | { readonly kind: 'talks' }
   /** The value in the program, in its unit. */
   | { readonly kind: 'value'; readonly unit: string }
   /** In the place of a wire that is opened for it. */
@@ -36,19 +43,48 @@ const SECONDS = {
   sensorLed: 4,
   inputLed: 4,
   bit: 10,
+  acts: 8,
+  talks: 20,
   volts: 25,
   ohms: 25,
   milliamps: 90,
   longLead: 120,
 } as const;
 
-/** Everything that can be looked at of a point on a digital or an analog input. */
-export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
+/** Everything that can be looked at of a point. */
+export const looksOf = oncePer((analysis: Analysis): readonly Look[] => [
+  ...(analysis.context.output.drivenBy === 'communication' ? talkLooks(analysis) : signalLooks(analysis)),
+  ...actLooks(analysis),
+  ...valueLooks(analysis),
+  ...currentLooks(analysis),
+  ...deadLooks(analysis),
+]);
+
+/** The same look with the target away and with it present. */
+const inStates = (look: (state: (typeof STATES)[number]) => Look): Look[] => STATES.map(look);
+
+/** Volts between two terminals, in each state. */
+const volts = (red: string, black: string, spot: Spot): Look[] =>
+  inStates((state) => voltsLook(red, black, spot, state));
+
+const voltsLook = (red: string, black: string, spot: Spot, state: Look['state']): Look => ({
+  id: `volts ${red} ${black} ${state}`,
+  kind: 'volts',
+  red,
+  black,
+  state,
+  spot,
+  seconds: SECONDS.volts,
+  power: 'on',
+});
+
+/** Indicators and volts along the way of a signal that stands still. */
+function signalLooks(analysis: Analysis): Look[] {
   const { context, present } = analysis;
-  const { device, output, supply, ports } = context;
+  const { device, output, ports } = context;
   const [own] = ports;
   const look = (kind: 'sensorLed' | 'inputLed' | 'bit', spot: Spot) =>
-    STATES.map((state): Look => ({
+    inStates((state) => ({
       id: `${kind} ${state}`,
       kind,
       state,
@@ -56,18 +92,7 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
       seconds: SECONDS[kind],
       power: 'on',
     }));
-  const minus = `${supply.id}:-`;
-  const volts = (red: string, black: string, spot: Spot) =>
-    STATES.map((state): Look => ({
-      id: `volts ${red} ${black} ${state}`,
-      kind: 'volts',
-      red,
-      black,
-      state,
-      spot,
-      seconds: SECONDS.volts,
-      power: 'on',
-    }));
+  const [plus, minus] = railsOf(analysis);
   const seen = (ref: string): boolean => hasTerminal(present, ref);
   const atDevice = terminalsOf(analysis, device.id);
   const [first, ...others] = atDevice;
@@ -78,48 +103,104 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => {
     ...(present.inputs.length ? [...look('inputLed', 'panel'), ...look('bit', 'screen')] : []),
     ...atInput.flatMap((ref) => ownCommon.flatMap((common) => volts(ref, common, 'panel'))),
     ...atInput.filter(() => seen(minus)).flatMap((ref) => volts(ref, minus, 'panel')),
-    ...(seen(minus) ? volts(`${supply.id}:+`, minus, 'panel') : []),
+    ...(seen(minus) ? volts(plus, minus, 'panel') : []),
     // In the field there is no minus but the device's own.
     ...(first === undefined ? [] : others.flatMap((ref) => volts(ref, first, 'field'))),
-    ...valueLooks(analysis),
-    ...deadLooks(analysis),
   ];
-});
+}
 
-/** Of a value: what the program has, and the current in the wire at its input. */
+/** Of a device that talks: its power, and whether it answers. What is on its line changes too quickly for a meter. */
+function talkLooks({ present }: Analysis): Look[] {
+  return [
+    ...fedBy(present).flatMap(({ element, label, a, b }): Look[] => [
+      {
+        id: `fed ${element}`,
+        kind: 'fed',
+        element,
+        label,
+        state: 'any',
+        spot: 'field',
+        seconds: SECONDS.sensorLed,
+        power: 'on',
+      },
+      ...(hasTerminal(present, a) && hasTerminal(present, b) ? [voltsLook(a, b, 'field', 'any')] : []),
+    ]),
+    { id: 'talks', kind: 'talks', state: 'any', spot: 'screen', seconds: SECONDS.talks, power: 'on' },
+  ];
+}
+
+/** Supplies of a device that talks, as its detectors see them. */
+const fedBy = ({ loads, netlist: { elements } }: PointState) =>
+  loads.flatMap(({ expected }) => {
+    const found = elements.find(({ id }) => id === expected.id);
+    if (expected.on !== 'always' || found?.kind !== 'detector') return [];
+    return [{ element: found.id, label: expected.label, a: found.a, b: found.b }];
+  });
+
+/** Loads and coils: whether each acts, and what stands at it. */
+function actLooks({ context, present }: Analysis): Look[] {
+  if (context.output.drivenBy === 'communication') return [];
+  const coils = new Map(context.helpers.map(({ id, tag }) => [elementId(id, 'coil'), tag]));
+  const loads = new Map(present.loads.map(({ expected }) => [expected.id, expected.label]));
+  return present.netlist.elements.flatMap((found): Look[] => {
+    const label = found.kind === 'detector' ? (coils.get(found.id) ?? loads.get(found.id)) : undefined;
+    if (label === undefined || found.kind !== 'detector') return [];
+    const { a, b, id: element } = found;
+    const spot: Spot = element.startsWith(`${context.device.id}/`) ? 'field' : 'panel';
+    return [
+      ...inStates((state) => ({
+        id: `acts ${element} ${state}`,
+        kind: 'acts',
+        element,
+        label,
+        state,
+        spot,
+        seconds: SECONDS.acts,
+        power: 'on',
+      })),
+      ...(hasTerminal(present, a) && hasTerminal(present, b) ? volts(a, b, spot) : []),
+    ];
+  });
+}
+
+/** Of a value: what the program has. */
 function valueLooks(analysis: Analysis): Look[] {
   const reader = valueReader(analysis);
-  const own = analysis.present.measured[0]?.own;
-  if (!reader || !own) return [];
-  const isCurrent = analysis.present.measured[0]?.unit === 'mA';
-  const terminal = `${own.module.id}:${own.port.terminal}`;
+  if (!reader || !analysis.present.measured.length) return [];
+  return inStates((state) => ({
+    id: `value ${state}`,
+    kind: 'value',
+    unit: reader.unit,
+    state,
+    spot: 'screen',
+    seconds: SECONDS.bit,
+    power: 'on',
+  }));
+}
+
+/** The current in the wire at the channel, where it is the signal. */
+function currentLooks(analysis: Analysis): Look[] {
+  const { context, present } = analysis;
+  const { signal } = context.output;
+  const [own] = context.ports;
+  const isCurrent =
+    context.output.drivenBy === 'command'
+      ? signal !== undefined && SIGNALS[signal].unit === 'mA'
+      : present.measured[0]?.unit === 'mA' && valueReader(analysis) !== undefined;
+  const terminal = own && `${own.module.id}:${own.port.terminal}`;
   const wire = ownWiresOf(analysis).find(({ from, to }) => from === terminal || to === terminal);
-  return STATES.flatMap((state): Look[] => [
-    {
-      id: `value ${state}`,
-      kind: 'value',
-      unit: reader.unit,
-      state,
-      spot: 'screen',
-      seconds: SECONDS.bit,
-      power: 'on',
-    },
-    ...(isCurrent && wire
-      ? [
-          {
-            id: `milliamps ${wire.id} ${state}`,
-            kind: 'milliamps',
-            red: wire.from,
-            black: wire.to,
-            wire: wire.id,
-            state,
-            spot: 'panel',
-            seconds: SECONDS.milliamps,
-            power: 'on',
-          } as const,
-        ]
-      : []),
-  ]);
+  if (!isCurrent || !wire) return [];
+  return inStates((state) => ({
+    id: `milliamps ${wire.id} ${state}`,
+    kind: 'milliamps',
+    red: wire.from,
+    black: wire.to,
+    wire: wire.id,
+    state,
+    spot: 'panel',
+    seconds: SECONDS.milliamps,
+    power: 'on',
+  }));
 }
 
 /** What nobody knows the resistance of while it has no supply. */
@@ -177,6 +258,6 @@ function terminalsOf({ context, present }: Analysis, item: string): string[] {
       context.scope.wires.flatMap(({ from, to }) => [from, to]).filter((ref) => splitRef(ref).item === item),
     ),
   ].filter((ref) => hasTerminal(present, ref) && splitRef(ref).terminal !== 'PE');
-  const minus = refs.findIndex((ref) => /^(BU|-|L-|M|0V)$/.test(splitRef(ref).terminal));
+  const minus = refs.findIndex((ref) => /^(BU|-|L-|M|0V|N)$/.test(splitRef(ref).terminal));
   return minus > 0 ? [refs[minus] ?? '', ...refs.filter((_, i) => i !== minus)] : refs;
 }

@@ -1,6 +1,13 @@
 import type { Analysis } from '../analysis/index.ts';
+import { supplyTerminals } from '../catalog/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Wire } from '../model/index.ts';
+
+/** The rails of a point's supply: what drives first, then what it comes back to. */
+export function railsOf({ context: { supply } }: Analysis): readonly [drives: string, back: string] {
+  const [drives = '+', back = '-'] = supplyTerminals(supply).filter((name) => name !== 'PE');
+  return [`${supply.id}:${drives}`, `${supply.id}:${back}`];
+}
 
 /** Wires of a point: all that end at its device, at its further parts or at its input. */
 export function ownWiresOf({ context }: Analysis): Wire[] {

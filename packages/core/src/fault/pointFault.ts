@@ -32,6 +32,8 @@ interface Shown {
   readonly bit?: 'turned' | 'other';
   /** Of a value: another one, or none. */
   readonly value?: 'other' | 'none';
+  /** Of a device that talks: it does not. */
+  readonly silent?: true;
 }
 
 /** One thing that can be wrong with a point, as it is told. */

@@ -7,6 +7,7 @@ import { JobIndex } from '../job/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import type { Module } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
+import { elementFaults } from './elementFaults.ts';
 import { both, standing } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import { settingFaults } from './settingFaults.ts';
@@ -18,6 +19,7 @@ export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] =
   ...wireFaults(analysis),
   ...supplyFaults(analysis),
   ...partFaults(analysis),
+  ...elementFaults(analysis),
   ...otherOutputs(analysis),
   ...readingFaults(analysis),
   ...settingFaults(analysis),
@@ -50,6 +52,8 @@ function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
 function partFaults(analysis: Analysis): PointFault[] {
   const { context, present } = analysis;
   if (context.output.drivenBy === 'value') return valueFaults(analysis);
+  if (context.output.drivenBy === 'communication') return talkFaults(analysis);
+  if (context.output.drivenBy === 'command') return commandFaults(analysis);
   const { device, output } = context;
   const place = { in: 'part', id: device.id } as const;
   const switching = output.element === undefined ? '' : elementId(device.id, output.element);
@@ -102,6 +106,59 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
       sort: 'output',
       likely: 'usual',
       leaves: ({ present }) => ({ away: present, present }),
+    },
+  ];
+}
+
+/** Of a device that talks: either end is silent, or the two do not agree on how. */
+function talkFaults({ context: { device, ports } }: Analysis): PointFault[] {
+  const silent = { likely: 'seldom', sort: 'output', leaves, shown: { silent: true } } as const;
+  const atDevice = { place: { in: 'part', id: device.id } as const, ...silent };
+  const set = { ...atDevice, sort: 'setting', likely: 'often' } as const;
+  const names = { device: device.tag };
+  const agreed: readonly PointFault[] = [
+    { id: 'other address', what: say('fault.talk-address', names), ...set },
+    { id: 'one address twice', what: say('fault.talk-twice', names), ...set, likely: 'usual' },
+  ];
+  const kinds = new Set(ports.map(({ port }) => port.kind));
+  return [
+    { id: 'device silent', what: say('fault.silent', names), ...atDevice },
+    ...(kinds.has('serial') || kinds.has('ethernet') ? agreed : []),
+    ...(kinds.has('serial') ? [{ id: 'other speed', what: say('fault.talk-speed', names), ...set }] : []),
+    ...(kinds.has('io-link')
+      ? [{ id: 'other device', what: say('fault.talk-other', names), ...set, likely: 'usual' } as const]
+      : []),
+    ...[...new Map(ports.map(({ module }) => [module.id, module])).values()].map((module): PointFault => ({
+      id: `port silent ${module.id}`,
+      what: say('fault.partner-dead', { module: module.tag }),
+      place: { in: 'part', id: module.id },
+      ...silent,
+    })),
+  ];
+}
+
+/** Of what the program commands: the channel gives nothing, or all the time, or the program commands another. */
+function commandFaults({ context: { module, address } }: Analysis): PointFault[] {
+  if (!module) return [];
+  const name = address ?? module.tag;
+  const still = (low: boolean): PointFault => ({
+    id: `channel ${low ? 'low' : 'high'}`,
+    what: say('fault.channel-still', { address: name, low }),
+    place: { in: 'part', id: module.id },
+    sort: 'input',
+    likely: 'usual',
+    leaves: ({ away, present }) => (low ? { away, present: away } : { away: present, present }),
+  });
+  return [
+    still(true),
+    still(false),
+    {
+      id: 'command other',
+      what: say('fault.command-other', { address: name }),
+      place: { in: 'program' },
+      sort: 'program',
+      likely: 'often',
+      leaves: ({ away }) => ({ away, present: away }),
     },
   ];
 }

@@ -10,7 +10,7 @@ import { dictionaryOf } from './dictionary.ts';
 import { codeOfRound, HIDDEN_SORTS, LEVELS, roundOfCode } from './practiceCode.ts';
 import type { Level, RoundKey } from './practiceCode.ts';
 import { act, secondsOfActs } from './practiceMeter.ts';
-import type { Act } from './practiceMeter.ts';
+import type { Act } from './acts.ts';
 import { isFound, makeRound } from './practiceRound.ts';
 import type { Round } from './practiceRound.ts';
 

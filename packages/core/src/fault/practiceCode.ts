@@ -28,6 +28,7 @@ export const HIDDEN_SORTS: readonly FaultSort[] = [
   'led',
   'program',
   'setting',
+  'part',
 ];
 
 /** Digits and letters that are not taken for each other: no I, L, O, U. */

@@ -4,24 +4,14 @@ import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
-import { splitRef } from '../model/index.ts';
+import { spentOn } from './acts.ts';
+import type { Act } from './acts.ts';
 import { sightsOf } from './dictionary.ts';
 import type { Dictionary } from './dictionary.ts';
 import type { Look } from './looks.ts';
 import { hereFrom, secondsTo } from './nextLook.ts';
 import type { Round } from './practiceRound.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
-
-/** What somebody does in a round: an indicator that is looked at, or a meter that is put on. */
-export type Act = { readonly state: 'away' | 'present' } & (
-  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' | 'value' }
-  | {
-      readonly kind: 'volts' | 'ohms' | 'amps';
-      readonly red: string;
-      readonly black: string;
-      readonly power: 'on' | 'off';
-    }
-);
 
 /** What came of it: what is seen, V, Ω, A or the unit of the value; or why the round is over. */
 export type Outcome =
@@ -49,8 +39,10 @@ export function act(
     return middleOf(sight) * (1 + 0.008 * (noise() - 0.5));
   };
   const base = { id: '', state: doing.state, spot: 'panel', seconds: 0, power: 'on' } as const;
-  if (doing.kind === 'value') return { kind: 'seen', is: see({ ...base, kind: 'value', unit: '' }) };
-  if (!('red' in doing)) return { kind: 'seen', is: see({ ...base, kind: doing.kind }) };
+  if (!('red' in doing)) {
+    const look: Look = doing.kind === 'value' ? { ...base, kind: 'value', unit: '' } : { ...base, ...doing };
+    return { kind: 'seen', is: see(look) };
+  }
   const { red, black, power } = doing;
   const volts = Number(see({ ...base, kind: 'volts', red, black }));
   if (power === 'on') {
@@ -90,28 +82,8 @@ const isWire = (element: Element, a: string, b: string): boolean =>
   element.ohms.nom < WIRE_OHMS &&
   ((element.a === a && element.b === b) || (element.a === b && element.b === a));
 
-/** So long a meter is put on, s. */
-const METER = 25;
-
-/** Where an act is done and how long it takes on the spot. */
-function lookOf({ context }: Analysis, { looks }: Dictionary, doing: Act): Look {
-  const known = looks.find(
-    (look) =>
-      look.kind === doing.kind &&
-      (look.state === doing.state || look.state === 'any') &&
-      (!('red' in look) || ('red' in doing && look.red === doing.red && look.black === doing.black)),
-  );
-  if (known) return known;
-  if (!('red' in doing))
-    return { id: '', kind: 'bit', state: doing.state, spot: 'panel', seconds: 5, power: 'on' };
-  const { red, black, state, power } = doing;
-  const inField = [red, black].some((ref) => splitRef(ref).item === context.device.id);
-  const kind = doing.kind === 'ohms' ? 'ohms' : 'volts';
-  return { id: '', kind, red, black, state, power, spot: inField ? 'field' : 'panel', seconds: METER };
-}
-
 /** How long acts take one after the other, with ways, the target, and what it takes to isolate, s. */
 export function secondsOfActs(analysis: Analysis, dictionary: Dictionary, acts: readonly Act[]): number {
-  const looks = acts.map((doing) => lookOf(analysis, dictionary, doing));
+  const looks = acts.map((doing) => spentOn(analysis, dictionary, doing));
   return looks.reduce((sum, look, i) => sum + secondsTo(hereFrom(looks.slice(0, i)), look), 0);
 }

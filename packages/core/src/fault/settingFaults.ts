@@ -20,8 +20,9 @@ interface Part {
 
 /** Every switch and parameter of a point's parts, and of its channel, that stands elsewhere: solved as it then is. */
 export function settingFaults({ context }: Analysis): PointFault[] {
-  const { index, point, device, helpers, ports } = context;
+  const { index, point, device, output, helpers, ports } = context;
   const { job } = index;
+  const talks = output.drivenBy === 'communication';
   const names = new Set(ports.map(({ port }) => port.name));
   const ofPort = (key: string): boolean => !key.includes('.') || names.has(key.slice(0, key.indexOf('.')));
   const modules = [...new Map(ports.map(({ module }) => [module.id, module])).values()];
@@ -35,7 +36,7 @@ export function settingFaults({ context }: Analysis): PointFault[] {
       .filter(
         ({ key, place: where, names: naming }) => counts(key) && where !== 'version' && naming === undefined,
       )
-      .flatMap(({ key, label, choices }) => {
+      .flatMap(({ key, label, choices, from }) => {
         const stands = settingsOf(type, part.settings)[key];
         return choices
           .filter(({ value }) => value !== stands)
@@ -44,6 +45,8 @@ export function settingFaults({ context }: Analysis): PointFault[] {
             const next = place({ ...part.settings, [key]: value });
             const as = unlessRefused(() => analyse(new JobIndex(next), point.id, 'nominal'));
             if (!as) return [];
+            // A port that is set to anything else does not talk.
+            const silent = from === 'port.mode' && talks && value !== 'iolink';
             return [
               {
                 id: `setting ${part.id} ${key} ${value}`,
@@ -52,6 +55,7 @@ export function settingFaults({ context }: Analysis): PointFault[] {
                 sort: 'setting',
                 likely: 'usual',
                 ...standing(as),
+                ...(silent && { shown: { silent: true } }),
               },
             ];
           });

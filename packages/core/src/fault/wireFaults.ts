@@ -3,10 +3,10 @@ import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { exactly, faults } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
-import { refText } from '../job/index.ts';
+import { refText, terminalName } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { FaultSort, Wire } from '../model/index.ts';
-import { ownWiresOf } from './ownWires.ts';
+import { ownWiresOf, railsOf } from './ownWires.ts';
 import { both } from './pointFault.ts';
 import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
 
@@ -17,7 +17,7 @@ const ofWires = (...wires: readonly Wire[]): FaultPlace => ({ in: 'wire', ids: w
 
 /** What can be wrong with each wire of a point, and with each two of them at one part. */
 export function wireFaults(analysis: Analysis): PointFault[] {
-  const { index, supply } = analysis.context;
+  const { index } = analysis.context;
   const wires = ownWiresOf(analysis);
   const name = (ref: string): Message | string => refText(index, ref);
   const fault = (
@@ -28,7 +28,7 @@ export function wireFaults(analysis: Analysis): PointFault[] {
     likely: Likelihood,
     act: (netlist: Netlist) => Netlist,
   ): PointFault => ({ id, what, place, sort, likely, leaves: both(act) });
-  const rails = ['+', '-'].map((pole) => `${supply.id}:${pole}`);
+  const rails = railsOf(analysis);
   return [
     ...wires.flatMap((wire) => {
       const { id, number, from, to } = wire;
@@ -52,11 +52,12 @@ export function wireFaults(analysis: Analysis): PointFault[] {
               say('fault.short-to', { number, to: name(rail) }),
               ofWires(wire),
               'seldom',
-              faults.bridged(signalEnd(wire), rail),
+              faults.bridged(signalEnd(wire, rails), rail),
             ),
           ),
       ];
     }),
+    ...besideFaults(analysis, wires),
     ...pairsAt(wires).map(([first, second, item]) =>
       fault(
         'wires-exchanged',
@@ -74,8 +75,38 @@ export function wireFaults(analysis: Analysis): PointFault[] {
   ];
 }
 
+/** A wire of an input on the terminal beside its own, above or below. */
+function besideFaults({ context: { index, ports } }: Analysis, wires: readonly Wire[]): PointFault[] {
+  return ports.flatMap(({ module, port, settings }) => {
+    const own = `${module.id}:${port.terminal}`;
+    const all = index.moduleType(module).ports(settings);
+    const at = all.findIndex(({ terminal }) => terminal === port.terminal);
+    return wires
+      .filter(({ from, to }) => from === own || to === own)
+      .flatMap((wire) =>
+        [at - 1, at + 1].flatMap((next): PointFault[] => {
+          const beside = all[next];
+          if (at < 0 || !beside) return [];
+          const other = `${module.id}:${beside.terminal}`;
+          const place = terminalName(index, other);
+          return [
+            {
+              id: `beside ${wire.id} ${beside.terminal}`,
+              what: say('fault.wire-beside', { number: wire.number, item: module.tag, place }),
+              place: ofWires(wire),
+              sort: 'wires-exchanged',
+              likely: 'usual',
+              leaves: both(faults.wrongRail(wire.id, own, other)),
+            },
+          ];
+        }),
+      );
+  });
+}
+
 /** The end of a wire that is not on a supply. */
-const signalEnd = ({ from, to }: Wire): string => (/:[+-]$/.test(from) ? to : from);
+const signalEnd = ({ from, to }: Wire, rails: readonly string[]): string =>
+  rails.includes(from) ? to : from;
 
 const weak =
   (id: string) =>

@@ -72,6 +72,36 @@ export const FAULT = {
   'fault.setting-elsewhere': ({ part, label, name }: { part: string; label: string; name: string }) =>
     `${part}: ${label} stands at ${name}`,
   'fault.input-dead': ({ address }: { address: string }) => `Input ${address} does not take what comes`,
+  'fault.contact-open': ({ from, to }: { from: string; to: string }) =>
+    `The contact from ${from} to ${to} never conducts: worn, dirty, or a fuse that is gone`,
+  'fault.contact-closed': ({ from, to }: { from: string; to: string }) =>
+    `The contact from ${from} to ${to} stays closed: welded, or bridged`,
+  'fault.coil-open': ({ part }: { part: string }) => `The coil of ${part} is burnt through`,
+  'fault.coil-shorted': ({ part }: { part: string }) => `The coil of ${part} has a short`,
+  'fault.element-open': ({ part, from, to }: { part: string; from: string; to: string }) =>
+    `${part} is burnt or broken: nothing conducts ${to ? `from ${from} to ${to}` : `behind ${from}`}`,
+  'fault.element-shorted': ({ part, from, to }: { part: string; from: string; to: string }) =>
+    `${part} has a short ${to ? `from ${from} to ${to}` : `behind ${from}`}`,
+  'fault.diode-reversed': ({ part }: { part: string }) => `The diode of ${part} lies the wrong way round`,
+  'fault.wire-beside': ({ number, item, place }: { number: string; item: string; place: string }) =>
+    `Wire ${number} sits on ${place} of ${item}, the terminal beside its own`,
+  'fault.look-acts': ({ label }: { label: string }) => `Whether ${label} acts`,
+  'fault.look-fed': ({ label }: { label: string }) => `Power LED of ${label}`,
+  'fault.look-talks': ({ device }: { device: string }) => `Whether ${device} answers`,
+  'fault.look-live': 'Power on',
+  'fault.channel-still': ({ address, low }: { address: string; low: boolean }) =>
+    `${address} ${low ? 'gives nothing, whatever the program commands' : 'gives all it can, whatever the program commands'}`,
+  'fault.command-other': ({ address }: { address: string }) =>
+    `The program commands another address than ${address}, or holds it back`,
+  'fault.talk-address': ({ device }: { device: string }) =>
+    `${device} has another address than the partner asks`,
+  'fault.talk-twice': ({ device }: { device: string }) => `Something else has the address of ${device} too`,
+  'fault.talk-speed': ({ device }: { device: string }) =>
+    `${device} and its partner differ in baud rate, parity or stop bits`,
+  'fault.talk-other': ({ device }: { device: string }) =>
+    `The port expects another device than ${device}, and refuses it`,
+  'fault.silent': ({ device }: { device: string }) => `${device} does not talk: its electronics are broken`,
+  'fault.partner-dead': ({ module }: { module: string }) => `The port of ${module} does not talk`,
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',
   'fault.bit-other': 'The program reads another address',

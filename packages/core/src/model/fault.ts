@@ -17,6 +17,7 @@ const FAULT_SORTS = [
   'led',
   'program',
   'other',
+  'part',
 ] as const;
 
 /** What was seen while it was looked for, by the id of the look: an indicator, or what a meter read. */
