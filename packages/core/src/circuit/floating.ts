@@ -31,6 +31,32 @@ export function looseNodes(netlist: Netlist): Set<string> {
   });
 }
 
+/** How two nodes of a solved circuit hang together. */
+export interface Islands {
+  /** Nothing at all joins them, not even what leaks: a meter between them shows nothing. */
+  readonly apart: (a: string, b: string) => boolean;
+  /** Parts that always conduct join them: what stands between them is firm, whatever else they hang on. */
+  readonly tied: (a: string, b: string) => boolean;
+}
+
+export function islandsOf(netlist: Netlist, closed: (id: string) => boolean): Islands {
+  const [any, firm] = [new Groups(), new Groups()];
+  for (const element of netlist.elements) {
+    const { kind, id } = element;
+    // These look at a voltage and take no current, and an open contact lets none through.
+    if (kind === 'meter' || kind === 'detector' || kind === 'latch') continue;
+    if (kind === 'switch' && !closed(id)) continue;
+    const [first, ...others] = nodesOf(element);
+    for (const node of others) any.join(sure(first), node);
+    if (kind === 'resistor' || kind === 'source' || kind === 'switch')
+      firm.join(sure(first), sure(others[0]));
+  }
+  return {
+    apart: (a, b) => any.of(a) !== any.of(b),
+    tied: (a, b) => firm.of(a) === firm.of(b),
+  };
+}
+
 /** Nodes that stay apart from the reference when the pairs of each element are joined. */
 function unreached(netlist: Netlist, pairs: (element: Element) => [string, string][]): Set<string> {
   const groups = new Groups();

@@ -1,6 +1,8 @@
 export { solveNominal, solveWithBands } from './bands.ts';
 export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
+export { islandsOf } from './floating.ts';
+export type { Islands } from './floating.ts';
 export * as faults from './faults.ts';
 export { DeadNetwork } from './deadNetwork.ts';
 export { IEC_61131_2, driving, judgeInput, judgeInputBand } from './input.ts';

@@ -1,8 +1,8 @@
 import { nth, oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { inputQuantities, metered, readInput, sensorSide } from '../analysis/index.ts';
-import { nodesOf, solvedOnce } from '../circuit/index.ts';
-import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
+import { islandsOf, nodesOf, solvedOnce } from '../circuit/index.ts';
+import type { Islands, Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
 import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
@@ -142,18 +142,18 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): S
     ...(own ? Object.values(inputQuantities(own)) : []),
     ...measured.map(({ red, black }): Quantity => ({ kind: 'volts', a: red, b: black })),
   ];
-  const solved = solvedOnce(netlist, quantities, 'nominal');
-  const { solution } = solved;
+  const { solution, bands: all } = solvedOnce(netlist, quantities, 'nominal');
   const before = (readable ? 1 : 0) + wires.length;
-  const bands = solved.bands.slice(before);
-  const value = readable?.read(nth(solved.bands, 0).nom);
-  const amps = new Map(wires.map((wire, i) => [wire, nth(solved.bands, i + (readable ? 1 : 0)).nom]));
+  const bands = all.slice(before);
+  const value = readable?.read(nth(all, 0).nom);
+  const amps = new Map(wires.map((wire, i) => [wire, nth(all, i + (readable ? 1 : 0)).nom]));
   const input = own && readInput(own, nth(bands, 0), nth(bands, 1), context.point.bit);
   const { outputOn } = sensorSide(context, context, netlist, solution);
+  const islands = islandsOf(netlist, solution.closed);
   const volts = new Map(
     measured.map(({ red, black }, i) => [
       `${red} ${black}`,
-      voltsSight(netlist, solution, red, black, nth(bands, i + (own ? 2 : 0)).nom),
+      voltsSight({ netlist, solution, islands }, red, black, nth(bands, i + (own ? 2 : 0)).nom),
     ]),
   );
   const isActive = activeIn(netlist, solution);
@@ -222,14 +222,21 @@ function around(
 
 /**
  * Between what a voltage lies: figures of parts and supplies are taken ± 4 % and 0.4 V wide. A terminal that hangs on
- * nothing is solved again with the meter on it, since the meter is then what holds it.
+ * nothing but what leaks is solved again with the meter on it, since the meter is then what holds it.
  */
-function voltsSight(netlist: Netlist, solution: Solution, red: string, black: string, volts: number): Sight {
-  const hangs = solution.floating(red) || solution.floating(black);
+function voltsSight(
+  { netlist, solution, islands }: { netlist: Netlist; solution: Solution; islands: Islands },
+  red: string,
+  black: string,
+  volts: number,
+): Sight {
+  const hangs = !islands.tied(red, black) && (solution.floating(red) || solution.floating(black));
   const quantity = { kind: 'volts', a: red, b: black } as const;
-  const read = hangs
-    ? nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal').bands, 0).nom
-    : volts;
+  const read = !hangs
+    ? volts
+    : islands.apart(red, black)
+      ? 0
+      : nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal').bands, 0).nom;
   const wide = 0.4 + 0.04 * Math.abs(read);
   return { kind: 'volts', min: read - wide, max: read + wide };
 }
