@@ -9,6 +9,7 @@ import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
+import { ButtonLink } from '../ui/ButtonLink';
 import { Busy } from '../ui/Busy';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
@@ -42,6 +43,7 @@ export function FaultScreen() {
               <CaseCard point={point} kept={[]} found={[]} />
             </>
           )}
+          <ButtonLink label="It also happens at other points" to={`/job/${point.view.id}/faults`} />
           <BesideCard point={point} />
           <FaultHistory point={point} />
         </View>
