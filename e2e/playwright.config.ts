@@ -27,6 +27,8 @@ export default defineConfig({
     viewport: { width: 390, height: 844 },
     hasTouch: true,
     launchOptions: { executablePath: process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium', args: FLAGS },
+    // Answers are taken from the server that is under test; reading without network has a test of its own.
+    serviceWorkers: 'block',
     trace: 'retain-on-failure',
     actionTimeout: 30000,
   },

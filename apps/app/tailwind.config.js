@@ -1,3 +1,5 @@
+const FONTS = require('./src/ui/fonts.json');
+
 const colour = (name) => `rgb(var(--${name}) / <alpha-value>)`;
 
 /** @type {import('tailwindcss').Config} */
@@ -23,11 +25,11 @@ module.exports = {
         ].map((name) => [name, colour(name)]),
       ),
       fontFamily: {
-        word: ['AtkinsonHyperlegibleNext_400Regular'],
-        wordsemi: ['AtkinsonHyperlegibleNext_600SemiBold'],
-        wordbold: ['AtkinsonHyperlegibleNext_700Bold'],
-        figure: ['AtkinsonHyperlegibleMono_500Medium'],
-        figurebold: ['AtkinsonHyperlegibleMono_700Bold'],
+        word: FONTS.words,
+        wordsemi: FONTS.semi,
+        wordbold: FONTS.bold,
+        figure: FONTS.figures,
+        figurebold: FONTS.boldFigures,
       },
       borderWidth: { fine: '1.5px' },
       borderRadius: { plate: '11px' },

@@ -1,5 +1,6 @@
 import { boardResource } from './resources/board.ts';
 import type { Database } from './db/connection.ts';
+import fastifyCompress from '@fastify/compress';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
@@ -8,6 +9,7 @@ import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { existsSync } from 'node:fs';
+import { constants } from 'node:zlib';
 import { guard } from './guard.ts';
 import type { Callers } from './guard.ts';
 import { refuseUnreadable } from './plainText.ts';
@@ -48,6 +50,12 @@ export async function buildServer(
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   handleProblems(app);
+  // What is kept compressed is sent as it is; the rest is compressed while it goes out, never a stream of events.
+  await app.register(fastifyCompress, {
+    threshold: 1024,
+    encodings: ['br', 'gzip'],
+    brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } },
+  });
   await guard(app, callers);
   refuseUnreadable(app);
   const { devOrigin } = callers;
@@ -73,10 +81,32 @@ export async function buildServer(
   return app;
 }
 
+/** A page of a job will ask for it as soon as its program runs: it is asked for beside that (RFC 8288; HTML, preload). */
+function early(url: string): string | undefined {
+  const [, jobId] = /^\/job\/([\w.-]{1,64})(?:[/?]|$)/.exec(url) ?? [];
+  return jobId === undefined || jobId === 'try'
+    ? undefined
+    : `</api/jobs/${jobId}>; rel=preload; as=fetch; crossorigin`;
+}
+
+/** Files whose name changes with what is in them are kept for good, fonts and icons for a week; a page is asked for anew. */
+const keptFor = (file: string): string =>
+  /^[\\/](?:_expo|assets)[\\/]/.test(file)
+    ? 'public, max-age=31536000, immutable'
+    : /^[\\/](?:fonts|icons)[\\/]/.test(file)
+      ? 'public, max-age=604800'
+      : 'no-cache';
+
 /** Files of the built application; any other path outside /api gets its first page, which routes by itself. */
 async function serveApplication(app: FastifyInstance, web: string | undefined): Promise<void> {
   const built = web !== undefined && existsSync(web);
-  if (built) await app.register(fastifyStatic, { root: web, maxAge: '1h', immutable: false });
+  if (built)
+    await app.register(fastifyStatic, {
+      root: web,
+      preCompressed: true,
+      cacheControl: false,
+      setHeaders: (reply, file) => void reply.setHeader('cache-control', keptFor(file.slice(web.length))),
+    });
   app.setNotFoundHandler((request, reply) => {
     // A file that is missing is missing: the page in its place would be taken for it.
     const isPage =
@@ -84,6 +114,8 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
       (request.method === 'GET' || request.method === 'HEAD') &&
       !/^\/(?:api|_expo|assets)(?:\/|$)|\.\w{1,8}(?:\?|$)/.test(request.url);
     if (!isPage) throw notFound('This address');
-    return reply.header('cache-control', 'no-cache').sendFile('index.html', { cacheControl: false });
+    const link = early(request.url);
+    if (link !== undefined) void reply.header('link', link);
+    return reply.sendFile('index.html');
   });
 }

@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import type { SerialPlan } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,7 +17,7 @@ export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: Readonly
   const t = useTokens();
   const height = TOP + STEP * Math.max(0, plan.units.length - 1) + 40;
   const end = TOP + STEP * Math.max(0, plan.units.length - 1);
-  const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
+  const figures = { fontFamily: FONTS.figures, fontSize: 13, fill: t.soft };
   return (
     <Card title="Along the cable">
       <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
@@ -70,7 +71,7 @@ function UnitMark({
   bias: string;
 }) {
   const t = useTokens();
-  const figures = { fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13, fill: t.soft };
+  const figures = { fontFamily: FONTS.figures, fontSize: 13, fill: t.soft };
   const ring = { r: 5.5, fill: t.plate, stroke: t.ink, strokeWidth: 2 };
   const notes = [
     unit === undefined ? '' : `unit ${unit}`,
@@ -96,7 +97,7 @@ function UnitMark({
       <Line x1={PLUS} y1={y} x2={86} y2={y} stroke={t.edge} strokeWidth={2} />
       <Circle cx={PLUS} cy={y} {...ring} />
       <Circle cx={MINUS} cy={y} {...ring} />
-      <Text x={94} y={y + 5} fontFamily="AtkinsonHyperlegibleNext_600SemiBold" fontSize={15} fill={t.ink}>
+      <Text x={94} y={y + 5} fontFamily={FONTS.semi} fontSize={15} fill={t.ink}>
         {tag}
       </Text>
       <Text x={94} y={y + 23} {...figures}>

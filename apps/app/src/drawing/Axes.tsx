@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import { written } from '@keypost/core/units';
 import { scaleLinear } from 'd3-scale';
 import type { ScaleLinear } from 'd3-scale';
@@ -110,7 +111,7 @@ function Grid({
 }) {
   const t = useTokens();
   const { right, bottom } = frame;
-  const figures = { fill: t.soft, fontFamily: 'AtkinsonHyperlegibleMono_500Medium', fontSize: 13 } as const;
+  const figures = { fill: t.soft, fontFamily: FONTS.figures, fontSize: 13 } as const;
   return (
     <>
       {frame.y.ticks(4).map((value) => (
@@ -180,7 +181,7 @@ export function Strip({
           x={(left + right) / 2 + 4}
           y={frame.top + 12}
           fill={ink}
-          fontFamily="AtkinsonHyperlegibleNext_600SemiBold"
+          fontFamily={FONTS.semi}
           fontSize={13}
           textAnchor="end"
           transform={`rotate(-90 ${(left + right) / 2 + 4} ${frame.top + 12})`}

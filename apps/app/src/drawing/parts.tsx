@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { useScheme, useTokens } from '../ui/theme';
 import { PATH_AMPS } from '@keypost/core/presentation';
@@ -8,10 +9,10 @@ import { WIRE_HEX } from './wireColours';
 export const points = (spots: readonly Spot[]): string => spots.map(({ x, y }) => `${x},${y}`).join(' ');
 
 const FAMILY = {
-  words: 'AtkinsonHyperlegibleNext_400Regular',
-  bold: 'AtkinsonHyperlegibleNext_700Bold',
-  mono: 'AtkinsonHyperlegibleMono_500Medium',
-  monobold: 'AtkinsonHyperlegibleMono_700Bold',
+  words: FONTS.words,
+  bold: FONTS.bold,
+  mono: FONTS.figures,
+  monobold: FONTS.boldFigures,
 } as const;
 
 /** Lettering of the drawing: words in the one face, numbers and terminals in the other. */

@@ -11,6 +11,8 @@ import { useWords } from '../data/words';
 import { Loaded } from '../data/Loaded';
 import { ButtonLink } from '../ui/ButtonLink';
 import { LongList } from '../ui/LongList';
+import { useKeptScroll } from '../ui/keptScroll';
+import { usePageTitle } from '../ui/pageTitle';
 import { useTokens } from '../ui/theme';
 import { Text } from '../ui/Text';
 import { useProgress } from '../workers/useProgress';
@@ -43,10 +45,12 @@ export function BoardPane({
   // What the server knows of this very state is shown at once; the worker's own answer takes its place.
   const progress: readonly BoardRow[] | undefined = workedOut ?? kept;
   const worded = useWords();
+  const scroll = useKeptScroll(`board.${jobId}`);
+  usePageTitle(full && job.data ? `Board, ${job.data.content.name}` : undefined);
   const shown = progress !== undefined;
   useEffect(() => void (shown && onShown?.()), [shown, onShown]);
   return (
-    <ScrollView contentContainerClassName="pb-6">
+    <ScrollView {...scroll} contentContainerClassName="pb-6">
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the board">
         {({ content }) => (
           <View className="gap-4">

@@ -14,7 +14,7 @@ import { Notice } from '../ui/Notice';
 import { StatusIcon } from '../ui/StatusIcon';
 import { PageHead, Screen } from '../ui/Screen';
 import { useWide } from '../ui/useWide';
-import { StageStrip } from './StageStrip';
+import { PAGE_NAMES, StageStrip } from './StageStrip';
 import type { Page } from './StageStrip';
 import { usePoint } from './usePoint';
 import type { OpenPoint } from './usePoint';
@@ -89,7 +89,7 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
   const wide = useWide();
   const head = (
     <>
-      <PointHead point={point} wide={wide} />
+      <PointHead point={point} page={page} wide={wide} />
       <StageStrip base={point.base} here={page} progress={point.progress} />
     </>
   );
@@ -115,13 +115,14 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
   );
 }
 
-function PointHead({ point, wide }: { point: OpenPoint; wide: boolean }) {
+function PointHead({ point, page, wide }: { point: OpenPoint; page: Page; wide: boolean }) {
   const { soft } = useTokens();
   const { tag, name } = point.analysis.context.point;
   return (
     <PageHead
       title={tag}
       beside={name}
+      titled={`${tag} ${PAGE_NAMES[page]}, ${name}`}
       back={wide ? undefined : `/job/${point.view.id}`}
       aside={
         <View className="flex-row items-center">

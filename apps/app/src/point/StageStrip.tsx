@@ -10,7 +10,8 @@ import { STAGE_NAMES } from '../job/stageNames';
 
 export type Page = Stage | 'log';
 
-const NAMES: Record<Page, string> = { ...STAGE_NAMES, log: 'Log' };
+/** How the pages of a point are called. */
+export const PAGE_NAMES: Record<Page, string> = { ...STAGE_NAMES, log: 'Log' };
 
 /** The stages of a point that apply, and its log. */
 export function StageStrip({
@@ -44,8 +45,9 @@ export function StageStrip({
             key={page}
             role="tab"
             aria-selected={chosen}
-            label={NAMES[page]}
+            label={PAGE_NAMES[page]}
             to={path}
+            replace
             className={`min-h-[50px] flex-1 items-center justify-center ${tight ? 'gap-0.5 py-1' : 'flex-row gap-2'} ${chosen ? 'bg-plate' : ''} ${i > 0 ? 'border-l-[1.5px] border-edge' : ''}`}
           >
             {mark && <StatusIcon kind={mark} size={20} />}
@@ -57,7 +59,7 @@ export function StageStrip({
                   : 'text-soft'
               }
             >
-              {NAMES[page]}
+              {PAGE_NAMES[page]}
             </Text>
           </GoTo>
         );

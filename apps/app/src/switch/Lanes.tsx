@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import { isPassedOver, isProtective } from '@keypost/core/switching';
 import type { Level } from '@keypost/core/switching';
 import { scaleLinear } from 'd3-scale';
@@ -49,7 +50,7 @@ export function Lanes({
               x={LEFT + 2}
               y={y + 12}
               fill={t.soft}
-              fontFamily="AtkinsonHyperlegibleNext_600SemiBold"
+              fontFamily={FONTS.semi}
               fontSize={12.5}
             >
               {level.name}

@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import { bandAt, courseThrough, hysteresisOf, switchedOver } from '@keypost/core/switching';
 import type { PointOutput, Signal } from '@keypost/core/switching';
 import type { Analysis } from '@keypost/core/analysis';
@@ -104,7 +105,7 @@ function OutputLane({
         x={CHART.left + 2}
         y={12}
         fill={t.soft}
-        fontFamily="AtkinsonHyperlegibleNext_600SemiBold"
+        fontFamily={FONTS.semi}
         fontSize={12.5}
       >
         {`Output ${isOn ? 'on' : 'off'}`}

@@ -1,3 +1,4 @@
+import { FONTS } from '../ui/fonts';
 import type { Signal } from '@keypost/core/switching';
 import { useMemo } from 'react';
 import { Circle, G, Line, Path, Rect, Text } from 'react-native-svg';
@@ -68,7 +69,7 @@ export function LimitLine({
         x={frame.left + 6}
         y={above ? y - 5 : y + 15}
         fill={ink}
-        fontFamily="AtkinsonHyperlegibleNext_600SemiBold"
+        fontFamily={FONTS.semi}
         fontSize={13.5}
       >
         {name}

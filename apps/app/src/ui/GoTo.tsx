@@ -9,6 +9,7 @@ export function GoTo({
   to,
   label,
   here,
+  replace = false,
   className,
   children,
   ...rest
@@ -17,11 +18,13 @@ export function GoTo({
   label: string;
   /** Whether it leads to where one is. */
   here?: boolean;
+  /** It takes the place of this page in the history: a part of the same thing. */
+  replace?: boolean;
   className: string;
   children: ReactNode;
 }) {
   return (
-    <Link href={to} asChild>
+    <Link href={to} replace={replace} asChild>
       <Pressable {...rest} aria-label={label} aria-current={here ? 'page' : undefined} className={className}>
         {children}
       </Pressable>

@@ -2,6 +2,7 @@ import type { Href } from 'expo-router';
 import { ChevronLeft } from './icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { usePageTitle } from './pageTitle';
 import { useTokens } from './theme';
 import { Text } from './Text';
 import { GoTo } from './GoTo';
@@ -42,6 +43,7 @@ export function PageHead({
   over,
   title,
   beside,
+  titled,
   back,
   aside,
 }: {
@@ -49,10 +51,13 @@ export function PageHead({
   title: string;
   /** Stands after the title on its own line. */
   beside?: string;
+  /** What the page is called in the browser, if not by its title and what stands over it. */
+  titled?: string;
   back?: Href;
   aside?: ReactNode;
 }) {
   const { ink } = useTokens();
+  usePageTitle(titled ?? [title, over?.trim().replace(/\s+/, ' ')].filter(Boolean).join(', '));
   return (
     <View className="flex-row items-center gap-1">
       {back !== undefined && (
@@ -62,7 +67,7 @@ export function PageHead({
       )}
       <View className="min-w-0 flex-1">
         {over !== undefined && over !== '' && <Text as="soft">{over}</Text>}
-        <Text as="title" numberOfLines={beside === undefined ? undefined : 1}>
+        <Text as="title">
           {title}
           {beside !== undefined && (
             <Text as="body" className="text-soft">

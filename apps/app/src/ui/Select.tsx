@@ -1,3 +1,4 @@
+import { FONTS } from './fonts';
 import { useId } from 'react';
 import type { ComponentProps } from 'react';
 import { View } from 'react-native';
@@ -56,7 +57,7 @@ function PlainSelect({
           border: `1.5px solid ${problem ? fail : edge}`,
           backgroundColor: plate,
           color: ink,
-          fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
+          fontFamily: FONTS.words,
           fontSize: 17,
           padding: '8px 12px',
         }}

@@ -22,7 +22,8 @@ export function Text({
   children,
   ...rest
 }: TextProps & { as?: keyof typeof STYLES; children: ReactNode }) {
-  const heading = as === 'title' ? ({ role: 'heading', 'aria-level': 1 } as const) : {};
+  const level = as === 'title' ? 1 : as === 'head' ? 2 : undefined;
+  const heading = level ? ({ role: 'heading', 'aria-level': level } as const) : {};
   return (
     <NativeText {...heading} {...rest} className={twMerge(STYLES[as], className)}>
       {children}

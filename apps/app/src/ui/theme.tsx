@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useEffect } from 'react';
 import type { ReactNode } from 'react';
 import { useColorScheme, View } from 'react-native';
 import { vars } from 'nativewind';
@@ -13,6 +13,12 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
   const system = useColorScheme();
   const { theme } = useSettings();
   const scheme: Scheme = theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme;
+  useEffect(() => {
+    const { bone } = TOKENS[scheme];
+    // What the browser draws round the page, and behind it where it is pulled.
+    document.querySelector('meta[name="theme-color"]')?.setAttribute('content', bone);
+    document.body.style.backgroundColor = bone;
+  }, [scheme]);
   return (
     <Theme.Provider value={scheme}>
       <View style={vars(variables(scheme))} className="flex-1 bg-bone">

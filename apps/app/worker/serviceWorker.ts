@@ -1,0 +1,47 @@
+import { ExpirationPlugin } from 'workbox-expiration';
+import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching';
+import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { NetworkFirst } from 'workbox-strategies';
+
+/** The built files, put in when this is built. */
+declare const FILES: { url: string; revision: string | null }[];
+
+/** A page that is open takes up what was built anew when it is loaded the next time. */
+self.addEventListener('install', () => void (self as unknown as { skipWaiting: () => void }).skipWaiting());
+
+precacheAndRoute(FILES);
+cleanupOutdatedCaches();
+
+/** So long the network is waited for before what is kept is shown, s. */
+const PATIENCE = 4;
+
+const page = new NetworkFirst({ cacheName: 'keypost-page', networkTimeoutSeconds: PATIENCE });
+registerRoute(
+  new NavigationRoute(async (given) => {
+    try {
+      return await page.handle({ ...given, request: new Request('/', { headers: { accept: 'text/html' } }) });
+    } catch {
+      return (await matchPrecache('/index.html')) ?? Response.error();
+    }
+  }),
+);
+
+/** Says on an answer that it is not of now, but as it was kept, and from when. */
+const marked = {
+  cachedResponseWillBeUsed: async ({ cachedResponse }: { cachedResponse?: Response }) => {
+    if (!cachedResponse) return cachedResponse;
+    const headers = new Headers(cachedResponse.headers);
+    headers.set('x-keypost-kept', headers.get('date') ?? '');
+    headers.delete('content-encoding');
+    return new Response(await cachedResponse.blob(), { status: cachedResponse.status, headers });
+  },
+};
+
+/** What is read of jobs, as it was read last: the list, a job, its board. What is measured or sent is never kept. */
+registerRoute(
+  ({ url, sameOrigin }) => sameOrigin && /^\/api\/jobs(?:\/[^/]+(?:\/board)?)?$/.test(url.pathname),
+  new NetworkFirst({
+    cacheName: 'keypost-read',
+    plugins: [marked, new ExpirationPlugin({ maxEntries: 60, purgeOnQuotaError: true })],
+  }),
+);
