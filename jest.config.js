@@ -52,10 +52,13 @@ export default {
       preset: 'jest-expo/web',
       sandboxInjectedGlobals: LANGUAGE,
       rootDir: '<rootDir>/apps/app',
-      setupFiles: ['<rootDir>/../../packages/core/src/messages/all/index.ts'],
+      setupFiles: [
+        '<rootDir>/../../packages/core/src/messages/all/index.ts',
+        '<rootDir>/test/reflectRole.ts',
+      ],
       testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
       transformIgnorePatterns: [
-        '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|uuid)/)',
+        '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|@rn-primitives|uuid)/)',
       ],
       moduleNameMapper: {
         '\\.css$': '<rootDir>/src/ui/no-style.ts',

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
+import { clearInterval, setInterval } from 'node:timers';
 import { compressAll } from './compress.mjs';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
@@ -103,8 +104,7 @@ export function build() {
           EXPO_NO_TELEMETRY: '1',
           CI: '1',
         },
-      );
-      clearInterval(ticking);
+      ).finally(() => clearInterval(ticking));
       if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
       console.error('Compressing what was built …');
       const dist = path.join(ROOT, 'apps/app/dist');

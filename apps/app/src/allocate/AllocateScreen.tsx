@@ -1,3 +1,4 @@
+import { Tick } from '../ui/OptionTile';
 import { sure } from '@keypost/core/lists';
 import { refusalText } from '../data/refusalText';
 import type { JobView } from '@keypost/api';
@@ -5,7 +6,7 @@ import { JobIndex } from '@keypost/core/job';
 import { problemOf } from '@keypost/core/planning';
 import type { AllocationRequest } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { Busy } from '../ui/Busy';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
@@ -143,11 +144,10 @@ function Pins({
       </Row>
       {open &&
         movable.map(({ id, tag, at }) => (
-          <Pressable
+          <Tick
             key={id}
-            role="checkbox"
-            aria-checked={pinned.has(id)}
-            aria-label={`${tag} stays on ${at}`}
+            label={`${tag} stays on ${at}`}
+            isOn={pinned.has(id)}
             onPress={() => toggle(id)}
             className="min-h-[48px] flex-row items-center gap-3 border-t border-line px-4 active:bg-wash"
           >
@@ -164,7 +164,7 @@ function Pins({
             <Text as="soft" className="flex-1">
               {at}
             </Text>
-          </Pressable>
+          </Tick>
         ))}
     </>
   );

@@ -1,6 +1,6 @@
 import { FONTS } from '../ui/fonts';
 import type { SerialPlan } from '@keypost/core/model';
-import { useState } from 'react';
+import { useOwnWidth } from '../ui/useOwnWidth';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Rect, Text } from 'react-native-svg';
 import { useTokens } from '../ui/theme';
@@ -13,14 +13,14 @@ const MINUS = 50;
 
 /** The line from one end to the other, downwards: two wires, units at their place, terminators as bridges, volts at rest. */
 export function LineDrawing({ plan, volts }: { plan: SerialPlan; volts: ReadonlyMap<string, number> }) {
-  const [width, setWidth] = useState(0);
+  const { width, box } = useOwnWidth();
   const t = useTokens();
   const height = TOP + STEP * Math.max(0, plan.units.length - 1) + 40;
   const end = TOP + STEP * Math.max(0, plan.units.length - 1);
   const figures = { fontFamily: FONTS.figures, fontSize: 13, fill: t.soft };
   return (
     <Card title="Along the cable">
-      <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <View {...box}>
         {width > 0 && (
           <Svg
             width={width}

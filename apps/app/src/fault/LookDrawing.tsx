@@ -1,6 +1,7 @@
 import type { Look, Suspect } from '@keypost/core/fault';
 import { loopView } from '@keypost/core/presentation';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useOwnWidth } from '../ui/useOwnWidth';
 import { View } from 'react-native';
 import { LoopPicture } from '../drawing/LoopDrawing';
 import type { OpenPoint } from '../point/usePoint';
@@ -17,7 +18,7 @@ export function LookDrawing({
   look: Extract<Look, { readonly red: string }>;
   found: readonly Suspect[];
 }) {
-  const [width, setWidth] = useState(0);
+  const { width, box } = useOwnWidth();
   const { red, black, state } = look;
   const sound = useMemo(
     () => loopView(analysis.context, state === 'present' ? analysis.present : analysis.away, []),
@@ -29,7 +30,7 @@ export function LookDrawing({
   }, [sound, found]);
   const parts = useMemo(() => suspectedParts(found), [found]);
   return (
-    <View className="gap-1" onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+    <View className="gap-1" {...box}>
       <Text as="small">
         Where the leads go. Drawn is the loop with nothing wrong; what is suspected is dashed in red.
       </Text>

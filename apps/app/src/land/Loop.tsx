@@ -1,3 +1,4 @@
+import { useOwnWidth } from '../ui/useOwnWidth';
 import { textOf } from '@keypost/core/messages';
 import { signalLeads } from '@keypost/core/network';
 import { loopView } from '@keypost/core/presentation';
@@ -117,13 +118,9 @@ function Sheet({
   zoom: ReturnType<typeof useZoom>;
   sheet: RefObject<View | null>;
 }) {
-  const [width, setWidth] = useState(0);
+  const { width, box } = useOwnWidth(sheet);
   return (
-    <View
-      ref={sheet}
-      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
-      {...(hands as object)}
-    >
+    <View {...box} {...(hands as object)}>
       <ScrollView horizontal scrollEnabled={zoom > 1} showsHorizontalScrollIndicator={zoom > 1}>
         {width > 0 && <LoopDrawing {...drawing} width={width * zoom} />}
       </ScrollView>

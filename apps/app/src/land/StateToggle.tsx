@@ -1,6 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { PointState } from '@keypost/core/analysis';
-import { Pressable, ScrollView, View } from 'react-native';
+import * as Radios from '@rn-primitives/radio-group';
+import { ScrollView, View } from 'react-native';
 import { Text } from '../ui/Text';
 
 /** Chooses what is done to the point: two or three states side by side, more in a row that scrolls. */
@@ -17,22 +18,25 @@ export function StateToggle({
   const buttons = states.map(({ situation: { key, words } }) => {
     const on = key === chosen;
     return (
-      <Pressable
+      <Radios.Item
         key={key}
-        role="radio"
-        aria-checked={on}
+        value={key}
         aria-label={textOf(words)}
-        onPress={() => onChange(key)}
         className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
       >
         <Text as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
           {textOf(words)}
         </Text>
-      </Pressable>
+      </Radios.Item>
     );
   });
   return (
-    <View role="radiogroup" aria-label="Target" className="rounded-full border-fine border-edge bg-plate p-1">
+    <Radios.Root
+      value={chosen}
+      onValueChange={onChange}
+      aria-label="Target"
+      className="rounded-full border-fine border-edge bg-plate p-1"
+    >
       {few ? (
         <View className="flex-row">{buttons}</View>
       ) : (
@@ -40,6 +44,6 @@ export function StateToggle({
           {buttons}
         </ScrollView>
       )}
-    </View>
+    </Radios.Root>
   );
 }

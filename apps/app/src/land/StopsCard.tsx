@@ -57,7 +57,6 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
             {others.map(({ id, tag }) => (
               <OptionTile
                 key={id}
-                role="checkbox"
                 label={tag}
                 isOn={stops.includes(id)}
                 onPress={() => (known ? toggle(id) : setAsked(true))}

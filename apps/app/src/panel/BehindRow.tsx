@@ -48,7 +48,6 @@ function Choosing({ view, branch, onDone }: { view: JobView; branch: Supply; onD
         {items.map(({ item, tag }) => (
           <OptionTile
             key={item}
-            role="checkbox"
             label={tag}
             isOn={chosen.includes(item)}
             onPress={() => toggle(item)}

@@ -1,8 +1,9 @@
+import * as Radios from '@rn-primitives/radio-group';
 import { railText } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import type { CommonRail, Rail } from '@keypost/core/job';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Text } from '../ui/Text';
@@ -57,6 +58,9 @@ export function CommonRow({
   );
 }
 
+/** A common that is on no rail. */
+const OPEN = 'open';
+
 function RailChoice({
   name,
   rail,
@@ -71,8 +75,9 @@ function RailChoice({
   onPut: (rail: CommonRail | null) => void;
 }) {
   return (
-    <View
-      role="radiogroup"
+    <Radios.Root
+      value={rail ?? OPEN}
+      onValueChange={(to) => onPut(choices.find((one) => one === to) ?? null)}
       aria-label={name}
       className="flex-row overflow-hidden rounded-plate border-fine border-edge"
     >
@@ -80,20 +85,18 @@ function RailChoice({
         const chosen = (rail ?? null) === to;
         const words = to === null ? 'open' : railText(to, volts);
         return (
-          <Pressable
+          <Radios.Item
             key={words}
-            role="radio"
-            aria-checked={chosen}
+            value={to ?? OPEN}
             aria-label={`${name} on ${to === null ? 'no rail' : words}`}
-            onPress={() => onPut(to)}
             className={`min-h-[48px] min-w-[56px] items-center justify-center px-2 ${chosen ? 'bg-ink' : 'bg-plate'}`}
           >
             <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {words}
             </Text>
-          </Pressable>
+          </Radios.Item>
         );
       })}
-    </View>
+    </Radios.Root>
   );
 }

@@ -122,5 +122,5 @@ test('what a choice can do to somebody stands beside it before it is chosen', ()
   render(<Ports point={openPoint(guardJob(), 'px-1')} />);
   const reset = screen.getByRole('radiogroup', { name: /^Reset/ });
   const caution = screen.getByRole('note', { name: /^Caution: Automatic: The machine can start by itself/ });
-  expect(reset.parentElement?.contains(caution)).toBe(true);
+  expect(reset.parentElement?.parentElement?.contains(caution)).toBe(true);
 });

@@ -1,3 +1,4 @@
+import * as Radios from '@rn-primitives/radio-group';
 import { textOf } from '@keypost/core/messages';
 import type { Text as Said } from '@keypost/core/messages';
 import { expectedText, judgeCheck, resultValues, unitOfExpected } from '@keypost/core/proving';
@@ -5,7 +6,7 @@ import { formatVolts, written } from '@keypost/core/units';
 import { parseTyped } from '../ui/typedNumbers';
 import type { Check, CheckGroup, ProofPlan } from '@keypost/core/proving';
 import type { Instrument, Result } from '@keypost/core/model';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Field } from '../ui/Field';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -194,25 +195,28 @@ export function YesNo({
   onChange: (value: boolean) => void;
 }) {
   return (
-    <View role="radiogroup" aria-label={name} className="flex-row gap-2">
+    <Radios.Root
+      value={value === undefined ? '' : String(value)}
+      onValueChange={(next) => onChange(next === 'true')}
+      aria-label={name}
+      className="flex-row gap-2"
+    >
       {[true, false].map((choice) => {
         const chosen = value === choice;
         const label = textOf(choice ? expected.yes : expected.no);
         return (
-          <Pressable
+          <Radios.Item
             key={label}
-            role="radio"
-            aria-checked={chosen}
+            value={String(choice)}
             aria-label={`${name}: ${label}`}
-            onPress={() => onChange(choice)}
             className={`min-h-[48px] flex-1 items-center justify-center rounded-plate border-fine ${chosen ? 'border-ink bg-ink' : 'border-edge bg-bone'}`}
           >
             <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {label}
             </Text>
-          </Pressable>
+          </Radios.Item>
         );
       })}
-    </View>
+    </Radios.Root>
   );
 }

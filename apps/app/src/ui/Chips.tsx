@@ -25,7 +25,6 @@ export function Chips<T extends string>({
         {options.map(({ value, label: name }) => (
           <OptionTile
             key={value}
-            role="checkbox"
             label={name}
             isOn={chosen.includes(value)}
             onPress={() => toggle(value)}

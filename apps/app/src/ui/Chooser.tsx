@@ -267,7 +267,6 @@ function Sights({
           {wordsOf(options, filters, open).map((word) => (
             <OptionTile
               key={word}
-              role="checkbox"
               label={word}
               isOn={filters[open] === word}
               onPress={() => pick(open, word)}

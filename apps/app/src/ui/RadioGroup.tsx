@@ -1,8 +1,9 @@
+import * as Radios from '@rn-primitives/radio-group';
 import { View } from 'react-native';
-import { OptionTile } from './OptionTile';
+import { tileBox, TileText } from './OptionTile';
 import { Text } from './Text';
 
-/** One of a few, all in sight. */
+/** One of a few, all in sight: one stop of the tab key, arrows go from one to the next, as on any form. */
 export function RadioGroup<T extends string>({
   label,
   value,
@@ -17,20 +18,25 @@ export function RadioGroup<T extends string>({
   problem?: string;
 }) {
   return (
-    <View className="gap-1.5" role="radiogroup" aria-label={label}>
+    <View className="gap-1.5">
       {label && <Text as="strong">{label}</Text>}
-      <View className="flex-row flex-wrap gap-2">
+      <Radios.Root
+        value={value}
+        onValueChange={(next) => onChange(next as T)}
+        aria-label={label}
+        className="flex-row flex-wrap gap-2"
+      >
         {options.map((option) => (
-          <OptionTile
+          <Radios.Item
             key={option.value}
-            role="radio"
-            label={option.label}
-            hint={option.hint}
-            isOn={option.value === value}
-            onPress={() => onChange(option.value)}
-          />
+            value={option.value}
+            aria-label={option.label}
+            className={tileBox(option.value === value)}
+          >
+            <TileText label={option.label} hint={option.hint} isOn={option.value === value} />
+          </Radios.Item>
         ))}
-      </View>
+      </Radios.Root>
       {problem && <Text as="fail">{problem}</Text>}
     </View>
   );

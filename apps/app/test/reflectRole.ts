@@ -1,0 +1,12 @@
+/** Browsers reflect an element's role as a property (WAI-ARIA 1.3, 10.1); what stands for one here does not yet. */
+Object.defineProperty(Element.prototype, 'role', {
+  configurable: true,
+  get(this: Element) {
+    return this.getAttribute('role');
+  },
+  set(this: Element, role: string) {
+    this.setAttribute('role', role);
+  },
+});
+
+export {};
