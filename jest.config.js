@@ -16,7 +16,11 @@ const HOUSE = {
   setupFiles: ['<rootDir>/packages/core/src/messages/all/index.ts'],
   sandboxInjectedGlobals: LANGUAGE,
   // The tests' module format has no import.meta.
-  moduleNameMapper: { '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts' },
+  moduleNameMapper: {
+    '/here\\.ts$': '<rootDir>/apps/server/test/demoHere.ts',
+    // The same streams as Node's, in a package that names its own parts like the language's.
+    '^readable-stream$': '<rootDir>/apps/server/test/nodeStream.ts',
+  },
   transform: {
     '\\.[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }],
   },
@@ -54,7 +58,7 @@ export default {
       rootDir: '<rootDir>/apps/app',
       setupFiles: [
         '<rootDir>/../../packages/core/src/messages/all/index.ts',
-        '<rootDir>/test/reflectRole.ts',
+        '<rootDir>/test/browserParts.ts',
       ],
       testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
       transformIgnorePatterns: [

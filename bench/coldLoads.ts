@@ -97,7 +97,10 @@ export async function coldLoads(): Promise<void> {
       told('job list', jobs, 'wanted 5');
       told('Board', await load(browser, `${base}/job/${id}`, firstRow), 'wanted 7');
       const rows = await fetch(`${base}/api/jobs/${id}`);
-      const job = (await rows.json()) as { points?: { id: string }[]; content?: { points: { id: string }[] } };
+      const job = (await rows.json()) as {
+        points?: { id: string }[];
+        content?: { points: { id: string }[] };
+      };
       const [point] = job.content?.points ?? job.points ?? [];
       const drawing = (own: Page) => own.getByRole('group', { name: /./ }).locator('svg').first().waitFor();
       told(

@@ -1,3 +1,4 @@
+import { coldLoads } from './coldLoads.ts';
 import { nth, sure } from '@keypost/core/lists';
 import { analyse } from '@keypost/core/analysis';
 import { assemble, scopeOf } from '@keypost/core/network';
@@ -120,3 +121,4 @@ await fuzzing();
 await blocking();
 await talking();
 firstLoad();
+await coldLoads();

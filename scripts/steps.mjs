@@ -112,7 +112,9 @@ export function build() {
       const { buildServiceWorker } = await import('./serviceWorker.mjs');
       await buildServiceWorker(path.join(ROOT, 'apps/app/worker/serviceWorker.ts'), dist);
       await compressAll(dist);
-      console.error(`Built in ${Math.round((Date.now() - started) / 1000)} s; it is built again only after a change.`);
+      console.error(
+        `Built in ${Math.round((Date.now() - started) / 1000)} s; it is built again only after a change.`,
+      );
     },
   );
 }

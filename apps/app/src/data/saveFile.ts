@@ -1,3 +1,5 @@
+import { decodeText } from '@keypost/core/lists';
+
 /** Gives a text to the browser as a file. */
 export function saveFile(name: string, type: string, text: string): void {
   const link = document.createElement('a');
@@ -7,18 +9,22 @@ export function saveFile(name: string, type: string, text: string): void {
   URL.revokeObjectURL(link.href);
 }
 
-/** A name for a file from a title: small letters, digits and dashes. */
+/** A name for a file from a title: small letters of any language, digits and dashes. */
 export function fileName(title: string, ending: string): string {
   const base = title
     .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-|-$/g, '');
   return `${base || 'job'}.${ending}`;
 }
 
+/** The text of a file, in whichever of the usual ways it was written. */
+export const textIn = async (file: Blob): Promise<string> =>
+  decodeText(new Uint8Array(await file.arrayBuffer()));
+
 /** Lets the user pick a file and gives its text; nothing where none was picked. */
 export const pickFile = (accept: string): Promise<string | undefined> =>
-  pick(accept).then((file) => file?.text());
+  pick(accept).then((file) => file && textIn(file));
 
 /** Lets the user pick a file; one that is too large is not read, and its size in bytes given instead. */
 export function pickNamedFile(
@@ -29,7 +35,7 @@ export function pickNamedFile(
     if (!file) return undefined;
     return file.size > maxBytes
       ? { name: file.name, tooLarge: file.size }
-      : { name: file.name, text: await file.text() };
+      : { name: file.name, text: await textIn(file) };
   });
 }
 

@@ -14,6 +14,7 @@ import { useSettings } from '../data/settings';
 import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { asProblem } from '../data/asProblem';
 import { newId } from './newId';
+import { textIn } from '../data/saveFile';
 import { server } from '../data/server';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
@@ -150,7 +151,7 @@ function BringFile({ ink }: { ink: string }) {
     setProblem(undefined);
     setLast({ file, id });
     try {
-      const job = await server('importJob', { body: { id, by, file: await file.text() } });
+      const job = await server('importJob', { body: { id, by, file: await textIn(file) } });
       router.navigate(`/job/${job.id}`);
     } catch (error) {
       setProblem(asProblem(await onceWorded(error)));

@@ -46,12 +46,7 @@ function Choosing({ view, branch, onDone }: { view: JobView; branch: Supply; onD
       </Text>
       <View className="flex-row flex-wrap gap-2">
         {items.map(({ item, tag }) => (
-          <OptionTile
-            key={item}
-            label={tag}
-            isOn={chosen.includes(item)}
-            onPress={() => toggle(item)}
-          />
+          <OptionTile key={item} label={tag} isOn={chosen.includes(item)} onPress={() => toggle(item)} />
         ))}
       </View>
       {!known && <WhoAmI />}

@@ -46,13 +46,7 @@ export function Lanes({
         return (
           <G key={level.id}>
             <Line x1={LEFT} x2={WIDE - RIGHT} y1={y + 31} y2={y + 31} stroke={t.line} strokeWidth={1.5} />
-            <Text
-              x={LEFT + 2}
-              y={y + 12}
-              fill={t.soft}
-              fontFamily={FONTS.semi}
-              fontSize={12.5}
-            >
+            <Text x={LEFT + 2} y={y + 12} fill={t.soft} fontFamily={FONTS.semi} fontSize={12.5}>
               {level.name}
             </Text>
             {stretches(frames, level, i, end).map((stretch) => (

@@ -101,13 +101,7 @@ function OutputLane({
       aria-label={`Its output is ${isOn ? 'on' : 'off'} at ${clockText(at)}`}
     >
       <Line x1={x(0)} x2={x(end / seconds)} y1={31} y2={31} stroke={t.line} strokeWidth={1.5} />
-      <SvgText
-        x={CHART.left + 2}
-        y={12}
-        fill={t.soft}
-        fontFamily={FONTS.semi}
-        fontSize={12.5}
-      >
+      <SvgText x={CHART.left + 2} y={12} fill={t.soft} fontFamily={FONTS.semi} fontSize={12.5}>
         {`Output ${isOn ? 'on' : 'off'}`}
       </SvgText>
       {stretches.map(({ from, to }) => (

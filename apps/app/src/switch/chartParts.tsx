@@ -65,13 +65,7 @@ export function LimitLine({
         strokeWidth={1.4}
         strokeDasharray="2 5"
       />
-      <Text
-        x={frame.left + 6}
-        y={above ? y - 5 : y + 15}
-        fill={ink}
-        fontFamily={FONTS.semi}
-        fontSize={13.5}
-      >
+      <Text x={frame.left + 6} y={above ? y - 5 : y + 15} fill={ink} fontFamily={FONTS.semi} fontSize={13.5}>
         {name}
       </Text>
     </G>

@@ -23,12 +23,7 @@ export function Chips<T extends string>({
       <Text as="strong">{label}</Text>
       <View className="flex-row flex-wrap gap-2">
         {options.map(({ value, label: name }) => (
-          <OptionTile
-            key={value}
-            label={name}
-            isOn={chosen.includes(value)}
-            onPress={() => toggle(value)}
-          />
+          <OptionTile key={value} label={name} isOn={chosen.includes(value)} onPress={() => toggle(value)} />
         ))}
       </View>
     </View>

@@ -1,10 +1,12 @@
-import { useEffect, useRef } from 'react';
-import type { NativeScrollEvent, NativeSyntheticEvent, ScrollView } from 'react-native';
+import { useLayoutEffect, useRef } from 'react';
+import type { ScrollView } from 'react-native';
 
 const KEY = 'keypost.scroll.';
 
 /** So long a page may still be filling up before it counts as drawn, ms. */
 const FILLING = 4000;
+
+const MOVED = ['wheel', 'touchmove', 'pointerdown', 'keydown'] as const;
 
 /**
  * Keeps how far down somebody was in a list: whoever comes back, or loads the page anew, finds it as it was left. It
@@ -12,25 +14,32 @@ const FILLING = 4000;
  */
 export function useKeptScroll(name: string) {
   const list = useRef<ScrollView>(null);
-  const wanted = useRef<number>(undefined);
-  useEffect(() => {
-    wanted.current = Number(sessionStorage.getItem(KEY + name) ?? 0) || undefined;
-    if (wanted.current !== undefined) list.current?.scrollTo({ y: wanted.current, animated: false });
-    const timer = setTimeout(() => (wanted.current = undefined), FILLING);
-    return () => clearTimeout(timer);
+  const wanted = useRef(0);
+  useLayoutEffect(() => {
+    const node = list.current?.getScrollableNode() as HTMLElement | undefined;
+    wanted.current = Number(sessionStorage.getItem(KEY + name) ?? 0);
+    const forget = () => (wanted.current = 0);
+    const timer = setTimeout(forget, FILLING);
+    const keep = () => {
+      // One that was not reached yet is still wanted.
+      const top = wanted.current || Math.round(node?.scrollTop ?? 0);
+      sessionStorage.setItem(KEY + name, String(top));
+    };
+    // Whoever moves it by hand wants to be somewhere else.
+    for (const moved of MOVED) node?.addEventListener(moved, forget, { passive: true });
+    window.addEventListener('pagehide', keep);
+    return () => {
+      keep();
+      clearTimeout(timer);
+      for (const moved of MOVED) node?.removeEventListener(moved, forget);
+      window.removeEventListener('pagehide', keep);
+    };
   }, [name]);
   return {
     ref: list,
-    scrollEventThrottle: 100,
-    // Rows come one after the other: it goes on until it is there.
+    // Rows come one after the other, and what stands above them grows: it goes on until all of it is there.
     onContentSizeChange: () => {
-      if (wanted.current !== undefined) list.current?.scrollTo({ y: wanted.current, animated: false });
-    },
-    onScroll: ({ nativeEvent: { contentOffset } }: NativeSyntheticEvent<NativeScrollEvent>) => {
-      const { y } = contentOffset;
-      if (wanted.current !== undefined && Math.abs(y - wanted.current) > 2) return;
-      wanted.current = undefined;
-      sessionStorage.setItem(KEY + name, String(Math.round(y)));
+      if (wanted.current) list.current?.scrollTo({ y: wanted.current, animated: false });
     },
   };
 }

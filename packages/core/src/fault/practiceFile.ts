@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA } from '../planning/index.ts';
 import type { Level } from './practiceCode.ts';
 
 /** How a round went. */
@@ -36,7 +37,7 @@ export const writeRounds = (rows: readonly RoundResult[]): string =>
         at,
       ]),
     },
-    { escapeFormulae: true },
+    { escapeFormulae: FORMULA },
   )}\r\n`;
 
 /** How often each sort was hidden and found, by the sort. */

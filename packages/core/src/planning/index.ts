@@ -8,7 +8,7 @@ export type { RelayPlan, Tried } from './relayPlan/planRelay.ts';
 export type { Contact } from './relayPlan/poles.ts';
 export { RelayTask, RelayRequest } from './relayPlan/relayRequest.ts';
 export { stopPlan } from './stopPlan.ts';
-export { readCsv } from './readCsv.ts';
+export { FORMULA, plainCell, readCsv } from './readCsv.ts';
 export { supplyBudgets } from './supplyBudget.ts';
 export type { SupplyBudget } from './supplyBudget.ts';
 export { terminalSheet } from './terminalSheet.ts';

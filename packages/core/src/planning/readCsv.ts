@@ -7,6 +7,16 @@ const MAX_ROWS = 50_000;
 const MAX_CHARACTERS = 10_000_000;
 
 /**
+ * What a spreadsheet would take for a formula and compute: an apostrophe is put before it. A sign alone, and a number
+ * with one, mean the same to it as to everybody: terminals + and − stay as they are printed.
+ */
+export const FORMULA = /^(?:[=@\t\r]|[+-](?![\d.,\s]*$))/;
+
+/** A cell without the apostrophe that keeps a spreadsheet from computing it. */
+export const plainCell = (cell: string): string =>
+  cell.startsWith("'") && /^[=+\-@\t\r]/.test(cell.slice(1)) ? cell.slice(1) : cell;
+
+/**
  * Reads a CSV (RFC 4180) with a row of column names first.
  * @throws JobProblem for one that is longer than any list of ours.
  */

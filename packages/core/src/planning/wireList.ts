@@ -8,7 +8,7 @@ import { fileStyle, keptCell, numberIn, parseSection, inDoubt } from '../units/i
 import type { NumberStyle } from '../units/index.ts';
 import type { Change, SingleChange } from '../job/index.ts';
 import { JobIndex, planDifferences } from '../job/index.ts';
-import { readCsv } from './readCsv.ts';
+import { FORMULA, plainCell, readCsv } from './readCsv.ts';
 
 /** One end of a wire in the list. */
 interface ListedEnd {
@@ -107,10 +107,8 @@ function rowOf({ wire, from, to, found }: ListedWire, style?: NumberStyle): Row 
  */
 export function writeWireList(job: JobContent): string {
   const rows = wireList(job).map((listed) => rowOf(listed, job.numbers));
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => row[c])) }, { newline: '\r\n', escapeFormulae: true, delimiter: fileStyle(job.numbers).delimiter })}\r\n`;
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((c) => row[c])) }, { newline: '\r\n', escapeFormulae: FORMULA, delimiter: fileStyle(job.numbers).delimiter })}\r\n`;
 }
-
-const unescaped = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 /**
  * Reads a wire list that was edited elsewhere: cable, core, colour, cross-section, length and ferrule of wires that
@@ -122,7 +120,7 @@ export function readWireList(job: JobContent, text: string): Change | undefined 
   const { rows, columns } = readCsv(text, {
     skipEmptyLines: 'greedy',
     transformHeader: (header) => header.trim().toLowerCase(),
-    transform: unescaped,
+    transform: plainCell,
   });
   const missing = ['wire', 'from', 'from_terminal', 'to', 'to_terminal'].filter((f) => !columns.includes(f));
   if (missing.length)

@@ -3,7 +3,7 @@ import type { Message } from '../messages/index.ts';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
-import { readCsv } from '../planning/index.ts';
+import { FORMULA, plainCell, readCsv } from '../planning/index.ts';
 import { JobProblem } from '../model/index.ts';
 import { fileStyle, keptCell } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
@@ -51,7 +51,7 @@ export function writeSheetCsv(sheets: readonly Sheet[], style?: NumberStyle): st
   );
   return Papa.unparse(
     { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) },
-    { escapeFormulae: true, delimiter },
+    { escapeFormulae: FORMULA, delimiter },
   );
 }
 
@@ -170,14 +170,11 @@ function csvRows(text: string): FileRow[] {
     where: `line ${i + 2}`,
     tag: (row.Tag ?? '').trim(),
     key: (row.Key ?? '').trim(),
-    found: plainCell(row['As found']),
-    left: plainCell(row['As left']),
+    found: plainCell((row['As found'] ?? '').trim()),
+    left: plainCell((row['As left'] ?? '').trim()),
     ...(row.Numbers && { numbers: row.Numbers }),
   }));
 }
-
-/** A cell without the mark that keeps a spreadsheet from reading it as a formula. */
-const plainCell = (cell: string | undefined): string => (cell ?? '').trim().replace(/^'(?=[=+\-@])/, '');
 
 function jsonRows(text: string): FileRow[] {
   let document: unknown;

@@ -1,4 +1,4 @@
-/** Browsers reflect an element's role as a property (WAI-ARIA 1.3, 10.1); what stands for one here does not yet. */
+/** Browsers reflect an element's role as a property (WAI-ARIA 1.3, 10.1); what stands for one in tests does not yet. */
 Object.defineProperty(Element.prototype, 'role', {
   configurable: true,
   get(this: Element) {

@@ -1,0 +1,1 @@
+export { Duplex, PassThrough, Readable, Transform, Writable, finished, pipeline } from 'node:stream';

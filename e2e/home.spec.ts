@@ -1,0 +1,115 @@
+import { expect, test } from '@playwright/test';
+
+const SETTINGS = ['keypost.settings', JSON.stringify({ by: 'JT', theme: 'light' })] as const;
+
+test.beforeEach(async ({ page }) => {
+  await page.addInitScript(([key, value]) => localStorage.setItem(key, value), SETTINGS);
+});
+
+test('files with a name of their own are kept for good, the page is asked for anew, a missing one is missing', async ({
+  request,
+}) => {
+  const head = async (path: string) => {
+    const answer = await request.get(path, { headers: { 'accept-encoding': 'br' } });
+    const headers = answer.headers();
+    return { status: answer.status(), kept: headers['cache-control'], packed: headers['content-encoding'] };
+  };
+  for (const path of ['/', '/index.html', '/job/tern-rock', '/manifest.webmanifest', '/sw.js'])
+    expect([path, await head(path)]).toMatchObject([path, { status: 200, kept: 'no-cache' }]);
+  const page = await (await request.get('/')).text();
+  const scripts = [...page.matchAll(/src="(\/_expo\/[^"]+)"/g)].map(([, path = '']) => path);
+  expect(scripts.length).toBeGreaterThan(1);
+  for (const path of scripts)
+    expect([path, await head(path)]).toMatchObject([
+      path,
+      { status: 200, kept: 'public, max-age=31536000, immutable', packed: 'br' },
+    ]);
+  expect((await head('/_expo/static/js/web/gone.js')).status).toBe(404);
+  const manifest = (await (await request.get('/manifest.webmanifest')).json()) as {
+    icons: { src: string }[];
+  };
+  for (const { src } of manifest.icons) expect((await head(src)).status).toBe(200);
+});
+
+test('the page stands before its fonts are in, and they are small', async ({ page }) => {
+  await page.route('**/*.woff2', () => undefined);
+  await page.goto('/job/tern-rock');
+  await expect(page.getByRole('link', { name: /^PE-101 / })).toBeVisible();
+  await page.unroute('**/*.woff2');
+  await page.reload();
+  const sizes = () =>
+    page.evaluate(() =>
+      (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+        .filter(({ name }) => name.endsWith('.woff2'))
+        .map(({ decodedBodySize }) => decodedBodySize),
+    );
+  await expect.poll(async () => (await sizes()).length).toBeGreaterThan(2);
+  for (const size of await sizes()) expect(size).toBeLessThan(20_000);
+});
+
+test('each page has its title, and the Board is found again where it was left', async ({ page }) => {
+  await page.goto('/job/tern-rock');
+  // Once it is worked out how far each is: that orders the list.
+  const row = page.getByRole('link', { name: /^LT-270 .*Next/ });
+  await row.scrollIntoViewIfNeeded();
+  await row.click();
+  await expect(page).toHaveTitle(/^LT-270 Land, Header tank level/);
+  // Stages are parts of one page: they do not fill the history.
+  await page.getByRole('tab', { name: 'Prove' }).click();
+  await expect(page).toHaveTitle(/^LT-270 Prove, Header tank level/);
+  await page.goBack();
+  await expect(page).toHaveTitle(/^Board, Recirculation hall/);
+  await expect(row).toBeInViewport();
+  await page.reload();
+  await expect(row).toBeInViewport();
+});
+
+test('a group of radios is one stop of the tab key; arrows choose, the space bar ticks', async ({ page }) => {
+  await page.goto('/job/tern-rock/point/pe-101');
+  const [away, present] = [
+    page.getByRole('radio', { name: 'Target away' }),
+    page.getByRole('radio', { name: 'Target present' }),
+  ];
+  await expect(away).toBeChecked();
+  // Once the page has settled: before that a key may come upon what is drawn anew.
+  await expect(async () => {
+    await away.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(present).toBeChecked({ timeout: 1000 });
+  }).toPass();
+  await expect(present).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(away).not.toBeFocused();
+  await page.goto('/job/tern-rock/allocate');
+  await page.getByRole('button', { name: 'Pin some' }).click();
+  const tick = page.getByRole('checkbox').first();
+  await tick.focus();
+  await page.keyboard.press('Space');
+  await expect(tick).toBeChecked();
+});
+
+test.describe('without network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('jobs that were open can be read, and the page says from when it is', async ({ page, context }) => {
+    await page.goto('/job/tern-rock');
+    await expect(page.getByRole('link', { name: /^PE-101 / })).toBeVisible();
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    // From now on what is read goes through it.
+    await page.reload();
+    await expect(page.getByRole('link', { name: /^PE-101 / })).toBeVisible();
+    await expect
+      .poll(() => page.evaluate(async () => (await (await caches.open('keypost-read')).keys()).length))
+      .toBeGreaterThan(0);
+    await context.setOffline(true);
+    await page.goto('/job/tern-rock/point/pe-101');
+    await expect(page.getByRole('status').filter({ hasText: 'No network' })).toContainText(
+      'It is as it was on',
+    );
+    await expect(page.getByRole('radio', { name: 'Target present' })).toBeVisible();
+    await context.setOffline(false);
+    await page.reload();
+    await expect(page.getByRole('radio', { name: 'Target present' })).toBeVisible();
+    await expect(page.getByText('No network')).toHaveCount(0);
+  });
+});
