@@ -30,4 +30,5 @@ export {
 } from './smartSensor.ts';
 export type { SwitchChannel, TeachCommand } from './smartSensor.ts';
 export { cycleBytes, decodeCycleTime, encodeCycleTime, messageSeconds } from './timing.ts';
+export { refuseFlawed } from './wellFormed.ts';
 export { MAX_DESCRIPTION_BYTES } from './xmlTree.ts';

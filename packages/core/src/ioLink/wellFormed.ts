@@ -1,5 +1,8 @@
+import { say } from '../messages/index.ts';
+import { refuse } from '../model/index.ts';
+
 /** Where a document is not well-formed though its elements close: its line, and what is wrong there. */
-export interface Flaw {
+interface Flaw {
   readonly line: number;
   readonly what: string;
 }
@@ -25,4 +28,14 @@ export function flawIn(text: string): Flaw | undefined {
     return at < 0 ? [] : [{ at, what }];
   }).sort((a, b) => a.at - b.at)[0];
   return found && { line: read.slice(0, found.at).split('\n').length, what: found.what };
+}
+
+/**
+ * Refuses a description that comes in and that other programs would refuse. One that a job holds already stays: it was
+ * taken when nobody looked.
+ * @throws JobProblem with its line.
+ */
+export function refuseFlawed(text: string): void {
+  const flaw = flawIn(text);
+  if (flaw) refuse(say('ioLink.file-damaged-line', { line: flaw.line, msg: flaw.what }));
 }

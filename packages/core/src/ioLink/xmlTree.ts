@@ -2,7 +2,6 @@ import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { JobProblem } from '../model/index.ts';
-import { flawIn } from './wellFormed.ts';
 import { beyondBounds } from './xmlBounds.ts';
 
 /** A description file is not larger than this, bytes; the largest in the field are below a tenth of it. */
@@ -33,8 +32,6 @@ export function readXml(text: string): XmlElement {
   if (beyond) refuse(beyond);
   const sound = XMLValidator.validate(text);
   if (sound !== true) refuse(say('ioLink.file-damaged-line', { line: sound.err.line, msg: sound.err.msg }));
-  const flaw = flawIn(text);
-  if (flaw) refuse(say('ioLink.file-damaged-line', { line: flaw.line, msg: flaw.what }));
   const parser = new XMLParser({
     preserveOrder: true,
     ignoreAttributes: false,

@@ -1,6 +1,7 @@
 import { say } from '../messages/index.ts';
 import { partTypesOf } from '../catalog/index.ts';
 import type { Device, JobContent, AsFound, Point, Supply, Wire } from '../model/index.ts';
+import { refuseFlawed } from '../ioLink/index.ts';
 import { splitRef, JobProblem, refuse } from '../model/index.ts';
 import type { Actor, Change, SingleChange } from './changeSchema.ts';
 import { checkIntegrity } from './integrity.ts';
@@ -153,7 +154,10 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     [collection]: without(job[collection], id, 'kind'),
   }),
   enter,
-  addDescription: (job, { description }) => ({ ...job, descriptions: [...job.descriptions, description] }),
+  addDescription: (job, { description }) => {
+    refuseFlawed(description.text);
+    return { ...job, descriptions: [...job.descriptions, description] };
+  },
   removeDescription: (job, { id }) => ({
     ...job,
     descriptions: without(job.descriptions, id, 'description'),
