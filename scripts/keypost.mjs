@@ -12,6 +12,12 @@ const HELP = `Key Post, for controls technicians
   ./keypost bench   measurements, printed as ratios; ./keypost bench siege [MINUTES] has everything come at once
   ./keypost move --from DIRECTORY --to postgres://…
                     move all data to an empty database of a PostgreSQL server, or back, and compare
+  ./keypost backup FILE [--port PORT]
+                    everything that a running Key Post keeps, in one file; of one that does not run with --data DIRECTORY
+  ./keypost restore FILE --data DIRECTORY
+                    put it back into an empty directory, counted and compared
+  ./keypost status [--port PORT]
+                    say whether one runs on this machine, and with how many jobs
   ./keypost check FILE [--json]
                     read a job file and print each point's verdict, states and readings;
                     exit 0 all can work, 1 a point cannot, 2 the file is bad
@@ -37,6 +43,9 @@ const COMMANDS = {
   test: async () => (await import('./test.mjs')).test(),
   bench: async (args) => (await import('./bench.mjs')).bench(args),
   move: async (args) => (await import('./move.mjs')).move(args),
+  backup: async (args) => (await import('./backup.mjs')).backup('backup', args),
+  restore: async (args) => (await import('./backup.mjs')).backup('restore', args),
+  status: async (args) => (await import('./backup.mjs')).backup('status', args),
   check: async (args) => (await import('./check.mjs')).check(args),
 };
 

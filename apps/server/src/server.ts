@@ -16,6 +16,7 @@ import { refuseUnreadable } from './plainText.ts';
 import { handleProblems, notFound, sendProblem } from './problems.ts';
 import { openJobs } from './jobs/jobs.ts';
 import { register } from './register.ts';
+import { backupResource } from './resources/backup.ts';
 import { benchResource } from './resources/bench.ts';
 import { changeResource } from './resources/changes.ts';
 import { eventResource } from './resources/events.ts';
@@ -70,6 +71,7 @@ export async function buildServer(
     changeResource(scope, jobs);
     boardResource(scope, jobs);
     eventResource(scope, db);
+    backupResource(scope, db);
     partnerResource(scope, jobs);
     practiceResource(scope, simulators);
     benchResource(scope);

@@ -20,7 +20,7 @@ const FLAWS: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** The first thing that programs that go by the standard refuse, and that the check of the elements passes over. */
-export function flawIn(text: string): Flaw | undefined {
+function flawIn(text: string): Flaw | undefined {
   // Line ends stay, so that lines are counted as somebody sees them.
   const read = text.replace(PASSED, (passed) => passed.replace(/[^\n]/g, ' '));
   const found = FLAWS.flatMap(([flaw, what]) => {

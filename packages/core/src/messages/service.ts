@@ -62,6 +62,8 @@ export const SERVICE = {
   'service.made-and-removed': 'This job was made before, and removed since. Make a new one.',
   'service.foreign-name': ({ name }: { name: string }) =>
     `“${name}” is no name of this server. Open it under localhost, or under the address that it was started with.`,
+  'service.backup-here':
+    'A backup holds everything. It is made on the machine on which Key Post runs: ./keypost backup FILE.',
   'service.foreign-page': 'Another page may not call this server.',
   'service.no-text': 'This holds signs that no text is made of, such as NUL. Take them out.',
   'service.too-deep': ({ levels }: { levels: number }) => `This is nested deeper than ${levels} levels.`,
