@@ -15,6 +15,7 @@ module.exports = {
           'ink',
           'soft',
           'edge',
+          'rim',
           'line',
           'accent',
           'wash',

@@ -115,20 +115,27 @@ export function LedLight({ x, y, on, colour }: Spot & { on: boolean; colour: str
 
 /** The current's way: dashes that move in the sense of the conventional current, with an arrowhead on a wire. */
 export function FlowLine({ path, amps, arrow }: { path: readonly Spot[]; amps: number; arrow?: ArrowSpot }) {
+  const { ink } = useTokens();
+  const dark = useScheme() === 'dark';
   if (Math.abs(amps) < PATH_AMPS) return null;
   const way = amps > 0 ? path : [...path].reverse();
+  const dashes = (stroke: string, strokeWidth: number) => (
+    <Polyline
+      points={points(way)}
+      fill="none"
+      stroke={stroke}
+      strokeWidth={strokeWidth}
+      strokeDasharray="10 6"
+      strokeLinejoin="round"
+      // @ts-expect-error className reaches the page's style sheet, which moves the dashes
+      className="flow"
+    />
+  );
   return (
     <G>
-      <Polyline
-        points={points(way)}
-        fill="none"
-        stroke={PATH}
-        strokeWidth={4}
-        strokeDasharray="10 6"
-        strokeLinejoin="round"
-        // @ts-expect-error className reaches the page's style sheet, which moves the dashes
-        className="flow"
-      />
+      {/* On a light ground yellow alone is not seen: it has a dark rim there. */}
+      {!dark && dashes(ink, 6.5)}
+      {dashes(PATH, 4)}
       {arrow && <Arrow {...arrow} />}
     </G>
   );

@@ -35,7 +35,7 @@ export function StateToggle({
       value={chosen}
       onValueChange={onChange}
       aria-label="Target"
-      className="rounded-full border-fine border-edge bg-plate p-1"
+      className="rounded-full border-fine border-rim bg-plate p-1"
     >
       {few ? (
         <View className="flex-row">{buttons}</View>

@@ -33,7 +33,7 @@ export function CommonRow({
   const put = (to: CommonRail | null) =>
     known ? void saver.save({ kind: 'setCommon', moduleId: module.id, common, rail: to }) : setAsked(true);
   return (
-    <View className="border-t-[1.5px] border-edge bg-bone px-4 py-2">
+    <View className="border-t-[1.5px] border-rim bg-bone px-4 py-2">
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
           <Text as="strong">{name}</Text>
@@ -79,7 +79,7 @@ function RailChoice({
       value={rail ?? OPEN}
       onValueChange={(to) => onPut(choices.find((one) => one === to) ?? null)}
       aria-label={name}
-      className="flex-row overflow-hidden rounded-plate border-fine border-edge"
+      className="flex-row overflow-hidden rounded-plate border-fine border-rim"
     >
       {[...choices, null].map((to) => {
         const chosen = (rail ?? null) === to;

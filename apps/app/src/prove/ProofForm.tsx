@@ -209,7 +209,7 @@ export function YesNo({
             key={label}
             value={String(choice)}
             aria-label={`${name}: ${label}`}
-            className={`min-h-[48px] flex-1 items-center justify-center rounded-plate border-fine ${chosen ? 'border-ink bg-ink' : 'border-edge bg-bone'}`}
+            className={`min-h-[48px] flex-1 items-center justify-center rounded-plate border-fine ${chosen ? 'border-ink bg-ink' : 'border-rim bg-bone'}`}
           >
             <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {label}

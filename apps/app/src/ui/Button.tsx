@@ -7,7 +7,7 @@ import { Text } from './Text';
 /** Classes of box and text by the kind of a button. */
 export const BUTTON_KINDS = {
   main: { box: 'bg-ink border-ink', text: 'text-plate' },
-  plain: { box: 'bg-plate border-edge', text: 'text-ink' },
+  plain: { box: 'bg-plate border-rim', text: 'text-ink' },
   danger: { box: 'bg-plate border-fail', text: 'text-fail' },
   bare: { box: 'bg-transparent border-transparent -mr-4', text: 'text-accent' },
 } as const;

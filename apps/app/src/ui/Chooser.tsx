@@ -50,7 +50,7 @@ export function ChooserField({ problem, hint, ...chosen }: Chosen & { problem?: 
         aria-invalid={problem !== undefined}
         aria-describedby={`${id}-now`}
         onPress={() => setOpen(true)}
-        className={`min-h-[48px] flex-row items-center gap-2 rounded-plate border-fine bg-plate px-4 py-2 ${problem ? 'border-fail' : 'border-edge'}`}
+        className={`min-h-[48px] flex-row items-center gap-2 rounded-plate border-fine bg-plate px-4 py-2 ${problem ? 'border-fail' : 'border-rim'}`}
       >
         <Text as="body" nativeID={`${id}-now`} className="min-w-0 flex-1">
           {now?.label ?? 'choose …'}
@@ -256,7 +256,7 @@ function Sights({
             aria-label={label}
             aria-expanded={open === kind}
             onPress={() => setOpen(open === kind ? undefined : kind)}
-            className={`min-h-[48px] justify-center rounded-plate border-fine px-3 py-1 ${filters[kind] !== undefined ? 'border-accent bg-wash' : open === kind ? 'border-ink bg-plate' : 'border-edge bg-plate'}`}
+            className={`min-h-[48px] justify-center rounded-plate border-fine px-3 py-1 ${filters[kind] !== undefined ? 'border-accent bg-wash' : open === kind ? 'border-ink bg-plate' : 'border-rim bg-plate'}`}
           >
             <Text as="strong">{filters[kind] ?? label}</Text>
           </Pressable>

@@ -32,7 +32,7 @@ export function Field({
     <View className="gap-1.5">
       {!bare && <Text as="strong">{label}</Text>}
       <View
-        className={`with-unit min-h-[48px] flex-row items-center rounded-plate border-fine bg-plate ${problem ? 'border-fail' : 'border-edge'}`}
+        className={`with-unit min-h-[48px] flex-row items-center rounded-plate border-fine bg-plate ${problem ? 'border-fail' : 'border-rim'}`}
       >
         <TextInput
           {...rest}

@@ -4,7 +4,7 @@ import { Text } from './Text';
 
 /** How an option that stands in sight is boxed. */
 export const tileBox = (isOn: boolean): string =>
-  `min-h-[48px] max-w-full justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-edge bg-plate'}`;
+  `min-h-[48px] max-w-full justify-center rounded-plate border-fine px-4 py-1.5 ${isOn ? 'border-ink bg-ink' : 'border-rim bg-plate'}`;
 
 /** What stands in it. */
 export function TileText({ label, hint, isOn }: { label: string; hint?: string; isOn: boolean }) {

@@ -35,7 +35,7 @@ function PlainSelect({
   hint?: string;
 }) {
   const id = useId();
-  const { plate, ink, edge, fail } = useTokens();
+  const { plate, ink, rim, fail } = useTokens();
   const groups = [...new Set(options.map(({ group }) => group ?? ''))];
   const option = (o: { value: string; label: string }) => (
     <option key={o.value} value={o.value}>
@@ -54,7 +54,7 @@ function PlainSelect({
           minHeight: 48,
           width: '100%',
           borderRadius: 11,
-          border: `1.5px solid ${problem ? fail : edge}`,
+          border: `1.5px solid ${problem ? fail : rim}`,
           backgroundColor: plate,
           color: ink,
           fontFamily: FONTS.words,

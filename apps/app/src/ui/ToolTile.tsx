@@ -29,7 +29,7 @@ export function ToolTile({
       aria-disabled={!onPress}
       disabled={!onPress}
       onPress={onPress}
-      className={`min-h-[52px] flex-1 items-center justify-center gap-0.5 rounded-plate border-fine px-1 active:opacity-70 ${on ? 'border-ink bg-ink' : 'border-edge bg-plate'} ${onPress ? '' : 'opacity-40'}`}
+      className={`min-h-[52px] flex-1 items-center justify-center gap-0.5 rounded-plate border-fine px-1 active:opacity-70 ${on ? 'border-ink bg-ink' : 'border-rim bg-plate'} ${onPress ? '' : 'opacity-40'}`}
     >
       <Icon size={20} color={on ? plate : ink} />
       <Text as="small" className={on ? 'text-plate' : 'text-ink'}>

@@ -1,4 +1,7 @@
-/** Colours of the two looks. Everything on the screen takes its colour from here. */
+/**
+ * Colours of the two looks. Everything on the screen takes its colour from here. What can be touched has a rim, which
+ * stands out from any ground; what only groups has an edge.
+ */
 export const TOKENS = {
   light: {
     bone: '#F1EDE2',
@@ -6,13 +9,14 @@ export const TOKENS = {
     ink: '#1C201D',
     soft: '#5A6159',
     edge: '#CDC6B4',
+    rim: '#8A846F',
     line: '#E2DCCB',
     accent: '#0B6A61',
     wash: '#DDEBE6',
     pass: '#2C6A34',
     fail: '#AE3218',
     failwash: '#F6E2DA',
-    wait: '#8A6200',
+    wait: '#7D5900',
   },
   dark: {
     bone: '#121613',
@@ -20,6 +24,7 @@ export const TOKENS = {
     ink: '#EDEADF',
     soft: '#A3ABA2',
     edge: '#3A443D',
+    rim: '#6E7B71',
     line: '#2A322D',
     accent: '#62C7B6',
     wash: '#1D3833',
