@@ -9,4 +9,5 @@ Object.defineProperty(Element.prototype, 'role', {
   },
 });
 
-export {};
+/** Browsers read texts of any encoding (Encoding, 7). */
+globalThis.TextDecoder ??= process.getBuiltinModule('util').TextDecoder as typeof globalThis.TextDecoder;

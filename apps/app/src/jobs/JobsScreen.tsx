@@ -24,7 +24,8 @@ import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { page } from '../pages/page';
-import type { ApiProblem } from '@keypost/api';
+import type { ApiProblem, JobSummary } from '@keypost/api';
+import { dateAndTime } from '../ui/dates';
 import { GoTo } from '../ui/GoTo';
 
 const NewJob = page('NewJob');
@@ -114,13 +115,7 @@ function NoJobYet() {
   );
 }
 
-function JobRow({
-  job,
-  first,
-}: {
-  job: { id: string; name: string; site: string; points: number };
-  first: boolean;
-}) {
+function JobRow({ job, first }: { job: JobSummary; first: boolean }) {
   return (
     <GoTo
       label={`${job.name}, ${job.site}`}
@@ -130,6 +125,7 @@ function JobRow({
       <View className="min-w-0 flex-1">
         <Text as="head">{job.name}</Text>
         {job.site !== '' && <Text as="soft">{job.site}</Text>}
+        <Text as="small">{`Changed ${dateAndTime(job.updatedAt)}`}</Text>
       </View>
       <Text as="mono">{`${job.points} ${job.points === 1 ? 'point' : 'points'}`}</Text>
     </GoTo>

@@ -236,7 +236,8 @@ test('a sheet that is wrong is not taken, and says where', async () => {
   const picked = jest.spyOn(document, 'createElement').mockImplementation((name: string) => {
     const element = make(name);
     if (name === 'input') {
-      const file = { text: async () => 'Tag,Key,As left\nFT-1,size,-4', size: 20, name: 'a.csv' };
+      const bytes = Uint8Array.from('Tag,Key,As left\nFT-1,size,-4', (sign) => sign.charCodeAt(0));
+      const file = { arrayBuffer: async () => bytes.buffer, size: 20, name: 'a.csv' };
       Object.defineProperty(element, 'files', { value: [file] });
       element.click = () => (element as HTMLInputElement).onchange?.(new Event('change'));
     }

@@ -110,7 +110,7 @@ describe('the sheet on paper', () => {
 
 test.each([
   ['Recirculation hall', 'recirculation-hall.csv'],
-  ['  Péche & Söhne 2 ', 'p-che-s-hne-2.csv'],
+  ['  Péche & Söhne 2 ', 'péche-söhne-2.csv'],
   ['***', 'job.csv'],
 ])('a file for “%s” is called %s', (title, name) => {
   expect(fileName(title, 'csv')).toBe(name);
