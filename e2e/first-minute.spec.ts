@@ -115,7 +115,7 @@ async function begun(page: Page, name: string, makeUp: string): Promise<Thumb> {
   await thumb.type(page.getByLabel('Site'), 'Quay');
   await thumb.tap(page.getByRole('radio', { name: makeUp }));
   await thumb.tap(page.getByRole('button', { name: 'Begin' }));
-  await expect(page.getByRole('heading', { name: 'Panel' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Panel', exact: true })).toBeVisible();
   return thumb;
 }
 

@@ -150,7 +150,7 @@ test('an allocation is shown as a change: left, nothing moves; accepted, every s
   await page.goto(`/job/${id}/allocate`);
   await page.getByRole('button', { name: 'Work it out' }).click();
   await page.getByRole('button', { name: 'Accept the change' }).click();
-  await expect(page.getByRole('heading', { name: 'Panel' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Panel', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Board' }).click();
   await expect(page.getByRole('link', { name: /PX-2 Tray/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /cannot work/ })).toHaveCount(0);

@@ -35,7 +35,7 @@ export async function newJob(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Site').fill('Test quay');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'Panel' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Panel', exact: true })).toBeVisible();
 }
 
 export async function addModule(page: Page, kind: string, commons: readonly string[]): Promise<void> {

@@ -12,7 +12,9 @@ export function Card({ title, aside, children }: { title?: string; aside?: React
     >
       {title !== undefined && (
         <View className="min-h-[50px] flex-row items-center justify-between gap-3 border-b border-line px-4">
-          <Text as="head">{title}</Text>
+          <Text as="head" role="heading" aria-level={2}>
+            {title}
+          </Text>
           {aside}
         </View>
       )}

@@ -22,8 +22,7 @@ export function Text({
   children,
   ...rest
 }: TextProps & { as?: keyof typeof STYLES; children: ReactNode }) {
-  const level = as === 'title' ? 1 : as === 'head' ? 2 : undefined;
-  const heading = level ? ({ role: 'heading', 'aria-level': level } as const) : {};
+  const heading = as === 'title' ? ({ role: 'heading', 'aria-level': 1 } as const) : {};
   return (
     <NativeText {...heading} {...rest} className={twMerge(STYLES[as], className)}>
       {children}

@@ -38,7 +38,8 @@ export const DURABLE_START = [
   ),
 ];
 
-function syncPath(file: string): void {
+/** Brings a file, or the entries of a directory, onto the disk. */
+export function syncPath(file: string): void {
   const fd = openSync(file, 'r');
   try {
     fsyncSync(fd);

@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import path from 'node:path';
 import type { Database, Listener, Transaction } from './connection.ts';
-import { DURABLE_START, DurableFiles, syncTree } from './durableFiles.ts';
+import { DURABLE_START, DurableFiles, syncPath, syncTree } from './durableFiles.ts';
 
 /** The embedded PostgreSQL. In a directory, whatever it acknowledges is on the disk; without one it is in memory. */
 export async function openEmbedded(directory: string | undefined): Promise<Database> {
@@ -11,7 +11,11 @@ export async function openEmbedded(directory: string | undefined): Promise<Datab
   await mkdir(path.dirname(directory), { recursive: true });
   const isNew = !existsSync(path.join(directory, 'PG_VERSION'));
   const db = await PGlite.create({ fs: new DurableFiles(directory), startParams: DURABLE_START });
-  if (isNew) syncTree(path.dirname(directory));
+  if (isNew) {
+    syncTree(directory);
+    // Its own entry stands in the one around it, of which nothing else is ours.
+    syncPath(path.dirname(directory));
+  }
   return embedded(db);
 }
 
