@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import type { JobContent } from '@keypost/core/model';
 import { madeJob } from './madeJob.ts';
 import { mixedJob } from './mixedJob.ts';
 import { onPage } from './onPage.ts';
@@ -97,11 +98,8 @@ export async function coldLoads(): Promise<void> {
       told('job list', jobs, 'wanted 5');
       told('Board', await load(browser, `${base}/job/${id}`, firstRow), 'wanted 7');
       const rows = await fetch(`${base}/api/jobs/${id}`);
-      const job = (await rows.json()) as {
-        points?: { id: string }[];
-        content?: { points: { id: string }[] };
-      };
-      const [point] = job.content?.points ?? job.points ?? [];
+      const { content } = (await rows.json()) as { content: JobContent };
+      const [point] = content.points;
       const drawing = (own: Page) => own.getByRole('group', { name: /./ }).locator('svg').first().waitFor();
       told(
         'drawing of a point',

@@ -1,33 +1,19 @@
-import { useSyncExternalStore } from 'react';
+import { held } from './held';
 
 /** The header by which the service worker says that an answer is one that it kept. */
 const HEADER = 'x-keypost-kept';
 
-let since: string | undefined;
-const listeners = new Set<() => void>();
-
-function change(to: string | undefined): void {
-  if (to === since) return;
-  since = to;
-  listeners.forEach((listener) => listener());
-}
+const since = held<string | undefined>(undefined);
 
 /** Takes note of whether an answer is of now, or one that was kept on this device. */
 export function noteAnswer(response: Response): Response {
   const kept = response.headers.get(HEADER);
-  change(kept === null ? undefined : kept || new Date(0).toUTCString());
+  since.put(kept === null ? undefined : kept || new Date(0).toUTCString());
   return response;
 }
 
 /** From when what is shown is, where there is no network and it was kept on this device. */
-export const useKeptSince = (): string | undefined =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => since,
-  );
+export const useKeptSince = since.use;
 
 /** Puts what is needed to read without network on this device, once the page has what it needs itself. */
 export function keepForReading(): void {

@@ -3,7 +3,7 @@ import { gunzip, gzip } from 'node:zlib';
 import { promisify } from 'node:util';
 import type { Database, Queryable } from '../db/connection.ts';
 import { StartProblem } from '../db/directoryLock.ts';
-import { full, goOnCounting, putRows, refuseUnlessEmpty, summed, tablesOf } from '../move/tables.ts';
+import { eachBatch, goOnCounting, putRows, refuseUnlessEmpty, summed, tablesOf } from '../move/tables.ts';
 import type { TableSum } from '../move/tables.ts';
 
 const zip = promisify(gzip);
@@ -20,9 +20,6 @@ interface Head {
   readonly migrations: readonly string[];
   readonly tables: readonly ({ readonly table: string } & TableSum)[];
 }
-
-/** Rows that are read and written at a time. */
-const BATCH = 200;
 
 async function migrationsOf(db: Queryable): Promise<string[]> {
   const { rows } = await db.query<{ name: string }>('select name from migration order by name');
@@ -47,15 +44,8 @@ export async function backUp(db: Database): Promise<Buffer> {
       tables: sums,
     };
     const made = [JSON.stringify(head)];
-    for (const table of tables) {
-      await source.exec(`declare kept cursor for select to_jsonb(t) as row from ${full(table)} t`);
-      for (;;) {
-        const { rows } = await source.query<{ row: object }>(`fetch ${BATCH} from kept`);
-        if (!rows.length) break;
-        made.push(JSON.stringify({ table, rows: rows.map(({ row }) => row) }));
-      }
-      await source.exec('close kept');
-    }
+    for (const table of tables)
+      await eachBatch(source, table, (rows) => made.push(JSON.stringify({ table, rows })));
     return made;
   });
   return zip(`${lines.join('\n')}\n`);

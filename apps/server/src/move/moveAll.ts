@@ -1,17 +1,14 @@
 import { nth } from '@keypost/core/lists';
-import type { Database, Queryable, Transaction } from '../db/connection.ts';
+import type { Database, Transaction } from '../db/connection.ts';
 import { StartProblem } from '../db/directoryLock.ts';
 import { WORKING } from '../db/postgres.ts';
-import { full, goOnCounting, putRows, refuseUnlessEmpty, summed, tablesOf } from './tables.ts';
+import { eachBatch, goOnCounting, putRows, refuseUnlessEmpty, summed, tablesOf } from './tables.ts';
 import type { TableSum } from './tables.ts';
 
 /** A table that was moved: how many rows, and the checksum that both sides agree on. */
 export interface MovedTable extends TableSum {
   readonly table: string;
 }
-
-/** Rows that are read and written at a time. */
-const BATCH = 50;
 
 /**
  * Moves every row of every table to an empty database whose tables are as up to date. All of it is there at the end, or
@@ -25,7 +22,7 @@ export function moveAll(from: Database, to: Database): Promise<MovedTable[]> {
       for (const side of [source, target]) await prepare(side);
       await refuseUnlessEmpty(target);
       const tables = await tablesOf(source);
-      for (const table of tables) await copy(source, target, table);
+      for (const table of tables) await eachBatch(source, table, (rows) => putRows(target, table, rows));
       for (const table of tables) await goOnCounting(target, table);
       const moved: MovedTable[] = [];
       for (const table of tables) {
@@ -49,18 +46,4 @@ async function prepare(side: Transaction): Promise<void> {
   if (!nth(rows, 0).free)
     throw new StartProblem('A Key Post is using that database. Stop every one of them, then move.');
   await side.exec("set local time zone 'UTC'");
-}
-
-async function copy(source: Transaction, target: Queryable, table: string): Promise<void> {
-  await source.exec(`declare moved cursor for select to_jsonb(t) as row from ${full(table)} t`);
-  for (;;) {
-    const { rows } = await source.query<{ row: object }>(`fetch ${BATCH} from moved`);
-    if (!rows.length) break;
-    await putRows(
-      target,
-      table,
-      rows.map(({ row }) => row),
-    );
-  }
-  await source.exec('close moved');
 }

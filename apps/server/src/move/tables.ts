@@ -1,5 +1,5 @@
 import { nth } from '@keypost/core/lists';
-import type { Queryable } from '../db/connection.ts';
+import type { Queryable, Transaction } from '../db/connection.ts';
 import { StartProblem } from '../db/directoryLock.ts';
 
 /** Rows of a table, counted, and a checksum that is the same wherever they are the same. */
@@ -31,6 +31,24 @@ export async function refuseUnlessEmpty(target: Queryable): Promise<void> {
     throw new StartProblem(
       `What it is to go to has to be empty, and it holds ${jobs} jobs and ${events} events. Choose another.`,
     );
+}
+
+/** Rows that are read and written at a time. */
+const BATCH = 50;
+
+/** Goes through the rows of a table as JSON, some at a time. */
+export async function eachBatch(
+  source: Transaction,
+  table: string,
+  take: (rows: readonly object[]) => unknown,
+): Promise<void> {
+  await source.exec(`declare batch cursor for select to_jsonb(t) as row from ${full(table)} t`);
+  for (;;) {
+    const { rows } = await source.query<{ row: object }>(`fetch ${BATCH} from batch`);
+    if (!rows.length) break;
+    await take(rows.map(({ row }) => row));
+  }
+  await source.exec('close batch');
 }
 
 /** Puts rows into a table. */

@@ -80,18 +80,14 @@ export function sightsOf(
   const dead = deadSights(nets, looks);
   const states = { away: away.at, present: present.at, any: present.at };
   // What a description of settings tells of talking stands beside the circuit.
-  const answers =
+  const answers = (): boolean =>
     away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
   const span = valueReader(analysis)?.span;
-  return looks.map((look) =>
-    look.kind === 'value' && shown?.value
-      ? otherValue(shown.value, span)
-      : look.kind === 'talks'
-        ? answers
-          ? ON
-          : OFF
-        : shownOn(look, dead.get(look.id) ?? states[look.state](look), shown),
-  );
+  return looks.map((look) => {
+    if (look.kind === 'talks') return answers() ? ON : OFF;
+    if (look.kind === 'value' && shown?.value) return otherValue(shown.value, span);
+    return shownOn(look, dead.get(look.id) ?? states[look.state](look), shown);
+  });
 }
 
 const ON: Sight = { kind: 'on' };
