@@ -9,7 +9,7 @@ export interface TableSum {
 }
 
 /** The name of a table with its schema: some are called as types of PostgreSQL are. */
-export const full = (table: string): string => `public."${table}"`;
+const full = (table: string): string => `public."${table}"`;
 
 /** Names of the tables, those first that others refer to. */
 export async function tablesOf(db: Queryable): Promise<string[]> {
