@@ -5,7 +5,7 @@ import { applyChange, JobIndex, kindFileSchema, readKindFile, writeKindFile } fr
 import type { Change } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
 import type { JobContent, Point } from '@keypost/core/model';
-import { ideal, openJobFile, proofPlan, resultOf } from '@keypost/core/proving';
+import { ideal, openJobFile, proofFingerprint, proofPlan, resultOf } from '@keypost/core/proving';
 import { judge } from '@keypost/core/verdict';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -103,17 +103,13 @@ describe('a sensor with two outputs, of one file', () => {
   test('is proven output by output: what is stored for one says nothing of the other', () => {
     const job = twoPoints();
     const index = new JobIndex(job);
-    const plan = proofPlan(analyse(index, 'ls-1'));
+    const analysis = analyse(index, 'ls-1');
+    const plan = proofPlan(analysis);
+    const fingerprint = proofFingerprint(analysis);
     const meter = { name: 'M', percent: 0.5, fixed: 0.02 };
     const results = plan.groups.flatMap(({ checks }) =>
       checks.map((check) =>
-        resultOf(
-          `r-${check.key}`,
-          'ls-1',
-          { check, fingerprint: plan.fingerprint },
-          ideal(check.expected),
-          meter,
-        ),
+        resultOf(`r-${check.key}`, 'ls-1', { check, fingerprint }, ideal(check.expected), meter),
       ),
     );
     const proven = after(job, { kind: 'record', results });

@@ -151,7 +151,7 @@ export function NextStep({
   const stamp = () => {
     if (!known) return setAsking(true);
     const { id: pointId } = point.analysis.context.point;
-    const row = { id: uuid(), pointId, step: next.key, fingerprint: next.about };
+    const row = { id: uuid(), pointId, step: next.key, fingerprint: next.about() };
     return void saver.save({ kind: 'stamp', stamp: row });
   };
   return (

@@ -209,7 +209,7 @@ export function scaledWork(job: JobContent, actor: () => Actor): JobContent {
     const made = chainOf(analysis);
     if (!made || 'problem' in made) return [];
     const { step } = scaleStep(analysis, made);
-    const stamp = { id: `${pointId}-${step.key}`, pointId, step: step.key, fingerprint: step.about };
+    const stamp = { id: `${pointId}-${step.key}`, pointId, step: step.key, fingerprint: step.about() };
     return [[{ kind: 'stamp', stamp }, actor()]];
   });
   return applyHistory(scaled, [...asked, ...stamps, [injected(scaled, 'pt-221'), actor()]]);

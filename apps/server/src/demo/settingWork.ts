@@ -116,7 +116,12 @@ export function fitted(job: JobContent, landed: ReadonlySet<string>): Change[] {
     .flatMap((point) =>
       fitSteps(index, point).map(({ step }): Change => ({
         kind: 'stamp',
-        stamp: { id: `${point.id}-${step.key}`, pointId: point.id, step: step.key, fingerprint: step.about },
+        stamp: {
+          id: `${point.id}-${step.key}`,
+          pointId: point.id,
+          step: step.key,
+          fingerprint: step.about(),
+        },
       })),
     );
 }

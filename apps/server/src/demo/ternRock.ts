@@ -1,7 +1,7 @@
 import { analyse } from '@keypost/core/analysis';
 import { applyHistory, JobIndex } from '@keypost/core/job';
 import { emptyJob } from '@keypost/core/model';
-import { ideal, proofPlan, resultOf } from '@keypost/core/proving';
+import { ideal, proofFingerprint, proofPlan, resultOf } from '@keypost/core/proving';
 import { landSteps } from '@keypost/core/presentation';
 import type { Actor, Change } from '@keypost/core/job';
 import type { Instrument, JobContent, Supply } from '@keypost/core/model';
@@ -124,13 +124,15 @@ function landed(index: JobIndex, { tag, at, landed: count }: DemoPoint): Change[
   const steps = landSteps(analyse(index, idOf(tag)));
   return steps.slice(0, count ?? steps.length).map(({ key, about }) => ({
     kind: 'stamp',
-    stamp: { id: `${idOf(tag)}-${key}`, pointId: idOf(tag), step: key, fingerprint: about },
+    stamp: { id: `${idOf(tag)}-${key}`, pointId: idOf(tag), step: key, fingerprint: about() },
   }));
 }
 
 function proven(index: JobIndex, { tag, proof = 'none' }: DemoPoint): Change[] {
   if (proof === 'none') return [];
-  const { groups, fingerprint } = proofPlan(analyse(index, idOf(tag)));
+  const analysis = analyse(index, idOf(tag));
+  const { groups } = proofPlan(analysis);
+  const fingerprint = proofFingerprint(analysis);
   const checks = groups.flatMap((group) => group.checks);
   const done = proof === 'half' ? checks.slice(0, 3) : checks;
   const results = done.map((check, i) => {

@@ -111,11 +111,10 @@ function keyOf(
   wanted: keyof typeof SOLVERS,
   names: Names,
 ): string {
-  const signs: number[] = [];
+  const signs = [...names.nodeSigns];
   for (const element of elements) {
-    const { sign, nodes, ids } = shapeOf(element);
+    const { sign, ids } = shapeOf(element);
     signs.push(sign);
-    for (const node of nodes) signs.push(codeOf(names.node(node)));
     for (const id of ids) signs.push(codeOf(names.id(id)));
   }
   const numbers = held && [...held].map(names.id).sort();
@@ -133,19 +132,25 @@ const BRANCH = /\/(?:high|low)$/;
 class Names {
   readonly #nodes = new Map<string, string>();
   readonly #ids = new Map<string, string>();
-  readonly #own = new Map<string, string>();
+  readonly #elements: readonly Element[];
+  /** The nodes as the elements name them in turn, each by its number. */
+  readonly nodeSigns: readonly number[];
 
   constructor({ elements, reference }: Netlist) {
-    const node = (name: string): void => {
-      if (!this.#nodes.has(name)) this.#nodes.set(name, numbered('n', this.#nodes.size));
-    };
-    node(reference);
+    const signs: number[] = [];
+    const nodes = this.#nodes;
+    nodes.set(reference, numbered('n', 0));
+    this.#elements = elements;
+    let at = 0;
     for (const element of elements) {
-      shapeOf(element).nodes.forEach(node);
-      const number = numbered('e', this.#own.size);
-      this.#ids.set(element.id, number);
-      this.#own.set(number, element.id);
+      this.#ids.set(element.id, numbered('e', at++));
+      for (const name of shapeOf(element).nodes) {
+        let number = nodes.get(name);
+        if (number === undefined) nodes.set(name, (number = numbered('n', nodes.size)));
+        signs.push(codeOf(number));
+      }
     }
+    this.nodeSigns = signs;
   }
 
   /** A name that the circuit does not have stays as it is: whoever asks for it is refused as ever. */
@@ -159,7 +164,8 @@ class Names {
   };
 
   /** The id of an element by its number. */
-  own = (number: string): string => this.#own.get(number) ?? number;
+  own = (number: string): string =>
+    (number.startsWith('e') ? this.#elements[Number(number.slice(1))]?.id : undefined) ?? number;
 }
 
 /** Names of numbers, made once. */

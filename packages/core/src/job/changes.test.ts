@@ -210,7 +210,7 @@ describe('steps', () => {
       (j, { key, about }) =>
         applyChange(
           j,
-          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about } },
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about() } },
           ACTOR,
         ),
       job,

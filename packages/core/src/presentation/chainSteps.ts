@@ -2,6 +2,7 @@ import { say } from '../messages/index.ts';
 import { arcChain, arcUnitsOf } from '../analysis/index.ts';
 import { aboutWires } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
+import { nothing } from './landStep.ts';
 import type { LandStep } from './landStep.ts';
 
 /** What is mounted and connected at an arc unit while the switchgear is dead, beside its wires. */
@@ -14,13 +15,13 @@ export function chainSteps({ index, device, type }: PointContext): LandStep[] {
       key: 'coils',
       title: say('analysis.close-coil-sensors-round'),
       caution: say('analysis.never-open-secondary-current'),
-      about: aboutWires(coilWires),
+      about: () => aboutWires(coilWires),
     },
-    { key: 'screen', title: say('analysis.earth-screen-screened-coil'), about: {} },
+    { key: 'screen', title: say('analysis.earth-screen-screened-coil'), about: nothing },
     {
       key: 'fibre',
       title: say('analysis.lead-fibre-out-order', { units: units.map(({ tag }) => tag) }),
-      about: {},
+      about: nothing,
     },
   ];
 }
@@ -32,7 +33,7 @@ export function chainTest({ index }: PointContext): LandStep[] {
       key: 'count',
       title: say('analysis.switch-main-unit-must', { n: arcUnitsOf(index).length }),
       caution: say('analysis.test-test-function-never'),
-      about: {},
+      about: nothing,
     },
   ];
 }

@@ -1,5 +1,6 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
+import type { Fingerprint } from '../model/index.ts';
 import { aboutPoint, elementId } from '../network/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { safetyTarget, SAFETY_NOTE } from '../analysis/index.ts';
@@ -18,7 +19,7 @@ export function guardSteps(analysis: Analysis): LandStep[] {
   const has = (local: string): boolean =>
     running.netlist.elements.some(({ id }) => id === elementId(target?.module.id ?? '', local));
   const contactor = helpers.find((helper) => index.deviceType(helper).description.welds);
-  const about = aboutPoint(context);
+  const about = (): Fingerprint => aboutPoint(context);
   const again = isReleased(analysis, 'again');
   const steps: Omit<LandStep, 'about'>[] = [
     ...(has('fed')

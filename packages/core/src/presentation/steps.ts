@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import type { DeviceType, PartTerminal, PartType, TerminalRole } from '../catalog/index.ts';
-import type { Device, JobContent, Settings, Stamp, Wire } from '../model/index.ts';
+import type { Device, Fingerprint, JobContent, Settings, Stamp, Wire } from '../model/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { refText, otherEnd, railText, terminalName } from '../job/index.ts';
@@ -22,6 +22,7 @@ import {
 import type { PointContext } from '../network/index.ts';
 import { chainSteps, chainTest } from './chainSteps.ts';
 import { guardSteps } from './guardSteps.ts';
+import { nothing } from './landStep.ts';
 import type { LandStep } from './landStep.ts';
 
 const ISOLATE = say('step.follow-site-lock-off');
@@ -63,20 +64,20 @@ export function landSteps(analysis: Analysis): LandStep[] {
     title: say('step.isolate-lock-off-prove'),
     detail: say('step.test-tester-before-after'),
     caution: joined(ISOLATE, ...cautionsOf(context, 'isolate')),
-    about: {},
+    about: nothing,
   };
   const { supply, power } = supplySteps(context, first);
   const signal = (detail?: Message): LandStep => ({
     key: 'signal',
     title: titleOf(context, device, rest),
     ...(detail && { detail, caution: ISOLATE }),
-    about: aboutWires(wiresAt(context, device, rest)),
+    about: () => aboutWires(wiresAt(context, device, rest)),
   });
   const parts = helpers.map((helper) => helperStep(context, helper));
   const tug: LandStep = {
     key: 'tug',
     title: say('step.tug-all-wires-both', { device: device.tag }),
-    about: {},
+    about: nothing,
   };
   // What is mounted in switchgear is mounted, wired and chained dead: power comes once, at the end.
   if (type.description.chain)
@@ -120,7 +121,7 @@ function supplySteps(
             key: 'supply',
             title: titleOf(context, device, first, supplied),
             detail: say('step.tug-each-wire'),
-            about: aboutWires(wiresAt(context, device, first)),
+            about: () => aboutWires(wiresAt(context, device, first)),
           },
         ]
       : [];
@@ -134,7 +135,10 @@ function supplySteps(
             terminal2: splitRef(supplied.minus).terminal,
           }),
           caution: RESTART,
-          about: { ...aboutKind(context.index, device.id), ...aboutWires(wiresAt(context, device, first)) },
+          about: () => ({
+            ...aboutKind(context.index, device.id),
+            ...aboutWires(wiresAt(context, device, first)),
+          }),
           meter: { red: supplied.plus, black: supplied.minus },
         },
       ]
@@ -202,7 +206,7 @@ function helperStep(context: PointContext, helper: Device): LandStep {
   const wired = type.terminals.filter(({ name }) => context.index.plannedAt(`${helper.id}:${name}`).length);
   return {
     key: `helper-${helper.id}`,
-    about: aboutWires(wiresAt(context, helper, wired)),
+    about: () => aboutWires(wiresAt(context, helper, wired)),
     title: say('text.colon', {
       name: helper.tag,
       text: say('text.list', { parts: wired.map(({ name }) => wiresOn(context, helper, name)) }),
@@ -242,7 +246,7 @@ function switchSteps(context: PointContext): LandStep[] {
           {
             key: `switch-${id}`,
             title: say('step.on-set', { tag, set }),
-            about: aboutSettings(index, id, (key) => keys.has(key)),
+            about: () => aboutSettings(index, id, (key) => keys.has(key)),
           },
         ]
       : [];
@@ -255,25 +259,25 @@ function commonStep(context: PointContext): LandStep[] {
     { key: 'common', title, detail: relayedRuleFor(context) ?? ruleFor(context), about },
   ];
   if (!module || (port?.kind !== 'digital' && port?.kind !== 'analog'))
-    return step(say('step.compare-wiring-drawing'), aboutPoint(context));
-  const about = {
+    return step(say('step.compare-wiring-drawing'), () => aboutPoint(context));
+  const about = (): Fingerprint => ({
     ...aboutKind(index, module.id),
     ...aboutSettings(index, module.id, ofPorts(new Set([port.name]))),
-  };
+  });
   if (port.inside) return step(say('step.common-inside', { place: placeText(context) }), about);
   const where = rail
     ? say('step.sits-on', { rail: railText(rail, supply.volts) })
     : say('step.is-on-no-rail');
-  return step(say('step.of', { common: commonText(context), module: module.tag, where }), {
-    ...about,
+  return step(say('step.of', { common: commonText(context), module: module.tag, where }), () => ({
+    ...about(),
     ...aboutWires(index.plannedAt(`${module.id}:${port.common}`)),
-  });
+  }));
 }
 
 function followStep(context: PointContext): LandStep {
   const { output } = context;
   const caution = joined(output.drivenBy === 'command' ? FORCED : FOLLOWS, ...cautionsOf(context, 'follow'));
-  const about = aboutPoint(context);
+  const about = (): Fingerprint => aboutPoint(context);
   switch (output.drivenBy) {
     case 'value':
       return {
@@ -336,7 +340,7 @@ export function stampedSteps(job: JobContent, pointId: string, steps: readonly L
   return steps.map((step) => {
     const last = own.findLast((stamp) => stamp.step === step.key);
     if (!last) return { step, changed: [] };
-    const changed = changedParts(last.fingerprint, step.about);
+    const changed = changedParts(last.fingerprint, step.about());
     return changed.length ? { step, changed } : { step, stamp: last, changed };
   });
 }

@@ -1,5 +1,4 @@
 import type { Message, Text } from '../messages/index.ts';
-import type { Fingerprint } from '../model/index.ts';
 
 /** What a check expects: a lamp or bit that is on or off, a voltage within limits, V, or a value of an injected signal. */
 export type Expected =
@@ -46,8 +45,6 @@ export interface ProofPlan {
   /** Why there is nothing to prove yet. */
   readonly blocked?: Message;
   readonly groups: readonly CheckGroup[];
-  /** The part of the job that the proof is about: a change of that opens it again. */
-  readonly fingerprint: Fingerprint;
 }
 
 /** The unit in which a check's value is read. */

@@ -216,7 +216,7 @@ describe('the stage Scale', () => {
     );
     const taken = after(job, {
       kind: 'stamp',
-      stamp: { id: 's', pointId: 'ft-1', step: step.key, fingerprint: step.about },
+      stamp: { id: 's', pointId: 'ft-1', step: step.key, fingerprint: step.about() },
     });
     expect(stageOf(taken).stages).toContainEqual({ stage: 'scale', mark: 'proven' });
     const other = after(taken, {

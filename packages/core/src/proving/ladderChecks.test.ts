@@ -8,7 +8,7 @@ import { JobIndex } from '../job/jobIndex.ts';
 import type { JobContent } from '../model/collections.ts';
 import type { LadderPlan, Level } from '../model/switching.ts';
 import { ladderOf, proposeLadder, switchStep } from '../switching/index.ts';
-import { checkKeys, checkName, ideal, proofPlan } from './plan.ts';
+import { checkKeys, checkName, ideal, proofFingerprint, proofPlan } from './plan.ts';
 import { judgeCheck, resultOf, resultValues } from './judge.ts';
 import { progressOf } from './progress.ts';
 
@@ -72,7 +72,7 @@ test('a check of a limit passes within its band and fails outside, and is told b
   const delay = of('ladder.delay-l2').expected;
   // 10 s by hand: 2 % of it and half a second.
   expect(delay).toMatchObject({ nom: 10, min: 9.3, max: 10.7, unit: 's' });
-  const { fingerprint } = proofPlan(analysed(job));
+  const fingerprint = proofFingerprint(analysed(job));
   const result = resultOf('r', 'px-1', { check: limit, fingerprint }, expected.nom, METER);
   expect([said(checkName(result.check)), said(resultValues(result).measured)]).toEqual([
     'proof.alarm-limit',
@@ -115,7 +115,7 @@ test('the stage Switch: what is wrong comes first, then it is entered, and a cha
   const { step } = switchStep(analysed(right), found);
   const entered = applyChange(
     right,
-    { kind: 'stamp', stamp: { id: 's', pointId: 'px-1', step: step.key, fingerprint: step.about } },
+    { kind: 'stamp', stamp: { id: 's', pointId: 'px-1', step: step.key, fingerprint: step.about() } },
     ACTOR,
   );
   expect(stage(entered)[0]).toBe('proven');
@@ -129,7 +129,8 @@ test('the stage Switch: what is wrong comes first, then it is entered, and a cha
 
 test('what was proven counts no more once a limit is another', () => {
   const right = withLadder(plan('pauseStop'));
-  const { fingerprint, groups: all } = proofPlan(analysed(right));
+  const fingerprint = proofFingerprint(analysed(right));
+  const { groups: all } = proofPlan(analysed(right));
   const results = all
     .flatMap((group) => group.checks)
     .map((check, i) => resultOf(`r${i}`, 'px-1', { check, fingerprint }, ideal(check.expected), METER));

@@ -42,7 +42,7 @@ function sealVersion1(job: JobContent, titles: ReadonlyMap<string, string>): Job
     stamps: job.stamps.map((stamp) => {
       const step = steps.get(stamp.pointId)?.find(({ key }) => key === stamp.step);
       return step && asVersion1Said(step.title) === titles.get(stamp.id)?.trim()
-        ? { ...stamp, fingerprint: step.about }
+        ? { ...stamp, fingerprint: step.about() }
         : stamp;
     }),
     results: job.results.map((result) => ({

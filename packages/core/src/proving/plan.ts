@@ -33,19 +33,18 @@ export function proofPlan(analysis: Analysis): ProofPlan {
   return plan.blocked ? plan : { ...plan, groups: [...plan.groups, ...injectionGroups(analysis)] };
 }
 
-/** What a point's proof is about. */
+/** The part of the job that a point's proof is about: a change of that opens it again. */
 export const proofFingerprint = ({ context }: Analysis): Fingerprint => aboutPoint(context);
 
 /** The same without what is injected, which takes longer to work out. */
 export function statesPlan(analysis: Analysis): ProofPlan {
   const blocked = blockOf(analysis);
-  const fingerprint = proofFingerprint(analysis);
-  if (blocked) return { blocked, groups: [], fingerprint };
+  if (blocked) return { blocked, groups: [] };
   const finished = ({ checks, ...group }: SoughtGroup): CheckGroup => ({
     ...group,
     checks: checks.map(({ look, ...rest }) => ({ ...rest, expected: expectedOf(look) })),
   });
-  return { fingerprint, groups: outline(analysis).map(finished) };
+  return { groups: outline(analysis).map(finished) };
 }
 
 const cautionOf = ({ drivenBy }: DeviceOutput): Message =>

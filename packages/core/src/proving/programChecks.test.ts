@@ -4,7 +4,7 @@ import { applyChange, JobIndex, NOBODY } from '../job/index.ts';
 import type { SingleChange } from '../job/index.ts';
 import { textOf } from '../messages/index.ts';
 import type { JobContent, Program } from '../model/index.ts';
-import { programCases, programText, statesPlan } from './index.ts';
+import { programCases, programText, proofFingerprint, statesPlan } from './index.ts';
 
 /** Two sensors and a button on inputs, a lamp on an output. */
 function job(program?: Program): JobContent {
@@ -113,7 +113,7 @@ describe('a program of a job', () => {
   });
 
   test('changes what a proof is about', () => {
-    const about = (content: JobContent) => statesPlan(analyse(new JobIndex(content), 'hl-1')).fingerprint;
+    const about = (content: JobContent) => proofFingerprint(analyse(new JobIndex(content), 'hl-1'));
     expect(about(job(ALL))).not.toEqual(about(job(ANY)));
     expect(about(job())).not.toEqual(about(job(ANY)));
   });

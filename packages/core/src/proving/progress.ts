@@ -47,8 +47,9 @@ export function latestResults(job: JobContent, pointId: string): Map<string, Res
 
 /** Of those the ones that still hold: nothing that they were about stands otherwise now. */
 function holdingResults(context: PointContext): Map<string, Result> {
-  const now = aboutPoint(context);
   const latest = latestResults(context.index.job, context.point.id);
+  if (latest.size === 0) return latest;
+  const now = aboutPoint(context);
   return new Map([...latest].filter(([, { fingerprint }]) => !changedParts(fingerprint, now).length));
 }
 

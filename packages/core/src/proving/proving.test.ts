@@ -10,7 +10,7 @@ import { fitSteps } from '../setting/fit.ts';
 import { landSteps } from '../presentation/steps.ts';
 import { checkJob, waysOut } from './checkJob.ts';
 import { judgeCheck, resultOf } from './judge.ts';
-import { checkKeys, expectedText, ideal, proofPlan } from './plan.ts';
+import { checkKeys, expectedText, ideal, proofFingerprint, proofPlan } from './plan.ts';
 import { jobProgress } from './progress.ts';
 
 const BOTH8 = 'di8-both-8';
@@ -95,13 +95,13 @@ describe('progress', () => {
       (j, { key, about }) =>
         applyChange(
           j,
-          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about } },
+          { kind: 'stamp', stamp: { id: `s-${key}`, pointId: 'px-1', step: key, fingerprint: about() } },
           ACTOR,
         ),
       job,
     );
   const record = (job: JobContent, round: string, spoil?: string): JobContent => {
-    const { fingerprint } = proofPlan(analyse(new JobIndex(job), 'px-1'));
+    const fingerprint = proofFingerprint(analyse(new JobIndex(job), 'px-1'));
     const results = checks(job).map((check, i) => {
       const good = ideal(check.expected);
       return resultOf(

@@ -23,6 +23,8 @@ class Section<T> {
     if (!this.#done.has(pointId)) {
       this.#index ??= new JobIndex(this.#job);
       this.#done.set(pointId, this.#work(this.#index, pointId));
+      // The index holds all that was solved on the way.
+      if (this.#done.size === this.#job.points.length) this.#index = undefined;
     }
     return this.#done.get(pointId) as T;
   }

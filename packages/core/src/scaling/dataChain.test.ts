@@ -146,7 +146,7 @@ describe('a value that arrives as process data', () => {
   });
 
   test('that the controller holds it is open again when its line is another', () => {
-    const key = (job: JobContent) => scaleStep(analysisOf(job), chainIn(job)).step.about;
+    const key = (job: JobContent) => scaleStep(analysisOf(job), chainIn(job)).step.about();
     const line = { gradient: 0.1, offset: 0, unit: 'mm' };
     expect(key(sensorJob())).not.toEqual(key(chosen(sensorJob(), { line })));
     // So is what was proven of it, while other choices of the chain leave that alone.

@@ -86,7 +86,7 @@ export function scaleStep({ context }: Analysis, made: PointChain | GivenSignal)
     title: say('scaling.controller-holds', {
       scaling: 'chain' in made ? scalingText(made) : givenText(made),
     }),
-    about: 'chain' in made ? aboutChain(made) : aboutGiven(made),
+    about: () => ('chain' in made ? aboutChain(made) : aboutGiven(made)),
     detail: say('scaling.entered-controller-read-back'),
   };
   const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);

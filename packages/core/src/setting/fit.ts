@@ -20,7 +20,7 @@ export function fitSteps(index: JobIndex, point: Point): StampedStep[] {
     checks.map((check) => ({
       key: keyOf(check),
       title: say('step.fit', { check: check.title }),
-      about: {},
+      about: () => ({}),
       detail: say('step.fit-reason', { reason: check.reason }),
       ...(check.caution && { caution: say('step.own-caution', { caution: check.caution }) }),
     })),

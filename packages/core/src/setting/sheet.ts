@@ -153,7 +153,10 @@ function makeSheet(index: JobIndex, itemId: string): Sheet {
     unit ?? (unitKey ? (units.get(unitKey) ?? '') : '');
   const requiredOf = (key: string): string | undefined => required.get(key)?.value;
   for (const parameter of parameters) {
-    const derivation = derive(deriveContext(index, item, parameter, { unitOf, requiredOf }), parameter);
+    const follows = parameter.from !== undefined || parameter.usual !== undefined;
+    const derivation = follows
+      ? derive(deriveContext(index, item, parameter, { unitOf, requiredOf }), parameter)
+      : undefined;
     const hand = item.override?.[parameter.key];
     const wanted = hand
       ? { value: hand.value, from: hand.reason, override: true }

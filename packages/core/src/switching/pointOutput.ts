@@ -177,7 +177,7 @@ export function outputStep({ context }: Analysis, { output }: PointOutput): Stam
   const step = {
     key: `switch.output.${output.id}`,
     title: say('switching.output-is-set', { name: output.name, relay: output.decidedBy === 'relay' }),
-    about: aboutValue('output', output),
+    about: () => aboutValue('output', output),
     detail: say('switching.output-is-set-detail'),
   };
   const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);

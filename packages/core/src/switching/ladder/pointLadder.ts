@@ -87,7 +87,7 @@ export function switchStep({ context }: Analysis, { plan }: PointLadder): Stampe
   const step = {
     key: 'switch.taken',
     title: say('switching.controller-holds', { levels: levels.map(({ name }) => name) }),
-    about: aboutValue('ladder', plan),
+    about: () => aboutValue('ladder', plan),
     detail: say('switching.controller-holds-detail'),
   };
   const [stamped] = stampedSteps(context.index.job, context.point.id, [step]);

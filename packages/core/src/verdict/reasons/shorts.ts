@@ -47,9 +47,10 @@ export function outputShort({ context, states, staged }: Analysis): Reason[] {
   for (const { netlist, solution, situation } of [...states, ...staged])
     for (const element of netlist.elements) {
       const amps = drivenOnto(element, solution);
+      if (amps === undefined) continue;
       const [item = ''] = element.id.split('/');
       const tag = (context.index.device(item) ?? context.index.module(item))?.tag;
-      if (amps === undefined || tag === undefined) continue;
+      if (tag === undefined) continue;
       if (element.kind === 'twoWire' && loadTakes(element, solution, context.supply) > RAIL_VOLTS)
         return [
           cannot('overload', say('reason.overload.two-wire', { which: tag, state: situation.words, amps })),
