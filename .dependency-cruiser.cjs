@@ -42,6 +42,7 @@ const STAGES = [
   'fault',
 ];
 const PLACES = [
+  'labels',
   'allocate',
   'board',
   'buses',

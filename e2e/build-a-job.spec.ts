@@ -12,8 +12,9 @@ test('a first user makes a job, is told at once what is wrong, mends it, and tak
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Give the job a name.')).toBeVisible();
   await page.getByLabel('Name').fill('Pump room 2');
-  await page.getByLabel('Your initials').fill('JT');
   await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByLabel('Your initials').fill('JT');
+  await page.getByRole('button', { name: 'Keep and go on' }).click();
   await addModule(page, '8-channel DC input, sink or source, selectable, two commons', ['On 0 V', 'On plus']);
   await page.getByRole('link', { name: /channel 1, common 1, free/ }).click();
   await page.getByRole('radio', { name: 'NPN' }).click();

@@ -1,4 +1,6 @@
 import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { BOARD } from './story';
 
 const SETTINGS = ['keypost.settings', JSON.stringify({ by: 'JT', theme: 'light' })] as const;
 
@@ -62,6 +64,41 @@ test('each page has its title, and the Board is found again where it was left', 
   await expect(row).toBeInViewport();
   await page.reload();
   await expect(row).toBeInViewport();
+});
+
+/** How many pages of paper a page of the application takes, printed as the browser does. */
+const pagesOf = async (page: Page): Promise<number> =>
+  Number(/\/Count (\d+)/.exec((await page.pdf({ format: 'A4' })).toString('latin1'))?.[1]);
+
+test('a page is printed whole, in black on white, and labels with their codes', async ({ page }) => {
+  await page.addInitScript(() =>
+    localStorage.setItem('keypost.settings', JSON.stringify({ by: 'JT', theme: 'dark' })),
+  );
+  await page.goto(BOARD);
+  await expect(page.getByRole('link', { name: /PX-104/ })).toBeVisible();
+  expect(await pagesOf(page)).toBeGreaterThan(3);
+  await page.goto(`${BOARD}/point/pt-221/scale`);
+  await expect(page.getByText('Error budget')).toBeAttached();
+  expect(await pagesOf(page)).toBeGreaterThan(1);
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await page.emulateMedia({ media: 'print' });
+  const paper = await page.evaluate(() => ({
+    ground: getComputedStyle(document.body).backgroundColor,
+    words: getComputedStyle(document.querySelector('main h1') as Element).color,
+    high: document.documentElement.scrollHeight,
+  }));
+  expect(paper).toMatchObject({ ground: 'rgb(255, 255, 255)', words: 'rgb(0, 0, 0)' });
+  expect(paper.high).toBeGreaterThan(1500);
+  await expect(page.getByRole('navigation')).toBeHidden();
+  await page.emulateMedia({ media: null });
+
+  await page.goto(`${BOARD}/about`);
+  await page.getByRole('link', { name: /Labels with codes/ }).click();
+  await page.getByLabel('Address of this server').fill('hall');
+  await expect(page.getByRole('alert')).toContainText('begins with http');
+  await page.getByLabel('Address of this server').fill('http://192.168.10.5:4100');
+  await expect(page.getByRole('img', { name: /Page 1 of 7/ })).toBeVisible();
+  expect(await pagesOf(page)).toBe(7);
 });
 
 test('a group of radios is one stop of the tab key; arrows choose, the space bar ticks', async ({ page }) => {

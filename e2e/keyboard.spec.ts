@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { known } from './story';
+import { BOARD, known } from './story';
 
 test.beforeEach(({ page }) => known(page));
 
 /** Presses Tab until the element with this name has the focus. */
 async function tabTo(page: Page, role: string, name: RegExp): Promise<void> {
-  for (let n = 0; n < 120; n++) {
+  for (let n = 0; n < 300; n++) {
     await page.keyboard.press('Tab');
     const here = await page.evaluate(() => {
       const e = document.activeElement;
@@ -51,4 +51,76 @@ test('from the first page to a stored reading with the keyboard alone', async ({
   await tabTo(page, 'button', /Store 1 entry/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('group', { name: 'Stored results' })).toContainText('0.1 V');
+});
+
+/** What has the keyboard. */
+const here = (page: Page) =>
+  page.evaluate(() => {
+    const { tagName, ariaLabel, innerText, ariaInvalid } = document.activeElement as HTMLElement;
+    return { tagName, words: ariaLabel ?? innerText, wrong: ariaInvalid === 'true' };
+  });
+
+test('the keyboard goes on at the name of a page, and past what stands on all of them', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Recirculation hall/ })).toBeVisible();
+  await page.keyboard.press('Tab');
+  expect((await here(page)).words).toBe('Skip to the page');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await here(page)).tagName).toBe('H1');
+  await page.getByRole('link', { name: /Recirculation hall/ }).click();
+  await expect.poll(async () => (await here(page)).words).toContain('Recirculation hall');
+  await page.getByRole('link', { name: /PX-104/ }).click();
+  await expect.poll(async () => (await here(page)).words).toMatch(/^PX-104/);
+});
+
+test('Enter stores a form, what is refused gets the keyboard, Escape leaves it', async ({ page }) => {
+  await page.goto(`${BOARD}/supplies`);
+  await expect(page.getByRole('button', { name: 'Add a DC supply' })).toBeVisible();
+  await tabTo(page, 'button', /^Add a DC supply$/);
+  await page.keyboard.press('Enter');
+  const tag = page.getByLabel('Tag');
+  // The form that came instead of the button has the keyboard.
+  await expect.poll(async () => (await here(page)).tagName).toBe('INPUT');
+  await tag.fill('');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => here(page)).toMatchObject({ tagName: 'INPUT', wrong: true });
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(tag).toHaveCount(0);
+  await expect.poll(async () => (await here(page)).tagName).not.toBe('BODY');
+});
+
+test('a common is put on another rail, and back, with the keyboard alone', async ({ page }) => {
+  await page.goto(`${BOARD}/panel`);
+  await expect(page.getByRole('radio', { name: /^Common 1 of DI 1 on / }).first()).toBeVisible();
+  await tabTo(page, 'radio', /^Common 1 of DI 1 on /);
+  const before = (await here(page)).words;
+  const [there, back] = /on 0\sV/.test(before) ? ['ArrowRight', 'ArrowLeft'] : ['ArrowLeft', 'ArrowRight'];
+  // As long as a finger is on a key.
+  await page.keyboard.press(there, { delay: 80 });
+  await expect(page.getByTestId('undo')).toBeVisible();
+  expect((await here(page)).words).not.toBe(before);
+  await page.keyboard.press(back, { delay: 80 });
+  await expect(page.getByRole('radio', { name: before })).toBeChecked();
+});
+  await expect(page.getByTestId('undo')).toBeVisible();
+  expect((await here(page)).words).not.toBe(before);
+  await page.keyboard.press('u');
+  await expect(page.getByRole('radio', { name: before })).toBeChecked();
+});
+
+test('a calibration is entered and stored with the keyboard alone', async ({ page }) => {
+  await page.goto(`${BOARD}/point/pt-221/scale/calibrate`);
+  await expect(page.getByLabel('Read at 100 %')).toBeVisible();
+  for (const share of [0, 25, 50, 75, 100]) {
+    const milliamps = String(4 + 0.16 * share);
+    await tabTo(page, 'textbox', new RegExp(`^Injected at ${share} %$`));
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type(milliamps);
+    await tabTo(page, 'textbox', new RegExp(`^Read at ${share} %$`));
+    await page.keyboard.type(String((10 * share) / 100));
+  }
+  await tabTo(page, 'button', /^Store as found$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('MR').first()).toBeVisible();
 });

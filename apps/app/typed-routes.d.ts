@@ -38,6 +38,10 @@ declare module 'expo-router' {
             pathname: `/job/[jobId]/supplies`;
             params: Router.UnknownInputParams & { jobId: string | number };
           }
+        | {
+            pathname: `/job/[jobId]/labels`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownInputParams & { jobId: string | number } }
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
@@ -180,6 +184,7 @@ declare module 'expo-router' {
         | { pathname: `/job/[jobId]/new-point`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/panel`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/supplies`; params: Router.UnknownOutputParams & { jobId: string } }
+        | { pathname: `/job/[jobId]/labels`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownOutputParams & { jobId: string } }
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
@@ -328,6 +333,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/new-point${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/panel${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/supplies${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/labels${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/wires${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/plan/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/practice/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
@@ -383,6 +389,10 @@ declare module 'expo-router' {
         | { pathname: `/job/[jobId]/panel`; params: Router.UnknownInputParams & { jobId: string | number } }
         | {
             pathname: `/job/[jobId]/supplies`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/labels`;
             params: Router.UnknownInputParams & { jobId: string | number };
           }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownInputParams & { jobId: string | number } }

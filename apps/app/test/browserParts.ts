@@ -9,5 +9,6 @@ Object.defineProperty(Element.prototype, 'role', {
   },
 });
 
-/** Browsers read texts of any encoding (Encoding, 7). */
+/** Browsers read and write texts of any encoding (Encoding, 7). */
 globalThis.TextDecoder ??= process.getBuiltinModule('util').TextDecoder as typeof globalThis.TextDecoder;
+globalThis.TextEncoder ??= process.getBuiltinModule('util').TextEncoder as typeof globalThis.TextEncoder;

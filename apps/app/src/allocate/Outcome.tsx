@@ -8,7 +8,6 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
@@ -30,7 +29,6 @@ export function Outcome({
 }) {
   const router = useRouter();
   const saver = useSave(view);
-  const known = useKnown();
   if (allocation.kind === 'undecided') return <Undecided />;
   if (allocation.kind === 'impossible') return <Conflicting outcome={allocation} onLeaveOut={onLeaveOut} />;
   const leave = () => {
@@ -57,14 +55,12 @@ export function Outcome({
       </Card>
       {change && (
         <View className="gap-3">
-          {!known && <WhoAmI />}
           <SaveNotice saver={saver} />
           <View className="flex-row gap-3">
             <Button
               label="Accept the change"
               kind="main"
               grow
-              disabled={!known}
               waiting={saver.saving}
               onPress={() => void saver.save(change, { then: leave })}
             />

@@ -9,7 +9,6 @@ import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import { Conflict } from '../data/Conflict';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
@@ -35,7 +34,6 @@ export function WirePlan({ point, wire }: { point: OpenPoint; wire: WireRow }) {
 
 function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; onDone: () => void }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const [seen] = useState(() => expecting(point.view, 'wires', wire.id));
   const form = useForm({
     resolver: schemaResolver(Form),
@@ -82,13 +80,7 @@ function PlanForm({ point, wire, onDone }: { point: OpenPoint; wire: WireRow; on
       </View>
       <Conflict saver={saver} view={point.view} onTake={leave} />
       {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
-      <Button
-        label="Store the plan"
-        kind="main"
-        disabled={!known}
-        waiting={saver.saving}
-        onPress={() => void submit()}
-      />
+      <Button label="Store the plan" kind="main" waiting={saver.saving} onPress={() => void submit()} />
     </View>
   );
 }

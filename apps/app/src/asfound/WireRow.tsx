@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { WireForm } from '../job/WireForm';
 import { WIRE_HEX } from '../drawing/wireColours';
 import { terminalOptions } from '../point/terminalOptions';
@@ -84,7 +83,7 @@ export function WireSwatch({ colour }: { colour: WireColour }) {
     >
       <Text
         as="small"
-        className="font-figurebold text-[13px]"
+        className="font-figurebold text-[0.8125rem]"
         style={{ color: dark ? '#FFFFFF' : '#1C201D' }}
       >
         {colour}
@@ -95,7 +94,6 @@ export function WireSwatch({ colour }: { colour: WireColour }) {
 
 function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDone: () => void }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const { asFound } = wire;
   const [missing, setMissing] = useState(asFound?.missing ? 'missing' : 'there');
   const [from, setFrom] = useState(asFound?.from ?? wire.from);
@@ -137,9 +135,8 @@ function FoundForm({ point, wire, onDone }: { point: OpenPoint; wire: Wire; onDo
           />
         </>
       )}
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <Button label="Store as found" kind="main" disabled={!known} waiting={saver.saving} onPress={store} />
+      <Button label="Store as found" kind="main" waiting={saver.saving} onPress={store} />
     </View>
   );
 }

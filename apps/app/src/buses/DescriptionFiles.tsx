@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useDescriptionFile } from '../job/useDescriptionFile';
 import { Button } from '../ui/Button';
 import { FileUp } from '../ui/icons';
@@ -18,7 +17,6 @@ import { Text } from '../ui/Text';
 /** The description files of a job, and how another is brought in. */
 export function DescriptionFiles({ view }: { view: JobView }) {
   const { ink } = useTokens();
-  const known = useKnown();
   const saver = useSave(view);
   const { pick, refused, close } = useDescriptionFile((description) => {
     void saver.save({ kind: 'addDescription', description });
@@ -33,12 +31,10 @@ export function DescriptionFiles({ view }: { view: JobView }) {
       ))}
       <Row first={view.content.descriptions.length === 0} className="gap-3">
         {refused && <Notice actions={<Button label="Close" onPress={close} />}>{refused}</Notice>}
-        {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <Button
           label="Bring in a description file"
           icon={<FileUp size={20} color={ink} />}
-          disabled={!known}
           waiting={saver.saving}
           onPress={() => void pick()}
         />

@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 
@@ -23,7 +22,6 @@ export function LinkField({
   view: JobView;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [text, setText] = useState(value);
   const trimmed = text.trim();
   const parsed = trimmed === '' ? undefined : Link.safeParse(trimmed);
@@ -39,13 +37,12 @@ export function LinkField({
         mono
         maxLength={80}
       />
-      {!known && trimmed !== value && <WhoAmI />}
       <SaveNotice saver={saver} />
       {trimmed !== value && (
         <Button
           label="Store the address"
           kind="main"
-          disabled={!known || problem !== undefined}
+          disabled={problem !== undefined}
           waiting={saver.saving}
           onPress={() => void saver.save(change(trimmed === '' ? null : trimmed))}
         />

@@ -66,7 +66,7 @@ const Head = memo(function Head({
         {String(number)}
       </Text>
       <View className="min-w-0 flex-1">
-        <Text as="strong" numberOfLines={1}>
+        <Text as="strong">
           {tag ?? 'unused'}
           {name && <Text as="body" className="text-soft">{`  ${name}`}</Text>}
         </Text>

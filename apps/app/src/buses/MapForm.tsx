@@ -12,7 +12,6 @@ import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { FormChoice } from '../ui/FormChoice';
 import { FormActions } from '../ui/FormActions';
@@ -59,7 +58,6 @@ function OpenForm({
   onDone: () => void;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: { name: '', table: 'input', address: '', type: 'uint16', unit: '' } as z.input<
@@ -75,15 +73,8 @@ function OpenForm({
     <View className="gap-4">
       <DraftNotice draft={draft} />
       <Fields control={control} />
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <FormActions
-        label="Add it"
-        onStore={() => void submit()}
-        onCancel={leave}
-        disabled={!known}
-        waiting={saver.saving}
-      />
+      <FormActions label="Add it" onStore={() => void submit()} onCancel={leave} waiting={saver.saving} />
     </View>
   );
 }

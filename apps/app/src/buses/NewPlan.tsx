@@ -10,7 +10,6 @@ import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { FormChoice } from '../ui/FormChoice';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
@@ -23,7 +22,6 @@ type Kind = BusPlan['kind'];
 /** A new plan, with what of its kind the job already holds. */
 export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void }) {
   const saver = useSave(view);
-  const known = useKnown();
   const form = useForm<z.infer<typeof Form>>({
     resolver: schemaResolver(Form),
     defaultValues: { kind: 'serial', tag: '' },
@@ -43,11 +41,9 @@ export function NewPlan({ view, onDone }: { view: JobView; onDone: () => void })
         ]}
       />
       <FormField control={control} name="tag" label="Its name" maxLength={24} hint="such as LINE 2" />
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <FormActions
         label="Make the plan"
-        disabled={!known}
         waiting={saver.saving}
         onStore={() =>
           void handleSubmit(({ kind, tag }) =>

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { FormFoot } from '../data/FormFoot';
 import { expecting, useSave } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 
@@ -37,7 +36,6 @@ export function PlanRowForm<T>({
   children: ReactNode;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [expects] = useState(() => expecting(view, 'plans', planId));
   const save = (next: Change) => void saver.save(next, { expects, then: onDone });
   return (
@@ -51,14 +49,7 @@ export function PlanRowForm<T>({
           onStore={() => submit((row) => save(change(row)))}
           onDone={onDone}
         >
-          {removal && (
-            <Button
-              label={removal.label}
-              kind="danger"
-              disabled={!known}
-              onPress={() => save(removal.change)}
-            />
-          )}
+          {removal && <Button label={removal.label} kind="danger" onPress={() => save(removal.change)} />}
         </FormFoot>
       </Row>
     </Card>

@@ -12,7 +12,6 @@ import { OrderDoubt, valueText } from './LiveUnitRows';
 import { useLive, useLiveUnit } from '../data/liveStore';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Row } from '../ui/Card';
@@ -123,7 +122,6 @@ function Reader({
   remove: () => Change;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [text, setText] = useState('');
   const value = typedIn(text, row.unit);
   const sought = text.trim() !== '' && Number.isFinite(value);
@@ -145,23 +143,16 @@ function Reader({
       {sought && registers && matches.length === 0 && (
         <Text as="fail">{`No way of reading these registers gives ${text.trim()}. Is it another register?`}</Text>
       )}
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       {matches.map((match) => (
         <Button
           key={`${match.type} ${match.words} ${match.bytes} ${match.scale}`}
           label={`Read as ${match.type}${registersOf(match.type) > 1 ? `, ${match.words} register first` : ''}${match.bytes === 'low' ? ', bytes turned' : ''}${match.scale === 1 ? '' : `, × ${match.scale}`}`}
-          disabled={!known}
           waiting={saver.saving}
           onPress={() => take(match)}
         />
       ))}
-      <Button
-        label={`Take ${row.name} out`}
-        kind="danger"
-        disabled={!known}
-        onPress={() => void saver.save(remove())}
-      />
+      <Button label={`Take ${row.name} out`} kind="danger" onPress={() => void saver.save(remove())} />
     </View>
   );
 }

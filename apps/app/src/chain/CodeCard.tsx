@@ -33,7 +33,7 @@ export function CodeCard({
       <Row first className="gap-3">
         {unfit.length > 0 && <Notice>{unfit.map((message) => textOf(message)).join('\n')}</Notice>}
         <ScrollView horizontal tabIndex={0} role="region" aria-label="Text of the code">
-          <Text as="mono" selectable className="text-[13px] leading-[19px] text-ink">
+          <Text as="mono" selectable className="text-[0.8125rem] leading-[1.1875rem] text-ink">
             {text.trimEnd()}
           </Text>
         </ScrollView>

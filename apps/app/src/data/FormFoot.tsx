@@ -4,7 +4,6 @@ import { FormActions } from '../ui/FormActions';
 import { Conflict } from './Conflict';
 import { SaveNotice } from './SaveNotice';
 import type { Saver } from './useSave';
-import { useKnown, WhoAmI } from './WhoAmI';
 
 /** The foot of a form that edits a stored row: who edits, who was first, why it was not stored, and the buttons. */
 export function FormFoot({
@@ -25,15 +24,13 @@ export function FormFoot({
   disabled?: boolean;
   children?: ReactNode;
 }) {
-  const known = useKnown();
   return (
     <>
-      {!known && <WhoAmI />}
       <Conflict saver={saver} view={view} onTake={onDone} />
       {saver.problem?.details.status !== 409 && <SaveNotice saver={saver} />}
       <FormActions
         label={label}
-        disabled={!known || disabled}
+        disabled={disabled}
         waiting={saver.saving}
         onStore={onStore}
         onCancel={onDone}

@@ -26,3 +26,4 @@ export function changeSettings(patch: Partial<Settings>): void {
 }
 
 export const useSettings = settings.use;
+export const currentSettings = settings.get;

@@ -12,7 +12,7 @@ import { doneText } from './doneText';
 import { rememberDone } from './lastDone';
 import { keys, refreshEvents } from './jobs';
 import { server } from './server';
-import { useSettings } from './settings';
+import { whoActs } from './who';
 import { now } from './now';
 
 type Expects = NonNullable<ChangeRequest['expects']>;
@@ -40,7 +40,6 @@ export interface Saver {
 
 /** Stores changes of a job: shown at once, taken back when the server refuses, kept for a retry when it is away. */
 export function useSave(view: JobView | undefined): Saver {
-  const { by } = useSettings();
   const [saving, setSaving] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
   const last = useRef<Attempt>(undefined);
@@ -48,6 +47,8 @@ export function useSave(view: JobView | undefined): Saver {
   const attempt = useCallback(
     async (a: Attempt): Promise<void> => {
       if (!view) return;
+      const by = await whoActs();
+      if (by === undefined) return;
       last.current = a;
       setSaving(true);
       setProblem(undefined);
@@ -60,7 +61,7 @@ export function useSave(view: JobView | undefined): Saver {
         setSaving(false);
       }
     },
-    [view, by],
+    [view],
   );
 
   return {

@@ -8,19 +8,20 @@ import { keys, refreshEvents } from './jobs';
 import { rememberDone } from './lastDone';
 import type { Done } from './lastDone';
 import { server } from './server';
-import { useSettings } from './settings';
+import { whoActs } from './who';
 
 type Undoing = Omit<Done, 'jobId'>;
 
 /** Takes stored changes of a job back, each as a change of its own. */
 export function useUndo(jobId: string) {
-  const { by } = useSettings();
   const [waiting, setWaiting] = useState<string>();
   const [problem, setProblem] = useState<{ readonly of: Undoing; readonly why: ApiProblem }>();
   // Sent twice, it is taken back once.
   const ids = useRef(new Map<string, string>());
   const undo = async (undoing: Undoing): Promise<void> => {
     const { changeId: of, what, isUndone = false } = undoing;
+    const by = await whoActs();
+    if (by === undefined) return;
     setWaiting(of);
     setProblem(undefined);
     const changeId = ids.current.get(of) ?? uuid();

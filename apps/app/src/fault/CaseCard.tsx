@@ -9,7 +9,6 @@ import { useDraftState } from '../data/drafts';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -31,7 +30,6 @@ export function CaseCard({
   found: readonly Suspect[];
 }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const { id } = point.analysis.context.point;
   const open = openCase(point.view.content, id);
   const store = (body: FaultBody, then?: () => void) =>
@@ -39,12 +37,7 @@ export function CaseCard({
   const of = { point, kept, found, saver, store };
   return (
     <Card title={open ? 'Hand over, or mended' : 'Keep it in the job'}>
-      {open ? <Open {...of} open={open} known={known} /> : <Report {...of} known={known} />}
-      {!known && (
-        <Row>
-          <WhoAmI />
-        </Row>
-      )}
+      {open ? <Open {...of} open={open} /> : <Report {...of} />}
       {saver.problem && (
         <Row>
           <SaveNotice saver={saver} />
@@ -79,11 +72,10 @@ interface Of {
   readonly kept: Kept;
   readonly found: readonly Suspect[];
   readonly saver: Saver;
-  readonly known: boolean;
   readonly store: (body: FaultBody, then?: () => void) => void;
 }
 
-function Report({ point, kept, saver, known, store }: Of) {
+function Report({ point, kept, saver, store }: Of) {
   const { id } = point.analysis.context.point;
   const [symptom, setSymptom] = useDraftState(`${point.view.id}.${id}.symptom`, z.string(), '');
   const [problem, setProblem] = useState<string>();
@@ -104,12 +96,12 @@ function Report({ point, kept, saver, known, store }: Of) {
         problem={problem}
         maxLength={200}
       />
-      <Button label="Report the fault" disabled={!known} waiting={saver.saving} onPress={report} />
+      <Button label="Report the fault" waiting={saver.saving} onPress={report} />
     </Row>
   );
 }
 
-function Open({ point, kept, found, saver, known, store, open }: Of & { open: FaultCase }) {
+function Open({ point, kept, found, saver, store, open }: Of & { open: FaultCase }) {
   const [mending, setMending] = useDraftState(`${point.view.id}.${open.id}.mending`, z.boolean(), false);
   const [note, setNote] = useDraftState(`${point.view.id}.${open.id}.note`, z.string(), '');
   const handOver = () =>
@@ -122,7 +114,6 @@ function Open({ point, kept, found, saver, known, store, open }: Of & { open: Fa
           open={open}
           found={found}
           waiting={saver.saving}
-          disabled={!known}
           onStore={store}
           onCancel={() => setMending(false)}
         />
@@ -132,7 +123,6 @@ function Open({ point, kept, found, saver, known, store, open }: Of & { open: Fa
           <Field label="A word for who takes over" value={note} onChange={setNote} maxLength={200} />
           <Button
             label={`Hand over what was seen (${kept.length})`}
-            disabled={!known}
             waiting={saver.saving}
             onPress={handOver}
           />

@@ -67,7 +67,6 @@ export function MendedForm({
   open,
   found,
   waiting,
-  disabled,
   onStore,
   onCancel,
 }: {
@@ -75,7 +74,6 @@ export function MendedForm({
   open: FaultCase;
   found: readonly Suspect[];
   waiting: boolean;
-  disabled: boolean;
   onStore: (body: FaultBody, then: () => void) => void;
   onCancel: () => void;
 }) {
@@ -112,13 +110,7 @@ export function MendedForm({
       <Text as="small">
         What was proven with what was worked on is to be proven again; the point says so from then on.
       </Text>
-      <FormActions
-        label="Store: it works again"
-        disabled={disabled}
-        waiting={waiting}
-        onStore={store}
-        onCancel={onCancel}
-      />
+      <FormActions label="Store: it works again" waiting={waiting} onStore={store} onCancel={onCancel} />
     </Row>
   );
 }

@@ -13,7 +13,6 @@ import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -65,7 +64,6 @@ function PlateForm({
 }) {
   const { view, analysis } = point;
   const saver = useSave(view);
-  const known = useKnown();
   const form = useForm<{ texts: string[] }>({
     mode: 'onChange',
     defaultValues: { texts: lines.map(({ typed = '' }) => typed) },
@@ -94,13 +92,12 @@ function PlateForm({
           <FactField key={fact.key} fact={fact} control={control} name={`texts.${i}`} />
         ))}
         <MovedValues moved={moved} />
-        {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <FormActions
           label="Store the facts"
           onStore={() => void handleSubmit(() => saver.save(change, { then: leave }))()}
           onCancel={leave}
-          disabled={!known || !sound}
+          disabled={!sound}
           waiting={saver.saving}
         />
       </Row>

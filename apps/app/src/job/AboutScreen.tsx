@@ -9,6 +9,7 @@ import { keys, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { fileName, saveFile } from '../data/saveFile';
 import { changeSettings, useSettings } from '../data/settings';
+import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
 import { server } from '../data/server';
 import { Button } from '../ui/Button';
@@ -44,6 +45,12 @@ export function AboutScreen() {
                 to={`/job/${jobId}/kinds`}
                 label="Not in the list"
                 hint="devices and modules of your own"
+              />
+              <MoreRow
+                first={false}
+                to={`/job/${jobId}/labels`}
+                label="Labels with codes"
+                hint="print or save them; a phone’s camera opens the point"
               />
               <MoreRow first={false} to="/tools" label="Tools" hint="calculators that need no job" />
             </Card>
@@ -109,10 +116,11 @@ function DeviceCard() {
 
 function RemoveCard({ view }: { view: JobView }) {
   const router = useRouter();
-  const { by } = useSettings();
   const [asked, setAsked] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
   const remove = async () => {
+    const by = await whoActs();
+    if (by === undefined) return;
     try {
       await server('removeJob', { params: { jobId: view.id }, query: { by } });
       await mutate(keys.jobs);
@@ -124,7 +132,7 @@ function RemoveCard({ view }: { view: JobView }) {
   return (
     <View className="gap-3">
       {!asked ? (
-        <Button label="Remove this job" kind="danger" disabled={by === ''} onPress={() => setAsked(true)} />
+        <Button label="Remove this job" kind="danger" onPress={() => setAsked(true)} />
       ) : (
         <Notice
           actions={

@@ -43,7 +43,7 @@ export function BoardFinder<Row extends BoardRow>({
   const shown = items.filter(({ is }) => is === 'row').length;
   const isAsked = filters > 0 || ask.text !== '';
   return (
-    <View className="gap-2" role="group" aria-label="Find points">
+    <View className="no-print gap-2" role="group" aria-label="Find points">
       <View className="flex-row items-end gap-2">
         <View className="min-w-0 flex-1">
           <Field

@@ -50,7 +50,7 @@ export function BoardPane({
   const shown = progress !== undefined;
   useEffect(() => void (shown && onShown?.()), [shown, onShown]);
   return (
-    <ScrollView {...scroll} contentContainerClassName="pb-6">
+    <ScrollView {...scroll} className="prints" contentContainerClassName="prints pb-6">
       <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the board">
         {({ content }) => (
           <View className="gap-4">

@@ -1,9 +1,7 @@
 import type { JobView } from '@keypost/api';
 import type { Device } from '@keypost/core/model';
-import { useState } from 'react';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { FileUp } from '../ui/icons';
 import { Notice } from '../ui/Notice';
@@ -15,8 +13,6 @@ import { useDescriptionFile } from './useDescriptionFile';
 export function DescriptionChoice({ view, device }: { view: JobView; device: Device }) {
   const { ink } = useTokens();
   const saver = useSave(view);
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
   const { descriptions } = view.content;
   const { pick, refused, close } = useDescriptionFile((description) => {
     void saver.save({
@@ -27,10 +23,8 @@ export function DescriptionChoice({ view, device }: { view: JobView; device: Dev
       ],
     });
   });
-  const put = (id: string) => {
-    if (!known) return setAsked(true);
+  const put = (id: string) =>
     void saver.save({ kind: 'editDevice', id: device.id, patch: { descriptionId: id === '' ? null : id } });
-  };
   return (
     <>
       {descriptions.length > 0 && (
@@ -45,14 +39,13 @@ export function DescriptionChoice({ view, device }: { view: JobView; device: Dev
         />
       )}
       {refused && <Notice actions={<Button label="Close" onPress={close} />}>{refused}</Notice>}
-      {asked && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       {device.descriptionId === undefined && (
         <Button
           label="Bring in its description file"
           icon={<FileUp size={20} color={ink} />}
           waiting={saver.saving}
-          onPress={() => (known ? void pick() : setAsked(true))}
+          onPress={() => void pick()}
         />
       )}
     </>

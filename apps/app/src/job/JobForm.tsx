@@ -17,7 +17,6 @@ import { DraftNotice } from '../data/DraftNotice';
 import { Conflict } from '../data/Conflict';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { MovedValues } from './MovedValues';
 import { Button } from '../ui/Button';
 import { FormChoice } from '../ui/FormChoice';
@@ -54,7 +53,6 @@ export function JobForm({ view }: { view: JobView }) {
 
 function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean; onStored: () => void }) {
   const saver = useSave(view);
-  const known = useKnown();
   const supply = nth(view.content.supplies, 0);
   /** Revision from which the form was filled; after a store, that of the job as it is. */
   const [seen, setSeen] = useState<ReturnType<typeof expecting> | undefined>(() =>
@@ -80,7 +78,6 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
         <DraftNotice draft={draft} />
         <JobFields control={control} supplyTag={supply.tag} />
         <MovedByMains view={view} control={control} />
-        {!known && formState.isDirty && <WhoAmI />}
         <Conflict
           saver={saver}
           view={view}
@@ -93,7 +90,7 @@ function OpenForm({ view, isFirst, onStored }: { view: JobView; isFirst: boolean
         <Button
           label="Store"
           kind="main"
-          disabled={!formState.isDirty || !known}
+          disabled={!formState.isDirty}
           waiting={saver.saving}
           onPress={() => void submit()}
         />

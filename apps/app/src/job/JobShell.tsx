@@ -12,6 +12,7 @@ import { typeNumbersIn } from '../ui/typedNumbers';
 import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
+import { Main } from '../ui/Main';
 
 /** Hardly ever there: fetched when it is. */
 const DamageNotice = lazy(async () => {
@@ -28,6 +29,9 @@ const DESTINATIONS = [
 
 /** Pages to which the panel leads. */
 const UNDER_PANEL = ['/supplies', '/wires', '/allocate', '/buses', '/live', '/ports', '/plan'];
+
+/** Pages to which the job's own leads. */
+const UNDER_JOB = ['/kinds', '/labels'];
 
 /**
  * The frame of a job: its destinations below on a phone, at the side where there is room.
@@ -49,9 +53,9 @@ export function JobShell({ foot }: { foot?: ReactNode }) {
             <DamageNotice view={view} />
           </Suspense>
         )}
-        <View className="min-h-0 flex-1">
+        <Main>
           <Slot />
-        </View>
+        </Main>
         {foot}
       </View>
       <Destinations wide={wide} />
@@ -67,7 +71,7 @@ function Destinations({ wide }: { wide: boolean }) {
   const rest = path.slice(base.length);
   const here = UNDER_PANEL.some((p) => rest === p || rest.startsWith(`${p}/`))
     ? '/panel'
-    : rest === '/kinds'
+    : UNDER_JOB.includes(rest)
       ? '/about'
       : (['/panel', '/log', '/about'].find((p) => rest === p) ?? '');
   return (

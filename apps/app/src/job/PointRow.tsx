@@ -39,7 +39,7 @@ export const PointRow = memo(function PointRow({
           row.stages.map(({ stage, mark }) => (
             <View key={stage} className="w-[34px] items-center gap-0.5">
               <StatusIcon kind={mark} size={22} label={`${STAGE_NAMES[stage]} ${MARK_TEXT[mark]}`} />
-              <Text as="small" className="text-[12px] leading-[14px]">
+              <Text as="small" className="text-[0.75rem] leading-[0.875rem]">
                 {STAGE_NAMES[stage]}
               </Text>
             </View>

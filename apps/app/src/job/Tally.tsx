@@ -32,20 +32,20 @@ export function Tally({
     count: progress.filter(({ overall }) => overall === kind).length,
   }));
   return (
-    <View className="flex-row overflow-hidden rounded-plate border-fine border-edge bg-plate">
+    <View className="flex-row flex-wrap overflow-hidden rounded-plate border-fine border-edge bg-plate">
       {counts.map(({ kind, count }, i) => (
         <View
           key={kind}
           role="group"
           aria-label={`${count} ${NAMES[kind]}`}
-          className={`flex-1 items-center gap-0.5 px-0.5 py-2 ${i > 0 ? 'border-l border-line' : ''}`}
+          className={`min-w-[2.9rem] flex-1 items-center gap-0.5 px-0.5 py-2 ${i > 0 ? 'border-l border-line' : ''}`}
         >
           <View className="flex-row items-center gap-1">
             <StatusIcon kind={kind} size={16} />
             <Text as="number">{String(count)}</Text>
           </View>
           {!narrow && (
-            <Text as="small" className="text-center text-[12px] leading-[15px]">
+            <Text as="small" className="text-center text-[0.75rem] leading-[0.9375rem]">
               {NAMES[kind]}
             </Text>
           )}

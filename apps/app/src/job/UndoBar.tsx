@@ -44,9 +44,9 @@ export function UndoBar({ jobId }: { jobId: string }) {
   return (
     <View
       role="status"
-      className="min-h-[56px] flex-row items-center gap-3 border-t-[1.5px] border-edge bg-wash px-4 py-1"
+      className="no-print min-h-[56px] flex-row items-center gap-3 border-t-[1.5px] border-edge bg-wash px-4 py-1"
     >
-      <Text as="body" className="min-w-0 flex-1" numberOfLines={2}>
+      <Text as="body" className="min-w-0 flex-1">
         {textOf(done.isUndone ? say('event.undone', { what: done.what }) : done.what)}
       </Text>
       <Button

@@ -14,7 +14,6 @@ import { z } from 'zod';
 import { useDraftState } from '../data/drafts';
 import { SaveNotice } from '../data/SaveNotice';
 import { expecting, useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Select } from '../ui/Select';
@@ -115,17 +114,15 @@ function StoreWire({
   children: ReactNode;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [seen] = useState(() => (wire ? expecting(view, 'wires', wire.id) : []));
   return (
     <>
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row flex-wrap gap-3">
         <Button
           label={removing ? 'Take it away' : wire ? 'Lead it there' : 'Add the wire'}
           kind={removing ? 'danger' : 'main'}
-          disabled={!known || !change}
+          disabled={!change}
           waiting={saver.saving}
           onPress={() => change && void saver.save(change, { expects: seen, then: onDone })}
         />

@@ -10,8 +10,7 @@ import { mutate } from 'swr';
 import { keys, useJobs } from '../data/jobs';
 import { notStored } from '../data/SaveNotice';
 import { Loaded } from '../data/Loaded';
-import { useSettings } from '../data/settings';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
 import { newId } from './newId';
 import { textIn } from '../data/saveFile';
@@ -136,13 +135,12 @@ function JobRow({ job, first }: { job: JobSummary; first: boolean }) {
 function BringFile({ ink }: { ink: string }) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
-  const known = useKnown();
-  const { by } = useSettings();
-  const [asked, setAsked] = useState(false);
   const [waiting, setWaiting] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
   const [last, setLast] = useState<{ file: File; id: string }>();
   const bring = async ({ file, id }: { file: File; id: string }) => {
+    const by = await whoActs();
+    if (by === undefined) return;
     setWaiting(true);
     setProblem(undefined);
     setLast({ file, id });
@@ -157,12 +155,11 @@ function BringFile({ ink }: { ink: string }) {
   };
   return (
     <View className="gap-3">
-      {asked && !known && <WhoAmI />}
       <Button
         label="Bring a job from a file"
         icon={<FileUp size={20} color={ink} />}
         waiting={waiting}
-        onPress={() => (known ? input.current?.click() : setAsked(true))}
+        onPress={() => input.current?.click()}
       />
       <input
         ref={input}

@@ -1,4 +1,3 @@
-import { codeOf } from '@keypost/core/messages';
 import type { ApiProblem } from '@keypost/api';
 import { sure } from '@keypost/core/lists';
 import { MAKE_UPS } from '@keypost/core/catalog';
@@ -19,7 +18,7 @@ import { DraftNotice } from '../data/DraftNotice';
 import { notStored } from '../data/SaveNotice';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
-import { changeSettings, useSettings } from '../data/settings';
+import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
@@ -33,7 +32,6 @@ const VOLTS = ['24', '12', '48'] as const;
 const Form = z.object({
   name: JobContent.shape.name,
   site: JobContent.shape.site,
-  by: z.string().trim().min(1, codeOf('model.initials')).max(40),
   volts: z.enum(VOLTS),
   makeUp: z.enum(MAKE_UPS.map(({ id }) => id)),
   sensors: z.enum(['pnp', 'npn']),
@@ -44,14 +42,12 @@ type Values = z.infer<typeof Form>;
 
 /** A new job in three questions: its supply, what stands in the panel, and by whose conventions. */
 export function NewJob({ onCancel }: { onCancel: () => void }) {
-  const { by } = useSettings();
   const { begin, problem } = useBeginning();
   const form = useForm({
     resolver: schemaResolver(Form),
     defaultValues: {
       name: '',
       site: '',
-      by,
       volts: '24' as const,
       makeUp: 'nothing',
       sensors: 'pnp' as const,
@@ -68,12 +64,6 @@ export function NewJob({ onCancel }: { onCancel: () => void }) {
         <DraftNotice draft={draft} />
         <FormField control={control} name="name" label="Name" hint="What is wired, such as Pump room 2" />
         <FormField control={control} name="site" label="Site" hint="Where it is" />
-        <FormField
-          control={control}
-          name="by"
-          label="Your initials"
-          hint="Every stamp and result carries them"
-        />
         <Questions control={control} />
         {problem && <Notice>{notStored(problem)}</Notice>}
         <FormActions
@@ -142,10 +132,11 @@ function useBeginning() {
   const router = useRouter();
   const [problem, setProblem] = useState<ApiProblem>();
   const [ids] = useState(() => ({ job: uuid(), change: uuid() }));
-  const begin = async ({ name, site, by, ...answers }: Values, drop: () => void): Promise<void> => {
+  const begin = async ({ name, site, ...answers }: Values, drop: () => void): Promise<void> => {
+    const by = await whoActs();
+    if (by === undefined) return;
     setProblem(undefined);
     try {
-      changeSettings({ by });
       const job = await server('createJob', { body: { id: ids.job, name, site, by } });
       const change = { kind: 'batch' as const, changes: answered(job.content, answers) };
       await server('changeJob', { params: { jobId: job.id }, body: { changeId: ids.change, by, change } });

@@ -1,11 +1,9 @@
 import type { JobView } from '@keypost/api';
 import { writeKindFile } from '@keypost/core/job';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { fileName, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Card';
 import { Text } from '../ui/Text';
@@ -35,7 +33,6 @@ export function KindRow({
   onEdit: () => void;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const kept = useLibrary().some(
     (other) => other.id === kind.id && JSON.stringify(other.description) === JSON.stringify(kind.description),
   );
@@ -64,7 +61,6 @@ export function KindRow({
           <Button
             label="Take it out"
             kind="danger"
-            disabled={!known}
             waiting={saver.saving}
             onPress={() => void saver.save({ kind: 'removeOwnKind', collection, id })}
           />
@@ -77,18 +73,12 @@ export function KindRow({
 /** A kind of the library: into this job, or out of the library. */
 export function LibraryRow({ view, kind, first }: { view: JobView; kind: LibraryKind; first: boolean }) {
   const saver = useSave(view);
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
   const { collection, id, description } = kind;
   const here = view.content[collection].some((own) => own.id === id);
-  const take = () => {
-    if (!known) return setAsked(true);
-    return void saver.save({ kind: 'setOwnKind', collection, own: { id, description } });
-  };
+  const take = () => void saver.save({ kind: 'setOwnKind', collection, own: { id, description } });
   return (
     <Row first={first} className="gap-3">
       <Text as="strong">{nameOf(kind)}</Text>
-      {asked && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row flex-wrap gap-3">
         {here ? (

@@ -45,7 +45,7 @@ function Switches({ address, last }: { address: readonly boolean[]; last: boolea
           <View className="h-[30px] w-[18px] rounded-[4px] border-fine border-ink bg-plate p-[2px]">
             <View className={`h-[11px] rounded-[2px] bg-ink ${on ? '' : 'mt-[11px]'}`} />
           </View>
-          <Text as="small" className="text-[12px] leading-[15px]">
+          <Text as="small" className="text-[0.75rem] leading-[0.9375rem]">
             {i < 5 ? String(i + 1) : 'last'}
           </Text>
         </View>

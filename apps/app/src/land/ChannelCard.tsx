@@ -3,7 +3,6 @@ import type { SingleChange } from '@keypost/core/job';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { channelOptions } from '../point/channelOptions';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
@@ -14,7 +13,6 @@ import { Text } from '../ui/Text';
 /** Where the point's signal is landed, and the way to move it. */
 export function ChannelCard({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const { context } = point.analysis;
-  const known = useKnown();
   const now = context.place ? `${context.place.moduleId}:${context.place.channel}` : '';
   const [chosen, setChosen] = useState(now);
   const options = channelOptions(point.index, context, context.point.id);
@@ -37,20 +35,17 @@ export function ChannelCard({ point, saver }: { point: OpenPoint; saver: Saver }
           onChange={setChosen}
           options={[{ value: '', label: 'no channel' }, ...options]}
         />
-        {chosen !== now &&
-          (known ? (
-            <View className="flex-row gap-3">
-              <Button
-                label={chosen === '' ? 'Take it off its channel' : 'Land it here'}
-                kind="main"
-                waiting={saver.saving}
-                onPress={move}
-                grow
-              />
-            </View>
-          ) : (
-            <WhoAmI />
-          ))}
+        {chosen !== now && (
+          <View className="flex-row gap-3">
+            <Button
+              label={chosen === '' ? 'Take it off its channel' : 'Land it here'}
+              kind="main"
+              waiting={saver.saving}
+              onPress={move}
+              grow
+            />
+          </View>
+        )}
       </Row>
     </Card>
   );

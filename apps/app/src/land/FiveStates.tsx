@@ -19,10 +19,10 @@ const onOff = (on: boolean): string => (on ? 'on' : 'off');
  */
 export function FiveStates({ analysis }: { analysis: Analysis }) {
   const { shown } = analysis;
-  const width = shown.length > 2 ? 'w-[76px]' : 'w-[104px]';
+  const width = shown.length > 2 ? 'min-w-[76px]' : 'min-w-[104px]';
   return (
     <Card title={shown.length > 2 ? 'All states' : 'Both states'}>
-      <Row first className="flex-row gap-2 py-2">
+      <Row first className="flex-row flex-wrap justify-end gap-2 py-2">
         <Text as="small" className="flex-1">
           {' '}
         </Text>
@@ -33,7 +33,7 @@ export function FiveStates({ analysis }: { analysis: Analysis }) {
         ))}
       </Row>
       {linesOf(analysis).map(([label, read]) => (
-        <Row key={label} className="flex-row items-center gap-2 py-2">
+        <Row key={label} className="flex-row flex-wrap items-center justify-end gap-2 py-2">
           <View className="flex-1">
             <Text as="body">{label}</Text>
           </View>

@@ -35,7 +35,7 @@ export function Meter({
           </Text>
         </View>
         <View className="items-end">
-          <Text as="number" className="text-[30px] leading-[34px] text-plate" testID="meter-volts">
+          <Text as="number" className="text-[1.875rem] leading-[2.125rem] text-plate" testID="meter-volts">
             {formatFineVolts(reading.volts.nom)}
           </Text>
           <Text as="small" className="font-figure text-plate">

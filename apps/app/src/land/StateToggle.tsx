@@ -24,7 +24,7 @@ export function StateToggle({
         aria-label={textOf(words)}
         className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
       >
-        <Text as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`} numberOfLines={2}>
+        <Text as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`}>
           {textOf(words)}
         </Text>
       </Radios.Item>

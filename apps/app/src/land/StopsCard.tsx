@@ -8,7 +8,6 @@ import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import type { Saver } from '../data/useSave';
 import { expecting } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
@@ -21,8 +20,6 @@ import { Text } from '../ui/Text';
 export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const { analysis, view } = point;
   const { point: row, output } = analysis.context;
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
   if (output.drivenBy !== 'guard') return null;
   const things = stoppedThings(analysis);
   const { stops = [] } = row;
@@ -55,15 +52,9 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
           <Text as="strong">It is to stop these too</Text>
           <View className="flex-row flex-wrap gap-2" role="group" aria-label="It is to stop these too">
             {others.map(({ id, tag }) => (
-              <OptionTile
-                key={id}
-                label={tag}
-                isOn={stops.includes(id)}
-                onPress={() => (known ? toggle(id) : setAsked(true))}
-              />
+              <OptionTile key={id} label={tag} isOn={stops.includes(id)} onPress={() => toggle(id)} />
             ))}
           </View>
-          {asked && !known && <WhoAmI />}
         </Row>
       )}
     </Card>
@@ -72,8 +63,6 @@ export function StopsCard({ point, saver }: { point: OpenPoint; saver: Saver }) 
 
 /** Offers contactors with their feedback and a reset; solved and found to work before it is offered. */
 function AddContactors({ point, saver }: { point: OpenPoint; saver: Saver }) {
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
   const [ids] = useState(() => ({ button: uuid(), contactors: [uuid(), uuid()] }));
   const { index, analysis } = point;
   const plan = useMemo(() => stopPlan(index, analysis.context.point.id, ids), [index, analysis, ids]);
@@ -83,13 +72,12 @@ function AddContactors({ point, saver }: { point: OpenPoint; saver: Saver }) {
       <Button
         label="Add two contactors with feedback, and reset"
         waiting={saver.saving}
-        onPress={() => (known ? void saver.save(plan) : setAsked(true))}
+        onPress={() => void saver.save(plan)}
       />
       <Caution>
         A proposal of wiring, not a safety assessment: category, reset and stop are for a competent person to
         decide.
       </Caution>
-      {asked && !known && <WhoAmI />}
     </View>
   );
 }

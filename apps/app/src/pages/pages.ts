@@ -23,6 +23,7 @@ export { FlowScreen } from '../scale/FlowScreen';
 export { HistoryScreen } from '../set/HistoryScreen';
 export { KindsScreen } from '../kinds/KindsScreen';
 export { LineScreen } from '../scale/LineScreen';
+export { LabelsScreen } from '../labels/LabelsScreen';
 export { LandScreen } from '../land/LandScreen';
 export { LiveScreen } from '../buses/LiveScreen';
 export { LogScreen } from '../log/LogScreen';

@@ -6,7 +6,6 @@ import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useIndex } from '../data/useIndex';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Card';
 import { OptionTile } from '../ui/OptionTile';
@@ -29,7 +28,6 @@ export function BehindRow({ view, branch }: { view: JobView; branch: Supply }) {
 function Choosing({ view, branch, onDone }: { view: JobView; branch: Supply; onDone: () => void }) {
   const index = useIndex(view);
   const saver = useSave(view);
-  const known = useKnown();
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const from = view.content.supplies.find(({ id }) => id === branch.feed?.from);
   const items = useMemo(() => (index && from ? hangingOn(index, from) : []), [index, from]);
@@ -49,13 +47,12 @@ function Choosing({ view, branch, onDone }: { view: JobView; branch: Supply; onD
           <OptionTile key={item} label={tag} isOn={chosen.includes(item)} onPress={() => toggle(item)} />
         ))}
       </View>
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row gap-3">
         <Button
           label={`Lead ${changes.length} wires over`}
           kind="main"
-          disabled={!known || changes.length === 0}
+          disabled={changes.length === 0}
           waiting={saver.saving}
           onPress={() => void saver.save({ kind: 'batch', changes }, { then: onDone })}
         />

@@ -2,10 +2,8 @@ import * as Radios from '@rn-primitives/radio-group';
 import { railText } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import type { CommonRail, Rail } from '@keypost/core/job';
-import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Text } from '../ui/Text';
 
 /** A group's common: the rail that it is on, and the way to put it on another. */
@@ -28,14 +26,12 @@ export function CommonRow({
   saver: Saver;
   mixed: boolean;
 }) {
-  const known = useKnown();
-  const [asked, setAsked] = useState(false);
   const put = (to: CommonRail | null) =>
-    known ? void saver.save({ kind: 'setCommon', moduleId: module.id, common, rail: to }) : setAsked(true);
+    void saver.save({ kind: 'setCommon', moduleId: module.id, common, rail: to });
   return (
     <View className="border-t-[1.5px] border-rim bg-bone px-4 py-2">
-      <View className="flex-row items-center gap-3">
-        <View className="min-w-0 flex-1">
+      <View className="flex-row flex-wrap content-center items-center gap-x-3 gap-y-1">
+        <View className="min-w-[140px] flex-1">
           <Text as="strong">{name}</Text>
           <Text as="small" className={rail && !mixed ? '' : 'font-wordsemi text-fail'}>
             {`${rail ? `on ${railText(rail, volts)}` : 'on no rail'}${mixed ? ', PNP and NPN mixed' : ''}`}
@@ -49,11 +45,6 @@ export function CommonRow({
           onPut={put}
         />
       </View>
-      {asked && !known && (
-        <View className="pt-3">
-          <WhoAmI />
-        </View>
-      )}
     </View>
   );
 }
@@ -79,7 +70,7 @@ function RailChoice({
       value={rail ?? OPEN}
       onValueChange={(to) => onPut(choices.find((one) => one === to) ?? null)}
       aria-label={name}
-      className="flex-row overflow-hidden rounded-plate border-fine border-rim"
+      className="flex-row flex-wrap overflow-hidden rounded-plate border-fine border-rim"
     >
       {[...choices, null].map((to) => {
         const chosen = (rail ?? null) === to;

@@ -21,7 +21,6 @@ import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import { moduleChoice, MODULE_SIGHTS } from '../job/kindOptions';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
@@ -56,7 +55,6 @@ export function ModuleForm({
   onDone: () => void;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [seen] = useState(() => (module ? expecting(view, 'modules', module.id) : []));
   const form = useForm({ resolver: schemaResolver(Form), defaultValues: firstValues(view, module) });
   const { control, handleSubmit, setValue } = form;
@@ -99,7 +97,7 @@ export function ModuleForm({
           onStore={() => void submit()}
           onDone={leave}
         >
-          {module && <Button label="Remove" kind="danger" disabled={!known} onPress={() => void remove()} />}
+          {module && <Button label="Remove" kind="danger" onPress={() => void remove()} />}
         </FormFoot>
       </Row>
     </Card>

@@ -6,7 +6,6 @@ import { useEffect } from 'react';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
@@ -22,7 +21,6 @@ const WOULD: Readonly<Record<VerdictStatus, string>> = {
 /** Says what to touch next while something is moved, and stores the move. */
 export function MoveDock({ view, index, moving }: { view: JobView; index: JobIndex; moving: Moving }) {
   const saver = useSave(view);
-  const known = useKnown();
   const { pointId, place, status, change, end } = moving;
   useEscape(end);
   const point = pointId ? index.point(pointId) : undefined;
@@ -34,7 +32,6 @@ export function MoveDock({ view, index, moving }: { view: JobView; index: JobInd
       : `${point.tag} on ${at}: ${WOULD[status ?? 'open']}.`;
   return (
     <View className="gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2" role="status">
-      {change && !known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
         {status && <StatusIcon kind={status === 'works' ? 'proven' : status} size={24} />}
@@ -48,7 +45,6 @@ export function MoveDock({ view, index, moving }: { view: JobView; index: JobInd
             label="Move it here"
             kind="main"
             grow
-            disabled={!known}
             waiting={saver.saving}
             onPress={() => void saver.save(change, { then: end })}
           />

@@ -35,12 +35,10 @@ export function PortCell({
   const inside = (
     <>
       <View className="min-w-0 flex-1">
-        <Text as="small" className="font-figure text-[12px] leading-[15px]" numberOfLines={1}>
+        <Text as="small" className="font-figure text-[0.75rem] leading-[0.9375rem]">
           {`${channel}  ${addressOf(module, index.moduleType(module), port.channel) ?? ''}`}
         </Text>
-        <Text as={point ? 'strong' : 'soft'} numberOfLines={1}>
-          {point?.tag ?? (state === 'target' ? 'here' : 'free')}
-        </Text>
+        <Text as={point ? 'strong' : 'soft'}>{point?.tag ?? (state === 'target' ? 'here' : 'free')}</Text>
       </View>
       {row && <StatusIcon kind={row.overall} size={20} />}
     </>

@@ -16,7 +16,6 @@ import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { FormChoice } from '../ui/FormChoice';
 import { FormField } from '../ui/FormField';
@@ -56,7 +55,6 @@ export function SupplyForm({
   onDone: () => void;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [asked, setAsked] = useState(false);
   const [seen] = useState(() => (supply ? expecting(view, 'supplies', supply.id) : []));
   const form = useForm({ resolver: schemaResolver(Form), defaultValues: firstValues(view, supply, kind) });
@@ -86,7 +84,7 @@ export function SupplyForm({
           onStore={() => void submit()}
           onDone={leave}
         >
-          {supply && <Button label="Remove" kind="danger" disabled={!known} onPress={() => setAsked(true)} />}
+          {supply && <Button label="Remove" kind="danger" onPress={() => setAsked(true)} />}
         </FormFoot>
       </Row>
     </Card>

@@ -8,7 +8,6 @@ import { FormFoot } from '../data/FormFoot';
 import { refusedField } from '../data/refusedField';
 import { expecting } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -141,18 +140,10 @@ function EnteredOwn({
   saver: Saver;
   onBack: (() => void) | undefined;
 }) {
-  const known = useKnown();
   return (
     <View className="gap-2">
       <Own figure={figure} />
-      {onBack && (
-        <Button
-          label="Back to the typical figure"
-          disabled={!known}
-          waiting={saver.saving}
-          onPress={onBack}
-        />
-      )}
+      {onBack && <Button label="Back to the typical figure" waiting={saver.saving} onPress={onBack} />}
     </View>
   );
 }

@@ -3,7 +3,6 @@ import type { Device, Settings } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -23,7 +22,6 @@ export function PartCard({
   saver: Saver;
   removable?: boolean;
 }) {
-  const known = useKnown();
   const [asked, setAsked] = useState(false);
   const type = point.index.deviceType(device);
   const put = (settings: Settings) =>
@@ -40,8 +38,7 @@ export function PartCard({
       <Row first className="gap-4">
         <Text as="small">{type.name}</Text>
         {asked && <Removal device={device} saver={saver} onKeep={() => setAsked(false)} />}
-        {!known && (type.settings?.length || asked) ? <WhoAmI /> : null}
-        {known && <SettingRows type={type} chosen={device.settings} onChange={put} />}
+        <SettingRows type={type} chosen={device.settings} onChange={put} />
       </Row>
       <Terminals point={point} device={device} />
     </Card>
@@ -49,7 +46,6 @@ export function PartCard({
 }
 
 function Removal({ device, saver, onKeep }: { device: Device; saver: Saver; onKeep: () => void }) {
-  const known = useKnown();
   return (
     <Notice
       actions={
@@ -57,7 +53,6 @@ function Removal({ device, saver, onKeep }: { device: Device; saver: Saver; onKe
           <Button
             label={`Take ${device.tag} out`}
             kind="danger"
-            disabled={!known}
             onPress={() => void saver.save({ kind: 'removeHelper', id: device.id })}
           />
           <Button label="Keep it" onPress={onKeep} />

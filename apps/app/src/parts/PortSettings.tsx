@@ -4,7 +4,6 @@ import { SAFETY_NOTE } from '@keypost/core/analysis';
 import type { Module, Settings } from '@keypost/core/model';
 import type { ModuleType, Setting } from '@keypost/core/catalog';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -37,7 +36,6 @@ function ModuleSettings({
   names: readonly string[];
   saver: Saver;
 }) {
-  const known = useKnown();
   const counts = ({ key }: Setting): boolean => !key.includes('.') || names.includes(nth(key.split('.'), 0));
   const shown = (type.settings ?? []).filter(counts);
   if (!shown.length) return null;
@@ -48,8 +46,7 @@ function ModuleSettings({
       <Row first className="gap-4">
         <Text as="small">{type.name}</Text>
         {type.description.safety && <Caution>{textOf(SAFETY_NOTE)}</Caution>}
-        {!known && <WhoAmI />}
-        {known && <SettingRows type={type} settings={shown} chosen={module.settings} onChange={put} />}
+        <SettingRows type={type} settings={shown} chosen={module.settings} onChange={put} />
       </Row>
     </Card>
   );

@@ -14,7 +14,6 @@ import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import { useJobId, usePointId } from '../job/useJobId';
 import { MovedValues } from '../job/MovedValues';
 import { Button } from '../ui/Button';
@@ -147,16 +146,12 @@ function MovedByEdit({ point, form }: { point: OpenPoint; form: ReturnType<typeo
 
 function Removal({ point, saver }: { point: OpenPoint; saver: Saver }) {
   const router = useRouter();
-  const known = useKnown();
   const [asked, setAsked] = useState(false);
   const { id, tag, deviceId } = point.analysis.context.point;
   const shared = point.index.pointsFor(deviceId).length > 1;
   const leave = () => router.navigate(`/job/${point.view.id}`);
   const remove = () => saver.save({ kind: 'removePoint', id }, { then: leave });
-  if (!asked)
-    return (
-      <Button label="Remove this point" kind="danger" disabled={!known} onPress={() => setAsked(true)} />
-    );
+  if (!asked) return <Button label="Remove this point" kind="danger" onPress={() => setAsked(true)} />;
   return (
     <Notice
       actions={

@@ -22,7 +22,6 @@ import { Loaded } from '../data/Loaded';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
 import { channelOptions } from './channelOptions';
 import { Button } from '../ui/Button';
@@ -128,13 +127,11 @@ function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
 }
 
 function AddFoot({ draft, saver, onAdd }: { draft: Draft; saver: Saver; onAdd: () => void }) {
-  const known = useKnown();
   return (
     <>
       <DraftNotice draft={draft} />
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <Button label="Add the point" kind="main" disabled={!known} waiting={saver.saving} onPress={onAdd} />
+      <Button label="Add the point" kind="main" waiting={saver.saving} onPress={onAdd} />
     </>
   );
 }

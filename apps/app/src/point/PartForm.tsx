@@ -13,7 +13,6 @@ import { useLeaving } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Card, Row } from '../ui/Card';
 import { FormActions } from '../ui/FormActions';
 import { FormField } from '../ui/FormField';
@@ -69,7 +68,6 @@ export function PartForm({
   onDone: () => void;
 }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const types = partTypesOf(point.view.content);
   const first = kind ?? partOptions(point)[0]?.value ?? '';
   const form = useForm<Values>({
@@ -98,11 +96,9 @@ export function PartForm({
         <DraftNotice draft={draft} />
         <FormField control={control} name="tag" label="Tag" hint="Such as K1, H2 or R1" maxLength={24} />
         <Ends control={control} type={type} point={point} />
-        {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
         <FormActions
           label={label}
-          disabled={!known}
           waiting={saver.saving}
           onStore={() => void handleSubmit(store)()}
           onCancel={leave}

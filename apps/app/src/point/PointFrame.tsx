@@ -43,9 +43,9 @@ export function PointFrame({
   const wide = useWide();
   const id = pointId ?? fromAddress;
   return (
-    <View className="min-h-0 flex-1 flex-row">
+    <View className="beside min-h-0 flex-1 flex-row">
       {wide && (
-        <View className="w-[320px] border-r-[1.5px] border-edge">
+        <View className="no-print w-[320px] border-r-[1.5px] border-edge">
           <BoardPane
             jobId={jobId}
             chosen={id}
@@ -101,13 +101,15 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
       </Screen>
     );
   return (
-    <View className="min-h-0 flex-1 flex-row">
+    <View className="beside min-h-0 flex-1 flex-row">
       <View className="min-w-0 flex-1">
         <Screen head={head}>{main}</Screen>
       </View>
       {(aside !== undefined || dock !== undefined) && (
-        <View className="w-[370px] border-l-[1.5px] border-edge">
-          <ScrollView contentContainerClassName="gap-4 p-4">{aside}</ScrollView>
+        <View className="paper-wide w-[370px] border-l-[1.5px] border-edge">
+          <ScrollView tabIndex={0} className="prints" contentContainerClassName="prints gap-4 p-4">
+            {aside}
+          </ScrollView>
           {dock}
         </View>
       )}

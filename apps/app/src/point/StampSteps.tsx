@@ -8,7 +8,6 @@ import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from './usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -143,23 +142,19 @@ export function NextStep({
   steps: readonly StampedStep[];
   saver: Saver;
 }) {
-  const known = useKnown();
   const wide = useWide();
-  const [asking, setAsking] = useState(false);
   const next = steps.find(({ stamp }) => !stamp)?.step;
   if (!next) return null;
   const stamp = () => {
-    if (!known) return setAsking(true);
     const { id: pointId } = point.analysis.context.point;
     const row = { id: uuid(), pointId, step: next.key, fingerprint: next.about() };
     return void saver.save({ kind: 'stamp', stamp: row });
   };
   return (
-    <View className="gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
-      {asking && !known && <WhoAmI />}
+    <View className="no-print gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
-        <Text as="strong" className="min-w-0 flex-1" numberOfLines={2}>
+        <Text as="strong" className="min-w-0 flex-1">
           <Text as="soft">{'Next  '}</Text>
           {textOf(next.title)}
         </Text>

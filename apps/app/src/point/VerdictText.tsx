@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from './usePoint';
 import { useTokens } from '../ui/theme';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -62,7 +61,6 @@ export function VerdictText({ point: { verdict }, saver }: { point: OpenPoint; s
 /** The best way out, and the others when they are asked for. */
 function Remedies({ ways, saver }: { ways: readonly Remedy[]; saver: Saver }) {
   const { accent } = useTokens();
-  const known = useKnown();
   const [all, setAll] = useState(false);
   const shown = all ? ways : ways.slice(0, 1);
   const more = ways.length - shown.length;
@@ -73,18 +71,13 @@ function Remedies({ ways, saver }: { ways: readonly Remedy[]; saver: Saver }) {
           ? 'What to change: solved and found to work'
           : 'What to change: each solved and found to work'}
       </Text>
-      {!known && (
-        <View className="p-3">
-          <WhoAmI />
-        </View>
-      )}
       <View role="list" aria-label="Ways out">
         {shown.map(({ sentence, change }) => (
           <View role="listitem" key={textOf(sentence)}>
             <Pressable
               role="button"
               aria-label={textOf(sentence)}
-              disabled={saver.saving || !known}
+              disabled={saver.saving}
               onPress={() => void saver.save(change)}
               className="min-h-[50px] flex-row items-center gap-2 border-t border-line px-4 py-2 active:bg-wash"
             >

@@ -12,7 +12,7 @@ import { changeSettings } from '../data/settings';
 import { Conflict } from '../data/Conflict';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
-import { WhoAmI } from '../data/WhoAmI';
+import { whoActs } from '../data/who';
 import { LoopDrawing } from '../drawing/LoopDrawing';
 import { ChannelCard } from '../land/ChannelCard';
 import { channelOptions } from './channelOptions';
@@ -24,6 +24,7 @@ import { StateToggle } from '../land/StateToggle';
 import { VerdictText } from './VerdictText';
 import { inOrder, Tally } from '../job/Tally';
 import { Results } from '../prove/Results';
+import { Root } from '../ui/Root';
 
 const idle = (): jest.Mocked<Saver> => ({
   saving: false,
@@ -141,20 +142,6 @@ describe('the verdict', () => {
     expect(ways.getAllByRole('button').length).toBe(point.verdict.remedies.length);
     fireEvent.click(nth(ways.getAllByRole('button'), 0));
     expect(saver.save).toHaveBeenCalledWith(nth(point.verdict.remedies, 0).change);
-  });
-
-  test('asks who works before anything is changed', () => {
-    changeSettings({ by: '' });
-    const saver = idle();
-    render(<VerdictText point={openPoint(smallJob('-', 'npn'))} saver={saver} />);
-    fireEvent.click(
-      within(screen.getByRole('list', { name: 'Ways out' })).getByRole('button', { name: /Put common/ }),
-    );
-    expect(saver.save).not.toHaveBeenCalled();
-    fireEvent.change(screen.getByLabelText('Your initials'), { target: { value: 'JT' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
-    fireEvent.click(screen.getByRole('button', { name: /Put common/ }));
-    expect(saver.save).toHaveBeenCalled();
   });
 });
 
@@ -293,9 +280,28 @@ test('what is read shows that it waits, or why it cannot, or itself', () => {
   expect(container.textContent).toBe('here');
 });
 
-test('initials are asked for, and refused when empty', () => {
-  changeSettings({ by: '' });
-  render(<WhoAmI />);
-  fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
-  expect(screen.getByText(/Enter your initials/)).toBeTruthy();
+describe('who works here', () => {
+  const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep and go on' }));
+
+  test('is asked before the first act, refused when empty, and not asked again', async () => {
+    changeSettings({ by: '' });
+    render(<Root>{null}</Root>);
+    const acts = whoActs();
+    await screen.findByRole('heading', { name: 'Who works here?' });
+    keep();
+    expect(screen.getByText(/Enter your initials/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Your initials'), { target: { value: ' JT ' } });
+    keep();
+    expect(await acts).toBe('JT');
+    expect(await whoActs()).toBe('JT');
+    expect(screen.queryByRole('heading', { name: 'Who works here?' })).toBeNull();
+  });
+
+  test('can be left open: then nothing is done', async () => {
+    changeSettings({ by: '' });
+    render(<Root>{null}</Root>);
+    const acts = whoActs();
+    fireEvent.click(await screen.findByRole('button', { name: 'Not now' }));
+    expect(await acts).toBeUndefined();
+  });
 });

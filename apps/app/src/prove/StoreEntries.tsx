@@ -1,11 +1,10 @@
 import { SaveNotice } from '../data/SaveNotice';
-import { WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import type { useEntries } from './useEntries';
 
 /** The foot of a proof: stores what was entered. */
 export function StoreEntries({
-  of: { asking, saver, count, ready, store },
+  of: { saver, count, ready, store },
   one,
   many,
 }: {
@@ -16,7 +15,6 @@ export function StoreEntries({
 }) {
   return (
     <>
-      {asking && <WhoAmI />}
       <SaveNotice saver={saver} />
       <Button
         label={count === 0 ? 'Store what was entered' : `Store ${count} ${count === 1 ? one : many}`}

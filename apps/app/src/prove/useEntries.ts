@@ -2,12 +2,10 @@ import { parseTyped } from '../ui/typedNumbers';
 import { proofFingerprint, resultOf, unitOfExpected } from '@keypost/core/proving';
 import type { Check } from '@keypost/core/proving';
 import type { Instrument } from '@keypost/core/model';
-import { useState } from 'react';
 import { z } from 'zod';
 import { v4 as uuid } from 'uuid';
 import { useDraftState } from '../data/drafts';
 import { useSave } from '../data/useSave';
-import { useKnown } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 
 /** What was entered and is not stored yet: a text for a number, a choice for a lamp or bit. */
@@ -33,15 +31,12 @@ export function useEntries(
   instrument: Instrument | undefined,
 ) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const pointId = point.analysis.context.point.id;
   const [entries, setEntries] = useDraftState(`${point.view.id}.${pointId}.${part}`, Entries, NONE);
-  const [asked, setAsked] = useState(false);
   const wrong = checks.some(
     (check) => typeof entries[check.key] === 'string' && valueOf(check, entries[check.key]) === undefined,
   );
   const store = () => {
-    if (!known) return setAsked(true);
     const fingerprint = proofFingerprint(point.analysis);
     const results = checks.flatMap((check) => {
       const value = valueOf(check, entries[check.key]);
@@ -68,8 +63,6 @@ export function useEntries(
     store,
     saver,
     count,
-    /** Nobody said who it is, though somebody wanted to store. */
-    asking: asked && !known,
     ready: count > 0 && !wrong && instrument !== undefined,
   };
 }

@@ -6,7 +6,6 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { StatusIcon } from '../ui/StatusIcon';
@@ -130,17 +129,15 @@ function Accept({
 }) {
   const router = useRouter();
   const saver = useSave(point.view);
-  const known = useKnown();
   if (!plan.change) return null;
   const put = () => void saver.save(sure(plan.change), { then: () => router.navigate(point.base) });
   return (
     <View className="gap-3">
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <Button
         label={`Put ${tag} into the job`}
         kind="main"
-        disabled={!known || disabled}
+        disabled={disabled}
         waiting={saver.saving}
         onPress={put}
       />

@@ -89,7 +89,7 @@ function Bytes({ record, name, raw }: { record: DescribedRecord; name: string; r
                     key={k}
                     className={`h-[26px] w-[11px] items-center justify-center border-fine ${own ? 'border-accent bg-wash' : 'border-line'}`}
                   >
-                    <Text as="mono" className={`text-[13px] ${own ? 'text-ink' : 'text-soft'}`}>
+                    <Text as="mono" className={`text-[0.8125rem] ${own ? 'text-ink' : 'text-soft'}`}>
                       {String((byte >> (7 - k)) & 1)}
                     </Text>
                   </View>

@@ -10,7 +10,6 @@ import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
@@ -100,15 +99,13 @@ function StoreRun({
   ready: boolean;
   onStore: () => void;
 }) {
-  const known = useKnown();
   return (
     <>
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <Button
         label={side === 'found' ? 'Store as found' : 'Store as left'}
         kind="main"
-        disabled={!known || !ready}
+        disabled={!ready}
         waiting={saver.saving}
         onPress={onStore}
       />

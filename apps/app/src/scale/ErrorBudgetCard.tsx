@@ -45,7 +45,7 @@ export function ErrorBudgetCard({ point, moment }: { point: OpenPoint; moment: C
       </Row>
       {contributions.map(({ key, label, from, plusMinus }) => (
         <Row key={key} className="gap-1 py-2">
-          <View className="flex-row items-baseline justify-between gap-2">
+          <View className="flex-row flex-wrap items-baseline justify-between gap-2">
             <Text as="body">{textOf(label)}</Text>
             <Text as="number">{`±${written(plusMinus, 2)}\u00a0${unit}`}</Text>
           </View>

@@ -16,12 +16,11 @@ interface FormOf {
   /** Signal at which the chain stands now. */
   now: number | undefined;
   saver: Saver;
-  known: boolean;
   onStore: (body: CalibrationBody, then?: () => void) => void;
 }
 
 /** A point from a known load in the field: put on, waited for, then both entered. */
-export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, onStore }: FormOf) {
+export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, onStore }: FormOf) {
   const [texts, setTexts] = useState(EMPTY);
   const [asked, setAsked] = useState(false);
   const [signal, value] = [parseTyped(texts.in, unitIn), parseTyped(texts.out, unitOut)];
@@ -67,7 +66,7 @@ export function FieldPointForm({ units: { unitIn, unitOut }, now, saver, known, 
           placeholder="test weight 250 kg"
           maxLength={200}
         />
-        <Button label="Add the point" kind="main" disabled={!known} waiting={saver.saving} onPress={store} />
+        <Button label="Add the point" kind="main" waiting={saver.saving} onPress={store} />
       </Row>
     </Card>
   );

@@ -107,7 +107,7 @@ function LinkRow({
           {label}
         </Text>
         <View className="min-w-0 flex-1 flex-row flex-wrap items-baseline justify-end gap-x-1.5">
-          <Text as="number" className={`text-[23px] leading-[28px] ${band ? 'text-fail' : ''}`}>
+          <Text as="number" className={`text-[1.4375rem] leading-[1.75rem] ${band ? 'text-fail' : ''}`}>
             {number}
           </Text>
           <Text as="mono" className="min-w-[26px] whitespace-nowrap">

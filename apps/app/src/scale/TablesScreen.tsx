@@ -9,7 +9,6 @@ import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
@@ -39,7 +38,6 @@ interface Units {
 
 function Tables({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const { id, range } = point.analysis.context.point;
   const tables = useMemo(() => tablesOf(point.view.content, id), [point.view.content, id]);
   const moment = useChain(point);
@@ -52,21 +50,16 @@ function Tables({ point }: { point: OpenPoint }) {
   const now = typeof moment === 'string' ? undefined : moment.state.rows.signal.value;
   return (
     <>
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <ForceCard
-        tables={tables}
-        onChoose={(table) => store({ kind: 'inForce', table, note: '' })}
-        known={known}
-      />
+      <ForceCard tables={tables} onChoose={(table) => store({ kind: 'inForce', table, note: '' })} />
       <TablesChart tables={tables} units={units} />
       <BesideCard
         tables={tables}
         units={units}
         onVoid={(of, reason) => store({ kind: 'void', of, reason })}
       />
-      <FieldPointForm units={units} now={now} saver={saver} known={known} onStore={store} />
-      <WorkshopForm units={units} known={known} saver={saver} onStore={store} />
+      <FieldPointForm units={units} now={now} saver={saver} onStore={store} />
+      <WorkshopForm units={units} saver={saver} onStore={store} />
     </>
   );
 }
@@ -76,11 +69,9 @@ const FORCE_WORDS = { none: 'none', workshop: 'workshop', field: 'field' } as co
 function ForceCard({
   tables,
   onChoose,
-  known,
 }: {
   tables: CalibrationTables;
   onChoose: (table: CalibrationTables['inForce']) => void;
-  known: boolean;
 }) {
   const { inForce, since, points, workshop, field } = tables;
   const has = { none: true, workshop: workshop !== undefined, field: field.length >= 2 };
@@ -89,7 +80,7 @@ function ForceCard({
       <Row first className="gap-3">
         <RadioGroup
           value={inForce}
-          onChange={(table) => known && has[table] && onChoose(table)}
+          onChange={(table) => has[table] && onChoose(table)}
           options={(['none', 'workshop', 'field'] as const).map((value) => ({
             value,
             label: FORCE_WORDS[value],

@@ -35,12 +35,10 @@ export function readRows(text: string): { points: TablePoint[] } | { problem: st
 /** Takes in a table as the workshop measured it. */
 export function WorkshopForm({
   units: { unitIn, unitOut },
-  known,
   saver,
   onStore,
 }: {
   units: { unitIn: string; unitOut: string };
-  known: boolean;
   saver: Saver;
   onStore: (body: CalibrationBody, then?: () => void) => void;
 }) {
@@ -73,13 +71,7 @@ export function WorkshopForm({
         />
         {'points' in read && text.trim() !== '' && <Text as="small">{`${read.points.length} points`}</Text>}
         <Field label="Sheet or certificate" value={note} onChange={setNote} maxLength={200} />
-        <Button
-          label="Store the table"
-          kind="main"
-          disabled={!known}
-          waiting={saver.saving}
-          onPress={store}
-        />
+        <Button label="Store the table" kind="main" waiting={saver.saving} onPress={store} />
         <Button label="Cancel" onPress={() => setOpen(false)} />
       </Row>
     </Card>

@@ -32,7 +32,7 @@ export function AgreementCard({ point }: { point: OpenPoint }) {
             {sides.map(({ tag, where, value }) => (
               <View key={`${tag} ${textOf(where)}`} className="flex-row justify-between gap-3">
                 <Text as="small" className="min-w-0 flex-1">{`${tag}, ${textOf(where)}`}</Text>
-                <Text as="mono" className="text-[14px] text-ink">
+                <Text as="mono" className="text-[0.875rem] text-ink">
                   {textOf(value)}
                 </Text>
               </View>

@@ -3,7 +3,6 @@ import { spokenSheet, stepsTo, wayTo } from '@keypost/core/setting';
 import type { JobIndex } from '@keypost/core/job';
 import type { Sheet } from '@keypost/core/setting';
 import { View } from 'react-native';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -59,18 +58,16 @@ export function OneDevice({
   way: string;
   open: number;
 }) {
-  const known = useKnown();
   const exchange = useDevice(view, sheet);
   return (
     <Card title={`Speak to ${sheet.tag}`}>
       <Row first className="gap-3">
         <Text as="small">{`Over ${way}. Nothing counts as left that was not read back.`}</Text>
-        {!known && <WhoAmI />}
         <View className="flex-row flex-wrap gap-3">
           <Button
             label={`Read ${sheet.tag}`}
             grow
-            disabled={!known || exchange.busy === 'sending'}
+            disabled={exchange.busy === 'sending'}
             waiting={exchange.busy === 'reading'}
             onPress={() => void exchange.read()}
           />
@@ -79,7 +76,7 @@ export function OneDevice({
               label={exchange.stopped && exchange.sent ? `Go on, ${open} left` : `Write ${open} values`}
               kind="main"
               grow
-              disabled={!known || exchange.busy !== undefined}
+              disabled={exchange.busy !== undefined}
               onPress={() => void exchange.send()}
             />
           )}

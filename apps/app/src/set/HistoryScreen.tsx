@@ -58,7 +58,10 @@ function OneHistory({ point: { index }, sheet }: { point: OpenPoint; sheet: Shee
               <Text as="small" className="min-w-0 flex-1 text-ink">
                 {textOf(label)}
               </Text>
-              <Text as="mono" className="text-[14px] text-ink">{`${textOf(before)} → ${textOf(after)}`}</Text>
+              <Text
+                as="mono"
+                className="text-[0.875rem] text-ink"
+              >{`${textOf(before)} → ${textOf(after)}`}</Text>
             </View>
           ))}
         </View>

@@ -10,7 +10,6 @@ import { SaveNotice } from '../data/SaveNotice';
 import { typedStyle } from '../ui/typedNumbers';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
@@ -31,7 +30,6 @@ export function LineEditor({
   onDone: () => void;
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const { parameter, required, unit } = line;
   const [otherwise, setOtherwise] = useState(false);
   const enter = (side: 'found' | 'left', value: string) =>
@@ -56,19 +54,16 @@ export function LineEditor({
         <Text as="small">{`Allowed: ${textOf(allowed)}${parameter.factory ? `; factory ${lineText(line, parameter.factory)}` : ''}`}</Text>
       )}
       <Seen line={line} />
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       {otherwise ? (
         <Otherwise line={line} itemId={itemId} saver={saver} onDone={onDone} />
       ) : (
         <>
-          <SetAsRequired line={line} waiting={saver.saving} disabled={!known} onSet={enter} />
-          <ValueEntry line={line} disabled={!known} onEnter={enter} />
+          <SetAsRequired line={line} waiting={saver.saving} onSet={enter} />
+          <ValueEntry line={line} onEnter={enter} />
           <View className="flex-row flex-wrap gap-3">
             {!parameter.readOnly && <Button label="Require otherwise" onPress={() => setOtherwise(true)} />}
-            {required?.override && (
-              <Button label="Let it follow from the job" disabled={!known} onPress={follow} />
-            )}
+            {required?.override && <Button label="Let it follow from the job" onPress={follow} />}
           </View>
         </>
       )}
@@ -80,12 +75,10 @@ export function LineEditor({
 function SetAsRequired({
   line,
   waiting,
-  disabled,
   onSet,
 }: {
   line: SheetLine;
   waiting: boolean;
-  disabled: boolean;
   onSet: (side: 'left', value: string) => void;
 }) {
   const { required, state, parameter } = line;
@@ -94,7 +87,6 @@ function SetAsRequired({
     <Button
       label={`Set to ${lineText(line, required.value)}`}
       kind="main"
-      disabled={disabled}
       waiting={waiting}
       onPress={() => onSet('left', required.value)}
     />
@@ -165,11 +157,9 @@ function ValueField({
 
 function ValueEntry({
   line,
-  disabled,
   onEnter,
 }: {
   line: SheetLine;
-  disabled: boolean;
   onEnter: (side: 'found' | 'left', value: string) => void;
 }) {
   const [text, setText] = useState('');
@@ -194,9 +184,9 @@ function ValueEntry({
         problem={problem}
       />
       <View className="flex-row gap-3">
-        <Button label="Found so" grow disabled={disabled || text === ''} onPress={() => take('found')} />
+        <Button label="Found so" grow disabled={text === ''} onPress={() => take('found')} />
         {!parameter.readOnly && (
-          <Button label="Left so" grow disabled={disabled || text === ''} onPress={() => take('left')} />
+          <Button label="Left so" grow disabled={text === ''} onPress={() => take('left')} />
         )}
       </View>
     </View>
@@ -214,7 +204,6 @@ function Otherwise({
   saver: Saver;
   onDone: () => void;
 }) {
-  const known = useKnown();
   const [value, setValue] = useState(line.required?.value ?? '');
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<{ value?: string; reason?: string }>({});
@@ -237,14 +226,7 @@ function Otherwise({
       <ValueField line={line} label="Required" value={value} onChange={setValue} problem={problem.value} />
       <Field label="Why" value={reason} onChange={setReason} problem={problem.reason} maxLength={200} />
       <View className="flex-row gap-3">
-        <Button
-          label="Require it"
-          kind="main"
-          grow
-          disabled={!known}
-          waiting={saver.saving}
-          onPress={store}
-        />
+        <Button label="Require it" kind="main" grow waiting={saver.saving} onPress={store} />
         <Button label="Cancel" onPress={onDone} />
       </View>
     </View>

@@ -47,7 +47,7 @@ export function LineRow({
     >
       <View className="w-[26px] items-center gap-0.5 pt-0.5">
         {state !== 'free' && <StatusIcon kind={STATUS_ICONS[state]} size={20} label={STATE_TEXT[state]} />}
-        <Text as="small" className="text-[12px] leading-[14px]">
+        <Text as="small" className="text-[0.75rem] leading-[0.875rem]">
           {String(place)}
         </Text>
       </View>

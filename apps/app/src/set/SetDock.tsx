@@ -1,25 +1,20 @@
 import { textOf } from '@keypost/core/messages';
 import { stepsTo } from '@keypost/core/setting';
 import type { Sheet } from '@keypost/core/setting';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Text } from '../ui/Text';
 
 /** The next value to set, in safe order, always in reach of the thumb. */
 export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Saver }) {
-  const known = useKnown();
-  const [asking, setAsking] = useState(false);
   const sheet = sheets.find(({ lines }) => stepsTo(lines).length > 0);
   const next = sheet && stepsTo(sheet.lines)[0];
   if (!sheet || !next) return null;
   const set = () => {
-    if (!known) return setAsking(true);
     const entry = {
       id: uuid(),
       itemId: sheet.itemId,
@@ -30,13 +25,12 @@ export function SetDock({ sheets, saver }: { sheets: readonly Sheet[]; saver: Sa
     return void saver.save({ kind: 'enter', entries: [entry] });
   };
   return (
-    <View className="gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
-      {asking && !known && <WhoAmI />}
+    <View className="no-print gap-2 border-t-[1.5px] border-edge bg-plate px-4 py-2">
       <SaveNotice saver={saver} />
       <View className="flex-row items-center gap-3">
         <View className="min-w-0 flex-1">
-          <Text as="small" numberOfLines={1}>{`Next at ${sheet.tag}`}</Text>
-          <Text as="strong" numberOfLines={2}>{`${textOf(next.label)}: ${textOf(next.to)}`}</Text>
+          <Text as="small">{`Next at ${sheet.tag}`}</Text>
+          <Text as="strong">{`${textOf(next.label)}: ${textOf(next.to)}`}</Text>
         </View>
         <Button label="It is set" kind="main" waiting={saver.saving} onPress={set} />
       </View>

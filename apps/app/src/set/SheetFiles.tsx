@@ -10,7 +10,6 @@ import { v4 as uuid } from 'uuid';
 import { fileName, pickFile, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { typedStyle } from '../ui/typedNumbers';
@@ -30,7 +29,6 @@ export function SheetFiles({
   sheets: readonly Sheet[];
 }) {
   const saver = useSave(view);
-  const known = useKnown();
   const [taken, setTaken] = useState<Taken>();
   const { numbers } = view.content;
   const take = async () => {
@@ -59,13 +57,11 @@ export function SheetFiles({
             <Text as="strong">
               {taken.change ? `${taken.count} values are new` : 'The sheet says what is known already.'}
             </Text>
-            {!known && <WhoAmI />}
             <SaveNotice saver={saver} />
             {taken.change && (
               <Button
                 label="Take the values"
                 kind="main"
-                disabled={!known}
                 waiting={saver.saving}
                 onPress={() => void saver.save(sure(taken.change), { then: () => setTaken(undefined) })}
               />

@@ -6,7 +6,7 @@ import { useRef, useState } from 'react';
 import { mutate } from 'swr';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
-import { useSettings } from '../data/settings';
+import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
 
 /** What happens between the server and a device: reading it, sending it what differs. */
@@ -24,7 +24,6 @@ export interface DeviceTalk {
 }
 
 export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
-  const { by } = useSettings();
   const [state, setState] = useState<Pick<DeviceTalk, 'busy' | 'sent' | 'lines' | 'stopped'>>({
     lines: [],
     stopped: false,
@@ -33,6 +32,8 @@ export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
   const params = { jobId: view.id, itemId: sheet.itemId };
   const fresh = () => mutate(keys.job(view.id));
   const read = async (): Promise<void> => {
+    const by = await whoActs();
+    if (by === undefined) return;
     setState({ busy: 'reading', lines: [], stopped: false });
     try {
       const list = sheet.lines.map(({ parameter }) => parameter.key);
@@ -51,6 +52,8 @@ export function useDevice(view: JobView, sheet: Sheet): DeviceTalk {
     }
   };
   const send = async (): Promise<void> => {
+    const by = await whoActs();
+    if (by === undefined) return;
     stopping.current = false;
     const steps = stepsTo(sheet.lines);
     const lines: string[] = [];

@@ -1,6 +1,5 @@
 import { inputFaults, switchingWith } from '@keypost/core/switching';
 import { useMemo } from 'react';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import type { OpenPoint } from '../point/usePoint';
@@ -12,7 +11,6 @@ import { InputFaults } from './OutputFaults';
 /** What the input of a point that only switches reads with a fault, and which side of it is the safe one. */
 export function InputCard({ point }: { point: OpenPoint }) {
   const saver = useSave(point.view);
-  const known = useKnown();
   const faults = useMemo(() => inputFaults(point.analysis), [point.analysis]);
   const { point: row } = point.analysis.context;
   if (!faults.length) return null;
@@ -26,11 +24,10 @@ export function InputCard({ point }: { point: OpenPoint }) {
     <>
       <Card title="If in doubt">
         <Row first className="gap-3">
-          {!known && <WhoAmI />}
           <RadioGroup
             label="The program stays on the safe side while it reads"
             value={row.switching?.safeInput ?? 'none'}
-            onChange={(side) => known && choose(side)}
+            onChange={(side) => choose(side)}
             options={[
               { value: 'none', label: 'Either' },
               { value: 'off', label: '0' },

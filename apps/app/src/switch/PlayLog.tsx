@@ -31,7 +31,7 @@ export function PlayLog({
           <View
             key={from + i}
             role="listitem"
-            className={`flex-row items-center border-t border-line ${from + i < now ? '' : 'opacity-60'}`}
+            className={`flex-row items-center border-t border-line ${from + i < now ? '' : 'bg-bone'}`}
           >
             <Pressable
               role="button"

@@ -8,9 +8,8 @@ import { View } from 'react-native';
 import { mutate } from 'swr';
 import { keys } from '../data/jobs';
 import { server } from '../data/server';
-import { useSettings } from '../data/settings';
+import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
-import { useKnown } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
@@ -23,8 +22,6 @@ const COMMANDS = Object.keys(TEACH_COMMANDS) as TeachCommand[];
 /** Teaching of a smart sensor's switching points, where the device can be spoken to and has them. */
 export function TeachCommands({ point }: { point: OpenPoint }) {
   const { device } = point.analysis.context;
-  const { by } = useSettings();
-  const known = useKnown();
   const [channel, setChannel] = useState<'1' | '2'>('1');
   const [said, setSaid] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -33,6 +30,8 @@ export function TeachCommands({ point }: { point: OpenPoint }) {
   );
   if (!teachable || wayTo(point.index, device.id)?.kind !== 'port') return null;
   const teach = async (command: TeachCommand) => {
+    const by = await whoActs();
+    if (by === undefined) return;
     setBusy(true);
     try {
       const { values, away } = await server('teach', {
@@ -64,7 +63,7 @@ export function TeachCommands({ point }: { point: OpenPoint }) {
             <Button
               key={command}
               label={command.charAt(0).toUpperCase() + command.slice(1)}
-              disabled={!known || busy}
+              disabled={busy}
               onPress={() => void teach(command)}
             />
           ))}

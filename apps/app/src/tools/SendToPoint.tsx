@@ -13,7 +13,6 @@ import { v4 as uuid } from 'uuid';
 import { useJob, useJobs } from '../data/jobs';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { Button } from '../ui/Button';
 import { GoTo } from '../ui/GoTo';
 import { Card, Row } from '../ui/Card';
@@ -90,7 +89,6 @@ function ToPoint({
 }) {
   const job = useJob(jobId);
   const saver = useSave(job.data);
-  const known = useKnown();
   const [chosen, setChosen] = useState<string>();
   const [done, setDone] = useState<{ tag: string; to: Href }>();
   const points = job.data?.content.points ?? [];
@@ -112,15 +110,8 @@ function ToPoint({
         options={points.map(({ id, tag, name }) => ({ value: id, label: `${tag}  ${name}` }))}
         onChange={setChosen}
       />
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
-      <Button
-        label={`Send to ${point.tag}`}
-        kind="main"
-        disabled={!known}
-        waiting={saver.saving}
-        onPress={send}
-      />
+      <Button label={`Send to ${point.tag}`} kind="main" waiting={saver.saving} onPress={send} />
       {done && (
         <GoTo label={`Open ${done.tag}`} to={done.to} className="min-h-[48px] justify-center">
           <Text as="strong" className="text-accent underline">{`It is at ${done.tag}. Open it`}</Text>

@@ -7,7 +7,6 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -44,7 +43,6 @@ export function ToolCard({
   const tool = sure(findTool(toolId));
   const use = useTool(tool, given);
   const saver = useSave(point.view);
-  const known = useKnown();
   const [kept, setKept] = useState(false);
   const { result } = use;
   const store = () => {
@@ -64,15 +62,8 @@ export function ToolCard({
         {taken && result?.gives !== undefined && (
           <Button label={taken.label} onPress={() => taken.onUse(sure(result.gives))} />
         )}
-        {!known && <WhoAmI />}
         <SaveNotice saver={saver} />
-        <Button
-          label={keep}
-          kind="main"
-          disabled={!known || !result}
-          waiting={saver.saving}
-          onPress={store}
-        />
+        <Button label={keep} kind="main" disabled={!result} waiting={saver.saving} onPress={store} />
         {kept && (
           <Text as="small" role="status">
             Kept at the point.

@@ -16,7 +16,7 @@ export function ToolOutcome({ use: { result, problems, isExample } }: { use: Too
               An example. Type your own numbers.
             </Text>
           )}
-          <Text as="number" className="text-[23px] leading-[29px] text-plate">
+          <Text as="number" className="text-[1.4375rem] leading-[1.8125rem] text-plate">
             {textOf(result.title)}
           </Text>
           {result.lines.map(({ label, value, tone }) => (
@@ -27,7 +27,7 @@ export function ToolOutcome({ use: { result, problems, isExample } }: { use: Too
               <Text as="small" className="text-plate">
                 {textOf(label)}
               </Text>
-              <Text as="number" className="text-right text-[16px] text-plate">
+              <Text as="number" className="text-right text-[1rem] text-plate">
                 {tone === 'bad' ? `! ${textOf(value)}` : textOf(value)}
               </Text>
             </View>

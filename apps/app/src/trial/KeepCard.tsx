@@ -14,8 +14,7 @@ import { keys, useJobs } from '../data/jobs';
 import { now } from '../data/now';
 import { notStored } from '../data/SaveNotice';
 import { server } from '../data/server';
-import { useSettings } from '../data/settings';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
+import { whoActs } from '../data/who';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Field } from '../ui/Field';
@@ -37,12 +36,13 @@ const newIds = () => ({
 /** Stores what was tried in a job, or in a new one, and opens it there. */
 function useKeep(trial: Trial, tried: JobContent) {
   const router = useRouter();
-  const { by } = useSettings();
   const [waiting, setWaiting] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
   // Sent twice, it is stored once.
   const [ids, setIds] = useState(newIds);
   const keep = async (jobId: string, tag: string, name: string) => {
+    const by = await whoActs();
+    if (by === undefined) return;
     setWaiting(true);
     setProblem(undefined);
     try {
@@ -70,7 +70,6 @@ function useKeep(trial: Trial, tried: JobContent) {
 /** Makes what was tried a point of a job: nothing of it is typed again. */
 export function KeepCard({ trial, tried }: { trial: Trial; tried: JobContent }) {
   const jobs = useJobs();
-  const known = useKnown();
   const { keep, waiting, problem, dismiss } = useKeep(trial, tried);
   const [chosen, setChosen] = useState<string>();
   const [tag, setTag] = useState('');
@@ -111,14 +110,13 @@ export function KeepCard({ trial, tried }: { trial: Trial; tried: JobContent }) 
             What was proven on the bench is not taken along: where it is landed, it is proven anew.
           </Text>
         )}
-        {!known && <WhoAmI />}
         {problem && (
           <Notice actions={<Button label="Close" onPress={dismiss} />}>{notStored(problem)}</Notice>
         )}
         <Button
           label="Keep it"
           kind="main"
-          disabled={!known || !isNamed}
+          disabled={!isNamed}
           waiting={waiting}
           onPress={() => void keep(jobId, tag.trim(), name.trim())}
         />

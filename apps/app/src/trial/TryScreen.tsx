@@ -116,7 +116,7 @@ function InShort({ point: { verdict }, isBench }: { point: OpenPoint; isBench: b
       className="min-h-[60px] flex-row items-center gap-3 border-t-[1.5px] border-edge bg-plate px-4 py-2"
     >
       <StatusIcon kind={status === 'works' ? 'proven' : status} size={26} />
-      <Text as="strong" className="min-w-0 flex-1" numberOfLines={2}>
+      <Text as="strong" className="min-w-0 flex-1">
         {textOf(isBench ? ON_THE_BENCH : sentence)}
       </Text>
     </View>

@@ -12,7 +12,7 @@ export function Beside({ left, right }: { left: ReactNode; right: ReactNode }) {
       </>
     );
   return (
-    <View className="flex-row items-start gap-6">
+    <View className="beside flex-row items-start gap-6">
       <View className="min-w-0 flex-1 gap-4">{left}</View>
       <View className="min-w-0 flex-1 gap-4">{right}</View>
     </View>

@@ -46,7 +46,7 @@ export function Button({
       aria-disabled={disabled || waiting}
       disabled={disabled || waiting}
       onPress={onPress}
-      className={`${BUTTON_BOX} ${box} ${disabled ? 'opacity-40' : ''} ${grow ? 'flex-1' : ''}`}
+      className={`no-print ${BUTTON_BOX} ${box} ${disabled ? 'opacity-40' : ''} ${grow ? 'flex-1' : ''}`}
     >
       {waiting ? (
         <Busy label="Working" size="small" color={kind === 'main' ? tokens.plate : tokens.ink} />

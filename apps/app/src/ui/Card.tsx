@@ -11,7 +11,7 @@ export function Card({ title, aside, children }: { title?: string; aside?: React
       aria-label={title}
     >
       {title !== undefined && (
-        <View className="min-h-[50px] flex-row items-center justify-between gap-3 border-b border-line px-4">
+        <View className="min-h-[50px] flex-row flex-wrap content-center items-center justify-between gap-x-3 border-b border-line px-4">
           <Text as="head" role="heading" aria-level={2}>
             {title}
           </Text>

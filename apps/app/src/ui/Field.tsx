@@ -39,13 +39,14 @@ export function Field({
           id={id}
           aria-label={label}
           aria-invalid={problem !== undefined}
-          aria-describedby={problem ? `${id}-problem` : undefined}
+          aria-describedby={problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
+          {...(rest.onSubmitEditing && { dataSet: { ownEnter: '' } })}
           value={value}
           onChangeText={onChange}
           placeholderTextColor={soft}
           style={{ color: ink }}
           autoCorrect={false}
-          className={`min-h-[48px] min-w-0 flex-1 px-4 text-[18px] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
+          className={`min-h-[48px] min-w-0 flex-1 px-4 text-[1.125rem] text-ink ${mono ? 'font-figurebold' : 'font-word'}`}
         />
         {unit !== undefined && unit !== '' && (
           <Text as="mono" className="pr-4">
@@ -53,13 +54,22 @@ export function Field({
           </Text>
         )}
       </View>
-      {problem ? (
-        <Text as="fail" nativeID={`${id}-problem`}>
-          {problem}
-        </Text>
-      ) : (
-        hint && <Text as="small">{hint}</Text>
-      )}
+      <Below id={id} problem={problem} hint={hint} />
     </View>
   );
+}
+
+/** What is wrong with a field, else what may help to fill it. */
+function Below({ id, problem, hint }: { id: string; problem?: string; hint?: string }) {
+  if (problem)
+    return (
+      <Text as="fail" role="alert" nativeID={`${id}-problem`}>
+        {problem}
+      </Text>
+    );
+  return hint ? (
+    <Text as="small" nativeID={`${id}-hint`}>
+      {hint}
+    </Text>
+  ) : null;
 }

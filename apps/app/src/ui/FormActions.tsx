@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button';
+import { useFormKeys } from './useFormKeys';
 
 /** The foot of a form: store, whatever else it offers, and leave it. */
 export function FormActions({
@@ -18,15 +19,17 @@ export function FormActions({
   waiting: boolean;
   children?: ReactNode;
 }) {
+  const isOpen = !disabled && !waiting;
+  const { foot, store } = useFormKeys({ onStore, onCancel, isOpen, waiting });
   return (
-    <View className="flex-row flex-wrap gap-3">
+    <View ref={foot} className="flex-row flex-wrap gap-3">
       <Button
         label={label}
         kind="main"
         testID="store"
         disabled={disabled}
         waiting={waiting}
-        onPress={onStore}
+        onPress={store}
         grow
       />
       {children}

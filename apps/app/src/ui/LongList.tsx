@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import type { Rows } from './NearRows';
+import { useIsPrinting } from './printing';
 import { useGradually } from './useGradually';
 
 /** So many rows are simply drawn; of more, only those that are near what one sees. */
@@ -13,7 +14,8 @@ const Near = lazy(async () => ({
 
 /** A list of any length within a page that scrolls. */
 export function LongList<T>(rows: Rows<T>) {
-  if (rows.items.length <= DRAWN_WHOLE) return <AllRows {...rows} />;
+  const isPrinting = useIsPrinting();
+  if (isPrinting || rows.items.length <= DRAWN_WHOLE) return <AllRows {...rows} />;
   return (
     <Suspense fallback={<AllRows {...rows} items={rows.items.slice(0, DRAWN_WHOLE)} />}>
       <Near {...(rows as unknown as Rows<unknown>)} />

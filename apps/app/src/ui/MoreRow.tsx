@@ -28,7 +28,7 @@ export function MoreRow({
     >
       <View className="min-w-0 flex-1">
         <Text as="strong">{label}</Text>
-        <Text as="small" className={loud ? 'font-wordsemi text-wait' : ''} numberOfLines={2}>
+        <Text as="small" className={loud ? 'font-wordsemi text-wait' : ''}>
           {hint}
         </Text>
       </View>

@@ -3,8 +3,10 @@ import { ChevronLeft } from './icons';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { usePageTitle } from './pageTitle';
+import { Main } from './Main';
 import { useTokens } from './theme';
 import { Text } from './Text';
+import { isLargeText } from './useWide';
 import { GoTo } from './GoTo';
 
 /** A page that scrolls under its head, with room for what must stay in reach of the thumb below. */
@@ -23,18 +25,22 @@ export function Screen({
   pair?: boolean;
   children: ReactNode;
 }) {
+  const isLarge = isLargeText();
   return (
-    <View className="min-h-0 flex-1 bg-bone">
-      <ScrollView tabIndex={0} className="flex-1" contentContainerClassName="grow">
-        <View
-          className={`w-full gap-4 px-4 pb-6 pt-3 ${pair ? 'max-w-[1180px] self-center' : narrow ? 'max-w-[680px] self-center' : ''}`}
-        >
-          {head}
-          {children}
-        </View>
-      </ScrollView>
-      {dock}
-    </View>
+    <Main>
+      <View className="min-h-0 flex-1 bg-bone">
+        <ScrollView tabIndex={0} className="prints flex-1" contentContainerClassName="prints grow">
+          <View
+            className={`w-full gap-4 px-4 pb-6 pt-3 ${pair ? 'max-w-[1180px] self-center' : narrow ? 'max-w-[680px] self-center' : ''}`}
+          >
+            {head}
+            {children}
+          </View>
+          {isLarge && dock}
+        </ScrollView>
+        {!isLarge && dock}
+      </View>
+    </Main>
   );
 }
 

@@ -58,7 +58,7 @@ function PlainSelect({
           backgroundColor: plate,
           color: ink,
           fontFamily: FONTS.words,
-          fontSize: 17,
+          fontSize: '1.0625rem',
           padding: '8px 12px',
         }}
       >

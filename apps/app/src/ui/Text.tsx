@@ -4,15 +4,15 @@ import type { TextProps } from 'react-native';
 import { twMerge } from 'tailwind-merge';
 
 const STYLES = {
-  title: 'font-wordbold text-[26px] leading-[30px] text-ink',
-  head: 'font-wordbold text-[18px] leading-[23px] text-ink',
-  body: 'font-word text-[16px] leading-[22px] text-ink',
-  strong: 'font-wordsemi text-[16px] leading-[22px] text-ink',
-  soft: 'font-word text-[15px] leading-[20px] text-soft',
-  small: 'font-word text-[14px] leading-[18px] text-soft',
-  number: 'font-figurebold text-[17px] leading-[22px] text-ink',
-  mono: 'font-figure text-[15px] leading-[20px] text-soft',
-  fail: 'font-wordsemi text-[15px] leading-[20px] text-fail',
+  title: 'font-wordbold text-[1.625rem] leading-[1.875rem] text-ink',
+  head: 'font-wordbold text-[1.125rem] leading-[1.4375rem] text-ink',
+  body: 'font-word text-[1rem] leading-[1.375rem] text-ink',
+  strong: 'font-wordsemi text-[1rem] leading-[1.375rem] text-ink',
+  soft: 'font-word text-[0.9375rem] leading-[1.25rem] text-soft',
+  small: 'font-word text-[0.875rem] leading-[1.125rem] text-soft',
+  number: 'font-figurebold text-[1.0625rem] leading-[1.375rem] text-ink',
+  mono: 'font-figure text-[0.9375rem] leading-[1.25rem] text-soft',
+  fail: 'font-wordsemi text-[0.9375rem] leading-[1.25rem] text-fail',
 } as const;
 
 /** All text of the interface goes through here. Classes given win over those of the style. */

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useColorScheme, View } from 'react-native';
 import { vars } from 'nativewind';
 import { useSettings } from '../data/settings';
+import { useIsPrinting } from './printing';
 import { TOKENS, variables } from './tokens';
 import type { Scheme, Tokens } from './tokens';
 
@@ -12,7 +13,10 @@ const Theme = createContext<Scheme>('light');
 export function ThemeProvider({ children }: { children: ReactNode }) {
   const system = useColorScheme();
   const { theme } = useSettings();
-  const scheme: Scheme = theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme;
+  const isPrinting = useIsPrinting();
+  const chosen: Scheme = theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme;
+  // Paper is white whatever the screen is.
+  const scheme = isPrinting ? 'paper' : chosen;
   useEffect(() => {
     const { bone } = TOKENS[scheme];
     // What the browser draws round the page, and behind it where it is pulled.

@@ -1,5 +1,5 @@
 /**
- * Colours of the two looks. Everything on the screen takes its colour from here. What can be touched has a rim, which
+ * Colours of the two looks, and of paper. Everything on the screen takes its colour from here. What can be touched has a rim, which
  * stands out from any ground; what only groups has an edge.
  */
 export const TOKENS = {
@@ -32,6 +32,21 @@ export const TOKENS = {
     fail: '#F0876C',
     failwash: '#3B211A',
     wait: '#E0B24A',
+  },
+  paper: {
+    bone: '#FFFFFF',
+    plate: '#FFFFFF',
+    ink: '#000000',
+    soft: '#3C413C',
+    edge: '#8F8C84',
+    rim: '#6B675A',
+    line: '#BDBAB2',
+    accent: '#0B6A61',
+    wash: '#F2F2F0',
+    pass: '#2C6A34',
+    fail: '#AE3218',
+    failwash: '#FFFFFF',
+    wait: '#7D5900',
   },
 } as const;
 

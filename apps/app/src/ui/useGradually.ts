@@ -1,4 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
+import { useIsPrinting } from './printing';
 
 /** What a screen shows at once. */
 const FIRST = 12;
@@ -7,11 +8,12 @@ const STEP = 25;
 
 /** How much of a long list is drawn: a screenful at once, then more at a time until all are there. */
 export function useGradually(all: number): number {
+  const isPrinting = useIsPrinting();
   const [drawn, setDrawn] = useState(FIRST);
   useEffect(() => {
     if (drawn >= all) return;
     const next = setTimeout(() => startTransition(() => setDrawn(drawn + STEP)), 0);
     return () => clearTimeout(next);
   }, [drawn, all]);
-  return Math.min(drawn, all);
+  return isPrinting ? all : Math.min(drawn, all);
 }

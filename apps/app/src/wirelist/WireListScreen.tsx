@@ -14,7 +14,6 @@ import { Loaded } from '../data/Loaded';
 import { fileName, pickFile, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useKnown, WhoAmI } from '../data/WhoAmI';
 import { useJobId } from '../job/useJobId';
 import { AddWire } from '../job/AddWire';
 import { WireForm, wireText } from '../job/WireForm';
@@ -113,7 +112,6 @@ function readIn(view: JobView, text: string): Read {
 /** The change that a list would make, to be accepted; or every line that is wrong with it. */
 function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () => void }) {
   const saver = useSave(view);
-  const known = useKnown();
   if (read.kind === 'same') return <Text as="body">The list says what the job says. Nothing to change.</Text>;
   if (read.kind === 'refused')
     return (
@@ -135,14 +133,12 @@ function ReadIn({ view, read, onDone }: { view: JobView; read: Read; onDone: () 
         </Text>
       ))}
       {parts.length > 12 && <Text as="small">{`and ${parts.length - 12} more`}</Text>}
-      {!known && <WhoAmI />}
       <SaveNotice saver={saver} />
       <View className="flex-row gap-3">
         <Button
           label="Take the changes"
           kind="main"
           grow
-          disabled={!known}
           waiting={saver.saving}
           onPress={() => void saver.save(read.change, { then: onDone })}
         />
