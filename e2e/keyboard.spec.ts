@@ -103,11 +103,6 @@ test('a common is put on another rail, and back, with the keyboard alone', async
   await page.keyboard.press(back, { delay: 80 });
   await expect(page.getByRole('radio', { name: before })).toBeChecked();
 });
-  await expect(page.getByTestId('undo')).toBeVisible();
-  expect((await here(page)).words).not.toBe(before);
-  await page.keyboard.press('u');
-  await expect(page.getByRole('radio', { name: before })).toBeChecked();
-});
 
 test('a calibration is entered and stored with the keyboard alone', async ({ page }) => {
   await page.goto(`${BOARD}/point/pt-221/scale/calibrate`);
