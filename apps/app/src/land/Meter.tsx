@@ -19,8 +19,8 @@ export function Meter({
   const loose = reading.floating.length > 0;
   return (
     <View role="group" aria-label="Meter" className="rounded-plate bg-ink px-4 py-2.5">
-      <View className="flex-row items-center gap-3">
-        <View className="min-w-0 flex-1">
+      <View className="flex-row flex-wrap items-center gap-x-3">
+        <View className="min-w-[6.5rem] flex-1">
           <Text as="small" className="text-plate">
             <Text as="small" className="font-figurebold text-plate">
               {'+ '}

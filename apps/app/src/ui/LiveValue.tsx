@@ -19,8 +19,8 @@ export const LiveValue = memo(function LiveValue({
   long?: boolean;
 }) {
   return (
-    <View className={long ? 'gap-0.5' : 'flex-row items-baseline justify-between gap-3'}>
-      <Text as="small" className={long ? '' : 'min-w-0 flex-1'}>
+    <View className={long ? 'gap-0.5' : 'flex-row flex-wrap items-baseline justify-between gap-x-3'}>
+      <Text as="small" className={long ? '' : 'min-w-[40%] flex-1'}>
         {name}
       </Text>
       {flag !== undefined ? (
