@@ -5,6 +5,7 @@ import path from 'node:path';
 import process from 'node:process';
 import { clearInterval, setInterval } from 'node:timers';
 import { compressAll } from './compress.mjs';
+import { writeNotices } from './notices.mjs';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -87,7 +88,14 @@ export function install() {
 export function build() {
   return unlessDone(
     'build',
-    ['apps/app', 'packages', 'package-lock.json', 'scripts/compress.mjs', 'scripts/serviceWorker.mjs'],
+    [
+      'apps/app',
+      'packages',
+      'package-lock.json',
+      'scripts/compress.mjs',
+      'scripts/notices.mjs',
+      'scripts/serviceWorker.mjs',
+    ],
     'apps/app/dist/index.html',
     async () => {
       console.error('Building the interface: 1 to 4 minutes on a laptop, 8 on a slow machine …');
@@ -111,6 +119,7 @@ export function build() {
       // Only here, for its packages may not be installed before.
       const { buildServiceWorker } = await import('./serviceWorker.mjs');
       await buildServiceWorker(path.join(ROOT, 'apps/app/worker/serviceWorker.ts'), dist);
+      writeNotices(ROOT, dist);
       await compressAll(dist);
       console.error(
         `Built in ${Math.round((Date.now() - started) / 1000)} s; it is built again only after a change.`,

@@ -21,6 +21,7 @@ import { Notice } from '../ui/Notice';
 import { Beside } from '../ui/Beside';
 import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
+import { Text } from '../ui/Text';
 import { JobForm } from './JobForm';
 import { useJobId } from './useJobId';
 
@@ -55,6 +56,7 @@ export function AboutScreen() {
               <MoreRow first={false} to="/tools" label="Tools" hint="calculators that need no job" />
             </Card>
             <DeviceCard />
+            <Notices />
             {job.data && <RemoveCard view={job.data} />}
           </>
         }
@@ -88,6 +90,13 @@ function FileCard({ view }: { view: JobView }) {
     </Card>
   );
 }
+
+/** Where the licences of what others made are read. */
+const Notices = () => (
+  <a href="/notices.txt" target="_blank" rel="noreferrer" style={{ padding: '12px 16px' }}>
+    <Text as="small">Software and fonts of others in Key Post, with their licences</Text>
+  </a>
+);
 
 function DeviceCard() {
   const { by, theme } = useSettings();
