@@ -94,7 +94,9 @@ function FileCard({ view }: { view: JobView }) {
 /** Where the licences of what others made are read. */
 const Notices = () => (
   <a href="/notices.txt" target="_blank" rel="noreferrer" style={{ padding: '12px 16px' }}>
-    <Text as="small">Software and fonts of others in Key Post, with their licences</Text>
+    <Text as="small" className="text-accent underline">
+      Software and fonts of others in Key Post, with their licences
+    </Text>
   </a>
 );
 
