@@ -5,7 +5,7 @@ import { Conflict } from './Conflict';
 import { SaveNotice } from './SaveNotice';
 import type { Saver } from './useSave';
 
-/** The foot of a form that edits a stored row: who edits, who was first, why it was not stored, and the buttons. */
+/** The foot of a form that edits a stored row: who was first, why it was not stored, and the buttons. */
 export function FormFoot({
   view,
   saver,

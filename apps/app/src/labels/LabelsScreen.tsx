@@ -1,12 +1,13 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { JobView } from '@keypost/api';
-import { JobIndex } from '@keypost/core/job';
+import type { JobIndex } from '@keypost/core/job';
 import { z } from 'zod';
 import { useDraftState } from '../data/drafts';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { fileName, saveFile } from '../data/saveFile';
+import { useIndex } from '../data/useIndex';
 import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -52,7 +53,7 @@ function wrongWith(address: string): string | undefined {
 }
 
 /** What is asked of a sheet of labels. */
-function useAsked(view: JobView) {
+function useQuestions(view: JobView) {
   const [address, setAddress] = useDraftState(`${view.id}.labels`, z.string(), window.location.origin);
   const [moduleId, setModuleId] = useState(ALL);
   const [size, setSize] = useState<keyof typeof LABEL_SIZES>('large');
@@ -61,10 +62,15 @@ function useAsked(view: JobView) {
 
 function Labels({ view }: { view: JobView }) {
   const { ink, plate } = useTokens();
-  const of = useAsked(view);
+  const of = useQuestions(view);
+  const index = useIndex(view);
   const { address, moduleId, size, problem } = of;
-  const labels = problem === undefined ? labelsOf(view, new URL(address).origin, moduleId) : [];
-  const pages = labelPages(labels, LABEL_SIZES[size]);
+  const origin = problem === undefined ? new URL(address).origin : undefined;
+  const labels = useMemo(
+    () => (origin && index ? labelsOf(view.id, index, origin, moduleId) : []),
+    [view.id, index, origin, moduleId],
+  );
+  const pages = useMemo(() => labelPages(labels, LABEL_SIZES[size]), [labels, size]);
   const save = () =>
     pages.forEach((page, i) =>
       saveFile(fileName(`labels ${view.content.name} ${i + 1}`, 'svg'), 'image/svg+xml', page),
@@ -74,7 +80,7 @@ function Labels({ view }: { view: JobView }) {
       <View className="no-print">
         <Card title="What stands on them">
           <Row first className="gap-4">
-            <Asked view={view} of={of} />
+            <Questions view={view} of={of} />
             <View className="flex-row flex-wrap gap-3">
               <Button
                 label={`Print ${labels.length}`}
@@ -108,12 +114,12 @@ function Labels({ view }: { view: JobView }) {
   );
 }
 
-function Asked({
+function Questions({
   view,
   of: { address, setAddress, moduleId, setModuleId, size, setSize, problem },
 }: {
   view: JobView;
-  of: ReturnType<typeof useAsked>;
+  of: ReturnType<typeof useQuestions>;
 }) {
   return (
     <>
@@ -152,9 +158,8 @@ function Asked({
   );
 }
 
-function labelsOf(view: JobView, origin: string, moduleId: string): Label[] {
-  const index = new JobIndex(view.content);
-  return view.content.points
+function labelsOf(jobId: string, index: JobIndex, origin: string, moduleId: string): Label[] {
+  return index.job.points
     .filter((point) => moduleId === ALL || index.placeOf(point)?.moduleId === moduleId)
-    .map(({ id, tag, name }) => ({ tag, name, address: `${origin}/job/${view.id}/point/${id}` }));
+    .map(({ id, tag, name }) => ({ tag, name, address: `${origin}/job/${jobId}/point/${id}` }));
 }

@@ -46,8 +46,7 @@ export function useFormKeys({
       const inField = target instanceof HTMLInputElement && target.dataset['ownEnter'] === undefined;
       if (key !== 'Enter' || !inField || !isOpen) return;
       event.preventDefault();
-      onStore();
-      lookForWrong(foot.current);
+      store();
     };
     form?.addEventListener('keydown', pressed);
     return () => form?.removeEventListener('keydown', pressed);

@@ -1,7 +1,10 @@
 import { useWindowDimensions } from 'react-native';
 
-/** Size of text that the browser was told to use, against the usual 16 px. */
-const textScale = (): number => parseFloat(getComputedStyle(document.documentElement).fontSize) / 16 || 1;
+let scale: number | undefined;
+
+/** Size of text that the browser was told to use, against the usual 16 px. Asked once: it makes the browser lay out. */
+const textScale = (): number =>
+  (scale ??= parseFloat(getComputedStyle(document.documentElement).fontSize) / 16 || 1);
 
 /** Whether there is room for panes beside each other. */
 export function useWide(): boolean {

@@ -1,4 +1,5 @@
 export { REGION_TEXT, rowChanges, rowWords } from './rowText.ts';
+export { nothing } from './landStep.ts';
 export type { LandStep } from './landStep.ts';
 export { changedText, stampName } from './stampText.ts';
 export { landSteps, stampedSteps } from './steps.ts';

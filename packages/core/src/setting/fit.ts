@@ -4,7 +4,7 @@ import type { FitCheck, PlateFact } from '../catalog/index.ts';
 import type { Point } from '../model/index.ts';
 import { KEPT_STYLE, parseIn, written } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
-import { stampedSteps } from '../presentation/index.ts';
+import { nothing, stampedSteps } from '../presentation/index.ts';
 import type { JobIndex } from '../job/index.ts';
 import type { StampedStep } from '../presentation/index.ts';
 
@@ -20,7 +20,7 @@ export function fitSteps(index: JobIndex, point: Point): StampedStep[] {
     checks.map((check) => ({
       key: keyOf(check),
       title: say('step.fit', { check: check.title }),
-      about: () => ({}),
+      about: nothing,
       detail: say('step.fit-reason', { reason: check.reason }),
       ...(check.caution && { caution: say('step.own-caution', { caution: check.caution }) }),
     })),
