@@ -42,6 +42,8 @@ export interface ReadFunction {
   readonly name: string;
   readonly returns: Kind;
   readonly inputs: readonly string[];
+  /** The type of everything that it declares. */
+  readonly kinds: ReadonlyMap<string, string>;
   readonly call: (given: Readonly<Record<string, number>>) => number;
 }
 
@@ -202,6 +204,7 @@ export function readFunction(text: string): ReadFunction {
     name,
     returns,
     inputs,
+    kinds: reader.kinds,
     call: (given) => {
       for (const [key, kind] of reader.kinds) reader.memory.set(key, as(kind, given[key] ?? 0));
       for (const input of inputs) if (given[input] === undefined) throw new Error(`${input} is not given`);
@@ -209,19 +212,4 @@ export function readFunction(text: string): ReadFunction {
       return Number(reader.memory.get(name));
     },
   };
-}
-
-/** Reads a call `Result := Name(A := 1.0, B := 2);` into its numbers; the counts stand as a name. */
-export function readCall(text: string): { name: string; given: Record<string, number> } {
-  const match = /^(\w+) := (\w+)\((.*)\);\s*$/s.exec(text.trim());
-  if (!match) throw new Error(`No call: ${text}`);
-  const given = Object.fromEntries(
-    sure(match[3])
-      .split(', ')
-      .map((part) => {
-        const [key, value] = part.split(' := ');
-        return [sure(key), Number(value)] as const;
-      }),
-  );
-  return { name: sure(match[2]), given };
 }

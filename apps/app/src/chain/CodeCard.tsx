@@ -1,7 +1,9 @@
 import { textOf } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
+import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { fileName, saveFile } from '../data/saveFile';
+import { fileName } from '@keypost/core/lists';
+import { saveFile } from '../data/saveFile';
 import { ShareButton } from '../tools/ShareButton';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -27,16 +29,26 @@ export function CodeCard({
   xml: () => string;
 }) {
   const { ink } = useTokens();
+  const [room, setRoom] = useState(Infinity);
+  const [long, setLong] = useState(0);
   const icon = <Download size={20} color={ink} />;
   return (
     <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
         {unfit.length > 0 && <Notice>{unfit.map((message) => textOf(message)).join('\n')}</Notice>}
-        <ScrollView horizontal tabIndex={0} role="region" aria-label="Text of the code">
+        <ScrollView
+          horizontal
+          tabIndex={0}
+          role="region"
+          aria-label="Text of the code"
+          onLayout={({ nativeEvent }) => setRoom(nativeEvent.layout.width)}
+          onContentSizeChange={setLong}
+        >
           <Text as="mono" selectable className="text-[0.8125rem] leading-[1.1875rem] text-ink">
             {text.trimEnd()}
           </Text>
         </ScrollView>
+        {long > room + 1 && <Text as="small">Lines go on to the right: move the text sideways.</Text>}
         <View className="flex-row flex-wrap gap-3">
           <ShareButton title={title} text={text} label="Share" />
           <Button

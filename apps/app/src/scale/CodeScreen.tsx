@@ -2,10 +2,11 @@ import { refusalText } from '../data/refusalText';
 import { textOf } from '@keypost/core/messages';
 import {
   blockParameters,
-  codeText,
   codeRequest,
   plcCode,
   plcOpenXml,
+  pointProgram,
+  printProgram,
   unfitNumbers,
 } from '@keypost/core/scaling';
 import { JobProblem } from '@keypost/core/model';
@@ -77,8 +78,8 @@ function Code({ point, made }: { point: OpenPoint; made: PointChain }) {
 function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKind; name: string }) {
   const made = useMemo(() => {
     try {
-      const code = plcCode(request, kind);
-      return { text: codeText(request, kind), fn: code.fn, unfit: unfitNumbers(code) };
+      const program = pointProgram(request, kind);
+      return { text: printProgram(program), program, unfit: unfitNumbers(plcCode(request, kind)) };
     } catch (error) {
       if (error instanceof JobProblem) return refusalText(error);
       throw error;
@@ -91,7 +92,7 @@ function TextCard({ request, kind, name }: { request: CodeRequest; kind: CodeKin
       file={`${request.tag} ${kind}`}
       text={made.text}
       unfit={made.unfit}
-      xml={() => plcOpenXml(name, [made.fn], now())}
+      xml={() => plcOpenXml(name, made.program, now())}
     />
   );
 }

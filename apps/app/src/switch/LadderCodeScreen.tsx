@@ -1,5 +1,5 @@
-import { plcOpenXml, printBlock } from '@keypost/core/scaling';
-import { FLAWS, ladderCode } from '@keypost/core/switching';
+import { plcOpenXml, printProgram } from '@keypost/core/scaling';
+import { FLAWS, ladderProgram } from '@keypost/core/switching';
 import type { Flaw, LadderExecuted, PointLadder, RealType } from '@keypost/core/switching';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -47,8 +47,8 @@ function Written({
   onType: (type: RealType) => void;
 }) {
   const { tag } = point.analysis.context.point;
-  const block = useMemo(() => ladderCode({ tag, unit }, ladder, type), [tag, unit, ladder, type]);
-  const text = useMemo(() => printBlock(block), [block]);
+  const program = useMemo(() => ladderProgram({ tag, unit }, ladder, type), [tag, unit, ladder, type]);
+  const text = useMemo(() => printProgram(program), [program]);
   return (
     <>
       {findings.length > 0 && (
@@ -70,7 +70,7 @@ function Written({
         title={`Alarms of ${tag}`}
         file={`${tag} alarms ${type}`}
         text={text}
-        xml={() => plcOpenXml(point.view.content.name, [block], now())}
+        xml={() => plcOpenXml(point.view.content.name, program, now())}
       />
     </>
   );

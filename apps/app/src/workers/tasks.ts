@@ -11,8 +11,8 @@ import { analyse } from '@keypost/core/analysis';
 import { dictionaryOf, faultPairs, sharedParts } from '@keypost/core/fault';
 import type { Dictionary, FaultPair, Seen, SharedPart } from '@keypost/core/fault';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
-import { executeLadder } from '@keypost/core/switching';
-import type { LadderExecuted, LadderExecution } from '@keypost/core/switching';
+import { executeLadder, jobProgram } from '@keypost/core/switching';
+import type { JobProgram, LadderExecuted, LadderExecution, RealType } from '@keypost/core/switching';
 import { JobIndex } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import type {
@@ -39,6 +39,8 @@ export interface Tasks {
   sweep: { given: { job: JobContent; pointId: string }; answer: Sweep };
   /** Code for the controller, executed over every count. */
   execute: { given: { request: CodeRequest; kind: CodeKind }; answer: Execution };
+  /** One program for the controller with all points. */
+  jobProgram: { given: { job: JobContent; type: RealType }; answer: JobProgram };
   /** An alarm ladder's code, executed beside it. */
   executeLadder: { given: LadderExecution; answer: LadderExecuted };
   /** What a point shows with each thing that can be wrong. */
@@ -105,6 +107,9 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
       plusMinus: budgetAt(analysis, made, value).worst,
     }));
     return yield* sweepChain(made.chain, knots);
+  },
+  *jobProgram({ job, type }) {
+    return yield* jobProgram(new JobIndex(job), type);
   },
   *executeLadder(given) {
     return yield* executeLadder(given);

@@ -2,6 +2,17 @@ import { written } from '../units/index.ts';
 
 /** Sentences of values that arrive as data, by code. */
 export const SCALING_DATA = {
+  'scaling.code-raw': ({ tag }: { tag: string }) => `${tag}, counts of the converter: give it its address`,
+  'scaling.code-constant': ({ name, unit }: { name: string; unit: string }) =>
+    name === 'Cut'
+      ? 'share below which it is zero'
+      : name.startsWith('Raw')
+        ? `counts at the ${name === 'RawLow' ? 'bottom' : 'top'} of the range`
+        : `value at the ${name === 'ValueLow' ? 'bottom' : 'top'} of the range, ${unit}`,
+  'scaling.code-program': ({ tags }: { tags: readonly string[] }) =>
+    tags.length === 1
+      ? `Scales ${tags[0]}. Check the first value against a meter before anything acts on it.`
+      : `Scales ${tags.length} points: ${tags.join(', ')}. Check the first value of each against a meter before anything acts on it.`,
   'scaling.no-value': 'no value',
   'scaling.bits-of-process-data': ({
     bitOffset,

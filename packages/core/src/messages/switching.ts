@@ -25,6 +25,8 @@ interface PointInRange {
 
 /** Sentences by code. */
 export const SWITCHING = {
+  'switching.code-program': ({ tag }: { tag: string }) =>
+    `Alarms of ${tag}. No alarm of a controller takes the place of a safety function.`,
   'switching.two-readings': 'Two readings are the least.',
   'switching.six-readings': ({ least }: { least: number }) =>
     `${least} readings are the least: fewer do not tell a trend from scatter.`,

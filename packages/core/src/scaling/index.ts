@@ -16,14 +16,22 @@ export type { Execution } from './plcCode/execute.ts';
 export { plcCode } from './plcCode/generate.ts';
 export type { CodeKind, CodeRequest } from './plcCode/codeRequest.ts';
 export { unfitNumbers } from './plcCode/unfit.ts';
-export { printBlock } from './plcCode/print.ts';
+export { printProgram } from './plcCode/print.ts';
 export { compileBlock } from './plcCode/run.ts';
 export * as plc from './plcCode/program.ts';
-export type { Expression, Instance, PlcBlock, Statement, Variable } from './plcCode/program.ts';
+export type {
+  Expression,
+  Instance,
+  PlcBlock,
+  PlcFunction,
+  PlcProgram,
+  Statement,
+  Variable,
+} from './plcCode/program.ts';
 export { plcOpenXml } from './plcCode/plcOpen.ts';
 export { chainOf, isMeasured } from './pointChain.ts';
 export type { PointChain } from './pointChainTypes.ts';
-export { blockParameters, codeText, codeRequest } from './pointCode.ts';
+export { blockParameters, codeRequest, pointProgram, scaledPart } from './pointCode.ts';
 export { RAW_FORMATS, countsOf, findRawFormat, resolutionOf, valueOfCounts } from './rawFormats.ts';
 export { givenSignal } from './givenSignal.ts';
 export type { GivenSignal } from './givenSignal.ts';

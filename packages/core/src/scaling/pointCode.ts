@@ -1,3 +1,4 @@
+import { sure } from '../lists/index.ts';
 import { say, textOf } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { SignalChain } from './chain.ts';
@@ -5,9 +6,9 @@ import type { PointChain } from './pointChainTypes.ts';
 import { plain } from '../units/index.ts';
 import { exactCounts } from './rawFormats.ts';
 import { plcCode } from './plcCode/generate.ts';
-import type { CodeKind, CodeRequest } from './plcCode/codeRequest.ts';
-import { printCall, printFunction } from './plcCode/print.ts';
+import type { CodeKind, CodeRequest, PlcCode } from './plcCode/codeRequest.ts';
 import { identifier } from './plcCode/program.ts';
+import type { Call, Constant, PlcProgram, PlcType, Variable } from './plcCode/program.ts';
 import { unfitNumbers } from './plcCode/unfit.ts';
 
 /** What code a point's chain needs: the counts at both ends of the range, the value, and its shape. */
@@ -49,13 +50,63 @@ export const programEnds = ({
     ? { low: controller.curve.at(range.low), high: controller.curve.at(range.high) }
     : { low: controller.low, high: controller.high };
 
-/** The text that goes into the controller: the function, and its call with the point's constants. */
-export function codeText(request: CodeRequest, kind: CodeKind): string {
-  const code = plcCode(request, kind);
+/** What scaling a point adds to a program: the variable for its counts, its constants, its value, and the call. */
+export interface ScaledPart {
+  readonly constants: readonly Constant[];
+  readonly variables: readonly Variable[];
+  readonly call: Call;
+  /** The variable with the value. */
+  readonly value: Variable;
+}
+
+/** Scales a point within a program. Its constants are declared, so that nothing but the counts is left to be joined. */
+export function scaledPart(request: CodeRequest, code: PlcCode): ScaledPart {
   const id = identifier(request.tag);
-  const unfit = unfitNumbers(code).map((message) => `(* ${textOf(message)} *)\n`);
-  const result = code.factor === 1 ? `${id}_Value` : `${id}_Times${code.factor}`;
-  return `${unfit.join('')}${printFunction(code.fn)}\n${printCall(code.fn, result, { Raw: `${id}_Raw`, ...code.constants })}`;
+  const { unit } = request.value;
+  const type = (input: string): PlcType => sure(code.fn.inputs.find(({ name }) => name === input)).type;
+  const value: Variable = {
+    name: code.factor === 1 ? `${id}_Value` : `${id}_Times${code.factor}`,
+    type: code.fn.returns,
+    comment: code.factor === 1 ? `${request.tag}, ${unit}` : `${request.tag}, ${unit} times ${code.factor}`,
+  };
+  const constants = Object.entries(code.constants).map(([name, number]) => ({
+    name: `${id}_${name}`,
+    type: type(name),
+    value: number,
+    comment: textOf(say('scaling.code-constant', { name, unit })),
+  }));
+  return {
+    constants,
+    value,
+    variables: [
+      {
+        name: `${id}_Raw`,
+        type: type('Raw'),
+        comment: textOf(say('scaling.code-raw', { tag: request.tag })),
+      },
+      value,
+    ],
+    call: {
+      kind: 'function',
+      fn: code.fn,
+      result: value.name,
+      given: Object.fromEntries(code.fn.inputs.map(({ name }) => [name, `${id}_${name}`] as const)),
+    },
+  };
+}
+
+/** The program that scales one point. @throws JobProblem as `plcCode`. */
+export function pointProgram(request: CodeRequest, kind: CodeKind): PlcProgram {
+  const code = plcCode(request, kind);
+  const { constants, variables, call } = scaledPart(request, code);
+  const unfit = unfitNumbers(code).map((message) => ` ${textOf(message)}`);
+  return {
+    name: `Point_${identifier(request.tag)}`,
+    comment: `${textOf(say('scaling.code-program', { tags: [request.tag] }))}${unfit.join('')}`,
+    constants,
+    variables,
+    calls: [call],
+  };
 }
 
 /**

@@ -5,14 +5,15 @@ import { say } from '../../messages/index.ts';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { allSet, meterJob } from '../../../test/settingJobs.ts';
 import { after } from '../../../test/jobs.ts';
-import { readCall, readFunction } from '../../../test/structuredText.ts';
+import { readProgram } from '../../../test/structuredProgram.ts';
+import { readFunction } from '../../../test/structuredText.ts';
 import type { JobContent } from '../../model/collections.ts';
 import { JobProblem } from '../../model/problem.ts';
 import { Scaling } from '../../model/scaling.ts';
 import { analyse } from '../../analysis/analysis.ts';
 import { JobIndex } from '../../job/jobIndex.ts';
 import { engineeringOf } from '../chain.ts';
-import { blockParameters, codeText, codeRequest } from '../pointCode.ts';
+import { blockParameters, codeRequest, pointProgram } from '../pointCode.ts';
 import { chainOf } from '../pointChain.ts';
 import type { PointChain } from '../pointChainTypes.ts';
 import { executeAll } from './execute.ts';
@@ -21,7 +22,7 @@ import { exactValue, rawType } from './codeRequest.ts';
 import type { CodeKind, CodeRequest } from './codeRequest.ts';
 import { plcCode } from './generate.ts';
 import { plcOpenXml } from './plcOpen.ts';
-import { literal } from './print.ts';
+import { literal, printProgram } from './print.ts';
 import { identifier } from './program.ts';
 import { compileFunction } from './run.ts';
 import { unfitNumbers } from './unfit.ts';
@@ -36,6 +37,8 @@ const REQUEST: CodeRequest = {
   decimals: 1,
 };
 
+const codeText = (request: CodeRequest, kind: CodeKind): string => printProgram(pointProgram(request, kind));
+
 function executed(request: CodeRequest, kind: CodeKind): Execution {
   const run = executeAll(request, plcCode(request, kind));
   for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
@@ -43,12 +46,10 @@ function executed(request: CodeRequest, kind: CodeKind): Execution {
 
 /** Text of the function and of its call, read back. */
 function readBack(request: CodeRequest, kind: CodeKind) {
-  const text = codeText(request, kind);
-  const end = text.indexOf('END_FUNCTION') + 'END_FUNCTION'.length;
-  const fn = readFunction(text.slice(0, end));
-  const { name, given } = readCall(text.slice(end));
-  expect(name).toBe(fn.name);
-  return (counts: number): number => fn.call({ ...given, Raw: counts });
+  const { cycle, kinds } = readProgram(codeText(request, kind));
+  const raw = sure([...kinds.keys()].find((name) => name.endsWith('_Raw')));
+  const value = sure([...kinds.keys()].find((name) => /_(?:Value|Times\d+)$/.test(name)));
+  return (counts: number): number => sure(cycle({ [raw]: counts }).get(value));
 }
 
 const job = (scaling: Parameters<typeof Scaling.parse>[0], table = false): JobContent => {
@@ -266,7 +267,9 @@ describe('integers executed over every count', () => {
     expect(unfitNumbers(plcCode(wide, 'naive16')).map(said)).toEqual([
       'scaling.number-unfit value=65535 type=INT',
     ]);
-    expect(codeText(wide, 'naive16')).toMatch(/^\(\* 65535 does not fit into INT\. \*\)\nFUNCTION/);
+    expect(codeText(wide, 'naive16')).toMatch(
+      /PROGRAM Point_FT_220\n\(\* .*65535 does not fit into INT\. \*\)/,
+    );
     expect(unfitNumbers(plcCode(wide, 'naive32'))).toEqual([]);
     const table = [
       { in: 0, out: 0 },
@@ -295,8 +298,9 @@ describe('the text itself', () => {
   test('declares, computes, and is called with the constants of the point', () => {
     const text = codeText(REQUEST, 'REAL');
     expect(text).toContain('FUNCTION ScaleLinear : REAL');
+    expect(text).toContain('FT_220_RawHigh : REAL := 27648.0; (* counts at the top of the range *)');
     expect(text).toContain(
-      'FT_220_Value := ScaleLinear(Raw := FT_220_Raw, RawLow := 0.0, RawHigh := 27648.0, ValueLow := 0.0, ValueHigh := 40.0);',
+      'FT_220_Value := ScaleLinear(Raw := FT_220_Raw, RawLow := FT_220_RawLow, RawHigh := FT_220_RawHigh, ValueLow := FT_220_ValueLow, ValueHigh := FT_220_ValueHigh);',
     );
     expect(blockParameters(REQUEST)).toContainEqual({ name: say('scaling.value-top'), value: '40 m³/h' });
   });
@@ -341,11 +345,13 @@ describe('the text itself', () => {
   });
 
   test('PLCopen XML is well-formed and holds every function whole', () => {
-    const functions = [
-      plcCode({ ...REQUEST, shape: 'root', cut: 0.05 }, 'REAL').fn,
-      plcCode(REQUEST, 'safe').fn,
-    ];
-    const xml = plcOpenXml('Tern <Rock> & hall', functions, '2026-01-02T03:04:05.678Z');
+    const program = pointProgram({ ...REQUEST, shape: 'root', cut: 0.05 }, 'REAL');
+    const other = pointProgram(REQUEST, 'safe');
+    const functions = [program, other].flatMap(({ calls }) =>
+      calls.flatMap((call) => (call.kind === 'function' ? [call.fn] : [])),
+    );
+    const both = { ...program, calls: [...program.calls, ...other.calls] };
+    const xml = plcOpenXml('Tern <Rock> & hall', both, '2026-01-02T03:04:05.678Z');
     expect(XMLValidator.validate(xml)).toBe(true);
     const { project } = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '' }).parse(xml) as {
       project: {
@@ -373,8 +379,8 @@ describe('the text itself', () => {
     expect(project.contentHeader.name).toBe('Tern <Rock> & hall');
     expect(Object.keys(project.contentHeader.coordinateInfo)).toEqual(['fbd', 'ld', 'sfc']);
     expect(project.instances).toHaveProperty('configurations');
-    expect(project.types.pous.pou).toHaveLength(2);
-    project.types.pous.pou.forEach((pou, i) => {
+    expect(project.types.pous.pou).toHaveLength(3);
+    project.types.pous.pou.slice(0, 2).forEach((pou, i) => {
       const fn = nth(functions, i);
       expect(pou).toMatchObject({ name: fn.name, pouType: 'function' });
       expect(pou.interface.returnType).toHaveProperty(fn.returns);

@@ -1,6 +1,6 @@
 import { XMLBuilder } from 'fast-xml-parser';
-import { printBlockBody, printBody } from './print.ts';
-import type { Instance, PlcBlock, PlcFunction, Variable } from './program.ts';
+import { calledBy, instancesOf, literal, printBlockBody, printBody, printCalls } from './print.ts';
+import type { Constant, Instance, PlcBlock, PlcFunction, PlcProgram, Variable } from './program.ts';
 
 const BUILDER = new XMLBuilder({
   ignoreAttributes: false,
@@ -10,18 +10,37 @@ const BUILDER = new XMLBuilder({
   suppressBooleanAttributes: false,
 });
 
+const XHTML = 'http://www.w3.org/1999/xhtml';
+
 const scale = { scaling: { '@x': '1', '@y': '1' } };
 
+const words = (text: string | undefined) =>
+  text ? { documentation: { xhtml: { '@xmlns': XHTML, '#text': text } } } : {};
+
 const variables = (list: readonly Variable[]) => ({
-  variable: list.map(({ name, type }) => ({ '@name': name, type: { [type]: '' } })),
+  variable: list.map(({ name, type, comment }) => ({
+    '@name': name,
+    type: { [type]: '' },
+    ...words(comment),
+  })),
 });
 
-const instances = (list: readonly Instance[]) => ({
+const constants = (list: readonly Constant[]) => ({
+  '@constant': 'true',
+  variable: list.map(({ name, type, value, comment }) => ({
+    '@name': name,
+    type: { [type]: '' },
+    initialValue: { simpleValue: { '@value': literal(value, type) } },
+    ...words(comment),
+  })),
+});
+
+const instances = (list: readonly { readonly name: string; readonly type: string }[]) => ({
   variable: list.map(({ name, type }) => ({ '@name': name, type: { derived: { '@name': type } } })),
 });
 
 const bodyOf = (text: string) => ({
-  ST: { xhtml: { '@xmlns': 'http://www.w3.org/1999/xhtml', '#text': text } },
+  ST: { xhtml: { '@xmlns': XHTML, '#text': text } },
 });
 
 const functionPou = (fn: PlcFunction) => ({
@@ -33,6 +52,7 @@ const functionPou = (fn: PlcFunction) => ({
     ...(fn.locals.length && { localVars: variables(fn.locals) }),
   },
   body: bodyOf(printBody(fn)),
+  ...words(fn.comment),
 });
 
 /** Whether a power cut leaves what an instance keeps. */
@@ -55,14 +75,35 @@ function blockPou(block: PlcBlock) {
       ...(locals.length && { localVars: locals }),
     },
     body: bodyOf(printBlockBody(block)),
+    ...words(block.comment),
   };
 }
 
+function programPou(program: PlcProgram) {
+  const called = instancesOf(program);
+  const locals = [
+    ...(program.constants.length ? [constants(program.constants)] : []),
+    ...(program.variables.length ? [variables(program.variables)] : []),
+    ...(called.length ? [instances(called)] : []),
+  ];
+  return {
+    '@name': program.name,
+    '@pouType': 'program',
+    interface: { ...(locals.length && { localVars: locals }) },
+    body: bodyOf(printCalls(program)),
+    ...words(program.comment),
+  };
+}
+
+/** How often the program is called, as the document proposes it. */
+const CYCLE = 'T#100ms';
+
 /**
- * Functions and function blocks as an open PLCopen XML document (IEC 61131-10; scheme tc6_0201), to be brought into a controller's project.
+ * A program with all that it calls as an open PLCopen XML document (IEC 61131-10; scheme tc6_0201), to be brought into
+ * a controller's project.
  * @param at when it was made, ISO 8601; the core has no clock.
  */
-export function plcOpenXml(project: string, units: readonly (PlcFunction | PlcBlock)[], at: string): string {
+export function plcOpenXml(project: string, program: PlcProgram, at: string): string {
   const stamp = at.replace(/\.\d+Z$/, 'Z');
   return BUILDER.build({
     '?xml': { '@version': '1.0', '@encoding': 'utf-8' },
@@ -82,10 +123,28 @@ export function plcOpenXml(project: string, units: readonly (PlcFunction | PlcBl
       types: {
         dataTypes: '',
         pous: {
-          pou: units.map((unit) => ('returns' in unit ? functionPou(unit) : blockPou(unit))),
+          pou: [
+            ...calledBy(program).map((unit) => ('returns' in unit ? functionPou(unit) : blockPou(unit))),
+            programPou(program),
+          ],
         },
       },
-      instances: { configurations: '' },
+      instances: {
+        configurations: {
+          configuration: {
+            '@name': 'Controller',
+            resource: {
+              '@name': 'Processor',
+              task: {
+                '@name': 'Cycle',
+                '@interval': CYCLE,
+                '@priority': '1',
+                pouInstance: { '@name': `Run_${program.name}`, '@typeName': program.name },
+              },
+            },
+          },
+        },
+      },
     },
   });
 }

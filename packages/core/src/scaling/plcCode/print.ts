@@ -1,4 +1,13 @@
-import type { Expression, Instance, PlcBlock, PlcFunction, PlcType, Statement, Variable } from './program.ts';
+import type {
+  Expression,
+  Instance,
+  PlcBlock,
+  PlcFunction,
+  PlcProgram,
+  PlcType,
+  Statement,
+  Variable,
+} from './program.ts';
 
 const isReal = (type: PlcType): boolean => type === 'REAL' || type === 'LREAL';
 
@@ -133,11 +142,11 @@ const declaredInstances = (keyword: string, instances: readonly Instance[]): str
   instances.length ? [keyword, ...instances.map(({ name, type }) => `  ${name} : ${type};`), 'END_VAR'] : [];
 
 /** A function block as Structured Text of IEC 61131-3. */
-export function printBlock(block: PlcBlock): string {
+function printBlock(block: PlcBlock): string {
   const isKept = ({ kept }: Instance): boolean => kept ?? false;
   return [
     `FUNCTION_BLOCK ${block.name}`,
-    `(* ${block.comment} *)`,
+    `(* ${plainComment(block.comment)} *)`,
     ...declared('VAR_INPUT', block.inputs),
     ...declared('VAR_OUTPUT', block.outputs),
     ...declared('VAR', block.locals),
@@ -152,22 +161,24 @@ export function printBlock(block: PlcBlock): string {
   ].join('\n');
 }
 
-const declared = (keyword: string, variables: readonly Variable[]): string[] =>
+/** Variables, and instances with the name of their block for a type. */
+const declared = (
+  keyword: string,
+  variables: readonly (Omit<Variable, 'type'> & { readonly type: string })[],
+): string[] =>
   variables.length
     ? [
         keyword,
-        ...variables.map(
-          ({ name, type, comment }) => `  ${name} : ${type};${comment ? ` (* ${comment} *)` : ''}`,
-        ),
+        ...variables.map(({ name, type, comment }) => `  ${name} : ${type};${commented(comment)}`),
         'END_VAR',
       ]
     : [];
 
 /** A function as Structured Text of IEC 61131-3. */
-export function printFunction(fn: PlcFunction): string {
+function printFunction(fn: PlcFunction): string {
   return [
     `FUNCTION ${fn.name} : ${fn.returns}`,
-    `(* ${fn.comment} *)`,
+    `(* ${plainComment(fn.comment)} *)`,
     ...declared('VAR_INPUT', fn.inputs),
     ...declared('VAR', fn.locals),
     printBody(fn),
@@ -176,15 +187,50 @@ export function printFunction(fn: PlcFunction): string {
   ].join('\n');
 }
 
-/** A call with its constants by name. */
-export function printCall(
-  fn: PlcFunction,
-  result: string,
-  given: Readonly<Record<string, string | number>>,
-): string {
-  const list = fn.inputs.map(({ name, type }) => {
-    const value = given[name];
-    return `${name} := ${typeof value === 'number' ? literal(value, type) : value}`;
-  });
-  return `${result} := ${fn.name}(${list.join(', ')});\n`;
+/** What a program does, a call a line. */
+export const printCalls = ({ calls }: PlcProgram): string =>
+  calls
+    .map((call) => {
+      const list = Object.entries(call.given).map(([input, value]) => `${input} := ${value}`);
+      return call.kind === 'function'
+        ? `  ${call.result} := ${call.fn.name}(${list.join(', ')});`
+        : `  ${call.of}(${list.join(', ')});`;
+    })
+    .join('\n');
+
+/** Functions and function blocks that a program calls, each once, in the order in which they are called. */
+export const calledBy = ({ calls }: PlcProgram): (PlcFunction | PlcBlock)[] => [
+  ...new Map(
+    calls.map((call) => (call.kind === 'function' ? call.fn : call.block)).map((unit) => [unit.name, unit]),
+  ).values(),
+];
+
+/** Instances of blocks that a program keeps. */
+export const instancesOf = ({ calls }: PlcProgram): { readonly name: string; readonly type: string }[] =>
+  calls.flatMap((call) => (call.kind === 'block' ? [{ name: call.of, type: call.block.name }] : []));
+
+const commented = (comment: string | undefined): string => (comment ? ` (* ${plainComment(comment)} *)` : '');
+
+/** What ends a comment cannot stand in it. */
+const plainComment = (text: string): string => text.replace(/\*\)|\(\*/g, '');
+
+/** A program as Structured Text of IEC 61131-3, with all that it calls before it. */
+export function printProgram(program: PlcProgram): string {
+  const constants = program.constants.map(
+    ({ name, type, value, comment }) =>
+      `  ${name} : ${type} := ${literal(value, type)};${commented(comment)}`,
+  );
+  const units = calledBy(program).map((unit) => ('returns' in unit ? printFunction(unit) : printBlock(unit)));
+  return [
+    ...units,
+    [
+      `PROGRAM ${program.name}`,
+      `(* ${plainComment(program.comment)} *)`,
+      ...(constants.length ? ['VAR CONSTANT', ...constants, 'END_VAR'] : []),
+      ...declared('VAR', [...program.variables, ...instancesOf(program)]),
+      printCalls(program),
+      'END_PROGRAM',
+      '',
+    ].join('\n'),
+  ].join('\n');
 }

@@ -78,6 +78,35 @@ export interface PlcBlock {
   readonly body: readonly Statement[];
 }
 
+/** A constant of a program. */
+export interface Constant extends Variable {
+  readonly value: number;
+}
+
+/** What a program does in a cycle: a function's result into a variable, or a block's instance with what it is given. */
+export type Call =
+  | {
+      readonly kind: 'function';
+      readonly fn: PlcFunction;
+      readonly result: string;
+      readonly given: Readonly<Record<string, string>>;
+    }
+  | {
+      readonly kind: 'block';
+      readonly block: PlcBlock;
+      readonly of: string;
+      readonly given: Readonly<Record<string, string>>;
+    };
+
+/** A program of IEC 61131-3 that compiles as it stands: all it names is declared, and all it calls comes with it. */
+export interface PlcProgram {
+  readonly name: string;
+  readonly comment: string;
+  readonly constants: readonly Constant[];
+  readonly variables: readonly Variable[];
+  readonly calls: readonly Call[];
+}
+
 export const number = (value: number): Expression => ({ kind: 'number', value });
 export const name = (text: string): Expression => ({ kind: 'name', name: text });
 export const convertTo = (from: PlcType, to: PlcType, of: Expression): Expression =>
@@ -121,3 +150,9 @@ export function identifier(text: string): string {
     .replace(/^_|_$/g, '');
   return /^[A-Za-z_]/.test(plain) ? plain : `P_${plain}`;
 }
+
+/** A function under another name, by which it gives its result too. */
+export const renamed = (fn: PlcFunction, to: string): PlcFunction =>
+  JSON.parse(JSON.stringify(fn), (key, value: unknown) =>
+    (key === 'name' || key === 'to') && value === fn.name ? to : value,
+  ) as PlcFunction;

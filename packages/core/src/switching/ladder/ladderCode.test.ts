@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import { plcOpenXml, printBlock } from '../../scaling/index.ts';
+import { plcOpenXml, printProgram } from '../../scaling/index.ts';
 import { executeLadder } from './executeLadder.ts';
 import type { LadderExecuted, LadderExecution } from './executeLadder.ts';
 import type { Ladder, Level } from './ladder.ts';
-import { FLAWS, ladderCode } from './ladderCode.ts';
+import { FLAWS } from './ladderCode.ts';
+import { ladderProgram } from './ladderProgram.ts';
+import { readProgram } from '../../../test/structuredProgram.ts';
 
 const PAUSE: Level = {
   id: 'a',
@@ -114,7 +116,7 @@ test('a bare comparison comes more often than it should, and an equality on REAL
 });
 
 test('the text has standard timers and bistables, what is kept apart, and times as they are written', () => {
-  const text = printBlock(ladderCode({ tag: 'AT-223', unit: 'ppm' }, LADDER, 'REAL'));
+  const text = printProgram(ladderProgram({ tag: 'AT-223', unit: 'ppm' }, LADDER, 'REAL'));
   for (const part of [
     'FUNCTION_BLOCK Alarms_AT_223',
     'Delay1 : TON;',
@@ -129,11 +131,12 @@ test('the text has standard timers and bistables, what is kept apart, and times 
 });
 
 test('the PLCopen document is well formed and holds the block with its instances', () => {
-  const block = ladderCode({ tag: 'AT-223', unit: 'ppm' }, LADDER, 'REAL');
-  const xml = plcOpenXml('P', [block], '2026-01-01T00:00:00.000Z');
+  const program = ladderProgram({ tag: 'AT-223', unit: 'ppm' }, LADDER, 'REAL');
+  expect(readProgram(printProgram(program)).blocks.has('Alarms_AT_223')).toBe(true);
+  const xml = plcOpenXml('P', program, '2026-01-01T00:00:00.000Z');
   expect(XMLValidator.validate(xml)).toBe(true);
   const { project } = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@' }).parse(xml);
-  const { pou } = project.types.pous;
+  const [pou] = project.types.pous.pou;
   expect([pou['@name'], pou['@pouType']]).toEqual(['Alarms_AT_223', 'functionBlock']);
   const locals: { '@retain'?: string; variable: { '@name': string } | { '@name': string }[] }[] =
     pou.interface.localVars;

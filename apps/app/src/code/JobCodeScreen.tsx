@@ -1,0 +1,125 @@
+import type { JobView } from '@keypost/api';
+import { fileName } from '@keypost/core/lists';
+import { textOf } from '@keypost/core/messages';
+import { plcOpenXml, printProgram } from '@keypost/core/scaling';
+import type { JobProgram, RealType } from '@keypost/core/switching';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Working } from '../chain/Working';
+import { useJob } from '../data/jobs';
+import { Loaded } from '../data/Loaded';
+import { now } from '../data/now';
+import { refusalText } from '../data/refusalText';
+import { saveFile } from '../data/saveFile';
+import { useJobId } from '../job/useJobId';
+import { Button } from '../ui/Button';
+import { Card, Row } from '../ui/Card';
+import { Download } from '../ui/laterIcons';
+import { Caution, Notice } from '../ui/Notice';
+import { RadioGroup } from '../ui/RadioGroup';
+import { PageHead, Screen } from '../ui/Screen';
+import { Text } from '../ui/Text';
+import { useTokens } from '../ui/theme';
+import { useTask } from '../workers/useTask';
+
+/** One program for the controller with all points of a job. */
+export function JobCodeScreen() {
+  const jobId = useJobId();
+  const job = useJob(jobId);
+  return (
+    <Screen
+      narrow
+      head={
+        <PageHead
+          title="Code for the controller"
+          over={job.data?.content.name ?? ''}
+          back={`/job/${jobId}/about`}
+        />
+      }
+    >
+      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the points">
+        {(view) => <JobCode view={view} />}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function JobCode({ view }: { view: JobView }) {
+  const [type, setType] = useState<RealType>('REAL');
+  const task = useTask('jobProgram');
+  const write = () => task.start({ job: view.content, type });
+  return (
+    <>
+      <Card title="All points in one program">
+        <Row first className="gap-3">
+          <Text as="body">
+            Each point with a value is scaled by its own chain, and its alarms are called. Counts and clearing
+            are variables that you give their addresses.
+          </Text>
+          <RadioGroup
+            label="Numbers"
+            value={type}
+            onChange={setType}
+            options={[
+              { value: 'REAL', label: 'REAL', hint: 'single precision' },
+              { value: 'LREAL', label: 'LREAL', hint: 'double precision' },
+            ]}
+          />
+          {task.busy ? (
+            <Working count={task.count} all={view.content.points.length} onStop={task.cancel} />
+          ) : (
+            <Button label="Write the code" kind="main" onPress={write} />
+          )}
+          {task.error && <Notice>{refusalText(task.error)}</Notice>}
+        </Row>
+      </Card>
+      {task.answer && !task.busy && <Written view={view} of={task.answer} />}
+    </>
+  );
+}
+
+function Written({
+  view: { content },
+  of: { program, scaled, alarmed, left },
+}: {
+  view: JobView;
+  of: JobProgram;
+}) {
+  const { ink } = useTokens();
+  const icon = <Download size={20} color={ink} />;
+  const file = `${content.name} points`;
+  return (
+    <Card title="Written" aside={<Text as="small">IEC 61131-3</Text>}>
+      <Row first className="gap-3">
+        <View role="status" aria-label="What is in it">
+          <Text as="strong">{`${scaled.length} points scaled, ${alarmed.length} with their alarms`}</Text>
+          <Text as="small">{scaled.join(', ')}</Text>
+        </View>
+        <Caution>
+          Check the first value of each against a meter before anything acts on it. No alarm of a controller
+          takes the place of a safety function.
+        </Caution>
+        <View className="flex-row flex-wrap gap-3">
+          <Button
+            label="Text file"
+            icon={icon}
+            onPress={() => saveFile(fileName(file, 'st'), 'text/plain', printProgram(program))}
+          />
+          <Button
+            label="PLCopen XML"
+            icon={icon}
+            onPress={() =>
+              saveFile(fileName(file, 'xml'), 'application/xml', plcOpenXml(content.name, program, now()))
+            }
+          />
+        </View>
+      </Row>
+      {left.map(({ tag, why }) => (
+        <Row key={tag} className="py-2">
+          <Text as="strong">{`${tag} is left out`}</Text>
+          <Text as="small">{textOf(why)}</Text>
+        </Row>
+      ))}
+    </Card>
+  );
+}
