@@ -27,7 +27,7 @@ const ROOMS = [
  * The app's folders below its stages, in order, then the stages of a point, then places of a job. Stages do not reach
  * into each other; a place may show a stage.
  */
-const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'point', 'tools', 'chain'];
+const GROUND = ['ui', 'data', 'workers', 'drawing', 'job', 'photo', 'point', 'tools', 'chain'];
 const STAGES = [
   'fit',
   'land',
@@ -43,6 +43,8 @@ const STAGES = [
 ];
 const PLACES = [
   'labels',
+  'code',
+  'photos',
   'allocate',
   'board',
   'buses',

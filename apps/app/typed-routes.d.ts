@@ -42,6 +42,14 @@ declare module 'expo-router' {
             pathname: `/job/[jobId]/labels`;
             params: Router.UnknownInputParams & { jobId: string | number };
           }
+        | {
+            pathname: `/job/[jobId]/photos`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/code`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownInputParams & { jobId: string | number } }
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
@@ -73,6 +81,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/parts`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/photos`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {
@@ -185,6 +197,8 @@ declare module 'expo-router' {
         | { pathname: `/job/[jobId]/panel`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/supplies`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/labels`; params: Router.UnknownOutputParams & { jobId: string } }
+        | { pathname: `/job/[jobId]/photos`; params: Router.UnknownOutputParams & { jobId: string } }
+        | { pathname: `/job/[jobId]/code`; params: Router.UnknownOutputParams & { jobId: string } }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownOutputParams & { jobId: string } }
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
@@ -216,6 +230,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/parts`;
+            params: Router.UnknownOutputParams & { jobId: string; pointId: string };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/photos`;
             params: Router.UnknownOutputParams & { jobId: string; pointId: string };
           }
         | {
@@ -334,6 +352,8 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/panel${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/supplies${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/labels${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/photos${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/code${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/wires${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/plan/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/practice/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
@@ -343,6 +363,7 @@ declare module 'expo-router' {
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/log${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/parts${`?${string}` | `#${string}` | ''}`
+        | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/photos${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/prove${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/fault${`?${string}` | `#${string}` | ''}`
         | `/job/${Router.SingleRoutePart<T>}/point/${Router.SingleRoutePart<T>}/relay${`?${string}` | `#${string}` | ''}`
@@ -395,6 +416,14 @@ declare module 'expo-router' {
             pathname: `/job/[jobId]/labels`;
             params: Router.UnknownInputParams & { jobId: string | number };
           }
+        | {
+            pathname: `/job/[jobId]/photos`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/code`;
+            params: Router.UnknownInputParams & { jobId: string | number };
+          }
         | { pathname: `/job/[jobId]/wires`; params: Router.UnknownInputParams & { jobId: string | number } }
         | {
             pathname: `/job/[jobId]/plan/[planId]`;
@@ -426,6 +455,10 @@ declare module 'expo-router' {
           }
         | {
             pathname: `/job/[jobId]/point/[pointId]/parts`;
+            params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
+          }
+        | {
+            pathname: `/job/[jobId]/point/[pointId]/photos`;
             params: Router.UnknownInputParams & { jobId: string | number; pointId: string | number };
           }
         | {

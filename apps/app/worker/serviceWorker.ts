@@ -1,7 +1,7 @@
 import { ExpirationPlugin } from 'workbox-expiration';
 import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
-import { NetworkFirst } from 'workbox-strategies';
+import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 
 /** The built files, put in when this is built. */
 declare const FILES: { url: string; revision: string | null }[];
@@ -43,5 +43,14 @@ registerRoute(
   new NetworkFirst({
     cacheName: 'keypost-read',
     plugins: [marked, new ExpirationPlugin({ maxEntries: 60, purgeOnQuotaError: true })],
+  }),
+);
+
+/** Pictures of photos that were looked at: what one is called by is what is in it, so it never changes. */
+registerRoute(
+  ({ url, sameOrigin }) => sameOrigin && /^\/api\/jobs\/[^/]+\/photos\/[0-9a-f]{64}$/.test(url.pathname),
+  new CacheFirst({
+    cacheName: 'keypost-pictures',
+    plugins: [new ExpirationPlugin({ maxEntries: 80, purgeOnQuotaError: true })],
   }),
 );

@@ -1,4 +1,5 @@
-import { ROUTES } from '@keypost/api';
+import contentDisposition from 'content-disposition';
+import { ProblemDetails, ROUTES } from '@keypost/api';
 import type { Input, Output, Route, RouteName } from '@keypost/api';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
@@ -35,12 +36,43 @@ export class Ready {
   }
 }
 
+/** An answer that is a file, which a browser stores under its name (RFC 6266). */
+export class FileAnswer {
+  readonly #type: string;
+  readonly #name: string;
+  readonly #text: string;
+  constructor(type: string, name: string, text: string) {
+    this.#type = type;
+    this.#name = name;
+    this.#text = text;
+  }
+
+  send(_: FastifyRequest, reply: FastifyReply): FastifyReply {
+    return reply
+      .type(`${this.#type}; charset=utf-8`)
+      .header('content-disposition', contentDisposition(this.#name))
+      .header('cache-control', 'private, no-cache')
+      .send(Buffer.from(this.#text));
+  }
+}
+
+/** One answer of a route as its description tells it. */
+export function answered(description: string, type: string, schema: z.ZodType) {
+  return { description, content: { [type]: { schema } } };
+}
+
+/** What every route may answer instead, as its description tells. */
+export const REFUSALS = {
+  '4XX': answered('Refused, and why (RFC 9457)', 'application/problem+json', ProblemDetails),
+  '5XX': answered('Not possible now, and why (RFC 9457)', 'application/problem+json', ProblemDetails),
+};
+
 /** Registers one of the API's routes with its handler; schemas, method and path come from the route's data. */
 export function register<N extends RouteName>(
   app: FastifyInstance,
   name: N,
-  handler: (request: Parsed<N>) => Promise<Output<N> | Ready>,
-  options: { bodyLimit?: number } = {},
+  handler: (request: Parsed<N>) => Promise<Output<N> | Ready | FileAnswer>,
+  { described, ...options }: { bodyLimit?: number; described?: object } = {},
 ): void {
   const route: Route = ROUTES[name];
   app.route({
@@ -50,15 +82,16 @@ export function register<N extends RouteName>(
     schema: {
       summary: route.summary,
       operationId: name,
+      tags: [route.tag],
       ...(route.params && { params: route.params }),
       ...(route.query && { querystring: route.query }),
       ...(route.body && { body: route.body }),
-      response: { 200: route.response },
+      response: { 200: described ?? answered('Done', 'application/json', route.response), ...REFUSALS },
     },
     handler: async (request, reply) => {
       const { params, query, body } = request;
       const answer = await handler({ params, query, body } as unknown as Parsed<N>);
-      return answer instanceof Ready ? answer.send(request, reply) : answer;
+      return answer instanceof Ready || answer instanceof FileAnswer ? answer.send(request, reply) : answer;
     },
   });
 }

@@ -3,19 +3,20 @@ import type { Database } from './db/connection.ts';
 import fastifyCompress from '@fastify/compress';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
-import fastifySwagger from '@fastify/swagger';
 import { jobFileSchema } from '@keypost/core/jobFile';
 import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
-import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { existsSync } from 'node:fs';
 import { constants } from 'node:zlib';
+import { z } from 'zod';
 import { guard } from './guard.ts';
+import { describe } from './openApi.ts';
 import type { Callers } from './guard.ts';
 import { refuseUnreadable } from './plainText.ts';
 import { handleProblems, notFound, sendProblem } from './problems.ts';
 import { openJobs } from './jobs/jobs.ts';
-import { register } from './register.ts';
+import { answered, REFUSALS, register } from './register.ts';
 import { backupResource } from './resources/backup.ts';
 import { benchResource } from './resources/bench.ts';
 import { changeResource } from './resources/changes.ts';
@@ -23,6 +24,7 @@ import { eventResource } from './resources/events.ts';
 import { jobResource } from './resources/jobs.ts';
 import { liveResource } from './resources/live.ts';
 import { partnerResource } from './resources/partners.ts';
+import { photoResource } from './resources/photos.ts';
 import { practiceResource } from './resources/practice.ts';
 import type { Simulators } from './simulators/start.ts';
 
@@ -61,15 +63,13 @@ export async function buildServer(
   refuseUnreadable(app);
   const { devOrigin } = callers;
   if (devOrigin) await app.register(fastifyCors, { origin: devOrigin, methods: ['GET', 'POST', 'DELETE'] });
-  await app.register(fastifySwagger, {
-    openapi: { info: { title: 'Key Post', version: VERSION } },
-    transform: jsonSchemaTransform,
-  });
+  await describe(app, VERSION);
   await app.register(async (scope) => {
     register(scope, 'health', async () => ({ ok: true as const, version: VERSION }));
     jobResource(scope, jobs);
     changeResource(scope, jobs);
     boardResource(scope, jobs);
+    photoResource(scope, jobs);
     eventResource(scope, db);
     backupResource(scope, db);
     partnerResource(scope, jobs);
@@ -77,7 +77,15 @@ export async function buildServer(
     benchResource(scope);
     liveResource(scope, jobs);
     scope.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
-    scope.get('/api/job.schema.json', { schema: { hide: true } }, () => jobFileSchema());
+    const schema = {
+      summary: 'The JSON Schema of a job file',
+      operationId: 'jobSchema',
+      tags: ['jobs'],
+      response: { 200: answered('The schema', 'application/schema+json', z.unknown()), ...REFUSALS },
+    };
+    scope.get('/api/job.schema.json', { schema }, (_, reply) =>
+      reply.type('application/schema+json').send(JSON.stringify(jobFileSchema())),
+    );
   });
   await serveApplication(app, web);
   return app;

@@ -133,7 +133,7 @@ describe('refusals', () => {
   test.each([
     ['not JSON', 'hello', 422, /not JSON/],
     ['a newer version', '{"format":"keypost-job","version":9}', 422, /version 9/],
-    ['110 MB', ' '.repeat(110 * 1024 * 1024), 413, /50 MB/],
+    ['150 MB', ' '.repeat(150 * 1024 * 1024), 413, /91 MB/],
   ])('a file of %s', async (_, body, status, message) => {
     const count = (await server.call('listJobs', {})).length;
     const details = await refused(

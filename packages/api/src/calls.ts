@@ -17,6 +17,7 @@ export const CALLS = {
   removeJob: { method: 'DELETE', path: '/api/jobs/:jobId', response: z.object({ removed: z.string() }) },
   exportJob: { method: 'GET', path: '/api/jobs/:jobId/file', response: z.string(), patience: 60 },
   changeJob: { method: 'POST', path: '/api/jobs/:jobId/changes', response: ChangeResponse },
+  addPhoto: { method: 'POST', path: '/api/jobs/:jobId/photos', response: ChangeResponse, patience: 60 },
   undoChange: { method: 'POST', path: '/api/jobs/:jobId/undo', response: ChangeResponse },
   revision: { method: 'GET', path: '/api/jobs/:jobId/revision', response: JobRevision },
   board: { method: 'GET', path: '/api/jobs/:jobId/board', response: BoardView },
@@ -54,6 +55,11 @@ export const CALLS = {
   practice: { method: 'GET', path: '/api/practice', response: PracticeState },
   practise: { method: 'POST', path: '/api/practice', response: PracticeState },
 } as const;
+
+/** Where the picture of a photo is, by the SHA-256 of its file. */
+export const PICTURE_ROUTE = '/api/jobs/:jobId/photos/:sha256';
+export const picturePath = (jobId: string, sha256: string): string =>
+  PICTURE_ROUTE.replace(':jobId', encodeURIComponent(jobId)).replace(':sha256', sha256);
 
 /** Where server-sent events of a job's live values come from. */
 export const LIVE_ROUTE = '/api/jobs/:jobId/live';

@@ -5,4 +5,5 @@ export * from './routes.ts';
 export * from './client.ts';
 export * from './patch.ts';
 export * from './partners.ts';
+export * from './said.ts';
 export * from './problemDetails.ts';

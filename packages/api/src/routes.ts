@@ -1,11 +1,22 @@
 import { Link } from '@keypost/core/model';
 import { z } from 'zod';
 import { CALLS } from './calls.ts';
-import { ChangeRequest, ImportedJob, NewJob, TeachRequest, UndoRequest } from './requests.ts';
+import { ChangeRequest, ImportedJob, NewJob, NewPhoto, TeachRequest, UndoRequest } from './requests.ts';
+
+/** What routes are about. */
+export const TAGS = {
+  server: 'The server itself',
+  jobs: 'Jobs, whole',
+  changes: 'Changes of a job, and what was done',
+  photos: 'Photos of points, parts, steps and results',
+  partners: 'Devices and sources that the server speaks to',
+  practice: 'The simulated partners of a demo',
+} as const;
 
 export interface Route {
   readonly method: 'GET' | 'POST' | 'DELETE';
   readonly path: string;
+  readonly tag: keyof typeof TAGS;
   readonly summary: string;
   readonly params?: z.ZodObject;
   readonly query?: z.ZodObject;
@@ -15,119 +26,146 @@ export interface Route {
 
 const JobParams = z.object({ jobId: z.string().min(1).max(64) });
 const ItemParams = JobParams.extend({ itemId: z.string().min(1).max(64) });
-const By = z.object({ by: ChangeRequest.shape.by });
+const By = z.strictObject({ by: ChangeRequest.shape.by });
 
 /** Every route of the server, as data: the server registers them, the client calls them. */
 export const ROUTES = {
   health: {
     ...CALLS.health,
+    tag: 'server',
     summary: 'Whether the server answers',
   },
   listJobs: {
     ...CALLS.listJobs,
+    tag: 'jobs',
     summary: 'All jobs',
   },
   createJob: {
     ...CALLS.createJob,
+    tag: 'jobs',
     summary: 'A new, empty job',
     body: NewJob,
   },
   openDemo: {
     ...CALLS.openDemo,
+    tag: 'jobs',
     summary: 'A made-up job to look around in: the one that is there, or a new one under this id',
     body: NewJob.pick({ id: true }),
   },
   importJob: {
     ...CALLS.importJob,
+    tag: 'jobs',
     summary: 'A new job from the text of a job file',
     body: ImportedJob,
   },
   getJob: {
     ...CALLS.getJob,
+    tag: 'jobs',
     summary: 'One job',
     params: JobParams,
   },
   removeJob: {
     ...CALLS.removeJob,
+    tag: 'jobs',
     summary: 'Removes a job; its events stay',
     params: JobParams,
     query: By,
   },
   exportJob: {
     ...CALLS.exportJob,
+    tag: 'jobs',
     summary: 'The job file',
     params: JobParams,
   },
   changeJob: {
     ...CALLS.changeJob,
+    tag: 'changes',
     summary: 'Applies one change in one transaction',
     params: JobParams,
     body: ChangeRequest,
   },
+  addPhoto: {
+    ...CALLS.addPhoto,
+    tag: 'photos',
+    summary: 'Adds a photo with its picture, in one transaction',
+    params: JobParams,
+    body: NewPhoto,
+  },
   undoChange: {
     ...CALLS.undoChange,
+    tag: 'changes',
     summary: 'Takes a change back in one transaction, as long as nothing rests on it',
     params: JobParams,
     body: UndoRequest,
   },
   revision: {
     ...CALLS.revision,
+    tag: 'jobs',
     summary: 'How often a job was changed, for pages that follow it',
     params: JobParams,
   },
   board: {
     ...CALLS.board,
+    tag: 'jobs',
     summary: 'How far each point of a job is, as far as the server has worked it out',
     params: JobParams,
   },
   listEvents: {
     ...CALLS.listEvents,
+    tag: 'changes',
     summary: 'What was done to a job or to one of its points, newest first',
     params: JobParams,
-    query: z.object({
+    query: z.strictObject({
       pointId: z.string().optional(),
       limit: z.coerce.number().int().min(1).max(500).default(100),
     }),
   },
   readItem: {
     ...CALLS.readItem,
+    tag: 'partners',
     summary: 'Reads parameters from the device itself and keeps them as found',
     params: ItemParams,
     body: By.extend({ keys: z.array(z.string().max(40)).max(120) }),
   },
   writeParameter: {
     ...CALLS.writeParameter,
+    tag: 'partners',
     summary: 'Writes one parameter to the device, reads it back, and keeps as left what was read back',
     params: ItemParams,
     body: By.extend({ key: z.string().max(40), value: z.string().max(60) }),
   },
   teach: {
     ...CALLS.teach,
+    tag: 'partners',
     summary: 'Teaches a switching point from the present value, and reads back what the device took',
     params: ItemParams,
     body: By.extend(TeachRequest.shape),
   },
   inject: {
     ...CALLS.inject,
+    tag: 'partners',
     summary: 'Has a bench source give a value in place of a sensor, and reads back what it truly gives',
-    body: z.object({ link: Link, unit: z.string().max(12), value: z.number() }),
+    body: z.strictObject({ link: Link, unit: z.string().max(12), value: z.number() }),
   },
   measure: {
     ...CALLS.measure,
+    tag: 'partners',
     summary: 'Asks a bench source what it measures at its own terminals; it goes on giving what it gives',
-    body: z.object({ link: Link, unit: z.string().max(12) }),
+    body: z.strictObject({ link: Link, unit: z.string().max(12) }),
   },
   practice: {
     ...CALLS.practice,
+    tag: 'practice',
     summary: 'The simulated partners of this server, and what is plugged into them',
   },
   practise: {
     ...CALLS.practise,
+    tag: 'practice',
     summary: 'Unplugs, replaces or breaks a simulated device, or mends it',
-    body: z.object({
+    body: z.strictObject({
       what: z.union([
-        z.object({ port: z.int().min(1).max(64) }),
-        z.object({ unit: z.int().min(1).max(247) }),
+        z.strictObject({ port: z.int().min(1).max(64) }),
+        z.strictObject({ unit: z.int().min(1).max(247) }),
       ]),
       act: z.enum(['unplug', 'plug', 'replace', 'fail', 'mend']),
     }),

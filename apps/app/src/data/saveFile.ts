@@ -9,15 +9,6 @@ export function saveFile(name: string, type: string, text: string): void {
   URL.revokeObjectURL(link.href);
 }
 
-/** A name for a file from a title: small letters of any language, digits and dashes. */
-export function fileName(title: string, ending: string): string {
-  const base = title
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '');
-  return `${base || 'job'}.${ending}`;
-}
-
 /** The text of a file, in whichever of the usual ways it was written. */
 export const textIn = async (file: Blob): Promise<string> =>
   decodeText(new Uint8Array(await file.arrayBuffer()));
@@ -39,11 +30,15 @@ export function pickNamedFile(
   });
 }
 
-function pick(accept: string): Promise<File | undefined> {
+/** Lets the user take a photo, or pick a picture; nothing where they did neither. */
+export const pickPicture = (camera: boolean): Promise<File | undefined> => pick('image/*', camera);
+
+function pick(accept: string, camera = false): Promise<File | undefined> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
+    if (camera) input.setAttribute('capture', 'environment');
     input.onchange = () => resolve(input.files?.[0]);
     input.oncancel = () => resolve(undefined);
     input.click();

@@ -1,4 +1,4 @@
-import type { ApiProblem } from '@keypost/api/client';
+import type { ApiProblem, Input } from '@keypost/api/client';
 import { patchJob } from '@keypost/api/patch';
 import type { ChangeRequest, JobView } from '@keypost/api';
 import { applyChange } from '@keypost/core/job';
@@ -17,9 +17,12 @@ import { now } from './now';
 
 type Expects = NonNullable<ChangeRequest['expects']>;
 
+/** A photo with its picture, JPEG in base64. */
+export type NewPhoto = Pick<Input<'addPhoto'>['body'], 'photo' | 'picture'>;
+
 interface Attempt {
   readonly changeId: string;
-  readonly change: Change;
+  readonly change: Change | NewPhoto;
   readonly expects: Expects;
   /** What follows once it is stored, whether at once, by a retry or by force. */
   readonly then?: () => void;
@@ -31,6 +34,8 @@ export interface Saver {
   readonly problem: ApiProblem | undefined;
   /** Stores a change. */
   readonly save: (change: Change, options?: { expects?: Expects; then?: () => void }) => Promise<void>;
+  /** Stores a photo; its picture is shown once it is stored. */
+  readonly addPhoto: (photo: NewPhoto, then: () => void) => Promise<void>;
   /** The last attempt again, under the same id, so that it cannot be stored twice. */
   readonly retry: () => Promise<void>;
   /** The last attempt again, whatever was stored meanwhile. */
@@ -68,6 +73,7 @@ export function useSave(view: JobView | undefined): Saver {
     saving,
     problem,
     save: (change, { expects = [], then } = {}) => attempt({ changeId: uuid(), change, expects, then }),
+    addPhoto: (photo, then) => attempt({ changeId: uuid(), change: photo, expects: [], then }),
     retry: async () => last.current && attempt(last.current),
     force: async () => last.current && attempt({ ...last.current, expects: [] }),
     dismiss: () => setProblem(undefined),
@@ -76,19 +82,19 @@ export function useSave(view: JobView | undefined): Saver {
 
 async function store(view: JobView, { changeId, change, expects }: Attempt, by: string): Promise<void> {
   const key = keys.job(view.id);
-  const content = applyChange(view.content, change, { by, at: now() });
+  const shown = 'picture' in change ? view.content : applyChange(view.content, change, { by, at: now() });
   let told: Text | undefined;
   await mutate<JobView>(
     key,
     async () => {
-      const answer = await server('changeJob', {
-        params: { jobId: view.id },
-        body: { changeId, by, change, expects },
-      });
+      const params = { jobId: view.id };
+      const answer = await ('picture' in change
+        ? server('addPhoto', { params, body: { changeId, by, ...change } })
+        : server('changeJob', { params, body: { changeId, by, change, expects } }));
       told = doneText(view.content, answer.rows);
       return patchJob(view, answer) ?? server('getJob', { params: { jobId: view.id } });
     },
-    { optimisticData: { ...view, content }, rollbackOnError: true, revalidate: false },
+    { optimisticData: { ...view, content: shown }, rollbackOnError: true, revalidate: false },
   );
   refreshEvents(view.id);
   void mutate(keys.jobs);

@@ -1,4 +1,5 @@
-import { fileName, saveFile } from '../data/saveFile';
+import { fileName } from '@keypost/core/lists';
+import { saveFile } from '../data/saveFile';
 
 const SVG = 'http://www.w3.org/2000/svg';
 

@@ -71,6 +71,7 @@ test('a fault is reported in words, and what it was is asked for before it is ca
       saved.push(change);
       options?.then?.();
     },
+    addPhoto: jest.fn(),
     retry: async () => undefined,
     force: async () => undefined,
     dismiss: () => undefined,

@@ -7,7 +7,8 @@ import { View } from 'react-native';
 import { mutate } from 'swr';
 import { keys, useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
-import { fileName, saveFile } from '../data/saveFile';
+import { fileName } from '@keypost/core/lists';
+import { saveFile } from '../data/saveFile';
 import { changeSettings, useSettings } from '../data/settings';
 import { whoActs } from '../data/who';
 import { asProblem } from '../data/asProblem';
@@ -46,6 +47,18 @@ export function AboutScreen() {
                 to={`/job/${jobId}/kinds`}
                 label="Not in the list"
                 hint="devices and modules of your own"
+              />
+              <MoreRow
+                first={false}
+                to={`/job/${jobId}/code`}
+                label="Code for the controller"
+                hint="all points in one program"
+              />
+              <MoreRow
+                first={false}
+                to={`/job/${jobId}/photos`}
+                label="Photos"
+                hint="of points, parts, steps and results"
               />
               <MoreRow
                 first={false}

@@ -1,7 +1,8 @@
 import type { JobView } from '@keypost/api';
 import { writeKindFile } from '@keypost/core/job';
 import { View } from 'react-native';
-import { fileName, saveFile } from '../data/saveFile';
+import { fileName } from '@keypost/core/lists';
+import { saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { Button } from '../ui/Button';

@@ -1,4 +1,5 @@
 import { openCase, ownWires, planDifferences } from '@keypost/core/job';
+import { counted, photosOfPoint } from '../photo/photosOf';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
 import { Card } from '../ui/Card';
@@ -22,6 +23,12 @@ export function MoreCard({ point }: { point: OpenPoint }) {
       label: 'Wires as found',
       hint: other ? `${other} other than planned` : `${wires.length}, all as planned`,
       loud: other > 0,
+    },
+    {
+      to: 'photos',
+      label: 'Photos',
+      hint: counted(photosOfPoint(index.job, context.point.id).length),
+      loud: false,
     },
     {
       to: 'parts',

@@ -11,6 +11,7 @@ import type { PointProgress } from '@keypost/core/proving';
 import { View } from 'react-native';
 import { SaveNotice } from '../data/SaveNotice';
 import { AddWire } from '../job/AddWire';
+import { AddPhoto, PhotoMarks } from '../photo/PhotoMarks';
 import { useJobId } from '../job/useJobId';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
@@ -34,12 +35,19 @@ export function ModuleCard({ view, onEdit, ...shown }: Shown & { view: JobView; 
   const type = index.moduleType(module);
   const saver = useSave(view);
   const ports = index.portsOf(module.id);
+  const photographed = { view, subject: { kind: 'part', itemId: module.id }, name: module.tag } as const;
   const grouped = new Set(type.groups.flatMap(({ channels }) => channels));
   const others = ports.filter(({ channel }) => !grouped.has(channel));
   return (
     <Card title={module.tag} aside={<Button label={`Edit ${module.tag}`} kind="bare" onPress={onEdit} />}>
-      <Row first className="py-2">
-        <Text as="small">{type.name}</Text>
+      <Row first className="gap-2 py-2">
+        <View className="flex-row items-center gap-3">
+          <Text as="small" className="min-w-0 flex-1">
+            {type.name}
+          </Text>
+          <AddPhoto {...photographed} />
+        </View>
+        <PhotoMarks {...photographed} />
       </Row>
       {type.groups.map((group) => (
         <View key={group.common}>

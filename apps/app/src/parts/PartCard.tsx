@@ -3,6 +3,7 @@ import type { Device, Settings } from '@keypost/core/model';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
+import { AddPhoto, PhotoMarks } from '../photo/PhotoMarks';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -24,6 +25,11 @@ export function PartCard({
 }) {
   const [asked, setAsked] = useState(false);
   const type = point.index.deviceType(device);
+  const photographed = {
+    view: point.view,
+    subject: { kind: 'part', itemId: device.id },
+    name: device.tag,
+  } as const;
   const put = (settings: Settings) =>
     void saver.save({ kind: 'editDevice', id: device.id, patch: { settings } });
   return (
@@ -36,7 +42,13 @@ export function PartCard({
       }
     >
       <Row first className="gap-4">
-        <Text as="small">{type.name}</Text>
+        <View className="flex-row items-center gap-3">
+          <Text as="small" className="min-w-0 flex-1">
+            {type.name}
+          </Text>
+          <AddPhoto {...photographed} />
+        </View>
+        <PhotoMarks {...photographed} />
         {asked && <Removal device={device} saver={saver} onKeep={() => setAsked(false)} />}
         <SettingRows type={type} chosen={device.settings} onChange={put} />
       </Row>

@@ -8,6 +8,7 @@ import { Pressable, View } from 'react-native';
 import { v4 as uuid } from 'uuid';
 import { SaveNotice } from '../data/SaveNotice';
 import type { Saver } from '../data/useSave';
+import { AddPhoto, PhotoMarks } from '../photo/PhotoMarks';
 import type { OpenPoint } from './usePoint';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
@@ -76,6 +77,11 @@ function StepRow({
     () => meter && readMeter(point.analysis.away, meter.red, meter.black),
     [point, meter],
   );
+  const photographed = {
+    view: point.view,
+    subject: { kind: 'step', pointId: point.analysis.context.point.id, step: step.key },
+    name: textOf(step.title),
+  } as const;
   return (
     <View role="listitem" className="flex-row gap-3">
       <StatusIcon kind={stamp ? 'proven' : 'open'} size={22} />
@@ -90,19 +96,23 @@ function StepRow({
         )}
         {step.caution && !stamp && <Caution>{textOf(step.caution)}</Caution>}
         {stamp && <Text as="small">{`${dayAndTime(stamp.at)} · ${stamp.by}`}</Text>}
+        <PhotoMarks {...photographed} />
       </View>
-      {stamp && (
-        <Pressable
-          role="button"
-          aria-label={`Undo: ${textOf(step.title)}`}
-          onPress={onUndo}
-          className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
-        >
-          <Text as="small" className="text-accent underline">
-            Undo
-          </Text>
-        </Pressable>
-      )}
+      <View className="-mr-2 items-center gap-3">
+        <AddPhoto {...photographed} words={textOf(step.title)} />
+        {stamp && (
+          <Pressable
+            role="button"
+            aria-label={`Undo: ${textOf(step.title)}`}
+            onPress={onUndo}
+            className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
+          >
+            <Text as="small" className="text-accent underline">
+              Undo
+            </Text>
+          </Pressable>
+        )}
+      </View>
     </View>
   );
 }

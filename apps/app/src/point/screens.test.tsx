@@ -30,6 +30,7 @@ const idle = (): jest.Mocked<Saver> => ({
   saving: false,
   problem: undefined,
   save: jest.fn().mockResolvedValue(undefined),
+  addPhoto: jest.fn(),
   retry: jest.fn().mockResolvedValue(undefined),
   force: jest.fn().mockResolvedValue(undefined),
   dismiss: jest.fn(),

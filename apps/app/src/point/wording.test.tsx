@@ -37,6 +37,7 @@ const SAVER: Saver = {
   saving: false,
   problem: undefined,
   save: jest.fn().mockResolvedValue(undefined),
+  addPhoto: jest.fn(),
   retry: jest.fn().mockResolvedValue(undefined),
   force: jest.fn().mockResolvedValue(undefined),
   dismiss: jest.fn(),

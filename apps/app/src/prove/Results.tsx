@@ -2,6 +2,8 @@ import { textOf } from '@keypost/core/messages';
 import { checkName, resultValues } from '@keypost/core/proving';
 import type { Result } from '@keypost/core/model';
 import { View } from 'react-native';
+import { AddPhoto, PhotoMarks } from '../photo/PhotoMarks';
+import type { JobView } from '@keypost/api';
 import type { OpenPoint } from '../point/usePoint';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Card, Row } from '../ui/Card';
@@ -20,24 +22,33 @@ export function Results({ point }: { point: OpenPoint }) {
         </Row>
       )}
       {results.map((result, i) => (
-        <ResultRow key={result.id} result={result} first={i === 0} />
+        <ResultRow key={result.id} view={point.view} result={result} first={i === 0} />
       ))}
     </Card>
   );
 }
 
-function ResultRow({ result, first }: { result: Result; first: boolean }) {
+function ResultRow({ view, result, first }: { view: JobView; result: Result; first: boolean }) {
   const { measured, expected } = resultValues(result);
+  const photographed = {
+    view,
+    subject: { kind: 'result', pointId: result.pointId, resultId: result.id },
+    name: textOf(checkName(result.check)),
+  } as const;
   return (
     <Row first={first} className="flex-row items-center gap-3 py-2">
       <StatusIcon kind={result.pass ? 'proven' : 'failed'} size={20} />
       <View className="min-w-0 flex-1">
         <Text as="body">{textOf(checkName(result.check))}</Text>
         <Text as="small">{`${dayAndTime(result.at)} · ${result.by} · expected ${textOf(expected)}`}</Text>
+        <PhotoMarks {...photographed} />
       </View>
       <Text as="number" className={result.pass ? '' : 'text-fail'}>
         {textOf(measured)}
       </Text>
+      <View className="-ml-2 -mr-3">
+        <AddPhoto {...photographed} />
+      </View>
     </Row>
   );
 }

@@ -1,4 +1,4 @@
-import { sure } from '@keypost/core/lists';
+import { fileName, sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 import { JobProblem, problemText } from '@keypost/core/model';
 import { readSheetFile, writeSheetCsv, writeSheetJson } from '@keypost/core/setting';
@@ -7,7 +7,7 @@ import type { Sheet } from '@keypost/core/setting';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v4 as uuid } from 'uuid';
-import { fileName, pickFile, saveFile } from '../data/saveFile';
+import { pickFile, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { Button } from '../ui/Button';

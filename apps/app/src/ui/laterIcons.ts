@@ -16,3 +16,5 @@ export { default as Pause } from 'lucide-react-native/dist/esm/icons/pause';
 export { default as Play } from 'lucide-react-native/dist/esm/icons/play';
 export { default as SkipBack } from 'lucide-react-native/dist/esm/icons/skip-back';
 export { default as SkipForward } from 'lucide-react-native/dist/esm/icons/skip-forward';
+export { default as Camera } from 'lucide-react-native/dist/esm/icons/camera';
+export { default as ImageUp } from 'lucide-react-native/dist/esm/icons/image-up';

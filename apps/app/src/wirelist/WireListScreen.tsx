@@ -1,4 +1,4 @@
-import { sure } from '@keypost/core/lists';
+import { fileName, sure } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import type { JobView } from '@keypost/api';
 import { JobIndex, partsOf, refText } from '@keypost/core/job';
@@ -11,7 +11,7 @@ import { Pressable, View } from 'react-native';
 import { WireSwatch } from '../asfound/WireRow';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
-import { fileName, pickFile, saveFile } from '../data/saveFile';
+import { pickFile, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import { useJobId } from '../job/useJobId';

@@ -1,10 +1,10 @@
-import { nth } from '@keypost/core/lists';
+import { fileName, nth } from '@keypost/core/lists';
 import { terminalSheet, writeWireList } from '@keypost/core/planning';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { relayJob } from '../../../../packages/core/test/families';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
-import { fileName } from '../data/saveFile';
+
 import { changeSettings } from '../data/settings';
 import { writeSheet } from './printSheet';
 import { WireListScreen } from './WireListScreen';

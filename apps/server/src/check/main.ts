@@ -21,7 +21,7 @@ function main(args: string[]): number {
   try {
     if (statSync(nth(files, 0)).size > MAX_FILE_BYTES)
       return complain(
-        `${files[0]} is larger than ${MAX_FILE_BYTES / 1024 / 1024} MB, the maximum for a job file.`,
+        `${files[0]} is larger than ${Math.floor(MAX_FILE_BYTES / 1024 / 1024)} MB, the maximum for a job file.`,
       );
     job = openJobFile(readFileSync(nth(files, 0), 'utf8'));
   } catch (error) {

@@ -54,6 +54,12 @@ export async function listEvents(
                    select 1 from point p where p.job_id = $1 and p.id = $2
                     and (coalesce(after, before) ->> 'itemId' = p.device_id
                          or p.helper_ids ? (coalesce(after, before) ->> 'itemId'))))
+             or (collection = 'photos' and (
+                   coalesce(after, before) -> 'subject' ->> 'pointId' = $2
+                   or exists (
+                        select 1 from point p where p.job_id = $1 and p.id = $2
+                         and (coalesce(after, before) -> 'subject' ->> 'itemId' = p.device_id
+                              or p.helper_ids ? (coalesce(after, before) -> 'subject' ->> 'itemId')))))
              or (collection = 'devices' and exists (
                    select 1 from point p where p.job_id = $1 and p.id = $2
                     and (row_id = p.device_id or p.helper_ids ? row_id)))

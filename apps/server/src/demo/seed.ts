@@ -1,7 +1,8 @@
 import type { Database } from '../db/connection.ts';
-import { createJob, readJob } from '../db/store.ts';
+import { readJob } from '../db/store.ts';
+import { makeJob } from '../jobs/makeJob.ts';
 import type { SimulatorPorts } from '../simulators/start.ts';
-import { ternRock } from './ternRock.ts';
+import { demoJob } from './demoJob.ts';
 
 export const DEMO_JOB_ID = 'tern-rock';
 
@@ -16,6 +17,6 @@ export async function seedDemo(db: Database, ports?: SimulatorPorts): Promise<vo
       at: '2026-09-14T07:30:00.000Z',
       what: 'importJob',
     };
-    await createJob(tx, DEMO_JOB_ID, ternRock(ports), auditEntry);
+    await makeJob(tx, DEMO_JOB_ID, demoJob(ports), auditEntry);
   });
 }

@@ -12,6 +12,8 @@ import { rowsOfChange, seenChanges } from '../db/events.ts';
 import { differenceTo, lockJobs, writeChanges } from '../db/store.ts';
 import type { Difference, NewEvent } from '../db/store.ts';
 import { notFound, Refusal, stale } from '../problems.ts';
+import { dropRemoved, putPicture } from '../photos/pictures.ts';
+import type { Picture } from '../photos/pictures.ts';
 import type { JobKeeper } from './jobKeeper.ts';
 import { KeptJob } from './keptJob.ts';
 
@@ -20,6 +22,8 @@ export type Asked = {
   readonly changeId: string;
   readonly by: string;
   readonly expects: NonNullable<ChangeRequest['expects']>;
+  /** The picture of the photo that the change adds. */
+  readonly picture?: Picture;
 } & (
   | { readonly change: Change }
   | {
@@ -149,6 +153,7 @@ export class ChangeQueue {
         const { answer, difference } = applied(job, one, make, seen, own);
         settled.push([one, { answer }]);
         if (!difference) continue;
+        if (one.asked.picture) await putPicture(tx, jobId, one.asked.picture);
         seen.add(one.asked.changeId);
         events.push(...difference.events);
         job = new KeptJob(difference.job, difference.job.content);
@@ -159,6 +164,7 @@ export class ChangeQueue {
     }
     if (job === before) return { settled };
     await writeChanges(tx, before.stored, job.stored, events);
+    await dropRemoved(tx, jobId, before.content, job.content);
     return { settled, job };
   }
 }

@@ -29,6 +29,8 @@ function refuseClaims(change: Change): void {
   const claims = partsOf(change).some(
     (part) => part.kind === 'enter' && part.entries.some(({ how }) => how === 'read'),
   );
+  if (partsOf(change).some(({ kind }) => kind === 'addPhoto'))
+    throw new JobProblem([{ path: 'change.photo', message: say('service.photo-way') }]);
   if (claims)
     throw new JobProblem([{ path: 'change.entries', message: say('service.what-server-read-device') }]);
 }

@@ -1,11 +1,20 @@
 import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Jobs } from '../jobs/jobs.ts';
-import { LIVE_ROUTE } from '@keypost/api';
-import type { LiveBatch } from '@keypost/api';
+import { LIVE_ROUTE, LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
 import { LiveJob } from '../live/liveJob.ts';
 import { notFound } from '../problems.ts';
+import { answered, REFUSALS } from '../register.ts';
+import { z } from 'zod';
+
+const LIVE = {
+  summary: 'Live values by server-sent events (HTML Standard, 9.2): each event is one batch of what changed',
+  operationId: 'live',
+  tags: ['partners'],
+  params: z.object({ jobId: z.string().min(1).max(64) }),
+  response: { 200: answered('Batches, until somebody ends it', 'text/event-stream', LiveBatch), ...REFUSALS },
+};
 
 /** A comment that keeps the connection open where nothing moves, ms. */
 const BREATH_MS = 10_000;
@@ -22,7 +31,7 @@ export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs):
     };
   };
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
-  app.get(LIVE_ROUTE, { schema: { hide: true } }, async (request, reply) => {
+  app.get(LIVE_ROUTE, { schema: LIVE }, async (request, reply) => {
     const { jobId } = request.params as { jobId: string };
     if ((await revisions.followed(jobId)) === undefined) throw notFound(say('service.this-job'));
     const job = jobs.get(jobId) ?? new LiveJob(readRevision(jobId));

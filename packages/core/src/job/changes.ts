@@ -14,6 +14,7 @@ import { setFigure, setOwnKind } from './kindChanges.ts';
 import { setCommon } from './commonChanges.ts';
 import { withoutInput } from './programs.ts';
 import { enter, require, withLink, withoutItem } from './settingChanges.ts';
+import { addPhoto, removePhoto, withoutPhotosOf, wordPhoto } from './photoChanges.ts';
 import { JobIndex } from './jobIndex.ts';
 import type { ChannelPlace } from './jobIndex.ts';
 import { commonWire, moduleSupplyWires, proposeWires, supplyOfRail } from './propose.ts';
@@ -185,6 +186,9 @@ const APPLY: { [K in SingleChange['kind']]: (job: JobContent, change: Of<K>, act
     ),
   }),
   reportFault: (job, { fault }, actor) => ({ ...job, faults: [...job.faults, { ...fault, ...actor }] }),
+  addPhoto,
+  wordPhoto,
+  removePhoto,
   calibrate: (job, { calibrations }, actor) => ({
     ...job,
     calibrations: [...job.calibrations, ...calibrations.map((row) => ({ ...row, ...actor }))],
@@ -400,7 +404,7 @@ function removePoint(job: JobContent, { id }: Of<'removePoint'>): JobContent {
   const gone = [...(isShared(job, point) ? [] : [point.deviceId]), ...(point.helperIds ?? [])];
   const left = isShared(job, point) ? { ...job, wires: wiresWithoutPoint(job, point) } : job;
   return {
-    ...gone.reduce(withoutItem, left),
+    ...withoutPhotosOf(gone.reduce(withoutItem, left), { pointId: id }),
     points: withoutInput(without(job.points, id, 'point'), id),
     devices: job.devices.filter((row) => !gone.includes(row.id)),
     wires: gone.reduce<Wire[]>((wires, item) => wiresWithout({ ...left, wires }, item), left.wires),

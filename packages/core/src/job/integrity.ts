@@ -10,6 +10,7 @@ import { imageOf } from './addresses.ts';
 import { onIds, onLists, onRows } from './checkedOnce.ts';
 import { checkOwnKinds } from './ownKindIntegrity.ts';
 import { checkFaults } from './faultIntegrity.ts';
+import { photosFit, photoSubjects } from './photoIntegrity.ts';
 import { checkCalibrations } from './scalingIntegrity.ts';
 import { checkSettingRows } from './settingIntegrity.ts';
 import { checkPrograms } from './programs.ts';
@@ -29,6 +30,7 @@ export function checkIntegrity(job: JobContent): Problem[] {
     ...checkSettingRows(job),
     ...CALIBRATIONS(job),
     ...FAULTS(job),
+    ...PHOTOS.flatMap((check) => check(job)),
     ...(typeProblems.length ? [] : LANDED.flatMap((check) => check(job))),
   ];
 }
@@ -53,6 +55,10 @@ const ABOUT_POINTS = (['stamps', 'results', 'calibrations', 'faults'] as const).
   onRows(name, ['points'], (job) => aboutPoint(job, name)),
 );
 const FAULTS = onLists(['faults'], checkFaults);
+const PHOTOS = [
+  onRows('photos', ['points', ...ITEMS, 'results'], photoSubjects),
+  onLists(['photos'], photosFit),
+];
 const CALIBRATIONS = onLists(['calibrations'], checkCalibrations);
 const LANDED = [checkWires, checkAddresses].map((check) =>
   onLists(['wires', 'points', ...ITEMS, ...KINDS], check),

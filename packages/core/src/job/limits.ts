@@ -1,7 +1,14 @@
 import { middleOf } from '../lists/index.ts';
 import { codeOf, say } from '../messages/index.ts';
 import { z } from 'zod';
-import { COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS, JobHead, problemsOfIssues } from '../model/index.ts';
+import {
+  COLLECTION_NAMES,
+  COLLECTIONS,
+  HEAD_FIELDS,
+  headOf,
+  JobHead,
+  problemsOfIssues,
+} from '../model/index.ts';
 import type { CollectionDescriptor, CollectionName, JobContent, Problem } from '../model/index.ts';
 
 /**
@@ -36,7 +43,7 @@ export function sizeProblems(job: JobContent, before?: JobContent): Problem[] {
 function headProblems(job: JobContent, before: JobContent | undefined): Problem[] {
   const fields = Object.keys(HEAD_FIELDS) as (keyof JobHead)[];
   if (before && fields.every((field) => job[field] === before[field])) return [];
-  const parsed = JobHead.safeParse(job);
+  const parsed = JobHead.safeParse(headOf(job));
   return parsed.success ? [] : problemsOfIssues(parsed.error.issues);
 }
 

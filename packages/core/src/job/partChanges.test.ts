@@ -152,7 +152,7 @@ describe('parts of a point', () => {
   });
 
   test('cannot be added to a point that is not there, nor twice', () => {
-    const device = { id: 'k9', tag: 'K9', typeId: 'relay-1co-24dc', output: 'none', logic: 'none' } as const;
+    const device = { id: 'k9', tag: 'K9', typeId: 'relay-1co-24dc' } as const;
     expect(refusal(job, { kind: 'addHelper', pointId: 'zz', device, wires: [] })).toMatch(
       'job.job-holds-point-may pointId=zz',
     );

@@ -21,6 +21,7 @@ const RECORDS: Partial<Record<RowChange['collection'], Message>> = {
   entries: say('job.undo-entry'),
   calibrations: say('job.undo-calibration'),
   faults: say('job.undo-fault'),
+  photos: say('job.undo-photo'),
 };
 
 /** Why a change cannot be undone, whatever was done since; nothing where it can. */
@@ -28,8 +29,13 @@ export const whyKept = (rows: readonly Omit<RowChange, 'before'>[]): Message | u
   rows.flatMap(({ collection, after }) => (after ? (RECORDS[collection] ?? []) : []))[0];
 
 /** What a row calls itself: its tag, its number, its file, its name. */
-export const ownName = ({ tag, number, fileName, name, description }: Row): unknown =>
-  tag ?? number ?? fileName ?? name ?? (description as { readonly name?: unknown } | undefined)?.name;
+export const ownName = ({ tag, number, fileName, name, caption, description }: Row): unknown =>
+  tag ??
+  number ??
+  fileName ??
+  name ??
+  caption ??
+  (description as { readonly name?: unknown } | undefined)?.name;
 
 /** What a row is called where it is told that it was changed. */
 export function rowName({ collection, before, after }: Omit<RowChange, 'rowId'>): string {

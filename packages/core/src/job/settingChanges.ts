@@ -1,3 +1,4 @@
+import { withoutPhotosOf } from './photoChanges.ts';
 import { say } from '../messages/index.ts';
 import { isRaw, partTypesOf, rawValue, readValue, settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
@@ -105,7 +106,7 @@ function moved<T extends Device | Module>(row: T, type: PartType | undefined, va
 
 /** A job without what hangs on a part that leaves it: its entries, its place in a plan, and that a point stops it. */
 export const withoutItem = (job: JobContent, itemId: string): JobContent => ({
-  ...job,
+  ...withoutPhotosOf(job, { itemId }),
   entries: job.entries.filter((entry) => entry.itemId !== itemId),
   points: job.points.map((point) =>
     point.stops?.includes(itemId) ? { ...point, stops: point.stops.filter((id) => id !== itemId) } : point,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { canonical, nth, sure } from '../lists/index.ts';
 import { said } from '../../test/said.ts';
 import { ACTOR, additionOf, after, jobWith, withHelper } from '../../test/jobs.ts';
-import { COLLECTION_NAMES, JobHead } from '../model/index.ts';
+import { COLLECTION_NAMES, headOf, JobHead } from '../model/index.ts';
 import { JobProblem, unlessRefused } from '../model/problem.ts';
 import type { JobContent } from '../model/collections.ts';
 import { applyChange } from './changes.ts';
@@ -16,7 +16,7 @@ type Row = Record<string, unknown> & { id: string };
 function told(before: JobContent, next: JobContent): RowChange[] {
   const turned = (row: object | undefined) =>
     row ? (Object.fromEntries(Object.entries(row).reverse()) as Row) : null;
-  const head = (job: JobContent) => JobHead.parse(job);
+  const head = (job: JobContent) => JobHead.parse(headOf(job));
   const heads: RowChange[] =
     canonical(head(before)) === canonical(head(next))
       ? []

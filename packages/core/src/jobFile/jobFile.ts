@@ -1,33 +1,45 @@
-import { say } from '../messages/index.ts';
+import { codeOf, say } from '../messages/index.ts';
 import { z } from 'zod';
 import {
   COLLECTION_NAMES,
   HEAD_FIELDS,
   JobContent,
   JobProblem,
+  keptPhotos,
+  MAX_PHOTOS_BYTES,
+  Photo,
   problemsOfIssues,
   refuse,
 } from '../model/index.ts';
 import { checkIntegrity, parseJson, sizeProblems } from '../job/index.ts';
+import { inWords } from './schemaWords.ts';
+import type { Described } from './schemaWords.ts';
 import { fromVersion1 } from './jobVersion1.ts';
 
 /** Name and version of the open job file; docs/job-format.md describes it. */
 const JOB_FORMAT = 'keypost-job';
 const JOB_VERSION = 2;
-/** A job file may hold at most this many bytes. */
-export const MAX_FILE_BYTES = 50 * 1024 * 1024;
+/** What a job file may hold of the job, bytes, and with the pictures of its photos, which are written in base64. */
+export const MAX_JOB_BYTES = 50 * 1024 * 1024;
+export const MAX_FILE_BYTES = MAX_JOB_BYTES + Math.ceil((MAX_PHOTOS_BYTES * 4) / 3) + 1024 * 1024;
 
-const JobFile = z.object({
+/** A job file of this version. */
+export const JobFile = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
   job: JobContent,
+  /** The pictures of its photos (JPEG), by the SHA-256 of each. */
+  pictures: z.record(Photo.shape.sha256, z.base64(codeOf('model.picture-text'))).optional(),
 });
 
+/** Pictures of photos in base64, by the SHA-256 of each. */
+export type Pictures = ReadonlyMap<string, string>;
+
 /**
- * Writes a job as text, with its lists in order, a row to a line. What is stored is written as it stands: a row that is
+ * Writes a job as text, with its lists in order, a row to a line, and its pictures after it. What is stored is written as it stands: a row that is
  * damaged is named when the file is read again, and is not lost before.
  */
-export function writeJobFile(job: JobContent): string {
+export function writeJobFile(job: JobContent, pictures: Pictures = new Map()): string {
   const names = [...Object.keys(HEAD_FIELDS), ...COLLECTION_NAMES] as (keyof JobContent)[];
   const fields = names.map((name) => {
     const value = job[name];
@@ -36,17 +48,22 @@ export function writeJobFile(job: JobContent): string {
     return `${JSON.stringify(name)}: [\n${rows}\n    ]`;
   });
   const inner = fields.map((field) => `    ${field}`).join(',\n');
-  return `{\n  "format": "${JOB_FORMAT}",\n  "version": ${JOB_VERSION},\n  "job": {\n${inner}\n  }\n}\n`;
+  const shown = [...pictures].map(([sum, text]) => `    ${JSON.stringify(sum)}: ${JSON.stringify(text)}`);
+  const after = shown.length ? `,\n  "pictures": {\n${shown.join(',\n')}\n  }` : '';
+  return `{\n  "format": "${JOB_FORMAT}",\n  "version": ${JOB_VERSION},\n  "job": {\n${inner}\n  }${after}\n}\n`;
 }
 
 /** The published JSON Schema (2020-12) of the job file. */
 export function jobFileSchema(): object {
-  return z.toJSONSchema(JobFile, { target: 'draft-2020-12', io: 'input' });
+  const schema = z.toJSONSchema(JobFile, { target: 'draft-2020-12', io: 'input' });
+  return { $id: `urn:keypost:job:${JOB_VERSION}`, ...inWords(schema as Described) };
 }
 
 /** A job as it was read; of version 1 the titles by which its stamps held, which `sealVersion1` takes. */
 export interface ReadJob {
   readonly job: JobContent;
+  /** Those of its photos, all of them and no other. */
+  readonly pictures: Pictures;
   readonly titles?: ReadonlyMap<string, string>;
 }
 
@@ -83,7 +100,18 @@ function readJobDocument(document: unknown): ReadJob {
     throw new JobProblem(
       problems.slice(0, 20).map(({ path, message }) => ({ path: `job.${path}`, message })),
     );
-  return { job: parsed.data.job, ...(titles && { titles }) };
+  const pictures = new Map(Object.entries(parsed.data.pictures ?? {}));
+  refuseOtherPictures(parsed.data.job, pictures);
+  return { job: parsed.data.job, pictures, ...(titles && { titles }) };
+}
+
+/** Each photo has its picture, and each picture its photo. */
+function refuseOtherPictures({ photos }: JobContent, pictures: Pictures): void {
+  const named = new Set(keptPhotos(photos).map(({ sha256 }) => sha256));
+  const lone = photos.findIndex(({ removed, sha256 }) => !removed && !pictures.has(sha256));
+  if (lone >= 0) refuse(say('job.photo-without-picture'), `job.photos[${lone}]`);
+  const left = [...pictures.keys()].find((sum) => !named.has(sum));
+  if (left !== undefined) refuse(say('job.picture-without-photo'), `pictures.${left}`);
 }
 
 /** A document of version 1 as one of today. */

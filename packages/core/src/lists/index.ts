@@ -9,3 +9,4 @@ export { own } from './own.ts';
 export { pathsTo } from './pathsTo.ts';
 export { seeded } from './seeded.ts';
 export { sure } from './sure.ts';
+export { fileName } from './fileName.ts';

@@ -34,6 +34,14 @@ export const JOB = {
     'A calibration stays as it was recorded. Declare it void where it stands, with a reason.',
   'job.undo-fault':
     'What was reported and mended stays as it was recorded. Report it anew where it is not so.',
+  'job.undo-photo': 'A photo stays in the record. Remove it where it stands, with a reason.',
+  'job.photo-gone': 'This photo was removed already.',
+  'job.photo-subject': ({ what }: { what: string }) =>
+    `The job does not hold “${what}”, which the photo shows.`,
+  'job.photos-most': ({ most }: { most: number }) =>
+    `The photos of a job fill at most ${most} MB. Remove some that are not needed any more.`,
+  'job.photo-without-picture': 'The file names a photo, but does not hold its picture.',
+  'job.picture-without-photo': 'The file holds a picture of which no photo is named.',
   'job.fault-not-open': ({ of }: { of: string }) => `The point has no open fault “${of}”.`,
   'job.undo-moved': ({ rows }: { rows: readonly string[] }) =>
     `Changed again since: ${rows.slice(0, 4).join(', ')}${rows.length > 4 ? ` and ${rows.length - 4} more` : ''}. Undo the later change first.`,
@@ -172,7 +180,7 @@ export const JOB = {
   'job.too-large': ({ million }: { million: number }) =>
     `A job holds at most ${million} million characters. Take out description files that no device needs, or divide the job.`,
   'job.file-larger-mb-most': ({ maxFileBytes }: { maxFileBytes: number }) =>
-    `The file is larger than ${maxFileBytes / 1024 / 1024} MB, the maximum for a job file.`,
+    `The file is larger than ${Math.floor(maxFileBytes / 1024 / 1024)} MB, the maximum for a job file.`,
   'job.key-post-job-format': ({ jobFormat }: { jobFormat: string }) =>
     `This is not a Key Post job: its “format” must be “${jobFormat}”.`,
   'job.file-does-say-version': 'The file does not say its version, a whole number from 1.',

@@ -77,6 +77,11 @@ export const SERVICE = {
   'service.undo-job':
     'That a job was begun or brought in is not undone. Remove the job on its own page instead.',
   'service.this-job': 'This job',
+  'service.this-photo': 'This photo',
+  'service.photo-no-jpeg': 'This is no JPEG picture. Photos are kept as JPEG.',
+  'service.photo-broken': 'The picture is broken off or damaged. Take or choose it again.',
+  'service.photo-other-picture': 'The file holds another picture than the one that its photo names.',
+  'service.photo-way': 'A photo comes with its picture, by the way of photos.',
   'service.teaching-failed-old-values': 'Teaching failed; the old values stay.',
   'service.device-took-instead': ({ readBack, value }: { readBack: string; value: string }) =>
     `The device took ${readBack} instead of ${value}.`,
@@ -87,7 +92,7 @@ export const SERVICE = {
   'service.not-found': ({ what }: { what: string }) => `${what} is not here. It may have been removed.`,
   'service.stale': 'Somebody changed this while you worked on it. Keep yours or take theirs.',
   'service.not-allowed': 'This is not allowed.',
-  'service.too-large': 'This is larger than the server takes: 50 MB for a job file, 4 MB for a change.',
+  'service.too-large': 'This is larger than the server takes: 91 MB for a job file, 4 MB for a change.',
   'service.not-json': 'The body is not JSON.',
   'service.content-type': 'Send JSON.',
   'service.cannot': 'The request is not one that the server takes.',

@@ -14,7 +14,7 @@ export const REGISTER_TYPES = [
 ] as const;
 
 /** A value in the registers of a unit: where it lies, how, and what it means. */
-export const MappedValue = z.object({
+export const MappedValue = z.strictObject({
   id: Id,
   name: ShortText(40).min(1, codeOf('model.name-value-such-active')),
   table: z.enum(['holding', 'input']),
@@ -40,7 +40,7 @@ const Metres = (max: number) =>
   z.number().min(0, codeOf('model.length-0-m-more')).max(max, codeOf('model.most-m'));
 
 /** A participant of a serial line, in its order along the cable. */
-export const SerialUnit = z.object({
+export const SerialUnit = z.strictObject({
   id: Id,
   tag: Tag,
   /** The device or module of the job that it is. */
@@ -63,7 +63,7 @@ export const SerialUnit = z.object({
   map: z.array(MappedValue).max(60).default([]),
 });
 
-export const SerialPlan = z.object({
+export const SerialPlan = z.strictObject({
   kind: z.literal('serial'),
   id: Id,
   tag: Tag,
@@ -84,7 +84,7 @@ export const SerialPlan = z.object({
 export const NETWORK_ROLES = ['controller', 'device', 'panel screen', 'laptop', 'router'] as const;
 
 /** A participant of an Ethernet network; the office router and the laptop are participants too. */
-export const NetworkMember = z.object({
+export const NetworkMember = z.strictObject({
   id: Id,
   tag: Tag,
   itemId: Id.optional(),
@@ -104,7 +104,7 @@ export const NetworkMember = z.object({
   map: z.array(MappedValue).max(60).default([]),
 });
 
-export const EthernetPlan = z.object({
+export const EthernetPlan = z.strictObject({
   kind: z.literal('ethernet'),
   id: Id,
   tag: Tag,

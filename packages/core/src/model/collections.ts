@@ -17,6 +17,7 @@ import {
   Wire,
 } from './job.ts';
 import { FaultRecord } from './fault.ts';
+import { Photo } from './photo.ts';
 import { Calibration } from './scaling.ts';
 import { ShortText } from './words.ts';
 
@@ -259,6 +260,24 @@ export const COLLECTIONS = {
       at: AT,
     },
   }),
+  photos: collection({
+    row: Photo,
+    table: 'photo',
+    label: 'Photo',
+    max: 500,
+    fields: {
+      id: ID,
+      subject: { label: 'what it shows', json: true, folded: true },
+      caption: { label: 'words' },
+      width: { label: 'width' },
+      height: { label: 'height' },
+      bytes: { label: 'size' },
+      sha256: { label: 'check sum', folded: true },
+      by: BY,
+      at: AT,
+      removed: { label: 'removed', json: true },
+    },
+  }),
   ownDevices: collection({
     row: OwnKind,
     table: 'own_device',
@@ -281,7 +300,7 @@ export type CollectionName = keyof typeof COLLECTIONS;
 export const COLLECTION_NAMES = Object.keys(COLLECTIONS) as [CollectionName, ...CollectionName[]];
 
 /** What a job says of itself, beside its rows. */
-export const JobHead = z.object({
+export const JobHead = z.strictObject({
   name: ShortText(60).min(1, codeOf('model.name-job')),
   site: ShortText(60),
   /** Which convention panel wires follow. */

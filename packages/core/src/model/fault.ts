@@ -22,21 +22,21 @@ const FAULT_SORTS = [
 
 /** What was seen while it was looked for, by the id of the look: an indicator, or what a meter read. */
 const SeenLooks = z
-  .array(z.object({ id: z.string().min(1).max(200), is: z.union([Quantity, z.boolean()]) }))
+  .array(z.strictObject({ id: z.string().min(1).max(200), is: z.union([Quantity, z.boolean()]) }))
   .max(200, codeOf('model.fault-most-looks'));
 
 const Words = ShortText(200);
 
 /** What was reported, seen and mended of a fault. Each is kept; none is overwritten. */
 export const FaultBody = z.discriminatedUnion('kind', [
-  z.object({
+  z.strictObject({
     kind: z.literal('opened'),
     symptom: Words.min(1, codeOf('model.fault-say-symptom')),
     seen: SeenLooks,
   }),
   /** Handed over with all that was seen until then. */
-  z.object({ kind: z.literal('seen'), of: Id, seen: SeenLooks, note: Words }),
-  z.object({
+  z.strictObject({ kind: z.literal('seen'), of: Id, seen: SeenLooks, note: Words }),
+  z.strictObject({
     kind: z.literal('mended'),
     of: Id,
     /** What it was, in words, and which of the things that can be wrong with the point. */
@@ -56,7 +56,7 @@ export const FaultBody = z.discriminatedUnion('kind', [
   }),
 ]);
 
-export const FaultRecord = z.object({
+export const FaultRecord = z.strictObject({
   id: Id,
   pointId: Id,
   body: FaultBody,

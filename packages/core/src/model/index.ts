@@ -17,7 +17,7 @@ export {
   columnOf,
   headOf,
 } from './collections.ts';
-export type { CollectionDescriptor, CollectionName } from './collections.ts';
+export type { CollectionDescriptor, CollectionName, FieldDescriptor } from './collections.ts';
 export { emptyJob } from './emptyJob.ts';
 export {
   Area,
@@ -52,6 +52,14 @@ export {
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
 export { FaultBody, FaultRecord, openFaults } from './fault.ts';
+export {
+  Photo,
+  PhotoSubject,
+  keptPhotos,
+  MAX_PHOTO_BYTES,
+  MAX_PHOTO_SIDE,
+  MAX_PHOTOS_BYTES,
+} from './photo.ts';
 export type { FaultSort } from './fault.ts';
 export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
 export type { Problem } from './problem.ts';

@@ -38,7 +38,7 @@ export const Settings = z
 /** What somebody wants of a parameter other than what follows from the job, and why. */
 const Overrides = z.record(
   z.string().regex(/^[\w.-]{1,40}$/),
-  z.object({ value: ShortText(60), reason: ShortText(200).min(1, codeOf('model.say-why-otherwise')) }),
+  z.strictObject({ value: ShortText(60), reason: ShortText(200).min(1, codeOf('model.say-why-otherwise')) }),
 );
 
 /** `dc` has a plus and a minus, `ac` a line and a neutral, single-phase, in V r.m.s. */
@@ -48,14 +48,14 @@ export const SupplyKind = z.enum(['dc', 'ac']);
 const PROTECTIONS = ['fuse', 'breaker', 'mcb-b', 'mcb-c', 'mcb-d'] as const;
 
 /** How a branch is fed from another supply: what protects it, and the pair of conductors that lead to it. */
-export const Feed = z.object({
+export const Feed = z.strictObject({
   from: Id,
   protection: z.enum(PROTECTIONS),
   lengthM: z.number().positive(codeOf('model.feeder-longer-0-m')).max(2000, codeOf('model.most-2000-m')),
   mm2: z.number().min(0.05, codeOf('model.least-0-05-mm')).max(50, codeOf('model.most-50-mm')),
 });
 
-export const Supply = z.object({
+export const Supply = z.strictObject({
   id: Id,
   tag: Tag,
   kind: SupplyKind.default('dc'),
@@ -103,7 +103,7 @@ const Figures = z
   .record(FigurePath, OwnFigure)
   .refine((figures) => Object.keys(figures).length <= 60, codeOf('model.most-60-figures-fit'));
 
-export const Module = z.object({
+export const Module = z.strictObject({
   id: Id,
   tag: Tag,
   typeId: z.string().min(1),
@@ -123,10 +123,10 @@ export const Logic = z.enum(['no', 'nc', 'light', 'dark', 'none']);
 
 /** How the outputs of a device were chosen, by their ids; the first that its description offers where nothing is said. */
 const Outputs = z
-  .record(z.string().min(1).max(40), z.object({ kind: OutputKind, logic: Logic }))
+  .record(z.string().min(1).max(40), z.strictObject({ kind: OutputKind, logic: Logic }))
   .refine((outputs) => Object.keys(outputs).length <= 12, codeOf('model.device-most-12-outputs'));
 
-export const Device = z.object({
+export const Device = z.strictObject({
   id: Id,
   tag: Tag,
   typeId: z.string().min(1),
@@ -165,10 +165,10 @@ const Wait = z
  * What the program makes of inputs to switch an output: all of them or any, each as it is or turned; held from then on
  * until another comes, on and off later.
  */
-export const Program = z.object({
+export const Program = z.strictObject({
   how: z.enum(['all', 'any']),
   of: z
-    .array(z.object({ pointId: Id, turned: z.boolean().optional() }))
+    .array(z.strictObject({ pointId: Id, turned: z.boolean().optional() }))
     .min(1, codeOf('model.program-needs-input'))
     .max(8, codeOf('model.program-most-inputs')),
   /** The input that ends what is held. */
@@ -177,7 +177,7 @@ export const Program = z.object({
   offDelay: Wait.optional(),
 });
 
-export const Point = z.object({
+export const Point = z.strictObject({
   id: Id,
   tag: Tag,
   name: ShortText(60).min(1, codeOf('model.say-what-point-such')),
@@ -201,14 +201,14 @@ export const Point = z.object({
 });
 
 /** How a wire was found where that is not as planned: elsewhere, in another colour, or not there at all. */
-export const AsFound = z.object({
+export const AsFound = z.strictObject({
   from: TerminalRef.optional(),
   to: TerminalRef.optional(),
   colour: z.enum(COLOURS).optional(),
   missing: z.boolean().optional(),
 });
 
-export const Wire = z.object({
+export const Wire = z.strictObject({
   id: Id,
   number: ShortText(12),
   from: TerminalRef,
@@ -233,7 +233,7 @@ export const Fingerprint = z
   .refine((parts) => Object.keys(parts).length <= 400, codeOf('model.most-400-parts-fit'));
 
 /** A step that somebody did. Undone with a reason, never removed. */
-export const Stamp = z.object({
+export const Stamp = z.strictObject({
   id: Id,
   pointId: Id,
   step: z.string().min(1).max(100),
@@ -251,7 +251,7 @@ export const Stamp = z.object({
     .optional(),
 });
 
-export const Instrument = z.object({
+export const Instrument = z.strictObject({
   name: ShortText(40).min(1, codeOf('model.name-instrument')),
   /** Accuracy of a reading: percent of it, and a fixed part besides, V where no other unit is told. */
   percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
@@ -260,13 +260,16 @@ export const Instrument = z.object({
 });
 
 /** What was seen or measured at one check of a proof, beside what the circuit predicted. Never overwritten. */
-export const Result = z.object({
+export const Result = z.strictObject({
   id: Id,
   pointId: Id,
   check: z.string().min(1).max(120),
   fingerprint: Fingerprint,
   /** Limits of a value, or what was to be seen. */
-  expected: z.union([z.object({ min: Quantity, max: Quantity }), z.object({ seen: z.boolean() })]),
+  expected: z.union([
+    z.strictObject({ min: Quantity, max: Quantity }),
+    z.strictObject({ seen: z.boolean() }),
+  ]),
   measured: z.union([Quantity, z.boolean()]),
   pass: z.boolean(),
   difference: Quantity,
@@ -278,7 +281,7 @@ export const Result = z.object({
 });
 
 /** Values of a part's parameters as somebody found or left them. Never overwritten; a later one counts. */
-export const Entry = z.object({
+export const Entry = z.strictObject({
   id: Id,
   itemId: Id,
   side: z.enum(['found', 'left']),
@@ -290,14 +293,14 @@ export const Entry = z.object({
 });
 
 /** A device description file of the open format, as it was imported. */
-export const Description = z.object({
+export const Description = z.strictObject({
   id: Id,
   fileName: ShortText(120).min(1, codeOf('model.file-name')),
   text: z.string().min(1, codeOf('model.file-empty')).max(1_500_000, codeOf('model.most-1-5-mb')),
 });
 
 /** A kind of device or module of one's own: its description in the open format, kept in the job. */
-export const OwnKind = z.object({ id: Id, description: z.record(z.string(), z.unknown()) });
+export const OwnKind = z.strictObject({ id: Id, description: z.record(z.string(), z.unknown()) });
 
 export const MainsHertz = z.union([z.literal(50), z.literal(60)], codeOf('model.mains-50-60-hz'));
 

@@ -6,7 +6,7 @@ const percent = (max: number) =>
   z.number().min(0, codeOf('model.share-0-more')).max(max, codeOf('model.at-most'));
 
 /** A pair of a calibration table: the signal at the sensor's wires, and the value that it stands for. */
-export const TablePoint = z.object({ in: Quantity, out: Quantity });
+export const TablePoint = z.strictObject({ in: Quantity, out: Quantity });
 
 /** At most so many points fit into a table. */
 export const MAX_TABLE_POINTS = 64;
@@ -90,7 +90,7 @@ const rawEnds = {
 };
 
 /** What is chosen of a value that arrives as data: which it is, its line where no file tells it, what it stands for. */
-const DataChoice = z.object({
+const DataChoice = z.strictObject({
   /** Name of the item in the process data, or id of the value in the register map. */
   item: ShortText(64).optional(),
   /** Value = raw × gradient + offset, as the leaflet says it. */
@@ -121,7 +121,7 @@ const DataChoice = z.object({
 });
 
 /** What is chosen along the chain of a point beyond what its parts and their parameters say. */
-export const Scaling = z.object({
+export const Scaling = z.strictObject({
   sensor: z
     .object({
       shape: SensorShape.default('linear'),
@@ -158,7 +158,7 @@ export const Scaling = z.object({
   data: DataChoice.optional(),
 });
 
-const Reading = z.object({
+const Reading = z.strictObject({
   /** Share of the range at which it was done, %. */
   share: Quantity,
   injected: Quantity,
@@ -166,7 +166,7 @@ const Reading = z.object({
 });
 
 /** The source or gauge against which a calibration is made: % of its reading, and a fixed part in its unit. */
-export const Reference = z.object({
+export const Reference = z.strictObject({
   name: ShortText(40).min(1, codeOf('model.name-reference')),
   percent: z.number().min(0, codeOf('model.accuracy-0-more')).max(10, codeOf('model.accuracy-10-less')),
   fixed: z.number().min(0, codeOf('model.accuracy-0-more-2')),
@@ -178,7 +178,7 @@ const Note = ShortText(200);
 /** What was calibrated at a point. Each is kept; none is overwritten. */
 export const CalibrationBody = z.discriminatedUnion('kind', [
   /** A table as the workshop measured it. */
-  z.object({
+  z.strictObject({
     kind: z.literal('workshop'),
     unitIn: Unit,
     unitOut: Unit,
@@ -189,7 +189,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     note: Note,
   }),
   /** One pair from a known load in the field. */
-  z.object({
+  z.strictObject({
     kind: z.literal('field'),
     unitIn: Unit,
     unitOut: Unit,
@@ -198,55 +198,55 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     note: Note,
   }),
   /** A field point or table that does not count any more, and why. */
-  z.object({
+  z.strictObject({
     kind: z.literal('void'),
     of: Id,
     reason: ShortText(200).min(1, codeOf('model.say-why-does-count')),
   }),
-  z.object({ kind: z.literal('inForce'), table: z.enum(['none', 'workshop', 'field']), note: Note }),
+  z.strictObject({ kind: z.literal('inForce'), table: z.enum(['none', 'workshop', 'field']), note: Note }),
   /** A transmitter checked against a reference. */
-  z.object({
+  z.strictObject({
     kind: z.literal('transmitter'),
     side: z.enum(['found', 'left']),
-    injects: z.object({ low: Quantity, high: Quantity, unit: Unit }),
-    gives: z.object({ low: Quantity, high: Quantity, unit: Unit }),
+    injects: z.strictObject({ low: Quantity, high: Quantity, unit: Unit }),
+    gives: z.strictObject({ low: Quantity, high: Quantity, unit: Unit }),
     readings: z.array(Reading).min(2, codeOf('model.two-readings-least')).max(40),
     limitPercent: z.number().positive(codeOf('model.limit-above-0')).max(20, codeOf('model.most-20')),
     reference: Reference,
     /** Output with its sensor opened, and which way it was to go. */
-    burnout: z.object({ wanted: z.enum(['low', 'high']), read: Quantity }).optional(),
+    burnout: z.strictObject({ wanted: z.enum(['low', 'high']), read: Quantity }).optional(),
     /** Largest error, % of span. */
     worstPercent: Quantity,
     pass: z.boolean(),
   }),
   /** Two displays made to agree. */
-  z.object({
+  z.strictObject({
     kind: z.literal('displays'),
     unit: Unit,
     pairs: z
-      .array(z.object({ first: Quantity, second: Quantity }))
+      .array(z.strictObject({ first: Quantity, second: Quantity }))
       .min(1)
       .max(40),
-    was: z.object({ low: Quantity, high: Quantity }),
-    becomes: z.object({ low: Quantity, high: Quantity }),
+    was: z.strictObject({ low: Quantity, high: Quantity }),
+    becomes: z.strictObject({ low: Quantity, high: Quantity }),
     remains: Quantity,
   }),
   /** Raw numbers beside what a tape or gauge measured: whether they lie on the line that is stated. */
-  z.object({
+  z.strictObject({
     kind: z.literal('line'),
     unit: Unit,
     pairs: z
-      .array(z.object({ raw: Quantity, measured: Quantity }))
+      .array(z.strictObject({ raw: Quantity, measured: Quantity }))
       .min(2, codeOf('model.two-readings-least'))
       .max(20),
-    stated: z.object({ gradient: Quantity, offset: Quantity }),
-    found: z.object({ gradient: Quantity, offset: Quantity }),
+    stated: z.strictObject({ gradient: Quantity, offset: Quantity }),
+    found: z.strictObject({ gradient: Quantity, offset: Quantity }),
     allowed: z.number().positive(codeOf('model.limit-above-0')),
     worst: Quantity,
     pass: z.boolean(),
   }),
   /** What a device was taught from, and what came of it; nothing where it was not to be taught. */
-  z.object({
+  z.strictObject({
     kind: z.literal('taught'),
     how: z.enum(['margin', 'two', 'window', 'flow', 'cycle', 'zero', 'sensitivity']),
     unit: Unit,
@@ -266,7 +266,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
     conditions: ShortText(200),
   }),
   /** A result of the tool drawer that was sent here. */
-  z.object({
+  z.strictObject({
     kind: z.literal('note'),
     tool: z.string().max(24),
     title: ShortText(80),
@@ -274,7 +274,7 @@ export const CalibrationBody = z.discriminatedUnion('kind', [
   }),
 ]);
 
-export const Calibration = z.object({
+export const Calibration = z.strictObject({
   id: Id,
   pointId: Id,
   body: CalibrationBody,

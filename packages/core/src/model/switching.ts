@@ -19,13 +19,13 @@ export const ACTIONS = ['show', 'lamp', 'flash', 'sound', 'pause', 'stop', 'lock
 export const CLEARERS = ['itself', 'anyone', 'operator', 'key'] as const;
 
 /** How often a lamp flashes: so long lit, so long dark, s. */
-const Rhythm = z.object({
+const Rhythm = z.strictObject({
   lit: Seconds.refine((value) => value > 0, codeOf('model.rhythm-above-zero')),
   dark: Seconds.refine((value) => value > 0, codeOf('model.rhythm-above-zero')),
 });
 
 /** One level of a ladder: from where on it is called for, how long that must last, what it does, and who ends it. */
-export const Level = z.object({
+export const Level = z.strictObject({
   id: Id,
   name: ShortText(24).min(1, codeOf('model.name-level')),
   /** In the value's unit. */
@@ -62,7 +62,7 @@ export const LadderPlan = z
      * All levels but those that lock may be passed over for so long, s; 0 where they may not. Without an end it stays
      * until it is taken off.
      */
-    bypass: z.object({ seconds: Seconds, ends: z.boolean(), shown: z.boolean() }),
+    bypass: z.strictObject({ seconds: Seconds, ends: z.boolean(), shown: z.boolean() }),
   })
   .refine(
     ({ levels }) => new Set(levels.map(({ id }) => id)).size === levels.length,
@@ -84,7 +84,7 @@ const Mode = z.discriminatedUnion('kind', [
 ]);
 
 /** A switching function that the device itself decides, in one of its switching signal channels. */
-export const DeviceChannel = z.object({
+export const DeviceChannel = z.strictObject({
   channel: z.union([z.literal(1), z.literal(2)]),
   unit: ShortText(12),
   mode: Mode,
@@ -101,7 +101,7 @@ export const WATCHED = ['value', 'signal', 'counts', 'engineering'] as const;
 const SafeSide = z.enum(['on', 'off']);
 
 /** A switching function that a bit of the program decides, or a relay that watches the signal. */
-export const SwitchingOutput = z.object({
+export const SwitchingOutput = z.strictObject({
   id: Id,
   name: ShortText(24).min(1, codeOf('model.name-threshold')),
   decidedBy: z.enum(['controller', 'relay']),
@@ -118,7 +118,7 @@ export const SwitchingOutput = z.object({
   leastPulse: Seconds,
   /** Who resets it once the value calls for it no more. */
   clearedBy: z.enum(CLEARERS),
-  onFault: z.object({ break: InFault, short: InFault, invalid: InFault }),
+  onFault: z.strictObject({ break: InFault, short: InFault, invalid: InFault }),
   /** The state of its output that protects; absent where nothing hangs on it. */
   safeSide: SafeSide.optional(),
   /** Of a relay: ± so much of the span of the signal that it takes. */

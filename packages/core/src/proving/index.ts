@@ -14,7 +14,7 @@ export type { InjectionSummary, PlannedStep } from './injection.ts';
 export { judgeCheck, resultOf, resultValues, sourceRatio } from './judge.ts';
 export { soundPart } from './soundPart.ts';
 export type { DamagedRow } from './soundPart.ts';
-export { openJobFile, openVersion1 } from './openJobFile.ts';
+export { openJobFile, openVersion1, openWholeFile } from './openJobFile.ts';
 export { checkName, expectedText, ideal, proofFingerprint, proofPlan, statesPlan } from './plan.ts';
 export { jobProgress, latestResults, progressIn, progressOf } from './progress.ts';
 export type { Status, PointProgress, Stage } from './progress.ts';

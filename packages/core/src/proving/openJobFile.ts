@@ -3,6 +3,7 @@ import type { Text } from '../messages/index.ts';
 import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { fromVersion1, readJobFile } from '../jobFile/index.ts';
+import type { Pictures } from '../jobFile/index.ts';
 import type { JobContent, Point } from '../model/index.ts';
 import { JobContent as Job } from '../model/index.ts';
 import { landSteps } from '../presentation/index.ts';
@@ -11,13 +12,14 @@ import { chainOf, scaleStep } from '../scaling/index.ts';
 import { fitSteps } from '../setting/index.ts';
 import { proofFingerprint } from './plan.ts';
 
-/**
- * Reads a job file of any version. @throws JobProblem with every problem found.
- */
-export function openJobFile(text: string): JobContent {
-  const { job, titles } = readJobFile(text);
-  return titles ? sealVersion1(job, titles) : job;
+/** Reads a job file of any version, with the pictures of its photos. @throws JobProblem with every problem found. */
+export function openWholeFile(text: string): { readonly job: JobContent; readonly pictures: Pictures } {
+  const { job, titles, pictures } = readJobFile(text);
+  return { job: titles ? sealVersion1(job, titles) : job, pictures };
 }
+
+/** The same, where nobody asks for pictures. */
+export const openJobFile = (text: string): JobContent => openWholeFile(text).job;
 
 /** Brings the stored rows of a job of version 1 to those of today. @throws ZodError where they are no job. */
 export function openVersion1(rows: Readonly<Record<string, unknown>>): JobContent {

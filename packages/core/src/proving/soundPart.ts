@@ -93,6 +93,8 @@ function looseRows(job: JobContent): DamagedRow[] {
     results: (row: JobContent['results'][number]) => !points.has(row.pointId),
     calibrations: (row: JobContent['calibrations'][number]) => !points.has(row.pointId),
     faults: (row: JobContent['faults'][number]) => !points.has(row.pointId),
+    photos: ({ subject }: JobContent['photos'][number]) =>
+      subject.kind === 'part' ? !terminals.has(subject.itemId) : !points.has(subject.pointId),
     entries: (row: JobContent['entries'][number]) => !terminals.has(row.itemId),
   };
   const found = COLLECTION_NAMES.flatMap((collection) =>

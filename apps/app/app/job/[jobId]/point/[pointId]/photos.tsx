@@ -1,0 +1,3 @@
+import { page } from '../../../../../src/pages/page';
+
+export default page('PointPhotosScreen');
