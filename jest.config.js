@@ -68,6 +68,8 @@ export default {
         '\\.css$': '<rootDir>/src/ui/no-style.ts',
         '/here\\.ts$': '<rootDir>/../server/test/demoHere.ts',
         // The same code as modules that can be required.
+        '^lucide-react-native/icons/(.*)$':
+          '<rootDir>/../../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
         '^(d3-scale|d3-shape)$': 'victory-vendor/$1',
       },
     },

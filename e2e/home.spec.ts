@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { Resvg } from '@resvg/resvg-js';
+import { readFileSync } from 'node:fs';
 import { BOARD } from './story';
 
 const SETTINGS = ['keypost.settings', JSON.stringify({ by: 'JT', theme: 'light' })] as const;
@@ -149,4 +151,55 @@ test.describe('without network', () => {
     await expect(page.getByRole('radio', { name: 'Target present' })).toBeVisible();
     await expect(page.getByText('No network')).toHaveCount(0);
   });
+});
+
+/** The share of squares of 8 pixels that are of another grey in two pictures of one size, 0 to 1. */
+const differing = (page: Page, pictures: readonly string[]): Promise<number> =>
+  page.evaluate(async (sources) => {
+    const greys = await Promise.all(
+      sources.map(async (source) => {
+        const image = new Image();
+        image.src = source;
+        await image.decode();
+        const [width, height] = [Math.round(image.width / 8), Math.round(image.height / 8)];
+        const canvas = document.createElement('canvas');
+        Object.assign(canvas, { width, height });
+        const context = canvas.getContext('2d');
+        if (!context) throw new Error('no canvas');
+        context.imageSmoothingQuality = 'high';
+        context.drawImage(image, 0, 0, width, height);
+        const { data } = context.getImageData(0, 0, width, height);
+        return Array.from({ length: width * height }, (_, i) => (data[4 * i] ?? 0) + (data[4 * i + 1] ?? 0));
+      }),
+    );
+    const [a = [], b = []] = greys;
+    if (a.length !== b.length) throw new Error(`${a.length} and ${b.length} squares`);
+    return a.filter((grey, i) => Math.abs(grey - (b[i] ?? 0)) > 100).length / a.length;
+  }, pictures);
+
+test('a drawing that was saved looks alike in a browser and in a renderer without our letters', async ({
+  page,
+  context,
+}) => {
+  const blank = await context.newPage();
+  await blank.goto('about:blank');
+  const uri = (type: string, bytes: Buffer) => `data:${type};base64,${bytes.toString('base64')}`;
+  for (const id of ['pe-101', 'ft-233', 'gs-212']) {
+    await page.goto(`${BOARD}/point/${id}`);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the drawing' }).click(),
+    ]);
+    const svg = readFileSync(await download.path(), 'utf8');
+    const width = Number(/ width="([\d.]+)"/.exec(svg)?.[1]);
+    expect(svg).not.toMatch(/style=|currentColor|var\(|<(image|foreignObject|script)/);
+    const drawn = new Resvg(svg, { font: { loadSystemFonts: true } }).render().asPng();
+    const shown = uri('image/svg+xml', Buffer.from(svg));
+    const share = await differing(blank, [uri('image/png', drawn), shown]);
+    expect([id, width > 100, share]).toEqual([id, true, expect.any(Number)]);
+    expect(share).toBeLessThan(0.02);
+    // What is told apart here: the same without its letters.
+    const bare = new Resvg(svg.replace(/<text[\s\S]*?<\/text>/g, '')).render().asPng();
+    expect(await differing(blank, [uri('image/png', bare), shown])).toBeGreaterThan(0.02);
+  }
 });

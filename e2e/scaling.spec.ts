@@ -211,3 +211,26 @@ test('a chain of one’s own: format, bands, screen; nonsense is refused where i
     page.getByText('0 to 20000 counts over 4 to 20 mA are 0 to 250 m³/h in a straight line.'),
   ).toBeVisible();
 });
+
+test('one program for the controller holds all points of a job, and says what it leaves out', async ({
+  page,
+}) => {
+  await page.goto(`${BOARD}/about`);
+  await page.getByRole('link', { name: /^Code for the controller: / }).click();
+  await page.getByRole('button', { name: 'Write the code' }).click();
+  const status = page.getByRole('status', { name: 'What is in it' });
+  await expect(status).toContainText(/\d+ points scaled, \d+ with their alarms/);
+  const saved = async (name: string): Promise<string> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name }).click(),
+    ]);
+    return readFileSync(await download.path(), 'utf8');
+  };
+  const text = await saved('Text file');
+  expect(text).toContain('PROGRAM Points');
+  expect(text.match(/^END_PROGRAM$/gm)).toHaveLength(1);
+  const xml = await saved('PLCopen XML');
+  for (const name of (await status.innerText()).match(/\b[A-Z]{2}-\d{3}\b/g) ?? ['none'])
+    expect([xml.includes(`${name.replace('-', '_')}_Value`), name]).toEqual([true, name]);
+});

@@ -91,8 +91,9 @@ export async function buildServer(
   return app;
 }
 
-/** A page of a job will ask for it as soon as its program runs: it is asked for beside that (RFC 8288; HTML, preload). */
+/** The list of jobs, and a page of a job, will ask for it as soon as its program runs: it is asked for beside that (RFC 8288; HTML, preload). */
 function early(url: string): string | undefined {
+  if (/^\/(?:\?|$)/.test(url)) return '</api/jobs>; rel=preload; as=fetch; crossorigin';
   const [, jobId] = /^\/job\/([\w.-]{1,64})(?:[/?]|$)/.exec(url) ?? [];
   return jobId === undefined || jobId === 'try'
     ? undefined
@@ -117,6 +118,10 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
       cacheControl: false,
       setHeaders: (reply, file) => void reply.setHeader('cache-control', keptFor(file.slice(web.length))),
     });
+  app.addHook('onRequest', async ({ method, url }, reply) => {
+    const link = built && method === 'GET' ? early(url) : undefined;
+    if (link !== undefined) void reply.header('link', link);
+  });
   app.setNotFoundHandler((request, reply) => {
     // A file that is missing is missing: the page in its place would be taken for it.
     const isPage =
@@ -124,8 +129,6 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
       (request.method === 'GET' || request.method === 'HEAD') &&
       !/^\/(?:api|_expo|assets)(?:\/|$)|\.\w{1,8}(?:\?|$)/.test(request.url);
     if (!isPage) throw notFound('This address');
-    const link = early(request.url);
-    if (link !== undefined) void reply.header('link', link);
     return reply.sendFile('index.html');
   });
 }

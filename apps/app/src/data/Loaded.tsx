@@ -14,12 +14,15 @@ export function Loaded<T>({
   error,
   retry,
   what,
+  room,
   children,
 }: {
   data: T | undefined;
   error: ApiProblem | undefined;
   retry: () => void;
   what: string;
+  /** How high it will be, px, as far as that is known: what stands below does not move then. */
+  room?: number;
   children: (data: T) => ReactNode;
 }) {
   const { accent } = useTokens();
@@ -33,7 +36,11 @@ export function Loaded<T>({
       </View>
     );
   return (
-    <View className="items-center gap-3 p-8" role="status">
+    <View
+      className={`items-center justify-center gap-3 ${room === undefined ? 'p-8' : 'flex-row px-4'}`}
+      style={{ minHeight: room }}
+      role="status"
+    >
       <Busy color={accent} />
       <Text as="soft">{`Reading ${what} …`}</Text>
     </View>

@@ -23,9 +23,29 @@ function drawingFile(drawn: SVGSVGElement, title: string, ground: string): strin
   ] as const)
     rect.setAttribute(key, value);
   svg.prepend(name, rect);
-  for (const text of svg.querySelectorAll('[font-family]'))
-    text.setAttribute('font-family', `${text.getAttribute('font-family')}, sans-serif`);
+  svg.querySelectorAll<SVGElement>('text, tspan').forEach(withOpenLetters);
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(svg)}\n`;
+}
+
+/** Families that a viewer without our letters has, by whether each letter is as wide as the others. */
+const OPEN = {
+  mono: 'Atkinson Hyperlegible Mono, Liberation Mono, DejaVu Sans Mono, monospace',
+  word: 'Atkinson Hyperlegible Next, Liberation Sans, DejaVu Sans, sans-serif',
+};
+
+/**
+ * Our families are called after their weight, and the page asks for them in a style: whoever has no such families would
+ * lose the weight too, and not every renderer reads styles.
+ */
+function withOpenLetters(text: SVGElement): void {
+  const { fontFamily, fontSize } = text.style;
+  const own = fontFamily || text.getAttribute('font-family') || '';
+  text.removeAttribute('style');
+  if (own !== '') {
+    text.setAttribute('font-family', /Mono/.test(own) ? OPEN.mono : OPEN.word);
+    text.setAttribute('font-weight', /_(\d{3})/.exec(own)?.[1] ?? '400');
+  }
+  if (fontSize !== '') text.setAttribute('font-size', fontSize);
 }
 
 /** Gives the drawing that stands in a view to the browser as an SVG file. */

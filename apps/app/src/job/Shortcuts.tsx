@@ -1,13 +1,14 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Text } from '../ui/Text';
 import { shortcutOf, SHORTCUTS } from './shortcuts';
 
-/** Listens to the keys of a job's pages; ? shows what they do. */
-export function Shortcuts() {
+/** Listens to the keys of a job's pages, and does what the first one asked for; ? shows what they do. */
+export function Shortcuts({ first }: { first: KeyboardEvent }) {
   const [isShown, setShown] = useState(false);
+  const heard = useRef<KeyboardEvent>(undefined);
   useEffect(() => {
     const pressed = (event: KeyboardEvent): void => {
       const shortcut = shortcutOf(event);
@@ -17,10 +18,12 @@ export function Shortcuts() {
       if (asks) setShown(true);
       else shortcut?.act();
     };
+    if (heard.current !== first) pressed(first);
+    heard.current = first;
     // Before the field in which somebody writes, which keeps its keys to itself.
     document.addEventListener('keydown', pressed, true);
     return () => document.removeEventListener('keydown', pressed, true);
-  }, []);
+  }, [first]);
   if (!isShown) return null;
   const close = () => setShown(false);
   return (

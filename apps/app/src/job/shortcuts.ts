@@ -1,4 +1,4 @@
-/** What a key does on a wide screen. Each acts on what one sees, as a hand would. */
+/** What a key does. Each acts on what one sees, as a hand would. */
 export interface Shortcut {
   readonly key: string;
   /** Where the key is named otherwise than it is typed. */

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
 import { onceWorded } from '../data/words';
 import { useTokens } from '../ui/theme';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { mutate } from 'swr';
 import { keys, useJobs } from '../data/jobs';
@@ -22,7 +22,10 @@ import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
+import { z } from 'zod';
+import { readStored, store } from '../data/stored';
 import { page } from '../pages/page';
+import { PlainSelect } from '../ui/PlainSelect';
 import type { ApiProblem, JobSummary } from '@keypost/api';
 import { dateAndTime } from '../ui/dates';
 import { GoTo } from '../ui/GoTo';
@@ -38,16 +41,17 @@ export function JobsScreen() {
     <Screen pair head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
       <Beside
         left={
-          <Loaded data={jobs.data} error={jobs.error} retry={() => void jobs.mutate()} what="the jobs">
-            {(list) => (
-              <Card title="Jobs" aside={<Text as="mono">{String(list.length)}</Text>}>
-                {list.length === 0 && <NoJobYet />}
-                {list.map((job, i) => (
-                  <JobRow key={job.id} job={job} first={i === 0} />
-                ))}
-              </Card>
-            )}
-          </Loaded>
+          <Card title="Jobs" aside={<Text as="mono">{String(jobs.data?.length ?? '')}</Text>}>
+            <Loaded
+              data={jobs.data}
+              error={jobs.error}
+              retry={() => void jobs.mutate()}
+              what="the jobs"
+              room={roomOf(readStored(COUNT_KEY, z.int()) ?? 1)}
+            >
+              {(list) => <JobList jobs={list} />}
+            </Loaded>
+          </Card>
         }
         right={
           <>
@@ -82,6 +86,47 @@ export function JobsScreen() {
         }
       />
     </Screen>
+  );
+}
+
+const ORDERS = [
+  { value: 'changed', label: 'last changed' },
+  { value: 'name', label: 'name' },
+  { value: 'points', label: 'most points' },
+] as const;
+const Order = z.enum(['changed', 'name', 'points']);
+const ORDER_KEY = 'keypost.jobs.order';
+/** How many there were the last time: room is kept for as many while they are read. */
+const COUNT_KEY = 'keypost.jobs.count';
+const roomOf = (count: number): number => (count > 1 ? 102 : 0) + 91 * Math.min(Math.max(count, 1), 8);
+
+const BY: Readonly<Record<z.infer<typeof Order>, (a: JobSummary, b: JobSummary) => number>> = {
+  changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
+  name: (a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }) || a.site.localeCompare(b.site),
+  points: (a, b) => b.points - a.points,
+};
+
+/** All jobs; where there are several, in the order that this device asked for last. */
+function JobList({ jobs }: { jobs: readonly JobSummary[] }) {
+  const [order, setOrder] = useState(() => readStored(ORDER_KEY, Order) ?? 'changed');
+  useEffect(() => store(COUNT_KEY, jobs.length), [jobs.length]);
+  const choose = (value: string) => {
+    const next = Order.parse(value);
+    setOrder(next);
+    store(ORDER_KEY, next);
+  };
+  return (
+    <>
+      {jobs.length === 0 && <NoJobYet />}
+      {jobs.length > 1 && (
+        <Row first>
+          <PlainSelect label="In order of" value={order} onChange={choose} options={ORDERS} />
+        </Row>
+      )}
+      {[...jobs].sort(BY[order]).map((job, i) => (
+        <JobRow key={job.id} job={job} first={i === 0 && jobs.length === 1} />
+      ))}
+    </>
   );
 }
 

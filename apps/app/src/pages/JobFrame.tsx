@@ -1,9 +1,9 @@
+import { useEffect, useState } from 'react';
 import { useLastDone } from '../data/lastDone';
 import { SCRATCH } from '../data/server';
 import { JobShell } from '../job/JobShell';
 import { useJobId } from '../job/useJobId';
 import { GoTo } from '../ui/GoTo';
-import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { page } from './page';
 
@@ -15,18 +15,27 @@ export function JobFrame() {
   const jobId = useJobId();
   const done = useLastDone(jobId);
   const foot = jobId === SCRATCH ? <OnlyTried /> : done && <UndoBar jobId={jobId} />;
-  // Where there is a keyboard there is room, and what it needs is there anyway.
-  const wide = useWide();
+  const first = useFirstKey();
   return (
     <JobShell
       foot={
         <>
           {foot}
-          {wide && <Shortcuts />}
+          {first && <Shortcuts first={first} />}
         </>
       }
     />
   );
+}
+
+/** The first key that was pressed on a page of a job: whoever has none does not wait for what keys do. */
+function useFirstKey(): KeyboardEvent | undefined {
+  const [first, setFirst] = useState<KeyboardEvent>();
+  useEffect(() => {
+    document.addEventListener('keydown', setFirst, { capture: true, once: true });
+    return () => document.removeEventListener('keydown', setFirst, true);
+  }, []);
+  return first;
 }
 
 /** Says on every page of what is only tried that it stands in no job, and leads to where it is kept. */

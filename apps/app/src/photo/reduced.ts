@@ -1,5 +1,5 @@
 import { MAX_PHOTO_BYTES, MAX_PHOTO_SIDE } from '@keypost/core/model';
-import Compressor from 'compressorjs';
+import type Compressor from 'compressorjs';
 
 /** A picture as it is sent, JPEG in base64, and as the page shows it. */
 export interface Reduced {
@@ -21,17 +21,24 @@ const TRIES: readonly (readonly [side: number, quality: number])[] = [
  * @returns nothing where the browser cannot read it.
  */
 export async function reduced(file: Blob): Promise<Reduced | undefined> {
+  // Only who takes a photo needs it.
+  const { default: Compress } = await import('compressorjs');
   for (const [side, quality] of TRIES) {
-    const drawn = await draw(file, side, quality);
+    const drawn = await draw(Compress, file, side, quality);
     if (!drawn) return undefined;
     if (drawn.size <= MAX_PHOTO_BYTES) return asText(drawn);
   }
   return undefined;
 }
 
-const draw = (file: Blob, side: number, quality: number): Promise<Blob | undefined> =>
+const draw = (
+  Compress: typeof Compressor,
+  file: Blob,
+  side: number,
+  quality: number,
+): Promise<Blob | undefined> =>
   new Promise((resolve) => {
-    new Compressor(file as File, {
+    new Compress(file as File, {
       quality,
       maxWidth: side,
       maxHeight: side,
