@@ -105,7 +105,7 @@ function StepRow({
             role="button"
             aria-label={`Undo: ${textOf(step.title)}`}
             onPress={onUndo}
-            className="-my-2 min-h-[48px] min-w-[48px] items-center justify-center"
+            className="no-print -my-2 min-h-[48px] min-w-[48px] items-center justify-center"
           >
             <Text as="small" className="text-accent underline">
               Undo
