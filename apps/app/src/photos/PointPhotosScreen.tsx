@@ -63,10 +63,7 @@ function NewPhoto({ point }: { point: OpenPoint }) {
           onChange={setKey}
           options={subjects.map((one) => ({
             value: keyOf(one),
-            label:
-              one.kind === 'part'
-                ? `the part ${shownBy(index, one)}`
-                : `the point ${row.tag}, where it stands`,
+            label: one.kind === 'part' ? `part ${shownBy(index, one)}` : `${row.tag}, where it stands`,
           }))}
         />
         <Button

@@ -5,6 +5,9 @@ import { Text } from './Text';
 import { useScheme } from './theme';
 import { variables } from './tokens';
 
+/** What lies over the page behind it: darker than the page in either look. */
+const SHADE = 'rgba(0, 0, 0, 0.5)';
+
 /** Something that is answered before the page goes on: from below on a phone, in the middle where there is room. */
 export function Sheet({
   title,
@@ -24,7 +27,8 @@ export function Sheet({
           aria-hidden
           tabIndex={-1}
           onPress={onClose}
-          className="absolute inset-0 bg-ink opacity-40"
+          className="absolute inset-0"
+          style={{ backgroundColor: SHADE }}
         />
         <View
           role="dialog"
