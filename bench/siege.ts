@@ -7,7 +7,7 @@ import { Agent, get } from 'node:http';
 import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { openJobFile } from '@keypost/core/proving';
+import { openWholeFile } from '@keypost/core/proving';
 import { writeJobFile } from '@keypost/core/jobFile';
 import { DEMO_JOB_ID } from '../apps/server/src/demo/seed.ts';
 import { ROOT } from './places.ts';
@@ -113,13 +113,13 @@ async function siege(minutes: number): Promise<void> {
 
 /** Jobs whose partners flood, and a point for each writer. */
 async function prepared(call: Call, link: string): Promise<Writer[]> {
-  const demo = openJobFile(await call('exportJob', { params: { jobId: DEMO_JOB_ID } }));
+  const { job: demo, pictures } = openWholeFile(await call('exportJob', { params: { jobId: DEMO_JOB_ID } }));
   const plans = demo.plans.map((plan) =>
     plan.kind === 'ethernet'
       ? { ...plan, members: plan.members.map((member) => (member.link ? { ...member, link } : member)) }
       : { ...plan, ...(plan.link && { link }) },
   );
-  const file = writeJobFile({ ...demo, plans });
+  const file = writeJobFile({ ...demo, plans }, pictures);
   const writers: Writer[] = [];
   for (let j = 0; j < JOBS; j++) {
     const id = randomUUID();
