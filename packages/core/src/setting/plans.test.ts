@@ -131,6 +131,11 @@ describe('a sheet as a file', () => {
     ],
     ['no key', 'Tag,As left\r\nFT-1,3', 'setting.file-lacks-column-first missing=Key'],
     ['broken JSON', '{"format":', 'setting.json-breaks-off-holds'],
+    [
+      'a field that nobody knows',
+      '{"format":"keypost-sheet","version":1,"sheets":[{"tag":"FT-1","values":{},"note":"x"}]}',
+      'schema.keys keys=note',
+    ],
     ['another JSON', '{"format":"x"}', 'setting.sheet-format-must-version sheetFormat=keypost-sheet'],
   ])('%s is refused with its place', (_, text, words) => {
     expect(refusalOf(() => readSheetFile(text, sheets))).toMatch(words);

@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import { readValue } from '../catalog/index.ts';
 import { FORMULA, plainCell, readCsv } from '../planning/index.ts';
-import { JobProblem } from '../model/index.ts';
+import { JobProblem, problemsOfIssues } from '../model/index.ts';
 import { fileStyle, keptCell } from '../units/index.ts';
 import type { NumberStyle } from '../units/index.ts';
 import type { Sheet } from './sheet.ts';
@@ -57,15 +57,15 @@ export function writeSheetCsv(sheets: readonly Sheet[], style?: NumberStyle): st
 
 const SHEET_FORMAT = 'keypost-sheet';
 
-const SheetFile = z.object({
+const SheetFile = z.strictObject({
   format: z.literal(SHEET_FORMAT),
   version: z.literal(1),
   sheets: z.array(
-    z.object({
+    z.strictObject({
       tag: z.string(),
       values: z.record(
         z.string(),
-        z.object({
+        z.strictObject({
           label: z.string().optional(),
           unit: z.string().optional(),
           found: z.string().optional(),
@@ -184,13 +184,14 @@ function jsonRows(text: string): FileRow[] {
     throw new JobProblem([{ path: '', message: say('setting.json-breaks-off-holds') }]);
   }
   const parsed = SheetFile.safeParse(document);
-  if (!parsed.success)
-    throw new JobProblem([
-      {
-        path: '',
-        message: say('setting.sheet-format-must-version', { sheetFormat: SHEET_FORMAT }),
-      },
-    ]);
+  if (!parsed.success) {
+    const isOurs = SheetFile.pick({ format: true, version: true }).loose().safeParse(document).success;
+    throw new JobProblem(
+      isOurs
+        ? problemsOfIssues(parsed.error.issues)
+        : [{ path: '', message: say('setting.sheet-format-must-version', { sheetFormat: SHEET_FORMAT }) }],
+    );
+  }
   return parsed.data.sheets.flatMap(({ tag, values }) =>
     Object.entries(values).map(([key, { found = '', left = '' }]) => ({
       where: `${tag} ${key}`,
