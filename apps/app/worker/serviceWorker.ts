@@ -46,11 +46,11 @@ registerRoute(
   }),
 );
 
-/** Pictures of photos that were looked at: what one is called by is what is in it, so it never changes. */
+/** Pictures of photos that were looked at: what one is called by is what is in it, so it never changes. One that is removed is gone a week later. */
 registerRoute(
   ({ url, sameOrigin }) => sameOrigin && /^\/api\/jobs\/[^/]+\/photos\/[0-9a-f]{64}$/.test(url.pathname),
   new CacheFirst({
     cacheName: 'keypost-pictures',
-    plugins: [new ExpirationPlugin({ maxEntries: 80, purgeOnQuotaError: true })],
+    plugins: [new ExpirationPlugin({ maxEntries: 80, maxAgeSeconds: 604_800, purgeOnQuotaError: true })],
   }),
 );

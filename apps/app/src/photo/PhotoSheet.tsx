@@ -9,7 +9,7 @@ import { dayAndTime } from '../ui/dates';
 import { Field } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
 import { Text } from '../ui/Text';
-import { WholePicture } from './Picture';
+import { forgetPicture, WholePicture } from './Picture';
 
 /** A photo, large, with its words; from here it gets others, or is removed with a reason. */
 export function PhotoSheet({
@@ -44,7 +44,15 @@ export function PhotoSheet({
       ) : act === 'word' ? (
         <Words photo={photo} saver={saver} onDone={() => setAct(undefined)} />
       ) : (
-        <Removal photo={photo} saver={saver} onKeep={() => setAct(undefined)} onGone={onClose} />
+        <Removal
+          photo={photo}
+          saver={saver}
+          onKeep={() => setAct(undefined)}
+          onGone={() => {
+            forgetPicture(view.id, photo);
+            onClose();
+          }}
+        />
       )}
     </Sheet>
   );
@@ -91,7 +99,8 @@ function Removal({
   return (
     <View className="gap-3">
       <Text as="body">
-        The picture is deleted for good. Who removed it, when and why stays in the record.
+        The picture is deleted for good; a device that showed it may keep it for a week. Who removed it, when
+        and why stays in the record.
       </Text>
       <Field
         label="Why is it removed?"

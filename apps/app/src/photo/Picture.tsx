@@ -7,6 +7,14 @@ const sourceOf = (jobId: string, { sha256 }: Photo): { uri: string } => ({
   uri: `${process.env.EXPO_PUBLIC_API ?? ''}${picturePath(jobId, sha256)}`,
 });
 
+/** Where the page without network keeps pictures that were looked at (`worker/serviceWorker.ts`). */
+const KEPT = 'keypost-pictures';
+
+/** Forgets the picture of a photo that was removed, as far as this device kept it for reading without network. */
+export const forgetPicture = (jobId: string, photo: Photo): void => {
+  if ('caches' in window) void caches.open(KEPT).then((cache) => cache.delete(sourceOf(jobId, photo).uri));
+};
+
 /** The picture of a photo, whole. */
 export function WholePicture({ jobId, photo, alt }: { jobId: string; photo: Photo; alt: string }) {
   return (

@@ -33,10 +33,10 @@ export function photoResource(app: FastifyInstance, { db, queue }: Jobs): void {
       const { jobId, sha256 } = request.params as { jobId: string; sha256: string };
       const file = await readPicture(db, jobId, sha256);
       if (!file) throw notFound(say('service.this-photo'));
-      // What it is called by is what is in it.
+      // What it is called by is what is in it; one that is removed is gone from browsers a week later.
       return reply
         .type('image/jpeg')
-        .header('cache-control', 'private, max-age=31536000, immutable')
+        .header('cache-control', 'private, max-age=604800, immutable')
         .send(Buffer.from(file));
     },
   );
