@@ -6,6 +6,11 @@ import type { JobView } from '@keypost/api';
 import type { Change } from '@keypost/core/job';
 import type { PhotoSubject } from '@keypost/core/model';
 import { nth } from '@keypost/core/lists';
+import { planRelay } from '@keypost/core/planning';
+import type { RelayRequest } from '@keypost/core/planning';
+import { waysOut } from '@keypost/core/proving';
+import { demoJob } from '../src/demo/demoJob.ts';
+import { ternRock } from '../src/demo/ternRock.ts';
 import { cleanJpeg } from '../src/photos/jpeg.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
@@ -219,4 +224,19 @@ test('the job file holds them, and brings them back to the byte', async () => {
     [String(two)]: document.pictures[String(one)],
   };
   expect(await codeOf(put(bent(swapped)))).toBe('service.photo-other-picture');
+});
+
+test('photos change nothing of what is worked out: ways out, a relay', () => {
+  const [bare, { job }] = [ternRock(), demoJob()];
+  for (const id of ['px-104', 'lx-215', 'pe-106', 'ls-202']) {
+    const ways = [bare, job].map((one) => waysOut(one, id));
+    expect(nth(ways, 1)).toEqual(nth(ways, 0));
+  }
+  const request: RelayRequest = {
+    tag: 'K1',
+    suppressor: 'diode',
+    tasks: [{ kind: 'load', tag: 'M1', typeId: 'fan-230', on: 'present', bothLines: true }],
+  };
+  const plans = [bare, job].map((one) => planRelay(one, 'ls-114', request));
+  expect(nth(plans, 1)).toEqual(nth(plans, 0));
 });

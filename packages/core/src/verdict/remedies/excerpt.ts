@@ -1,7 +1,13 @@
-import type { JobContent, Wire } from '../../model/index.ts';
-import { splitRef } from '../../model/index.ts';
+import type { CollectionName, JobContent, Wire } from '../../model/index.ts';
+import { COLLECTION_NAMES, headOf, splitRef } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
 import { railJoints } from '../../network/index.ts';
+
+/** No row of any list: an excerpt holds what is named there, and nothing of a list that comes later. */
+const NOTHING = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, []])) as unknown as Pick<
+  JobContent,
+  CollectionName
+>;
 
 /**
  * The part of a job that a change of some devices and modules can act on, so that trying it does not depend on the
@@ -21,19 +27,20 @@ export function excerpt(
   const points = new Set([...ids].flatMap((id) => index.pointsFor(id)));
   for (const point of points) for (const id of [point.deviceId, ...(point.helperIds ?? [])]) ids.add(id);
   return {
-    ...job,
+    ...NOTHING,
+    ...headOf(job),
+    supplies: job.supplies,
+    descriptions: job.descriptions,
+    ownDevices: job.ownDevices,
+    ownModules: job.ownModules,
     modules: [...moduleIds].flatMap((id) => index.module(id) ?? []),
     devices: [...ids].flatMap((id) => index.device(id) ?? []),
     points: [...points],
     wires: [...new Set([...wiresOf(index, ids, moduleIds), ...joining(index)])],
-    stamps: [],
-    results: [],
-    calibrations: [],
     // What was mended counts for what was proven, not for the circuit; a part that was swapped is set anew.
     faults: job.faults.filter(({ body }) => body.kind === 'mended' && body.swapped !== undefined),
     // What was set counts for the circuit; plans of buses do not.
     entries: job.entries.filter(({ itemId }) => ids.has(itemId) || moduleIds.has(itemId)),
-    plans: [],
   };
 }
 
