@@ -1,16 +1,12 @@
 import { textOf } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
-import { fileName } from '@keypost/core/lists';
-import { saveFile } from '../data/saveFile';
+import { ScrollView } from 'react-native';
 import { ShareButton } from '../tools/ShareButton';
-import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
-import { Download } from '../ui/laterIcons';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
-import { useTokens } from '../ui/theme';
+import { CodeFiles } from './CodeFiles';
 
 /** Structured Text with its ways out: shared, as a text file, and as PLCopen XML. */
 export function CodeCard({
@@ -28,10 +24,8 @@ export function CodeCard({
   unfit?: readonly Message[];
   xml: () => string;
 }) {
-  const { ink } = useTokens();
   const [room, setRoom] = useState(Infinity);
   const [long, setLong] = useState(0);
-  const icon = <Download size={20} color={ink} />;
   return (
     <Card title="Structured Text" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
@@ -49,19 +43,9 @@ export function CodeCard({
           </Text>
         </ScrollView>
         {long > room + 1 && <Text as="small">Lines go on to the right: move the text sideways.</Text>}
-        <View className="flex-row flex-wrap gap-3">
+        <CodeFiles file={file} text={() => text} xml={xml}>
           <ShareButton title={title} text={text} label="Share" />
-          <Button
-            label="Text file"
-            icon={icon}
-            onPress={() => saveFile(fileName(file, 'st'), 'text/plain', text)}
-          />
-          <Button
-            label="PLCopen XML"
-            icon={icon}
-            onPress={() => saveFile(fileName(file, 'xml'), 'application/xml', xml())}
-          />
-        </View>
+        </CodeFiles>
       </Row>
     </Card>
   );

@@ -1,25 +1,22 @@
 import type { JobView } from '@keypost/api';
-import { fileName } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { plcOpenXml, printProgram } from '@keypost/core/scaling';
 import type { JobProgram, RealType } from '@keypost/core/switching';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { CodeFiles } from '../chain/CodeFiles';
 import { Working } from '../chain/Working';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { now } from '../data/now';
 import { refusalText } from '../data/refusalText';
-import { saveFile } from '../data/saveFile';
 import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
-import { Download } from '../ui/laterIcons';
 import { Caution, Notice } from '../ui/Notice';
-import { RadioGroup } from '../ui/RadioGroup';
+import { RealTypes } from '../chain/RealTypes';
 import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
-import { useTokens } from '../ui/theme';
 import { useTask } from '../workers/useTask';
 
 /** One program for the controller with all points of a job. */
@@ -56,15 +53,7 @@ function JobCode({ view }: { view: JobView }) {
             Each point with a value is scaled by its own chain, and its alarms are called. Counts and clearing
             are variables that you give their addresses.
           </Text>
-          <RadioGroup
-            label="Numbers"
-            value={type}
-            onChange={setType}
-            options={[
-              { value: 'REAL', label: 'REAL', hint: 'single precision' },
-              { value: 'LREAL', label: 'LREAL', hint: 'double precision' },
-            ]}
-          />
+          <RealTypes value={type} onChange={setType} />
           {task.busy ? (
             <Working count={task.count} all={view.content.points.length} onStop={task.cancel} />
           ) : (
@@ -85,9 +74,6 @@ function Written({
   view: JobView;
   of: JobProgram;
 }) {
-  const { ink } = useTokens();
-  const icon = <Download size={20} color={ink} />;
-  const file = `${content.name} points`;
   return (
     <Card title="Written" aside={<Text as="small">IEC 61131-3</Text>}>
       <Row first className="gap-3">
@@ -99,20 +85,11 @@ function Written({
           Check the first value of each against a meter before anything acts on it. No alarm of a controller
           takes the place of a safety function.
         </Caution>
-        <View className="flex-row flex-wrap gap-3">
-          <Button
-            label="Text file"
-            icon={icon}
-            onPress={() => saveFile(fileName(file, 'st'), 'text/plain', printProgram(program))}
-          />
-          <Button
-            label="PLCopen XML"
-            icon={icon}
-            onPress={() =>
-              saveFile(fileName(file, 'xml'), 'application/xml', plcOpenXml(content.name, program, now()))
-            }
-          />
-        </View>
+        <CodeFiles
+          file={`${content.name} points`}
+          text={() => printProgram(program)}
+          xml={() => plcOpenXml(content.name, program, now())}
+        />
       </Row>
       {left.map(({ tag, why }) => (
         <Row key={tag} className="py-2">

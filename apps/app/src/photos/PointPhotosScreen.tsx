@@ -1,3 +1,4 @@
+import { keptPhotos } from '@keypost/core/model';
 import type { PhotoSubject } from '@keypost/core/model';
 import { useState } from 'react';
 import { useSave } from '../data/useSave';
@@ -22,7 +23,7 @@ export function PointPhotosScreen() {
 function PointPhotos({ point }: { point: OpenPoint }) {
   const { view, index, analysis } = point;
   const photos = photosOfPoint(view.content, analysis.context.point.id);
-  const kept = photos.filter(({ removed }) => !removed).length;
+  const kept = keptPhotos(photos).length;
   return (
     <>
       {view.id !== SCRATCH && <NewPhoto point={point} />}

@@ -13,7 +13,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Notice } from '../ui/Notice';
-import { RadioGroup } from '../ui/RadioGroup';
+import { RealTypes } from '../chain/RealTypes';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
@@ -56,15 +56,7 @@ function Written({
           The check of the ladder found something. This is its code as it is, with what is wrong in it.
         </Notice>
       )}
-      <RadioGroup
-        label="Numbers"
-        value={type}
-        onChange={onType}
-        options={[
-          { value: 'REAL', label: 'REAL', hint: 'single precision' },
-          { value: 'LREAL', label: 'LREAL', hint: 'double precision' },
-        ]}
-      />
+      <RealTypes value={type} onChange={onType} />
       <ExecutedCard key={type} ladder={ladder} type={type} />
       <CodeCard
         title={`Alarms of ${tag}`}

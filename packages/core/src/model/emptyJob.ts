@@ -1,6 +1,13 @@
 import { COLLECTION_NAMES } from './collections.ts';
-import type { JobContent } from './collections.ts';
+import type { CollectionName, JobContent } from './collections.ts';
 import type { Supply } from './job.ts';
+
+/** Every list of a job, without a row. */
+export const emptyLists = (): Pick<JobContent, CollectionName> =>
+  Object.fromEntries(COLLECTION_NAMES.map((list) => [list, []])) as unknown as Pick<
+    JobContent,
+    CollectionName
+  >;
 
 /** A job without points, with one usual control supply; `supply` changes what is given of it. */
 export function emptyJob(name: string, site: string, supply: Partial<Supply> = {}): JobContent {
@@ -13,9 +20,8 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     internalOhms: 0.05,
     limitAmps: 5,
   };
-  const lists = Object.fromEntries(COLLECTION_NAMES.map((list) => [list, []]));
   return {
-    ...lists,
+    ...emptyLists(),
     name,
     site,
     colours: 'iec',
@@ -23,5 +29,5 @@ export function emptyJob(name: string, site: string, supply: Partial<Supply> = {
     numbers: 'point',
     units: 'metric',
     supplies: [{ ...usual, ...supply }],
-  } as unknown as JobContent;
+  };
 }

@@ -18,7 +18,7 @@ export {
   headOf,
 } from './collections.ts';
 export type { CollectionDescriptor, CollectionName, FieldDescriptor } from './collections.ts';
-export { emptyJob } from './emptyJob.ts';
+export { emptyJob, emptyLists } from './emptyJob.ts';
 export {
   Area,
   AsFound,

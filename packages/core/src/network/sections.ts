@@ -1,6 +1,6 @@
 import { JobIndex } from '../job/index.ts';
 import { Groups, sure } from '../lists/index.ts';
-import { COLLECTION_NAMES } from '../model/index.ts';
+import { COLLECTION_NAMES, emptyLists } from '../model/index.ts';
 import type { CollectionName, JobContent } from '../model/index.ts';
 import { railJoints } from './railJoints.ts';
 
@@ -66,13 +66,11 @@ function namedIn(row: unknown, known: ReadonlySet<string>): string[] {
 /** Rows of a job by what they belong to; what belongs to nothing is in all of them. */
 function divided(job: JobContent, ownerOf: (row: object) => string | undefined): JobContent[] {
   type Lists = Record<CollectionName, object[]>;
-  const empty = (): Lists =>
-    Object.fromEntries(COLLECTION_NAMES.map((name) => [name, []])) as unknown as Lists;
   const sections = new Map<string, Lists>();
   for (const name of NAMED)
     for (const row of job[name]) {
       const owner = sure(ownerOf(row));
-      if (!sections.has(owner)) sections.set(owner, empty());
+      if (!sections.has(owner)) sections.set(owner, emptyLists());
     }
   for (const name of COLLECTION_NAMES)
     for (const row of job[name]) {

@@ -1,13 +1,10 @@
-import type { CollectionName, JobContent, Wire } from '../../model/index.ts';
-import { COLLECTION_NAMES, headOf, splitRef } from '../../model/index.ts';
+import type { JobContent, Wire } from '../../model/index.ts';
+import { emptyLists, headOf, splitRef } from '../../model/index.ts';
 import type { JobIndex } from '../../job/index.ts';
 import { railJoints } from '../../network/index.ts';
 
 /** No row of any list: an excerpt holds what is named there, and nothing of a list that comes later. */
-const NOTHING = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, []])) as unknown as Pick<
-  JobContent,
-  CollectionName
->;
+const NOTHING = emptyLists();
 
 /**
  * The part of a job that a change of some devices and modules can act on, so that trying it does not depend on the
