@@ -120,6 +120,8 @@ export const SWITCHING_TOOLS = {
     `${of(distance, unit)}; at least ${of(least, unit)}`,
   'tools.moves-words': ({ drift, allowed, unit }: { drift: number; allowed: number; unit: string }) =>
     `It went ${drift > 0 ? 'up' : 'down'} by ${of(Math.abs(drift), unit)} while it was read, and may by ${of(allowed, unit)}.`,
+  'tools.turns-words': ({ turns, allowed, unit }: { turns: number; allowed: number; unit: string }) =>
+    `It went one way and came back by ${of(turns, unit)} while it was read, and may by ${of(allowed, unit)}.`,
   'tools.wait-yet': ({ time }: { time: string }) => `It settles: wait ${time} more, then read it again.`,
   'tools.does-not-settle': 'It does not settle by itself: find out what moves before anything is taught.',
   'tools.unsure-words': 'The readings scatter too much to say: take more of them, or closer ones.',

@@ -1,6 +1,6 @@
 import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
-import { fitLine } from './line.ts';
+import { fitBow, fitLine } from './line.ts';
 
 /** Whether a row of readings may be taught. */
 export interface Steadiness {
@@ -13,6 +13,8 @@ export interface Steadiness {
   /** How far it goes from the first to the last reading, and half of its interval of 95 %. */
   readonly drift: number;
   readonly driftUncertainty: number;
+  /** How far it goes one way and comes back, where that shows that it moves. */
+  readonly turns?: number;
   /** What may go on between them. */
   readonly allowed: number;
   /** So long until it moves no more than that, s, and the time constant with which it settles; where it does. */
@@ -20,6 +22,9 @@ export interface Steadiness {
 }
 
 export const LEAST_READINGS = 6;
+
+/** Fewer leave too little beside the parabola for the quantile to hold. */
+const LEAST_FOR_A_TURN = 7;
 
 /**
  * Two-sided 95 % quantile of Student's t by the expansion of Fisher and Cornish; off by less than 0.5 % from 4 degrees
@@ -38,7 +43,7 @@ export function studentT(freedom: number): number {
 
 /**
  * Trend against scatter. Steady is what surely moves less over the time of the row than is allowed; moving, what
- * surely moves more.
+ * surely moves more, be it that it turns within the row.
  * @param allowed so much it may go from the first reading to the last; its own scatter where nothing is said.
  * @throws JobProblem for fewer than six readings.
  */
@@ -49,21 +54,15 @@ export function steadiness(values: readonly number[], period: number, allowed?: 
   if (allowed !== undefined && !(allowed > 0)) refuse(say('switching.drift-above-zero'), 'drift');
   const n = values.length;
   const line = fitLine(values);
-  // Readings that are like their neighbours tell less than as many that are not.
-  const like = Math.min(Math.max(line.likeness, 0), 0.99);
-  const worth = Math.sqrt((1 + like) / (1 - like));
+  const worth = worthOf(line.likeness);
   const t = studentT(n - 2);
   const may = allowed ?? line.scatter;
   const drift = line.slope * (n - 1);
   const driftUncertainty = t * line.slopeError * (n - 1) * worth;
-  const is =
-    Math.abs(drift) + driftUncertainty <= may
-      ? 'steady'
-      : Math.abs(drift) - driftUncertainty > may
-        ? 'moves'
-        : may === 0 && drift === 0
-          ? 'steady'
-          : 'unsure';
+  const still = Math.abs(drift) + driftUncertainty <= may || (may === 0 && drift === 0);
+  const goes = Math.abs(drift) - driftUncertainty > may;
+  const turns = still || goes ? undefined : turnBeyond(values, may);
+  const is = still ? 'steady' : goes || turns !== undefined ? 'moves' : 'unsure';
   return {
     is,
     mean: line.mean,
@@ -72,8 +71,23 @@ export function steadiness(values: readonly number[], period: number, allowed?: 
     drift,
     driftUncertainty,
     allowed: may,
-    ...(is === 'moves' && settling(values, period, may)),
+    ...(goes && settling(values, period, may)),
+    ...(turns !== undefined && { turns }),
   };
+}
+
+/** Readings that are like their neighbours tell less than as many that are not: by so much their error is greater. */
+function worthOf(likeness: number): number {
+  const like = Math.min(Math.max(likeness, 0), 0.99);
+  return Math.sqrt((1 + like) / (1 - like));
+}
+
+/** How far a row goes one way and comes back, if that is surely more than allowed. */
+function turnBeyond(values: readonly number[], allowed: number): number | undefined {
+  if (values.length < LEAST_FOR_A_TURN) return undefined;
+  const { bow, bowError, likeness } = fitBow(values);
+  const uncertainty = studentT(values.length - 3) * bowError * worthOf(likeness);
+  return Math.abs(bow) - uncertainty > allowed ? Math.abs(bow) : undefined;
 }
 
 const meanOf = (values: readonly number[]): number =>

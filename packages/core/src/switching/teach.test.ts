@@ -1,5 +1,7 @@
 import { said } from '../../test/said.ts';
+import { seeded } from '../lists/index.ts';
 import { slowestReaction } from './reaction.ts';
+import { fitBow } from './line.ts';
 import { steadiness, studentT } from './steady.ts';
 import { cycleOf, teach } from './teach.ts';
 
@@ -45,6 +47,35 @@ describe('a row of readings', () => {
     const exact = 12 * Math.log((20 * Math.exp(-30 / 12) * (1 - Math.exp(-30 / 12))) / 0.2);
     expect(Math.abs((row.settles?.seconds ?? NaN) - exact)).toBeLessThan(1.5);
     expect(steadiness(settling(30 + exact + 3), 1, 0.2).is).toBe('steady');
+  });
+
+  test('of what swings slowly moves, whatever part of the swing it falls on', () => {
+    const parts = Array.from({ length: 40 }, (_, part) =>
+      steadiness(
+        Array.from({ length: 10 }, (_, n) => 2 - 2 * Math.cos((2 * Math.PI * (n + part)) / 40)),
+        1,
+      ),
+    );
+    expect(parts.map(({ is }) => is)).toEqual(parts.map(() => 'moves'));
+    const [bottom] = parts.filter(({ turns }) => turns !== undefined);
+    expect(bottom?.settles).toBeUndefined();
+  });
+
+  test('that lies on a parabola bows by what it rises from its middle to its ends', () => {
+    const { bow, bowError } = fitBow(Array.from({ length: 9 }, (_, n) => 3 * n + 0.25 * (n - 4) ** 2));
+    expect(bow).toBeCloseTo(4, 9);
+    expect(bowError).toBeCloseTo(0, 9);
+  });
+
+  test('that only scatters is seldom taken for one that moves', () => {
+    const random = seeded(7);
+    const rows = Array.from({ length: 400 }, () =>
+      steadiness(
+        Array.from({ length: 10 }, () => random() + random() + random() - 1.5),
+        1,
+      ),
+    );
+    expect(rows.filter(({ is }) => is === 'moves').length).toBeLessThan(0.03 * rows.length);
   });
 
   test('that scatters more than is allowed is not sure', () => {

@@ -310,11 +310,20 @@ function switchLines({ mode, range }: ReturnType<typeof teach>, unit: string): T
     : [];
 }
 
-function unsteadyWords({ is, drift, allowed, settles }: Steadiness, unit: string): ToolResult['words'] {
+function unsteadyWords(
+  { is, drift, turns, allowed, settles }: Steadiness,
+  unit: string,
+): ToolResult['words'] {
   const tone = 'bad';
   if (is === 'unsure') return [{ text: say('tools.unsure-words'), tone }];
   return [
-    { text: say('tools.moves-words', { drift, allowed, unit }), tone },
+    {
+      text:
+        turns === undefined
+          ? say('tools.moves-words', { drift, allowed, unit })
+          : say('tools.turns-words', { turns, allowed, unit }),
+      tone,
+    },
     {
       text: settles
         ? say('tools.wait-yet', { time: say('switching.time', { seconds: settles.seconds }) })
