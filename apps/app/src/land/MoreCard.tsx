@@ -1,4 +1,5 @@
 import { openCase, ownWires, planDifferences } from '@keypost/core/job';
+import { keptPhotos } from '@keypost/core/model';
 import { counted, photosOfPoint } from '../photo/photosOf';
 import type { OpenPoint } from '../point/usePoint';
 import { MoreRow } from '../ui/MoreRow';
@@ -27,7 +28,7 @@ export function MoreCard({ point }: { point: OpenPoint }) {
     {
       to: 'photos',
       label: 'Photos',
-      hint: counted(photosOfPoint(index.job, context.point.id).length),
+      hint: counted(keptPhotos(photosOfPoint(index.job, context.point.id)).length),
       loud: false,
     },
     {

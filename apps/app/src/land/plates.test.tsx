@@ -94,6 +94,26 @@ describe('the ways on', () => {
     expect(screen.getByRole('link', { name: /Wires as found: 1 other than planned/ })).toBeTruthy();
   });
 
+  test('count the photos that are there, not those that were removed', () => {
+    const job = smallJob();
+    const [point] = job.points;
+    const photo = (id: string) => ({
+      id,
+      subject: { kind: 'point' as const, pointId: point?.id ?? '' },
+      caption: '',
+      width: 10,
+      height: 10,
+      bytes: 100,
+      sha256: '0'.repeat(64),
+      by: 'T',
+      at: '2026-01-01T00:00:00.000Z',
+    });
+    const removed = { by: 'T', at: '2026-01-02T00:00:00.000Z', reason: 'Blurred' };
+    const photos = [photo('one'), { ...photo('two'), removed }];
+    render(<MoreCard point={openPoint({ ...job, photos })} />);
+    expect(screen.getByRole('link', { name: /Photos: one$/ })).toBeTruthy();
+  });
+
   test('lead to a relay only from what switches one', () => {
     render(<MoreCard point={openPoint(barrierLoop(10), 'px-1')} />);
     expect(screen.queryByRole('link', { name: /Plan a relay/ })).toBeNull();
