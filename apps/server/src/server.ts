@@ -1,8 +1,7 @@
-import { boardResource } from './resources/board.ts';
-import type { Database } from './db/connection.ts';
 import fastifyCompress from '@fastify/compress';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
+import { FORM, FORM_HEADER } from '@keypost/api';
 import { jobFileSchema } from '@keypost/core/jobFile';
 import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
@@ -10,6 +9,7 @@ import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod
 import { existsSync } from 'node:fs';
 import { constants } from 'node:zlib';
 import { z } from 'zod';
+import type { Database } from './db/connection.ts';
 import { guard } from './guard.ts';
 import { describe } from './openApi.ts';
 import type { Callers } from './guard.ts';
@@ -19,6 +19,7 @@ import { openJobs } from './jobs/jobs.ts';
 import { answered, REFUSALS, register } from './register.ts';
 import { backupResource } from './resources/backup.ts';
 import { benchResource } from './resources/bench.ts';
+import { boardResource } from './resources/board.ts';
 import { changeResource } from './resources/changes.ts';
 import { eventResource } from './resources/events.ts';
 import { jobResource } from './resources/jobs.ts';
@@ -62,8 +63,16 @@ export async function buildServer(
   await guard(app, callers);
   refuseUnreadable(app);
   const { devOrigin } = callers;
-  if (devOrigin) await app.register(fastifyCors, { origin: devOrigin, methods: ['GET', 'POST', 'DELETE'] });
+  if (devOrigin)
+    await app.register(fastifyCors, {
+      origin: devOrigin,
+      methods: ['GET', 'POST', 'DELETE'],
+      exposedHeaders: [FORM_HEADER],
+    });
   await describe(app, VERSION);
+  app.addHook('onRequest', async ({ url }, reply) => {
+    if (url.startsWith('/api/')) void reply.header(FORM_HEADER, FORM);
+  });
   await app.register(async (scope) => {
     register(scope, 'health', async () => ({ ok: true as const, version: VERSION }));
     jobResource(scope, jobs);

@@ -1,5 +1,6 @@
 import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, createClient } from './client.ts';
+import { FORM, FORM_HEADER } from './form.ts';
 import { patchJob } from './patch.ts';
 import { ROUTES } from './routes.ts';
 import type { ChangeResponse, JobView } from './schemas.ts';
@@ -40,6 +41,20 @@ describe('the client', () => {
       'application/json',
     ]);
     expect(JSON.parse(String(nth(bodies, 1).body))).toMatchObject({ file: '{"format":1}' });
+  });
+
+  test.each([
+    ['trusting', FORM, 'as it is'],
+    ['trusting', 'another', 'refused'],
+    ['trusting', undefined, 'refused'],
+    ['checking', FORM, 'refused'],
+  ] as const)('%s, an answer of the form %s that fits no schema is %s', async (how, form, comes) => {
+    const odd = { revision: 'many' };
+    const headers = { 'content-type': 'application/json', ...(form && { [FORM_HEADER]: form }) };
+    const call = createClient('', async () => new Response(JSON.stringify(odd), { headers }), how);
+    const answer = call('revision', { params: { jobId: 'j' } });
+    if (comes === 'as it is') expect(await answer).toEqual(odd);
+    else await expect(answer).rejects.toThrow(/revision/);
   });
 
   test('no answer is a problem that can be tried again', async () => {

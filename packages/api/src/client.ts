@@ -1,10 +1,12 @@
 import { say } from '@keypost/core/messages';
 import type { z } from 'zod';
-import { ProblemDetails } from './schemas.ts';
+import type { ANSWERS } from './answers.ts';
 import { CALLS } from './calls.ts';
+import { FORM, FORM_HEADER } from './form.ts';
 import { problemDetails } from './problemDetails.ts';
 import type { ROUTES } from './routes.ts';
 import type { RouteName } from './routes.ts';
+import type { ProblemDetails } from './schemas.ts';
 
 type Part<N extends RouteName, K extends 'params' | 'query' | 'body'> = (typeof ROUTES)[N] extends {
   readonly [P in K]: infer S extends z.ZodType;
@@ -16,7 +18,6 @@ type Part<N extends RouteName, K extends 'params' | 'query' | 'body'> = (typeof 
 interface Called {
   readonly method: string;
   readonly path: string;
-  readonly response: z.ZodType;
   /** How long an answer may take, s. */
   readonly patience?: number;
 }
@@ -25,7 +26,7 @@ interface Called {
 const PATIENCE = 12;
 
 export type Input<N extends RouteName> = Part<N, 'params'> & Part<N, 'query'> & Part<N, 'body'>;
-export type Output<N extends RouteName> = z.output<(typeof ROUTES)[N]['response']>;
+export type Output<N extends RouteName> = z.output<(typeof ANSWERS)[N]>;
 
 /** A refusal by the server, or no answer at all (`status` 0). */
 export class ApiProblem extends Error {
@@ -47,8 +48,22 @@ export class ApiProblem extends Error {
 
 export type Fetch = (url: string, init: RequestInit) => Promise<Response>;
 
-/** Makes the typed client. @param base what stands before `/api`, empty for the page's own server. */
-export function createClient(base: string, send: Fetch = (url, init) => fetch(url, init)) {
+/**
+ * Makes the typed client. An answer with the mark of our own form is taken as it is; the schemas, which are most of what
+ * a page would have to read before it asks for anything, are fetched for any other.
+ * @param base what stands before `/api`, empty for the page's own server.
+ * @param trusting whether that mark is enough.
+ */
+export function createClient(
+  base: string,
+  send: Fetch = (url, init) => fetch(url, init),
+  trusting: 'trusting' | 'checking' = 'checking',
+) {
+  const checked = async (headers: Headers, answer: unknown, name: RouteName | 'refusal') => {
+    if (trusting === 'trusting' && headers.get(FORM_HEADER) === FORM) return answer;
+    const { ANSWERS, REFUSAL } = await import('./answers.ts');
+    return (name === 'refusal' ? REFUSAL : ANSWERS[name]).parse(answer);
+  };
   return async function call<N extends RouteName>(name: N, input: Input<N>): Promise<Output<N>> {
     const route: Called = CALLS[name];
     const parts = input as {
@@ -57,9 +72,14 @@ export function createClient(base: string, send: Fetch = (url, init) => fetch(ur
       body?: unknown;
     };
     const { ok, status, headers, text } = await reach(send, base + address(route, parts), route, parts.body);
-    if (!ok) throw new ApiProblem(problemFrom(status, text));
+    if (!ok)
+      throw new ApiProblem(
+        await Promise.resolve(text)
+          .then((refusal) => checked(headers, JSON.parse(refusal), 'refusal') as Promise<ProblemDetails>)
+          .catch(() => problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }))),
+      );
     const isText = !(headers.get('content-type') ?? '').includes('json') || name === 'exportJob';
-    return route.response.parse(isText ? text : JSON.parse(text)) as Output<N>;
+    return (await checked(headers, isText ? text : JSON.parse(text), name)) as Output<N>;
   };
 }
 
@@ -105,13 +125,5 @@ async function reach(send: Fetch, url: string, route: Called, body: unknown) {
     );
   } finally {
     clearTimeout(timer);
-  }
-}
-
-function problemFrom(status: number, text: string): ProblemDetails {
-  try {
-    return ProblemDetails.parse(JSON.parse(text));
-  } catch {
-    return problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }));
   }
 }

@@ -1,4 +1,6 @@
+export * from './answers.ts';
 export * from './calls.ts';
+export * from './form.ts';
 export * from './schemas.ts';
 export * from './requests.ts';
 export * from './routes.ts';

@@ -1,5 +1,6 @@
 import { Link } from '@keypost/core/model';
 import { z } from 'zod';
+import { ANSWERS } from './answers.ts';
 import { CALLS } from './calls.ts';
 import { ChangeRequest, ImportedJob, NewJob, NewPhoto, TeachRequest, UndoRequest } from './requests.ts';
 
@@ -32,40 +33,47 @@ const By = z.strictObject({ by: ChangeRequest.shape.by });
 export const ROUTES = {
   health: {
     ...CALLS.health,
+    response: ANSWERS.health,
     tag: 'server',
     summary: 'Whether the server answers',
   },
   listJobs: {
     ...CALLS.listJobs,
+    response: ANSWERS.listJobs,
     tag: 'jobs',
     summary: 'All jobs',
   },
   createJob: {
     ...CALLS.createJob,
+    response: ANSWERS.createJob,
     tag: 'jobs',
     summary: 'A new, empty job',
     body: NewJob,
   },
   openDemo: {
     ...CALLS.openDemo,
+    response: ANSWERS.openDemo,
     tag: 'jobs',
     summary: 'A made-up job to look around in: the one that is there, or a new one under this id',
     body: NewJob.pick({ id: true }),
   },
   importJob: {
     ...CALLS.importJob,
+    response: ANSWERS.importJob,
     tag: 'jobs',
     summary: 'A new job from the text of a job file',
     body: ImportedJob,
   },
   getJob: {
     ...CALLS.getJob,
+    response: ANSWERS.getJob,
     tag: 'jobs',
     summary: 'One job',
     params: JobParams,
   },
   removeJob: {
     ...CALLS.removeJob,
+    response: ANSWERS.removeJob,
     tag: 'jobs',
     summary: 'Removes a job; its events stay',
     params: JobParams,
@@ -73,12 +81,14 @@ export const ROUTES = {
   },
   exportJob: {
     ...CALLS.exportJob,
+    response: ANSWERS.exportJob,
     tag: 'jobs',
     summary: 'The job file',
     params: JobParams,
   },
   changeJob: {
     ...CALLS.changeJob,
+    response: ANSWERS.changeJob,
     tag: 'changes',
     summary: 'Applies one change in one transaction',
     params: JobParams,
@@ -86,6 +96,7 @@ export const ROUTES = {
   },
   addPhoto: {
     ...CALLS.addPhoto,
+    response: ANSWERS.addPhoto,
     tag: 'photos',
     summary: 'Adds a photo with its picture, in one transaction',
     params: JobParams,
@@ -93,6 +104,7 @@ export const ROUTES = {
   },
   undoChange: {
     ...CALLS.undoChange,
+    response: ANSWERS.undoChange,
     tag: 'changes',
     summary: 'Takes a change back in one transaction, as long as nothing rests on it',
     params: JobParams,
@@ -100,18 +112,21 @@ export const ROUTES = {
   },
   revision: {
     ...CALLS.revision,
+    response: ANSWERS.revision,
     tag: 'jobs',
     summary: 'How often a job was changed, for pages that follow it',
     params: JobParams,
   },
   board: {
     ...CALLS.board,
+    response: ANSWERS.board,
     tag: 'jobs',
     summary: 'How far each point of a job is, as far as the server has worked it out',
     params: JobParams,
   },
   listEvents: {
     ...CALLS.listEvents,
+    response: ANSWERS.listEvents,
     tag: 'changes',
     summary: 'What was done to a job or to one of its points, newest first',
     params: JobParams,
@@ -122,6 +137,7 @@ export const ROUTES = {
   },
   readItem: {
     ...CALLS.readItem,
+    response: ANSWERS.readItem,
     tag: 'partners',
     summary: 'Reads parameters from the device itself and keeps them as found',
     params: ItemParams,
@@ -129,6 +145,7 @@ export const ROUTES = {
   },
   writeParameter: {
     ...CALLS.writeParameter,
+    response: ANSWERS.writeParameter,
     tag: 'partners',
     summary: 'Writes one parameter to the device, reads it back, and keeps as left what was read back',
     params: ItemParams,
@@ -136,6 +153,7 @@ export const ROUTES = {
   },
   teach: {
     ...CALLS.teach,
+    response: ANSWERS.teach,
     tag: 'partners',
     summary: 'Teaches a switching point from the present value, and reads back what the device took',
     params: ItemParams,
@@ -143,23 +161,27 @@ export const ROUTES = {
   },
   inject: {
     ...CALLS.inject,
+    response: ANSWERS.inject,
     tag: 'partners',
     summary: 'Has a bench source give a value in place of a sensor, and reads back what it truly gives',
     body: z.strictObject({ link: Link, unit: z.string().max(12), value: z.number() }),
   },
   measure: {
     ...CALLS.measure,
+    response: ANSWERS.measure,
     tag: 'partners',
     summary: 'Asks a bench source what it measures at its own terminals; it goes on giving what it gives',
     body: z.strictObject({ link: Link, unit: z.string().max(12) }),
   },
   practice: {
     ...CALLS.practice,
+    response: ANSWERS.practice,
     tag: 'practice',
     summary: 'The simulated partners of this server, and what is plugged into them',
   },
   practise: {
     ...CALLS.practise,
+    response: ANSWERS.practise,
     tag: 'practice',
     summary: 'Unplugs, replaces or breaks a simulated device, or mends it',
     body: z.strictObject({

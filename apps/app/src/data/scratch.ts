@@ -1,4 +1,5 @@
 import type { ChangeResponse, JobView } from '@keypost/api';
+import { FORM, FORM_HEADER } from '@keypost/api/form';
 import { problemDetails } from '@keypost/api/problemDetails';
 import { applyChange } from '@keypost/core/job';
 import type { Change } from '@keypost/core/job';
@@ -98,11 +99,12 @@ function viewOf({ revision, content }: Scratch): JobView {
   return { id: SCRATCH, revision, content, revisions: Object.fromEntries(rows), damaged: [] };
 }
 
-const json = (body: unknown): Response =>
-  new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
+const HEADERS = { 'content-type': 'application/json', [FORM_HEADER]: FORM };
+
+const json = (body: unknown): Response => new Response(JSON.stringify(body), { headers: HEADERS });
 
 const refusal = (status: number, message: Message, problems: readonly Problem[] = []): Response =>
   new Response(JSON.stringify(problemDetails(status, 'Not possible', message, problems)), {
     status,
-    headers: { 'content-type': 'application/json' },
+    headers: HEADERS,
   });
