@@ -6,6 +6,7 @@ import process from 'node:process';
 import { clearInterval, setInterval } from 'node:timers';
 import { compressAll } from './compress.mjs';
 import { writeNotices } from './notices.mjs';
+import { startApart } from './startApart.mjs';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -95,6 +96,7 @@ export function build() {
       'scripts/compress.mjs',
       'scripts/notices.mjs',
       'scripts/serviceWorker.mjs',
+      'scripts/startApart.mjs',
     ],
     'apps/app/dist/index.html',
     async () => {
@@ -116,6 +118,7 @@ export function build() {
       if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
       console.error('Compressing what was built …');
       const dist = path.join(ROOT, 'apps/app/dist');
+      startApart(dist);
       // Only here, for its packages may not be installed before.
       const { buildServiceWorker } = await import('./serviceWorker.mjs');
       await buildServiceWorker(path.join(ROOT, 'apps/app/worker/serviceWorker.ts'), dist);

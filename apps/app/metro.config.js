@@ -6,8 +6,8 @@ const config = getDefaultConfig(__dirname);
 
 /** What stands in the app for parts of the validation library that it does not use. */
 const IN_ZOD = [
-  // Its messages in forty languages; ours are its English ones, and the others would be a third of every bundle.
-  [/locales[\\/]index\.js$/, 'zodEnglish.js'],
+  // Its messages in forty languages, of which the others would be a third of every bundle; and that it makes no code.
+  [/locales[\\/]index\.js$/, 'zodInBrowser.js'],
   [/[\\/](?:compile|from-json-schema|json-schema-processors)\.js$/, 'zodUnused.js'],
 ];
 
@@ -25,5 +25,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
     ? { type: 'sourceFile', filePath: path.resolve(__dirname, instead[1]) }
     : context.resolveRequest(context, name, platform);
 };
+
+// A module is run when something of it is first used, not when the page begins.
+config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
 
 module.exports = withNativeWind(config, { input: './global.css' });

@@ -15,11 +15,17 @@ cleanupOutdatedCaches();
 /** So long the network is waited for before what is kept is shown, s. */
 const PATIENCE = 4;
 
-const page = new NetworkFirst({ cacheName: 'keypost-page', networkTimeoutSeconds: PATIENCE });
+/** One page stands for all: it is asked for by its own address, with which comes what it needs beside it. */
+const page = new NetworkFirst({
+  cacheName: 'keypost-page',
+  networkTimeoutSeconds: PATIENCE,
+  plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+});
 registerRoute(
   new NavigationRoute(async (given) => {
     try {
-      return await page.handle({ ...given, request: new Request('/', { headers: { accept: 'text/html' } }) });
+      const request = new Request(given.request.url, { headers: { accept: 'text/html' } });
+      return await page.handle({ ...given, request });
     } catch {
       return (await matchPrecache('/index.html')) ?? Response.error();
     }

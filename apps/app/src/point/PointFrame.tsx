@@ -10,6 +10,7 @@ import { useIndex } from '../data/useIndex';
 import { Loaded } from '../data/Loaded';
 import { useJobId, usePointId } from '../job/useJobId';
 import { useTokens } from '../ui/theme';
+import { AfterPaint } from '../ui/AfterPaint';
 import { Notice } from '../ui/Notice';
 import { StatusIcon } from '../ui/StatusIcon';
 import { PageHead, Screen } from '../ui/Screen';
@@ -97,7 +98,7 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
     return (
       <Screen head={head} dock={dock}>
         {main}
-        {aside}
+        <AfterPaint>{aside}</AfterPaint>
       </Screen>
     );
   return (
@@ -108,7 +109,7 @@ export function PointPage({ point, page, main, aside, dock }: Parts & { point: O
       {(aside !== undefined || dock !== undefined) && (
         <View className="paper-wide w-[370px] border-l-[1.5px] border-edge">
           <ScrollView tabIndex={0} className="prints" contentContainerClassName="prints gap-4 p-4">
-            {aside}
+            <AfterPaint>{aside}</AfterPaint>
           </ScrollView>
           {dock}
         </View>
