@@ -26,7 +26,7 @@ test('files with a name of their own are kept for good, the page is asked for an
   for (const path of scripts) {
     const kept = { status: 200, kept: 'public, max-age=31536000, immutable' };
     // The lines that start it fit into one packet.
-    const packed = path.includes('/start-') ? {} : { packed: 'br' };
+    const packed = /\/(?:start|ahead)-/.test(path) ? {} : { packed: 'br' };
     expect([path, await head(path)]).toMatchObject([path, { ...kept, ...packed }]);
   }
   expect((await head('/_expo/static/js/web/gone.js')).status).toBe(404);

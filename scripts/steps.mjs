@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import path from 'node:path';
 import process from 'node:process';
 import { clearInterval, setInterval } from 'node:timers';
+import { askAhead } from './askAhead.mjs';
 import { compressAll } from './compress.mjs';
 import { writeNotices } from './notices.mjs';
 import { startApart } from './startApart.mjs';
@@ -93,6 +94,7 @@ export function build() {
       'apps/app',
       'packages',
       'package-lock.json',
+      'scripts/askAhead.mjs',
       'scripts/compress.mjs',
       'scripts/notices.mjs',
       'scripts/serviceWorker.mjs',
@@ -119,6 +121,7 @@ export function build() {
       console.error('Compressing what was built …');
       const dist = path.join(ROOT, 'apps/app/dist');
       startApart(dist);
+      askAhead(dist);
       // Only here, for its packages may not be installed before.
       const { buildServiceWorker } = await import('./serviceWorker.mjs');
       await buildServiceWorker(path.join(ROOT, 'apps/app/worker/serviceWorker.ts'), dist);

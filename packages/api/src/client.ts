@@ -1,6 +1,6 @@
 import { say } from '@keypost/core/messages';
 import type { z } from 'zod';
-import type { ANSWERS } from './answers.ts';
+import type * as Answers from './answers.ts';
 import { CALLS } from './calls.ts';
 import { FORM, FORM_HEADER } from './form.ts';
 import { problemDetails } from './problemDetails.ts';
@@ -26,7 +26,7 @@ interface Called {
 const PATIENCE = 12;
 
 export type Input<N extends RouteName> = Part<N, 'params'> & Part<N, 'query'> & Part<N, 'body'>;
-export type Output<N extends RouteName> = z.output<(typeof ANSWERS)[N]>;
+export type Output<N extends RouteName> = z.output<(typeof Answers.ANSWERS)[N]>;
 
 /** A refusal by the server, or no answer at all (`status` 0). */
 export class ApiProblem extends Error {
@@ -48,22 +48,30 @@ export class ApiProblem extends Error {
 
 export type Fetch = (url: string, init: RequestInit) => Promise<Response>;
 
+/** Takes an answer or a refusal to the one who called: as it is, or read by its schema. */
+type Take = (name: RouteName | 'refusal', answer: unknown, headers: Headers) => unknown;
+
+/** What is to be known of answers to check them. */
+export type Schemas = typeof Answers;
+
+/** Reads an answer by its schema. @throws ZodError where it does not fit. */
+export const readBy = (
+  { ANSWERS, REFUSAL }: Schemas,
+  name: RouteName | 'refusal',
+  answer: unknown,
+): unknown => (name === 'refusal' ? REFUSAL : ANSWERS[name]).parse(answer);
+
 /**
- * Makes the typed client. An answer with the mark of our own form is taken as it is; the schemas, which are most of what
- * a page would have to read before it asks for anything, are fetched for any other.
- * @param base what stands before `/api`, empty for the page's own server.
- * @param trusting whether that mark is enough.
+ * Takes an answer with the mark of our own form as it is. The schemas, which are most of what a page would have to read
+ * before it asks for anything, are fetched for any other.
  */
-export function createClient(
-  base: string,
-  send: Fetch = (url, init) => fetch(url, init),
-  trusting: 'trusting' | 'checking' = 'checking',
-) {
-  const checked = async (headers: Headers, answer: unknown, name: RouteName | 'refusal') => {
-    if (trusting === 'trusting' && headers.get(FORM_HEADER) === FORM) return answer;
-    const { ANSWERS, REFUSAL } = await import('./answers.ts');
-    return (name === 'refusal' ? REFUSAL : ANSWERS[name]).parse(answer);
-  };
+export const takeOurs =
+  (fetchSchemas: () => Promise<Schemas>): Take =>
+  async (name, answer, headers) =>
+    headers.get(FORM_HEADER) === FORM ? answer : readBy(await fetchSchemas(), name, answer);
+
+/** Makes the typed client. @param base what stands before `/api`, empty for the page's own server. */
+export function clientWith(take: Take, base: string, send: Fetch = (url, init) => fetch(url, init)) {
   return async function call<N extends RouteName>(name: N, input: Input<N>): Promise<Output<N>> {
     const route: Called = CALLS[name];
     const parts = input as {
@@ -75,11 +83,11 @@ export function createClient(
     if (!ok)
       throw new ApiProblem(
         await Promise.resolve(text)
-          .then((refusal) => checked(headers, JSON.parse(refusal), 'refusal') as Promise<ProblemDetails>)
+          .then((refusal) => take('refusal', JSON.parse(refusal), headers) as ProblemDetails)
           .catch(() => problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }))),
       );
     const isText = !(headers.get('content-type') ?? '').includes('json') || name === 'exportJob';
-    return (await checked(headers, isText ? text : JSON.parse(text), name)) as Output<N>;
+    return (await take(name, isText ? text : JSON.parse(text), headers)) as Output<N>;
   };
 }
 

@@ -1,5 +1,6 @@
 export * from './answers.ts';
 export * from './calls.ts';
+export * from './checkingClient.ts';
 export * from './form.ts';
 export * from './schemas.ts';
 export * from './requests.ts';

@@ -1,7 +1,7 @@
 import { ApiProblem } from '@keypost/api/client';
 import { problemDetails } from '@keypost/api/problemDetails';
 import { say } from '@keypost/core/messages';
-import { JobProblem } from '@keypost/core/model';
+import { JobProblem } from '@keypost/core/model/light';
 
 /** Any error as the problem that a screen can show. */
 export function asProblem(error: unknown): ApiProblem {

@@ -2,7 +2,7 @@ import { sure } from '@keypost/core/lists';
 import { act, render, screen } from '@testing-library/react';
 import { ThemeProvider, useScheme, useTokens } from '../ui/theme';
 import { TOKENS, variables } from '../ui/tokens';
-import { changeSettings, KeptSettings, useSettings } from './settings';
+import { changeSettings, keptSettings, useSettings } from './settings';
 
 function Probe() {
   const { by, theme } = useSettings();
@@ -26,9 +26,15 @@ test('what is changed is seen at once, and kept on this device', () => {
 });
 
 test('what was kept under the older name of the theme still counts', () => {
-  expect(KeptSettings.parse({ by: 'MR', look: 'dark' })).toEqual({ by: 'MR', theme: 'dark' });
-  expect(KeptSettings.parse({})).toEqual({ by: '', theme: 'system' });
-  expect(KeptSettings.safeParse({ theme: 'pink' }).success).toBe(false);
+  const read = (kept: unknown) => {
+    localStorage.setItem('keypost.settings', JSON.stringify(kept));
+    return keptSettings();
+  };
+  expect(read({ by: 'MR', look: 'dark' })).toEqual({ by: 'MR', theme: 'dark' });
+  expect(read({ by: 'MR', look: 'dark', theme: 'light' })).toEqual({ by: 'MR', theme: 'light' });
+  const none = { by: '', theme: 'system' };
+  for (const odd of [{}, { by: 'MR', theme: 'pink' }, { by: 7 }, [], null, 'MR'])
+    expect(read(odd)).toEqual(none);
 });
 
 test('both looks have the same tokens, as channels for the style sheet', () => {

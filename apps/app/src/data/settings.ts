@@ -1,5 +1,5 @@
-import { z } from 'zod';
 import { held } from './held';
+import { oneOf, partial, text } from './plain';
 import { readStored, store } from './stored';
 
 /** What this device remembers of its user; nothing of it is part of a job. */
@@ -11,13 +11,17 @@ export interface Settings {
 
 const KEY = 'keypost.settings';
 const DEFAULTS: Settings = { by: '', theme: 'system' };
-const Theme = z.enum(['system', 'light', 'dark']);
+const theme = oneOf(['system', 'light', 'dark']);
 /** `look` is what the theme was called once. */
-export const KeptSettings = z
-  .object({ by: z.string(), theme: Theme, look: Theme })
-  .partial()
-  .transform(({ by = DEFAULTS.by, look = DEFAULTS.theme, theme = look }): Settings => ({ by, theme }));
-const settings = held(readStored(KEY, KeptSettings) ?? DEFAULTS);
+const Kept = partial({ by: text, theme, look: theme });
+
+/** The settings as this device keeps them, each that it does not keep as it is without. */
+export function keptSettings(): Settings {
+  const { by = DEFAULTS.by, look = DEFAULTS.theme, theme = look } = readStored(KEY, Kept) ?? {};
+  return { by, theme };
+}
+
+const settings = held(keptSettings());
 
 export function changeSettings(patch: Partial<Settings>): void {
   const next = { ...settings.get(), ...patch };

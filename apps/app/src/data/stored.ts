@@ -1,10 +1,13 @@
-import type { z } from 'zod';
+/** What reads a value that was kept, as the schemas of the validation library do. */
+export interface Reads<T> {
+  readonly safeParse: (value: unknown) => { success: true; data: T } | { success: false; data?: undefined };
+}
 
 /**
  * What this device remembers under a key. What does not fit its schema any more counts as never kept; a browser that
  * keeps nothing still works for this visit.
  */
-export function readStored<T>(key: string, schema: z.ZodType<T>): T | undefined {
+export function readStored<T>(key: string, schema: Reads<T>): T | undefined {
   try {
     const text = localStorage.getItem(key);
     const read = text === null ? undefined : schema.safeParse(JSON.parse(text));

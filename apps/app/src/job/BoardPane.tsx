@@ -1,7 +1,7 @@
 import { Plus } from '../ui/icons';
 import type { BoardRow } from '@keypost/api';
 import { say } from '@keypost/core/messages';
-import { openFaults } from '@keypost/core/model';
+import { openFaults } from '@keypost/core/model/light';
 import type { JobContent } from '@keypost/core/model';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import type { ComponentType, ReactNode } from 'react';

@@ -1,10 +1,9 @@
 import { Slot, usePathname } from 'expo-router';
 import { Layers, List, ScrollText, Settings2 } from '../ui/icons';
-import { lazy, Suspense } from 'react';
-import type { ReactNode } from 'react';
+import type { JobView } from '@keypost/api';
+import type { ComponentType, ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFollowing, useJob } from '../data/jobs';
-import { fetchWords } from '../data/words';
 import { useJobId } from './useJobId';
 import { showUnitsOf } from '../ui/shownUnits';
 import { useTokens } from '../ui/theme';
@@ -13,12 +12,6 @@ import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { GoTo } from '../ui/GoTo';
 import { Main } from '../ui/Main';
-
-/** Hardly ever there: fetched when it is. */
-const DamageNotice = lazy(async () => {
-  const [notice] = await Promise.all([import('../data/DamageNotice'), fetchWords()]);
-  return { default: notice.DamageNotice };
-});
 
 const DESTINATIONS = [
   { name: 'Board', path: '', icon: List },
@@ -36,8 +29,15 @@ const UNDER_JOB = ['/kinds', '/labels'];
 /**
  * The frame of a job: its destinations below on a phone, at the side where there is room.
  * @param foot stands under every page.
+ * @param damage tells what of the job cannot be read.
  */
-export function JobShell({ foot }: { foot?: ReactNode }) {
+export function JobShell({
+  foot,
+  damage: Damage,
+}: {
+  foot?: ReactNode;
+  damage: ComponentType<{ view: JobView }>;
+}) {
   const jobId = useJobId();
   useFollowing(jobId);
   // Before what is below reads its drafts.
@@ -48,11 +48,7 @@ export function JobShell({ foot }: { foot?: ReactNode }) {
   return (
     <View className={`h-full flex-1 bg-bone ${wide ? 'flex-row-reverse' : ''}`}>
       <View className="min-h-0 flex-1">
-        {view && view.damaged.length > 0 && (
-          <Suspense>
-            <DamageNotice view={view} />
-          </Suspense>
-        )}
+        {view && view.damaged.length > 0 && <Damage view={view} />}
         <Main>
           <Slot />
         </Main>

@@ -1,4 +1,4 @@
-import { problemText } from '@keypost/core/model';
+import { problemText } from '@keypost/core/model/light';
 import { textOf } from '@keypost/core/messages';
 import { useRouter } from 'expo-router';
 import { FileUp, Plus } from '../ui/icons';
@@ -22,7 +22,7 @@ import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
 import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
-import { z } from 'zod';
+import { oneOf, whole } from '../data/plain';
 import { readStored, store } from '../data/stored';
 import { page } from '../pages/page';
 import { PlainSelect } from '../ui/PlainSelect';
@@ -47,7 +47,7 @@ export function JobsScreen() {
               error={jobs.error}
               retry={() => void jobs.mutate()}
               what="the jobs"
-              room={roomOf(readStored(COUNT_KEY, z.int()) ?? 1)}
+              room={roomOf(readStored(COUNT_KEY, whole) ?? 1)}
             >
               {(list) => <JobList jobs={list} />}
             </Loaded>
@@ -94,13 +94,13 @@ const ORDERS = [
   { value: 'name', label: 'name' },
   { value: 'points', label: 'most points' },
 ] as const;
-const Order = z.enum(['changed', 'name', 'points']);
+type Order = (typeof ORDERS)[number]['value'];
 const ORDER_KEY = 'keypost.jobs.order';
 /** How many there were the last time: room is kept for as many while they are read. */
 const COUNT_KEY = 'keypost.jobs.count';
 const roomOf = (count: number): number => (count > 1 ? 102 : 0) + 91 * Math.min(Math.max(count, 1), 8);
 
-const BY: Readonly<Record<z.infer<typeof Order>, (a: JobSummary, b: JobSummary) => number>> = {
+const BY: Readonly<Record<Order, (a: JobSummary, b: JobSummary) => number>> = {
   changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
   name: (a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }) || a.site.localeCompare(b.site),
   points: (a, b) => b.points - a.points,
@@ -108,10 +108,12 @@ const BY: Readonly<Record<z.infer<typeof Order>, (a: JobSummary, b: JobSummary) 
 
 /** All jobs; where there are several, in the order that this device asked for last. */
 function JobList({ jobs }: { jobs: readonly JobSummary[] }) {
-  const [order, setOrder] = useState(() => readStored(ORDER_KEY, Order) ?? 'changed');
+  const [order, setOrder] = useState(
+    () => readStored(ORDER_KEY, oneOf(ORDERS.map(({ value }) => value))) ?? 'changed',
+  );
   useEffect(() => store(COUNT_KEY, jobs.length), [jobs.length]);
   const choose = (value: string) => {
-    const next = Order.parse(value);
+    const next = ORDERS.find((one) => one.value === value)?.value ?? 'changed';
     setOrder(next);
     store(ORDER_KEY, next);
   };

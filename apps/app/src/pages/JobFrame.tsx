@@ -7,6 +7,7 @@ import { GoTo } from '../ui/GoTo';
 import { Text } from '../ui/Text';
 import { page } from './page';
 
+const DamageNotice = page('DamageNotice', null);
 const UndoBar = page('UndoBar', null);
 const Shortcuts = page('Shortcuts', null);
 
@@ -18,6 +19,7 @@ export function JobFrame() {
   const first = useFirstKey();
   return (
     <JobShell
+      damage={DamageNotice}
       foot={
         <>
           {foot}

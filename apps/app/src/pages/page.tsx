@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react';
 import type * as Everything from './pages';
 import type { ComponentType, ReactElement, ReactNode } from 'react';
 import { Opening } from '../ui/Opening';
-import { answerScratchWith } from '../data/server';
+import { answerScratchWith, checkAnswersBy } from '../data/server';
 import { fetchWords } from '../data/words';
 import { workOutWithoutWorker } from '../workers/useProgress';
 
@@ -14,6 +14,7 @@ let pages: Promise<Pages> | undefined;
 export const fetchPages = (): Promise<Pages> =>
   (pages ??= Promise.all([import('./pages'), fetchWords()]).then(([everything]) => everything));
 
+checkAnswersBy(async () => (await fetchPages()).schemas);
 answerScratchWith(async (path, init) => (await fetchPages()).answerScratch(path, init));
 workOutWithoutWorker(async (job) => (await fetchPages()).jobProgress(job));
 

@@ -67,7 +67,3 @@ export const FaultRecord = z.strictObject({
 export type FaultSort = (typeof FAULT_SORTS)[number];
 export type FaultBody = z.infer<typeof FaultBody>;
 export type FaultRecord = z.infer<typeof FaultRecord>;
-
-/** How many faults are open: each is reported once, and mended at most once. */
-export const openFaults = (faults: readonly Pick<FaultRecord, 'body'>[]): number =>
-  faults.reduce((open, { body: { kind } }) => open + (kind === 'opened' ? 1 : kind === 'mended' ? -1 : 0), 0);

@@ -51,7 +51,8 @@ export {
   splitRef,
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
-export { FaultBody, FaultRecord, openFaults } from './fault.ts';
+export { FaultBody, FaultRecord } from './fault.ts';
+export { openFaults } from './openFaults.ts';
 export {
   Photo,
   PhotoSubject,
