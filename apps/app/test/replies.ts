@@ -1,3 +1,8 @@
+import { checkAnswersBy } from '../src/data/server';
+
+// What a stub answers bears no mark, so all of it is checked.
+checkAnswersBy(() => import('@keypost/api/answers'));
+
 /** The server as a stub: what it was sent, and what it answers. */
 export const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
 

@@ -1,16 +1,14 @@
-import { nth } from '@keypost/core/lists';
 import { proofPlan } from '@keypost/core/proving';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { changeSettings } from '../data/settings';
 import { openPoint } from '../../test/openPoint';
+import { answer, sent, serverStores } from '../../test/replies';
 import { ProofForm } from './ProofForm';
 
-const answer = jest.fn<Promise<Response>, [string, RequestInit]>();
 beforeEach(() => {
   localStorage.clear();
   changeSettings({ by: 'TT' });
-  answer.mockReset();
-  globalThis.fetch = answer as unknown as typeof fetch;
+  serverStores();
   const point = openPoint();
   render(<ProofForm point={point} plan={proofPlan(point.analysis)} latest={new Map()} />);
 });
@@ -43,26 +41,10 @@ test('when the server is away the entries stay, and a retry sends the same chang
   fireEvent.click(screen.getByRole('button', { name: 'Store 2 entries' }));
   await screen.findByText(/server does not answer/);
   expect(field('Target present: Signal').value).toBe('22.9');
-  const stored = JSON.stringify({
-    again: false,
-    revision: 2,
-    head: { name: 'T', site: '', colours: 'iec', mainsHertz: 50 },
-    rows: [],
-  });
-  const headers = { get: () => 'application/json' };
-  answer.mockResolvedValueOnce({
-    ok: true,
-    headers,
-    text: () => Promise.resolve(stored),
-  } as unknown as Response);
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   await screen.findByRole('button', { name: 'Store what was entered' });
-  const sent = answer.mock.calls
-    .filter(([url]) => url.endsWith('/changes'))
-    .map(
-      ([, init]) => JSON.parse(init.body as string) as { changeId: string; change: { results: unknown[] } },
-    );
-  expect(sent).toHaveLength(2);
-  expect(nth(sent, 0).changeId).toBe(nth(sent, 1).changeId);
-  expect(nth(sent, 1).change.results).toHaveLength(2);
+  const [first, second] = sent();
+  expect(sent()).toHaveLength(2);
+  expect(second).toEqual(first);
+  expect(second?.change.results).toHaveLength(2);
 });
