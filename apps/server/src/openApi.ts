@@ -1,3 +1,4 @@
+import { capital } from '@keypost/core/lists';
 import fastifySwagger from '@fastify/swagger';
 import {
   BoardView,
@@ -38,11 +39,7 @@ const NAMED = {
 };
 
 /** A row of each list of a job is called as its label is. */
-const rowName = (label: string): string =>
-  label
-    .split(' ')
-    .map((word) => word.charAt(0).toUpperCase() + word.slice(1))
-    .join('');
+const rowName = (label: string): string => label.split(' ').map(capital).join('');
 
 /** Describes the server by OpenAPI 3.1: what is registered after this, from the schemas that it is checked by. */
 export async function describe(app: FastifyInstance, version: string): Promise<void> {

@@ -1,5 +1,6 @@
 import { NOTHING_CONDUCTS } from '@keypost/core/fault';
 import type { Look, Seen } from '@keypost/core/fault';
+import { capital } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -7,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
 import { parseTyped } from '../ui/typedNumbers';
-import { capital, indicatorText } from './suspectText';
+import { indicatorText } from './suspectText';
 
 /** What can be seen: an indicator in its two states, or what a meter shows. */
 export function Answer({

@@ -1,5 +1,6 @@
 import { lookText } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
+import { capital } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
@@ -7,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
-import { capital, indicatorText } from './suspectText';
+import { indicatorText } from './suspectText';
 
 /** What can be seen without a meter, told all at once, and whether it comes and goes. */
 export function SymptomsCard({

@@ -20,9 +20,6 @@ export function indicatorText(kind: Look['kind'], on: boolean): string {
   return on ? 'lit' : 'dark';
 }
 
-/** A word as it stands on a button. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** What a meter or the program shows, in the unit of the look. */
 export function readText(look: Pick<Look, 'kind'> & { readonly unit?: string }, reading: number): string {
   switch (look.kind) {

@@ -1,3 +1,4 @@
+import { capital } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { bandText, budgetAt, LINKS } from '@keypost/core/scaling';
 import { unlessRefused } from '@keypost/core/model';
@@ -124,7 +125,7 @@ function LinkRow({
         </View>
       </View>
       {band && <Text as="fail">{`${band}: this is no measurement`}</Text>}
-      {note && <Text as="fail">{note.charAt(0).toUpperCase() + note.slice(1)}</Text>}
+      {note && <Text as="fail">{capital(note)}</Text>}
     </Pressable>
   );
 }

@@ -1,3 +1,4 @@
+import { capital } from '@keypost/core/lists';
 import { textOf } from '@keypost/core/messages';
 import { descriptionOf } from '@keypost/core/job';
 import { wayTo } from '@keypost/core/setting';
@@ -62,7 +63,7 @@ export function TeachCommands({ point }: { point: OpenPoint }) {
           {COMMANDS.map((command) => (
             <Button
               key={command}
-              label={command.charAt(0).toUpperCase() + command.slice(1)}
+              label={capital(command)}
               disabled={busy}
               onPress={() => void teach(command)}
             />

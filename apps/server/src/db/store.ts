@@ -1,7 +1,14 @@
 import { canonical, middleOf, nth } from '@keypost/core/lists';
 import type { Queryable } from './connection.ts';
 import type { ChangedRow, JobSummary } from '@keypost/api';
-import { columnOf, COLLECTION_NAMES, COLLECTIONS, HEAD_FIELDS, headOf } from '@keypost/core/model';
+import {
+  columnOf,
+  COLLECTION_NAMES,
+  COLLECTIONS,
+  emptyLists,
+  HEAD_FIELDS,
+  headOf,
+} from '@keypost/core/model';
 import type { CollectionDescriptor, CollectionName, JobContent, JobHead } from '@keypost/core/model';
 
 type Row = Record<string, unknown> & { id: string };
@@ -334,14 +341,13 @@ export async function createJob(
     'insert into job (id, name, site, revision, created_at, updated_at) values ($1, $2, $3, 0, $4, $4)',
     [jobId, content.name, content.site, entry.at],
   );
-  const none = COLLECTION_NAMES.map((collection) => [collection, []] as const);
   const empty: StoredJob = {
     id: jobId,
     revision: 0,
     headRevision: 0,
-    content: { ...headOf(content), name: '', site: '', ...Object.fromEntries(none) } as unknown as JobContent,
+    content: { ...headOf(content), name: '', site: '', ...emptyLists() },
     revisions: Object.fromEntries(
-      none.map(([collection]) => [collection, new Map()]),
+      COLLECTION_NAMES.map((collection) => [collection, new Map()]),
     ) as unknown as Revisions,
   };
   const { job, events } = differenceTo(empty, content, entry);

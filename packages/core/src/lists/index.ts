@@ -1,4 +1,5 @@
 export { canonical } from './canonical.ts';
+export { capital } from './capital.ts';
 export { decodeText } from './decodeText.ts';
 export { Groups } from './groups.ts';
 export { keepNewest } from './keepNewest.ts';

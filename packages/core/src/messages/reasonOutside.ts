@@ -1,3 +1,4 @@
+import { capital } from '../lists/index.ts';
 import { fixed, formatMilliamps, formatVolts } from '../units/index.ts';
 
 interface Joint {
@@ -8,8 +9,6 @@ interface Joint {
 
 const wiresJoin = (numbers: readonly string[]): string =>
   numbers.length > 1 ? `wires ${numbers.join(', ')} join` : `wire ${numbers.join()} joins`;
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const ampsText = (amps: number): string => `${fixed(amps, amps < 1 ? 2 : amps < 10 ? 1 : 0)}\u00a0A`;
 
