@@ -276,7 +276,7 @@ function givesOf({ mode, range, zero }: ReturnType<typeof teach>): number[] {
 }
 
 function seenLines(
-  { mean, uncertainty, drift, is }: Steadiness,
+  { mean, uncertainty, drift, turns, is }: Steadiness,
   which: 'first' | 'second',
   unit: string,
 ): ToolLine[] {
@@ -287,7 +287,7 @@ function seenLines(
     },
     {
       label: say('tools.moved-by', { which }),
-      value: withUnit(drift, unit, 3),
+      value: withUnit(turns ?? drift, unit, 3),
       tone: is === 'steady' ? 'good' : 'bad',
     },
   ];

@@ -277,6 +277,10 @@ describe('the tools of switching', () => {
     expect(said(near.title)).toBe('tools.cannot-teach-near');
     const moves = work('teach', { readings: '4 5 6 7 8 9 10 11', kind: 'margin' });
     expect(said(moves.title)).toBe('tools.cannot-teach-moves');
+    // What comes back has moved by how far it went, not by where it ended.
+    const turns = { readings: '4 5.5 6.5 7 7 6.5 5.5 4', kind: 'margin' };
+    expect(said(work('teach', turns).title)).toBe('tools.cannot-teach-moves');
+    expect(Number.parseFloat(line('teach', 'tools.moved-by which=first', turns))).toBeCloseTo(3, 0);
     for (const { lines } of [near, moves])
       expect(lines.map(({ label }) => said(label)).join()).not.toMatch(/range-from|window-from|switches-o/);
     expect(line('teach', 'tools.switches-on-at', { kind: 'margin' })).toBe('7.1 l/min');
