@@ -4,10 +4,9 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import path from 'node:path';
 import process from 'node:process';
 import { clearInterval, setInterval } from 'node:timers';
-import { askAhead } from './askAhead.mjs';
 import { compressAll } from './compress.mjs';
+import { firstScripts } from './firstScripts.mjs';
 import { writeNotices } from './notices.mjs';
-import { startApart } from './startApart.mjs';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -94,11 +93,10 @@ export function build() {
       'apps/app',
       'packages',
       'package-lock.json',
-      'scripts/askAhead.mjs',
       'scripts/compress.mjs',
+      'scripts/firstScripts.mjs',
       'scripts/notices.mjs',
       'scripts/serviceWorker.mjs',
-      'scripts/startApart.mjs',
     ],
     'apps/app/dist/index.html',
     async () => {
@@ -120,8 +118,7 @@ export function build() {
       if (code !== 0) throw new Friendly('The interface could not be built. The messages above say why.');
       console.error('Compressing what was built …');
       const dist = path.join(ROOT, 'apps/app/dist');
-      startApart(dist);
-      askAhead(dist);
+      firstScripts(dist);
       // Only here, for its packages may not be installed before.
       const { buildServiceWorker } = await import('./serviceWorker.mjs');
       await buildServiceWorker(path.join(ROOT, 'apps/app/worker/serviceWorker.ts'), dist);

@@ -80,12 +80,7 @@ export function clientWith(take: Take, base: string, send: Fetch = (url, init) =
       body?: unknown;
     };
     const { ok, status, headers, text } = await reach(send, base + address(route, parts), route, parts.body);
-    if (!ok)
-      throw new ApiProblem(
-        await Promise.resolve(text)
-          .then((refusal) => take('refusal', JSON.parse(refusal), headers) as ProblemDetails)
-          .catch(() => problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }))),
-      );
+    if (!ok) throw new ApiProblem(await problemFrom(take, status, headers, text));
     const isText = !(headers.get('content-type') ?? '').includes('json') || name === 'exportJob';
     return (await take(name, isText ? text : JSON.parse(text), headers)) as Output<N>;
   };
@@ -133,5 +128,18 @@ async function reach(send: Fetch, url: string, route: Called, body: unknown) {
     );
   } finally {
     clearTimeout(timer);
+  }
+}
+
+async function problemFrom(
+  take: Take,
+  status: number,
+  headers: Headers,
+  text: string,
+): Promise<ProblemDetails> {
+  try {
+    return (await take('refusal', JSON.parse(text), headers)) as ProblemDetails;
+  } catch {
+    return problemDetails(status, 'Unexpected answer', say('service.unexpected', { status }));
   }
 }

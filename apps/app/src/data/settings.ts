@@ -15,7 +15,7 @@ const theme = oneOf(['system', 'light', 'dark']);
 /** `look` is what the theme was called once. */
 const Kept = partial({ by: text, theme, look: theme });
 
-/** The settings as this device keeps them, each that it does not keep as it is without. */
+/** The settings as this device keeps them; as they are at first where it keeps none, or one that does not fit. */
 export function keptSettings(): Settings {
   const { by = DEFAULTS.by, look = DEFAULTS.theme, theme = look } = readStored(KEY, Kept) ?? {};
   return { by, theme };
