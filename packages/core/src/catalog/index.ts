@@ -10,11 +10,13 @@ export {
   STACK_LIGHT_ID,
   USUAL_DEVICE,
 } from './catalog.ts';
-export { DeviceDescription, isJoints } from './description/deviceDescription.ts';
+export { DeviceDescription } from './description/deviceDescription.ts';
 export type { OperatingState } from './description/expression.ts';
-export { Figure, figuresIn, withFigures } from './description/figure.ts';
+export { figuresIn, withFigures } from './description/figure.ts';
+export { Figure } from './description/figureSchema.ts';
 export { figureText, namedFigures, tellingUnit } from './description/figureText.ts';
 export type { NamedFigure } from './description/figureText.ts';
+export { isJoints } from './description/joints.ts';
 export { ModuleDescription } from './description/moduleDescription.ts';
 export { FaceRow, PartTerminal, TerminalRole } from './description/terminals.ts';
 export type { FaceGlyph } from './description/terminals.ts';

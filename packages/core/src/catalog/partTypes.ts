@@ -1,6 +1,7 @@
+import { oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import { refuse } from '../model/index.ts';
-import type { Device, JobContent, Module, Settings, Supply } from '../model/index.ts';
+import type { Device, JobContent, Module, OwnKind, Settings, Supply } from '../model/index.ts';
 import { DEVICE_TYPES, MODULE_TYPES } from './catalog.ts';
 import { DeviceDescription } from './description/deviceDescription.ts';
 import { withFigures } from './description/figure.ts';
@@ -19,25 +20,56 @@ export type OwnTypes = Pick<JobContent, 'ownDevices' | 'ownModules'>;
 type DeviceRow = Pick<Device, 'typeId' | 'figures'>;
 type ModuleRow = Pick<Module, 'typeId' | 'figures'>;
 
+/** Kinds of devices, or of modules, by id: one of the job's own stands before one that ships, and is read when it is asked for. */
+class Kinds<T extends { readonly id: string }> {
+  private readonly found = new Map<string, T | undefined>();
+  private list?: readonly T[];
+
+  constructor(
+    private readonly own: readonly OwnKind[],
+    private readonly shipped: readonly T[],
+    private readonly read: (kind: OwnKind) => T | undefined,
+  ) {}
+
+  /** The job's own first; one that cannot be read is left out. */
+  get all(): readonly T[] {
+    return (this.list ??= [...this.own.flatMap((kind) => this.read(kind) ?? []), ...this.shipped]);
+  }
+
+  find(id: string): T | undefined {
+    if (!this.found.has(id)) {
+      const own = this.own
+        .filter(({ description }) => description.id === id)
+        .flatMap((kind) => this.read(kind) ?? []);
+      this.found.set(id, own[0] ?? this.shipped.find((type) => type.id === id));
+    }
+    return this.found.get(id);
+  }
+}
+
 /** The kinds of devices and modules that a job can use: those that ship, and its own. */
 export class PartTypes {
-  readonly devices: readonly DeviceType[];
-  readonly modules: readonly ModuleType[];
-  private readonly deviceById: ReadonlyMap<string, DeviceType>;
-  private readonly moduleById: ReadonlyMap<string, ModuleType>;
+  private readonly ofDevices: Kinds<DeviceType>;
+  private readonly ofModules: Kinds<ModuleType>;
   /** Kinds with the figures of one part, by those. */
   private readonly figured = new WeakMap<object, Map<string, DeviceType | ModuleType>>();
 
   constructor({ ownDevices, ownModules }: OwnTypes) {
-    this.devices = [...ownDevices.flatMap(ownDevice), ...DEVICE_TYPES];
-    this.modules = [...ownModules.flatMap(ownModule), ...MODULE_TYPES];
-    this.deviceById = byId(this.devices);
-    this.moduleById = byId(this.modules);
+    this.ofDevices = new Kinds(ownDevices, DEVICE_TYPES, ownDevice);
+    this.ofModules = new Kinds(ownModules, MODULE_TYPES, ownModule);
+  }
+
+  get devices(): readonly DeviceType[] {
+    return this.ofDevices.all;
+  }
+
+  get modules(): readonly ModuleType[] {
+    return this.ofModules.all;
   }
 
   /** What a device is, with the figures of its own datasheet; nothing for a kind that is not known. */
   findDevice({ typeId, figures }: DeviceRow): DeviceType | undefined {
-    const type = this.deviceById.get(typeId);
+    const type = this.ofDevices.find(typeId);
     if (!type || !figures) return type;
     return this.withFigures(figures, typeId, () =>
       deviceTypeOf(withFigures(type.description, figuresOf(figures))),
@@ -46,7 +78,7 @@ export class PartTypes {
 
   /** What a module is, with the figures of its own datasheet; nothing for a kind that is not known. */
   findModule({ typeId, figures }: ModuleRow): ModuleType | undefined {
-    const type = this.moduleById.get(typeId);
+    const type = this.ofModules.find(typeId);
     if (!type || !figures) return type;
     return this.withFigures(figures, typeId, () =>
       moduleTypeOf(withFigures(type.description, figuresOf(figures))),
@@ -91,19 +123,16 @@ export class PartTypes {
   }
 }
 
-const byId = <T extends { id: string }>(types: readonly T[]): Map<string, T> =>
-  // The first of an id counts: a kind of the job's own stands before one that ships.
-  new Map([...types].reverse().map((type) => [type.id, type]));
-
-function ownDevice({ description }: { description: unknown }): DeviceType[] {
+/** A kind of the job's own, from its description; nothing where that is not sound. Read once. */
+const ownDevice = oncePer(({ description }: OwnKind): DeviceType | undefined => {
   const read = DeviceDescription.safeParse(description);
-  return read.success ? [deviceTypeOf(read.data)] : [];
-}
+  return read.success ? deviceTypeOf(read.data) : undefined;
+});
 
-function ownModule({ description }: { description: unknown }): ModuleType[] {
+const ownModule = oncePer(({ description }: OwnKind): ModuleType | undefined => {
   const read = ModuleDescription.safeParse(description);
-  return read.success ? [moduleTypeOf(read.data)] : [];
-}
+  return read.success ? moduleTypeOf(read.data) : undefined;
+});
 
 /** Figures of one part as they stand in its description: their source is what somebody read them from. */
 const figuresOf = (figures: NonNullable<Device['figures']>): Record<string, Figure> =>

@@ -1,5 +1,5 @@
 import type { DeviceType } from './deviceType.ts';
-import { SENSES } from './description/finding.ts';
+import { SENSES } from './description/senses.ts';
 import type { ModuleType } from './moduleType.ts';
 import { SIGNALS } from './signals.ts';
 

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Element } from '../circuit/index.ts';
 import { idsIn, nodesOf } from '../circuit/index.ts';
 import type { Problem, Settings } from '../model/index.ts';
-import { isJoints } from './description/deviceDescription.ts';
+import { isJoints } from './description/joints.ts';
 import type { DeviceDescription } from './description/deviceDescription.ts';
 import type { OperatingState } from './description/expression.ts';
 import type { ModuleDescription } from './description/moduleDescription.ts';

@@ -1,7 +1,7 @@
 import { chosenOutput, settingsOf, SIGNALS } from '../catalog/index.ts';
 import type { DeviceType, Parameter } from '../catalog/index.ts';
-import { Logic, OutputKind } from '../model/index.ts';
-import type { Device, Settings } from '../model/index.ts';
+import { LOGICS, OUTPUT_KINDS } from '../model/index.ts';
+import type { Device, Logic, OutputKind, Settings } from '../model/index.ts';
 import { presentValues } from './presentValues.ts';
 import type { JobIndex } from './jobIndex.ts';
 
@@ -67,12 +67,12 @@ const READ: Readonly<Partial<Record<string, Read>>> = {
     return { ...standing, settings, otherwise: [...standing.otherwise, { parameter, found, wanted }] };
   },
   'output.kind': (standing, parameter, found, type, device) => {
-    const kind = OutputKind.safeParse(found);
-    return kind.success ? withOutput(standing, parameter, { kind: kind.data }, type, device) : undefined;
+    const kind = OUTPUT_KINDS.find((known) => known === found);
+    return kind && withOutput(standing, parameter, { kind }, type, device);
   },
   'output.logic': (standing, parameter, found, type, device) => {
-    const logic = Logic.safeParse(found);
-    return logic.success ? withOutput(standing, parameter, { logic: logic.data }, type, device) : undefined;
+    const logic = LOGICS.find((known) => known === found);
+    return logic && withOutput(standing, parameter, { logic }, type, device);
   },
 };
 

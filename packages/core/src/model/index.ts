@@ -48,21 +48,16 @@ export {
   SupplyKind,
   TerminalRef,
   Wire,
-  splitRef,
 } from './job.ts';
 export type { ColourRegion, WireColour } from './job.ts';
 export { FaultBody, FaultRecord } from './fault.ts';
 export { openFaults } from './openFaults.ts';
-export {
-  Photo,
-  PhotoSubject,
-  keptPhotos,
-  MAX_PHOTO_BYTES,
-  MAX_PHOTO_SIDE,
-  MAX_PHOTOS_BYTES,
-} from './photo.ts';
+export { Photo, PhotoSubject, MAX_PHOTO_BYTES, MAX_PHOTO_SIDE, MAX_PHOTOS_BYTES } from './photo.ts';
 export type { FaultSort } from './fault.ts';
+export { keptPhotos } from './keptPhotos.ts';
+export { LOGICS, OUTPUT_KINDS } from './outputNames.ts';
 export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
+export { splitRef } from './ref.ts';
 export type { Problem } from './problem.ts';
 export {
   Bands,

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { Scaling } from './scaling.ts';
 import { Switching } from './switching.ts';
 import { Id, Link, Tag, ShortText, Quantity } from './words.ts';
+import { LOGICS, OUTPUT_KINDS } from './outputNames.ts';
 
 /** Conventions for the insulation colours of mains and control conductors. */
 export const COLOUR_REGIONS = ['iec', 'north-america', 'japan'] as const;
@@ -118,8 +119,8 @@ export const Module = z.strictObject({
   link: Link.optional(),
 });
 
-export const OutputKind = z.enum(['pnp', 'npn', 'pushpull', 'contact', 'twowire', 'none']);
-export const Logic = z.enum(['no', 'nc', 'light', 'dark', 'none']);
+export const OutputKind = z.enum(OUTPUT_KINDS);
+export const Logic = z.enum(LOGICS);
 
 /** How the outputs of a device were chosen, by their ids; the first that its description offers where nothing is said. */
 const Outputs = z
@@ -329,9 +330,3 @@ export type OutputKind = z.infer<typeof OutputKind>;
 export type Logic = z.infer<typeof Logic>;
 export type Program = z.infer<typeof Program>;
 export type WireColour = (typeof COLOURS)[number];
-
-/** The two halves of a terminal reference. */
-export function splitRef(ref: string): { item: string; terminal: string } {
-  const at = ref.indexOf(':');
-  return { item: ref.slice(0, at), terminal: ref.slice(at + 1) };
-}

@@ -42,7 +42,3 @@ export const Photo = z.strictObject({
 
 export type PhotoSubject = z.infer<typeof PhotoSubject>;
 export type Photo = z.infer<typeof Photo>;
-
-/** Photos whose pictures are kept. */
-export const keptPhotos = (photos: readonly Photo[]): readonly Photo[] =>
-  photos.filter(({ removed }) => !removed);

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { within } from '../../circuit/index.ts';
 import type { Element, Span } from '../../circuit/index.ts';
-import { conditionOf, Expression } from '../description/expression.ts';
+import { conditionOf } from '../description/expression.ts';
+import { Expression } from '../description/expressionSchema.ts';
 import type { OperatingState } from '../description/expression.ts';
-import { Figure, maxOf, minOf, nominalOf, spanOf } from '../description/figure.ts';
+import { maxOf, minOf, nominalOf, spanOf } from '../description/figure.ts';
+import { Figure } from '../description/figureSchema.ts';
 import { Name, Node } from '../description/names.ts';
 import { behaviour } from './behaviour.ts';
 
@@ -26,13 +28,13 @@ export const BASIC = [
   /** A resistance between two nodes. */
   behaviour(
     'resistor',
-    { a: Node, b: Node, ohms: Figure, rated: Figure.optional() },
+    () => ({ a: Node, b: Node, ohms: Figure, rated: Figure.optional() }),
     ({ id, a, b, ohms }, now) => [resistor(id, a, b, figured(ohms, now))],
   ),
   /** A contact: closed while its expression holds. */
   behaviour(
     'contact',
-    { a: Node, b: Node, closed: Expression, ohms: Figure.optional() },
+    () => ({ a: Node, b: Node, closed: Expression, ohms: Figure.optional() }),
     ({ id, a, b, closed, ohms }, now) => [
       {
         kind: 'switch',
@@ -47,7 +49,7 @@ export const BASIC = [
   /** A diode: a forward drop and a slope; blocks backwards. */
   behaviour(
     'diode',
-    { anode: Node, cathode: Node, drop: Figure, ohms: Figure },
+    () => ({ anode: Node, cathode: Node, drop: Figure, ohms: Figure }),
     ({ id, anode, cathode, drop, ohms }, now) => [
       { kind: 'diode', id, anode, cathode, dropVolts: figured(drop, now), ohms: figured(ohms, now) },
     ],
@@ -55,7 +57,7 @@ export const BASIC = [
   /** Something that is on from one voltage upwards and off from another downwards, and takes no current. */
   behaviour(
     'threshold',
-    { a: Node, b: Node, on: Figure, off: Figure, either: z.boolean().optional() },
+    () => ({ a: Node, b: Node, on: Figure, off: Figure, either: z.boolean().optional() }),
     ({ id, a, b, on, off, either }) => [
       {
         kind: 'detector',
@@ -69,13 +71,17 @@ export const BASIC = [
     ],
   ),
   /** A memory: on as soon as `set` holds, and from then on while `hold` does. */
-  behaviour('latch', { set: Expression, hold: Expression }, ({ id, set, hold }, now) => [
-    { kind: 'latch', id, set: conditionOf(set, now), hold: conditionOf(hold, now) },
-  ]),
+  behaviour(
+    'latch',
+    () => ({ set: Expression, hold: Expression }),
+    ({ id, set, hold }, now) => [
+      { kind: 'latch', id, set: conditionOf(set, now), hold: conditionOf(hold, now) },
+    ],
+  ),
   /** A voltage from inside the part, with internal resistance and current limit. */
   behaviour(
     'source',
-    { plus: Node, minus: Node, volts: Figure, internal: Figure, limit: Figure },
+    () => ({ plus: Node, minus: Node, volts: Figure, internal: Figure, limit: Figure }),
     ({ id, plus, minus, volts, internal, limit }, now) => [
       {
         kind: 'source',
@@ -93,7 +99,7 @@ export const BASIC = [
    */
   behaviour(
     'supply',
-    {
+    () => ({
       plus: Node,
       minus: Node,
       ohms: Figure,
@@ -102,7 +108,7 @@ export const BASIC = [
       /** Mains, which may come either way round. */
       either: z.boolean().optional(),
       tells: Name.optional(),
-    },
+    }),
     ({ id, plus, minus, ohms, minimum, drops, either, tells = 'fed' }, now) => [
       resistor(id, plus, minus, figured(ohms, now)),
       ...(minimum

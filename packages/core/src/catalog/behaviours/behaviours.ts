@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { Element } from '../../circuit/index.ts';
 import { holdsNow } from '../description/expression.ts';
 import type { OperatingState } from '../description/expression.ts';
@@ -10,15 +10,12 @@ import { MEASURING } from './measuring.ts';
 import { OUTPUTS } from './outputs.ts';
 
 /** Every electrical behaviour, by the names that descriptions use. */
-const ALL = [...BASIC, ...OUTPUTS, ...LOADS, ...MEASURING, ...INPUTS] as const;
+export const ALL = [...BASIC, ...OUTPUTS, ...LOADS, ...MEASURING, ...INPUTS] as const;
 
-type Known = (typeof ALL)[number];
-
-const SCHEMAS = ALL.map(({ schema }) => schema) as unknown as [Known['schema'], ...Known['schema'][]];
+export type Known = (typeof ALL)[number];
 
 /** A behaviour with the figures of one part. */
-export const BehaviourOf = z.discriminatedUnion('model', SCHEMAS);
-export type BehaviourOf = z.infer<Known['schema']>;
+export type BehaviourOf = z.infer<ReturnType<Known['schema']>>;
 export type Model = BehaviourOf['model'];
 export type OfModel<M extends Model> = Extract<BehaviourOf, { model: M }>;
 

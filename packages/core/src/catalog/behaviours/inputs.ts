@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import type { Element, InputThresholds, Sense, Span } from '../../circuit/index.ts';
-import { Figure, maxOf, minOf, nominalOf } from '../description/figure.ts';
+import { isFigure, maxOf, minOf, nominalOf } from '../description/figure.ts';
+import { Figure } from '../description/figureSchema.ts';
 import type { AnalogPort } from '../ports.ts';
 import { Name, Node } from '../description/names.ts';
 import { behaviour } from './behaviour.ts';
 import { figured, resistor } from './basic.ts';
 
-const INPUT = {
+const inputFigures = () => ({
   ledVolts: Figure,
   seriesOhms: Figure,
   parallelOhms: Figure,
@@ -16,8 +17,8 @@ const INPUT = {
   offAmps: Figure,
   offVoltsAtLowCurrent: Figure,
   maxVolts: Figure,
-};
-type InputFigures = { [K in keyof typeof INPUT]: Figure };
+});
+type InputFigures = { [K in keyof ReturnType<typeof inputFigures>]: Figure };
 
 /** Limits of an input by its figures: surely on from, surely off up to. */
 export const thresholdsOf = (own: InputFigures): InputThresholds => ({
@@ -30,23 +31,24 @@ export const thresholdsOf = (own: InputFigures): InputThresholds => ({
 });
 
 /** Something that an optocoupler senses besides the ports of its module. */
-const Sensed = z.strictObject({
-  id: Name,
-  terminal: Node,
-  common: Node,
-  sense: z.enum(['sink', 'source', 'both']),
-});
+const Sensed = () =>
+  z.strictObject({
+    id: Name,
+    terminal: Node,
+    common: Node,
+    sense: z.enum(['sink', 'source', 'both']),
+  });
 
 const exactly = (value: number): Span => ({ nom: value, min: value, max: value });
 
 /** It runs on its own battery, joined to nothing: a meter in the hand. */
-const ALONE = z.boolean().optional();
+const alone = () => z.boolean().optional();
 
 export const INPUTS = [
   /** Inputs with an optocoupler each: the ports that name it, and what stands `at` other terminals. */
   behaviour(
     'optocoupler-input',
-    { ...INPUT, at: z.array(Sensed).max(16).optional() },
+    () => ({ ...inputFigures(), at: z.array(Sensed()).max(16).optional() }),
     (own, now, { ports }): Element[] => {
       const one = (id: string, terminal: string, common: string, sense: Sense): Element => ({
         kind: 'optocoupler',
@@ -72,7 +74,7 @@ export const INPUTS = [
   /** Analog inputs switched to current, over a shunt, or to voltage. */
   behaviour(
     'signal-input',
-    { currentOhms: Figure, voltageOhms: Figure, maxCurrent: Figure },
+    () => ({ currentOhms: Figure, voltageOhms: Figure, maxCurrent: Figure }),
     (own, now, { ports }): Element[] =>
       analogAt(own.id, ports).map(({ name, terminal, common, switchKey }) =>
         resistor(
@@ -84,25 +86,31 @@ export const INPUTS = [
       ),
   ),
   /** Inputs that measure a resistance by the voltage that their own current makes across it. */
-  behaviour('resistance-input', { excitation: Figure, alone: ALONE }, (own, now, { ports }): Element[] =>
-    analogAt(own.id, ports).flatMap((port) => [
-      ...resistanceInput(port, figured(own.excitation, now)),
-      ...(own.alone || port.common === 'M'
-        ? []
-        : [resistor(`${port.name}-tie`, port.common, 'M', exactly(1e5))]),
-    ]),
+  behaviour(
+    'resistance-input',
+    () => ({ excitation: Figure, alone: alone() }),
+    (own, now, { ports }): Element[] =>
+      analogAt(own.id, ports).flatMap((port) => [
+        ...resistanceInput(port, figured(own.excitation, now)),
+        ...(own.alone || port.common === 'M'
+          ? []
+          : [resistor(`${port.name}-tie`, port.common, 'M', exactly(1e5))]),
+      ]),
   ),
   /** Inputs for thermocouples; a resistor drives an open one out of range, so that a break is seen. */
-  behaviour('thermocouple-input', { ohms: Figure, alone: ALONE }, (own, now, { ports }): Element[] =>
-    analogAt(own.id, ports).flatMap(({ name, terminal, common }) => [
-      resistor(name, terminal, common, figured(own.ohms, now)),
-      ...(own.alone
-        ? []
-        : [
-            resistor(`${name}-tie`, common, 'M', exactly(1e5)),
-            resistor(`${name}-burnout`, 'L+', terminal, exactly(1e9)),
-          ]),
-    ]),
+  behaviour(
+    'thermocouple-input',
+    () => ({ ohms: Figure, alone: alone() }),
+    (own, now, { ports }): Element[] =>
+      analogAt(own.id, ports).flatMap(({ name, terminal, common }) => [
+        resistor(name, terminal, common, figured(own.ohms, now)),
+        ...(own.alone
+          ? []
+          : [
+              resistor(`${name}-tie`, common, 'M', exactly(1e5)),
+              resistor(`${name}-burnout`, 'L+', terminal, exactly(1e9)),
+            ]),
+      ]),
   ),
 ];
 
@@ -155,8 +163,8 @@ export interface AnalogFigures {
 /** What the behaviour of an analog input says to its ports. */
 export function analogFigures(own: { model: string } & Readonly<Record<string, unknown>>): AnalogFigures {
   const nominal = (key: string): number | undefined => {
-    const figure = Figure.safeParse(own[key]);
-    return figure.success ? nominalOf(figure.data) : undefined;
+    const figure = own[key];
+    return isFigure(figure) ? nominalOf(figure) : undefined;
   };
   if (own.model !== 'signal-input')
     return {

@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { within } from '../../circuit/index.ts';
 import type { Element } from '../../circuit/index.ts';
-import { Figure, nominalOf, maxOf, minOf } from '../description/figure.ts';
+import { nominalOf, maxOf, minOf } from '../description/figure.ts';
+import { Figure } from '../description/figureSchema.ts';
 import { Name, Node } from '../description/names.ts';
 import { behaviour } from './behaviour.ts';
 import { CLOSED_OHMS, figured, resistor } from './basic.ts';
 
-const current = z.enum(['dc', 'ac', 'any']);
+const current = () => z.enum(['dc', 'ac', 'any']);
 
 /** Share of its volts from which a load counts as on, and down to which it counts as off. */
 const LOAD_ON = 0.8;
@@ -36,13 +37,21 @@ const contact = (
 });
 
 /** Whether something is wired the other way round by a setting. */
-const Reversed = z.strictObject({ setting: Name, is: z.string().max(60) });
+const Reversed = () => z.strictObject({ setting: Name, is: z.string().max(60) });
 
 export const LOADS = [
   /** A relay's or contactor's coil: surely in from `pickUp`, surely out below `dropOut`, both shares of its volts. */
   behaviour(
     'coil',
-    { a: Node, b: Node, current, volts: Figure, ohms: Figure, pickUp: Figure, dropOut: Figure },
+    () => ({
+      a: Node,
+      b: Node,
+      current: current(),
+      volts: Figure,
+      ohms: Figure,
+      pickUp: Figure,
+      dropOut: Figure,
+    }),
     ({ id, a, b, volts, ohms, pickUp, dropOut }, now): Element[] => [
       resistor(`${id}-winding`, a, b, figured(ohms, now)),
       {
@@ -57,16 +66,19 @@ export const LOADS = [
     ],
   ),
   /** Changeover poles 11-12-14, 21-22-24 … (EN 50005) that follow a coil: elements `no1`, `nc1`, `no2` … */
-  behaviour('changeover', { poles: z.int().min(1).max(8), follows: Name }, ({ poles, follows }): Element[] =>
-    Array.from({ length: poles }, (_, p) => p + 1).flatMap((pole) => [
-      contact(`no${pole}`, `${pole}1`, `${pole}4`, { on: follows }),
-      contact(`nc${pole}`, `${pole}1`, `${pole}2`, { not: { on: follows } }),
-    ]),
+  behaviour(
+    'changeover',
+    () => ({ poles: z.int().min(1).max(8), follows: Name }),
+    ({ poles, follows }): Element[] =>
+      Array.from({ length: poles }, (_, p) => p + 1).flatMap((pole) => [
+        contact(`no${pole}`, `${pole}1`, `${pole}4`, { on: follows }),
+        contact(`nc${pole}`, `${pole}1`, `${pole}2`, { not: { on: follows } }),
+      ]),
   ),
   /** What a setting says is fitted across a DC coil: `diode`, cathode at plus, or `diode-turned`. */
   behaviour(
     'suppressor',
-    { plus: Node, minus: Node, setting: Name },
+    () => ({ plus: Node, minus: Node, setting: Name }),
     ({ plus, minus, setting }, now): Element[] => {
       const fitted = now.settings[setting];
       if (fitted === 'diode') return [diode(minus, plus)];
@@ -76,15 +88,15 @@ export const LOADS = [
   /** A load as the resistance that takes its watts at its volts. */
   behaviour(
     'load',
-    {
+    () => ({
       a: Node,
       b: Node,
       kind: z.enum(['resistive', 'motor', 'filament', 'led', 'coil']),
-      current,
+      current: current(),
       volts: Figure,
       watts: Figure,
       inrush: Figure,
-    },
+    }),
     ({ id, a, b, volts, watts }): Element[] => {
       const ohms = nominalOf(volts) ** 2 / nominalOf(watts);
       return [
@@ -104,16 +116,16 @@ export const LOADS = [
   /** A DC lamp of LEDs: lights one way round only; what says whether it is on looks at its series resistor. */
   behaviour(
     'led-lamp',
-    {
+    () => ({
       plus: Node,
       minus: Node,
-      reversed: Reversed.optional(),
+      reversed: Reversed().optional(),
       kind: z.literal('led'),
-      current,
+      current: current(),
       volts: Figure,
       watts: Figure,
       inrush: Figure,
-    },
+    }),
     (own, now): Element[] => {
       const turned = own.reversed && now.settings[own.reversed.setting] === own.reversed.is;
       const [plus, minus] = turned ? [own.minus, own.plus] : [own.plus, own.minus];
@@ -146,7 +158,15 @@ export const LOADS = [
   /** What measures a current in a loop by its drop: a panel indicator. On from `on`, off below `off`. */
   behaviour(
     'loop-load',
-    { a: Node, b: Node, kind: z.literal('resistive'), current, ohms: Figure, on: Figure, off: Figure },
+    () => ({
+      a: Node,
+      b: Node,
+      kind: z.literal('resistive'),
+      current: current(),
+      ohms: Figure,
+      on: Figure,
+      off: Figure,
+    }),
     ({ id, a, b, ohms, on, off }, now): Element[] => [
       resistor(`${id}-part`, a, b, figured(ohms, now)),
       { kind: 'detector', id, a, b, onVolts: minOf(on), offVolts: maxOf(off) },

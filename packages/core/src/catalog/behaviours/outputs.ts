@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
 import type { Condition, Element, Output, Span } from '../../circuit/index.ts';
-import { conditionOf, Expression } from '../description/expression.ts';
-import { Figure, maxOf, minOf, nominalOf } from '../description/figure.ts';
+import { conditionOf } from '../description/expression.ts';
+import { Expression } from '../description/expressionSchema.ts';
+import { maxOf, minOf, nominalOf } from '../description/figure.ts';
+import { Figure } from '../description/figureSchema.ts';
 import { perUnit, SIGNAL_KINDS, signalAt, SIGNALS, switchedTo } from '../signals.ts';
 import type { SignalKind } from '../signals.ts';
 import { Name, Node } from '../description/names.ts';
@@ -13,7 +15,7 @@ import { figured, resistor } from './basic.ts';
 const styleOf = (kind: string | undefined): Output['style'] =>
   kind === 'npn' || kind === 'pushpull' ? kind : 'pnp';
 
-const Needs = z.strictObject({ plus: Node, minus: Node });
+const Needs = () => z.strictObject({ plus: Node, minus: Node });
 
 /** A current of a signal, A, with the accuracy of the output in percent of full scale. */
 function signalAmps(kind: SignalKind, level: number, accuracyPercent: number) {
@@ -115,7 +117,7 @@ function elementSide(force: string, senses: readonly string[], back: string, amp
   ];
 }
 
-const signal = z.enum(SIGNAL_KINDS);
+const signal = () => z.enum(SIGNAL_KINDS);
 
 export const OUTPUTS = [
   /**
@@ -125,7 +127,7 @@ export const OUTPUTS = [
    */
   behaviour(
     'transistor-output',
-    {
+    () => ({
       output: Name.optional(),
       plus: Node,
       minus: Node,
@@ -136,8 +138,8 @@ export const OUTPUTS = [
       leakage: Figure,
       rated: Figure,
       minimum: Figure,
-      needs: Needs.optional(),
-    },
+      needs: Needs().optional(),
+    }),
     (
       { id, output = '', plus, minus, out, style, active, drop, leakage, rated, minimum, needs },
       now,
@@ -169,7 +171,7 @@ export const OUTPUTS = [
   /** A sensor in series with its load: a drop while on, which needs a holding current, and a leakage while off. */
   behaviour(
     'two-wire-output',
-    { output: Name, a: Node, b: Node, drop: Figure, leakage: Figure, holding: Figure, rated: Figure },
+    () => ({ output: Name, a: Node, b: Node, drop: Figure, leakage: Figure, holding: Figure, rated: Figure }),
     ({ id, output, a, b, drop, leakage, holding, rated }, now): Element[] => [
       {
         kind: 'twoWire',
@@ -188,7 +190,7 @@ export const OUTPUTS = [
   /** A NAMUR sensor (IEC 60947-5-6): a resistance that its target changes; its current flows one way only. */
   behaviour(
     'namur-output',
-    { output: Name, plus: Node, minus: Node, idle: Figure, busy: Figure },
+    () => ({ output: Name, plus: Node, minus: Node, idle: Figure, busy: Figure }),
     ({ id, output, plus, minus, idle, busy }, now): Element[] => [
       {
         kind: 'diode',
@@ -213,7 +215,7 @@ export const OUTPUTS = [
   /** A two-wire transmitter: takes its power from the loop and needs its lift-off voltage across it. */
   behaviour(
     'loop-transmitter',
-    { output: Name, plus: Node, minus: Node, signal, liftOff: Figure, accuracy: Figure },
+    () => ({ output: Name, plus: Node, minus: Node, signal: signal(), liftOff: Figure, accuracy: Figure }),
     ({ id, plus, minus, signal: kind, liftOff, accuracy }, now): Element[] => [
       {
         kind: 'transmitter',
@@ -232,18 +234,18 @@ export const OUTPUTS = [
    */
   behaviour(
     'element-transmitter',
-    {
+    () => ({
       output: Name,
       plus: Node,
       minus: Node,
-      signal,
+      signal: signal(),
       liftOff: Figure,
       accuracy: Figure,
       terminals: z.strictObject({ force: Node, sense: Node, senseBack: Node, back: Node }),
       leads: Name,
       excitation: Figure,
       alarm: z.strictObject({ setting: Name, milliamps: z.record(z.string(), Quantity) }),
-    },
+    }),
     (own, now): Element[] => {
       const { id, plus, minus } = own;
       const { force, sense, senseBack, back } = own.terminals;
@@ -281,18 +283,18 @@ export const OUTPUTS = [
    */
   behaviour(
     'signal-output',
-    {
+    () => ({
       output: Name.optional(),
       out: Node,
       back: Node,
-      signal,
+      signal: signal(),
       signalSetting: Name.optional(),
       forced: Name.optional(),
       alive: Expression,
       accuracy: Figure,
       compliance: Figure,
       limit: Figure,
-    },
+    }),
     (own, now): Element[] => {
       const chosen = own.signalSetting && now.settings[own.signalSetting];
       const kind = SIGNAL_KINDS.find((known) => known === chosen) ?? own.signal;

@@ -1,10 +1,10 @@
 import { codeOf } from '../../messages/index.ts';
 import { z } from 'zod';
 import { Logic, OutputKind } from '../../model/index.ts';
-import { BehaviourOf } from '../behaviours/behaviours.ts';
+import { BehaviourOf } from '../behaviours/behaviourSchema.ts';
 import { Name, Node } from './names.ts';
 import { SIGNAL_KINDS } from '../signals.ts';
-import { Figure } from './figure.ts';
+import { Figure } from './figureSchema.ts';
 import { FINDING } from './finding.ts';
 import { HandlingSchema, ParameterSchema, SettingSchema } from './parameterSchema.ts';
 import { Cautions, FaceRow, Indicator, PartTerminal } from './terminals.ts';
@@ -197,7 +197,3 @@ export const DeviceDescription = z.strictObject({
   tiers: z.strictObject({ terminals: z.array(Node).min(1).max(8), common: Node, setting: Name }).optional(),
 });
 export type DeviceDescription = z.infer<typeof DeviceDescription>;
-
-/** A strip or a splice: each terminal joins the wires on it, and nothing else. */
-export const isJoints = ({ inline, outputs, behaviours }: DeviceDescription): boolean =>
-  inline === true && outputs.length === 0 && behaviours.length === 0;

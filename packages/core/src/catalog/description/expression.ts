@@ -1,5 +1,3 @@
-import { z } from 'zod';
-import { Quantity } from '../../model/index.ts';
 import { holds } from '../../circuit/index.ts';
 import type { Condition } from '../../circuit/index.ts';
 import type { Logic, OutputKind, Settings } from '../../model/index.ts';
@@ -21,24 +19,6 @@ export type Expression =
   | { not: Expression }
   | { all: Expression[] }
   | { any: Expression[] };
-
-const Name = z.string().min(1).max(40);
-
-export const Expression: z.ZodType<Expression> = z.lazy(() =>
-  z.union([
-    z.boolean(),
-    z.strictObject({ on: Name }),
-    z.strictObject({ was: Name }),
-    z.strictObject({ present: z.literal(true) }),
-    z.strictObject({ called: Name }),
-    z.strictObject({ forced: Name }),
-    z.strictObject({ above: Quantity }),
-    z.strictObject({ setting: Name, is: z.string().max(60) }),
-    z.strictObject({ not: Expression }),
-    z.strictObject({ all: z.array(Expression).max(12) }),
-    z.strictObject({ any: z.array(Expression).max(12) }),
-  ]),
-);
 
 /** How one output stands at a moment. */
 export interface OutputNow {

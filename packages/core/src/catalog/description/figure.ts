@@ -1,33 +1,8 @@
-import { nth } from '../../lists/index.ts';
-import { codeOf } from '../../messages/index.ts';
-import { z } from 'zod';
-import { Quantity } from '../../model/index.ts';
 import { within } from '../../circuit/index.ts';
 import type { Span } from '../../circuit/index.ts';
+import type { Figure } from './figureSchema.ts';
 
-/**
- * One number of a datasheet: its nominal value, the least and the largest that it may be, its unit, and where it comes
- * from: a standard, a datasheet, or what is typical of its kind.
- */
-export const Figure = z
-  .object({
-    min: Quantity.optional(),
-    nominal: Quantity.optional(),
-    max: Quantity.optional(),
-    unit: z.string().max(12),
-    source: z.string().min(1, codeOf('model.say-where-figure-comes')).max(80),
-    /** The setting of the part whose value it is, where somebody chooses it; its tolerance stays in proportion. */
-    setting: z.string().max(40).optional(),
-  })
-  .refine(
-    ({ min, nominal, max }) => min !== undefined || nominal !== undefined || max !== undefined,
-    codeOf('model.figure-needs-minimum-nominal'),
-  )
-  .refine(({ min, nominal, max }) => {
-    const given = [min, nominal, max].filter((value) => value !== undefined);
-    return given.every((value, i) => i === 0 || value >= nth(given, i - 1));
-  }, codeOf('model.minimum-over-nominal-maximum'));
-export type Figure = z.infer<typeof Figure>;
+export type { Figure };
 
 /** Said of figures that no datasheet stands behind. */
 export const TYPICAL = 'typical of its kind';
@@ -87,7 +62,9 @@ export function spanOf(figure: Figure, chosen?: string): Span {
   return within(minOf(figure) * factor, nominal * factor, maxOf(figure) * factor);
 }
 
-const isFigure = (value: object): value is Figure => 'unit' in value && 'source' in value;
+/** Whether something in a description is a figure. */
+export const isFigure = (value: unknown): value is Figure =>
+  typeof value === 'object' && value !== null && 'unit' in value && 'source' in value;
 
 /** A figure of a description by the path at which it stands, such as `behaviours.output.drop`. */
 export interface FoundFigure {

@@ -1,23 +1,7 @@
 import { z } from 'zod';
 
-/** What a device can be made to sense, by key, with the word for it. */
-export const SENSES = {
-  metal: 'Metal',
-  object: 'Any object',
-  beam: 'Light beam',
-  level: 'Level',
-  flow: 'Flow',
-  pressure: 'Pressure',
-  temperature: 'Temperature',
-  distance: 'Distance',
-  force: 'Force or load',
-  position: 'Position or movement',
-  rotation: 'Rotation or speed',
-  guard: 'Guard or stop',
-  quality: 'Gas or liquid',
-  electric: 'Current or power',
-} as const;
-export type Sense = keyof typeof SENSES;
+import { SENSES } from './senses.ts';
+import type { Sense } from './senses.ts';
 
 /** By what else than its name a part is found: what it senses, and what people call it. */
 export const FINDING = {

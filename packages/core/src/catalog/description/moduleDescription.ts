@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { Quantity } from '../../model/index.ts';
-import { BehaviourOf } from '../behaviours/behaviours.ts';
+import { BehaviourOf } from '../behaviours/behaviourSchema.ts';
 import { Name, Node } from './names.ts';
-import { Figure } from './figure.ts';
+import { Figure } from './figureSchema.ts';
 import { FINDING } from './finding.ts';
 import { ParameterSchema, SettingSchema } from './parameterSchema.ts';
 import { Cautions, FaceRow, Indicator, PartTerminal, TERMINAL_ROLES } from './terminals.ts';

@@ -1,4 +1,4 @@
-import type { Sense } from '../description/finding.ts';
+import type { Sense } from '../description/senses.ts';
 
 interface Finding {
   readonly senses?: Sense[];
