@@ -49,7 +49,7 @@ export { SetupScreen } from '../scale/SetupScreen';
 export { SuppliesScreen } from '../panel/SuppliesScreen';
 export { TablesScreen } from '../scale/TablesScreen';
 export { answerScratch } from '../data/scratch';
-export * as schemas from '@keypost/api/answers';
+export { schemas } from '../data/schemas';
 export { Shortcuts } from '../job/Shortcuts';
 export { TryScreen } from '../trial/TryScreen';
 export { UndoBar } from '../job/UndoBar';
