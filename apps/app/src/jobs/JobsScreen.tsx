@@ -37,6 +37,9 @@ export function JobsScreen() {
   const jobs = useJobs();
   const { ink, plate } = useTokens();
   const [making, setMaking] = useState(false);
+  const [count] = useState(() => readStored(COUNT_KEY, whole));
+  // Where nothing is known of how long the list will be, what stands below it waits for it, and need not move.
+  const hasRoom = count !== undefined || jobs.data !== undefined || jobs.error !== undefined;
   return (
     <Screen pair head={<PageHead title="Key Post" over="Wire it, prove it, know why" />}>
       <Beside
@@ -47,42 +50,44 @@ export function JobsScreen() {
               error={jobs.error}
               retry={() => void jobs.mutate()}
               what="the jobs"
-              room={roomOf(readStored(COUNT_KEY, whole) ?? 1)}
+              room={roomOf(count ?? 1)}
             >
               {(list) => <JobList jobs={list} />}
             </Loaded>
           </Card>
         }
         right={
-          <>
-            <Card>
-              <MoreRow
-                first
-                to="/try"
-                label="Will it work together?"
-                hint="a device in the hand, and what it goes to: no job needed"
-              />
-              <MoreRow
-                first={false}
-                to="/tools"
-                label="Tools"
-                hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
-              />
-            </Card>
-            {making ? (
-              <NewJob onCancel={() => setMaking(false)} />
-            ) : (
-              <View className="gap-3">
-                <Button
-                  label="New job"
-                  kind="main"
-                  icon={<Plus size={20} color={plate} />}
-                  onPress={() => setMaking(true)}
+          hasRoom && (
+            <>
+              <Card>
+                <MoreRow
+                  first
+                  to="/try"
+                  label="Will it work together?"
+                  hint="a device in the hand, and what it goes to: no job needed"
                 />
-                <BringFile ink={ink} />
-              </View>
-            )}
-          </>
+                <MoreRow
+                  first={false}
+                  to="/tools"
+                  label="Tools"
+                  hint="signal, counts, temperatures, pulses, loop, contacts, units: no job needed"
+                />
+              </Card>
+              {making ? (
+                <NewJob onCancel={() => setMaking(false)} />
+              ) : (
+                <View className="gap-3">
+                  <Button
+                    label="New job"
+                    kind="main"
+                    icon={<Plus size={20} color={plate} />}
+                    onPress={() => setMaking(true)}
+                  />
+                  <BringFile ink={ink} />
+                </View>
+              )}
+            </>
+          )
         }
       />
     </Screen>
