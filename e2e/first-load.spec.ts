@@ -42,3 +42,21 @@ test('the board can be used after 400 kB of program, gzipped', async ({ page }) 
   expect(kilobytes).toBeGreaterThan(100);
   expect(kilobytes).toBeLessThanOrEqual(BUDGET);
 });
+
+test('a drawing stands before any schema is made', async ({ page }) => {
+  await page.addInitScript(() => {
+    const watch = new MutationObserver(() => {
+      if (!document.querySelector('[role=group][aria-label] svg')) return;
+      watch.disconnect();
+      // The library of the schemas keeps this from when it is first run.
+      performance.mark('drawing', { detail: '__zod_globalConfig' in globalThis });
+    });
+    watch.observe(document, { childList: true, subtree: true });
+  });
+  const hasSchemas = () =>
+    page.evaluate(() => (performance.getEntriesByName('drawing') as PerformanceMark[])[0]?.detail as boolean);
+  await page.goto('/job/tern-rock/point/pe-101');
+  await expect.poll(hasSchemas).toBe(false);
+  // They come when something needs them: here a kind of the job's own among what a channel can be.
+  await expect.poll(() => page.evaluate(() => '__zod_globalConfig' in globalThis)).toBe(true);
+});

@@ -13,7 +13,12 @@ export const DATA = path.join(os.tmpdir(), 'keypost-e2e-data');
 let child: ChildProcess | undefined;
 
 /** Starts the server on the tests' data directory, with the demo or empty, and waits until it answers. */
-export function startServer(data = DATA, port = PORT, isEmpty = false): Promise<ChildProcess> {
+export function startServer(
+  data = DATA,
+  port = PORT,
+  isEmpty = false,
+  web = 'apps/app/dist',
+): Promise<ChildProcess> {
   const args = [
     '--import',
     'tsx',
@@ -24,7 +29,7 @@ export function startServer(data = DATA, port = PORT, isEmpty = false): Promise<
     String(port),
     ...(isEmpty ? [] : ['--demo']),
   ];
-  const started = spawn(process.execPath, [...args, '--web', 'apps/app/dist'], { cwd: ROOT });
+  const started = spawn(process.execPath, [...args, '--web', web], { cwd: ROOT });
   return new Promise((resolve, reject) => {
     started.stdout.on('data', (text: Buffer) => {
       if (String(text).includes('answers')) resolve(started);

@@ -1,35 +1,34 @@
 import { ExpirationPlugin } from 'workbox-expiration';
-import { cleanupOutdatedCaches, matchPrecache, precacheAndRoute } from 'workbox-precaching';
-import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
+import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
+import { aheadOf, isPage } from '@keypost/api/page';
 
 /** The built files, put in when this is built. */
 declare const FILES: { url: string; revision: string | null }[];
 
-/** A page that is open takes up what was built anew when it is loaded the next time. */
+/** What was built anew takes the place of what there was at once; pages that are open are told (`src/data/kept.ts`). */
 self.addEventListener('install', () => void (self as unknown as { skipWaiting: () => void }).skipWaiting());
 
-precacheAndRoute(FILES);
+precacheAndRoute(FILES, { directoryIndex: '', cleanURLs: false });
 cleanupOutdatedCaches();
 
-/** So long the network is waited for before what is kept is shown, s. */
-const PATIENCE = 4;
-
-/** One page stands for all: it is asked for by its own address, with which comes what it needs beside it. */
-const page = new NetworkFirst({
-  cacheName: 'keypost-page',
-  networkTimeoutSeconds: PATIENCE,
-  plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
-});
+/**
+ * One page stands for all, and is of one make with the files that it asks for. It is shown as it is kept: a browser asks
+ * for a newer make of this file by itself whenever a page is opened, and the page takes up what came.
+ */
+const page = createHandlerBoundToURL('/index.html');
 registerRoute(
-  new NavigationRoute(async (given) => {
-    try {
-      const request = new Request(given.request.url, { headers: { accept: 'text/html' } });
-      return await page.handle({ ...given, request });
-    } catch {
-      return (await matchPrecache('/index.html')) ?? Response.error();
-    }
-  }),
+  ({ request, url, sameOrigin }) => sameOrigin && request.mode === 'navigate' && isPage(url.pathname),
+  async (given) => {
+    const kept = await page(given);
+    const headers = new Headers(kept.headers);
+    headers.delete('content-encoding');
+    const ahead = aheadOf(given.url.pathname);
+    if (ahead === undefined) headers.delete('link');
+    else headers.set('link', ahead);
+    return new Response(kept.body, { status: kept.status, headers });
+  },
 );
 
 /** Says on an answer that it is not of now, but as it was kept, and from when. */

@@ -2,6 +2,7 @@ import fastifyCompress from '@fastify/compress';
 import fastifyCors from '@fastify/cors';
 import fastifyStatic from '@fastify/static';
 import { FORM, FORM_HEADER } from '@keypost/api';
+import { aheadOf, isPage } from '@keypost/api/page';
 import { jobFileSchema } from '@keypost/core/jobFile';
 import Fastify from 'fastify';
 import type { FastifyInstance } from 'fastify';
@@ -100,15 +101,6 @@ export async function buildServer(
   return app;
 }
 
-/** The list of jobs, and a page of a job, will ask for it as soon as its program runs: it is asked for beside that (RFC 8288; HTML, preload). */
-function early(url: string): string | undefined {
-  if (/^\/(?:\?|$)/.test(url)) return '</api/jobs>; rel=preload; as=fetch; crossorigin';
-  const [, jobId] = /^\/job\/([\w.-]{1,64})(?:[/?]|$)/.exec(url) ?? [];
-  return jobId === undefined || jobId === 'try'
-    ? undefined
-    : `</api/jobs/${jobId}>; rel=preload; as=fetch; crossorigin`;
-}
-
 /** Files whose name changes with what is in them are kept for good, fonts and icons for a week; a page is asked for anew. */
 const keptFor = (file: string): string =>
   /^[\\/](?:_expo|assets)[\\/]/.test(file)
@@ -128,16 +120,12 @@ async function serveApplication(app: FastifyInstance, web: string | undefined): 
       setHeaders: (reply, file) => void reply.setHeader('cache-control', keptFor(file.slice(web.length))),
     });
   app.addHook('onRequest', async ({ method, url }, reply) => {
-    const link = built && method === 'GET' ? early(url) : undefined;
+    const link = built && method === 'GET' ? aheadOf(url) : undefined;
     if (link !== undefined) void reply.header('link', link);
   });
   app.setNotFoundHandler((request, reply) => {
-    // A file that is missing is missing: the page in its place would be taken for it.
-    const isPage =
-      built &&
-      (request.method === 'GET' || request.method === 'HEAD') &&
-      !/^\/(?:api|_expo|assets)(?:\/|$)|\.\w{1,8}(?:\?|$)/.test(request.url);
-    if (!isPage) throw notFound('This address');
+    const asked = request.method === 'GET' || request.method === 'HEAD';
+    if (!built || !asked || !isPage(request.url)) throw notFound('This address');
     return reply.sendFile('index.html');
   });
 }

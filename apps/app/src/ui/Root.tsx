@@ -1,7 +1,8 @@
 import { lazy, Suspense, useEffect } from 'react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
-import { keepForReading, useKeptSince } from '../data/kept';
+import { keepForReading, useKeptSince, useNewer } from '../data/kept';
+import { NewerNotice } from '../data/NewerNotice';
 import { useAsked } from '../data/who';
 import { focusPage, keepFocus } from './focus';
 import { followPrinting } from './printing';
@@ -15,6 +16,7 @@ const WhoSheet = lazy(async () => ({ default: (await import('../data/WhoSheet'))
 /** What every screen stands in: look, and how data is read. */
 export function Root({ children }: { children: ReactNode }) {
   const since = useKeptSince();
+  const isOld = useNewer();
   const tell = useAsked();
   useEffect(keepForReading, []);
   useEffect(keepFocus, []);
@@ -44,6 +46,7 @@ export function Root({ children }: { children: ReactNode }) {
             <KeptNotice since={since} />
           </Suspense>
         )}
+        {isOld && <NewerNotice />}
         {children}
         {tell && (
           <Suspense>
