@@ -77,3 +77,25 @@ test('a file and the interface for programs are no page', async ({ page }) => {
   const missing = await page.goto(`${base}/missing.pdf`);
   expect(missing?.status()).toBe(404);
 });
+
+test('a page that does not arrive says so, and what to do; it is not just white', async ({ browser }) => {
+  const context = await browser.newContext({ serviceWorkers: 'block' });
+  const page = await context.newPage();
+  await page.route(/\/pages-\w+\.js/, (route) => route.abort());
+  await page.goto(`${base}/job/tern-rock`);
+  const row = page.getByRole('link', { name: /^PE-101 / });
+  const lost = page.getByRole('heading', { name: 'This page did not arrive' });
+  // The Board stands without what lies beside it, and says so.
+  await expect(page.getByText('A part of this page did not arrive')).toBeVisible();
+  await row.click();
+  await expect(lost).toBeVisible();
+  await page.goBack();
+  await row.click();
+  await expect(lost).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('what you typed stays on this device');
+  await page.unroute(/\/pages-\w+\.js/);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page).toHaveURL(/\/point\/pe-101$/);
+  await expect(page.getByRole('radio', { name: 'Target present' })).toBeVisible();
+  await context.close();
+});

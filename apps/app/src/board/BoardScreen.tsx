@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { useJobId } from '../job/useJobId';
-import { fetchPages, page } from '../pages/page';
+import { beside, fetchPages, page } from '../pages/page';
 
 import { useWide } from '../ui/useWide';
 import { useProgress } from '../workers/useProgress';
@@ -10,8 +10,8 @@ import { BoardPane } from '../job/BoardPane';
 import { inOrder } from '../job/Tally';
 
 const LandPoint = page('LandPoint');
-const PanelFindings = page('PanelFindings', null);
-const BoardFinder = page('BoardFinder', null);
+const PanelFindings = beside('PanelFindings');
+const BoardFinder = beside('BoardFinder');
 
 /** The board; where there is room, the first point that needs somebody stands open beside it. */
 export function BoardScreen() {
@@ -22,7 +22,7 @@ export function BoardScreen() {
   // What opens from here is fetched once the board can be used.
   const go = useCallback(() => {
     setShown(true);
-    void fetchPages();
+    void fetchPages().catch(() => undefined);
   }, []);
   const progress = useProgress(wide ? job.data?.content : undefined);
   const first = progress && inOrder(progress)[0];

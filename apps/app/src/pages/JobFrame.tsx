@@ -5,11 +5,11 @@ import { JobShell } from '../job/JobShell';
 import { useJobId } from '../job/useJobId';
 import { GoTo } from '../ui/GoTo';
 import { Text } from '../ui/Text';
-import { page } from './page';
+import { beside } from './page';
 
-const DamageNotice = page('DamageNotice', null);
-const UndoBar = page('UndoBar', null);
-const Shortcuts = page('Shortcuts', null);
+const DamageNotice = beside('DamageNotice');
+const UndoBar = beside('UndoBar');
+const Shortcuts = beside('Shortcuts');
 
 /** The frame of a job with the way back from what was stored last. */
 export function JobFrame() {

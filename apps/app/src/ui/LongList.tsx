@@ -4,12 +4,13 @@ import { View } from 'react-native';
 import type { Rows } from './NearRows';
 import { useIsPrinting } from './printing';
 import { useGradually } from './useGradually';
+import { arriving } from '../data/notFetched';
 
 /** So many rows are simply drawn; of more, only those that are near what one sees. */
 const DRAWN_WHOLE = 120;
 
 const Near = lazy(async () => ({
-  default: (await import('./NearRows')).NearRows as ComponentType<Rows<unknown>>,
+  default: (await arriving(import('./NearRows'))).NearRows as ComponentType<Rows<unknown>>,
 }));
 
 /** A list of any length within a page that scrolls. */

@@ -1,22 +1,23 @@
 import { lazy, Suspense, useEffect } from 'react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
-import { keepForReading, useKeptSince, useNewer } from '../data/kept';
-import { NewerNotice } from '../data/NewerNotice';
+import { keepForReading, useKeptSince } from '../data/kept';
+import { ProgramNotice } from '../data/ProgramNotice';
+import { arriving } from '../data/notFetched';
 import { useAsked } from '../data/who';
 import { focusPage, keepFocus } from './focus';
+import { PageGuard } from './PageGuard';
 import { followPrinting } from './printing';
 import { ThemeProvider } from './theme';
 
 /** Hardly ever there: fetched when it is. */
-const KeptNotice = lazy(async () => ({ default: (await import('../data/KeptNotice')).KeptNotice }));
+const KeptNotice = lazy(async () => ({ default: (await arriving(import('../data/KeptNotice'))).KeptNotice }));
 
-const WhoSheet = lazy(async () => ({ default: (await import('../data/WhoSheet')).WhoSheet }));
+const WhoSheet = lazy(async () => ({ default: (await arriving(import('../data/WhoSheet'))).WhoSheet }));
 
 /** What every screen stands in: look, and how data is read. */
 export function Root({ children }: { children: ReactNode }) {
   const since = useKeptSince();
-  const isOld = useNewer();
   const tell = useAsked();
   useEffect(keepForReading, []);
   useEffect(keepFocus, []);
@@ -41,18 +42,20 @@ export function Root({ children }: { children: ReactNode }) {
         >
           Skip to the page
         </a>
-        {since !== undefined && (
-          <Suspense>
-            <KeptNotice since={since} />
-          </Suspense>
-        )}
-        {isOld && <NewerNotice />}
-        {children}
-        {tell && (
-          <Suspense>
-            <WhoSheet tell={tell} />
-          </Suspense>
-        )}
+        <PageGuard>
+          <ProgramNotice />
+          {since !== undefined && (
+            <Suspense>
+              <KeptNotice since={since} />
+            </Suspense>
+          )}
+          {children}
+          {tell && (
+            <Suspense>
+              <WhoSheet tell={tell} />
+            </Suspense>
+          )}
+        </PageGuard>
       </ThemeProvider>
     </SWRConfig>
   );
