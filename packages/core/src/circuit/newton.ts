@@ -19,9 +19,14 @@ const { high: HIGH, low: LOW, forward: FORWARD, backward: BACKWARD } = FLAG;
 
 /** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
 const LOOSE_CONDUCTANCE = 1e-12;
-/** Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step. */
-const FIRST_CONDUCTANCE = 0.1;
-const CONDUCTANCE_STEP = 0.2;
+/**
+ * Conductance from every node with which a stubborn circuit is begun, S, and by what it falls from step to step: first
+ * in few large steps, which nearly every circuit takes, then in small ones.
+ */
+const LADDERS = [
+  { first: 1e-3, fall: 1e-3 },
+  { first: 0.1, fall: 0.2 },
+] as const;
 const MAX_ITERATIONS = 120;
 const MAX_HALVINGS = 14;
 /** Sizes of the error that count as none at all, and as none once no unknown moves by more than `STILL` (V, A). */
@@ -74,14 +79,17 @@ export function workspaceFor(c: Compiled): Workspace {
  * @returns whether it converged.
  */
 export function solveFrom(c: Compiled, params: Float64Array, w: Workspace): boolean {
-  if (newton(c, params, w)) return true;
+  return newton(c, params, w) || LADDERS.some((ladder) => climbDown(c, params, w, ladder));
+}
+
+function climbDown(
+  c: Compiled,
+  params: Float64Array,
+  w: Workspace,
+  { first, fall }: (typeof LADDERS)[number],
+): boolean {
   w.x.fill(0);
-  for (
-    w.conductance = FIRST_CONDUCTANCE;
-    w.conductance > LOOSE_CONDUCTANCE;
-    w.conductance *= CONDUCTANCE_STEP
-  )
-    newton(c, params, w);
+  for (w.conductance = first; w.conductance > LOOSE_CONDUCTANCE; w.conductance *= fall) newton(c, params, w);
   w.conductance = 0;
   return newton(c, params, w);
 }
