@@ -1,4 +1,4 @@
-import { nth, sure } from '../lists/index.ts';
+import { add, entry } from './entries.ts';
 import { solveInPlace } from './lu.ts';
 import { holds } from './netlist.ts';
 import type { Element, Netlist, NodeName } from './netlist.ts';
@@ -21,6 +21,9 @@ interface Valve extends Conductor {
   readonly either: boolean;
 }
 
+/** A conductor or valve between nodes by their numbers. */
+type Numbered<T extends Conductor> = Omit<T, 'a' | 'b'> & { readonly a: number; readonly b: number };
+
 const nothing = (): boolean => false;
 
 /**
@@ -30,35 +33,48 @@ const nothing = (): boolean => false;
  * (Rayleigh: more conductance nowhere makes more resistance).
  */
 export class DeadNetwork {
-  readonly #conductors: readonly Conductor[];
-  readonly #valves: readonly Valve[];
+  readonly #numbers = new Map<NodeName, number>();
+  readonly #conductors: readonly Numbered<Conductor>[];
+  readonly #valves: readonly Numbered<Valve>[];
 
   constructor({ elements }: Netlist) {
-    this.#conductors = elements.flatMap(conductorsOf);
-    this.#valves = elements.flatMap(valvesOf);
+    const numberOf = (node: NodeName): number => {
+      const known = this.#numbers.get(node) ?? this.#numbers.size;
+      this.#numbers.set(node, known);
+      return known;
+    };
+    const numbered = <T extends Conductor>(one: T): Numbered<T> => ({
+      ...one,
+      a: numberOf(one.a),
+      b: numberOf(one.b),
+    });
+    this.#conductors = elements.flatMap(conductorsOf).map(numbered);
+    this.#valves = elements.flatMap(valvesOf).map(numbered);
   }
 
   /** @param red where the meter's plus is. */
   between(red: NodeName, black: NodeName): OhmsBetween {
     if (red === black) return { min: 0, max: 0 };
-    const blocked = solved(this.#conductors, red, black);
-    let [conducting, now] = [new Set<Valve>(), blocked];
+    const [from, to] = [this.#numbers.get(red), this.#numbers.get(black)];
+    if (from === undefined || to === undefined) return { min: Infinity, max: Infinity };
+    const nodes = this.#numbers.size;
+    const blocked = solved(this.#conductors, nodes, from, to);
+    let [conducting, now] = [new Set<Numbered<Valve>>(), blocked];
     for (;;) {
       const next = this.#valves.filter(
         (valve) => conducting.has(valve) || valve.either || !isReverse(valve, now.at),
       );
       if (next.length === conducting.size) break;
       conducting = new Set(next);
-      now = solved([...this.#conductors, ...conducting], red, black);
+      now = solved([...this.#conductors, ...conducting], nodes, from, to);
     }
     return { min: Math.min(now.ohms, blocked.ohms), max: blocked.ohms };
   }
 }
 
-const isReverse = ({ a, b }: Valve, at: ReadonlyMap<NodeName, number>): boolean => {
-  const [anode, cathode] = [at.get(a), at.get(b)];
-  return anode !== undefined && cathode !== undefined && anode <= cathode + 1e-9;
-};
+/** A node of which nothing is told is driven nowhere. */
+const isReverse = ({ a, b }: Numbered<Valve>, at: Float64Array): boolean =>
+  entry(at, a) <= entry(at, b) + 1e-9;
 
 function conductorsOf(element: Element): Conductor[] {
   switch (element.kind) {
@@ -92,55 +108,66 @@ function valvesOf(element: Element): Valve[] {
   ];
 }
 
-/** Resistance between two nodes, Ω, and where every node stands between 0 at black and 1 at red, as far as that is told. */
+/**
+ * Resistance between two nodes, Ω, and where every node stands between 0 at black and 1 at red; NaN where that is not
+ * told.
+ */
 function solved(
-  conductors: readonly Conductor[],
-  red: NodeName,
-  black: NodeName,
-): { readonly ohms: number; readonly at: ReadonlyMap<NodeName, number> } {
-  const around = new Map<NodeName, Conductor[]>();
-  for (const one of conductors)
-    for (const node of [one.a, one.b]) around.set(node, [...(around.get(node) ?? []), one]);
-  const joined = reached(around, red);
-  if (!joined.has(black)) {
-    const at = new Map<NodeName, number>();
-    for (const node of joined) at.set(node, 1);
-    for (const node of reached(around, black)) at.set(node, 0);
+  conductors: readonly Numbered<Conductor>[],
+  nodes: number,
+  red: number,
+  black: number,
+): { readonly ohms: number; readonly at: Float64Array } {
+  const island = islandsOf(conductors, nodes);
+  const [reds, blacks] = [entry(island, red), entry(island, black)];
+  const at = new Float64Array(nodes).fill(NaN);
+  if (reds !== blacks) {
+    for (let node = 0; node < nodes; node++) {
+      if (island[node] === reds) at[node] = 1;
+      else if (island[node] === blacks) at[node] = 0;
+    }
     return { ohms: Infinity, at };
   }
-  const nodes = [...joined].filter((node) => node !== black);
-  const n = nodes.length;
-  const place = new Map(nodes.map((node, i) => [node, i]));
+  // The unknowns are the nodes that are joined to the two, but for black, at which all is counted from.
+  const place = new Int32Array(nodes).fill(-1);
+  let n = 0;
+  for (let node = 0; node < nodes; node++) if (node !== black && island[node] === reds) place[node] = n++;
   const [matrix, volts] = [new Float64Array(n * n), new Float64Array(n)];
-  const add = (i: number, j: number, conductance: number): void => {
-    matrix[i * n + j] = nth(matrix, i * n + j) + conductance;
-  };
   for (const { a, b, conductance } of conductors) {
-    const [i, j] = [place.get(a), place.get(b)];
-    if (i !== undefined) add(i, i, conductance);
-    if (j !== undefined) add(j, j, conductance);
-    if (i !== undefined && j !== undefined) {
-      add(i, j, -conductance);
-      add(j, i, -conductance);
-    }
+    const [i, j] = [entry(place, a), entry(place, b)];
+    if (i >= 0) add(matrix, i * n + i, conductance);
+    if (j >= 0) add(matrix, j * n + j, conductance);
+    if (i < 0 || j < 0) continue;
+    add(matrix, i * n + j, -conductance);
+    add(matrix, j * n + i, -conductance);
   }
-  volts[sure(place.get(red))] = 1;
+  const first = entry(place, red);
+  volts[first] = 1;
   if (!solveInPlace(matrix, volts, n)) throw new Error('A network without power could not be solved.');
-  const ohms = nth(volts, sure(place.get(red)));
-  const at = new Map(nodes.map((node, i) => [node, nth(volts, i) / ohms]));
-  at.set(black, 0);
+  const ohms = entry(volts, first);
+  for (let node = 0; node < nodes; node++) {
+    const own = entry(place, node);
+    if (own >= 0) at[node] = entry(volts, own) / ohms;
+  }
+  at[black] = 0;
   return { ohms, at };
 }
 
-function reached(around: ReadonlyMap<NodeName, readonly Conductor[]>, from: NodeName): Set<NodeName> {
-  const found = new Set([from]);
-  const left = [from];
-  for (let node = left.pop(); node !== undefined; node = left.pop())
-    for (const { a, b } of around.get(node) ?? [])
-      for (const next of [a, b])
-        if (!found.has(next)) {
-          found.add(next);
-          left.push(next);
-        }
-  return found;
+/** For each node the least number of those that it is joined with. */
+function islandsOf(conductors: readonly Numbered<Conductor>[], nodes: number): Int32Array {
+  const joined = new Int32Array(nodes);
+  for (let node = 0; node < nodes; node++) joined[node] = node;
+  for (const { a, b } of conductors) {
+    const [one, other] = [rootOf(joined, a), rootOf(joined, b)];
+    joined[Math.max(one, other)] = Math.min(one, other);
+  }
+  for (let node = 0; node < nodes; node++) joined[node] = rootOf(joined, node);
+  return joined;
+}
+
+function rootOf(joined: Int32Array, node: number): number {
+  let root = node;
+  while (joined[root] !== root) root = entry(joined, root);
+  joined[node] = root;
+  return root;
 }

@@ -6,8 +6,9 @@ import type { Nets } from './pointFault.ts';
 import { NOTHING_CONDUCTS } from './sight.ts';
 import type { Sight } from './sight.ts';
 
-/** From here on nobody knows what dead electronics beside it let through, Ω. */
+/** Above this nobody knows what dead electronics beside it let through, Ω; by more than what rounding makes of it. */
 const ELECTRONICS = 10_000;
+const isBeyond = (ohms: number): boolean => ohms > ELECTRONICS * (1 + 1e-6);
 
 /** What an ohmmeter shows on the isolated circuit, by the id of the look. Its leads add up to half an ohm. */
 export function deadSights({ away, present }: Nets, looks: readonly Look[]): ReadonlyMap<string, Sight> {
@@ -26,7 +27,7 @@ function ohmsSight(netlist: Netlist, red: string, black: string): Sight {
   const { min, max } = networkOf(netlist).between(red, black);
   return {
     kind: 'ohms',
-    min: min > ELECTRONICS ? ELECTRONICS / 2 : 0.8 * min,
-    max: max > ELECTRONICS ? NOTHING_CONDUCTS : 1.25 * max + 0.5,
+    min: isBeyond(min) ? ELECTRONICS / 2 : 0.8 * min,
+    max: isBeyond(max) ? NOTHING_CONDUCTS : 1.25 * max + 0.5,
   };
 }
