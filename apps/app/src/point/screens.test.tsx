@@ -26,6 +26,8 @@ import { inOrder, Tally } from '../job/Tally';
 import { Results } from '../prove/Results';
 import { Root } from '../ui/Root';
 
+jest.mock('expo-router', () => ({ usePathname: () => '/' }));
+
 const idle = (): jest.Mocked<Saver> => ({
   saving: false,
   problem: undefined,
