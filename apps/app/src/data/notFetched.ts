@@ -11,6 +11,16 @@ export const arriving = <T>(part: Promise<T>): Promise<T> =>
     throw new NotFetched('A part of the program did not arrive.');
   });
 
+/** Fetches a part of the program once; one that did not arrive is fetched anew when it is asked for again. */
+export function fetchOnce<T>(fetch: () => Promise<T>): () => Promise<T> {
+  let part: Promise<T> | undefined;
+  return () =>
+    (part ??= arriving(fetch()).catch((error: unknown) => {
+      part = undefined;
+      throw error;
+    }));
+}
+
 const missing = held(false);
 
 /** Takes note that a part beside what a page is for did not arrive: the page stands without it, and says so. */

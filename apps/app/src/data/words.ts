@@ -1,18 +1,12 @@
 import { held } from './held';
-import { NotFetched } from './notFetched';
+import { fetchOnce } from './notFetched';
 
-let words: Promise<unknown> | undefined;
 const there = held(false);
 
 /** Fetches the sentences in which something judged is said; asked for with the first that is judged or opened. */
-export const fetchWords = (): Promise<unknown> =>
-  (words ??= import('@keypost/core/messages/all').then(
-    () => there.put(true),
-    () => {
-      words = undefined;
-      throw new NotFetched('The sentences did not arrive.');
-    },
-  ));
+export const fetchWords = fetchOnce<unknown>(() =>
+  import('@keypost/core/messages/all').then(() => there.put(true)),
+);
 
 /** Why a file was refused, which may be anything that a job holds, once there are words for it. */
 export const onceWorded = <T>(refusal: T): Promise<T> =>

@@ -3,26 +3,20 @@ import type * as Everything from './pages';
 import type { ComponentType, ReactElement, ReactNode } from 'react';
 import { Opening } from '../ui/Opening';
 import { answerScratchWith, checkAnswersBy } from '../data/server';
-import { NotFetched, notePartMissing } from '../data/notFetched';
+import { fetchOnce, notePartMissing } from '../data/notFetched';
 import { fetchWords } from '../data/words';
 import { workOutWithoutWorker } from '../workers/useProgress';
 
 type Pages = typeof Everything;
 
-let pages: Promise<Pages> | undefined;
-
 /**
  * Fetches the pages that need the solver; called as soon as a job is open, before one of them is asked for.
  * @throws NotFetched where they did not arrive; asked for again, they are fetched anew.
  */
-export const fetchPages = (): Promise<Pages> =>
-  (pages ??= Promise.all([import('./pages'), fetchWords()]).then(
-    ([everything]) => everything,
-    () => {
-      pages = undefined;
-      throw new NotFetched('The pages of a job did not arrive.');
-    },
-  ));
+export const fetchPages = fetchOnce<Pages>(async () => {
+  const [everything] = await Promise.all([import('./pages'), fetchWords()]);
+  return everything;
+});
 
 checkAnswersBy(async () => (await fetchPages()).schemas);
 answerScratchWith(async (path, init) => (await fetchPages()).answerScratch(path, init));

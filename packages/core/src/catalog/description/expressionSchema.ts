@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { Quantity } from '../../model/index.ts';
 import type { Expression as Written } from './expression.ts';
-
-const Name = z.string().min(1).max(40);
+import { Name } from './names.ts';
 
 /** The schema of an expression of a description. */
 export const Expression: z.ZodType<Written> = z.lazy(() =>
