@@ -49,6 +49,22 @@ test('any net of resistors reads what the solver of the live circuit reads of it
   );
 });
 
+test('milliohms are read beside what hangs on gigaohms', () => {
+  // Each node hangs on the others by a gigaohm; only its own wire tells what stands between two of them.
+  const insulated = net(
+    ohms('leak 1', 'earth', 'a', 1e9),
+    ohms('leak 2', 'earth', 'd', 1e9),
+    ohms('wire 1', 'a', 'b', 0.01),
+    ohms('wire 2', 'b', 'c', 0.02),
+    ohms('wire 3', 'd', 'e', 0.04),
+  );
+  const dead = new DeadNetwork(insulated);
+  expect(dead.between('a', 'c').max).toBeCloseTo(0.03, 9);
+  expect(dead.between('c', 'b').max).toBeCloseTo(0.02, 9);
+  expect(dead.between('e', 'd').max).toBeCloseTo(0.04, 9);
+  expect(dead.between('a', 'e').max / 2e9).toBeCloseTo(1, 9);
+});
+
 test('a diode across a coil blocks one way, and may short it the other way', () => {
   const coil = net(ohms('coil', 'A1', 'A2', 1100), {
     kind: 'diode',
