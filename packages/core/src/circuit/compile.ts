@@ -59,23 +59,27 @@ export function compile(netlist: Netlist): Compiled {
   const param = new Int32Array(elements.length);
   const sourceRow = new Int32Array(elements.length).fill(-1);
   const spans: Span[] = [];
+  const owners: number[] = [];
+  const [straight, curved]: [number[], number[]] = [[], []];
   const ids = new Set<string>();
   let sourceCount = 0;
   elements.forEach((element, e) => {
     if (ids.has(element.id)) throw new Error(`Two elements are called "${element.id}".`);
     ids.add(element.id);
-    nodesOf(element)
-      .slice(0, 3)
-      .forEach((name, k) => (nodes[e * 3 + k] = sure(nodeIndex.get(name))));
+    const names = nodesOf(element);
+    for (let k = 0; k < Math.min(names.length, 3); k++) nodes[e * 3 + k] = sure(nodeIndex.get(nth(names, k)));
     param[e] = spans.length;
-    spans.push(...parametersOf(element));
-    kind[e] = kindOf(element);
+    for (const span of parametersOf(element)) {
+      spans.push(span);
+      owners.push(e);
+    }
+    const own = kindOf(element);
+    kind[e] = own;
+    if (own === KIND.resistor) straight.push(e);
+    else if (own !== KIND.none) curved.push(e);
     flags[e] = flagsOf(element);
     if (element.kind === 'source') sourceRow[e] = nodeIndex.size - 1 + sourceCount++;
   });
-  const numbers = (wanted: (kind: number) => boolean): number[] =>
-    [...kind.keys()].filter((e) => wanted(nth(kind, e)));
-  const owners = elements.flatMap((element, e) => parametersOf(element).map(() => e));
   const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
     netlist,
@@ -88,8 +92,8 @@ export function compile(netlist: Netlist): Compiled {
     nodes,
     param,
     sourceRow,
-    straight: Int32Array.from(numbers((k) => k === KIND.resistor)),
-    curved: Int32Array.from(numbers((k) => k !== KIND.resistor && k !== KIND.none)),
+    straight: Int32Array.from(straight),
+    curved: Int32Array.from(curved),
     nominal: Float64Array.from(spans, (s) => s.nom),
     min: Float64Array.from(spans, (s) => s.min),
     max: Float64Array.from(spans, (s) => s.max),

@@ -5,7 +5,7 @@ import { holds } from './netlist.ts';
 import type { Detector, Latch, Output, Switch, TwoWire } from './netlist.ts';
 import type { Workspace } from './newton.ts';
 
-type Numbered<T> = readonly (readonly [number, T])[];
+type Numbered<T> = (readonly [number, T])[];
 
 /** Reads the present numbers of a circuit: volts of a node by number, volts of a node by name, amperes of an element. */
 export interface Present {
@@ -25,11 +25,11 @@ export class Discrete {
   readonly powered: Uint8Array;
   /** Whether an output's sensing side calls for it to be on. */
   readonly active: Uint8Array;
-  private readonly outputs: Numbered<Output>;
-  private readonly detectors: Numbered<Detector>;
-  private readonly latches: Numbered<Latch>;
-  private readonly contacts: Numbered<Switch>;
-  private readonly twoWires: Numbered<TwoWire>;
+  private readonly outputs: Numbered<Output> = [];
+  private readonly detectors: Numbered<Detector> = [];
+  private readonly latches: Numbered<Latch> = [];
+  private readonly contacts: Numbered<Switch> = [];
+  private readonly twoWires: Numbered<TwoWire> = [];
   private readonly indexOf: ReadonlyMap<string, number>;
   private readonly held: ReadonlySet<string>;
   private readonly w: Workspace;
@@ -38,20 +38,20 @@ export class Discrete {
 
   constructor(c: Compiled, w: Workspace, indexOf: ReadonlyMap<string, number>) {
     const { elements, held } = c.netlist;
-    const numbered = elements.map((element, e) => [e, element] as const);
     this.w = w;
     this.indexOf = indexOf;
     this.held = held ?? new Set();
     this.on = new Uint8Array(elements.length);
     this.powered = new Uint8Array(elements.length);
     this.active = new Uint8Array(elements.length);
-    this.outputs = numbered.flatMap(([e, el]) => (el.kind === 'output' ? [[e, el] as const] : []));
-    this.detectors = numbered.flatMap(([e, el]) => (el.kind === 'detector' ? [[e, el] as const] : []));
-    this.latches = numbered.flatMap(([e, el]) => (el.kind === 'latch' ? [[e, el] as const] : []));
-    this.twoWires = numbered.flatMap(([e, el]) => (el.kind === 'twoWire' ? [[e, el] as const] : []));
-    this.contacts = numbered.flatMap(([e, el]) =>
-      el.kind === 'switch' && typeof el.closed !== 'boolean' ? [[e, el] as const] : [],
-    );
+    elements.forEach((element, e) => {
+      if (element.kind === 'output') this.outputs.push([e, element]);
+      else if (element.kind === 'detector') this.detectors.push([e, element]);
+      else if (element.kind === 'latch') this.latches.push([e, element]);
+      else if (element.kind === 'twoWire') this.twoWires.push([e, element]);
+      else if (element.kind === 'switch' && typeof element.closed !== 'boolean')
+        this.contacts.push([e, element]);
+    });
   }
 
   private known(id: string): number {

@@ -28,6 +28,8 @@ const LADDERS = [
   { first: 0.1, fall: 0.2 },
 ] as const;
 const MAX_ITERATIONS = 120;
+/** What has not converged in so many steps from where it began is begun anew. */
+const FIRST_ITERATIONS = 24;
 const MAX_HALVINGS = 14;
 /** Sizes of the error that count as none at all, and as none once no unknown moves by more than `STILL` (V, A). */
 const EXACT = 1e-21;
@@ -38,11 +40,8 @@ const FURTHEST = 60;
 /** Weight of a node's current sum (A) against a source's voltage sum (V) in the size of the error. */
 const CURRENT_WEIGHT = 100;
 
-/** Buffers that a solution needs; made once, used again for every solution of the same circuit. */
-export interface Workspace {
-  /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
-  conductance: number;
-  readonly x: Float64Array;
+/** Room for what is filled anew before it is read: the same for all circuits with so many unknowns. */
+interface Scratch {
   /** Where a step begins, and the step itself. */
   readonly start: Float64Array;
   readonly step: Float64Array;
@@ -51,23 +50,42 @@ export interface Workspace {
   readonly probe: Float64Array;
   readonly jacobian: Float64Array;
   readonly curve: Float64Array;
+}
+
+/** What a solution needs; made once, used again for every solution of the same circuit. */
+export interface Workspace extends Scratch {
+  /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
+  conductance: number;
+  readonly x: Float64Array;
   /** 1 where an output's transistor to plus is on, a contact is closed or a two-wire sensor is through. */
   readonly highOn: Uint8Array;
   /** 1 where an output's transistor to minus is on. */
   readonly lowOn: Uint8Array;
 }
 
-export function workspaceFor(c: Compiled): Workspace {
-  const n = c.nodeCount + c.sourceCount;
-  return {
-    conductance: 0,
-    x: new Float64Array(n),
+const scratches = new Map<number, Scratch>();
+
+function scratchFor(n: number): Scratch {
+  const known = scratches.get(n);
+  if (known) return known;
+  const made = {
     start: new Float64Array(n),
     step: new Float64Array(n),
     error: new Float64Array(n),
     probe: new Float64Array(n),
     jacobian: new Float64Array(n * n),
     curve: new Float64Array(2),
+  };
+  scratches.set(n, made);
+  return made;
+}
+
+export function workspaceFor(c: Compiled): Workspace {
+  const n = c.nodeCount + c.sourceCount;
+  return {
+    ...scratchFor(n),
+    conductance: 0,
+    x: new Float64Array(n),
     highOn: new Uint8Array(c.kind.length),
     lowOn: new Uint8Array(c.kind.length),
   };
@@ -79,7 +97,7 @@ export function workspaceFor(c: Compiled): Workspace {
  * @returns whether it converged.
  */
 export function solveFrom(c: Compiled, params: Float64Array, w: Workspace): boolean {
-  return newton(c, params, w) || LADDERS.some((ladder) => climbDown(c, params, w, ladder));
+  return newton(c, params, w, FIRST_ITERATIONS) || LADDERS.some((ladder) => climbDown(c, params, w, ladder));
 }
 
 function climbDown(
@@ -99,10 +117,10 @@ function climbDown(
  * Unknowns: node voltages (V), then source currents (A).
  * @returns whether it converged.
  */
-function newton(c: Compiled, params: Float64Array, w: Workspace): boolean {
+function newton(c: Compiled, params: Float64Array, w: Workspace, most = MAX_ITERATIONS): boolean {
   const n = c.nodeCount + c.sourceCount;
   let size = accumulate(c, params, w, w.x, w.error, w.jacobian);
-  for (let round = 0; round < MAX_ITERATIONS; round++) {
+  for (let round = 0; round < most; round++) {
     if (!solveInPlace(w.jacobian, w.error, n)) return false;
     let largest = 0;
     for (let i = 0; i < n; i++) {

@@ -2,11 +2,12 @@ import { FAMILIES } from '../../test/families.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import type { JobContent } from '../model/collections.ts';
-import { solveWithBands } from './bands.ts';
+import { solveNominal, solveWithBands } from './bands.ts';
 import { nodesOf, onNodes, underId } from './netlist.ts';
 import type { Netlist } from './netlist.ts';
 import { solvedOnce } from './sameCircuit.ts';
 import { solve } from './solve.ts';
+import { exactly } from './span.ts';
 
 const netlists = (make: () => JobContent): Netlist[] =>
   analyse(new JobIndex(make()), 'px-1').shown.map(({ netlist }) => netlist);
@@ -95,6 +96,49 @@ test('a figure that differs in its last digit, another style, or another joint m
   expect(again).toBe(first);
   expect(other).not.toBe(first);
   expect(joined).not.toBe(first);
+});
+
+test('begun at the solution of another circuit it comes to its own', () => {
+  for (const make of Object.values(FAMILIES))
+    for (const netlist of netlists(make)) {
+      const low: Netlist = {
+        ...netlist,
+        elements: netlist.elements.map((element) =>
+          element.kind === 'source' ? { ...element, volts: exactly(element.volts.nom / 3) } : element,
+        ),
+      };
+      const alone = solve(low);
+      const begun = solveNominal(low, [], solve(netlist)).solution;
+      expect(begun.outcome).toBe(alone.outcome);
+      expect([...begun.held]).toEqual([...alone.held]);
+      for (const node of new Set(low.elements.flatMap(nodesOf)))
+        expect(begun.volts(node)).toBeCloseTo(alone.volts(node), 3);
+    }
+});
+
+test('a name that only the circuit has which was asked for first is refused', () => {
+  const circuit = (name: string): Netlist => ({
+    reference: '0',
+    elements: [
+      {
+        kind: 'source',
+        id: `source ${name}`,
+        plus: name,
+        minus: '0',
+        volts: exactly(17),
+        internalOhms: exactly(0.1),
+        limitAmps: exactly(5),
+      },
+      { kind: 'resistor', id: `load ${name}`, a: name, b: '0', ohms: exactly(1234) },
+    ],
+  });
+  solvedOnce(circuit('first'), [], 'nominal');
+  const { solution } = solvedOnce(circuit('second'), [], 'nominal');
+  expect(solution.volts('second')).toBeCloseTo(17, 2);
+  expect(solution.has('second')).toBe(true);
+  expect(solution.has('first')).toBe(false);
+  expect(() => solution.volts('first')).toThrow(/no node "first"/);
+  expect(() => solution.amps('load first')).toThrow(/no element "load first"/);
 });
 
 test('whoever asks for a node that is not there is refused, as by any solution', () => {

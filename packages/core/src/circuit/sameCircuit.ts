@@ -1,41 +1,42 @@
 import { keepNewest, oncePer } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
 import type { Banded, Quantity } from './bands.ts';
-import { onNodes, underId } from './netlist.ts';
 import type { Element, Netlist } from './netlist.ts';
 import type { Solution } from './solve.ts';
 
 /** So many circuits are kept with their solutions; the one that was asked for longest ago goes first. */
 const MOST = 2_500;
 
-const SOLVERS = { bands: solveWithBands, nominal: solveNominal } as const;
+const SOLVERS = { bands: solveWithBands, nominal: solveNominal };
 
-const known = new Map<string, Banded>();
+/** A circuit's solution under the names of who asked for it first. */
+interface Known extends Banded {
+  readonly names: Names;
+}
+
+const known = new Map<string, Known>();
 
 /**
  * Solves a circuit, or takes the solution of the same one under other names: most points of a plant are one circuit.
  * Two are the same when all their elements are, in order, with nodes and ids numbered by where they come first; a
- * figure that differs in its last digit makes another.
+ * figure that differs in its last digit makes another. @param near the solution of a circuit like this one, to
+ * begin with where only nominal values are wanted.
  */
 export function solvedOnce(
   netlist: Netlist,
   quantities: readonly Quantity[],
   wanted: keyof typeof SOLVERS,
+  near?: Solution,
 ): Banded {
   forgetSigns();
   const names = new Names(netlist);
-  const sought = quantities.map((quantity) => renamed(quantity, names));
-  const key = keyOf(netlist, sought, wanted, names);
-  const banded = known.get(key) ?? SOLVERS[wanted](plainOf(netlist, names), sought);
+  const key = keyOf(netlist, quantities, wanted, names);
+  const found = known.get(key);
+  const banded = found ?? { ...SOLVERS[wanted](netlist, quantities, near), names };
   keepNewest(known, key, banded, MOST);
-  return { solution: new NamedSolution(banded.solution, names), bands: banded.bands };
+  const { solution, bands } = banded;
+  return { solution: found ? new NamedSolution(solution, names, banded.names) : solution, bands };
 }
-
-const plainOf = ({ elements, reference, held }: Netlist, names: Names): Netlist => ({
-  elements: elements.map((element) => underId(onNodes(element, names.node), names.id)),
-  reference: names.node(reference),
-  ...(held && { held: new Set([...held].map(names.id).sort()) }),
-});
 
 /** Each word and number that stands in a circuit, by a number of its own. */
 const codes = new Map<unknown, number>();
@@ -107,7 +108,7 @@ function textOf(signs: readonly number[]): string {
 /** A text that is the same for the same circuit, and for no other: how its elements are made, and what they name. */
 function keyOf(
   { elements, reference, held }: Netlist,
-  sought: readonly Quantity[],
+  quantities: readonly Quantity[],
   wanted: keyof typeof SOLVERS,
   names: Names,
 ): string {
@@ -118,6 +119,7 @@ function keyOf(
     for (const id of ids) signs.push(codeOf(names.id(id)));
   }
   const numbers = held && [...held].map(names.id).sort();
+  const sought = quantities.map((quantity) => renamed(quantity, names));
   write(signs, [wanted, names.node(reference), numbers, sought], (name) => name);
   return textOf(signs);
 }
@@ -131,6 +133,7 @@ const BRANCH = /\/(?:high|low)$/;
 /** The nodes and elements of a circuit, numbered by where they come first. */
 class Names {
   readonly #nodes = new Map<string, string>();
+  #inOrder?: readonly string[];
   readonly #ids = new Map<string, string>();
   readonly #elements: readonly Element[];
   /** The nodes as the elements name them in turn, each by its number. */
@@ -163,9 +166,21 @@ class Names {
     return branch ? `${this.#ids.get(id.slice(0, -branch.length)) ?? id}${branch}` : id;
   };
 
-  /** The id of an element by its number. */
-  own = (number: string): string =>
-    (number.startsWith('e') ? this.#elements[Number(number.slice(1))]?.id : undefined) ?? number;
+  /** The node that stands where one of the same circuit under other names does. */
+  nodeAs(other: Names, name: string): string | undefined {
+    const at = other.#nodes.get(name);
+    if (at === undefined) return undefined;
+    this.#inOrder ??= [...this.#nodes.keys()];
+    return this.#inOrder[Number(at.slice(1))];
+  }
+
+  /** The id of the element, or of its branch, that stands where one of the same circuit under other names does. */
+  idAs(other: Names, id: string): string | undefined {
+    const branch = other.#ids.has(id) ? '' : (BRANCH.exec(id)?.[0] ?? '');
+    const at = other.#ids.get(branch ? id.slice(0, -branch.length) : id);
+    const own = at === undefined ? undefined : this.#elements[Number(at.slice(1))];
+    return own && `${own.id}${branch}`;
+  }
 }
 
 /** Names of numbers, made once. */
@@ -190,15 +205,17 @@ function renamed(quantity: Quantity, names: Names): Quantity {
   }
 }
 
-/** A solution as it is read under the names of one circuit. */
+/** A solution as it is read under the names of the same circuit elsewhere. */
 class NamedSolution implements Solution {
   readonly #solution: Solution;
   readonly #names: Names;
+  readonly #first: Names;
   #held?: ReadonlySet<string>;
 
-  constructor(solution: Solution, names: Names) {
+  constructor(solution: Solution, names: Names, first: Names) {
     this.#solution = solution;
     this.#names = names;
+    this.#first = first;
   }
 
   get outcome(): Solution['outcome'] {
@@ -206,14 +223,27 @@ class NamedSolution implements Solution {
   }
 
   get held(): ReadonlySet<string> {
-    this.#held ??= new Set([...this.#solution.held].map(this.#names.own));
+    this.#held ??= new Set([...this.#solution.held].flatMap((id) => this.#names.idAs(this.#first, id) ?? []));
     return this.#held;
   }
 
-  volts = (node: string): number => this.#solution.volts(this.#names.node(node));
-  amps = (id: string): number => this.#solution.amps(this.#names.id(id));
-  floating = (node: string): boolean => this.#solution.floating(this.#names.node(node));
-  powered = (id: string): boolean => this.#solution.powered(this.#names.id(id));
-  active = (id: string): boolean => this.#solution.active(this.#names.id(id));
-  closed = (id: string): boolean => this.#solution.closed(this.#names.id(id));
+  /** What the first one's solution tells of a name of this one. @throws Error where this one has no such name. */
+  #of<T>(what: 'node' | 'element', name: string, tells: (own: string) => T): T {
+    const own = what === 'node' ? this.#first.nodeAs(this.#names, name) : this.#first.idAs(this.#names, name);
+    if (own === undefined) throw new Error(`There is no ${what} "${name}" in this circuit.`);
+    return tells(own);
+  }
+
+  #is(id: string, tells: (own: string) => boolean): boolean {
+    const own = this.#first.idAs(this.#names, id);
+    return own !== undefined && tells(own);
+  }
+
+  volts = (node: string): number => this.#of('node', node, this.#solution.volts);
+  has = (node: string): boolean => this.#first.nodeAs(this.#names, node) !== undefined;
+  amps = (id: string): number => this.#of('element', id, this.#solution.amps);
+  floating = (node: string): boolean => this.has(node) && this.#of('node', node, this.#solution.floating);
+  powered = (id: string): boolean => this.#is(id, this.#solution.powered);
+  active = (id: string): boolean => this.#is(id, this.#solution.active);
+  closed = (id: string): boolean => this.#is(id, this.#solution.closed);
 }

@@ -19,6 +19,8 @@ export interface Solution {
   readonly outcome: Outcome;
   /** Voltage of a node against the reference, V. @throws Error for a node that is not in the circuit. */
   volts(node: string): number;
+  /** Whether a node is in the circuit. */
+  has(node: string): boolean;
   /**
    * Current through an element, A, in the sense that its type states. An output has two branches:
    * `id/high` from plus to out, `id/low` from out to minus.
@@ -78,6 +80,12 @@ export class Solver {
     return 'chatter';
   }
 
+  /** Where the next run begins: at the voltages of a circuit like this one, as far as it has the same nodes. */
+  begin(near: Solution): void {
+    for (const [name, node] of this.compiled.nodeIndex)
+      if (node >= 0 && near.has(name)) this.w.x[node] = near.volts(name);
+  }
+
   private voltOf(index: number): number {
     return index < 0 ? 0 : entry(this.w.x, index);
   }
@@ -130,7 +138,8 @@ export class Solver {
   solution(params: Float64Array): Solution {
     const outcome = this.run(params);
     const { compiled, indexOf, w, discrete } = this;
-    const kept: Kept = { ...w, x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice() };
+    const { curve } = w;
+    const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
     return new KeptSolution(
       outcome,
       compiled,
@@ -180,6 +189,8 @@ class KeptSolution implements Solution {
     if (index === undefined) throw new Error(`There is no node "${node}" in this circuit.`);
     return index < 0 ? 0 : entry(this.kept.x, index);
   };
+
+  has = (node: string): boolean => this.c.nodeIndex.has(node);
 
   amps = (id: string): number => branchAmps(this.c, this.indexOf, this.kept, this.params, id);
 

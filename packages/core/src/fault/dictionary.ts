@@ -53,9 +53,10 @@ export const hasDictionary = (analysis: Analysis): boolean => {
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets = netsOf(analysis);
+  const sound = seenOf(analysis, looks, nets);
   const row = (fault: PointFault | undefined): DictionaryRow => ({
     fault: fault && knownOf(fault),
-    sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown),
+    sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown, sound),
   });
   return {
     looks,
@@ -64,19 +65,38 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   };
 });
 
-/** What is seen of a circuit, look by look. */
+/** What is seen of a point in each state of its target. */
+interface InStates {
+  readonly away: Seen;
+  readonly present: Seen;
+}
+
+/** Relays hang on what was before: away, present, and away again, begun with nothing on. */
+function seenOf(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: InStates): InStates {
+  const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
+  const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
+  const first = seenIn(analysis, looks, cold(nets.away), near?.away);
+  const present = seenIn(
+    analysis,
+    looks,
+    { ...nets.present, held: first.solution.held },
+    near?.present ?? first,
+  );
+  const away = remembers
+    ? seenIn(analysis, looks, { ...nets.away, held: present.solution.held }, near?.away ?? first)
+    : first;
+  return { away, present };
+}
+
+/** What is seen of a circuit, look by look. @param near what is seen of one like it, to begin with. */
 export function sightsOf(
   analysis: Analysis,
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
+  near?: InStates,
 ): Sight[] {
-  const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
-  const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
-  // Relays hang on what was before: away, present, and away again, begun with nothing on.
-  const first = seenIn(analysis, looks, cold(nets.away));
-  const present = seenIn(analysis, looks, { ...nets.present, held: first.held });
-  const away = remembers ? seenIn(analysis, looks, { ...nets.away, held: present.held }) : first;
+  const { away, present } = seenOf(analysis, looks, nets, near);
   const dead = deadSights(nets, looks);
   const states = { away: away.at, present: present.at, any: present.at };
   // What a description of settings tells of talking stands beside the circuit.
@@ -111,18 +131,14 @@ const otherValue = (how: 'other' | 'none', span = 1): Sight =>
 /** What is seen of one circuit, and whether every part that listens acts as it is to with the target away, or present. */
 interface Seen {
   readonly at: (look: Look) => Sight;
-  readonly held: ReadonlySet<string>;
+  readonly solution: Solution;
   readonly answers: (present: boolean) => boolean;
 }
 
 /** Solves one circuit for all that is looked at in it. */
-function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): Seen {
+function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist, near?: Seen): Seen {
   const { context, present } = analysis;
-  const pairs = [
-    ...new Map(
-      looks.flatMap((look) => (look.kind === 'volts' ? [[`${look.red} ${look.black}`, look] as const] : [])),
-    ).values(),
-  ];
+  const { pairs, pairOf, opened } = meteredIn(looks);
   const there = new Set(netlist.elements.flatMap(nodesOf));
   const landed = present.inputs[0]?.own;
   // An input to which nothing leads any more is not in the circuit: nothing comes there.
@@ -130,7 +146,7 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): S
   const bare: Sight = context.point.bit === 'direct' ? OFF : ON;
   const measured = pairs.filter(({ red, black }) => there.has(red) && there.has(black));
   const reader = valueReader(analysis);
-  const wires = wiresOpened(looks, netlist);
+  const wires = opened.filter((wire) => netlist.elements.some(({ id }) => id === wire));
   const readable = reader && isThere(reader.quantity, there) ? reader : undefined;
   const quantities: Quantity[] = [
     ...(readable ? [readable.quantity] : []),
@@ -138,7 +154,7 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): S
     ...(own ? Object.values(inputQuantities(own)) : []),
     ...measured.map(({ red, black }): Quantity => ({ kind: 'volts', a: red, b: black })),
   ];
-  const { solution, bands: all } = solvedOnce(netlist, quantities, 'nominal');
+  const { solution, bands: all } = solvedOnce(netlist, quantities, 'nominal', near?.solution);
   const before = (readable ? 1 : 0) + wires.length;
   const bands = all.slice(before);
   const value = readable?.read(nth(all, 0).nom);
@@ -147,9 +163,9 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): S
   const { outputOn } = sensorSide(context, context, netlist, solution);
   const islands = islandsOf(netlist, solution.closed);
   const volts = new Map(
-    measured.map(({ red, black }, i) => [
-      `${red} ${black}`,
-      voltsSight({ netlist, solution, islands }, red, black, nth(bands, i + (own ? 2 : 0)).nom),
+    measured.map((pair, i) => [
+      pair,
+      voltsSight({ netlist, solution, islands }, pair, nth(bands, i + (own ? 2 : 0)).nom),
     ]),
   );
   const isActive = activeIn(netlist, solution);
@@ -173,10 +189,10 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist): S
         // Nothing leads to the input any more: no counts.
         return reader ? around('value', value ?? 0, 0.01 * reader.span, 0.005, reader.span) : EITHER;
       case 'volts':
-        return volts.get(`${look.red} ${look.black}`) ?? { kind: 'volts', min: -0.2, max: 0.2 };
+        return volts.get(pairOf.get(look) ?? NO_PAIR) ?? { kind: 'volts', min: -0.2, max: 0.2 };
     }
   };
-  return { at, held: solution.held, answers: answersIn(present.loads, isActive) };
+  return { at, solution, answers: answersIn(present.loads, isActive) };
 }
 
 /** Whether a part that looks at volts acts; one that is in the circuit no more does not. */
@@ -193,11 +209,29 @@ const answersIn =
       ({ expected: { id, on } }) => isActive(id) === (on === 'always' || (on === 'present') === isPresent),
     );
 
-/** Wires that are opened for a meter, as far as they are in the circuit. */
-function wiresOpened(looks: readonly Look[], { elements }: Netlist): string[] {
-  const opened = looks.flatMap((look) => (look.kind === 'milliamps' ? [look.wire] : []));
-  return [...new Set(opened)].filter((wire) => elements.some(({ id }) => id === wire));
+/** Two terminals on which the leads of a voltmeter are put. */
+interface Pair {
+  readonly red: string;
+  readonly black: string;
 }
+
+const NO_PAIR: Pair = { red: '', black: '' };
+
+/** Where a meter is put in a list of looks, each place once, and the place of each look; wires that are opened for it. */
+const meteredIn = oncePer((looks: readonly Look[]) => {
+  const pairs = new Map<string, Pair>();
+  const pairOf = new Map<Look, Pair>();
+  const opened = new Set<string>();
+  for (const look of looks) {
+    if (look.kind === 'milliamps') opened.add(look.wire);
+    if (look.kind !== 'volts') continue;
+    const place = `${look.red} ${look.black}`;
+    const pair = pairs.get(place) ?? look;
+    pairs.set(place, pair);
+    pairOf.set(look, pair);
+  }
+  return { pairs: [...pairs.values()], pairOf, opened: [...opened] };
+});
 
 const isThere = (quantity: Quantity, nodes: ReadonlySet<string>): boolean =>
   quantity.kind === 'volts'
@@ -222,8 +256,7 @@ function around(
  */
 function voltsSight(
   { netlist, solution, islands }: { netlist: Netlist; solution: Solution; islands: Islands },
-  red: string,
-  black: string,
+  { red, black }: Pair,
   volts: number,
 ): Sight {
   const hangs = !islands.tied(red, black) && (solution.floating(red) || solution.floating(black));
@@ -232,7 +265,7 @@ function voltsSight(
     ? volts
     : islands.apart(red, black)
       ? 0
-      : nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal').bands, 0).nom;
+      : nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal', solution).bands, 0).nom;
   const wide = 0.4 + 0.04 * Math.abs(read);
   return { kind: 'volts', min: read - wide, max: read + wide };
 }
