@@ -7,10 +7,13 @@ test('a round is begun by its code, found, looked back at, and nothing of the jo
   page,
 }) => {
   await page.goto(`${BOARD}/practice`);
-  await page.getByRole('textbox', { name: 'Code' }).fill('e00 c00 5q4');
+  await page.getByRole('textbox', { name: 'Code' }).fill('f00 c00 cjz');
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByText(/No round of this job has this code/)).toBeVisible();
   await page.getByRole('textbox', { name: 'Code' }).fill('e00 c00 5q3');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText(/from an earlier version of Key Post/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Code' }).fill('f00 c00 cjy');
   await page.getByRole('button', { name: 'Open it' }).click();
   // Lit without a target: its output stays on.
   await page.getByRole('button', { name: 'LED of PX-112' }).click();
@@ -35,7 +38,7 @@ test('a round is begun by its code, found, looked back at, and nothing of the jo
 });
 
 test('ohms on a live circuit end a round and say why', async ({ page }) => {
-  await page.goto(`${BOARD}/practice/E00-700-BKW`);
+  await page.goto(`${BOARD}/practice/F00-700-BFR`);
   await page.getByRole('radio', { name: 'Ω' }).click();
   await page.getByRole('button', { name: 'Measure' }).click();
   await expect(page.getByRole('alert')).toContainText(/Ohms on a live circuit/);

@@ -28,7 +28,7 @@ import { Select } from '../ui/Select';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
 import { LEVEL_TEXT, SORT_TEXT, timeText, useResults } from './results';
-import { newRound, searchable, SHIPPED } from './rounds';
+import { newRound, OLDER_ROUND, searchable, SHIPPED } from './rounds';
 
 /** Practice: rounds with something hidden in a copy of the job, and how they went. */
 export function PracticeScreen() {
@@ -135,8 +135,9 @@ function CodeCard({ view }: { view: JobView }) {
   const tags = view.content.points.map(({ tag }) => tag);
   const open = () => {
     const key = roundOfCode(code, tags);
-    if (key) router.push(`/job/${view.id}/practice/${codeOfRound(key, tags)}`);
-    else setProblem('No round of this job has this code: nine letters and digits, such as E00-A1B-2C3.');
+    if (key === 'older') setProblem(OLDER_ROUND);
+    else if (key) router.push(`/job/${view.id}/practice/${codeOfRound(key, tags)}`);
+    else setProblem('No round of this job has this code: nine letters and digits, such as F00-A1B-2C3.');
   };
   return (
     <Card title="A round by its code">

@@ -21,6 +21,7 @@ import { useTask } from '../workers/useTask';
 import { AnswerCard } from './AnswerCard';
 import { Debrief } from './Debrief';
 import { DoneCard } from './DoneCard';
+import { OLDER_ROUND } from './rounds';
 import { RoundMeter } from './RoundMeter';
 import { useRound } from './useRound';
 
@@ -42,10 +43,11 @@ export function RoundScreen() {
 
 function Coded({ view, code }: { view: JobView; code: string }) {
   const index = useIndex(view);
-  const key = roundOfCode(
+  const found = roundOfCode(
     code,
     view.content.points.map(({ tag }) => tag),
   );
+  const key = found === 'older' ? undefined : found;
   const pointId = key && view.content.points[key.point]?.id;
   const point = usePoint(view, sure(index), pointId ?? '');
   const { ink } = useTokens();
@@ -59,6 +61,7 @@ function Coded({ view, code }: { view: JobView; code: string }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [code, point?.analysis, answer],
   );
+  if (found === 'older') return <Notice>{OLDER_ROUND}</Notice>;
   if (!key || !point || !hasDictionary(point.analysis)) return <Notice>{NONE}</Notice>;
   if (error) return <Notice>{error.message}</Notice>;
   if (!answer)

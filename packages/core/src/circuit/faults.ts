@@ -65,6 +65,33 @@ export const unfed =
       .filter(({ kind, id }) => kind === 'source' && supplies.has(id))
       .reduce((left, { id }) => lowSupply(id, volts)(left), netlist);
 
+/** A joint or a closed contact conducts only with so many ohms. */
+export const weak =
+  (id: string, ohms: number): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (element.kind !== 'resistor' && element.kind !== 'switch')
+        throw new Error(`"${id}" is no joint and no contact.`);
+      return [{ ...element, ohms: exactly(ohms) }];
+    });
+
+/** An output's transistor, or a two-wire sensor, with figures that are no longer its own, in A and V. */
+export const worn =
+  (id: string, figures: { readonly leakAmps?: number; readonly dropVolts?: number }): Fault =>
+  (netlist) =>
+    replace(netlist, id, (element) => {
+      if (element.kind !== 'output' && element.kind !== 'twoWire')
+        throw new Error(`"${id}" is not an output.`);
+      const { leakAmps, dropVolts } = figures;
+      return [
+        {
+          ...element,
+          ...(leakAmps !== undefined && { leakAmps: exactly(leakAmps) }),
+          ...(dropVolts !== undefined && { dropVolts: exactly(dropVolts) }),
+        },
+      ];
+    });
+
 /** Two nodes are bridged by 10 mΩ. */
 export const bridged =
   (a: string, b: string): Fault =>

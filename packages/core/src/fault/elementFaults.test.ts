@@ -128,3 +128,65 @@ test('what comes and goes is no setting, and one look at which it was well does 
   expect(shareOf(true, wire)).toBeGreaterThan(2 * shareOf(false, wire));
   expect(shareOf(true, /^exchanged /)).toBe(0);
 });
+
+describe('what is worn before it is gone', () => {
+  const sensed = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
+
+  test('an output that leaks keeps its input from being surely off, though its own LED is dark', () => {
+    const leaks = shown(sensed, /^leaks /);
+    expect(leaks(/^sensorLed away/)).toBe('off');
+    expect(leaks(/^volts .*g1:- away/)).toBeGreaterThan(5);
+    expect(leaks(/^inputLed away/)).not.toBe('off');
+    expect(shown(sensed, undefined)(/^inputLed away/)).toBe('off');
+  });
+
+  test('an output that keeps too much is lit, and a third of the supply is missing at the input', () => {
+    const [drops, sound] = [shown(sensed, /^drops /), shown(sensed, undefined)];
+    expect(drops(/^sensorLed present/)).toBe('on');
+    const missing =
+      Number(sound(/^volts \S+:I\d+ g1:- present/)) - Number(drops(/^volts \S+:I\d+ g1:- present/));
+    expect(missing).toBeGreaterThan(7);
+    expect(missing).toBeLessThan(9);
+  });
+
+  test('a contact that is burnt brings too little to its input though the coil acts', () => {
+    const burnt = shown(relayJob(), /^burnt k1:21 k1:24/);
+    expect(burnt(/^acts k1\/coil present/)).toBe('on');
+    expect(burnt(/^inputLed present/)).not.toBe('on');
+  });
+});
+
+test('a common that hangs free joins what hangs on it: its input reads dark, and full volts stand where none are to be', () => {
+  const two = withPoint(withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' }), {
+    tag: 'PX-2',
+    typeId: 'inductive-3w',
+    output: 'pnp',
+    logic: 'nc',
+    at: ['m', 1],
+  });
+  const common = sure(pointFaults(analysed(two)).find(({ id }) => /^open .*COM/.test(id)));
+  expect(said(common.what)).toMatch(/^fault\.wire-open/);
+  const loose = shown(two, new RegExp(`^${common.id}$`));
+  expect(loose(/^inputLed present/)).toBe('off');
+  // The neighbour is on while nothing is there: it drives the common, and that the input.
+  expect(loose(/^volts \S+:I\d+ g1:- away/)).toBeGreaterThan(20);
+  expect(loose(/^ohms .*COM/)).toBeGreaterThan(1000);
+});
+
+test('whatever else feeds the circuit can be gone: the mains of a fan that a relay switches', () => {
+  const gone = pointFaults(analysed(relayJob())).filter(({ id }) => /^supply gone /.test(id));
+  expect(gone.map(({ place }) => place)).toEqual([{ in: 'part', id: 'mains' }]);
+  const sound = shown(relayJob(), undefined);
+  const without = shown(relayJob(), /^supply gone mains/);
+  expect([without(/^acts k1\/coil present/), without(/^inputLed present/)]).toEqual(['on', 'on']);
+  const fan = /^acts (?!k1\/).* present/;
+  expect([sound(fan), without(fan)]).toEqual(['on', 'off']);
+});
+
+test('a wire that touches the rail which is earthed may touch earth as well', () => {
+  const shorts = pointFaults(analysed(withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' }))).filter(
+    ({ sort }) => sort === 'wire-short',
+  );
+  expect(shorts.map(({ what }) => /earthed=true/.test(said(what)))).toContain(true);
+  for (const { id, what } of shorts) expect(/earthed=true/.test(said(what))).toBe(/g1:-$/.test(id));
+});

@@ -5,7 +5,7 @@ import { faults, nodesOf } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
-import { both } from './pointFault.ts';
+import { BAD_JOINT, both, where } from './pointFault.ts';
 import type { Likelihood, PointFault } from './pointFault.ts';
 
 /** A further part of a point, or its device, as it is named. */
@@ -29,6 +29,8 @@ export function elementFaults({ context, present }: Analysis): PointFault[] {
 /** Which of a part's resistors is what, by the end of its name. */
 const COIL = /winding$/;
 const LOAD = /(^|\/)[a-z0-9]*-?(load-)?part$/;
+/** A resistor that was too hot has so many times its ohms. */
+const BURNT = 10;
 const ELEMENT = /\/(signal|resistor|barrier|terminator|burden\d|upper)$/;
 
 function faultsOf(index: JobIndex, part: Part, element: Element, ends: ReadonlySet<string>): PointFault[] {
@@ -58,11 +60,14 @@ function faultsOf(index: JobIndex, part: Part, element: Element, ends: ReadonlyS
   const opened = (what: Message, likely: Likelihood = 'usual') =>
     fault('opens', what, likely, broken(id, a, b));
   const shorted = (what: Message) => fault('shorts', what, 'seldom', faults.short(id));
+  const burnt = (ohms: number) =>
+    fault('burnt', say('fault.element-burnt', { ...names, times: BURNT }), 'seldom', faults.weak(id, ohms));
   switch (element.kind) {
     case 'switch':
       return [
         fault('opens', say('fault.contact-open', names), 'usual', faults.open(id)),
         fault('closed', say('fault.contact-closed', names), 'seldom', faults.welded(id)),
+        fault('burnt', say('fault.contact-burnt', names), 'usual', faults.weak(id, BAD_JOINT)),
       ];
     case 'diode':
       return [
@@ -74,7 +79,12 @@ function faultsOf(index: JobIndex, part: Part, element: Element, ends: ReadonlyS
       if (COIL.test(id))
         return [opened(say('fault.coil-open', names)), shorted(say('fault.coil-shorted', names))];
       return LOAD.test(id) || ELEMENT.test(id)
-        ? [opened(say('fault.element-open', names)), shorted(say('fault.element-shorted', names))]
+        ? [
+            opened(say('fault.element-open', names)),
+            shorted(say('fault.element-shorted', names)),
+            // What is meant to be of so many ohms goes astray before it goes.
+            ...(ELEMENT.test(id) ? [burnt(BURNT * element.ohms.nom)] : []),
+          ]
         : [];
     default:
       return [];
@@ -86,9 +96,3 @@ const broken =
   (id: string, a: string, b: string) =>
   (netlist: Netlist): Netlist =>
     faults.numb(a, b)(faults.open(id)(netlist));
-
-/** Done where the element is in the circuit: a part may be another one with the target there. */
-const where =
-  (id: string, act: (netlist: Netlist) => Netlist) =>
-  (netlist: Netlist): Netlist =>
-    netlist.elements.some((element) => element.id === id) ? act(netlist) : netlist;

@@ -7,7 +7,7 @@ import { nodesOf } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
-import { ownWiresOf, railsOf } from './ownWires.ts';
+import { feedWiresOf, ownWiresOf, railsOf } from './ownWires.ts';
 import { valueReader } from './valueReader.ts';
 
 /** Where one stands to look. */
@@ -97,11 +97,16 @@ function signalLooks(analysis: Analysis): Look[] {
   const atDevice = terminalsOf(analysis, device.id);
   const [first, ...others] = atDevice;
   const atInput = own ? [`${own.module.id}:${own.port.terminal}`].filter(seen) : [];
-  const ownCommon = own?.port.kind === 'analog' ? [`${own.module.id}:${own.port.common}`].filter(seen) : [];
+  const isAnalog = own?.port.kind === 'analog';
+  const ownCommon = own ? [`${own.module.id}:${own.port.common}`].filter(seen) : [];
   return [
     ...(output.indicator === undefined ? [] : look('sensorLed', 'field')),
     ...(present.inputs.length ? [...look('inputLed', 'panel'), ...look('bit', 'screen')] : []),
-    ...atInput.flatMap((ref) => ownCommon.flatMap((common) => volts(ref, common, 'panel'))),
+    ...(isAnalog ? atInput : [plus])
+      .filter(seen)
+      .flatMap((ref) =>
+        ownCommon.filter((common) => common !== ref).flatMap((common) => volts(ref, common, 'panel')),
+      ),
     ...atInput.filter(() => seen(minus)).flatMap((ref) => volts(ref, minus, 'panel')),
     ...(seen(minus) ? volts(plus, minus, 'panel') : []),
     // In the field there is no minus but the device's own.
@@ -226,7 +231,7 @@ function deadLooks(analysis: Analysis): Look[] {
   const isBlack = ([red, black]: readonly [string, string]): boolean =>
     electronic.some((nodes) => nodes.includes(red) && nodes.includes(black));
   const pairs: (readonly [string, string])[] = [
-    ...ownWiresOf(analysis).map(({ from, to }) => [from, to] as const),
+    ...[...ownWiresOf(analysis), ...feedWiresOf(analysis)].map(({ from, to }) => [from, to] as const),
     ...[device, ...helpers].flatMap(({ id }) => {
       const refs = terminalsOf(analysis, id);
       return refs

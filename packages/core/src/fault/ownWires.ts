@@ -27,3 +27,20 @@ export function ownWiresOf({ context }: Analysis): Wire[] {
       (isOwn(from) || isOwn(to)) && splitRef(from).terminal !== 'PE' && splitRef(to).terminal !== 'PE',
   );
 }
+
+/** Wires that feed the modules of a point: from their commons and their own supply to what supplies them. */
+export function feedWiresOf(analysis: Analysis): Wire[] {
+  const { index, scope, ports } = analysis.context;
+  const own = new Set(ownWiresOf(analysis));
+  const modules = new Set(ports.map(({ module }) => module.id));
+  const feeds = (ref: string): boolean => {
+    const { item } = splitRef(ref);
+    return index.supply(item) !== undefined || index.module(item) !== undefined;
+  };
+  return scope.wires.filter(
+    (wire) =>
+      !own.has(wire) &&
+      [wire.from, wire.to].some((ref) => modules.has(splitRef(ref).item)) &&
+      [wire.from, wire.to].every((ref) => feeds(ref) && splitRef(ref).terminal !== 'PE'),
+  );
+}

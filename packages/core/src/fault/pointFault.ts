@@ -3,6 +3,9 @@ import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { FaultSort } from '../model/index.ts';
 
+/** Ohms of a joint that is corroded or hardly holds, and of a contact that is burnt. */
+export const BAD_JOINT = 4700;
+
 /** Where something is broken. */
 export type FaultPlace =
   | { readonly in: 'wire'; readonly ids: readonly string[] }
@@ -24,6 +27,12 @@ export interface Nets {
 export const both =
   (fault: (netlist: Netlist) => Netlist) =>
   ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
+
+/** Done where the element is in the circuit: a part may be another one with the target there. */
+export const where =
+  (id: string, act: (netlist: Netlist) => Netlist) =>
+  (netlist: Netlist): Netlist =>
+    netlist.elements.some((element) => element.id === id) ? act(netlist) : netlist;
 
 /** What of the indicators a fault shows otherwise than the circuit has it. */
 interface Shown {

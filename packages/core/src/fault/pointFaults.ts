@@ -4,12 +4,14 @@ import { analyse } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
-import { unlessRefused } from '../model/index.ts';
+import { splitRef, unlessRefused } from '../model/index.ts';
 import type { Module } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { elementFaults } from './elementFaults.ts';
 import { both, standing } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
+import { feedFaults } from './feedFaults.ts';
+import { outputFaults } from './outputFaults.ts';
 import { settingFaults } from './settingFaults.ts';
 import { valueReader } from './valueReader.ts';
 import { wireFaults } from './wireFaults.ts';
@@ -17,8 +19,11 @@ import { wireFaults } from './wireFaults.ts';
 /** Everything that can be wrong with a point, from the job itself. */
 export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] => [
   ...wireFaults(analysis),
+  ...feedFaults(analysis),
   ...supplyFaults(analysis),
+  ...otherSupplies(analysis),
   ...partFaults(analysis),
+  ...outputFaults(analysis),
   ...elementFaults(analysis),
   ...otherOutputs(analysis),
   ...readingFaults(analysis),
@@ -46,6 +51,22 @@ function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
       leaves: both(faults.unfed(own, supply.volts / 2)),
     },
   ];
+}
+
+/** What else feeds the circuit: the supply of a coil, of a load, of a card. */
+function otherSupplies({ context: { index, supply, scope }, present }: Analysis): PointFault[] {
+  const wired = new Set(scope.wires.flatMap(({ from, to }) => [splitRef(from).item, splitRef(to).item]));
+  const others = present.netlist.elements.flatMap(({ kind, id }) =>
+    kind === 'source' && id !== supply.id && wired.has(id) ? (index.supply(id) ?? []) : [],
+  );
+  return others.map(({ id, tag }) => ({
+    id: `supply gone ${id}`,
+    what: say('fault.supply-gone', { supply: tag }),
+    place: { in: 'part', id },
+    sort: 'supply',
+    likely: 'usual',
+    leaves: both(faults.unfed(new Set([id]))),
+  }));
 }
 
 /** The device, its output, and what it looks at. */

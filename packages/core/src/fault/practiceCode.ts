@@ -1,3 +1,4 @@
+import { nth } from '../lists/index.ts';
 import type { FaultSort } from '../model/index.ts';
 
 /** How hard a round is. */
@@ -33,7 +34,19 @@ export const HIDDEN_SORTS: readonly FaultSort[] = [
 
 /** Digits and letters that are not taken for each other: no I, L, O, U. */
 const SIGNS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-const LETTERS: Readonly<Record<Level, string>> = { easy: 'E', usual: 'R', hard: 'H', mean: 'M' };
+
+/**
+ * Signs of the levels, a row for each list of faults from which rounds were made; the last is today's. With another
+ * list a code would hide something else: whoever changes what can go wrong with a point adds a row.
+ */
+const LETTERS: readonly Readonly<Record<Level, string>>[] = [
+  { easy: 'E', usual: 'R', hard: 'H', mean: 'M' },
+  { easy: 'F', usual: 'S', hard: 'J', mean: 'N' },
+];
+const TODAY = nth(LETTERS, LETTERS.length - 1);
+
+const levelIn = (letters: Readonly<Record<Level, string>>, sign: string | undefined): Level | undefined =>
+  LEVELS.find((level) => letters[level] === sign);
 
 const signs = (value: number, places: number): string =>
   Array.from({ length: places }, (_, i) => SIGNS[Math.floor(value / 32 ** (places - 1 - i)) % 32]).join('');
@@ -61,27 +74,30 @@ function checkOf(body: string, tags: readonly string[]): string {
 
 /** The code of a round, in three groups of three. @param tags of the job's points, in order. */
 export function codeOfRound({ level, sort, point, seed }: RoundKey, tags: readonly string[]): string {
-  const body = `${LETTERS[level]}${signs(sort ? HIDDEN_SORTS.indexOf(sort) + 1 : 0, 1)}${signs(point % MAX_POINTS, 2)}${signs(seed % MAX_SEED, 3)}`;
+  const body = `${TODAY[level]}${signs(sort ? HIDDEN_SORTS.indexOf(sort) + 1 : 0, 1)}${signs(point % MAX_POINTS, 2)}${signs(seed % MAX_SEED, 3)}`;
   const all = body + checkOf(body, tags);
   return [all.slice(0, 3), all.slice(3, 6), all.slice(6)].join('-');
 }
 
-/** What a code says; nothing where it is none, or of a job with other points. Case, blanks and dashes do not matter. */
-export function roundOfCode(code: string, tags: readonly string[]): RoundKey | undefined {
+/**
+ * What a code says; nothing where it is none, or of a job with other points. Case, blanks and dashes do not matter.
+ * @returns `older` for one of a list of faults that was another.
+ */
+export function roundOfCode(code: string, tags: readonly string[]): RoundKey | 'older' | undefined {
   const text = code
     .toUpperCase()
     .replace(/[^0-9A-Z]/g, '')
     .replace(/O/g, '0')
     .replace(/[IL]/g, '1');
   const [body, check] = [text.slice(0, 7), text.slice(7)];
-  const level = LEVELS.find((one) => LETTERS[one] === body[0]);
   const [kind, point, seed] = [
     numberOf(body.slice(1, 2)),
     numberOf(body.slice(2, 4)),
     numberOf(body.slice(4)),
   ];
-  if (text.length !== 9 || !level || kind === undefined || point === undefined || seed === undefined)
-    return undefined;
+  if (text.length !== 9 || kind === undefined || point === undefined || seed === undefined) return undefined;
   if (check !== checkOf(body, tags) || point >= tags.length || kind > HIDDEN_SORTS.length) return undefined;
+  const level = levelIn(TODAY, body[0]);
+  if (!level) return LETTERS.some((letters) => levelIn(letters, body[0])) ? 'older' : undefined;
   return { level, sort: HIDDEN_SORTS[kind - 1], point, seed };
 }

@@ -1,17 +1,14 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { exactly, faults } from '../circuit/index.ts';
+import { faults } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { refText, terminalName } from '../job/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { FaultSort, Wire } from '../model/index.ts';
 import { ownWiresOf, railsOf } from './ownWires.ts';
-import { both } from './pointFault.ts';
+import { BAD_JOINT, both } from './pointFault.ts';
 import type { FaultPlace, Likelihood, PointFault } from './pointFault.ts';
-
-/** Ohms of a joint that is corroded or hardly holds. */
-const BAD_JOINT = 4700;
 
 const ofWires = (...wires: readonly Wire[]): FaultPlace => ({ in: 'wire', ids: wires.map(({ id }) => id) });
 
@@ -29,27 +26,29 @@ export function wireFaults(analysis: Analysis): PointFault[] {
     act: (netlist: Netlist) => Netlist,
   ): PointFault => ({ id, what, place, sort, likely, leaves: both(act) });
   const rails = railsOf(analysis);
+  const [, earthed] = rails;
   return [
     ...wires.flatMap((wire) => {
       const { id, number, from, to } = wire;
       const ends = { number, from: name(from), to: name(to) };
+      const at = ofWires(wire);
       return [
+        fault('wire-open', `open ${id}`, say('fault.wire-open', ends), at, 'often', faults.open(id)),
         fault(
-          'wire-open',
-          `open ${id}`,
-          say('fault.wire-open', ends),
-          ofWires(wire),
-          'often',
-          faults.open(id),
+          'wire-weak',
+          `weak ${id}`,
+          say('fault.wire-weak', ends),
+          at,
+          'usual',
+          faults.weak(id, BAD_JOINT),
         ),
-        fault('wire-weak', `weak ${id}`, say('fault.wire-weak', ends), ofWires(wire), 'usual', weak(id)),
         ...rails
           .filter((rail) => rail !== from && rail !== to)
           .map((rail) =>
             fault(
               'wire-short',
               `short ${id} ${rail}`,
-              say('fault.short-to', { number, to: name(rail) }),
+              say('fault.short-to', { number, to: name(rail), earthed: rail === earthed }),
               ofWires(wire),
               'seldom',
               faults.bridged(signalEnd(wire, rails), rail),
@@ -107,15 +106,6 @@ function besideFaults({ context: { index, ports } }: Analysis, wires: readonly W
 /** The end of a wire that is not on a supply. */
 const signalEnd = ({ from, to }: Wire, rails: readonly string[]): string =>
   rails.includes(from) ? to : from;
-
-const weak =
-  (id: string) =>
-  (netlist: Netlist): Netlist => ({
-    ...netlist,
-    elements: netlist.elements.map((element) =>
-      element.id === id && element.kind === 'resistor' ? { ...element, ohms: exactly(BAD_JOINT) } : element,
-    ),
-  });
 
 /** Where a wire ends at a part; nothing where it does not. */
 const endAt = ({ from, to }: Wire, item: string): string | undefined =>

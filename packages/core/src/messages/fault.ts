@@ -8,7 +8,8 @@ export const FAULT = {
     `Wire ${number} from ${from} to ${to} has a bad joint`,
   'fault.wires-exchanged': ({ first, second, item }: { first: string; second: string; item: string }) =>
     `Wires ${first} and ${second} at ${item} are exchanged`,
-  'fault.short-to': ({ number, to }: { number: string; to: string }) => `Wire ${number} touches ${to}`,
+  'fault.short-to': ({ number, to, earthed }: { number: string; to: string; earthed: boolean }) =>
+    `Wire ${number} touches ${to}${earthed ? ', or earth' : ''}`,
   'fault.supply-gone': ({ supply }: { supply: string }) => `${supply} gives nothing: fuse, breaker or supply`,
   'fault.supply-low': ({ supply }: { supply: string }) => `${supply} is far too low`,
   'fault.output-stuck': ({ device, on }: { device: string; on: boolean }) =>
@@ -76,6 +77,23 @@ export const FAULT = {
     `The contact from ${from} to ${to} never conducts: worn, dirty, or a fuse that is gone`,
   'fault.contact-closed': ({ from, to }: { from: string; to: string }) =>
     `The contact from ${from} to ${to} stays closed: welded, or bridged`,
+  'fault.contact-burnt': ({ from, to }: { from: string; to: string }) =>
+    `The contact from ${from} to ${to} conducts badly: burnt, dirty, or it bounces`,
+  'fault.output-leaks': ({ part }: { part: string }) =>
+    `The output of ${part} lets current through while it is off`,
+  'fault.output-drops': ({ part }: { part: string }) =>
+    `The output of ${part} keeps too much of the voltage while it is on`,
+  'fault.element-burnt': ({
+    part,
+    from,
+    to,
+    times,
+  }: {
+    part: string;
+    from: string;
+    to: string;
+    times: number;
+  }) => `${part} has burnt to ${times} times its ohms, ${to ? `from ${from} to ${to}` : `behind ${from}`}`,
   'fault.coil-open': ({ part }: { part: string }) => `The coil of ${part} is burnt through`,
   'fault.coil-shorted': ({ part }: { part: string }) => `The coil of ${part} has a short`,
   'fault.element-open': ({ part, from, to }: { part: string; from: string; to: string }) =>
