@@ -13,6 +13,7 @@ import {
   nextLooks,
   sightsOfPair,
   suspects,
+  unexplained,
 } from '@keypost/core/fault';
 import type { Seen, Sight } from '@keypost/core/fault';
 import { JobIndex } from '@keypost/core/job';
@@ -27,14 +28,16 @@ const FIRST = 3;
 const allAlike = (a: readonly Sight[] | undefined, b: readonly Sight[]): boolean =>
   a !== undefined && a.every((one, i) => alike(one, sure(b[i])));
 
-/** As proposed, then whatever is left, each as the pair shows it. */
+/** As proposed, of single faults until none explains all, then of pairs; then whatever is left, each as the pair shows it. */
 function lookedAt(analysis: Analysis, truth: readonly Sight[]): Seen[] {
   const dictionary = dictionaryOf(analysis);
   const groups = groupsOf(dictionary);
   const seen: Seen[] = [];
   while (seen.length < LOOKS) {
     const found = suspects(groups, seen);
-    const best = nextLooks(dictionary, found, seen, hereAfter(dictionary, seen))[0]?.look;
+    const best =
+      (unexplained(found, seen).length ? faultPairs(analysis, seen).next : undefined) ??
+      nextLooks(dictionary, found, seen, hereAfter(dictionary, seen))[0]?.look;
     const look =
       best ??
       dictionary.looks.findIndex(
@@ -68,7 +71,7 @@ export function pairing(): void {
       }
       const seen = lookedAt(analysis, truth);
       const start = performance.now();
-      const pairs = faultPairs(analysis, seen).slice(0, FIRST);
+      const pairs = faultPairs(analysis, seen).pairs.slice(0, FIRST);
       slowest = Math.max(slowest, performance.now() - start);
       all++;
       if (pairs.some((pair) => allAlike(sightsOfPair(analysis, [pair.first.id, pair.second.id]), truth)))

@@ -108,7 +108,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     [dictionary, found, seen, stands, skipped],
   );
   const [first] = proposals;
-  const best = proposals.find(({ look }) => look === chosen) ?? first;
+  const best = proposals.find(({ look }) => look === chosen) ?? alone(chosen, seen) ?? first;
   const spotOf = (one = first) => one && dictionary.looks[one.look]?.spot;
   const here =
     spot !== undefined && spotOf(best) !== spot ? proposals.find((one) => spotOf(one) === spot) : undefined;
@@ -142,6 +142,10 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     begun: seen.length > 0 || skipped.length > 0 || sometimes,
   };
 }
+
+/** A look that tells nothing of one fault, chosen because it tells two from each other. */
+const alone = (look: number | undefined, seen: readonly Seen[]) =>
+  look === undefined || seen.some((one) => one.look === look) ? undefined : { look, bits: 0, seconds: 0 };
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
   const search = useSearch(point, dictionary);
@@ -182,7 +186,9 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
         right={
           <>
             <SuspectsCard found={found} hasSeen={seen.length > 0} />
-            {odd.length > 0 && <PairsCard point={point} seen={seen} />}
+            {odd.length > 0 && (
+              <PairsCard point={point} dictionary={dictionary} seen={seen} onChoose={choose} />
+            )}
           </>
         }
       />

@@ -4,6 +4,7 @@ import { textOf } from '@keypost/core/messages';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
+import { ButtonLink } from '../ui/ButtonLink';
 import { Card, Row } from '../ui/Card';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
@@ -65,6 +66,7 @@ export function LookCard({
           onDead={onDead}
           onSee={(is) => onSee(best.look, is)}
         />
+        {look.kind === 'asSet' && <ButtonLink label="Open the sheet" to={`${of.point.base}/set`} />}
         <Button label="Cannot look there now" onPress={() => onSkip(best.look)} />
         {here && <Here {...of} look={here.look} onChoose={onChoose} />}
         <Elsewhere {...of} proposals={proposals} look={best.look} onChoose={onChoose} />
@@ -159,7 +161,7 @@ function Tells({ found, look, own }: Of & { look: number; own: Look }) {
       <Text as="small">What it could show</Text>
       {rows.map(([text, { share, count, first }]) => (
         <View key={text} className="flex-row items-baseline gap-3">
-          <Text as="mono" className="min-w-[68px]">
+          <Text as="mono" className="min-w-[92px]">
             {text}
           </Text>
           <Text as="small" className="min-w-0 flex-1">

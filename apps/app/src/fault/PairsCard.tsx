@@ -1,4 +1,5 @@
-import type { Seen } from '@keypost/core/fault';
+import { lookText } from '@keypost/core/fault';
+import type { Dictionary, Seen } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
@@ -10,8 +11,15 @@ import { ShareRow } from './ShareRow';
 
 const SHOWN = 3;
 
+interface Of {
+  readonly point: OpenPoint;
+  readonly dictionary: Dictionary;
+  readonly onChoose: (look: number) => void;
+}
+
 /** Two things at once, where no single one explains all that was seen. */
-export function PairsCard({ point, seen }: { point: OpenPoint; seen: readonly Seen[] }) {
+export function PairsCard({ seen, ...of }: Of & { seen: readonly Seen[] }) {
+  const { point } = of;
   const { start, busy, answer, error } = useTask('pairs');
   const { id } = point.analysis.context.point;
   const look = () => start({ job: point.view.content, pointId: id, seen });
@@ -31,15 +39,34 @@ export function PairsCard({ point, seen }: { point: OpenPoint; seen: readonly Se
       </Row>
       {answer && (
         <View role="list" aria-label="Pairs">
-          {answer.slice(0, SHOWN).map(({ first, second, share }) => (
+          {answer.pairs.slice(0, SHOWN).map(({ first, second, share, others }) => (
             <Row key={`${first.id} ${second.id}`}>
               <ShareRow text={textOf(first.what)} share={share}>
-                <Text as="small">{`and: ${textOf(second.what)}`}</Text>
+                <Text as="small">
+                  {`and: ${textOf(second.what)}${others ? `, or ${others} more that nothing tells from it` : ''}`}
+                </Text>
               </ShareRow>
             </Row>
           ))}
         </View>
       )}
+      {answer?.next !== undefined && <Apart {...of} look={answer.next} />}
     </Card>
+  );
+}
+
+/** The look that tells them apart. */
+function Apart({ point, dictionary, look, onChoose }: Of & { look: number }) {
+  const one = dictionary.looks[look];
+  if (!one) return null;
+  const { what, state } = lookText(point.analysis, one);
+  return (
+    <Row>
+      <Button
+        label={`Tell them apart: ${textOf(what)}, ${textOf(state)}`}
+        kind="main"
+        onPress={() => onChoose(look)}
+      />
+    </Row>
   );
 }

@@ -30,7 +30,7 @@ export function SymptomsCard({
 }) {
   const [isOpen, setOpen] = useState(false);
   const looks = dictionary.looks.flatMap((look, i) =>
-    'red' in look || look.kind === 'value' ? [] : [{ look, i }],
+    'red' in look || look.kind === 'value' || look.kind === 'asSet' ? [] : [{ look, i }],
   );
   if (!looks.length) return null;
   if (!isOpen && !sometimes)

@@ -12,11 +12,15 @@ export function suspectText({ rows }: Suspect): string {
   return others.length ? `${what}, or ${others.length} more` : what;
 }
 
+/** So many looks. */
+export const looksText = (count: number): string => `${count} ${count === 1 ? 'look' : 'looks'}`;
+
 /** How an indicator stands. */
 export function indicatorText(kind: Look['kind'], on: boolean): string {
   if (kind === 'bit') return on ? '1' : '0';
   if (kind === 'acts') return on ? 'acts' : 'does not';
   if (kind === 'talks') return on ? 'answers' : 'does not';
+  if (kind === 'asSet') return on ? 'as planned' : 'otherwise';
   return on ? 'lit' : 'dark';
 }
 

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { MendedRow } from '../fault/FaultHistory';
+import { looksText } from '../fault/suspectText';
 import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
 import { ButtonLink } from '../ui/ButtonLink';
@@ -70,7 +71,7 @@ function OpenCard({ view, cases }: { view: JobView; cases: readonly FaultCase[] 
           first={i === 0}
           to={`/job/${view.id}/point/${pointId}/fault`}
           label={`${pointOf(pointId)?.tag ?? ''}  ${symptom}`}
-          hint={`since ${dateAndTime(opened.at)} · ${opened.by} · ${seen.length} looks`}
+          hint={`since ${dateAndTime(opened.at)} · ${opened.by} · ${looksText(seen.length)}`}
         />
       ))}
     </Card>

@@ -3,7 +3,7 @@ import type { DebriefStep, Dictionary, Round } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { indicatorText, readText, suspectText } from '../fault/suspectText';
+import { indicatorText, looksText, readText, suspectText } from '../fault/suspectText';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -42,7 +42,7 @@ export function Debrief({ seconds, ...of }: Of & { seconds: number }) {
             {round.slip !== undefined && (
               <Text as="small">{`Reading ${round.slip + 1} of the meter was wrong: its lead did not hold.`}</Text>
             )}
-            <Text as="small">{`${play.acts.length} looks, ${timeText(seconds)}`}</Text>
+            <Text as="small">{`${looksText(play.acts.length)}, ${timeText(seconds)}`}</Text>
           </View>
         </Row>
         <Row>
@@ -100,7 +100,7 @@ function Good({ point, dictionary, round }: Of) {
   return (
     <Card
       title="A good order"
-      aside={<Text as="mono">{`${good.steps.length} looks, ${timeText(good.seconds)}`}</Text>}
+      aside={<Text as="mono">{`${looksText(good.steps.length)}, ${timeText(good.seconds)}`}</Text>}
     >
       {good.steps.slice(0, shown).map((step, i) => {
         const look = dictionary.looks[step.look ?? -1];

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { looksText } from '../fault/suspectText';
 import { actText, seenText } from './actText';
 import { timeText } from './results';
 import type { Play } from './useRound';
@@ -17,7 +18,10 @@ export function DoneCard({
   seconds: number;
 }) {
   return (
-    <Card title="Done so far" aside={<Text as="mono">{`${acts.length} looks, ${timeText(seconds)}`}</Text>}>
+    <Card
+      title="Done so far"
+      aside={<Text as="mono">{`${looksText(acts.length)}, ${timeText(seconds)}`}</Text>}
+    >
       {acts.length === 0 && (
         <Row first>
           <Text as="soft">Nothing yet. Begin with what is seen without a tool.</Text>

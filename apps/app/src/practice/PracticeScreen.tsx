@@ -15,6 +15,7 @@ import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { saveFile } from '../data/saveFile';
+import { looksText } from '../fault/suspectText';
 import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
@@ -204,7 +205,7 @@ function Progress({ results }: { results: readonly RoundResult[] }) {
             <StatusIcon kind={found ? 'proven' : 'failed'} size={22} />
             <View className="min-w-0 flex-1">
               <Text as="strong">{`${tag} ${found ? 'found' : over ? 'ended early' : 'not found'}`}</Text>
-              <Text as="small">{`${looks} looks, ${timeText(seconds)} · ${code}`}</Text>
+              <Text as="small">{`${looksText(looks)}, ${timeText(seconds)} · ${code}`}</Text>
               <Text as="small">{`${dateAndTime(at)}${by ? ` · ${by}` : ''}`}</Text>
             </View>
           </Row>

@@ -1,4 +1,4 @@
-import { actOf, looksOf, lookText } from '@keypost/core/fault';
+import { actOf, looksOf, lookText, railsOf } from '@keypost/core/fault';
 import type { Act } from '@keypost/core/fault';
 import { refText } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
@@ -78,11 +78,9 @@ function Meter({
   state: Act['state'];
   power: 'on' | 'off';
 }) {
-  const { scope, supply } = analysis.context;
+  const { scope } = analysis.context;
   const [kind, setKind] = useState<'volts' | 'amps' | 'ohms'>('volts');
-  const refs = [
-    ...new Set([`${supply.id}:+`, `${supply.id}:-`, ...scope.wires.flatMap(({ from, to }) => [from, to])]),
-  ];
+  const refs = [...new Set([...railsOf(analysis), ...scope.wires.flatMap(({ from, to }) => [from, to])])];
   const [red, setRed] = useState(refs[0] ?? '');
   const [black, setBlack] = useState(refs[1] ?? '');
   const options = refs.map((ref) => ({ value: ref, label: textOf(refText(index, ref)) }));

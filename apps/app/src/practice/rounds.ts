@@ -5,15 +5,23 @@ import type { Level } from '@keypost/core/fault';
 import type { FaultSort, JobContent, Point } from '@keypost/core/model';
 import { contextOf } from '@keypost/core/network';
 
-/** Points in which something can be hidden: those that switch a digital input, and values on an analog one. */
+/** Points in which something can be hidden: those that switch an input or a load, values, and what talks or is commanded. */
 export const searchable = oncePer((content: JobContent): Point[] => {
   const index = new JobIndex(content);
   return content.points.filter(({ id }) => {
-    const { output, ports } = contextOf(index, id);
+    const { output, ports, helpers } = contextOf(index, id);
     const on = ports[0]?.port.kind;
-    return (
-      (output.drivenBy === 'target' && on === 'digital') || (output.drivenBy === 'value' && on === 'analog')
-    );
+    switch (output.drivenBy) {
+      case 'target':
+        return on === 'digital' || helpers.length > 0;
+      case 'value':
+        return on === 'analog';
+      case 'command':
+      case 'communication':
+        return on !== undefined;
+      default:
+        return false;
+    }
   });
 });
 

@@ -12,6 +12,7 @@ const STATE = z.enum(['away', 'present']);
 const Done = z.object({
   act: z.union([
     z.object({ kind: z.enum(['sensorLed', 'inputLed', 'bit', 'value', 'talks']), state: STATE }),
+    z.object({ kind: z.literal('asSet'), part: z.string(), label: z.string(), state: STATE }),
     z.object({ kind: z.enum(['acts', 'fed']), element: z.string(), label: z.string(), state: STATE }),
     z.object({
       kind: z.enum(['volts', 'ohms', 'amps']),

@@ -9,7 +9,7 @@ import {
 } from '@keypost/core/planning';
 import { analyse } from '@keypost/core/analysis';
 import { dictionaryOf, faultPairs, sharedParts } from '@keypost/core/fault';
-import type { Dictionary, FaultPair, Seen, SharedPart } from '@keypost/core/fault';
+import type { Dictionary, FoundPairs, Seen, SharedPart } from '@keypost/core/fault';
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { executeLadder, jobProgram } from '@keypost/core/switching';
 import type { JobProgram, LadderExecuted, LadderExecution, RealType } from '@keypost/core/switching';
@@ -46,7 +46,7 @@ export interface Tasks {
   /** What a point shows with each thing that can be wrong. */
   faults: { given: { job: JobContent; pointId: string }; answer: Dictionary };
   /** Two faults at once, after what was seen. */
-  pairs: { given: { job: JobContent; pointId: string; seen: readonly Seen[] }; answer: FaultPair[] };
+  pairs: { given: { job: JobContent; pointId: string; seen: readonly Seen[] }; answer: FoundPairs };
   /** What several points of a job hang on. */
   shared: { given: { job: JobContent }; answer: SharedPart[] };
 }

@@ -8,6 +8,7 @@ import type { Look } from './looks.ts';
 export type Act = { readonly state: 'away' | 'present' } & (
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' | 'talks' }
   | { readonly kind: 'value' }
+  | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
   | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
   | {
       readonly kind: 'volts' | 'ohms' | 'amps';
@@ -38,7 +39,8 @@ export function lookOfAct(
     (look) =>
       look.kind === act.kind &&
       fits(look) &&
-      (!('element' in act) || ('element' in look && look.element === act.element)),
+      (!('element' in act) || ('element' in look && look.element === act.element)) &&
+      (!('part' in act) || ('part' in look && look.part === act.part)),
   );
   return at < 0 ? undefined : { at, turned: false };
 }
@@ -47,6 +49,7 @@ export function lookOfAct(
 export function actOf(look: Look): Act {
   const state = look.state === 'any' ? 'away' : look.state;
   if ('element' in look) return { kind: look.kind, element: look.element, label: look.label, state };
+  if ('part' in look) return { kind: look.kind, part: look.part, label: look.label, state };
   if (!('red' in look)) return { kind: look.kind, state };
   const { red, black, power } = look;
   return { kind: look.kind === 'milliamps' ? 'amps' : look.kind, red, black, state, power };

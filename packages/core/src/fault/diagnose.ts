@@ -19,7 +19,7 @@ export interface Suspect {
 
 /** So often a reading of a meter is simply wrong, and so often a lamp or a bit is not seen right. */
 const SLIP = 0.14;
-const MISSEEN = 0.04;
+const MISSEEN = 0.06;
 
 /** How well something that was seen goes with what a fault shows: a probability of an indicator, a density of a reading. */
 function goesWith(sight: Sight, is: Seen['is']): number {
@@ -50,7 +50,7 @@ export const explains = (sight: Sight, is: Seen['is']): boolean =>
     : sight.kind === 'either' || (sight.kind === 'on') === is;
 
 /** Whether nothing that can be looked at tells two rows apart. */
-const untold = (a: readonly Sight[], b: readonly Sight[]): boolean =>
+export const untold = (a: readonly Sight[], b: readonly Sight[]): boolean =>
   a.every((one, i) => {
     const other = b[i];
     return !other || alike(one, other);

@@ -104,6 +104,7 @@ export function sightsOf(
     away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
   const span = valueReader(analysis)?.span;
   return looks.map((look) => {
+    if (look.kind === 'asSet') return shown?.setElsewhere === look.part ? OFF : ON;
     if (look.kind === 'talks') return answers() ? ON : OFF;
     if (look.kind === 'value' && shown?.value) return otherValue(shown.value, span);
     return shownOn(look, dead.get(look.id) ?? states[look.state](look), shown);
@@ -180,9 +181,6 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist, ne
         return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;
       case 'bit':
         return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
-      case 'ohms':
-      case 'talks':
-        return EITHER;
       case 'milliamps':
         return around('milliamps', 1000 * Math.abs(amps.get(look.wire) ?? 0), 0.15, 0.01);
       case 'value':
@@ -190,6 +188,9 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist, ne
         return reader ? around('value', value ?? 0, 0.01 * reader.span, 0.005, reader.span) : EITHER;
       case 'volts':
         return volts.get(pairOf.get(look) ?? NO_PAIR) ?? { kind: 'volts', min: -0.2, max: 0.2 };
+      // Told beside this circuit.
+      default:
+        return EITHER;
     }
   };
   return { at, solution, answers: answersIn(present.loads, isActive) };

@@ -92,8 +92,8 @@ describe('suspects', () => {
       const seen = row.sights.flatMap((sight, i) => (sight.kind === 'either' ? [] : [truly(sight, i)]));
       const first = nth(suspects(groups, seen), 0);
       expect(first.rows).toBe(group);
-      // What one LED alone tells is told by one look, which may be misread.
-      expect(first.share).toBeGreaterThan(0.7);
+      // What one look alone tells may be misread; and nobody reports what works, so that nothing is wrong is never sure.
+      expect(first.share).toBeGreaterThan(row.fault ? 0.7 : 0.5);
       expect(unexplained(suspects(groups, seen), seen)).toEqual([]);
     }
   });

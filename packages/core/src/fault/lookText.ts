@@ -25,6 +25,8 @@ export function lookText(
       return { what: say('fault.look-fed', { label: look.label }), state };
     case 'talks':
       return { what: say('fault.look-talks', { device: device.tag }), state };
+    case 'asSet':
+      return { what: say('fault.look-set', { label: look.label }), state };
     case 'bit':
       return { what: say('fault.look-bit', { address: address ?? '' }), state };
     case 'value':

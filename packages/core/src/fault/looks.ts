@@ -8,6 +8,7 @@ import type { Netlist } from '../circuit/index.ts';
 import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
 import { feedWiresOf, ownWiresOf, railsOf } from './ownWires.ts';
+import { pointFaults } from './pointFaults.ts';
 import { valueReader } from './valueReader.ts';
 
 /** Where one stands to look. */
@@ -27,6 +28,8 @@ export type Look = {
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
   /** Whether a load, a coil or a part that listens acts: by its name, and the element that tells. */
   | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
+  /** Whether a part is set as its sheet says: by its id and tag. */
+  | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
   /** Whether a device that talks answers. */
   | { readonly kind: 'talks' }
   /** The value in the program, in its unit. */
@@ -45,6 +48,7 @@ const SECONDS = {
   bit: 10,
   acts: 8,
   talks: 20,
+  asSet: 90,
   volts: 25,
   ohms: 25,
   milliamps: 90,
@@ -58,6 +62,7 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] => [
   ...valueLooks(analysis),
   ...currentLooks(analysis),
   ...deadLooks(analysis),
+  ...settingLooks(analysis),
 ]);
 
 /** The same look with the target away and with it present. */
@@ -204,6 +209,22 @@ function currentLooks(analysis: Analysis): Look[] {
     state,
     spot: 'panel',
     seconds: SECONDS.milliamps,
+    power: 'on',
+  }));
+}
+
+/** Settings beside their sheet, of each part of which one can stand elsewhere. */
+function settingLooks(analysis: Analysis): Look[] {
+  const { index, device } = analysis.context;
+  const parts = new Set(pointFaults(analysis).flatMap(({ shown }) => shown?.setElsewhere ?? []));
+  return [...parts].map((part) => ({
+    id: `as set ${part}`,
+    kind: 'asSet',
+    part,
+    label: (index.device(part) ?? index.module(part))?.tag ?? part,
+    state: 'any',
+    spot: part === device.id ? 'field' : index.module(part) ? 'screen' : 'panel',
+    seconds: SECONDS.asSet,
     power: 'on',
   }));
 }

@@ -6,7 +6,7 @@ import { nth, sure } from '../lists/index.ts';
 import { groupsOf, suspects, unexplained } from './diagnose.ts';
 import { dictionaryOf } from './dictionary.ts';
 import { faultPairs, sightsOfPair } from './pairs.ts';
-import { isReading, middleOf } from './sight.ts';
+import { alike, isReading, middleOf } from './sight.ts';
 
 const JOB = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
 const analysis = analyse(new JobIndex(JOB), 'px-1');
@@ -19,12 +19,31 @@ const seenOf = (ids: readonly [string, string]) =>
 test('two faults that no single one explains are the first pair, and what one cannot explain is named', () => {
   const ids = ['stuck on', 'bit turned'] as const;
   const seen = seenOf(ids);
-  const pairs = faultPairs(analysis, seen);
+  const { pairs } = faultPairs(analysis, seen);
   // An output that stays on shows as a target that is always seen, a turned bit then as one of another address.
-  const named = pairs.map(({ first, second }) => [first.id, second.id].sort().join(' + '));
-  expect(named.slice(0, 4)).toContain('bit turned + stuck on');
+  const truth = sure(sightsOfPair(analysis, ids));
+  const { first, second, others } = nth(pairs, 0);
+  const found = sure(sightsOfPair(analysis, [first.id, second.id]));
+  expect(found.every((sight, i) => alike(sight, nth(truth, i)))).toBe(true);
+  expect(others).toBeGreaterThan(0);
   expect(pairs.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9);
   expect(unexplained(suspects(groupsOf(dictionary), seen), seen).length).toBeGreaterThan(0);
+});
+
+test('pairs that nothing tells apart stand as one, and the look that tells most of the others apart is not one that was taken', () => {
+  const ids = ['stuck on', 'bit turned'] as const;
+  const seen = seenOf(ids).slice(0, 4);
+  const { pairs, next } = faultPairs(analysis, seen);
+  const all = pairs.map(({ first, second }) => sure(sightsOfPair(analysis, [first.id, second.id])));
+  all.forEach((one, i) =>
+    all.slice(i + 1).forEach((other) => {
+      expect(one.every((sight, k) => alike(sight, nth(other, k)))).toBe(false);
+    }),
+  );
+  expect(pairs.some(({ others }) => others > 0)).toBe(true);
+  expect(seen.map(({ look }) => look)).not.toContain(next);
+  const shown = new Set(all.map((sights) => JSON.stringify(nth(sights, sure(next)))));
+  expect(shown.size).toBeGreaterThan(1);
 });
 
 test('two wires that touch both rails are one circuit with two bridges', () => {

@@ -43,6 +43,8 @@ interface Shown {
   readonly value?: 'other' | 'none';
   /** Of a device that talks: it does not. */
   readonly silent?: true;
+  /** The part that is not set as its sheet says. */
+  readonly setElsewhere?: string;
 }
 
 /** One thing that can be wrong with a point, as it is told. */

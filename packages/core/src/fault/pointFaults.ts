@@ -135,11 +135,23 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
 function talkFaults({ context: { device, ports } }: Analysis): PointFault[] {
   const silent = { likely: 'seldom', sort: 'output', leaves, shown: { silent: true } } as const;
   const atDevice = { place: { in: 'part', id: device.id } as const, ...silent };
-  const set = { ...atDevice, sort: 'setting', likely: 'often' } as const;
+  const set = {
+    ...atDevice,
+    sort: 'setting',
+    likely: 'often',
+    shown: { silent: true, setElsewhere: device.id },
+  } as const;
   const names = { device: device.tag };
   const agreed: readonly PointFault[] = [
     { id: 'other address', what: say('fault.talk-address', names), ...set },
-    { id: 'one address twice', what: say('fault.talk-twice', names), ...set, likely: 'usual' },
+    // Its own settings are right.
+    {
+      id: 'one address twice',
+      what: say('fault.talk-twice', names),
+      ...set,
+      likely: 'usual',
+      shown: { silent: true },
+    },
   ];
   const kinds = new Set(ports.map(({ port }) => port.kind));
   return [
@@ -147,7 +159,15 @@ function talkFaults({ context: { device, ports } }: Analysis): PointFault[] {
     ...(kinds.has('serial') || kinds.has('ethernet') ? agreed : []),
     ...(kinds.has('serial') ? [{ id: 'other speed', what: say('fault.talk-speed', names), ...set }] : []),
     ...(kinds.has('io-link')
-      ? [{ id: 'other device', what: say('fault.talk-other', names), ...set, likely: 'usual' } as const]
+      ? [
+          {
+            id: 'other device',
+            what: say('fault.talk-other', names),
+            ...set,
+            likely: 'usual',
+            shown: { silent: true, setElsewhere: ports[0]?.module.id ?? device.id },
+          } as const,
+        ]
       : []),
     ...[...new Map(ports.map(({ module }) => [module.id, module])).values()].map((module): PointFault => ({
       id: `port silent ${module.id}`,
@@ -245,6 +265,7 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
           place: { in: 'part', id: device.id },
           sort: 'kind',
           likely: 'usual',
+          shown: { setElsewhere: device.id },
           ...standing(other),
         },
       ];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { FAMILIES, inputs, relayJob } from '../../test/families.ts';
+import { FAMILIES, fieldbusJob, inputs, outputJob, relayJob } from '../../test/families.ts';
 import { withPoint } from '../../test/jobs.ts';
 import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
@@ -11,9 +11,11 @@ import { codeOfRound, HIDDEN_SORTS, LEVELS, roundOfCode } from './practiceCode.t
 import type { Level, RoundKey } from './practiceCode.ts';
 import { pointFaults } from './pointFaults.ts';
 import { act, secondsOfActs } from './practiceMeter.ts';
+import { actOf } from './acts.ts';
 import type { Act } from './acts.ts';
 import { isFound, makeRound } from './practiceRound.ts';
 import type { Round } from './practiceRound.ts';
+import { alike } from './sight.ts';
 
 const JOB = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
 const analysis = analyse(new JobIndex(JOB), 'px-1');
@@ -82,6 +84,29 @@ test('the list of faults is the one that codes of today are made from', () => {
   expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1457, 167356]);
 });
 
+test('of what is commanded and of what talks something is hidden too, and what is looked at shows it', () => {
+  const jobs = [
+    { job: outputJob('do8-high', 0, 'valve-24'), kind: 'acts' },
+    { job: fieldbusJob('serial-unit', 'serial-master', 0, { terminator: 'on' }), kind: 'talks' },
+  ] as const;
+  for (const { job, kind } of jobs) {
+    const own = analyse(new JobIndex(job), nth(job.points, 0).id, 'nominal');
+    const looks = dictionaryOf(own);
+    const shows = looks.looks.filter((look) => look.kind === kind);
+    expect(shows.length).toBeGreaterThan(0);
+    const seen = Array.from({ length: 30 }, (_, seed) => {
+      const hidden = sure(makeRound(own, looks, key('usual', seed)));
+      return shows.map((look) => {
+        const out = act(own, looks, hidden, actOf(look), 9);
+        return out.kind === 'seen' && out.is;
+      });
+    });
+    // With some of what can be hidden it is dead, with some it still acts, or answers, at times.
+    expect(seen.filter((is) => is.every((one) => !one)).length).toBeGreaterThan(3);
+    expect(new Set(seen.map((is) => is.join())).size).toBeGreaterThan(1);
+  }
+});
+
 describe('what a round hides', () => {
   test('is the same for everybody, is something that shows, and is of the sort that was asked for', () => {
     for (const level of LEVELS)
@@ -99,6 +124,16 @@ describe('what a round hides', () => {
       }
     expect(nth(round('usual', 3, { sort: 'wire-open' }).faults, 0).sort).toBe('wire-open');
     expect(makeRound(analysis, dictionary, key('easy', 1, { sort: 'setting' }))).toBeUndefined();
+  });
+
+  test('is never a setting with which everything works all the same, though its sheet would show it', () => {
+    const sound = nth(dictionary.rows, 0).sights;
+    const plain = dictionary.looks.flatMap(({ kind }, i) => (kind === 'asSet' ? [] : [i]));
+    for (let seed = 0; seed < 60; seed++)
+      for (const { id } of round('usual', seed).faults) {
+        const { sights } = sure(dictionary.rows.find(({ fault }) => fault?.id === id));
+        expect(plain.some((i) => !alike(nth(sights, i), nth(sound, i)))).toBe(true);
+      }
   });
 
   test('a mean one has two faults, or something beside it; readings that are wrong come too', () => {

@@ -4,6 +4,7 @@ import { groupsOf } from './diagnose.ts';
 import type { Dictionary, DictionaryRow } from './dictionary.ts';
 import { pointFaults } from './pointFaults.ts';
 import { netsOf } from './pointFault.ts';
+import { alike } from './sight.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import type { Level, RoundKey } from './practiceCode.ts';
 
@@ -32,8 +33,7 @@ const HARD = new Set(['wire-weak', 'wires-exchanged', 'wire-short', 'input', 'pr
  */
 export function makeRound(analysis: Analysis, dictionary: Dictionary, key: RoundKey): Round | undefined {
   const random = seeded(key.seed + 1);
-  const groups = groupsOf(dictionary);
-  const sound = new Set(nth(groups, 0).map(({ fault }) => fault?.id));
+  const sound = silentIn(dictionary);
   const all = pointFaults(analysis).filter(({ id }) => !sound.has(id));
   const first = pick(
     all.filter((fault) => (key.sort ? fault.sort === key.sort : suits(key.level, fault))),
@@ -66,6 +66,14 @@ export function makeRound(analysis: Analysis, dictionary: Dictionary, key: Round
     as: first.as,
     shown: broken.reduce<PointFault['shown']>((shown, fault) => ({ ...shown, ...fault.shown }), undefined),
   };
+}
+
+/** Faults with which everything works: what is only seen beside a sheet is nothing that anybody would report. */
+function silentIn({ looks, rows }: Dictionary): ReadonlySet<string | undefined> {
+  const works = nth(rows, 0).sights;
+  const isSilent = ({ sights }: DictionaryRow): boolean =>
+    sights.every((sight, i) => nth(looks, i).kind === 'asSet' || alike(sight, nth(works, i)));
+  return new Set(rows.filter(isSilent).map(({ fault }) => fault?.id));
 }
 
 function suits(level: Level, { sort, likely }: PointFault): boolean {

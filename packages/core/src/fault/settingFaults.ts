@@ -55,7 +55,7 @@ export function settingFaults({ context }: Analysis): PointFault[] {
                 sort: 'setting',
                 likely: 'usual',
                 ...standing(as),
-                ...(silent && { shown: { silent: true } }),
+                shown: { setElsewhere: part.id, ...(silent && { silent: true }) },
               },
             ];
           });

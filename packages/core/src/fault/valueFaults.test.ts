@@ -61,3 +61,16 @@ test('every fault of a value is first once everything was looked at, or nothing 
     expect(unexplained(found, seen)).toEqual([]);
   }
 });
+
+test('whoever reads the settings beside their sheet finds what stands elsewhere, and only there', () => {
+  const looks = dictionary.looks.flatMap((look, i) =>
+    look.kind === 'asSet' ? [{ part: look.part, i }] : [],
+  );
+  expect(looks.map(({ part }) => part)).toContain('m');
+  for (const { fault, sights } of dictionary.rows)
+    for (const { part, i } of looks) {
+      const isThere = fault?.place.in === 'part' && fault.place.id === part;
+      const elsewhere = isThere && /^(setting|other) /.test(fault.id);
+      expect(nth(sights, i).kind).toBe(elsewhere ? 'off' : 'on');
+    }
+});

@@ -106,6 +106,7 @@ export const FAULT = {
   'fault.look-acts': ({ label }: { label: string }) => `Whether ${label} acts`,
   'fault.look-fed': ({ label }: { label: string }) => `Power LED of ${label}`,
   'fault.look-talks': ({ device }: { device: string }) => `Whether ${device} answers`,
+  'fault.look-set': ({ label }: { label: string }) => `Settings of ${label}, beside its sheet`,
   'fault.look-live': 'Power on',
   'fault.channel-still': ({ address, low }: { address: string; low: boolean }) =>
     `${address} ${low ? 'gives nothing, whatever the program commands' : 'gives all it can, whatever the program commands'}`,
