@@ -102,7 +102,6 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   const counts = useMemo(() => mendedCounts(content), [content]);
   const found = useMemo(() => suspects(groups, seen, counts, sometimes), [groups, seen, counts, sometimes]);
   const stands = useMemo(() => hereAfter(dictionary, seen), [dictionary, seen]);
-  const { spot } = stands;
   const proposals = useMemo(
     () => nextLooks(dictionary, found, seen, stands).filter(({ look }) => !skipped.includes(look)),
     [dictionary, found, seen, stands, skipped],
@@ -110,8 +109,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
   const [first] = proposals;
   const best = proposals.find(({ look }) => look === chosen) ?? alone(chosen, seen) ?? first;
   const spotOf = (one = first) => one && dictionary.looks[one.look]?.spot;
-  const here =
-    spot !== undefined && spotOf(best) !== spot ? proposals.find((one) => spotOf(one) === spot) : undefined;
+  const isElsewhere = stands.spot !== undefined && spotOf(best) !== stands.spot;
+  const here = isElsewhere ? proposals.find((one) => spotOf(one) === stands.spot) : undefined;
   const put = (look: number, is: Seen['is']) => {
     const id = dictionary.looks[look]?.id;
     if (id !== undefined) setKept((before) => [...before.filter((one) => one.id !== id), { id, is }]);
@@ -130,6 +129,7 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
     best,
     here,
     proposals,
+    chosen,
     choose: setChosen,
     sometimes,
     setSometimes,
@@ -149,7 +149,8 @@ const alone = (look: number | undefined, seen: readonly Seen[]) =>
 
 function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionary }) {
   const search = useSearch(point, dictionary);
-  const { kept, seen, found, best, here, proposals, choose, isDead, setDead, put, drop, skip, anew } = search;
+  const { kept, seen, found, best, here, proposals, chosen, choose, isDead, setDead, put, drop, skip, anew } =
+    search;
   const odd = unexplained(found, seen);
   return (
     <View className="gap-4">
@@ -165,6 +166,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
               here={here}
               proposals={proposals}
               onChoose={choose}
+              isChosen={best !== undefined && best.look === chosen}
               hasSeen={seen.length > 0}
               isDead={isDead}
               onDead={setDead}
@@ -185,7 +187,7 @@ function Search({ point, dictionary }: { point: OpenPoint; dictionary: Dictionar
         }
         right={
           <>
-            <SuspectsCard found={found} hasSeen={seen.length > 0} />
+            <SuspectsCard point={point} dictionary={dictionary} found={found} seen={seen} onChoose={choose} />
             {odd.length > 0 && (
               <PairsCard point={point} dictionary={dictionary} seen={seen} onChoose={choose} />
             )}

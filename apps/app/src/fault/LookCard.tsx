@@ -1,6 +1,7 @@
 import { isReading, lookText, middleOf } from '@keypost/core/fault';
 import type { Dictionary, Look, Proposal, Seen, Sight, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
@@ -35,6 +36,7 @@ export function LookCard({
   onSee,
   onSkip,
   onChoose,
+  isChosen,
   ...of
 }: Of & {
   best: Proposal | undefined;
@@ -43,19 +45,25 @@ export function LookCard({
   /** All that can be looked at and tells something, what tells most for its time first. */
   proposals: readonly Proposal[];
   hasSeen: boolean;
+  /** Somebody chose it, perhaps from further down the page: it comes into sight. */
+  isChosen: boolean;
   isDead: boolean;
   onDead: (dead: boolean) => void;
   onChoose: (look: number) => void;
   onSee: (look: number, is: Seen['is']) => void;
   onSkip: (look: number) => void;
 }) {
+  const head = useRef<View>(null);
+  useEffect(() => {
+    if (isChosen) (head.current as unknown as Element | null)?.scrollIntoView?.({ block: 'center' });
+  }, [isChosen]);
   const look = best && of.dictionary.looks[best.look];
   if (!best || !look) return <NothingLeft hasSeen={hasSeen} />;
   const { what, state } = lookText(of.point.analysis, look);
   return (
     <Card title="Look next" aside={<Text as="small">{SPOTS[look.spot]}</Text>}>
       <Row first className="gap-3">
-        <View role="status">
+        <View role="status" ref={head}>
           <Text as="small">{textOf(state)}</Text>
           <Text as="strong">{textOf(what)}</Text>
         </View>

@@ -1,14 +1,47 @@
 import type { ReactNode } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Text } from '../ui/Text';
 import { useTokens } from '../ui/theme';
 
-/** A suspect with its share, as a number and a bar. */
-export function ShareRow({ text, share, children }: { text: string; share: number; children?: ReactNode }) {
+interface Shown {
+  readonly text: string;
+  readonly share: number;
+  readonly children?: ReactNode;
+}
+
+/** A suspect with its share, as a number and a bar; perhaps opened for what lies below it. */
+export function ShareRow({
+  below,
+  open = false,
+  onToggle,
+  ...shown
+}: Shown & { below?: ReactNode; open?: boolean; onToggle?: () => void }) {
+  if (!onToggle)
+    return (
+      <View role="listitem" className="gap-1">
+        <Share {...shown} />
+      </View>
+    );
+  return (
+    <View role="listitem">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        onPress={onToggle}
+        className="min-h-[48px] justify-center gap-1 active:bg-wash"
+      >
+        <Share {...shown} />
+      </Pressable>
+      {open && <View className="gap-3 pt-3">{below}</View>}
+    </View>
+  );
+}
+
+function Share({ text, share, children }: Shown) {
   const { line, accent } = useTokens();
   const percent = Math.round(100 * share);
   return (
-    <View role="listitem" className="gap-1">
+    <>
       <View className="flex-row items-baseline justify-between gap-3">
         <Text as="strong" className="min-w-0 flex-1">
           {text}
@@ -19,6 +52,6 @@ export function ShareRow({ text, share, children }: { text: string; share: numbe
         <View style={{ height: 6, borderRadius: 3, backgroundColor: accent, width: `${percent}%` }} />
       </View>
       {children}
-    </View>
+    </>
   );
 }

@@ -5,6 +5,8 @@ import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { ShareRow } from './ShareRow';
+import { SuspectDetail } from './SuspectDetail';
+import type { SuspectOf } from './SuspectDetail';
 import { allTexts, suspectText } from './suspectText';
 
 /** So many stand in sight. */
@@ -13,21 +15,31 @@ const SHOWN = 5;
 const LEAST = 0.005;
 
 /** What it can be, the likeliest first, each with its share. */
-export function SuspectsCard({ found, hasSeen }: { found: readonly Suspect[]; hasSeen: boolean }) {
+export function SuspectsCard(of: SuspectOf) {
+  const { found, seen } = of;
   const [all, setAll] = useState(false);
+  const [open, setOpen] = useState<string>();
   const left = found.filter(({ share }) => share >= LEAST);
   const shown = all ? left : left.slice(0, SHOWN);
   return (
     <Card
       title="Suspects"
-      aside={<Text as="small">{hasSeen ? 'by what was seen' : 'before anything was seen'}</Text>}
+      aside={<Text as="small">{seen.length ? 'by what was seen' : 'before anything was seen'}</Text>}
     >
       <View role="list" aria-label="Suspects">
-        {shown.map((suspect, i) => (
-          <Row key={suspectText(suspect)} first={i === 0}>
-            <One suspect={suspect} />
-          </Row>
-        ))}
+        {shown.map((suspect, i) => {
+          const text = suspectText(suspect);
+          return (
+            <Row key={text} first={i === 0}>
+              <One
+                {...of}
+                suspect={suspect}
+                open={open === text}
+                onToggle={() => setOpen(open === text ? undefined : text)}
+              />
+            </Row>
+          );
+        })}
       </View>
       {left.length > SHOWN && (
         <Row>
@@ -38,10 +50,21 @@ export function SuspectsCard({ found, hasSeen }: { found: readonly Suspect[]; ha
   );
 }
 
-function One({ suspect }: { suspect: Suspect }) {
+function One({
+  suspect,
+  open,
+  onToggle,
+  ...of
+}: SuspectOf & { suspect: Suspect; open: boolean; onToggle: () => void }) {
   const [first = '', ...others] = allTexts(suspect);
   return (
-    <ShareRow text={first} share={suspect.share}>
+    <ShareRow
+      text={first}
+      share={suspect.share}
+      open={open}
+      onToggle={onToggle}
+      below={<SuspectDetail {...of} suspect={suspect} />}
+    >
       {others.map((text, i) => (
         <Text key={i} as="small">{`or: ${text}`}</Text>
       ))}

@@ -137,3 +137,19 @@ test('whoever would rather look elsewhere, or has seen something already, choose
   fireEvent.click(screen.getByRole('button', { name: '0' }));
   expect(screen.getByRole('button', { name: /^Take back: .*in the program, Target present/ })).toBeTruthy();
 });
+
+test('a suspect is opened for what would confirm it and what mends it; its look is taken next on wish', () => {
+  render(<Searched point={openPoint(smallJob())} />);
+  const suspect = list().getAllByRole('button', { name: /is interrupted/ })[0] as HTMLElement;
+  expect(suspect.getAttribute('aria-expanded')).toBe('false');
+  fireEvent.click(suspect);
+  expect(suspect.getAttribute('aria-expanded')).toBe('true');
+  expect(list().getByText(/Remake the end that is loose/)).toBeTruthy();
+  expect(list().getByRole('note').textContent).toMatch(/proven dead, by who is licensed to/);
+  const wanted = list().getByText(/^To confirm or clear it, about/).nextSibling?.textContent ?? '';
+  fireEvent.click(list().getByRole('button', { name: 'Look there next' }));
+  const [what = ''] = wanted.split(', ');
+  expect(screen.getByRole('status').textContent).toContain(what);
+  fireEvent.click(suspect);
+  expect(list().queryByText(/Remake the end/)).toBeNull();
+});

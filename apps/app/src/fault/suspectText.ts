@@ -15,6 +15,10 @@ export function suspectText({ rows }: Suspect): string {
 /** So many looks. */
 export const looksText = (count: number): string => `${count} ${count === 1 ? 'look' : 'looks'}`;
 
+/** How long something took, minutes and seconds. */
+export const timeText = (seconds: number): string =>
+  seconds < 60 ? `${Math.round(seconds)} s` : `${Math.floor(seconds / 60)} min ${Math.round(seconds % 60)} s`;
+
 /** How an indicator stands. */
 export function indicatorText(kind: Look['kind'], on: boolean): string {
   if (kind === 'bit') return on ? '1' : '0';

@@ -3,14 +3,13 @@ import type { DebriefStep, Dictionary, Round } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { indicatorText, looksText, readText, suspectText } from '../fault/suspectText';
+import { indicatorText, looksText, readText, suspectText, timeText } from '../fault/suspectText';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
 import { actText, seenText } from './actText';
-import { timeText } from './results';
 import type { Play } from './useRound';
 
 /** Less than this told nothing, bit. */

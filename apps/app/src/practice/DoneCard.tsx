@@ -2,9 +2,8 @@ import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
-import { looksText } from '../fault/suspectText';
+import { looksText, timeText } from '../fault/suspectText';
 import { actText, seenText } from './actText';
-import { timeText } from './results';
 import type { Play } from './useRound';
 
 /** What was done so far, newest first, and what it cost. */

@@ -15,7 +15,7 @@ import { View } from 'react-native';
 import { useJob } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
 import { saveFile } from '../data/saveFile';
-import { looksText } from '../fault/suspectText';
+import { looksText, timeText } from '../fault/suspectText';
 import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
@@ -28,7 +28,7 @@ import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
-import { LEVEL_TEXT, SORT_TEXT, timeText, useResults } from './results';
+import { LEVEL_TEXT, SORT_TEXT, useResults } from './results';
 import { newRound, OLDER_ROUND, searchable, SHIPPED } from './rounds';
 
 /** Practice: rounds with something hidden in a copy of the job, and how they went. */

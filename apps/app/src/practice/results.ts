@@ -45,7 +45,3 @@ export const SORT_TEXT: Readonly<Record<FaultSort, string>> = {
   part: 'inside a part',
   other: 'other',
 };
-
-/** How long something took, minutes and seconds. */
-export const timeText = (seconds: number): string =>
-  seconds < 60 ? `${Math.round(seconds)} s` : `${Math.floor(seconds / 60)} min ${Math.round(seconds % 60)} s`;

