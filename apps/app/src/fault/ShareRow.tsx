@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from '../ui/Text';
+import { ChevronDown, ChevronUp } from '../ui/laterIcons';
 import { useTokens } from '../ui/theme';
 
 interface Shown {
@@ -30,15 +31,15 @@ export function ShareRow({
         onPress={onToggle}
         className="min-h-[48px] justify-center gap-1 active:bg-wash"
       >
-        <Share {...shown} />
+        <Share {...shown} mark={open ? 'open' : 'closed'} />
       </Pressable>
       {open && <View className="gap-3 pt-3">{below}</View>}
     </View>
   );
 }
 
-function Share({ text, share, children }: Shown) {
-  const { line, accent } = useTokens();
+function Share({ text, share, children, mark }: Shown & { mark?: 'open' | 'closed' }) {
+  const { line, accent, soft } = useTokens();
   const percent = Math.round(100 * share);
   return (
     <>
@@ -47,6 +48,8 @@ function Share({ text, share, children }: Shown) {
           {text}
         </Text>
         <Text as="number">{percent < 1 ? '< 1 %' : `${percent} %`}</Text>
+        {mark === 'closed' && <ChevronDown size={20} color={soft} style={{ alignSelf: 'center' }} />}
+        {mark === 'open' && <ChevronUp size={20} color={soft} style={{ alignSelf: 'center' }} />}
       </View>
       <View style={{ height: 6, borderRadius: 3, backgroundColor: line }}>
         <View style={{ height: 6, borderRadius: 3, backgroundColor: accent, width: `${percent}%` }} />

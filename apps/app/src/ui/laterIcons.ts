@@ -1,6 +1,8 @@
 // Signs that no page shows before one is opened: they come with those.
 export { default as ArrowLeftRight } from 'lucide-react-native/icons/arrow-left-right';
 export { default as ArrowRight } from 'lucide-react-native/icons/arrow-right';
+export { default as ChevronDown } from 'lucide-react-native/icons/chevron-down';
+export { default as ChevronUp } from 'lucide-react-native/icons/chevron-up';
 export { default as Download } from 'lucide-react-native/icons/download';
 export { default as Pencil } from 'lucide-react-native/icons/pencil';
 export { default as Undo2 } from 'lucide-react-native/icons/undo-2';
