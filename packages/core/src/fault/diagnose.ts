@@ -19,7 +19,7 @@ export interface Suspect {
 
 /** So often a reading of a meter is simply wrong, and so often a lamp or a bit is not seen right. */
 const SLIP = 0.14;
-const MISSEEN = 0.06;
+const MISSEEN = 0.04;
 
 /** How well something that was seen goes with what a fault shows: a probability of an indicator, a density of a reading. */
 function goesWith(sight: Sight, is: Seen['is']): number {
@@ -40,8 +40,10 @@ export const likelihood = (sight: Sight, is: Seen['is'], wrong: number): number 
   const fits = goesWith(sight, is);
   return typeof is === 'number' || sight.kind === 'either'
     ? (1 - SLIP) * fits + SLIP * wrong
-    : (1 - MISSEEN) * fits + MISSEEN * (1 - fits);
+    : (1 - missed(sight)) * fits + missed(sight) * (1 - fits);
 };
+
+const missed = (sight: Sight): number => ('slip' in sight ? sight.slip : undefined) ?? MISSEEN;
 
 /** Whether a sight explains what was seen, without misreading. */
 export const explains = (sight: Sight, is: Seen['is']): boolean =>

@@ -104,7 +104,7 @@ export function sightsOf(
     away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
   const span = valueReader(analysis)?.span;
   return looks.map((look) => {
-    if (look.kind === 'asSet') return shown?.setElsewhere === look.part ? OFF : ON;
+    if (look.kind === 'asSet') return shown?.setElsewhere === look.part ? OTHERWISE : AS_PLANNED;
     if (look.kind === 'talks') return answers() ? ON : OFF;
     if (look.kind === 'value' && shown?.value) return otherValue(shown.value, span);
     return shownOn(look, dead.get(look.id) ?? states[look.state](look), shown);
@@ -114,6 +114,10 @@ export function sightsOf(
 const ON: Sight = { kind: 'on' };
 const OFF: Sight = { kind: 'off' };
 const EITHER: Sight = { kind: 'either' };
+/** A list is compared with a sheet: a line is easily passed over. */
+const LIST_SLIP = 0.08;
+const AS_PLANNED: Sight = { kind: 'on', slip: LIST_SLIP };
+const OTHERWISE: Sight = { kind: 'off', slip: LIST_SLIP };
 const turned = (sight: Sight): Sight => (sight.kind === 'on' ? OFF : sight.kind === 'off' ? ON : sight);
 
 function shownOn({ kind }: Look, sight: Sight, shown: PointFault['shown']): Sight {

@@ -6,7 +6,11 @@ type Measure = 'volts' | 'ohms' | 'milliamps' | 'value';
  * unit of the value. A value is held against the `span` of its range.
  */
 export type Sight =
-  | { readonly kind: 'on' | 'off' | 'either' }
+  | {
+      readonly kind: 'on' | 'off' | 'either';
+      /** So often it is not seen right, where that is more than a lamp is. */
+      readonly slip?: number;
+    }
   | { readonly kind: Measure; readonly min: number; readonly max: number; readonly span?: number };
 
 /** A meter on which the leads touch nothing that conducts: more than it shows, Ω. */
