@@ -11,7 +11,7 @@ import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { Answer } from './Answer';
 import { LookDrawing } from './LookDrawing';
-import { indicatorText, readText, suspectText } from './suspectText';
+import { indicatorText, lookLabel, readText, suspectText } from './suspectText';
 
 const SPOTS: Readonly<Record<Look['spot'], string>> = {
   field: 'at the device',
@@ -110,9 +110,8 @@ function Here({
 }: Of & { look: number; onChoose: (look: number) => void }) {
   const one = dictionary.looks[look];
   if (!one) return null;
-  const { what, state } = lookText(point.analysis, one);
   return (
-    <Button label={`Right here instead: ${textOf(what)}, ${textOf(state)}`} onPress={() => onChoose(look)} />
+    <Button label={`Right here instead: ${lookLabel(point.analysis, one)}`} onPress={() => onChoose(look)} />
   );
 }
 
@@ -126,9 +125,7 @@ function Elsewhere({
 }: Of & { proposals: readonly Proposal[]; look: number; onChoose: (look: number) => void }) {
   const options = proposals.flatMap((one) => {
     const own = dictionary.looks[one.look];
-    if (!own) return [];
-    const { what, state } = lookText(point.analysis, own);
-    return [{ value: String(one.look), label: `${textOf(what)}, ${textOf(state)}` }];
+    return own ? [{ value: String(one.look), label: lookLabel(point.analysis, own) }] : [];
   });
   if (options.length < 2) return null;
   return (

@@ -1,4 +1,3 @@
-import { lookText } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { View } from 'react-native';
@@ -8,6 +7,7 @@ import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 import { ShareRow } from './ShareRow';
+import { lookLabel } from './suspectText';
 
 const SHOWN = 3;
 
@@ -59,11 +59,10 @@ export function PairsCard({ seen, ...of }: Of & { seen: readonly Seen[] }) {
 function Apart({ point, dictionary, look, onChoose }: Of & { look: number }) {
   const one = dictionary.looks[look];
   if (!one) return null;
-  const { what, state } = lookText(point.analysis, one);
   return (
     <Row>
       <Button
-        label={`Tell them apart: ${textOf(what)}, ${textOf(state)}`}
+        label={`Tell them apart: ${lookLabel(point.analysis, one)}`}
         kind="main"
         onPress={() => onChoose(look)}
       />

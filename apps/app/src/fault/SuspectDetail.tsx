@@ -1,4 +1,4 @@
-import { confirmingLook, hereAfter, lookText, mendingOf } from '@keypost/core/fault';
+import { confirmingLook, hereAfter, mendingOf } from '@keypost/core/fault';
 import type { Dictionary, Seen, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { useMemo } from 'react';
@@ -7,7 +7,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Text } from '../ui/Text';
-import { timeText } from './suspectText';
+import { lookLabel, timeText } from './suspectText';
 
 export interface SuspectOf {
   readonly point: OpenPoint;
@@ -43,11 +43,10 @@ function Confirm({ point, dictionary, found, seen, suspect, onChoose }: SuspectO
   );
   const look = best && dictionary.looks[best.look];
   if (!look) return <Text as="small">Nothing that can be looked at here tells it from the others.</Text>;
-  const { what, state } = lookText(point.analysis, look);
   return (
     <View className="gap-1">
       <Text as="small">{`To confirm or clear it, about ${timeText(best.seconds)}`}</Text>
-      <Text as="body">{`${textOf(what)}, ${textOf(state)}`}</Text>
+      <Text as="body">{lookLabel(point.analysis, look)}</Text>
       <Button label="Look there next" onPress={() => onChoose(best.look)} />
     </View>
   );

@@ -1,14 +1,12 @@
-import { lookText } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
 import { capital } from '@keypost/core/lists';
-import { textOf } from '@keypost/core/messages';
 import { useState } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
-import { indicatorText } from './suspectText';
+import { indicatorText, lookLabel } from './suspectText';
 
 /** What can be seen without a meter, told all at once, and whether it comes and goes. */
 export function SymptomsCard({
@@ -41,12 +39,11 @@ export function SymptomsCard({
     <Card title="What is to be seen">
       <Sometimes sometimes={sometimes} onSometimes={onSometimes} />
       {looks.map(({ look, i }) => {
-        const { what, state } = lookText(point.analysis, look);
         const told = seen.find((one) => one.look === i)?.is;
         return (
           <Row key={look.id}>
             <RadioGroup
-              label={`${textOf(what)}, ${textOf(state)}`}
+              label={lookLabel(point.analysis, look)}
               value={told === undefined ? 'open' : told ? 'yes' : 'no'}
               options={[
                 { value: 'yes', label: capital(indicatorText(look.kind, true)) },

@@ -1,4 +1,5 @@
-import { NOTHING_CONDUCTS } from '@keypost/core/fault';
+import type { Analysis } from '@keypost/core/analysis';
+import { lookText, NOTHING_CONDUCTS } from '@keypost/core/fault';
 import type { Look, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { formatOhms, formatVolts, withUnit } from '@keypost/core/units';
@@ -10,6 +11,12 @@ export function suspectText({ rows }: Suspect): string {
   const [first, ...others] = rows;
   const what = first?.fault ? textOf(first.fault.what) : NOTHING;
   return others.length ? `${what}, or ${others.length} more` : what;
+}
+
+/** What is to be looked at, and with the target how, in one line. */
+export function lookLabel(analysis: Analysis, look: Look): string {
+  const { what, state } = lookText(analysis, look);
+  return `${textOf(what)}, ${textOf(state)}`;
 }
 
 /** So many looks. */

@@ -86,9 +86,9 @@ export class Resistances {
 /** Takes node k out of a network of k + 1; its row is left with the shares of its joints. @returns all that led to it, S. */
 function takeOut(joined: Float64Array, size: number, k: number): number {
   let all = 0;
-  for (let i = 0; i < k; i++) all += joined[k * size + i]!;
+  for (let i = 0; i < k; i++) all += entry(joined, k * size + i);
   for (let i = 0; i < k; i++) {
-    const share = joined[k * size + i]! / all;
+    const share = entry(joined, k * size + i) / all;
     joined[k * size + i] = share;
     if (share === 0) continue;
     for (let j = 0; j < k; j++) if (j !== i) joined[i * size + j]! += share * joined[j * size + k]!;
@@ -103,10 +103,10 @@ function putBack(ohms: Float64Array, shares: Float64Array, size: number, k: numb
     let sum = 0;
     for (let i = 0; i < k; i++) sum += shares[k * size + i]! * ohms[i * size + j]!;
     ohms[k * size + j] = own + sum;
-    among += shares[k * size + j]! * sum;
+    among += entry(shares, k * size + j) * sum;
   }
   for (let j = 0; j < k; j++) {
-    const between = ohms[k * size + j]! - among / 2;
+    const between = entry(ohms, k * size + j) - among / 2;
     ohms[k * size + j] = between;
     ohms[j * size + k] = between;
   }

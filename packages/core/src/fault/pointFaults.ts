@@ -5,7 +5,7 @@ import type { Analysis } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { splitRef, unlessRefused } from '../model/index.ts';
-import type { Module } from '../model/index.ts';
+import type { Module, Supply } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { elementFaults } from './elementFaults.ts';
 import { both, standing } from './pointFault.ts';
@@ -31,27 +31,27 @@ export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] =
 ]);
 
 function supplyFaults({ context: { supply } }: Analysis): PointFault[] {
-  const own = new Set([supply.id]);
-  const place = { in: 'part', id: supply.id } as const;
   return [
-    {
-      id: 'supply gone',
-      what: say('fault.supply-gone', { supply: supply.tag }),
-      place,
-      sort: 'supply',
-      likely: 'usual',
-      leaves: both(faults.unfed(own)),
-    },
+    supplyGone('supply gone', supply),
     {
       id: 'supply low',
       what: say('fault.supply-low', { supply: supply.tag }),
-      place,
+      place: { in: 'part', id: supply.id },
       sort: 'supply',
       likely: 'seldom',
-      leaves: both(faults.unfed(own, supply.volts / 2)),
+      leaves: both(faults.unfed(new Set([supply.id]), supply.volts / 2)),
     },
   ];
 }
+
+const supplyGone = (id: string, supply: Pick<Supply, 'id' | 'tag'>): PointFault => ({
+  id,
+  what: say('fault.supply-gone', { supply: supply.tag }),
+  place: { in: 'part', id: supply.id },
+  sort: 'supply',
+  likely: 'usual',
+  leaves: both(faults.unfed(new Set([supply.id]))),
+});
 
 /** What else feeds the circuit: the supply of a coil, of a load, of a card. */
 function otherSupplies({ context: { index, supply, scope }, present }: Analysis): PointFault[] {
@@ -59,14 +59,7 @@ function otherSupplies({ context: { index, supply, scope }, present }: Analysis)
   const others = present.netlist.elements.flatMap(({ kind, id }) =>
     kind === 'source' && id !== supply.id && wired.has(id) ? (index.supply(id) ?? []) : [],
   );
-  return others.map(({ id, tag }) => ({
-    id: `supply gone ${id}`,
-    what: say('fault.supply-gone', { supply: tag }),
-    place: { in: 'part', id },
-    sort: 'supply',
-    likely: 'usual',
-    leaves: both(faults.unfed(new Set([id]))),
-  }));
+  return others.map((other) => supplyGone(`supply gone ${other.id}`, other));
 }
 
 /** The device, its output, and what it looks at. */

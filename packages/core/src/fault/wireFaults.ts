@@ -49,7 +49,7 @@ export function wireFaults(analysis: Analysis): PointFault[] {
               'wire-short',
               `short ${id} ${rail}`,
               say('fault.short-to', { number, to: name(rail), earthed: rail === earthed }),
-              ofWires(wire),
+              at,
               'seldom',
               faults.bridged(signalEnd(wire, rails), rail),
             ),
