@@ -71,7 +71,9 @@ export default tseslint.config(
   },
   {
     // The solver's innermost loops: a checked entry costs a seventh of all its time.
-    files: ['lu', 'newton', 'resistances'].map((name) => `packages/core/src/circuit/${name}.ts`),
+    files: ['characteristics', 'elimination', 'linear', 'lu', 'newton', 'resistances', 'stamps'].map(
+      (name) => `packages/core/src/circuit/${name}.ts`,
+    ),
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   {

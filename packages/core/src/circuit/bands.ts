@@ -43,7 +43,7 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   const { compiled: c } = solver;
   const solution = solver.solution(c.nominal);
   const readers = quantities.map((quantity) => readerOf(solver, quantity));
-  const nominal = readers.map((read) => read(c.nominal));
+  const nominal = readers.map(({ read }) => read(c.nominal));
   if (solution.outcome !== 'solved' || c.toleranced.length === 0)
     return { solution, bands: nominal.map(exactly) };
   const search = new CornerSearch(solver, readers, edgesOf(solver, netlist));
@@ -66,7 +66,7 @@ export function solveNominal(netlist: Netlist, quantities: readonly Quantity[], 
   const { nominal } = solver.compiled;
   if (near?.outcome === 'solved') solver.begin(near);
   const solution = solver.solution(nominal);
-  return { solution, bands: quantities.map((q) => exactly(readerOf(solver, q)(nominal))) };
+  return { solution, bands: quantities.map((q) => exactly(readerOf(solver, q).read(nominal))) };
 }
 
 /** A state counts as reachable where a straight prediction comes within this share of its range of the edge. */
@@ -74,7 +74,7 @@ const EDGE_MARGIN = 0.5;
 
 /** Something that a state hangs on: how it is read, and at which values the state jumps. */
 interface Edge {
-  readonly read: Reader;
+  readonly reader: Reader;
   readonly at: readonly number[];
 }
 
@@ -86,18 +86,18 @@ function allEdges(solver: Solver, { elements }: Netlist): Edge[] {
       case 'detector': {
         const { a, b, onVolts, offVolts, either } = element;
         const at = either ? [onVolts, offVolts, -onVolts, -offVolts] : [onVolts, offVolts];
-        return [{ read: across(a, b), at }];
+        return [{ reader: across(a, b), at }];
       }
       case 'output': {
         const { plus, minus, minSupplyVolts, needs } = element;
         return [
-          { read: across(plus, minus), at: [minSupplyVolts] },
-          ...(needs ? [{ read: across(needs.plus, needs.minus), at: [needs.minVolts] }] : []),
+          { reader: across(plus, minus), at: [minSupplyVolts] },
+          ...(needs ? [{ reader: across(needs.plus, needs.minus), at: [needs.minVolts] }] : []),
         ];
       }
       case 'twoWire': {
         const { id, minAmps } = element;
-        return [{ read: readerOf(solver, { kind: 'amps', element: id }), at: [minAmps, -minAmps] }];
+        return [{ reader: readerOf(solver, { kind: 'amps', element: id }), at: [minAmps, -minAmps] }];
       }
       default:
         return [];
@@ -110,29 +110,31 @@ function edgesOf(solver: Solver, netlist: Netlist): Reader[] {
   const edges = allEdges(solver, netlist);
   if (!edges.length) return [];
   const params = Float64Array.from(solver.compiled.nominal);
-  const reads = edges.map(({ read }) => read);
-  const values = reads.map((read) => read(params));
+  const reads = edges.map(({ reader }) => reader);
+  const values = reads.map(({ read }) => read(params));
   const answers = solver.answers(params, reads);
-  return edges.flatMap(({ read, at }, i) => {
+  return edges.flatMap(({ reader, at }, i) => {
     const reach =
       Array.from(answers?.[i] ?? []).reduce((sum, answer) => sum + Math.abs(answer), 0) * (1 + EDGE_MARGIN);
-    return at.some((edge) => Math.abs(edge - nth(values, i)) <= reach) ? [read] : [];
+    return at.some((edge) => Math.abs(edge - nth(values, i)) <= reach) ? [reader] : [];
   });
 }
 
 /** Reads a quantity off the solver's last result; names are looked up once. */
 function readerOf(solver: Solver, q: Quantity): Reader {
-  if (q.kind === 'amps') return (params) => solver.branchAmps(q.element, params);
+  if (q.kind === 'amps')
+    return { read: (params) => solver.branchAmps(q.element, params), ...solver.unknownsOf(q.element) };
   const terms = (q.kind === 'volts' ? [{ a: q.a, b: q.b, factor: 1 }] : q.terms).map(({ a, b, factor }) => ({
     a: solver.nodeNumber(a),
     b: solver.nodeNumber(b),
     factor,
   }));
-  return () => {
+  const read = (): number => {
     let sum = 0;
     for (const { a, b, factor } of terms) sum += factor * (solver.voltAt(a) - solver.voltAt(b));
     return sum;
   };
+  return { read, unknowns: [...new Set(terms.flatMap(({ a, b }) => [a, b]))].filter((i) => i > 0) };
 }
 
 /** All quantities at one corner of the tolerance box, and how they answer there. */
@@ -192,7 +194,7 @@ class CornerSearch {
     const { compiled: c } = this.solver;
     let key = '';
     for (let t = 0; t < answers.length; t++) {
-      const parameter = entry(c.toleranced, t);
+      const parameter = nth(c.toleranced, t);
       const up = entry(answers, t) * sense >= 0;
       this.params[parameter] = up ? entry(c.max, parameter) : entry(c.min, parameter);
       key += up ? '1' : '0';
@@ -210,7 +212,7 @@ class CornerSearch {
   private here(): Corner {
     return {
       state: this.solver.stateKey(),
-      values: this.readers.map((read) => read(this.params)),
+      values: this.readers.map(({ read }) => read(this.params)),
       answers: this.solver.answers(this.params, this.readers),
     };
   }

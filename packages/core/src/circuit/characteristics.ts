@@ -1,5 +1,3 @@
-import { entry } from './entries.ts';
-
 /**
  * Current-voltage curves of the non-linear parts. Each is smooth and never falls, so that Newton's iteration ends.
  * Every function writes current (A) to out[0] and slope (S) to out[1]; none allocates.
@@ -12,21 +10,26 @@ const LEAK_VOLTS = 24;
 /** Slope left in a limited output, S, so that the curve always rises. */
 const RESIDUAL_CONDUCTANCE = 1e-9;
 
-function softplus(x: number): number {
-  if (x > 36) return x;
-  if (x < -36) return Math.exp(x);
-  return Math.log1p(Math.exp(x));
-}
-
-function logistic(x: number): number {
-  return x >= 0 ? 1 / (1 + Math.exp(-x)) : Math.exp(x) / (1 + Math.exp(x));
+/** A rounded corner, ln(1 + eˣ), into out[0], and its slope into out[1]; past 36 widths either way it is straight. */
+function corner(x: number, out: Float64Array): void {
+  if (x > 36) {
+    out[0] = x;
+    out[1] = 1;
+  } else if (x < -36) {
+    out[0] = 0;
+    out[1] = 0;
+  } else {
+    const e = Math.exp(x);
+    out[0] = Math.log1p(e);
+    out[1] = e / (1 + e);
+  }
 }
 
 /** Forward drop `drop` (V) with slope resistance `ohms` (Ω) at `volts` (V). */
 export function diodeCurve(volts: number, drop: number, ohms: number, out: Float64Array): void {
-  const x = (volts - drop) / CORNER_VOLTS;
-  out[0] = (CORNER_VOLTS / ohms) * softplus(x);
-  out[1] = logistic(x) / ohms;
+  corner((volts - drop) / CORNER_VOLTS, out);
+  out[0]! *= CORNER_VOLTS / ohms;
+  out[1]! /= ohms;
 }
 
 /** As `diodeCurve`, held at `limit` (A) by the output's short-circuit protection. */
@@ -38,11 +41,12 @@ export function saturatedCurve(
   out: Float64Array,
 ): void {
   diodeCurve(volts, drop, ohms, out);
-  const corner = limit / 40;
-  const free = entry(out, 0);
-  const x = (free - limit) / corner;
-  out[0] = free - corner * softplus(x) + RESIDUAL_CONDUCTANCE * volts;
-  out[1] = entry(out, 1) * (1 - logistic(x)) + RESIDUAL_CONDUCTANCE;
+  const width = limit / 40;
+  const free = out[0]!;
+  const slope = out[1]!;
+  corner((free - limit) / width, out);
+  out[0] = free - width * out[0]! + RESIDUAL_CONDUCTANCE * volts;
+  out[1] = slope * (1 - out[1]!) + RESIDUAL_CONDUCTANCE;
 }
 
 /** Leakage of a transistor that is off: `leak` (A) with 24 V across it, in proportion below. */
@@ -55,7 +59,7 @@ export function leakCurve(volts: number, leak: number, out: Float64Array): void 
 export function heldCurve(volts: number, drop: number, ohms: number, limit: number, out: Float64Array): void {
   const sign = volts < 0 ? -1 : 1;
   saturatedCurve(sign * volts, drop, ohms, limit, out);
-  out[0] = sign * entry(out, 0);
+  out[0]! *= sign;
 }
 
 /** Voltage at which the electronics of a two-wire sensor that is off take 0.7 of their current, V. */
@@ -91,13 +95,13 @@ export function optocouplerCurve(
   let slope = 1 / parallel;
   if (forward) {
     diodeCurve(volts, led, series, out);
-    amps += entry(out, 0);
-    slope += entry(out, 1);
+    amps += out[0]!;
+    slope += out[1]!;
   }
   if (backward) {
     diodeCurve(-volts, led, series, out);
-    amps -= entry(out, 0);
-    slope += entry(out, 1);
+    amps -= out[0]!;
+    slope += out[1]!;
   }
   out[0] = amps;
   out[1] = slope;

@@ -1,8 +1,11 @@
 import { nth, sure } from '../lists/index.ts';
+import { entry } from './entries.ts';
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
 import { looseNodes } from './floating.ts';
 import type { Span } from './span.ts';
+import { planOf } from './elimination.ts';
+import type { Plan } from './elimination.ts';
 
 /** Element kinds as the solver knows them. */
 export const KIND = {
@@ -20,33 +23,56 @@ export const KIND = {
 /** Bits that say what an element has: transistors to plus or minus, senses that an input takes. */
 export const FLAG = { high: 1, low: 2, forward: 4, backward: 8 } as const;
 
+/** A source as the linear equations know it. */
+interface HeldEnds {
+  /** Its place among the sources, its unknown, and the place of its resistance among the parameters. */
+  readonly source: number;
+  readonly row: number;
+  readonly ohms: number;
+  /** Its nodes, and the slot of what ties them. */
+  readonly plus: number;
+  readonly minus: number;
+  readonly slot: number;
+}
+
 /**
- * A netlist made ready for many solutions: nodes as numbers (the reference is −1), parameters in one row
- * that may be varied within their spans without compiling again.
+ * A netlist made ready for many solutions: nodes as numbers (the reference is 0), parameters in one row
+ * that may be varied within their spans without compiling again. Unknowns are the voltages of the nodes, by their
+ * numbers, and after them the currents of the sources.
  */
 export interface Compiled {
   readonly netlist: Netlist;
   readonly nodeIndex: ReadonlyMap<string, number>;
+  /** Nodes beside the reference. */
   readonly nodeCount: number;
   /** Nodes that may hang on nothing; a trace of conductance gives each of them a number. */
-  readonly loose: Int32Array;
+  readonly loose: readonly number[];
   readonly sourceCount: number;
   readonly kind: Uint8Array;
   readonly flags: Uint8Array;
   /** Three node numbers an element; more that it only looks at are not kept here. */
   readonly nodes: Int32Array;
+  /** How the nodes are eliminated, and two slots an element: its branch, and the one to minus of an output. */
+  readonly plan: Plan;
+  readonly slots: readonly number[];
+  /** Sources with a resistance that can be divided by, and the stiff others. */
+  readonly soft: readonly HeldEnds[];
+  readonly stiff: readonly HeldEnds[];
+  /** The unknowns that elimination leaves: the nodes that stiff sources hold, then the currents of those sources. */
+  readonly open: readonly number[];
   /** First parameter of an element; sources also have a current among the unknowns, `sourceRow`. */
   readonly param: Int32Array;
   readonly sourceRow: Int32Array;
-  /** Numbers of the resistors, and of all other elements that conduct. */
-  readonly straight: Int32Array;
-  readonly curved: Int32Array;
+  /** Numbers of the sources, of the resistors, and of all other elements that conduct. */
+  readonly sources: readonly number[];
+  readonly straight: readonly number[];
+  readonly curved: readonly number[];
   readonly nominal: Float64Array;
   readonly min: Float64Array;
   readonly max: Float64Array;
   /** Numbers of the parameters that have a tolerance, and the element of each. */
-  readonly toleranced: Int32Array;
-  readonly tolerancedElement: Int32Array;
+  readonly toleranced: readonly number[];
+  readonly tolerancedElement: readonly number[];
 }
 
 /** @throws Error when an id stands twice or a resistance is not above zero. */
@@ -55,14 +81,13 @@ export function compile(netlist: Netlist): Compiled {
   const nodeIndex = numberNodes(netlist);
   const kind = new Uint8Array(elements.length);
   const flags = new Uint8Array(elements.length);
-  const nodes = new Int32Array(elements.length * 3).fill(-1);
+  const nodes = new Int32Array(elements.length * 3);
   const param = new Int32Array(elements.length);
   const sourceRow = new Int32Array(elements.length).fill(-1);
   const spans: Span[] = [];
   const owners: number[] = [];
-  const [straight, curved]: [number[], number[]] = [[], []];
+  const [sources, straight, curved]: [number[], number[], number[]] = [[], [], []];
   const ids = new Set<string>();
-  let sourceCount = 0;
   elements.forEach((element, e) => {
     if (ids.has(element.id)) throw new Error(`Two elements are called "${element.id}".`);
     ids.add(element.id);
@@ -76,37 +101,96 @@ export function compile(netlist: Netlist): Compiled {
     const own = kindOf(element);
     kind[e] = own;
     if (own === KIND.resistor) straight.push(e);
+    else if (own === KIND.source) sources.push(e);
     else if (own !== KIND.none) curved.push(e);
     flags[e] = flagsOf(element);
-    if (element.kind === 'source') sourceRow[e] = nodeIndex.size - 1 + sourceCount++;
   });
+  sources.forEach((e, s) => (sourceRow[e] = nodeIndex.size + s));
+  const stiff = new Set(sources.filter((e) => nth(spans, entry(param, e) + 1).min < SOFT_OHMS));
+  const { plan, slots } = branchesOf(nodeIndex.size - 1, nodes, kind, flags, stiff);
   const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
     netlist,
     nodeIndex,
     nodeCount: nodeIndex.size - 1,
-    loose: Int32Array.from(looseNodes(netlist), (name) => sure(nodeIndex.get(name))),
-    sourceCount,
+    loose: [...looseNodes(netlist)].map((name) => sure(nodeIndex.get(name))),
+    sourceCount: sources.length,
     kind,
     flags,
     nodes,
+    plan,
+    slots,
+    ...heldBy(plan, sources, stiff, { sourceRow, param, nodes, slots }),
     param,
     sourceRow,
-    straight: Int32Array.from(straight),
-    curved: Int32Array.from(curved),
-    nominal: Float64Array.from(spans, (s) => s.nom),
-    min: Float64Array.from(spans, (s) => s.min),
-    max: Float64Array.from(spans, (s) => s.max),
-    toleranced: Int32Array.from(toleranced),
-    tolerancedElement: Int32Array.from(toleranced, (i) => nth(owners, i)),
+    sources,
+    straight,
+    curved,
+    nominal: new Float64Array(spans.map(({ nom }) => nom)),
+    min: new Float64Array(spans.map(({ min }) => min)),
+    max: new Float64Array(spans.map(({ max }) => max)),
+    toleranced,
+    tolerancedElement: toleranced.map((i) => nth(owners, i)),
   };
 }
 
+/** The sources by whether they are stiff, and what is left for the linear equations of those that are. */
+function heldBy(
+  { left }: Plan,
+  sources: readonly number[],
+  stiff: ReadonlySet<number>,
+  { sourceRow, param, nodes, slots }: Pick<Compiled, 'sourceRow' | 'param' | 'nodes' | 'slots'>,
+): Pick<Compiled, 'soft' | 'stiff' | 'open'> {
+  const of = (isStiff: boolean): HeldEnds[] =>
+    sources.flatMap((e, source) =>
+      stiff.has(e) === isStiff
+        ? {
+            source,
+            row: entry(sourceRow, e),
+            ohms: entry(param, e) + 1,
+            plus: entry(nodes, e * 3),
+            minus: entry(nodes, e * 3 + 1),
+            slot: nth(slots, e * 2),
+          }
+        : [],
+    );
+  return { soft: of(false), stiff: of(true), open: [...left, ...of(true).map(({ row }) => row)] };
+}
+
 function numberNodes(netlist: Netlist): Map<string, number> {
-  const index = new Map<string, number>([[netlist.reference, -1]]);
+  const index = new Map<string, number>([[netlist.reference, 0]]);
   for (const element of netlist.elements)
-    for (const name of nodesOf(element)) if (!index.has(name)) index.set(name, index.size - 1);
+    for (const name of nodesOf(element)) if (!index.has(name)) index.set(name, index.size);
   return index;
+}
+
+/** From this on a source's current is worked out from its voltage; below, what is lost of it would be seen. */
+const SOFT_OHMS = 1e-3;
+
+/**
+ * Two branches an element, of which most have one; what takes no current joins its first node to itself: slot 0. So does
+ * a stiff source, whose nodes are not eliminated.
+ */
+function branchesOf(
+  nodeCount: number,
+  nodes: Int32Array,
+  kind: Uint8Array,
+  flags: Uint8Array,
+  stiff: ReadonlySet<number>,
+): Pick<Compiled, 'plan' | 'slots'> {
+  const ends: number[] = [];
+  const left = new Set<number>();
+  kind.forEach((own, e) => {
+    const [a, b, c] = [entry(nodes, e * 3), entry(nodes, e * 3 + 1), entry(nodes, e * 3 + 2)];
+    const { high, low } = FLAG;
+    if (stiff.has(e)) left.add(a).add(b);
+    if (own === KIND.none || stiff.has(e)) ends.push(a, a, a, a);
+    else if (own !== KIND.output) ends.push(a, b, a, a);
+    else ends.push(a, entry(flags, e) & high ? b : a, b, entry(flags, e) & low ? c : b);
+  });
+  left.delete(0);
+  const { plan, slotOf } = planOf(nodeCount, ends, [...left]);
+  return { plan, slots: slotOf };
 }
 
 function kindOf(element: Element): number {

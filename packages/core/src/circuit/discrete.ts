@@ -32,6 +32,8 @@ export class Discrete {
   private readonly twoWires: Numbered<TwoWire> = [];
   private readonly indexOf: ReadonlyMap<string, number>;
   private readonly held: ReadonlySet<string>;
+  /** Whether a transistor or a contact has changed since the circuit was last solved. */
+  driven = true;
   private readonly w: Workspace;
   private readonly isOn = (id: string): boolean => this.on[this.known(id)] === 1;
   private readonly wasOn = (id: string): boolean => this.held.has(id);
@@ -67,6 +69,7 @@ export class Discrete {
 
   /** Sets every state to what it was before the solution. */
   start(): void {
+    this.driven = true;
     for (const [e, { id }] of this.detectors) this.on[e] = this.held.has(id) ? 1 : 0;
     for (const [e, { id }] of this.latches) this.on[e] = this.held.has(id) ? 1 : 0;
     for (const [e, output] of this.outputs) {
@@ -82,9 +85,13 @@ export class Discrete {
   private drive(e: number, { style }: Output): void {
     const on = this.powered[e] === 1;
     const active = this.active[e] === 1;
+    const high = on && active && style !== 'npn' ? 1 : 0;
+    const low = on && (style === 'npn' ? active : style === 'pushpull' && !active) ? 1 : 0;
     this.on[e] = on && active ? 1 : 0;
-    this.w.highOn[e] = on && active && style !== 'npn' ? 1 : 0;
-    this.w.lowOn[e] = on && (style === 'npn' ? active : style === 'pushpull' && !active) ? 1 : 0;
+    if (high === this.w.highOn[e] && low === this.w.lowOn[e]) return;
+    this.w.highOn[e] = high;
+    this.w.lowOn[e] = low;
+    this.driven = true;
   }
 
   /** Sets every contact as its condition says. @returns whether any changed. */
@@ -95,6 +102,7 @@ export class Discrete {
       const next = holds(closed, this.isOn, this.wasOn) ? 1 : 0;
       if (next === this.w.highOn[e]) continue;
       this.w.highOn[e] = next;
+      this.driven = true;
       changed = true;
     }
     return changed;
@@ -148,6 +156,7 @@ export class Discrete {
       const [e, { minAmps }] = nth(this.twoWires, k);
       if (this.w.highOn[e] !== 1 || Math.abs(present.amps(e)) >= minAmps) continue;
       this.w.highOn[e] = 0;
+      this.driven = true;
       changed = true;
     }
     return changed;

@@ -1,12 +1,13 @@
 import { entry } from './entries.ts';
-import { compile, FLAG, KIND } from './compile.ts';
+import { compile, KIND } from './compile.ts';
 import type { Compiled } from './compile.ts';
 import { Discrete } from './discrete.ts';
 import type { Present } from './discrete.ts';
 import type { Netlist } from './netlist.ts';
-import { accumulate, solveFrom, transistor, twoWire, workspaceFor } from './newton.ts';
+import { accumulate, solveFrom, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
-import { diodeCurve, optocouplerCurve, transmitterCurve } from './characteristics.ts';
+import { plainMatrix } from './linear.ts';
+import { branchCurve } from './stamps.ts';
 import { answers } from './answers.ts';
 import type { Reader } from './answers.ts';
 import { hangingNodes } from './floating.ts';
@@ -52,7 +53,7 @@ export class Solver {
   private readonly discrete: Discrete;
   private params: Float64Array;
   private readonly present: Present = {
-    volt: (node) => this.voltOf(node),
+    volt: (node) => this.voltAt(node),
     named: (name) => this.nodeVolts(name),
     amps: (e) => elementAmps(this.compiled, this.w, this.params, e, false),
   };
@@ -74,7 +75,8 @@ export class Solver {
     this.params = params;
     discrete.start();
     for (let round = 0; round <= 2 * c.kind.length + 4; round++) {
-      if (!solveFrom(c, params, w)) return 'diverged';
+      if (discrete.driven && !solveFrom(c, params, w)) return 'diverged';
+      discrete.driven = false;
       if (!discrete.settle(c, this.present)) return 'solved';
     }
     return 'chatter';
@@ -83,16 +85,21 @@ export class Solver {
   /** Where the next run begins: at the voltages of a circuit like this one, as far as it has the same nodes. */
   begin(near: Solution): void {
     for (const [name, node] of this.compiled.nodeIndex)
-      if (node >= 0 && near.has(name)) this.w.x[node] = near.volts(name);
-  }
-
-  private voltOf(index: number): number {
-    return index < 0 ? 0 : entry(this.w.x, index);
+      if (node > 0 && near.has(name)) this.w.x[node] = near.volts(name);
   }
 
   /** Voltage of a node against the reference in the last run, V. */
   nodeVolts(name: string): number {
-    return this.voltOf(this.nodeNumber(name));
+    return this.voltAt(this.nodeNumber(name));
+  }
+
+  /** The unknowns off which a quantity is read, and the element whose parameters it takes. */
+  unknownsOf(id: string): { unknowns: number[]; element: number } {
+    const { compiled: c, indexOf } = this;
+    const element = indexOf.get(branchOf(id).name);
+    if (element === undefined) throw new Error(`There is no element "${id}" in this circuit.`);
+    const unknowns = [...c.nodes.subarray(element * 3, element * 3 + 3), entry(c.sourceRow, element)];
+    return { unknowns: unknowns.filter((i) => i > 0), element };
   }
 
   /** Current of an element or of a branch of an output in the last run, A. */
@@ -103,11 +110,10 @@ export class Solver {
   /** The equations at the last run's result made linear: slopes and right-hand side as plain rows. */
   linearised(params: Float64Array): { matrix: number[][]; right: number[] } {
     const { compiled: c, w } = this;
-    const n = w.x.length;
-    accumulate(c, params, w, w.x, w.error, w.jacobian);
-    const matrix = Array.from({ length: n }, (_, i) => [...w.jacobian.subarray(i * n, (i + 1) * n)]);
+    accumulate(c, params, w);
+    const matrix = plainMatrix(c, params, w);
     const right = matrix.map((row, i) =>
-      row.reduce((sum, slope, j) => sum + slope * entry(w.x, j), -entry(w.error, i)),
+      row.reduce((sum, slope, j) => sum + slope * entry(w.x, j + 1), -entry(w.error, i + 1)),
     );
     return { matrix, right };
   }
@@ -117,7 +123,7 @@ export class Solver {
     return answers(this.compiled, this.w, params, readers);
   }
 
-  /** Number of a node among the unknowns, −1 for the reference. @throws Error for a node that is not in the circuit. */
+  /** Number of a node among the unknowns, 0 for the reference. @throws Error for a node that is not in the circuit. */
   nodeNumber(name: string): number {
     const index = this.compiled.nodeIndex.get(name);
     if (index === undefined) throw new Error(`There is no node "${name}" in this circuit.`);
@@ -131,7 +137,7 @@ export class Solver {
 
   /** Voltage of a node by its number in the last run, V. */
   voltAt(node: number): number {
-    return this.voltOf(node);
+    return entry(this.w.x, node);
   }
 
   /** Runs and keeps the result in an object of its own. */
@@ -187,7 +193,7 @@ class KeptSolution implements Solution {
   volts = (node: string): number => {
     const index = this.c.nodeIndex.get(node);
     if (index === undefined) throw new Error(`There is no node "${node}" in this circuit.`);
-    return index < 0 ? 0 : entry(this.kept.x, index);
+    return entry(this.kept.x, index);
   };
 
   has = (node: string): boolean => this.c.nodeIndex.has(node);
@@ -223,6 +229,12 @@ class KeptSolution implements Solution {
   }
 }
 
+/** Which element, and which of an output's two branches. */
+function branchOf(id: string): { name: string; low: boolean } {
+  const low = id.endsWith('/low');
+  return { name: low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id, low };
+}
+
 function branchAmps(
   c: Compiled,
   indexOf: ReadonlyMap<string, number>,
@@ -230,8 +242,7 @@ function branchAmps(
   params: Float64Array,
   id: string,
 ): number {
-  const low = id.endsWith('/low');
-  const name = low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id;
+  const { name, low } = branchOf(id);
   const e = indexOf.get(name);
   if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
   return elementAmps(c, kept, params, e, low);
@@ -239,47 +250,10 @@ function branchAmps(
 
 /** Current through an element, A; of an output through its branch to minus where `low` says so. */
 function elementAmps(c: Compiled, kept: Kept, params: Float64Array, e: number, low: boolean): number {
-  const { x, highOn, lowOn, curve } = kept;
+  const { x, curve } = kept;
+  if (c.kind[e] === KIND.source) return entry(x, entry(c.sourceRow, e));
   const from = entry(c.nodes, e * 3 + (low ? 1 : 0));
   const to = entry(c.nodes, e * 3 + (low ? 2 : 1));
-  const across = (from < 0 ? 0 : entry(x, from)) - (to < 0 ? 0 : entry(x, to));
-  const q = entry(c.param, e);
-  const flags = entry(c.flags, e);
-  switch (c.kind[e]) {
-    case KIND.resistor:
-      return across / entry(params, q);
-    case KIND.contact:
-      return highOn[e] === 1 ? across / entry(params, q) : 0;
-    case KIND.source:
-      return entry(x, entry(c.sourceRow, e));
-    case KIND.diode:
-      diodeCurve(across, entry(params, q), entry(params, q + 1), curve);
-      return entry(curve, 0);
-    case KIND.optocoupler: {
-      const forward = (flags & FLAG.forward) !== 0;
-      const backward = (flags & FLAG.backward) !== 0;
-      optocouplerCurve(
-        across,
-        entry(params, q),
-        entry(params, q + 1),
-        entry(params, q + 2),
-        forward,
-        backward,
-        curve,
-      );
-      return entry(curve, 0);
-    }
-    case KIND.output:
-      if (!(flags & (low ? FLAG.low : FLAG.high))) return 0;
-      transistor(across, params, q, (low ? lowOn : highOn)[e] === 1, curve);
-      return entry(curve, 0);
-    case KIND.twoWire:
-      twoWire(across, params, q, highOn[e] === 1, curve);
-      return entry(curve, 0);
-    case KIND.transmitter:
-      transmitterCurve(across, entry(params, q), entry(params, q + 1), curve);
-      return entry(curve, 0);
-    default:
-      return 0;
-  }
+  branchCurve(c, params, kept, e, low, entry(x, from) - entry(x, to));
+  return entry(curve, 0);
 }
