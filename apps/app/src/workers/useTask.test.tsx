@@ -43,7 +43,13 @@ afterEach(() => {
 
 describe('in a worker', () => {
   beforeEach(() => {
+    jest.useFakeTimers();
     (globalThis as { Worker?: unknown }).Worker = StubWorker;
+  });
+  // What rests ends with its test.
+  afterEach(() => {
+    jest.runOnlyPendingTimers();
+    jest.useRealTimers();
   });
 
   const started = () => {
@@ -60,7 +66,27 @@ describe('in a worker', () => {
     expect(hook.result.current.count).toBe(4000);
     await worker.answer({ kind: 'answer', answer: { allocation: 'this one' } });
     expect(hook.result.current).toMatchObject({ busy: false, answer: { allocation: 'this one' } });
-    expect(worker.ended).toBe(true);
+    expect(worker.ended).toBe(false);
+  });
+
+  test('the worker that has answered does the next task, and ends when none comes', async () => {
+    const first = started();
+    await first.worker.answer({ kind: 'answer', answer: { allocation: 'this one' } });
+    first.hook.unmount();
+    const next = started();
+    expect(next.worker).toBe(first.worker);
+    await next.worker.answer({ kind: 'refused', problems: [] });
+    expect(next.worker.ended).toBe(false);
+    act(() => jest.advanceTimersByTime(600_000));
+    expect(next.worker.ended).toBe(true);
+    expect(started().worker).not.toBe(next.worker);
+  });
+
+  test('of two that have answered one waits', async () => {
+    const [one, other] = [started(), started()];
+    await one.worker.answer({ kind: 'answer', answer: {} });
+    await other.worker.answer({ kind: 'answer', answer: {} });
+    expect([one.worker.ended, other.worker.ended]).toEqual([false, true]);
   });
 
   test('cancelled, it ends at once and leaves nothing, whatever comes late', async () => {
