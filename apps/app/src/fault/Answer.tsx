@@ -7,6 +7,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Caution } from '../ui/Notice';
+import { Text } from '../ui/Text';
 import { parseTyped } from '../ui/typedNumbers';
 import { indicatorText } from './suspectText';
 
@@ -14,6 +15,7 @@ import { indicatorText } from './suspectText';
 export function Answer({
   kind,
   unit,
+  wanders = false,
   isDead,
   onDead,
   onSee,
@@ -21,6 +23,8 @@ export function Answer({
   kind: Look['kind'];
   /** The unit of a value. */
   unit?: string;
+  /** Pulses come while it is read. */
+  wanders?: boolean;
   /** Somebody said that it is isolated and proven dead. */
   isDead: boolean;
   onDead: (dead: boolean) => void;
@@ -40,6 +44,9 @@ export function Answer({
           Measured with power on: only by who is allowed to, with a meter and leads for it, under the local
           rules.
         </Caution>
+        {wanders && (
+          <Text as="small">A meter may wander while pulses come: type the middle of what it shows.</Text>
+        )}
         <ReadField unit="V" onSee={onSee} />
       </>
     );

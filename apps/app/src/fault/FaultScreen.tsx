@@ -1,6 +1,6 @@
 import { groupsOf, hasDictionary, hereAfter, nextLooks, suspects, unexplained } from '@keypost/core/fault';
 import type { Dictionary, Seen } from '@keypost/core/fault';
-import { mendedCounts, openCase } from '@keypost/core/job';
+import { faultExperience, openCase } from '@keypost/core/job';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -36,9 +36,8 @@ export function FaultScreen() {
           ) : (
             <>
               <Text as="soft">
-                What it can be is not worked out for points that guard people, for pulses that nobody can hold
-                still, and for points that are on no channel. Here a fault can be reported, and what it was
-                can be kept.
+                What it can be is not worked out for points that guard people, and for points that are on no
+                channel. Here a fault can be reported, and what it was can be kept.
               </Text>
               <CaseCard point={point} kept={[]} found={[]} />
             </>
@@ -99,8 +98,8 @@ function useSearch(point: OpenPoint, dictionary: Dictionary) {
       }),
     [kept, dictionary],
   );
-  const counts = useMemo(() => mendedCounts(content), [content]);
-  const found = useMemo(() => suspects(groups, seen, counts, sometimes), [groups, seen, counts, sometimes]);
+  const known = useMemo(() => faultExperience(content), [content]);
+  const found = useMemo(() => suspects(groups, seen, known, sometimes), [groups, seen, known, sometimes]);
   const stands = useMemo(() => hereAfter(dictionary, seen), [dictionary, seen]);
   const proposals = useMemo(
     () => nextLooks(dictionary, found, seen, stands).filter(({ look }) => !skipped.includes(look)),

@@ -70,6 +70,7 @@ export function LookCard({
         <Answer
           kind={look.kind}
           unit={look.kind === 'value' ? look.unit : undefined}
+          wanders={look.state === 'pulses'}
           isDead={isDead}
           onDead={onDead}
           onSee={(is) => onSee(best.look, is)}
@@ -138,14 +139,19 @@ function Elsewhere({
   );
 }
 
-const sightText = (look: Look, sight: Sight): string =>
-  isReading(sight)
-    ? sight.kind === 'value' && sight.max - sight.min > 0.5 * (sight.span ?? 1)
-      ? 'anything'
-      : readText(look, middleOf(sight))
-    : sight.kind === 'either'
-      ? 'either'
-      : indicatorText(look.kind, sight.kind === 'on');
+/** A voltage between wider limits than parts and supplies have wanders between them, V and a share of it. */
+const WANDERS = { volts: 1.2, share: 0.12 } as const;
+
+function sightText(look: Look, sight: Sight): string {
+  if (!isReading(sight))
+    return sight.kind === 'either' ? 'either' : indicatorText(look.kind, sight.kind === 'on');
+  const middle = middleOf(sight);
+  const width = sight.max - sight.min;
+  if (sight.kind === 'value' && width > 0.5 * (sight.span ?? 1)) return 'anything';
+  if (sight.kind === 'volts' && width > WANDERS.volts + WANDERS.share * Math.abs(middle))
+    return `${readText(look, sight.min)} to ${readText(look, sight.max)}`;
+  return readText(look, middle);
+}
 
 /** So many of what it could show stand in sight. */
 const SHOWN = 5;

@@ -7,6 +7,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Text } from '../ui/Text';
+import { RatedChoice } from './RatedChoice';
 import { lookLabel, timeText } from './suspectText';
 
 export interface SuspectOf {
@@ -32,6 +33,7 @@ export function SuspectDetail({ suspect, ...of }: SuspectOf & { suspect: Suspect
           {mending.caution && <Caution>{textOf(mending.caution)}</Caution>}
         </View>
       )}
+      {first?.fault && <RatedChoice point={of.point} sort={first.fault.sort} />}
     </>
   );
 }

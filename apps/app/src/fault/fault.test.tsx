@@ -7,6 +7,7 @@ import { changeSettings } from '../data/settings';
 import * as saving from '../data/useSave';
 import { say } from '@keypost/core/messages';
 import { CaseCard } from './CaseCard';
+import { RatedChoice } from './RatedChoice';
 import { Searched } from './FaultScreen';
 import { suspectedWires } from './suspectText';
 
@@ -110,6 +111,41 @@ test('a fault is reported in words, and what it was is asked for before it is ca
       body: { kind: 'mended', what: 'Gland', sort: 'other', downMinutes: 35, touched: ['p', 'd'] },
     },
   });
+});
+
+test('who knows the plant says how often it is this, and everybody sees who said it', () => {
+  const save = jest.fn(async () => undefined);
+  jest.spyOn(saving, 'useSave').mockReturnValue({
+    saving: false,
+    problem: undefined,
+    save,
+    addPhoto: jest.fn(),
+    retry: async () => undefined,
+    force: async () => undefined,
+    dismiss: () => undefined,
+  });
+  const shown = render(<RatedChoice point={openPoint(smallJob())} sort="wire-weak" />);
+  expect(screen.getByRole('radio', { name: 'As usual' }).getAttribute('aria-checked')).toBe('true');
+  fireEvent.click(screen.getByRole('radio', { name: 'Often' }));
+  const change = {
+    kind: 'reportFault',
+    fault: { pointId: 'p', body: { kind: 'rated', sort: 'wire-weak', often: 'often' } },
+  };
+  expect(save.mock.calls).toMatchObject([[change]]);
+  shown.unmount();
+  const fault = {
+    id: 'f1',
+    pointId: 'p',
+    body: { kind: 'rated', sort: 'wire-weak', often: 'often' },
+  } as const;
+  const rated = applyChange(
+    smallJob(),
+    { kind: 'reportFault', fault },
+    { by: 'JT', at: '2026-10-01T08:00:00.000Z' },
+  );
+  render(<RatedChoice point={openPoint(rated)} sort="wire-weak" />);
+  expect(screen.getByRole('radio', { name: 'Often' }).getAttribute('aria-checked')).toBe('true');
+  expect(screen.getByText(/JT/)).toBeTruthy();
 });
 
 test('wires are drawn as suspected from a share on, those of a group each for its part', () => {

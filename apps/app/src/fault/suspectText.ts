@@ -31,6 +31,8 @@ export function indicatorText(kind: Look['kind'], on: boolean): string {
   if (kind === 'bit') return on ? '1' : '0';
   if (kind === 'acts') return on ? 'acts' : 'does not';
   if (kind === 'talks') return on ? 'answers' : 'does not';
+  if (kind === 'counts') return on ? 'goes on' : 'stands still';
+  if (kind === 'flickers') return on ? 'flickers' : 'does not';
   if (kind === 'asSet') return on ? 'as planned' : 'otherwise';
   return on ? 'lit' : 'dark';
 }

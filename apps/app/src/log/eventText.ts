@@ -1,3 +1,4 @@
+import { OFTEN_TEXT, SORT_TEXT } from '../job/faultSortText';
 import { say } from '@keypost/core/messages';
 import type { Message, Text } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
@@ -132,6 +133,12 @@ function faultText(
       return say('event.fault-seen', { tag, looks: body.seen.length });
     case 'mended':
       return say('event.fault-mended', { tag, what: body.what, done: body.done });
+    case 'rated':
+      return say('event.fault-rated', {
+        tag,
+        sort: SORT_TEXT[body.sort],
+        often: OFTEN_TEXT[body.often].toLowerCase(),
+      });
   }
 }
 

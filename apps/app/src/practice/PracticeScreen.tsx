@@ -28,7 +28,8 @@ import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
-import { LEVEL_TEXT, SORT_TEXT, useResults } from './results';
+import { SORT_TEXT } from '../job/faultSortText';
+import { LEVEL_TEXT, useResults } from './results';
 import { newRound, OLDER_ROUND, searchable, SHIPPED } from './rounds';
 
 /** Practice: rounds with something hidden in a copy of the job, and how they went. */

@@ -1,6 +1,5 @@
 import { LEVELS } from '@keypost/core/fault';
 import type { Level, RoundResult } from '@keypost/core/fault';
-import type { FaultSort } from '@keypost/core/model';
 import { z } from 'zod';
 import { useDraftState } from '../data/drafts';
 
@@ -27,21 +26,4 @@ export const LEVEL_TEXT: Readonly<Record<Level, string>> = {
   usual: 'Usual',
   hard: 'Hard',
   mean: 'Mean',
-};
-
-export const SORT_TEXT: Readonly<Record<FaultSort, string>> = {
-  'wire-open': 'wire interrupted',
-  'wire-weak': 'bad joint',
-  'wires-exchanged': 'wires exchanged',
-  'wire-short': 'wire touches a rail',
-  supply: 'supply',
-  output: 'output stuck',
-  target: 'target not seen, or always',
-  kind: 'another kind or logic',
-  setting: 'setting',
-  input: 'input',
-  led: 'LED',
-  program: 'program',
-  part: 'inside a part',
-  other: 'other',
 };

@@ -13,7 +13,7 @@ import type { Dictionary, FoundPairs, Seen, SharedPart } from '@keypost/core/fau
 import { budgetAt, chainOf, executeAll, plcCode, sweepChain } from '@keypost/core/scaling';
 import { executeLadder, jobProgram } from '@keypost/core/switching';
 import type { JobProgram, LadderExecuted, LadderExecution, RealType } from '@keypost/core/switching';
-import { JobIndex } from '@keypost/core/job';
+import { faultExperience, JobIndex } from '@keypost/core/job';
 import { JobProblem } from '@keypost/core/model';
 import type {
   Allocation,
@@ -120,7 +120,7 @@ const STEPS: { [N in TaskName]: Steps<N> } = {
   },
   *pairs({ job, pointId, seen }) {
     yield 0;
-    return faultPairs(analyse(new JobIndex(job), pointId), seen);
+    return faultPairs(analyse(new JobIndex(job), pointId), seen, faultExperience(job));
   },
   *shared({ job }) {
     yield 0;

@@ -2,7 +2,8 @@ import { nth } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Dictionary } from './dictionary.ts';
-import type { Look } from './looks.ts';
+import { heldState } from './look.ts';
+import type { Look } from './look.ts';
 
 /** What somebody does in a round: something that is looked at, or a meter that is put on. */
 export type Act = { readonly state: 'away' | 'present' } & (
@@ -23,7 +24,7 @@ export function lookOfAct(
   { looks }: Dictionary,
   act: Act,
 ): { readonly at: number; readonly turned: boolean } | undefined {
-  const fits = (look: Look): boolean => look.state === 'any' || look.state === act.state;
+  const fits = (look: Look): boolean => (heldState(look.state) ?? act.state) === act.state;
   if ('red' in act) {
     const kind = act.kind === 'amps' ? 'milliamps' : act.kind;
     for (const turned of [false, true]) {
@@ -45,11 +46,12 @@ export function lookOfAct(
   return at < 0 ? undefined : { at, turned: false };
 }
 
-/** The act that a look is. */
+/** The act that a look is. @throws Error for a look at pulses: no round is about them. */
 export function actOf(look: Look): Act {
-  const state = look.state === 'any' ? 'away' : look.state;
+  const state = heldState(look.state) ?? 'away';
   if ('element' in look) return { kind: look.kind, element: look.element, label: look.label, state };
   if ('part' in look) return { kind: look.kind, part: look.part, label: look.label, state };
+  if (look.kind === 'counts' || look.kind === 'flickers') throw new Error('No round is about pulses.');
   if (!('red' in look)) return { kind: look.kind, state };
   const { red, black, power } = look;
   return { kind: look.kind === 'milliamps' ? 'amps' : look.kind, red, black, state, power };

@@ -1,7 +1,7 @@
 import { exactly } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
-import type { Look } from './looks.ts';
+import type { Look } from './look.ts';
 import { NOTHING_CONDUCTS } from './sight.ts';
 
 /** The most that an ohmmeter may show across one resistor of so many ohms. */

@@ -1,7 +1,7 @@
 import { oncePer } from '../lists/index.ts';
 import { DeadNetwork } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
-import type { Look } from './looks.ts';
+import type { Look } from './look.ts';
 import type { Nets } from './pointFault.ts';
 import { NOTHING_CONDUCTS } from './sight.ts';
 import type { Sight } from './sight.ts';

@@ -1,6 +1,6 @@
 import type { Dictionary, DictionaryRow } from './dictionary.ts';
-import type { FaultSort } from '../model/index.ts';
-import { WEIGHT } from './pointFault.ts';
+import type { FaultExperience, FaultSort } from '../model/index.ts';
+import { weigher } from './experience.ts';
 import { alike, density, isReading, scaleSpan, within } from './sight.ts';
 import type { Sight } from './sight.ts';
 
@@ -72,33 +72,6 @@ export function groupsOf({ rows }: Dictionary): DictionaryRow[][] {
 /** How likely it is, before anything was seen, that nothing is wrong though somebody says so. */
 const NOTHING = 0.5;
 
-/** How often each sort of fault was mended before. */
-export type Counts = ReadonlyMap<FaultSort, number>;
-
-/** What is told beforehand counts as much as so many faults that were mended. */
-const PRIOR = 20;
-
-/**
- * How likely a fault is before anything was seen: by its class, and by what was mended before. Its sort's share moves
- * from what is told beforehand to what was counted (the mean of a Dirichlet distribution).
- */
-function weights(
-  groups: readonly (readonly DictionaryRow[])[],
-  counts: Counts,
-): (row: DictionaryRow) => number {
-  const told = new Map<FaultSort, number>();
-  for (const { fault } of groups.flat())
-    if (fault) told.set(fault.sort, (told.get(fault.sort) ?? 0) + WEIGHT[fault.likely]);
-  const all = [...told.values()].reduce((sum, weight) => sum + weight, 0);
-  const mended = [...told.keys()].reduce((sum, sort) => sum + (counts.get(sort) ?? 0), 0);
-  return ({ fault }) => {
-    if (!fault) return NOTHING;
-    const share = (told.get(fault.sort) ?? 0) / all;
-    const learned = (PRIOR * share + (counts.get(fault.sort) ?? 0)) / (PRIOR + mended);
-    return (WEIGHT[fault.likely] * learned) / share;
-  };
-}
-
 /** How well each sort of fault goes with one that comes and goes; what is set stays set. */
 const COMES_AND_GOES: Readonly<Record<FaultSort, number>> = {
   'wire-open': 1,
@@ -122,18 +95,21 @@ const THERE = 0.6;
 
 /**
  * Suspects after what was seen, the likeliest first.
- * @param counts what was mended before in this job.
+ * @param experience what this job's record says of how often each sort is what is wrong.
  * @param sometimes it comes and goes: at each look it may just as well have been as it is with nothing wrong.
  */
 export function suspects(
   groups: readonly (readonly DictionaryRow[])[],
   seen: readonly Seen[],
-  counts: Counts = new Map(),
+  experience?: FaultExperience,
   sometimes = false,
 ): Suspect[] {
-  const before = weights(groups, counts);
-  const weightOf = (row: DictionaryRow): number =>
-    before(row) * (sometimes && row.fault ? COMES_AND_GOES[row.fault.sort] : 1);
+  const before = weigher(
+    groups.flatMap((rows) => rows.flatMap(({ fault }) => fault ?? [])),
+    experience,
+  );
+  const weightOf = ({ fault }: DictionaryRow): number =>
+    fault ? before(fault) * (sometimes ? COMES_AND_GOES[fault.sort] : 1) : NOTHING;
   const sound = groups.flat().find(({ fault }) => !fault)?.sights;
   const wrong = seen.map(({ look, is }) =>
     misread(

@@ -6,11 +6,12 @@ import type { Islands, Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
 import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
-import type { Look } from './looks.ts';
+import type { Look } from './look.ts';
 import { knownOf, netsOf } from './pointFault.ts';
 import type { KnownFault, Nets, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
 import type { Sight } from './sight.ts';
+import { solvedLooks, whileSeen } from './pulseLooks.ts';
 import { valueReader } from './valueReader.ts';
 
 /** What everything that can be looked at shows with one fault, or without any, in the order of the looks. */
@@ -32,12 +33,13 @@ const HARMLESS = { dc: 60, ac: 25 } as const;
 
 /**
  * Whether a point can be searched. Not one that guards people: what is wrong there is found by who is competent for it,
- * by the maker's plan. Not one that counts: nobody can hold a pulse still.
+ * by the maker's plan.
  */
 export const hasDictionary = (analysis: Analysis): boolean => {
   const { context, present } = analysis;
   switch (context.output.drivenBy) {
     case 'target':
+    case 'pulses':
       return present.inputs.length > 0 || present.loads.length > 0;
     case 'value':
       return valueReader(analysis) !== undefined;
@@ -53,7 +55,7 @@ export const hasDictionary = (analysis: Analysis): boolean => {
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets = netsOf(analysis);
-  const sound = seenOf(analysis, looks, nets);
+  const sound = seenOf(analysis, solvedLooks(looks).solved, nets);
   const row = (fault: PointFault | undefined): DictionaryRow => ({
     fault: fault && knownOf(fault),
     sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown, sound),
@@ -96,9 +98,27 @@ export function sightsOf(
   shown: PointFault['shown'],
   near?: InStates,
 ): Sight[] {
+  const { solved, of } = solvedLooks(looks);
+  const sights = steadySights(analysis, solved, nets, shown, near);
+  return looks.map((look, i) =>
+    whileSeen(
+      look,
+      nth(of, i).map((at) => nth(sights, at)),
+    ),
+  );
+}
+
+/** The same with the target held away or present. */
+function steadySights(
+  analysis: Analysis,
+  looks: readonly Look[],
+  nets: Nets,
+  shown: PointFault['shown'],
+  near?: InStates,
+): Sight[] {
   const { away, present } = seenOf(analysis, looks, nets, near);
   const dead = deadSights(nets, looks);
-  const states = { away: away.at, present: present.at, any: present.at };
+  const states = { away: away.at, present: present.at, any: present.at, pulses: present.at };
   // What a description of settings tells of talking stands beside the circuit.
   const answers = (): boolean =>
     away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';

@@ -119,7 +119,7 @@ test('what comes and goes is no setting, and one look at which it was well does 
     { look: at(/^inputLed present/), is: true },
   ];
   const shareOf = (sometimes: boolean, sort: RegExp) =>
-    suspects(groups, seen, new Map(), sometimes)
+    suspects(groups, seen, undefined, sometimes)
       .flatMap(({ rows: own, share }) =>
         own.some(({ fault }) => fault && sort.test(fault.id)) ? [share] : [],
       )

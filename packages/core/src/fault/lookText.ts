@@ -2,23 +2,27 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { refText } from '../job/index.ts';
-import type { Look } from './looks.ts';
+import type { Look } from './look.ts';
 
 /** What is to be looked at, and with the target how. */
-export function lookText(
-  { context, away, present }: Analysis,
-  look: Look,
-): { readonly what: Message; readonly state: Text } {
+export function lookText(analysis: Analysis, look: Look): { readonly what: Message; readonly state: Text } {
+  const { context } = analysis;
   const { device, module, address, index } = context;
-  const state =
-    look.state === 'any'
-      ? say(look.power === 'off' ? 'fault.look-dead' : 'fault.look-live')
-      : (look.state === 'away' ? away : present).situation.words;
+  const state = stateText(analysis, look);
   switch (look.kind) {
     case 'sensorLed':
       return { what: say('fault.look-led', { item: device.tag }), state };
     case 'inputLed':
       return { what: say('fault.look-led', { item: address ?? module?.tag ?? '' }), state };
+    case 'flickers':
+      return {
+        what: say('fault.look-led', {
+          item: look.lamp === 'sensorLed' ? device.tag : (address ?? module?.tag ?? ''),
+        }),
+        state,
+      };
+    case 'counts':
+      return { what: say('fault.look-counts', { tag: context.point.tag }), state };
     case 'acts':
       return { what: say('fault.look-acts', { label: look.label }), state };
     case 'fed':
@@ -47,4 +51,12 @@ export function lookText(
         state,
       };
   }
+}
+
+/** How the target is held for a look, or what is done otherwise. */
+function stateText({ away, present }: Analysis, { state, power }: Look): Text {
+  if (state === 'away') return away.situation.words;
+  if (state === 'present') return present.situation.words;
+  if (power === 'off') return say('fault.look-dead');
+  return say(state === 'any' ? 'fault.look-live' : 'fault.look-pulses');
 }

@@ -7,37 +7,11 @@ import { nodesOf } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
+import type { Look, Spot } from './look.ts';
 import { feedWiresOf, ownWiresOf, railsOf } from './ownWires.ts';
 import { pointFaults } from './pointFaults.ts';
+import { whilePulsing } from './pulseLooks.ts';
 import { valueReader } from './valueReader.ts';
-
-/** Where one stands to look. */
-export type Spot = 'field' | 'panel' | 'screen';
-
-/** Something that can be looked at with the target in one state: an indicator, or volts or ohms between two terminals. */
-export type Look = {
-  readonly id: string;
-  /** How the target is to stand; `any` where that changes nothing. */
-  readonly state: 'away' | 'present' | 'any';
-  readonly spot: Spot;
-  /** So long it takes where one stands, s. */
-  readonly seconds: number;
-  /** Ohms are measured on what is isolated and proven dead. */
-  readonly power: 'on' | 'off';
-} & (
-  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
-  /** Whether a load, a coil or a part that listens acts: by its name, and the element that tells. */
-  | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
-  /** Whether a part is set as its sheet says: by its id and tag. */
-  | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
-  /** Whether a device that talks answers. */
-  | { readonly kind: 'talks' }
-  /** The value in the program, in its unit. */
-  | { readonly kind: 'value'; readonly unit: string }
-  /** In the place of a wire that is opened for it. */
-  | { readonly kind: 'milliamps'; readonly red: string; readonly black: string; readonly wire: string }
-  | { readonly kind: 'volts' | 'ohms'; readonly red: string; readonly black: string }
-);
 
 const STATES = ['away', 'present'] as const;
 
@@ -56,14 +30,18 @@ const SECONDS = {
 } as const;
 
 /** Everything that can be looked at of a point. */
-export const looksOf = oncePer((analysis: Analysis): readonly Look[] => [
+export const looksOf = oncePer((analysis: Analysis): readonly Look[] =>
+  analysis.context.output.drivenBy === 'pulses' ? whilePulsing(steadyLooks(analysis)) : steadyLooks(analysis),
+);
+
+const steadyLooks = (analysis: Analysis): readonly Look[] => [
   ...(analysis.context.output.drivenBy === 'communication' ? talkLooks(analysis) : signalLooks(analysis)),
   ...actLooks(analysis),
   ...valueLooks(analysis),
   ...currentLooks(analysis),
   ...deadLooks(analysis),
   ...settingLooks(analysis),
-]);
+];
 
 /** The same look with the target away and with it present. */
 const inStates = (look: (state: (typeof STATES)[number]) => Look): Look[] => STATES.map(look);

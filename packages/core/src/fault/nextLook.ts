@@ -1,6 +1,7 @@
 import type { Dictionary } from './dictionary.ts';
 import type { Seen, Suspect } from './diagnose.ts';
-import type { Look, Spot } from './looks.ts';
+import { heldState } from './look.ts';
+import type { Look, Spot } from './look.ts';
 import { isReading, onScale } from './sight.ts';
 import type { Sight } from './sight.ts';
 
@@ -36,14 +37,15 @@ export const hereAfter = ({ looks }: Dictionary, seen: readonly Seen[]): Here =>
 /** Where one stands after looks. */
 export const hereFrom = (looks: readonly Look[]): Here =>
   looks.reduce<Here>(
-    (here, { spot, state, power }) => ({ spot, state: state === 'any' ? here.state : state, power }),
+    (here, { spot, state, power }) => ({ spot, state: heldState(state) ?? here.state, power }),
     {},
   );
 
 /** How long a look takes from where one stands, s. */
 export function secondsTo(here: Here, look: Look): number {
   const walk = here.spot !== undefined && here.spot !== look.spot ? WALK : 0;
-  const move = here.state !== undefined && look.state !== 'any' && here.state !== look.state ? MOVE : 0;
+  const held = heldState(look.state);
+  const move = here.state !== undefined && held !== undefined && here.state !== held ? MOVE : 0;
   return look.seconds + walk + move + switched(here.power, look.power);
 }
 

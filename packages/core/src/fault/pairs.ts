@@ -1,13 +1,15 @@
 import { nth, sure } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
+import type { FaultExperience } from '../model/index.ts';
 import { explains, likelihood, misread, untold } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
 import type { DictionaryRow } from './dictionary.ts';
 import { hereAfter, nextLooks } from './nextLook.ts';
 import { pointFaults } from './pointFaults.ts';
-import { knownOf, netsOf, WEIGHT } from './pointFault.ts';
-import type { Look } from './looks.ts';
+import { weigher } from './experience.ts';
+import { knownOf, netsOf } from './pointFault.ts';
+import type { Look } from './look.ts';
 import type { KnownFault, PointFault } from './pointFault.ts';
 import type { Sight } from './sight.ts';
 
@@ -37,9 +39,18 @@ const TOLD = 6;
 /**
  * Pairs of faults after what was seen: those of which one or the other explains most of it, solved with both in the
  * circuit. A look that they cannot explain counts as little as a misreading.
+ * @param experience what this job's record says of how often each sort is what is wrong.
  */
-export function faultPairs(analysis: Analysis, seen: readonly Seen[]): FoundPairs {
+export function faultPairs(
+  analysis: Analysis,
+  seen: readonly Seen[],
+  experience?: FaultExperience,
+): FoundPairs {
   const dictionary = dictionaryOf(analysis);
+  const before = weigher(
+    dictionary.rows.flatMap(({ fault }) => fault ?? []),
+    experience,
+  );
   const { rows, looks } = dictionary;
   const wrong = seen.map(({ look, is }) =>
     misread(
@@ -54,11 +65,9 @@ export function faultPairs(analysis: Analysis, seen: readonly Seen[]): FoundPair
       return sight ? product * likelihood(sight, is, wrong[i] ?? 1) : product;
     }, 1);
   const sought = seen.flatMap(({ look }) => looks[look] ?? []);
-  const weighed = candidates(analysis, rows, seen).flatMap(({ first, second }) => {
+  const weighed = candidates(analysis, rows, seen, before).flatMap(({ first, second }) => {
     const sights = sightsOfBoth(analysis, first, second, sought);
-    return sights
-      ? [{ first, second, weight: WEIGHT[first.likely] * WEIGHT[second.likely] * fits(sights) }]
-      : [];
+    return sights ? [{ first, second, weight: before(first) * before(second) * fits(sights) }] : [];
   });
   const all = weighed.reduce((sum, { weight }) => sum + weight, 0);
   const groups = alikeOnes(
@@ -91,6 +100,7 @@ function candidates(
   analysis: Analysis,
   rows: readonly DictionaryRow[],
   seen: readonly Seen[],
+  before: (fault: PointFault) => number,
 ): { readonly first: PointFault; readonly second: PointFault }[] {
   const made = new Map(pointFaults(analysis).map((fault) => [fault.id, fault]));
   const singles = rows.flatMap(({ fault, sights }) => {
@@ -110,7 +120,7 @@ function candidates(
         if (!inOrder(first, second)) return [];
         let told = 0;
         for (let k = 0; k < seen.length; k++) if (one[k] || other[k]) told += odd[k] ? 1.5 : 1;
-        return [{ first, second, told, likely: WEIGHT[first.likely] * WEIGHT[second.likely] }];
+        return [{ first, second, told, likely: before(first) * before(second) }];
       }),
     )
     .sort((a, b) => b.told - a.told || b.likely - a.likely)

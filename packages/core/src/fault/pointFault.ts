@@ -1,7 +1,7 @@
 import type { Analysis } from '../analysis/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
-import type { FaultSort } from '../model/index.ts';
+import type { FaultSort, Often } from '../model/index.ts';
 
 /** Ohms of a joint that is corroded or hardly holds, and of a contact that is burnt. */
 export const BAD_JOINT = 4700;
@@ -13,7 +13,7 @@ export type FaultPlace =
   | { readonly in: 'program' };
 
 /** How likely something is beside other things, before anything was seen. */
-export type Likelihood = 'often' | 'usual' | 'seldom';
+export type Likelihood = Often;
 
 export const WEIGHT: Readonly<Record<Likelihood, number>> = { often: 4, usual: 2, seldom: 1 };
 

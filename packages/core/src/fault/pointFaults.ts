@@ -67,6 +67,7 @@ function partFaults(analysis: Analysis): PointFault[] {
   const { context, present } = analysis;
   if (context.output.drivenBy === 'value') return valueFaults(analysis);
   if (context.output.drivenBy === 'communication') return talkFaults(analysis);
+  if (context.output.drivenBy === 'pulses') return pulseFaults(analysis);
   if (context.output.drivenBy === 'command') return commandFaults(analysis);
   const { device, output } = context;
   const place = { in: 'part', id: device.id } as const;
@@ -122,6 +123,19 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
       leaves: ({ present }) => ({ away: present, present }),
     },
   ];
+}
+
+/** Of pulses: none comes, whichever level it stands at. */
+function pulseFaults({ context: { device } }: Analysis): PointFault[] {
+  const still = (high: boolean): PointFault => ({
+    id: `pulses ${high ? 'high' : 'low'}`,
+    what: say('fault.pulses-none', { device: device.tag, high }),
+    place: { in: 'part', id: device.id },
+    sort: 'target',
+    likely: high ? 'usual' : 'often',
+    leaves: ({ away, present }) => (high ? { away: present, present } : { away, present: away }),
+  });
+  return [still(false), still(true)];
 }
 
 /** Of a device that talks: either end is silent, or the two do not agree on how. */

@@ -75,13 +75,14 @@ test('the list of faults is the one that codes of today are made from', () => {
   // Another list hides something else under the same code: with it goes a row of letters more, then what stands here.
   const ids = Object.entries(FAMILIES).flatMap(([name, make]) => {
     const { points } = make();
-    return pointFaults(analyse(new JobIndex(make()), nth(points, 0).id, 'nominal')).map(
-      ({ id, sort }) => `${name} ${sort} ${id}`,
-    );
+    const analysis = analyse(new JobIndex(make()), nth(points, 0).id, 'nominal');
+    // In pulses nothing is hidden.
+    if (analysis.context.output.drivenBy === 'pulses') return [];
+    return pointFaults(analysis).map(({ id, sort }) => `${name} ${sort} ${id}`);
   });
   let sum = 0;
   for (const sign of ids.join('\n')) sum = (sum * 131 + sign.charCodeAt(0)) % 1_000_003;
-  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1457, 167356]);
+  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1358, 772504]);
 });
 
 test('of what is commanded and of what talks something is hidden too, and what is looked at shows it', () => {

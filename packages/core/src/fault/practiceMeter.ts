@@ -8,7 +8,7 @@ import { spentOn } from './acts.ts';
 import type { Act } from './acts.ts';
 import { sightsOf } from './dictionary.ts';
 import type { Dictionary } from './dictionary.ts';
-import type { Look } from './looks.ts';
+import type { Look } from './look.ts';
 import { hereFrom, secondsTo } from './nextLook.ts';
 import type { Round } from './practiceRound.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';

@@ -4,6 +4,7 @@ import { said } from '../../test/said.ts';
 import { say } from '../messages/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { sure } from '../lists/index.ts';
+import type { FaultSort, Often } from '../model/index.ts';
 import { groupsOf, suspects } from './diagnose.ts';
 import { dictionaryOf } from './dictionary.ts';
 import { analyse } from '../analysis/index.ts';
@@ -64,9 +65,20 @@ test('two points on one card share its supply, its common and itself', () => {
 test('what was mended before counts for what is broken now', () => {
   const job = withPoint(inputs(), { typeId: 'inductive-3w', output: 'pnp' });
   const groups = groupsOf(dictionaryOf(analyse(new JobIndex(job), 'px-1')));
-  const shareOf = (counts?: Parameters<typeof suspects>[2]) =>
-    suspects(groups, [], counts)
+  const shareOf = (experience?: Parameters<typeof suspects>[2]) =>
+    suspects(groups, [], experience)
       .filter(({ rows }) => rows.some(({ fault }) => fault?.sort === 'wire-weak'))
       .reduce((sum, { share }) => sum + share, 0);
-  expect(shareOf(new Map([['wire-weak', 20]]))).toBeGreaterThan(shareOf() + 0.3);
+  const mended = new Map([['wire-weak', 20]] as const);
+  expect(shareOf({ mended, rated: new Map() })).toBeGreaterThan(shareOf() + 0.3);
+  // What somebody said of it counts at once, and less the more was mended since.
+  const said = (often: Often, counted = new Map<FaultSort, number>()) =>
+    shareOf({
+      mended: counted,
+      rated: new Map([['wire-weak', { often, by: 'JT', at: '2026-10-01T08:00:00.000Z' }]]),
+    });
+  expect(said('often')).toBeGreaterThan(1.5 * shareOf());
+  expect(said('usual')).toBeCloseTo(shareOf(), 12);
+  expect(said('seldom')).toBeLessThan(0.5 * shareOf());
+  expect(said('seldom', mended)).toBeGreaterThan(shareOf());
 });

@@ -8,7 +8,7 @@ import type { FaultBody, JobContent } from '../model/index.ts';
 import { JobProblem, openFaults } from '../model/index.ts';
 import { aboutPoint, changedParts } from '../network/index.ts';
 import { applyChange } from './changes.ts';
-import { faultCases, mendedCounts, openCase } from './faultCases.ts';
+import { faultCases, faultExperience, openCase } from './faultCases.ts';
 import { JobIndex } from './jobIndex.ts';
 import { presentValues } from './presentValues.ts';
 
@@ -63,7 +63,7 @@ test('a fault is open until it is mended, and what is handed over is what counts
   const done = told(handed, 'f3', mended('f1'));
   expect(openCase(done, 'px-1')).toBeUndefined();
   expect([JOB, first, handed, done].map(({ faults }) => openFaults(faults))).toEqual([0, 1, 1, 0]);
-  expect(mendedCounts(done)).toEqual(new Map([['wire-open', 1]]));
+  expect(faultExperience(done).mended).toEqual(new Map([['wire-open', 1]]));
 });
 
 test('the same fault that comes back is told; another is not', () => {
@@ -118,4 +118,17 @@ test('nothing is known of the settings of a part that was put in for another, un
   const swapped = report(report(before, 'f1', opened), 'f2', mended('f1', { swapped: 'ft-1-b' }));
   expect(known(swapped)).toBeUndefined();
   expect(known(left(swapped, 'e2', '2'))).toBe('2');
+});
+
+test('of what is said of how often a sort is what is wrong the last word holds, and no fault is opened or ended by it', () => {
+  const open = told(JOB, 'f1', opened);
+  const often = told(open, 'f2', { kind: 'rated', sort: 'wire-weak', often: 'often' });
+  const seldom = told(often, 'f3', { kind: 'rated', sort: 'wire-weak', often: 'seldom' });
+  expect(faultExperience(open).rated.size).toBe(0);
+  expect(faultExperience(often).rated.get('wire-weak')).toMatchObject({ often: 'often', by: 'JT' });
+  expect([...faultExperience(seldom).rated].map(([sort, { often }]) => [sort, often])).toEqual([
+    ['wire-weak', 'seldom'],
+  ]);
+  expect([seldom.faults.length, openFaults(seldom.faults), faultCases(seldom).length]).toEqual([3, 1, 1]);
+  expect(openCase(seldom, 'px-1')?.id).toBe('f1');
 });

@@ -1,5 +1,12 @@
 import { oncePer } from '../lists/index.ts';
-import type { FaultBody, FaultRecord, FaultSort, JobContent } from '../model/index.ts';
+import type {
+  FaultBody,
+  FaultExperience,
+  FaultRecord,
+  FaultSort,
+  JobContent,
+  Rated,
+} from '../model/index.ts';
 
 type Mended = Extract<FaultBody, { kind: 'mended' }>;
 type Looks = Extract<FaultBody, { kind: 'opened' }>['seen'];
@@ -31,6 +38,7 @@ const casesOf = oncePer((faults: JobContent['faults']): readonly FaultCase[] => 
       cases.set(id, { id, pointId, symptom, opened, seen, handed: undefined, mended: undefined, before: [] });
       continue;
     }
+    if (body.kind === 'rated') continue;
     const own = cases.get(body.of);
     if (!own) continue;
     if (body.kind === 'seen')
@@ -51,10 +59,12 @@ const casesOf = oncePer((faults: JobContent['faults']): readonly FaultCase[] => 
 export const openCase = (job: Pick<JobContent, 'faults'>, pointId: string): FaultCase | undefined =>
   faultCases(job).findLast((one) => one.pointId === pointId && !one.mended);
 
-/** How often each sort of fault was mended in a job. */
-export function mendedCounts({ faults }: Pick<JobContent, 'faults'>): ReadonlyMap<FaultSort, number> {
-  const counts = new Map<FaultSort, number>();
-  for (const { body } of faults)
-    if (body.kind === 'mended') counts.set(body.sort, (counts.get(body.sort) ?? 0) + 1);
-  return counts;
+/** What a job's own record says of how often each sort of fault is what is wrong. */
+export function faultExperience({ faults }: Pick<JobContent, 'faults'>): FaultExperience {
+  const mended = new Map<FaultSort, number>();
+  const rated = new Map<FaultSort, Rated>();
+  for (const { body, by, at } of faults)
+    if (body.kind === 'mended') mended.set(body.sort, (mended.get(body.sort) ?? 0) + 1);
+    else if (body.kind === 'rated') rated.set(body.sort, { often: body.often, by, at });
+  return { mended, rated };
 }

@@ -9,6 +9,7 @@ export function checkFaults({ faults }: JobContent): Problem[] {
       open.set(id, pointId);
       return [];
     }
+    if (body.kind === 'rated') return [];
     const path = `faults[${i}].body.of`;
     if (open.get(body.of) !== pointId) return [{ path, message: say('job.fault-not-open', { of: body.of }) }];
     if (body.kind === 'mended') open.delete(body.of);

@@ -3,7 +3,7 @@ export { ownWires, planDifferences, printedAt, refText, terminalName } from './a
 export { Change, NOBODY, partsOf } from './changeSchema.ts';
 export type { Actor, SingleChange } from './changeSchema.ts';
 export { applyChange, applyHistory } from './changes.ts';
-export { faultCases, mendedCounts, openCase } from './faultCases.ts';
+export { faultCases, faultExperience, openCase } from './faultCases.ts';
 export type { FaultCase } from './faultCases.ts';
 export { feedersOf, minusOf, plusOf } from './feeders.ts';
 export { canBeStopped, checkIntegrity } from './integrity.ts';

@@ -85,6 +85,8 @@ export const EVENT = {
     `${tag}: fault handed over with ${looks} looks`,
   'event.fault-mended': ({ tag, what, done }: { tag: string; what: string; done: string }) =>
     `${tag} mended. It was: ${what}. Done: ${done}`,
+  'event.fault-rated': ({ tag, sort, often }: { tag: string; sort: string; often: string }) =>
+    `${tag}: how often in this job, ${sort}: ${often}`,
   'event.no-table': ({ tag }: { tag: string }) => `${tag}: no table in force`,
   'event.table': ({ tag, table }: { tag: string; table: string }) => `${tag}: ${table} table in force`,
   'event.transmitter': ({

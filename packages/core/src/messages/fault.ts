@@ -22,6 +22,12 @@ export const FAULT = {
     `${device} is another kind than planned, or set so: ${[kind, logic].filter(Boolean).join(', ')}`,
   'fault.look-led': ({ item }: { item: string }) => `LED of ${item}`,
   'fault.look-bit': ({ address }: { address: string }) => `${address} in the program`,
+  'fault.look-counts': ({ tag }: { tag: string }) => `Count of ${tag} in the program`,
+  'fault.look-pulses': 'While pulses should come',
+  'fault.pulses-none': ({ device, high }: { device: string; high: boolean }) =>
+    high
+      ? `${device} stands as at a pulse: nothing moves it on, or it is worn out`
+      : `${device} gives no pulses: nothing moves it, or it is worn out`,
   'fault.look-volts': ({ red, black }: { red: string; black: string }) =>
     `Volts, red lead on ${red}, black on ${black}`,
   'fault.look-ohms': ({ from, to }: { from: string; to: string }) => `Ohms between ${from} and ${to}`,

@@ -20,6 +20,9 @@ const FAULT_SORTS = [
   'part',
 ] as const;
 
+/** How often a sort of fault is what is wrong here. */
+const OFTEN = ['seldom', 'usual', 'often'] as const;
+
 /** What was seen while it was looked for, by the id of the look: an indicator, or what a meter read. */
 const SeenLooks = z
   .array(z.strictObject({ id: z.string().min(1).max(200), is: z.union([Quantity, z.boolean()]) }))
@@ -54,6 +57,8 @@ export const FaultBody = z.discriminatedUnion('kind', [
     /** A part that was put in for another: nothing is set in it yet. */
     swapped: Id.optional(),
   }),
+  /** How often a sort of fault is what is wrong in this plant, as somebody judged it there; the last word holds. */
+  z.strictObject({ kind: z.literal('rated'), sort: z.enum(FAULT_SORTS), often: z.enum(OFTEN) }),
 ]);
 
 export const FaultRecord = z.strictObject({
@@ -65,5 +70,15 @@ export const FaultRecord = z.strictObject({
 });
 
 export type FaultSort = (typeof FAULT_SORTS)[number];
+export type Often = (typeof OFTEN)[number];
 export type FaultBody = z.infer<typeof FaultBody>;
 export type FaultRecord = z.infer<typeof FaultRecord>;
+
+/** How often a sort of fault is what is wrong, as somebody judged it. */
+export type Rated = Pick<FaultRecord, 'by' | 'at'> & { readonly often: Often };
+
+/** What is known of how often each sort of fault is what is wrong: how often it was mended, and what was said of it. */
+export interface FaultExperience {
+  readonly mended: ReadonlyMap<FaultSort, number>;
+  readonly rated: ReadonlyMap<FaultSort, Rated>;
+}

@@ -53,7 +53,7 @@ export type { ColourRegion, WireColour } from './job.ts';
 export { FaultBody, FaultRecord } from './fault.ts';
 export { openFaults } from './openFaults.ts';
 export { Photo, PhotoSubject, MAX_PHOTO_BYTES, MAX_PHOTO_SIDE, MAX_PHOTOS_BYTES } from './photo.ts';
-export type { FaultSort } from './fault.ts';
+export type { FaultExperience, FaultSort, Often, Rated } from './fault.ts';
 export { keptPhotos } from './keptPhotos.ts';
 export { LOGICS, OUTPUT_KINDS } from './outputNames.ts';
 export { JobProblem, problemsOfIssues, problemText, refuse, unlessRefused } from './problem.ts';
