@@ -1,5 +1,5 @@
 import { actOf, looksOf, lookText, railsOf } from '@keypost/core/fault';
-import type { Act } from '@keypost/core/fault';
+import type { HowHeld } from '@keypost/core/fault';
 import { refText } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
 import { useState } from 'react';
@@ -14,22 +14,30 @@ import type { Play } from './useRound';
 
 /** What can be done in a round: the target, the power, what is seen, and the meter. */
 export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
-  const [state, setState] = useState<Act['state']>('away');
+  const { away, present, context } = point.analysis;
+  const isPulsing = context.output.drivenBy === 'pulses';
+  const [state, setState] = useState<HowHeld>(isPulsing ? 'pulses' : 'away');
   const [power, setPower] = useState<'on' | 'off'>('on');
-  const { away, present } = point.analysis;
   return (
     <>
       <Card title="How it stands">
         <Row first className="gap-3">
-          <RadioGroup
-            label="Target or value"
-            value={state}
-            options={[
-              { value: 'away', label: textOf(away.situation.words) },
-              { value: 'present', label: textOf(present.situation.words) },
-            ]}
-            onChange={setState}
-          />
+          {isPulsing ? (
+            <Text as="small">
+              Pulses should come all the time. Nobody can hold one still: look for a while, and expect a meter
+              to wander from one level to the other.
+            </Text>
+          ) : (
+            <RadioGroup
+              label="Target or value"
+              value={state}
+              options={[
+                { value: 'away', label: textOf(away.situation.words) },
+                { value: 'present', label: textOf(present.situation.words) },
+              ]}
+              onChange={setState}
+            />
+          )}
           <RadioGroup
             label="Power"
             value={power}
@@ -48,7 +56,7 @@ export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
 }
 
 /** What is seen without a meter. */
-function Looks({ point: { analysis }, play, state }: { point: OpenPoint; play: Play; state: Act['state'] }) {
+function Looks({ point: { analysis }, play, state }: { point: OpenPoint; play: Play; state: HowHeld }) {
   const looks = looksOf(analysis).filter(
     (look) => !('red' in look) && (look.state === 'any' || look.state === state),
   );
@@ -75,7 +83,7 @@ function Meter({
 }: {
   point: OpenPoint;
   play: Play;
-  state: Act['state'];
+  state: HowHeld;
   power: 'on' | 'off';
 }) {
   const { scope } = analysis.context;

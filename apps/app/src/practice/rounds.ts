@@ -5,7 +5,7 @@ import type { Level } from '@keypost/core/fault';
 import type { FaultSort, JobContent, Point } from '@keypost/core/model';
 import { contextOf } from '@keypost/core/network';
 
-/** Points in which something can be hidden: those that switch an input or a load, values, and what talks or is commanded. */
+/** Points in which something can be hidden: all but those that guard people, where their parts are wired to something. */
 export const searchable = oncePer((content: JobContent): Point[] => {
   const index = new JobIndex(content);
   return content.points.filter(({ id }) => {
@@ -16,6 +16,8 @@ export const searchable = oncePer((content: JobContent): Point[] => {
         return on === 'digital' || helpers.length > 0;
       case 'value':
         return on === 'analog';
+      case 'pulses':
+        return on === 'digital';
       case 'command':
       case 'communication':
         return on !== undefined;

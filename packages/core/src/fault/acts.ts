@@ -3,11 +3,12 @@ import type { Analysis } from '../analysis/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Dictionary } from './dictionary.ts';
 import { heldState } from './look.ts';
-import type { Look } from './look.ts';
+import type { HowHeld, Look } from './look.ts';
 
 /** What somebody does in a round: something that is looked at, or a meter that is put on. */
-export type Act = { readonly state: 'away' | 'present' } & (
-  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' | 'talks' }
+export type Act = { readonly state: HowHeld } & (
+  | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' | 'talks' | 'counts' }
+  | { readonly kind: 'flickers'; readonly lamp: 'sensorLed' | 'inputLed' }
   | { readonly kind: 'value' }
   | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
   | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
@@ -40,18 +41,19 @@ export function lookOfAct(
     (look) =>
       look.kind === act.kind &&
       fits(look) &&
+      (!('lamp' in act) || ('lamp' in look && look.lamp === act.lamp)) &&
       (!('element' in act) || ('element' in look && look.element === act.element)) &&
       (!('part' in act) || ('part' in look && look.part === act.part)),
   );
   return at < 0 ? undefined : { at, turned: false };
 }
 
-/** The act that a look is. @throws Error for a look at pulses: no round is about them. */
+/** The act that a look is. */
 export function actOf(look: Look): Act {
-  const state = heldState(look.state) ?? 'away';
+  const state = look.state === 'any' ? 'away' : look.state;
   if ('element' in look) return { kind: look.kind, element: look.element, label: look.label, state };
   if ('part' in look) return { kind: look.kind, part: look.part, label: look.label, state };
-  if (look.kind === 'counts' || look.kind === 'flickers') throw new Error('No round is about pulses.');
+  if ('lamp' in look) return { kind: look.kind, lamp: look.lamp, state };
   if (!('red' in look)) return { kind: look.kind, state };
   const { red, black, power } = look;
   return { kind: look.kind === 'milliamps' ? 'amps' : look.kind, red, black, state, power };

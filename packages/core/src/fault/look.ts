@@ -1,11 +1,14 @@
 /** Where one stands to look. */
 export type Spot = 'field' | 'panel' | 'screen';
 
+/** How the target is held: away, present, or not at all, while pulses come. */
+export type HowHeld = 'away' | 'present' | 'pulses';
+
 /** Something that can be looked at with the target in one state: an indicator, or volts or ohms between two terminals. */
 export type Look = {
   readonly id: string;
-  /** How the target is to stand; `any` where that changes nothing, `pulses` while they come. */
-  readonly state: 'away' | 'present' | 'any' | 'pulses';
+  /** How the target is to stand; `any` where that changes nothing. */
+  readonly state: HowHeld | 'any';
   readonly spot: Spot;
   /** So long it takes where one stands, s. */
   readonly seconds: number;

@@ -34,7 +34,12 @@ export const looksOf = oncePer((analysis: Analysis): readonly Look[] =>
   analysis.context.output.drivenBy === 'pulses' ? whilePulsing(steadyLooks(analysis)) : steadyLooks(analysis),
 );
 
+/** Each once: a pair of terminals may stand in the way of a signal and be the ends of a load as well. */
 const steadyLooks = (analysis: Analysis): readonly Look[] => [
+  ...new Map(everyLook(analysis).map((look) => [look.id, look])).values(),
+];
+
+const everyLook = (analysis: Analysis): readonly Look[] => [
   ...(analysis.context.output.drivenBy === 'communication' ? talkLooks(analysis) : signalLooks(analysis)),
   ...actLooks(analysis),
   ...valueLooks(analysis),

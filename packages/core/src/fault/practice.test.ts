@@ -1,17 +1,17 @@
 import fc from 'fast-check';
-import { FAMILIES, fieldbusJob, inputs, outputJob, relayJob } from '../../test/families.ts';
+import { FAMILIES, fieldbusJob, inputs, outputJob, pulseJob, relayJob } from '../../test/families.ts';
 import { withPoint } from '../../test/jobs.ts';
 import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { nth, sure } from '../lists/index.ts';
 import { goodOrder, toldBy } from './debrief.ts';
-import { dictionaryOf } from './dictionary.ts';
+import { dictionaryOf, hasDictionary } from './dictionary.ts';
 import { codeOfRound, HIDDEN_SORTS, LEVELS, roundOfCode } from './practiceCode.ts';
 import type { Level, RoundKey } from './practiceCode.ts';
 import { pointFaults } from './pointFaults.ts';
 import { act, secondsOfActs } from './practiceMeter.ts';
-import { actOf } from './acts.ts';
+import { actOf, lookOfAct } from './acts.ts';
 import type { Act } from './acts.ts';
 import { isFound, makeRound } from './practiceRound.ts';
 import type { Round } from './practiceRound.ts';
@@ -76,13 +76,11 @@ test('the list of faults is the one that codes of today are made from', () => {
   const ids = Object.entries(FAMILIES).flatMap(([name, make]) => {
     const { points } = make();
     const analysis = analyse(new JobIndex(make()), nth(points, 0).id, 'nominal');
-    // In pulses nothing is hidden.
-    if (analysis.context.output.drivenBy === 'pulses') return [];
     return pointFaults(analysis).map(({ id, sort }) => `${name} ${sort} ${id}`);
   });
   let sum = 0;
   for (const sign of ids.join('\n')) sum = (sum * 131 + sign.charCodeAt(0)) % 1_000_003;
-  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1358, 772504]);
+  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1455, 740603]);
 });
 
 test('of what is commanded and of what talks something is hidden too, and what is looked at shows it', () => {
@@ -106,6 +104,53 @@ test('of what is commanded and of what talks something is hidden too, and what i
     expect(seen.filter((is) => is.every((one) => !one)).length).toBeGreaterThan(3);
     expect(new Set(seen.map((is) => is.join())).size).toBeGreaterThan(1);
   }
+});
+
+test('an act is told from its look and back, whatever is looked at', () => {
+  for (const make of Object.values(FAMILIES)) {
+    const own = analyse(new JobIndex(make()), nth(make().points, 0).id, 'nominal');
+    if (!hasDictionary(own)) continue;
+    const words = dictionaryOf(own);
+    expect(words.looks.map((look) => lookOfAct(words, actOf(look)))).toEqual(
+      words.looks.map((_, at) => ({ at, turned: false })),
+    );
+  }
+});
+
+describe('of what counts something is hidden too', () => {
+  const job = pulseJob('2200');
+  const own = analyse(new JobIndex(job), nth(job.points, 0).id, 'nominal');
+  const words = dictionaryOf(own);
+  const hidden = (seed: number): Round => sure(makeRound(own, words, key('usual', seed)));
+  const sees = (of: Round, doing: Act): boolean | number => {
+    const out = act(own, words, of, doing, 9);
+    if (out.kind === 'over') throw new Error(said(out.why));
+    return out.is;
+  };
+
+  test('a good order ends at it, by lamps that flicker, a count and a meter that wanders', () => {
+    const rounds = Array.from({ length: 30 }, (_, seed) => hidden(seed));
+    const ends = rounds.map((of) => {
+      const last = goodOrder(words, (doing) => sees(of, doing)).steps.at(-1);
+      return last?.likeliest.rows.some(({ fault }) => fault?.id === nth(of.faults, 0).id) ?? false;
+    });
+    expect(ends.filter((found) => found).length).toBeGreaterThan(26);
+    const looks = words.looks.filter(({ kind }) => kind === 'counts' || kind === 'flickers');
+    expect(looks.length).toBeGreaterThan(1);
+    const seen = rounds.map((of) => looks.map((look) => sees(of, actOf(look))).join());
+    expect(new Set(seen).size).toBeGreaterThan(1);
+  });
+
+  test('what harms at one of its levels ends the round, though at the other it would not', () => {
+    const atInput = actOf(sure(words.looks.find(({ id }) => /^volts \S+:C1 /.test(id))));
+    const levelsOf = (of: Round): number[] =>
+      (['away', 'present'] as const).map((state) => Math.abs(Number(sees(of, { ...atInput, state }))));
+    const span = (of: Round): number => Math.max(...levelsOf(of)) - Math.min(...levelsOf(of));
+    const of = sure(Array.from({ length: 40 }, (_, seed) => hidden(seed)).find((one) => span(one) > 5));
+    const [low, high] = [Math.min(...levelsOf(of)), Math.max(...levelsOf(of))];
+    const judged = (harmless: number) => act(own, { harmless }, of, atInput, 9).kind;
+    expect([judged((low + high) / 2), judged(high * 1.1)]).toEqual(['over', 'seen']);
+  });
 });
 
 describe('what a round hides', () => {

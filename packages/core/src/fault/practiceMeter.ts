@@ -44,20 +44,28 @@ export function act(
     return { kind: 'seen', is: see(look) };
   }
   const { red, black, power } = doing;
-  const volts = Number(see({ ...base, kind: 'volts', red, black }));
+  const levels = doing.state === 'pulses' ? (['away', 'present'] as const) : [doing.state];
+  const volts = levels.map((state) => Number(see({ ...base, kind: 'volts', red, black, state })));
+  const most = Math.max(...volts.map(Math.abs));
   if (power === 'on') {
-    if (Math.abs(volts) > dictionary.harmless)
-      return { kind: 'over', why: say('practice.mains', { volts: Math.round(Math.abs(volts)) }) };
-    if (doing.kind === 'ohms' && Math.abs(volts) > LIVE)
-      return { kind: 'over', why: say('practice.ohms-live') };
+    if (most > dictionary.harmless)
+      return { kind: 'over', why: say('practice.mains', { volts: Math.round(most) }) };
+    if (doing.kind === 'ohms' && most > LIVE) return { kind: 'over', why: say('practice.ohms-live') };
   }
   if (doing.kind === 'amps') {
-    const amps = power === 'on' ? ampsBetween(round.nets[doing.state], red, black) : 0;
-    return Math.abs(amps) > FUSE ? { kind: 'over', why: say('practice.fuse') } : { kind: 'seen', is: amps };
+    const amps = power === 'on' ? levels.map((state) => ampsBetween(round.nets[state], red, black)) : [0];
+    if (Math.max(...amps.map(Math.abs)) > FUSE) return { kind: 'over', why: say('practice.fuse') };
+    return { kind: 'seen', is: wandering(amps, noise) };
   }
   if (round.slip === before) return { kind: 'seen', is: doing.kind === 'ohms' ? NOTHING_CONDUCTS : 0 };
-  if (doing.kind === 'volts') return { kind: 'seen', is: power === 'on' ? volts : 0 };
+  if (doing.kind === 'volts') return { kind: 'seen', is: power === 'on' ? wandering(volts, noise) : 0 };
   return { kind: 'seen', is: see({ ...base, kind: 'ohms', red, black }) };
+}
+
+/** While pulses come a meter shows anything from one level to the other. */
+function wandering(levels: readonly number[], noise: () => number): number {
+  const [low, high] = [Math.min(...levels), Math.max(...levels)];
+  return low === high ? low : low + noise() * (high - low);
 }
 
 /** What flows through a meter of 1 Ω from one node to another, A; between the ends of a wire it takes the wire's place. */
