@@ -1,4 +1,4 @@
-import { nth } from '@keypost/core/lists';
+import { nth, sure } from '@keypost/core/lists';
 import type { LoopView } from '@keypost/core/presentation';
 import { bodies, fixedTexts } from './fixedMarks';
 import { boxOf } from './lettering';
@@ -59,7 +59,7 @@ export function writeBeside({ view, shows, rails, placed, wires, width }: Unwrit
   const labels = wires.map((wire) => writer.add(labelChoices(wire)));
   const arrows = wires.map((wire) => writer.add(arrowChoices(wire)));
   const covered = writer.settle();
-  const at = <T>(item: Item<T>): T | undefined => item.choices.places[item.at];
+  const at = <T>(item: Item<T>): T | undefined => item.choices.placeAt(item.at);
   return {
     covered,
     texts: [...fixed, ...[...names, ...captions].flatMap((item) => at<Letters>(item) ?? [])],
@@ -86,14 +86,30 @@ const linesAlong = (points: readonly Spot[]): Box[] =>
 
 interface Item<T> {
   readonly choices: Choices<T>;
+  /** What each place takes and costs whatever else is written, once it was asked for. */
+  readonly prices: (Price | undefined)[];
   at: number;
   /** What it takes where it stands; nothing before it stands anywhere. */
   room: readonly Box[];
 }
 
+/** What a place takes, and what it costs before anything else stands there. */
+interface Price {
+  readonly room: readonly Box[];
+  readonly covered: number;
+  readonly lines: number;
+  readonly later: number;
+  readonly beyond: number;
+}
+
+/** What a place costs where it covers so much. Nothing of it is ever less than nothing. */
+const costOf = ({ lines, later, beyond }: Price, covered: number): number =>
+  10 * covered + lines + later + beyond;
+
 /** What a place costs beside what it covers: a line behind it, a place less good. */
 const LINE = 0.35;
 const LATER = 0.4;
+const laterCost = (at: number): number => LATER * Math.min(at, 40);
 /** Nothing moves more often than so many times. */
 const ROUNDS = 4;
 /** What leaves the sheet is covered by its edge. */
@@ -116,15 +132,15 @@ class Writer {
   }
 
   add = <T>(choices: Choices<T>): Item<T> => {
-    const item: Item<T> = { choices, at: 0, room: [] };
+    const item: Item<T> = { choices, prices: [], at: 0, room: [] };
     this.items.push(item as unknown as Item<never>);
     return item;
   };
 
   /** Finds a place for each. @returns by how much they cover something all together. */
   settle(): number {
-    const open = this.items.filter(({ choices }) => choices.places.length > 0);
-    const byChoice = [...open].sort((a, b) => a.choices.places.length - b.choices.places.length);
+    const open = this.items.filter(({ choices }) => choices.count > 0);
+    const byChoice = [...open].sort((a, b) => a.choices.count - b.choices.count);
     for (const item of byChoice) this.move(item);
     for (let round = 0; round < ROUNDS; round++) {
       const moved = byChoice.filter((item) => this.covers(item.room, item) > 0 && this.move(item));
@@ -135,18 +151,42 @@ class Writer {
 
   /** Puts one where it costs least. @returns whether it stands elsewhere now. */
   private move(item: Item<never>): boolean {
-    const { places, roomOf } = item.choices;
     let best = { at: item.at, cost: Infinity, room: item.room };
-    for (const [at, place] of places.entries()) {
-      const room = roomOf(place);
-      const cost =
-        this.covers(room, item) + LINE * sum(room, this.lines) + LATER * Math.min(at, 40) + this.beyond(room);
-      if (cost < best.cost) best = { at, cost, room };
+    for (let at = 0; at < item.choices.count; at++) {
+      // Whatever comes later is no better.
+      if (laterCost(at) >= best.cost) break;
+      const price = (item.prices[at] ??= this.priceOf(item, at));
+      const cost = this.costBelow(best.cost, price, item);
+      if (cost < best.cost) best = { at, cost, room: price.room };
     }
     const moved = best.at !== item.at || item.room.length === 0;
     item.at = best.at;
     item.room = best.room;
     return moved;
+  }
+
+  private priceOf({ choices }: Item<never>, at: number): Price {
+    const room = choices.roomOf(sure(choices.placeAt(at)));
+    return {
+      room,
+      covered: sum(room, this.standing),
+      lines: LINE * sum(room, this.lines),
+      later: laterCost(at),
+      beyond: this.beyond(room),
+    };
+  }
+
+  /** What a place costs, or anything not below a limit where that is passed on the way. */
+  private costBelow(limit: number, price: Price, own: Item<never>): number {
+    let { covered } = price;
+    let cost = costOf(price, covered);
+    for (const other of this.items) {
+      if (cost >= limit) return cost;
+      if (other === own) continue;
+      covered += sum(price.room, other.room);
+      cost = costOf(price, covered);
+    }
+    return cost;
   }
 
   private covers(room: readonly Box[], own: Item<never>): number {

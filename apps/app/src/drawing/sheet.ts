@@ -140,6 +140,8 @@ export type Shows = 'names' | 'volts';
 
 /** One thing to be written, wherever it has room: its places, the best first, and the room that each takes. */
 export interface Choices<T> {
-  readonly places: readonly T[];
+  readonly count: number;
+  /** Made when it is looked at: most places never are. */
+  readonly placeAt: (at: number) => T | undefined;
   readonly roomOf: (place: T) => readonly Box[];
 }

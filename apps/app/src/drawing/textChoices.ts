@@ -9,7 +9,13 @@ function wordChoices(
   places: readonly (readonly [x: number, y: number, anchor: Anchor])[],
 ): Choices<Letters> {
   return {
-    places: places.map(([x, y, anchor]) => ({ ...word, x, y, anchor })),
+    count: places.length,
+    placeAt: (i) => {
+      const [x, y, anchor] = places[i] ?? [];
+      return x === undefined || y === undefined || anchor === undefined
+        ? undefined
+        : { ...word, x, y, anchor };
+    },
     roomOf: (place) => [boxOf(place)],
   };
 }

@@ -13,6 +13,19 @@ export interface WireLabel {
 /** Where along a piece of a wire something may stand, the best first. */
 const SHARES = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.12, 0.88];
 
+/** Of a level piece: letters above it and number below, closer and, beside an arrowhead, further; else both on one side. */
+const LEVELS = [
+  [-9, 18],
+  [-16, 25],
+  [-20, -9],
+  [18, 29],
+  [-27, -16],
+  [25, 36],
+] as const;
+/** Of an upright piece: both on it, on a small ground, or so far beside it. */
+const BESIDE = ['on', -8, 8, -12, 12] as const;
+type Way = (typeof LEVELS | typeof BESIDE)[number];
+
 type Piece = readonly [Spot, Spot];
 
 const length = ([a, b]: Piece): number => Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
@@ -33,14 +46,16 @@ const piecesOf = (points: readonly Spot[]): Piece[] =>
 export function labelChoices({ wire, points }: RoutedWire): Choices<WireLabel> {
   const pieces = piecesOf(points);
   const label = labelOf(wire);
+  const spots = pieces.flatMap((piece) => {
+    const ways = isUpright(piece) ? BESIDE : LEVELS;
+    return SHARES.flatMap((share) => ways.map((way) => ({ piece, share, way })));
+  });
   return {
-    places: pieces.flatMap((piece) =>
-      SHARES.flatMap((share) => {
-        const at = along(piece, share);
-        if (!isUpright(piece)) return label.level(at);
-        return [label.on(at), ...[-8, 8, -12, 12].map((off) => label.beside(at, off))];
-      }),
-    ),
+    count: spots.length,
+    placeAt: (i) => {
+      const spot = spots[i];
+      return spot && label(along(spot.piece, spot.share), spot.way);
+    },
     roomOf: ({ letters, ground }) => (ground ? [ground] : letters.map(boxOf)),
   };
 }
@@ -54,33 +69,20 @@ function labelOf({ id, colour, number }: RoutedWire['wire']) {
     { ...colours, x, y: at.y - 3, size: 12, anchor },
     { ...numbers, x, y: at.y + 11, size: 11, anchor },
   ];
-  return {
-    /** Letters above the wire and number below, closer and, beside an arrowhead, further; else both on one side. */
-    level: ({ x, y }: Spot): WireLabel[] =>
-      (
-        [
-          [-9, 18],
-          [-16, 25],
-          [-20, -9],
-          [18, 29],
-          [-27, -16],
-          [25, 36],
-        ] as const
-      ).map(([up, down]) => ({
-        letters: [
-          { ...colours, x, y: y + up, size: 14, anchor: 'middle' },
-          { ...numbers, x, y: y + down, size: 12, anchor: 'middle' },
-        ],
-      })),
-    /** Both on the upright wire, on a small ground. */
-    on: (at: Spot): WireLabel => {
+  return (at: Spot, way: Way): WireLabel => {
+    if (way === 'on') {
       const letters = small(at, at.x, 'middle');
       const width = Math.max(22, wide(letters) + 4);
       return { letters, ground: { x: at.x - width / 2, y: at.y - 17, width, height: 34 } };
-    },
-    beside: (at: Spot, off: number): WireLabel => ({
-      letters: small(at, at.x + off, off < 0 ? 'end' : 'start'),
-    }),
+    }
+    if (typeof way === 'number') return { letters: small(at, at.x + way, way < 0 ? 'end' : 'start') };
+    const [up, down] = way;
+    return {
+      letters: [
+        { ...colours, x: at.x, y: at.y + up, size: 14, anchor: 'middle' },
+        { ...numbers, x: at.x, y: at.y + down, size: 12, anchor: 'middle' },
+      ],
+    };
   };
 }
 
@@ -92,15 +94,17 @@ export function arrowChoices({ wire, points }: RoutedWire): Choices<ArrowSpot> {
   const way = wire.amps > 0 ? points : [...points].reverse();
   const pieces =
     Math.abs(wire.amps) < PATH_AMPS ? [] : piecesOf(way).filter((piece) => length(piece) >= LEAST);
+  const places = pieces.flatMap((piece) => {
+    const [a, b] = piece;
+    const way = { dx: Math.sign(b.x - a.x), dy: Math.sign(b.y - a.y) };
+    const margin = 14 / length(piece);
+    return SHARES.filter((share) => share >= Math.min(margin, 0.5) && share <= Math.max(1 - margin, 0.5)).map(
+      (share) => ({ ...along(piece, share), ...way }),
+    );
+  });
   return {
-    places: pieces.flatMap((piece) => {
-      const [a, b] = piece;
-      const way = { dx: Math.sign(b.x - a.x), dy: Math.sign(b.y - a.y) };
-      const margin = 14 / length(piece);
-      return SHARES.filter(
-        (share) => share >= Math.min(margin, 0.5) && share <= Math.max(1 - margin, 0.5),
-      ).map((share) => ({ ...along(piece, share), ...way }));
-    }),
+    count: places.length,
+    placeAt: (i) => places[i],
     roomOf: ({ x, y, dx, dy }) => [around({ x: x + 2 * dx, y: y + 2 * dy }, dx ? 10 : 12, dx ? 12 : 10)],
   };
 }
