@@ -20,7 +20,7 @@ export async function startServer(
   under: readonly string[] = [],
 ): Promise<Running> {
   const [program = process.execPath, ...before] = [...under, process.execPath];
-  const args = ['--import', 'tsx', 'apps/server/src/main.ts', ...place, '--port', String(port)];
+  const args = ['scripts/oneFile.mjs', 'apps/server/src/main.ts', ...place, '--port', String(port)];
   const child: ChildProcess = spawn(program, [...before, ...args], { cwd: ROOT });
   const ended = new Promise<void>((done) => child.once('close', () => done()));
   await new Promise<void>((done, fail) => {

@@ -13,8 +13,7 @@ export async function backup(what, args) {
   await install();
   process.exit(
     await runOn(process.execPath, [
-      '--import',
-      'tsx',
+      'scripts/oneFile.mjs',
       'apps/server/src/backup/main.ts',
       what,
       ...args.map((value, i) => placed(value, args[i - 1])),

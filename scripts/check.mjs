@@ -9,6 +9,6 @@ export async function check(args) {
     arg.startsWith('--') ? arg : path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, arg),
   );
   process.exit(
-    await runOn(process.execPath, ['--import', 'tsx', 'apps/server/src/check/main.ts', ...resolved]),
+    await runOn(process.execPath, ['scripts/oneFile.mjs', 'apps/server/src/check/main.ts', ...resolved]),
   );
 }

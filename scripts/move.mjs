@@ -13,6 +13,6 @@ export async function move(args) {
   await install();
   const placedArgs = args.map((value, i) => placed(value, args[i - 1]));
   process.exit(
-    await runOn(process.execPath, ['--import', 'tsx', 'apps/server/src/move/main.ts', ...placedArgs]),
+    await runOn(process.execPath, ['scripts/oneFile.mjs', 'apps/server/src/move/main.ts', ...placedArgs]),
   );
 }

@@ -30,8 +30,6 @@ function serverArguments(kind, { port, host, data, database, [TRUST]: trust, ...
   const base = process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share');
   const chosen = data ?? process.env.KEYPOST_DATA ?? path.join(base, 'keypost', kind);
   return [
-    '--import',
-    'tsx',
     'apps/server/src/main.ts',
     '--data',
     path.resolve(process.env.KEYPOST_CALLED_FROM ?? ROOT, chosen),
@@ -51,7 +49,7 @@ export async function serve(kind, args) {
   const given = options(args);
   await install();
   await build();
-  process.exit(await runOn(process.execPath, serverArguments(kind, given)));
+  process.exit(await runOn(process.execPath, ['scripts/oneFile.mjs', ...serverArguments(kind, given)]));
 }
 
 /** Serves the demo's data and, beside it, the interface as it is written. */
@@ -60,7 +58,7 @@ export async function develop(args) {
   await install();
   const port = given.port ?? process.env.KEYPOST_PORT ?? '4070';
   console.log(`The interface answers at http://localhost:8081 and asks the server on port ${port}.`);
-  const server = runOn(process.execPath, ['--watch', ...serverArguments('demo', given)], {
+  const server = runOn(process.execPath, ['--watch', '--import', 'tsx', ...serverArguments('demo', given)], {
     KEYPOST_DEV_ORIGIN: 'http://localhost:8081',
   });
   const web = runOn(
