@@ -50,6 +50,7 @@ export default {
       roots: ['<rootDir>/packages', '<rootDir>/apps/server'],
       testMatch: ['**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', '/postgres\\.test\\.ts$'],
+      globalSetup: '<rootDir>/apps/server/test/emptyDatabase.ts',
     },
     {
       displayName: 'app',
@@ -60,6 +61,7 @@ export default {
         '<rootDir>/../../packages/core/src/messages/all/index.ts',
         '<rootDir>/test/browserParts.ts',
       ],
+      setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
       testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native[^/]*|@react-native[^/]*|@react-navigation|expo[^/]*|@expo[^/]*|nativewind|lucide-react-native|@rn-primitives|uuid)/)',

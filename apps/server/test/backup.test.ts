@@ -7,6 +7,7 @@ import { openDatabase } from '../src/db/database';
 import { buildServer } from '../src/server';
 import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed';
 import { MIGRATIONS, startTestServer } from './server';
+import { emptyPlace } from './testPlace';
 import type { TestServer } from './server';
 
 const closing: (() => Promise<void>)[] = [];
@@ -26,7 +27,7 @@ afterAll(async () => {
 });
 
 const empty = async () => {
-  const db = await openDatabase('memory', MIGRATIONS);
+  const db = await openDatabase(await emptyPlace(), MIGRATIONS);
   closing.push(() => db.close());
   return db;
 };

@@ -22,7 +22,7 @@ function start(
   args: string[],
   program = 'apps/server/src/main.ts',
 ): { child: ChildProcess; output: () => string } {
-  const child = spawn(process.execPath, ['--import', 'tsx', program, ...args], {
+  const child = spawn(process.execPath, ['scripts/oneFile.mjs', program, ...args], {
     cwd: ROOT,
   });
   let text = '';

@@ -189,7 +189,7 @@ test('a port is free or it is not, in a sentence', async () => {
 
 describe('the check command', () => {
   const check = (...args: string[]) =>
-    spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/check/main.ts', ...args], {
+    spawnSync(process.execPath, ['scripts/oneFile.mjs', 'apps/server/src/check/main.ts', ...args], {
       cwd: ROOT,
       encoding: 'utf8',
     });

@@ -9,8 +9,11 @@ export const POSTGRES =
   typeof SUITES_ON_POSTGRES === 'undefined' ? undefined : process.env.KEYPOST_TEST_POSTGRES_ADDRESS;
 
 /** An empty database: in memory, or of the PostgreSQL server on which the suite runs. */
-export const emptyPlace = async (): Promise<DatabasePlace> =>
-  POSTGRES ? { address: await makeDatabase(POSTGRES, `t-${randomUUID()}`) } : 'memory';
+export async function emptyPlace(): Promise<DatabasePlace> {
+  if (POSTGRES) return { address: await makeDatabase(POSTGRES, `t-${randomUUID()}`) };
+  const copyOf = process.env.KEYPOST_TEST_EMPTY_DATABASE;
+  return copyOf === undefined ? 'memory' : { copyOf };
+}
 
 const made = new Map<string, Promise<string>>();
 

@@ -2,19 +2,26 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Database, Transaction } from './connection.ts';
 import { StartProblem } from './directoryLock.ts';
-import { openEmbedded } from './embedded.ts';
+import { openEmbedded, openInMemory } from './embedded.ts';
 import { PostgresDatabase } from './postgres.ts';
 import { upgradeToVersion2 } from './upgradeToVersion2.ts';
 
-/** Where a database is: in a directory, at the address of a PostgreSQL server, or (for tests) in memory. */
-export type DatabasePlace = { readonly directory: string } | { readonly address: string } | 'memory';
+/**
+ * Where a database is: in a directory, at the address of a PostgreSQL server, or (for tests) in memory, where it may begin
+ * with a copy of another one's files.
+ */
+export type DatabasePlace =
+  { readonly directory: string } | { readonly address: string } | { readonly copyOf: string } | 'memory';
+
+function openPlace(place: DatabasePlace): Promise<Database> | Database {
+  if (place === 'memory') return openInMemory();
+  if ('address' in place) return new PostgresDatabase(place.address);
+  return 'copyOf' in place ? openInMemory(place.copyOf) : openEmbedded(place.directory);
+}
 
 /** Opens a database and brings its tables up to date. */
 export async function openDatabase(place: DatabasePlace, migrations: string): Promise<Database> {
-  const db =
-    place !== 'memory' && 'address' in place
-      ? new PostgresDatabase(place.address)
-      : await openEmbedded(place === 'memory' ? undefined : place.directory);
+  const db = await openPlace(place);
   try {
     await migrate(db, migrations);
   } catch (error) {

@@ -1,13 +1,18 @@
 import { PGlite } from '@electric-sql/pglite';
-import { existsSync } from 'node:fs';
+import { existsSync, openAsBlob } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import path from 'node:path';
 import type { Database, Listener, Transaction } from './connection.ts';
 import { DURABLE_START, DurableFiles, syncPath, syncTree } from './durableFiles.ts';
 
-/** The embedded PostgreSQL. In a directory, whatever it acknowledges is on the disk; without one it is in memory. */
-export async function openEmbedded(directory: string | undefined): Promise<Database> {
-  if (directory === undefined) return embedded(await PGlite.create());
+/** An embedded PostgreSQL in memory; it begins with the files of another one where they are given. */
+export async function openInMemory(copyOf?: string): Promise<Database> {
+  const loadDataDir = copyOf === undefined ? undefined : await openAsBlob(copyOf);
+  return embedded(await PGlite.create({ loadDataDir }));
+}
+
+/** The embedded PostgreSQL in a directory: whatever it acknowledges is on the disk. */
+export async function openEmbedded(directory: string): Promise<Database> {
   await mkdir(path.dirname(directory), { recursive: true });
   const isNew = !existsSync(path.join(directory, 'PG_VERSION'));
   const db = await PGlite.create({ fs: new DurableFiles(directory), startParams: DURABLE_START });

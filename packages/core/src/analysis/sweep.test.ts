@@ -10,6 +10,7 @@ import { checkJob } from '../proving/checkJob.ts';
 import { analyse } from './analysis.ts';
 import { applyChange } from '../job/changes.ts';
 import { JobIndex } from '../job/jobIndex.ts';
+import { judge } from '../verdict/judge.ts';
 import { verdictOf } from '../verdict/verdict.ts';
 
 // One seed, so that every run tries the same jobs; change it to look further.
@@ -51,7 +52,7 @@ describe.each(SENSORS.map(({ type, output }) => [type.id, type, output] as const
           for (const logic of own.logics) {
             const empty = withModule(bareJob(), 'm', module.id, [rail]);
             const job = withPoint(empty, { typeId: type.id, output, logic });
-            const { status } = verdictOf(analyse(new JobIndex(job), 'px-1'));
+            const { status } = judge(analyse(new JobIndex(job), 'px-1'));
             const at = `${output} ${logic} on ${module.id}, common on ${rail}`;
             expect([at, status === 'works']).toEqual([at, suits(output, senseOfType(module), rail)]);
           }
@@ -101,7 +102,7 @@ test('every way out of a random job can be done, and then the point works', () =
       for (const { id } of j.points)
         for (const { change } of verdictOf(analyse(index, id)).remedies) {
           const next = new JobIndex(applyChange(j, change, ACTOR));
-          expect(verdictOf(analyse(next, id)).status).toBe('works');
+          expect(judge(analyse(next, id)).status).toBe('works');
         }
     }),
     { numRuns: 40 },
@@ -115,7 +116,7 @@ test('a point that works reads as it should at random values within all toleranc
       const index = new JobIndex(j);
       for (const { id } of j.points) {
         const analysis = analyse(index, id);
-        if (verdictOf(analysis).status !== 'works') continue;
+        if (judge(analysis).status !== 'works') continue;
         for (const state of analysis.states) {
           const c = compile(state.netlist);
           const solver = new Solver(c);

@@ -99,7 +99,7 @@ test('over any ladder, in either type, at any cycle', () => {
 });
 
 test.each(FLAWS)('what is often written wrong is seen: %s', (flaw) => {
-  const { equal, steps, first } = executed({ ladder: LADDER, steps: 200_000, flaw });
+  const { equal, steps, first } = executed({ ladder: LADDER, steps: 60_000, flaw });
   expect(equal).toBeLessThan(steps);
   expect(first).toBeDefined();
 });
@@ -108,7 +108,7 @@ test('a bare comparison comes more often than it should, and an equality on REAL
   const of = (flaw?: (typeof FLAWS)[number]) =>
     executed({
       ladder: { ...LADDER, levels: [{ ...PAUSE, onFault: 'rests', clearedBy: 'itself' }] },
-      steps: 200_000,
+      steps: 60_000,
       ...(flaw && { flaw }),
     }).comes;
   expect(of('equals').code).toBeLessThan(of().right / 2);
