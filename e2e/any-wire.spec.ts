@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { expect, test } from './site';
 import { BOARD, known } from './story';
 
 test.beforeEach(({ page }) => known(page));

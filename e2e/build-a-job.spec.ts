@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { expect, test } from './site';
 import { scratch } from './serve';
 import { addModule, addPoint, known, newJob } from './story';
 

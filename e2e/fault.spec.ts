@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './site.ts';
 import { BOARD, choose, known } from './story.ts';
 
 test.beforeEach(({ page }) => known(page));

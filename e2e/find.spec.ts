@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './site';
 import { BOARD, choose, known } from './story';
 
 test.beforeEach(({ page }) => known(page));

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
+import { expect, test } from './site';
 
 /** Most JavaScript, kB gzipped, before the board can be used; workers run beside the page and do not count. */
 const BUDGET = 400;

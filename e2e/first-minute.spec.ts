@@ -1,8 +1,8 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import path from 'node:path';
+import { expect, test } from './site';
 import { freePort, scratch, startServer, stopServer } from './serve';
 import { choose, known, verdict } from './story';
 import { Thumb } from './thumb';

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { Resvg } from '@resvg/resvg-js';
 import { readFileSync } from 'node:fs';
+import { expect, test } from './site';
 import { BOARD } from './story';
 
 const SETTINGS = ['keypost.settings', JSON.stringify({ by: 'JT', theme: 'light' })] as const;

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { expect, test } from './site';
 import { freePort, scratch, startServer, stopServer } from './serve';
 import { addModule, addPoint, BOARD, known, newJob } from './story';
 

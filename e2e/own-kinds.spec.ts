@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-
+import { expect, test } from './site';
 import { addModule, choose, known, newJob, verdict } from './story';
 
 test.beforeEach(({ page }) => known(page));

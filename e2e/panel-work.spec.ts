@@ -1,8 +1,8 @@
 import { sure } from '@keypost/core/lists';
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { expect, test } from './site';
 import { scratch } from './serve';
 import { BOARD, choose, known, verdict } from './story';
 

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { expect, test } from './site';
 import { addModule, addPoint, known, newJob } from './story';
 
 test.beforeEach(({ page }) => known(page));

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { readFunction } from '../packages/core/test/structuredText.ts';
+import { expect, test } from './site.ts';
 import { BOARD, choose, known } from './story.ts';
 
 test.beforeEach(({ page }) => known(page));

@@ -1,27 +1,22 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 
 export const ROOT = path.resolve(import.meta.dirname, '..');
-export const PORT = 4179;
-export const DATA = path.join(os.tmpdir(), 'keypost-e2e-data');
 
-let child: ChildProcess | undefined;
-
-/** Starts the server on the tests' data directory, with the demo or empty, and waits until it answers. */
+/** Starts the server on a data directory, with the demo or empty, and waits until it answers. */
 export function startServer(
-  data = DATA,
-  port = PORT,
+  data: string,
+  port: number,
   isEmpty = false,
   web = 'apps/app/dist',
 ): Promise<ChildProcess> {
   const args = [
-    '--import',
-    'tsx',
+    'scripts/oneFile.mjs',
     'apps/server/src/main.ts',
     '--data',
     data,
@@ -61,12 +56,3 @@ export function stopServer(started: ChildProcess): Promise<void> {
 
 /** A directory for one test's files. */
 export const scratch = (): string => mkdtempSync(path.join(os.tmpdir(), 'keypost-e2e-'));
-
-export default async function serve(): Promise<() => Promise<void>> {
-  rmSync(DATA, { recursive: true, force: true });
-  child = await startServer();
-  return async () => {
-    if (child) await stopServer(child);
-    rmSync(DATA, { recursive: true, force: true });
-  };
-}

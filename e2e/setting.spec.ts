@@ -1,8 +1,8 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { DISTANCE_SENSOR } from '../packages/core/test/description.ts';
+import { expect, test } from './site.ts';
 import { scratch } from './serve.ts';
 import { BOARD, known } from './story.ts';
 

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { expect, test } from './site.ts';
 import { BOARD, known } from './story.ts';
 import { Thumb } from './thumb.ts';
 

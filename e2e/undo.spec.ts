@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './site';
 
 test.beforeEach(async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('keypost.settings', JSON.stringify({ by: 'JT' })));

@@ -1,8 +1,8 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { cpSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { expect, test } from './site';
 import { freePort, ROOT, scratch, startServer, stopServer } from './serve';
 
 test.use({ serviceWorkers: 'allow' });

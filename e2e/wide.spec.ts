@@ -1,5 +1,5 @@
 import { nth, sure } from '@keypost/core/lists';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './site';
 import { BOARD, known } from './story';
 
 test.use({ viewport: { width: 1280, height: 800 }, hasTouch: false });
