@@ -29,10 +29,10 @@ export const timeText = (seconds: number): string =>
 /** How an indicator stands. */
 export function indicatorText(kind: Look['kind'], on: boolean): string {
   if (kind === 'bit') return on ? '1' : '0';
-  if (kind === 'acts') return on ? 'acts' : 'does not';
-  if (kind === 'talks') return on ? 'answers' : 'does not';
+  if (kind === 'acts') return on ? 'acts' : 'does not act';
+  if (kind === 'talks') return on ? 'answers' : 'does not answer';
   if (kind === 'counts') return on ? 'goes on' : 'stands still';
-  if (kind === 'flickers') return on ? 'flickers' : 'does not';
+  if (kind === 'flickers') return on ? 'flickers' : 'does not flicker';
   if (kind === 'asSet') return on ? 'as planned' : 'otherwise';
   return on ? 'lit' : 'dark';
 }
