@@ -7,7 +7,8 @@ import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { freePort, startServer, stopServer } from '../e2e/serve.ts';
+import { freePort } from '../apps/server/test/freePort.ts';
+import { startServer, stopServer } from '../e2e/serve.ts';
 
 /** The browser in which pages are measured. */
 export const BROWSER = process.env.KEYPOST_CHROMIUM ?? '/usr/bin/chromium';

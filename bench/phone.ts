@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { freePort } from '../e2e/serve.ts';
+import { freePort } from '../apps/server/test/freePort.ts';
 import { BROWSER } from './onPage.ts';
 
 /** Mbit/s, ms there and back, and how many times slower it computes than this machine. */

@@ -119,7 +119,7 @@ for (const [i, pages] of rounds.entries())
   test(`pages keep nobody out, in either look, at three widths and with text twice as large, ${i + 1} of ${rounds.length}`, async ({
     page,
   }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(900_000);
     await page.addInitScript(() =>
       localStorage.setItem('keypost.settings', JSON.stringify({ by: 'MR', theme: 'system' })),
     );

@@ -3,7 +3,8 @@ import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test } from './site';
-import { freePort, scratch, startServer, stopServer } from './serve';
+import { freePort } from '../apps/server/test/freePort.ts';
+import { scratch, startServer, stopServer } from './serve';
 import { choose, known, verdict } from './story';
 import { Thumb } from './thumb';
 

@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test';
 import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { expect, test } from './site';
-import { freePort, scratch, startServer, stopServer } from './serve';
+import { freePort } from '../apps/server/test/freePort.ts';
+import { scratch, startServer, stopServer } from './serve';
 import { addModule, addPoint, BOARD, known, newJob } from './story';
 
 test.beforeEach(({ page }) => known(page));

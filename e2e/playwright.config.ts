@@ -14,8 +14,8 @@ const FLAGS = [
 export default defineConfig({
   testDir: '.',
   // Generous, since a machine that others use too may stand still for seconds.
-  timeout: 150000,
-  expect: { timeout: 30000 },
+  timeout: 400_000,
+  expect: { timeout: 90_000 },
   workers: 2,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '../test-results/browser.json' }]],
@@ -28,6 +28,6 @@ export default defineConfig({
     serviceWorkers: 'block',
     // A picture only: what is traced all the time takes half as long again.
     screenshot: 'only-on-failure',
-    actionTimeout: 30000,
+    actionTimeout: 90_000,
   },
 });

@@ -1,8 +1,6 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
-import { createServer } from 'node:net';
-import type { AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 
@@ -31,17 +29,6 @@ export function startServer(
     });
     started.stderr.on('data', (text: Buffer) => console.error(String(text)));
     started.on('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
-  });
-}
-
-/** A port that nobody uses just now. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
   });
 }
 

@@ -43,9 +43,6 @@ test('ports are planned, sent to the master and read back; unused ones are disab
   await page.getByRole('button', { name: /^Write \d+ values$/ }).click();
   await expect(page.getByRole('status', { name: 'What IOL 1 says' })).toContainText(
     /(\d+) of \1 written and read back/,
-    {
-      timeout: 30000,
-    },
   );
   await page.goto(`${BOARD}/live`);
   await expect(page.getByRole('group', { name: 'Port 4', exact: true })).toContainText('disabled');

@@ -1,6 +1,7 @@
 import { test as playwright } from '@playwright/test';
 import { rmSync } from 'node:fs';
-import { freePort, scratch, startServer, stopServer } from './serve';
+import { freePort } from '../apps/server/test/freePort.ts';
+import { scratch, startServer, stopServer } from './serve';
 
 export { expect } from '@playwright/test';
 
@@ -17,7 +18,7 @@ export const test = playwright.extend<object, { site: string }>({
       await stopServer(server);
       rmSync(data, { recursive: true, force: true });
     },
-    { scope: 'worker', timeout: 180_000 },
+    { scope: 'worker', timeout: 400_000 },
   ],
   baseURL: ({ site }, lend) => lend(site),
 });

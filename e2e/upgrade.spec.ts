@@ -3,7 +3,8 @@ import type { ChildProcess } from 'node:child_process';
 import { cpSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test } from './site';
-import { freePort, ROOT, scratch, startServer, stopServer } from './serve';
+import { freePort } from '../apps/server/test/freePort.ts';
+import { ROOT, scratch, startServer, stopServer } from './serve';
 
 test.use({ serviceWorkers: 'allow' });
 

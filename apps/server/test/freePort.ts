@@ -1,22 +1,25 @@
 import { nth } from '@keypost/core/lists';
 import { createServer } from 'node:net';
-import type { AddressInfo, Server } from 'node:net';
+
+/** Ports that no outgoing connection takes by itself: on Linux those are from 32768 on. */
+const FROM = 20_000;
+const COUNT = 10_000;
+
+const isFree = (port: number): Promise<boolean> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
 
 /** Ports of this machine that nobody uses just now. */
 export async function freePorts(count: number): Promise<number[]> {
-  const probes = await Promise.all(
-    Array.from(
-      { length: count },
-      () =>
-        new Promise<Server>((done) => {
-          const probe = createServer();
-          probe.listen(0, '127.0.0.1', () => done(probe));
-        }),
-    ),
-  );
-  const ports = probes.map((probe) => (probe.address() as AddressInfo).port);
-  await Promise.all(probes.map((probe) => new Promise((done) => probe.close(done))));
-  return ports;
+  const found: number[] = [];
+  while (found.length < count) {
+    const port = FROM + Math.floor(Math.random() * COUNT);
+    if (!found.includes(port) && (await isFree(port))) found.push(port);
+  }
+  return found;
 }
 
 /** A port of this machine that nobody uses just now. */
