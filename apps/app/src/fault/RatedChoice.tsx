@@ -10,7 +10,7 @@ import { dateAndTime } from '../ui/dates';
 import { RadioGroup } from '../ui/RadioGroup';
 import { Text } from '../ui/Text';
 
-const OPTIONS = (['seldom', 'usual', 'often'] as const).map((value) => ({ value, label: OFTEN_TEXT[value] }));
+const OPTIONS = (Object.keys(OFTEN_TEXT) as Often[]).map((value) => ({ value, label: OFTEN_TEXT[value] }));
 
 /** How often a sort of fault is what is wrong in this job, as who knows the plant says it. */
 export function RatedChoice({ point, sort }: { point: OpenPoint; sort: FaultSort }) {
