@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './site';
 import { BOARD, known } from './story';
 
@@ -36,7 +36,13 @@ test('from the first page to a stored reading with the keyboard alone', async ({
   await expect(page.getByRole('group', { name: 'Meter' })).toContainText('PX-112 BN');
   // A group of radios is one stop; arrows go on in it.
   await tabTo(page, 'radio', /Target away/);
-  await page.keyboard.press('ArrowRight');
+  const target = (name: string): Locator => page.getByRole('radio', { name });
+  // A key that is let go before the page had time for it moves the focus alone.
+  await expect(async () => {
+    await target('Target away').focus();
+    await page.keyboard.press('ArrowRight', { delay: 400 });
+    await expect(target('Target present')).toBeChecked({ timeout: 1000 });
+  }).toPass();
   await expect(
     page.getByRole('group', { name: /current flows out of the device into the signal wire/ }),
   ).toBeVisible();
@@ -96,11 +102,11 @@ test('a common is put on another rail, and back, with the keyboard alone', async
   await tabTo(page, 'radio', /^Common 1 of DI 1 on /);
   const before = (await here(page)).words;
   const [there, back] = /on 0\sV/.test(before) ? ['ArrowRight', 'ArrowLeft'] : ['ArrowLeft', 'ArrowRight'];
-  // As long as a finger is on a key.
-  await page.keyboard.press(there, { delay: 80 });
+  // Longer than a finger is on a key: the page may be busy.
+  await page.keyboard.press(there, { delay: 400 });
   await expect(page.getByTestId('undo')).toBeVisible();
   expect((await here(page)).words).not.toBe(before);
-  await page.keyboard.press(back, { delay: 80 });
+  await page.keyboard.press(back, { delay: 400 });
   await expect(page.getByRole('radio', { name: before })).toBeChecked();
 });
 
