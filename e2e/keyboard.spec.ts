@@ -37,10 +37,10 @@ test('from the first page to a stored reading with the keyboard alone', async ({
   // A group of radios is one stop; arrows go on in it.
   await tabTo(page, 'radio', /Target away/);
   const target = (name: string): Locator => page.getByRole('radio', { name });
-  // A key that is let go before the page had time for it moves the focus alone.
+  // Once the page has settled: before that a key may come upon what is drawn anew.
   await expect(async () => {
     await target('Target away').focus();
-    await page.keyboard.press('ArrowRight', { delay: 400 });
+    await page.keyboard.press('ArrowRight');
     await expect(target('Target present')).toBeChecked({ timeout: 1000 });
   }).toPass();
   await expect(
@@ -102,11 +102,10 @@ test('a common is put on another rail, and back, with the keyboard alone', async
   await tabTo(page, 'radio', /^Common 1 of DI 1 on /);
   const before = (await here(page)).words;
   const [there, back] = /on 0\sV/.test(before) ? ['ArrowRight', 'ArrowLeft'] : ['ArrowLeft', 'ArrowRight'];
-  // Longer than a finger is on a key: the page may be busy.
-  await page.keyboard.press(there, { delay: 400 });
+  await page.keyboard.press(there);
   await expect(page.getByTestId('undo')).toBeVisible();
   expect((await here(page)).words).not.toBe(before);
-  await page.keyboard.press(back, { delay: 400 });
+  await page.keyboard.press(back);
   await expect(page.getByRole('radio', { name: before })).toBeChecked();
 });
 

@@ -1,4 +1,5 @@
 import * as Radios from '@rn-primitives/radio-group';
+import { useRef } from 'react';
 import { View } from 'react-native';
 import { tileBox, TileText } from './OptionTile';
 import { Text } from './Text';
@@ -17,12 +18,14 @@ export function RadioGroup<T extends string>({
   onChange: (value: T) => void;
   problem?: string;
 }) {
+  const { watch, follow, tell } = useArrows(value, onChange);
   return (
     <View className="gap-1.5">
       {label && <Text as="strong">{label}</Text>}
       <Radios.Root
         value={value}
-        onValueChange={(next) => onChange(next as T)}
+        onValueChange={(next) => tell(next as T)}
+        {...watch}
         aria-label={label}
         className="flex-row flex-wrap gap-2"
       >
@@ -31,6 +34,7 @@ export function RadioGroup<T extends string>({
             key={option.value}
             value={option.value}
             aria-label={option.label}
+            onFocus={() => follow(option.value)}
             className={tileBox(option.value === value)}
           >
             <TileText label={option.label} hint={option.hint} isOn={option.value === value} />
@@ -40,4 +44,29 @@ export function RadioGroup<T extends string>({
       {problem && <Text as="fail">{problem}</Text>}
     </View>
   );
+}
+
+/**
+ * An arrow chooses what it leads to. The library does so only while the key is still down when the focus has moved, which
+ * on a busy page it is not any more; where both choose, it is told once.
+ */
+function useArrows<T extends string>(value: T, onChange: (value: T) => void) {
+  const byArrow = useRef(false);
+  const told = useRef<T>(undefined);
+  const tell = (next: T): void => {
+    if (told.current === next) return;
+    told.current = next;
+    setTimeout(() => (told.current = undefined));
+    onChange(next);
+  };
+  const follow = (next: T): void => {
+    if (byArrow.current && next !== value) tell(next);
+    byArrow.current = false;
+  };
+  const watch = {
+    onKeyDown: ({ key }: { readonly key: string }) => {
+      byArrow.current = key.startsWith('Arrow');
+    },
+  };
+  return { watch, follow, tell };
 }
