@@ -145,3 +145,10 @@ export interface Choices<T> {
   readonly placeAt: (at: number) => T | undefined;
   readonly roomOf: (place: T) => readonly Box[];
 }
+
+/** Choices whose places are all made beforehand. */
+export const listed = <T>(places: readonly T[], roomOf: Choices<T>['roomOf']): Choices<T> => ({
+  count: places.length,
+  placeAt: (at) => places[at],
+  roomOf,
+});

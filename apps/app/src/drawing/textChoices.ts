@@ -1,6 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import { boxOf } from './lettering';
 import { bodyOf } from './fixedMarks';
+import { listed } from './sheet';
 import type { Anchor, Choices, Letters, PlacedGlyph, PlacedTerminal, Shows } from './sheet';
 
 /** A word and where it may stand, the best place first. */
@@ -8,16 +9,10 @@ function wordChoices(
   word: Omit<Letters, 'x' | 'y' | 'anchor'>,
   places: readonly (readonly [x: number, y: number, anchor: Anchor])[],
 ): Choices<Letters> {
-  return {
-    count: places.length,
-    placeAt: (i) => {
-      const [x, y, anchor] = places[i] ?? [];
-      return x === undefined || y === undefined || anchor === undefined
-        ? undefined
-        : { ...word, x, y, anchor };
-    },
-    roomOf: (place) => [boxOf(place)],
-  };
+  return listed(
+    places.map(([x, y, anchor]) => ({ ...word, x, y, anchor })),
+    (place) => [boxOf(place)],
+  );
 }
 
 /** Leads of a sensor are named by the colours of their wires already. */

@@ -1,6 +1,7 @@
 import { nth } from '@keypost/core/lists';
 import type { LoopView } from '@keypost/core/presentation';
 import { widthOf } from './lettering';
+import { listed } from './sheet';
 import type { Choices, Placed, ValueSpot } from './sheet';
 
 const HEIGHT = 26;
@@ -34,11 +35,8 @@ export function valueChoices(
   const inside = (x: number): number => Math.max(2, Math.min(x, width - wide - 2));
   const xs = [at.x + 22, at.x - 22 - wide, at.x + 40, at.x - 40 - wide].map(inside);
   const ys = [0, -8, 8, -16, 16].map((off) => at.y + off);
-  const places = ys.flatMap((y) => xs.map((x) => stacked(x, y)));
-  return {
-    count: places.length,
-    placeAt: (i) => places[i],
-    roomOf: (place) =>
-      place.map(({ x, y, width: w }) => ({ x: x - 1, y: y - 1, width: w + 2, height: HEIGHT + 2 })),
-  };
+  return listed<readonly ValueSpot[]>(
+    ys.flatMap((y) => xs.map((x) => stacked(x, y))),
+    (place) => place.map(({ x, y, width: w }) => ({ x: x - 1, y: y - 1, width: w + 2, height: HEIGHT + 2 })),
+  );
 }

@@ -2,6 +2,7 @@ import { nth } from '@keypost/core/lists';
 import { PATH_AMPS } from '@keypost/core/presentation';
 import { around } from './fixedMarks';
 import { boxOf, widthOf } from './lettering';
+import { listed } from './sheet';
 import type { ArrowSpot, Box, Choices, Letters, RoutedWire, Spot } from './sheet';
 
 /** A wire's letters and number together, and what they stand on where that is the wire itself. */
@@ -102,9 +103,7 @@ export function arrowChoices({ wire, points }: RoutedWire): Choices<ArrowSpot> {
       (share) => ({ ...along(piece, share), ...way }),
     );
   });
-  return {
-    count: places.length,
-    placeAt: (i) => places[i],
-    roomOf: ({ x, y, dx, dy }) => [around({ x: x + 2 * dx, y: y + 2 * dy }, dx ? 10 : 12, dx ? 12 : 10)],
-  };
+  return listed(places, ({ x, y, dx, dy }) => [
+    around({ x: x + 2 * dx, y: y + 2 * dy }, dx ? 10 : 12, dx ? 12 : 10),
+  ]);
 }
