@@ -31,6 +31,10 @@ const PARTS = [
         importNames: ['parseIn', 'numberIn'],
         message: 'What is typed is read in the style of the open job: see ui/typedNumbers.ts.',
       },
+      {
+        group: ['@rn-primitives/radio-group'],
+        message: 'By itself it loses arrows on a busy page: see ui/Radios.tsx.',
+      },
     ],
   },
 ];
@@ -93,8 +97,8 @@ export default tseslint.config(
     },
   })),
   {
-    // Dates are worded in one place, and typed numbers read in one.
-    files: ['apps/app/src/ui/dates.ts', 'apps/app/src/ui/typedNumbers.ts'],
+    // Dates are worded in one place, typed numbers read in one, radios made in one.
+    files: ['dates.ts', 'typedNumbers.ts', 'Radios.tsx'].map((name) => `apps/app/src/ui/${name}`),
     rules: { 'no-restricted-imports': 'off' },
   },
   {

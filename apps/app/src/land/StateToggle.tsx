@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { PointState } from '@keypost/core/analysis';
-import * as Radios from '@rn-primitives/radio-group';
 import { ScrollView, View } from 'react-native';
+import { Radio, Radios } from '../ui/Radios';
 import { Text } from '../ui/Text';
 
 /** Chooses what is done to the point: two or three states side by side, more in a row that scrolls. */
@@ -18,23 +18,23 @@ export function StateToggle({
   const buttons = states.map(({ situation: { key, words } }) => {
     const on = key === chosen;
     return (
-      <Radios.Item
+      <Radio
         key={key}
         value={key}
-        aria-label={textOf(words)}
+        label={textOf(words)}
         className={`min-h-[46px] items-center justify-center rounded-full px-3 ${few ? 'flex-1' : ''} ${on ? 'bg-ink' : ''}`}
       >
         <Text as="strong" className={`text-center ${on ? 'text-plate' : 'text-soft'}`}>
           {textOf(words)}
         </Text>
-      </Radios.Item>
+      </Radio>
     );
   });
   return (
-    <Radios.Root
+    <Radios
+      label="Target"
       value={chosen}
-      onValueChange={onChange}
-      aria-label="Target"
+      onChange={onChange}
       className="rounded-full border-fine border-rim bg-plate p-1"
     >
       {few ? (
@@ -44,6 +44,6 @@ export function StateToggle({
           {buttons}
         </ScrollView>
       )}
-    </Radios.Root>
+    </Radios>
   );
 }

@@ -1,9 +1,9 @@
-import * as Radios from '@rn-primitives/radio-group';
 import { railText } from '@keypost/core/job';
 import type { Module } from '@keypost/core/model';
 import type { CommonRail, Rail } from '@keypost/core/job';
 import { View } from 'react-native';
 import type { Saver } from '../data/useSave';
+import { Radio, Radios } from '../ui/Radios';
 import { Text } from '../ui/Text';
 
 /** A group's common: the rail that it is on, and the way to put it on another. */
@@ -66,28 +66,28 @@ function RailChoice({
   onPut: (rail: CommonRail | null) => void;
 }) {
   return (
-    <Radios.Root
+    <Radios
+      label={name}
       value={rail ?? OPEN}
-      onValueChange={(to) => onPut(choices.find((one) => one === to) ?? null)}
-      aria-label={name}
+      onChange={(to) => onPut(choices.find((one) => one === to) ?? null)}
       className="flex-row flex-wrap overflow-hidden rounded-plate border-fine border-rim"
     >
       {[...choices, null].map((to) => {
         const chosen = (rail ?? null) === to;
         const words = to === null ? 'open' : railText(to, volts);
         return (
-          <Radios.Item
+          <Radio
             key={words}
             value={to ?? OPEN}
-            aria-label={`${name} on ${to === null ? 'no rail' : words}`}
+            label={`${name} on ${to === null ? 'no rail' : words}`}
             className={`min-h-[48px] min-w-[56px] items-center justify-center px-2 ${chosen ? 'bg-ink' : 'bg-plate'}`}
           >
             <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {words}
             </Text>
-          </Radios.Item>
+          </Radio>
         );
       })}
-    </Radios.Root>
+    </Radios>
   );
 }

@@ -136,3 +136,15 @@ test('a common is turned by its rail, and says where it sits', async () => {
   await waitFor(() => expect(sent()).toHaveLength(1));
   expect(nth(sent(), 0).change).toEqual({ kind: 'setCommon', moduleId: 'n', common: 'COM1', rail: null });
 });
+
+test('a common is turned by an arrow, though the key was let go at once', async () => {
+  render(<Panel />);
+  const plus = screen.getByRole('radio', { name: 'Common 1 of DI 2 on +24\u00a0V' });
+  act(() => plus.focus());
+  fireEvent.keyDown(plus, { key: 'ArrowRight' });
+  fireEvent.keyUp(plus, { key: 'ArrowRight' });
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  const { change } = nth(sent(), 0);
+  const words = document.activeElement?.getAttribute('aria-label') ?? '';
+  expect(change).toMatchObject({ kind: 'setCommon', rail: words.endsWith('on 0\u00a0V') ? '-' : null });
+});

@@ -1,4 +1,3 @@
-import * as Radios from '@rn-primitives/radio-group';
 import { textOf } from '@keypost/core/messages';
 import type { Text as Said } from '@keypost/core/messages';
 import { expectedText, judgeCheck, resultValues, unitOfExpected } from '@keypost/core/proving';
@@ -9,6 +8,7 @@ import type { Instrument, Result } from '@keypost/core/model';
 import { View } from 'react-native';
 import type { OpenPoint } from '../point/usePoint';
 import { Field } from '../ui/Field';
+import { Radio, Radios } from '../ui/Radios';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
@@ -195,28 +195,28 @@ export function YesNo({
   onChange: (value: boolean) => void;
 }) {
   return (
-    <Radios.Root
+    <Radios
+      label={name}
       value={value === undefined ? '' : String(value)}
-      onValueChange={(next) => onChange(next === 'true')}
-      aria-label={name}
+      onChange={(next) => onChange(next === 'true')}
       className="flex-row gap-2"
     >
       {[true, false].map((choice) => {
         const chosen = value === choice;
         const label = textOf(choice ? expected.yes : expected.no);
         return (
-          <Radios.Item
+          <Radio
             key={label}
             value={String(choice)}
-            aria-label={`${name}: ${label}`}
+            label={`${name}: ${label}`}
             className={`min-h-[48px] flex-1 items-center justify-center rounded-plate border-fine ${chosen ? 'border-ink bg-ink' : 'border-rim bg-bone'}`}
           >
             <Text as="strong" className={chosen ? 'text-plate' : ''}>
               {label}
             </Text>
-          </Radios.Item>
+          </Radio>
         );
       })}
-    </Radios.Root>
+    </Radios>
   );
 }

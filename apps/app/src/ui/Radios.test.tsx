@@ -3,13 +3,15 @@ import { useState } from 'react';
 import { RadioGroup } from './RadioGroup';
 
 const told: string[] = [];
+/** What a server has to say first is not chosen at once. */
+let takesUp = true;
 
 function Group() {
   const [value, setValue] = useState('a');
   const options = ['a', 'b', 'c'].map((one) => ({ value: one, label: one.toUpperCase() }));
   const choose = (next: string) => {
     told.push(next);
-    setValue(next);
+    if (takesUp) setValue(next);
   };
   return <RadioGroup label="One of" value={value} options={options} onChange={choose} />;
 }
@@ -20,6 +22,7 @@ const moved = () => act(() => new Promise<void>((done) => setTimeout(done, 20)))
 
 beforeEach(() => {
   told.length = 0;
+  takesUp = true;
   render(<Group />);
   act(() => radio('A').focus());
 });
@@ -48,4 +51,18 @@ test('the tab key alone chooses nothing', async () => {
   act(() => radio('B').focus());
   await moved();
   expect(told).toEqual([]);
+});
+
+test('the way back is told too while the first choice is not yet taken up', async () => {
+  takesUp = false;
+  for (const [from, key] of [
+    ['A', 'ArrowRight'],
+    ['B', 'ArrowLeft'],
+  ] as const) {
+    fireEvent.keyDown(radio(from), { key });
+    fireEvent.keyUp(radio(from), { key });
+    await moved();
+  }
+  expect(document.activeElement).toBe(radio('A'));
+  expect(told).toEqual(['b', 'a']);
 });
