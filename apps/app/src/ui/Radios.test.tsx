@@ -53,16 +53,24 @@ test('the tab key alone chooses nothing', async () => {
   expect(told).toEqual([]);
 });
 
-test('the way back is told too while the first choice is not yet taken up', async () => {
-  takesUp = false;
+test.each([true, false])('there and back at once are both told; chosen at once: %s', async (atOnce) => {
+  takesUp = atOnce;
   for (const [from, key] of [
     ['A', 'ArrowRight'],
     ['B', 'ArrowLeft'],
   ] as const) {
     fireEvent.keyDown(radio(from), { key });
     fireEvent.keyUp(radio(from), { key });
-    await moved();
   }
+  await moved();
   expect(document.activeElement).toBe(radio('A'));
   expect(told).toEqual(['b', 'a']);
+});
+
+test('what is chosen already is not told again', async () => {
+  fireEvent.click(radio('A'));
+  fireEvent.click(radio('B'));
+  await moved();
+  fireEvent.click(radio('B'));
+  expect(told).toEqual(['b']);
 });

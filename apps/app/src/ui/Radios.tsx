@@ -1,8 +1,6 @@
 import * as Kit from '@rn-primitives/radio-group';
-import { createContext, useContext, useRef } from 'react';
-import type { ReactNode } from 'react';
-
-const Follow = createContext<(value: string) => void>(() => undefined);
+import { useRef } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 
 /**
  * The frame of radios of any look: one stop of the tab key, arrows go from one to the next and choose.
@@ -22,13 +20,12 @@ export function Radios<T extends string>({
   className: string;
   children: ReactNode;
 }) {
-  const { watch, follow, tell } = useArrows(value, (next) => onChange(next as T));
+  const tell = useTold(value, (next) => onChange(next as T));
+  const keys = { onKeyDownCapture: goOn };
   return (
-    <Follow.Provider value={follow}>
-      <Kit.Root value={value} onValueChange={tell} {...watch} aria-label={label} className={className}>
-        {children}
-      </Kit.Root>
-    </Follow.Provider>
+    <Kit.Root value={value} onValueChange={tell} {...keys} aria-label={label} className={className}>
+      {children}
+    </Kit.Root>
   );
 }
 
@@ -44,38 +41,54 @@ export function Radio({
   className: string;
   children: ReactNode;
 }) {
-  const follow = useContext(Follow);
   return (
-    <Kit.Item value={value} aria-label={label} onFocus={() => follow(value)} className={className}>
+    <Kit.Item value={value} aria-label={label} className={className}>
       {children}
     </Kit.Item>
   );
 }
 
+/** By how many places an arrow goes on. */
+const STEPS: Readonly<Record<string, number | undefined>> = {
+  ArrowRight: 1,
+  ArrowDown: 1,
+  ArrowLeft: -1,
+  ArrowUp: -1,
+};
+
 /**
- * An arrow chooses what it leads to. The library does so only while the key is still down when the focus has moved, which
- * on a busy page it is not any more; where both choose, it is told once. What was chosen before and is not yet taken up by
- * a server is no reason to leave out the way back.
+ * Goes on from the radio that has the keyboard, and chooses. The library does both in a task of its own after the key: on a
+ * busy page the key is up by then, and nothing is chosen, or the next one is down already, and goes on from the old place.
  */
-function useArrows(value: string, onChange: (value: string) => void) {
-  const byArrow = useRef(false);
+function goOn(event: KeyboardEvent<HTMLElement>): void {
+  const step = STEPS[event.key];
+  if (step === undefined || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  const radios = [...event.currentTarget.querySelectorAll<HTMLElement>('[role=radio]')];
+  const from = radios.findIndex((radio) => radio === document.activeElement);
+  const next = from < 0 ? undefined : radios.at((from + step) % radios.length);
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+  next.click();
+}
+
+/**
+ * What is chosen is told once, though the library may say it twice, and not where it is chosen already; but where something
+ * else was told before that is not yet taken up, the way back is told.
+ */
+function useTold(value: string, onChange: (value: string) => void) {
   const last = useRef<string>(undefined);
   const justTold = useRef(false);
-  const tell = (next: string): void => {
-    if (justTold.current && last.current === next) return;
+  return (next: string): void => {
+    if (
+      last.current === next
+        ? justTold.current || next === value
+        : last.current === undefined && next === value
+    )
+      return;
     last.current = next;
     justTold.current = true;
     setTimeout(() => (justTold.current = false));
     onChange(next);
   };
-  const follow = (next: string): void => {
-    if (byArrow.current && (next !== value || (last.current ?? next) !== next)) tell(next);
-    byArrow.current = false;
-  };
-  const watch = {
-    onKeyDown: ({ key }: { readonly key: string }) => {
-      byArrow.current = key.startsWith('Arrow');
-    },
-  };
-  return { watch, follow, tell };
 }
