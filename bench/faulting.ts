@@ -7,6 +7,7 @@ import {
   hereAfter,
   isReading,
   middleOf,
+  netsOf,
   nextLooks,
   NOTHING_CONDUCTS,
   secondsTo,
@@ -173,15 +174,12 @@ function casesOf(job: JobContent, analysis: Analysis): Case[] {
     const made = editedJob(job, id);
     // A wire that is gone may take its input out of the circuit that is looked at: then it is no other way.
     const again = made && analyse(new JobIndex(made), pointId, 'nominal');
-    const other = again && (again.present.inputs.length || again.present.measured.length) ? again : undefined;
-    const truth = other
-      ? sightsOf(
-          analysis,
-          dictionary.looks,
-          { away: other.away.netlist, present: other.present.netlist },
-          undefined,
-        )
-      : row.sights;
+    const remains = (made: Analysis): boolean =>
+      made.context.output.drivenBy === 'guard'
+        ? hasDictionary(made)
+        : made.present.inputs.length > 0 || made.present.measured.length > 0;
+    const other = again && remains(again) ? again : undefined;
+    const truth = other ? sightsOf(analysis, dictionary.looks, netsOf(other), undefined) : row.sights;
     return { tag, dictionary, groups, id, truth, edited: other !== undefined };
   });
 }

@@ -24,6 +24,14 @@ import { SeenCard } from './SeenCard';
 import { SuspectsCard } from './SuspectsCard';
 import { SymptomsCard } from './SymptomsCard';
 
+/** Before anybody looks for what is wrong with what guards people. */
+const GUARDED =
+  'This guards people. Until all of it is proven again, take it that it stops nothing. Only who is competent searches and mends it: isolate before anybody reaches in, clear the machine before each reset, never bridge it, not even to measure.';
+
+/** Said before anything else of a point that guards people. */
+export const GuardNotice = ({ point }: { point: OpenPoint }) =>
+  point.analysis.context.output.drivenBy === 'guard' ? <Notice>{GUARDED}</Notice> : null;
+
 /** It does not work: one look after the other, and what it can still be. */
 export function FaultScreen() {
   return (
@@ -31,13 +39,14 @@ export function FaultScreen() {
       {(point) => (
         <View className="gap-4">
           <OpenFault point={point} />
+          <GuardNotice point={point} />
           {hasDictionary(point.analysis) ? (
             <Searched point={point} />
           ) : (
             <>
               <Text as="soft">
-                What it can be is not worked out for points that guard people, and for points that are on no
-                channel. Here a fault can be reported, and what it was can be kept.
+                What it can be is worked out once the point is on a channel and, for a value, once its range
+                is set in Scale. Until then a fault can be reported here, and what it was can be kept.
               </Text>
               <CaseCard point={point} kept={[]} found={[]} />
             </>

@@ -7,6 +7,7 @@ import type { OpenPoint } from '../point/usePoint';
 import { Button } from '../ui/Button';
 import { ButtonLink } from '../ui/ButtonLink';
 import { Card, Row } from '../ui/Card';
+import { Caution } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { Answer } from './Answer';
@@ -59,14 +60,13 @@ export function LookCard({
   }, [isChosen]);
   const look = best && of.dictionary.looks[best.look];
   if (!best || !look) return <NothingLeft hasSeen={hasSeen} />;
-  const { what, state } = lookText(of.point.analysis, look);
   return (
     <Card title="Look next" aside={<Text as="small">{SPOTS[look.spot]}</Text>}>
       <Row first className="gap-3">
         <View role="status" ref={head}>
-          <Text as="small">{textOf(state)}</Text>
-          <Text as="strong">{textOf(what)}</Text>
+          <Asked point={of.point} look={look} />
         </View>
+        <ResetCaution point={of.point} look={look} />
         <Answer
           kind={look.kind}
           unit={look.kind === 'value' ? look.unit : undefined}
@@ -87,6 +87,28 @@ export function LookCard({
       )}
       <Tells {...of} look={best.look} own={look} />
     </Card>
+  );
+}
+
+function Asked({ point, look }: { point: OpenPoint; look: Look }) {
+  const { what, state } = lookText(point.analysis, look);
+  return (
+    <>
+      <Text as="small">{textOf(state)}</Text>
+      <Text as="strong">{textOf(what)}</Text>
+    </>
+  );
+}
+
+/** A guard is closed or reset for a look, so that what it holds may start. */
+function ResetCaution({ point, look: { state, power } }: { point: OpenPoint; look: Look }) {
+  const isGuard = point.analysis.context.output.drivenBy === 'guard';
+  if (!isGuard || power === 'off' || state === 'away' || state === 'any') return null;
+  return (
+    <Caution>
+      What a reset releases can move at once: first see that nobody is in reach, and that whoever runs the
+      machine knows.
+    </Caution>
   );
 }
 

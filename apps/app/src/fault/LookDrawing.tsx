@@ -20,10 +20,14 @@ export function LookDrawing({
 }) {
   const { width, box } = useOwnWidth();
   const { red, black, state } = look;
-  const sound = useMemo(
-    () => loopView(analysis.context, state === 'present' ? analysis.present : analysis.away, []),
-    [analysis, state],
-  );
+  const sound = useMemo(() => {
+    const { away, present, pressed = present } = analysis;
+    return loopView(
+      analysis.context,
+      state === 'pressed' ? pressed : state === 'present' ? present : away,
+      [],
+    );
+  }, [analysis, state]);
   const view = useMemo(() => {
     const wires = suspectedWires(found);
     return { ...sound, wires: sound.wires.map((wire) => ({ ...wire, differs: wires.has(wire.id) })) };

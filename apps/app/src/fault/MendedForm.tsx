@@ -107,6 +107,12 @@ export function MendedForm({
         inputMode: 'decimal',
       })}
       <Swapped point={point} value={texts.swapped} onChange={put('swapped')} />
+      {point.analysis.context.output.drivenBy === 'guard' && (
+        <Caution>
+          That it works again is not for this program to say: before anybody relies on it, who is competent
+          proves the whole safety function, each channel alone and the reset among it.
+        </Caution>
+      )}
       <Text as="small">
         What was proven with what was worked on is to be proven again; the point says so from then on.
       </Text>

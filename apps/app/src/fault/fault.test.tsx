@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { choose } from '../../test/choose';
+import { FAMILIES } from '../../../../packages/core/test/families';
 import { openPoint, smallJob } from '../../test/openPoint';
 import type { Change } from '@keypost/core/job';
 import { applyChange } from '@keypost/core/job';
@@ -8,7 +9,7 @@ import * as saving from '../data/useSave';
 import { say } from '@keypost/core/messages';
 import { CaseCard } from './CaseCard';
 import { RatedChoice } from './RatedChoice';
-import { Searched } from './FaultScreen';
+import { GuardNotice, Searched } from './FaultScreen';
 import { suspectedWires } from './suspectText';
 
 jest.mock('expo-router', () => ({ Link: ({ children }: { children: unknown }) => children }));
@@ -51,6 +52,22 @@ test('one look after the other leads to a supply that is gone; what was seen is 
   expect(screen.getAllByRole('button', { name: /^Take back: / })).toHaveLength(looks - 1);
   fireEvent.click(screen.getByRole('button', { name: 'Begin anew' }));
   expect(screen.queryByRole('button', { name: /^Take back: / })).toBeNull();
+});
+
+test('of what guards people that is said first, and before each look that starts it', () => {
+  const point = openPoint(FAMILIES['guard switch']?.(), 'px-1');
+  render(<GuardNotice point={point} />);
+  expect(screen.getByText(/take it that it stops nothing.*never bridge it/)).toBeTruthy();
+  render(<Searched point={point} />);
+  const asked: boolean[] = [];
+  for (let i = 0; i < 8; i++) {
+    const starts = /reset/.test(screen.getByRole('status').textContent ?? '');
+    expect(screen.queryByRole('note', { name: /What a reset releases can move/ }) !== null).toBe(starts);
+    asked.push(starts);
+    fireEvent.click(screen.getByRole('button', { name: 'Cannot look there now' }));
+  }
+  expect(new Set(asked)).toEqual(new Set([true, false]));
+  expect(render(<GuardNotice point={openPoint(smallJob())} />).container.textContent).toBe('');
 });
 
 test('where one cannot look now is left out, and what is no voltage is refused', () => {

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import type { Act } from '@keypost/core/fault';
 import { FAMILIES } from '../../../../packages/core/test/families';
 import { openPoint } from '../../test/openPoint';
@@ -31,4 +31,20 @@ test('a target is held where it is chosen to be', () => {
   fireEvent.click(screen.getAllByRole('radio')[1] as HTMLElement);
   fireEvent.click(screen.getByRole('button', { name: 'Measure' }));
   expect(acts.map(({ state }) => state)).toEqual(['present']);
+});
+
+test('a guard is held open, closed and reset, or with its button down', () => {
+  const acts = done('guard switch', []);
+  const held = within(screen.getByRole('radiogroup', { name: 'Target or value' })).getAllByRole('radio');
+  const names = held.map((one) => one.getAttribute('aria-label') ?? '');
+  expect(names.map((name) => /, .*reset.*/.exec(name)?.[0])).toEqual([
+    undefined,
+    ', then reset pressed and let go',
+    ', and reset held down',
+  ]);
+  for (const one of held.slice(1)) {
+    fireEvent.click(one);
+    fireEvent.click(screen.getByRole('button', { name: 'Measure' }));
+  }
+  expect(acts.map(({ state }) => state)).toEqual(['present', 'pressed']);
 });

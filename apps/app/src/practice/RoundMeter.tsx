@@ -1,4 +1,5 @@
-import { actOf, looksOf, lookText, railsOf } from '@keypost/core/fault';
+import type { Analysis } from '@keypost/core/analysis';
+import { actOf, heldText, looksOf, lookText, railsOf } from '@keypost/core/fault';
 import type { HowHeld } from '@keypost/core/fault';
 import { refText } from '@keypost/core/job';
 import { textOf } from '@keypost/core/messages';
@@ -14,7 +15,7 @@ import type { Play } from './useRound';
 
 /** What can be done in a round: the target, the power, what is seen, and the meter. */
 export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
-  const { away, present, context } = point.analysis;
+  const { context } = point.analysis;
   const isPulsing = context.output.drivenBy === 'pulses';
   const [state, setState] = useState<HowHeld>(isPulsing ? 'pulses' : 'away');
   const [power, setPower] = useState<'on' | 'off'>('on');
@@ -31,10 +32,7 @@ export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
             <RadioGroup
               label="Target or value"
               value={state}
-              options={[
-                { value: 'away', label: textOf(away.situation.words) },
-                { value: 'present', label: textOf(present.situation.words) },
-              ]}
+              options={heldIn(point.analysis)}
               onChange={setState}
             />
           )}
@@ -54,6 +52,13 @@ export function RoundMeter({ point, play }: { point: OpenPoint; play: Play }) {
     </>
   );
 }
+
+/** How the target can be held: a guard that is reset by hand with its button down as well. */
+const heldIn = (analysis: Analysis): { value: HowHeld; label: string }[] =>
+  (['away', 'present', ...(analysis.pressed ? (['pressed'] as const) : [])] as const).map((state) => ({
+    value: state,
+    label: textOf(heldText(analysis, state)),
+  }));
 
 /** What is seen without a meter. */
 function Looks({ point: { analysis }, play, state }: { point: OpenPoint; play: Play; state: HowHeld }) {

@@ -1,6 +1,8 @@
-import { makeRound, roundOfCode, dictionaryOf } from '@keypost/core/fault';
+import { dictionaryOf, hasDictionary, makeRound, roundOfCode } from '@keypost/core/fault';
 import { analyse } from '@keypost/core/analysis';
 import { JobIndex } from '@keypost/core/job';
+import { nth } from '@keypost/core/lists';
+import { FAMILIES } from '../../../../packages/core/test/families';
 import { smallJob } from '../../test/openPoint';
 import { pressureJob } from '../../test/pressureJob';
 import { newRound, searchable } from './rounds';
@@ -32,5 +34,15 @@ test('something is hidden of a value as of a switch', () => {
       seed: 4,
     });
     expect(round?.faults).toHaveLength(1);
+  }
+});
+
+test('something is hidden in each family that can be searched, guards among them', () => {
+  for (const [name, make] of Object.entries(FAMILIES)) {
+    const job = make();
+    const analysis = analyse(new JobIndex(job), nth(job.points, 0).id, 'nominal');
+    const isSearched = searchable(job).some(({ id }) => id === nth(job.points, 0).id);
+    if (analysis.context.output.drivenBy === 'guard') expect([name, isSearched]).toEqual([name, true]);
+    if (isSearched) expect([name, hasDictionary(analysis)]).toEqual([name, true]);
   }
 });

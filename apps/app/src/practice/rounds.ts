@@ -1,3 +1,4 @@
+import { safetyTarget } from '@keypost/core/analysis';
 import { JobIndex } from '@keypost/core/job';
 import { oncePer } from '@keypost/core/lists';
 import { codeOfRound, MAX_SEED } from '@keypost/core/fault';
@@ -5,22 +6,26 @@ import type { Level } from '@keypost/core/fault';
 import type { FaultSort, JobContent, Point } from '@keypost/core/model';
 import { contextOf } from '@keypost/core/network';
 
-/** Points in which something can be hidden: all but those that guard people, where their parts are wired to something. */
+/** Points in which something can be hidden: where their parts are wired to something that is looked at. */
 export const searchable = oncePer((content: JobContent): Point[] => {
   const index = new JobIndex(content);
-  return content.points.filter(({ id }) => {
-    const { output, ports, helpers } = contextOf(index, id);
+  return content.points.filter(({ id, range }) => {
+    const context = contextOf(index, id);
+    const { output, ports, helpers } = context;
     const on = ports[0]?.port.kind;
     switch (output.drivenBy) {
       case 'target':
         return on === 'digital' || helpers.length > 0;
       case 'value':
-        return on === 'analog';
+        // What its counts are is known with its range only.
+        return on === 'analog' && range !== undefined;
       case 'pulses':
         return on === 'digital';
       case 'command':
       case 'communication':
         return on !== undefined;
+      case 'guard':
+        return safetyTarget(context) !== undefined;
       default:
         return false;
     }

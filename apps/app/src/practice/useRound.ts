@@ -8,13 +8,13 @@ import { useSettings } from '../data/settings';
 import type { OpenPoint } from '../point/usePoint';
 import { useResults } from './results';
 
-const STATE = z.enum(['away', 'present', 'pulses']);
+const STATE = z.enum(['away', 'present', 'pressed', 'pulses']);
 const Done = z.object({
   act: z.union([
     z.object({ kind: z.enum(['sensorLed', 'inputLed', 'bit', 'value', 'talks', 'counts']), state: STATE }),
     z.object({ kind: z.literal('flickers'), lamp: z.enum(['sensorLed', 'inputLed']), state: STATE }),
     z.object({ kind: z.literal('asSet'), part: z.string(), label: z.string(), state: STATE }),
-    z.object({ kind: z.enum(['acts', 'fed']), element: z.string(), label: z.string(), state: STATE }),
+    z.object({ kind: z.enum(['acts', 'fed', 'lit']), element: z.string(), label: z.string(), state: STATE }),
     z.object({
       kind: z.enum(['volts', 'ohms', 'amps']),
       state: STATE,

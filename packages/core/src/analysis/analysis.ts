@@ -16,7 +16,12 @@ export interface Analysis {
   readonly present: PointState;
   /** All solved states, those with the other devices of a loose common active among them. */
   readonly states: readonly PointState[];
-  /** Further states that are looked at: of a guard, its reset, its single channels and its test pulses. */
+  /** Of a guard that is reset by hand: closed, with the button held down. */
+  readonly pressed?: PointState;
+  /**
+   * Further states that are looked at: of a guard, its reset, its single channels and its test pulses. They are solved
+   * when they are first asked for.
+   */
   readonly staged: readonly PointState[];
   /** The first state as it is before anything was ever on; only where the circuit has a memory. */
   readonly cold?: PointState;
@@ -29,8 +34,15 @@ export interface Analysis {
 export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'bands'): Analysis {
   const context = contextOf(index, pointId);
   if (context.output.drivenBy === 'guard') {
-    const { shown, staged } = guardRun(context, wanted);
-    return { context, shown, away: nth(shown, 0), present: nth(shown, 1), states: shown, staged };
+    const { shown, pressed, staged } = guardRun(context, wanted);
+    const own = { context, shown, away: nth(shown, 0), present: nth(shown, 1), states: shown, pressed };
+    let further: readonly PointState[] | undefined;
+    return {
+      ...own,
+      get staged() {
+        return (further ??= staged());
+      },
+    };
   }
   const situations = situationsOf(context);
   const { shown, cold } = run(context, situations, wanted);

@@ -12,7 +12,10 @@ import type { PointState, Wanted } from './states.ts';
 /** All states of a guard: open, closed, reset, and what must not escape it. */
 export interface GuardRun {
   readonly shown: readonly PointState[];
-  readonly staged: readonly PointState[];
+  /** Closed, with the reset button held down; nothing where there is none. */
+  readonly pressed: PointState | undefined;
+  /** Further states, solved when they are first asked for. */
+  readonly staged: () => readonly PointState[];
 }
 
 type Names = readonly (readonly [item: string, name: string])[];
@@ -53,26 +56,20 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   const pressed = go('pressed', say('analysis.reset-pressed'), true, pressing(button), closed);
   const running = go('present', present, true, [], pressed);
   const opened = go('away', away, false, [], running);
-  const alone = [1, 2].map((n) =>
-    go(`open${n}`, say('analysis.channel-alone-open', { n }), true, [[device.id, `open${n}`]], running),
-  );
-  const tests = [1, 2].map((n) => go(`test${n}`, say('analysis.test-pulse', { n }), true, pulse(n), running));
-  const again = go('again', say('analysis.again-reset', { present }), true, [], opened);
-  const stuck = contactors.map(({ id, welds }, i) =>
-    weldedRun(go, i, [[id, welds]], pressing(button), running, present),
-  );
-  return {
-    shown: [opened, running],
-    staged: [
-      closed,
-      pressed,
-      ...alone,
-      ...tests,
-      again,
-      ...stuck,
-      ...faultsOpened(context, go, away, running),
-    ],
-  };
+  const staged = (): PointState[] => [
+    closed,
+    pressed,
+    ...[1, 2].map((n) =>
+      go(`open${n}`, say('analysis.channel-alone-open', { n }), true, [[device.id, `open${n}`]], running),
+    ),
+    ...[1, 2].map((n) => go(`test${n}`, say('analysis.test-pulse', { n }), true, pulse(n), running)),
+    go('again', say('analysis.again-reset', { present }), true, [], opened),
+    ...contactors.map(({ id, welds }, i) =>
+      weldedRun(go, i, [[id, welds]], pressing(button), running, present),
+    ),
+    ...faultsOpened(context, go, away, running),
+  ];
+  return { shown: [opened, running], pressed: button && pressed, staged };
 }
 
 type Go = (

@@ -11,7 +11,7 @@ export type Act = { readonly state: HowHeld } & (
   | { readonly kind: 'flickers'; readonly lamp: 'sensorLed' | 'inputLed' }
   | { readonly kind: 'value' }
   | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
-  | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
+  | { readonly kind: 'acts' | 'fed' | 'lit'; readonly element: string; readonly label: string }
   | {
       readonly kind: 'volts' | 'ohms' | 'amps';
       readonly red: string;

@@ -11,12 +11,14 @@ const ELECTRONICS = 10_000;
 const isBeyond = (ohms: number): boolean => ohms > ELECTRONICS * (1 + 1e-6);
 
 /** What an ohmmeter shows on the isolated circuit, by the id of the look. Its leads add up to half an ohm. */
-export function deadSights({ away, present }: Nets, looks: readonly Look[]): ReadonlyMap<string, Sight> {
+export function deadSights(
+  { away, present, pressed }: Nets,
+  looks: readonly Look[],
+): ReadonlyMap<string, Sight> {
+  const at = (state: Look['state']) => (state === 'present' ? present : state === 'pressed' ? pressed : away);
   return new Map(
     looks.flatMap((look): [string, Sight][] =>
-      look.kind === 'ohms'
-        ? [[look.id, ohmsSight(look.state === 'present' ? present : away, look.red, look.black)]]
-        : [],
+      look.kind === 'ohms' ? [[look.id, ohmsSight(at(look.state) ?? present, look.red, look.black)]] : [],
     ),
   );
 }

@@ -1,6 +1,6 @@
 import { nth, oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { inputQuantities, metered, readInput, sensorSide } from '../analysis/index.ts';
+import { inputQuantities, metered, readInput, safetyTarget, sensorSide } from '../analysis/index.ts';
 import { islandsOf, nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Islands, Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
@@ -31,21 +31,20 @@ export interface Dictionary {
 /** Extra-low voltage that may be touched in dry places, V (IEC 60364-4-41, 414.4.5). */
 const HARMLESS = { dc: 60, ac: 25 } as const;
 
-/**
- * Whether a point can be searched. Not one that guards people: what is wrong there is found by who is competent for it,
- * by the maker's plan.
- */
+/** Whether a point can be searched: something of it must be there to be looked at. */
 export const hasDictionary = (analysis: Analysis): boolean => {
   const { context, present } = analysis;
   switch (context.output.drivenBy) {
     case 'target':
     case 'pulses':
-      return present.inputs.length > 0 || present.loads.length > 0;
+      return present.inputs.length > 0 || present.loads.length > 0 || present.coils.size > 0;
     case 'value':
       return valueReader(analysis) !== undefined;
     case 'command':
     case 'communication':
       return present.loads.length > 0;
+    case 'guard':
+      return safetyTarget(context) !== undefined;
     default:
       return false;
   }
@@ -71,11 +70,12 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
 interface InStates {
   readonly away: Seen;
   readonly present: Seen;
+  readonly pressed?: Seen;
 }
 
 /** Relays hang on what was before: away, present, and away again, begun with nothing on. */
 function seenOf(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: InStates): InStates {
-  const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
+  if (analysis.context.output.drivenBy === 'guard') return guardSeen(analysis, looks, nets, near);
   const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
   const first = seenIn(analysis, looks, cold(nets.away), near?.away);
   const present = seenIn(
@@ -88,6 +88,29 @@ function seenOf(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: I
     ? seenIn(analysis, looks, { ...nets.away, held: present.solution.held }, near?.away ?? first)
     : first;
   return { away, present };
+}
+
+/** One circuit of a point with what is on in it by what was before. */
+export function asItStands(analysis: Analysis, nets: Nets, state: 'away' | 'present' | 'pressed'): Netlist {
+  const { away, present, pressed = present } = seenOf(analysis, [], nets);
+  const { solution } = { away, present, pressed }[state];
+  return { ...(nets[state] ?? nets.present), held: solution.held };
+}
+
+const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
+
+/** What is looked at while the reset button is held down. */
+const pressedOf = oncePer((looks: readonly Look[]) => looks.filter(({ state }) => state === 'pressed'));
+
+/** A guard is closed, reset where that is done by hand, let go of and opened, begun with nothing on. */
+function guardSeen(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: InStates): InStates {
+  const after = (netlist: Netlist, before: Solution, like?: Seen): Seen =>
+    seenIn(analysis, looks, { ...netlist, held: before.held }, like);
+  const pressed = nets.pressed && seenIn(analysis, pressedOf(looks), cold(nets.pressed), near?.pressed);
+  const present = pressed
+    ? after(nets.present, pressed.solution, near?.present)
+    : seenIn(analysis, looks, cold(nets.present), near?.present);
+  return { away: after(nets.away, present.solution, near?.away), present, ...(pressed && { pressed }) };
 }
 
 /** What is seen of a circuit, look by look. @param near what is seen of one like it, to begin with. */
@@ -116,9 +139,15 @@ function steadySights(
   shown: PointFault['shown'],
   near?: InStates,
 ): Sight[] {
-  const { away, present } = seenOf(analysis, looks, nets, near);
+  const { away, present, pressed = present } = seenOf(analysis, looks, nets, near);
   const dead = deadSights(nets, looks);
-  const states = { away: away.at, present: present.at, any: present.at, pulses: present.at };
+  const states = {
+    away: away.at,
+    present: present.at,
+    pressed: pressed.at,
+    any: present.at,
+    pulses: present.at,
+  };
   // What a description of settings tells of talking stands beside the circuit.
   const answers = (): boolean =>
     away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
@@ -140,7 +169,9 @@ const AS_PLANNED: Sight = { kind: 'on', slip: LIST_SLIP };
 const OTHERWISE: Sight = { kind: 'off', slip: LIST_SLIP };
 const turned = (sight: Sight): Sight => (sight.kind === 'on' ? OFF : sight.kind === 'off' ? ON : sight);
 
-function shownOn({ kind }: Look, sight: Sight, shown: PointFault['shown']): Sight {
+function shownOn(look: Look, sight: Sight, shown: PointFault['shown']): Sight {
+  const { kind } = look;
+  if (kind === 'acts' && shown?.staysIn === look.element) return ON;
   if (kind === 'sensorLed' && shown?.sensorLed) return OFF;
   if (kind === 'inputLed' && shown?.inputLed) return OFF;
   if (kind === 'bit' && shown?.bit) return shown.bit === 'turned' ? turned(sight) : OFF;
@@ -200,6 +231,7 @@ function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist, ne
         return outputOn ? ON : OFF;
       case 'acts':
       case 'fed':
+      case 'lit':
         return isActive(look.element) ? ON : OFF;
       case 'inputLed':
         return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;

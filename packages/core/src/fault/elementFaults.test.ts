@@ -7,7 +7,7 @@ import { JobIndex } from '../job/index.ts';
 import { nth, sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { groupsOf, suspects } from './diagnose.ts';
-import { dictionaryOf, hasDictionary } from './dictionary.ts';
+import { dictionaryOf } from './dictionary.ts';
 import { pointFaults } from './pointFaults.ts';
 import { isReading, middleOf } from './sight.ts';
 
@@ -98,14 +98,6 @@ test('the rails that a wire may touch are there, on direct current and on mains'
       const [kind, , rail = ''] = id.split(' ');
       if (kind === 'short') expect([id, there.has(rail)]).toEqual([id, true]);
     }
-  }
-});
-
-test('what guards people is not searched, whatever it drives', () => {
-  for (const [name, make] of Object.entries(FAMILIES)) {
-    const analysis = analysed(make());
-    if (analysis.context.output.drivenBy === 'guard')
-      expect([name, hasDictionary(analysis)]).toEqual([name, false]);
   }
 });
 

@@ -1,6 +1,7 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
+import { safetyTarget } from '../analysis/index.ts';
 import { faults, nodesOf } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
@@ -16,8 +17,10 @@ interface Part {
 
 /** What can be wrong inside the parts of a point, element by element: contacts, coils, loads, diodes and resistors. */
 export function elementFaults({ context, present }: Analysis): PointFault[] {
+  // What releases a guard is as much part of it as what asks for that.
+  const evaluation = context.output.drivenBy === 'guard' ? safetyTarget(context)?.module : undefined;
   const ends = new Set(context.scope.wires.flatMap(({ from, to }) => [from, to]));
-  const found = [context.device, ...context.helpers].flatMap((part) =>
+  const found = [context.device, ...context.helpers, ...(evaluation ? [evaluation] : [])].flatMap((part) =>
     present.netlist.elements
       .filter(({ id }) => id.startsWith(`${part.id}/`))
       .flatMap((element) => faultsOf(context.index, part, element, ends)),

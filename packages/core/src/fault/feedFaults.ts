@@ -6,7 +6,7 @@ import type { Netlist } from '../circuit/index.ts';
 import { JobIndex, refText } from '../job/index.ts';
 import { unlessRefused } from '../model/index.ts';
 import { feedWiresOf } from './ownWires.ts';
-import { BAD_JOINT, netsOf } from './pointFault.ts';
+import { BAD_JOINT, both, netsOf } from './pointFault.ts';
 import type { PointFault } from './pointFault.ts';
 
 /**
@@ -26,7 +26,7 @@ export function feedFaults(analysis: Analysis): PointFault[] {
       elements: [...netlist.elements, { kind: 'resistor', id, a: from, b: to, ohms: exactly(BAD_JOINT) }],
     });
     const nets = netsOf(as);
-    const weak = { away: joined(nets.away), present: joined(nets.present) };
+    const weak = both(joined)(nets);
     const place = { in: 'wire', ids: [id] } as const;
     return [
       {

@@ -1,8 +1,11 @@
 /** Where one stands to look. */
 export type Spot = 'field' | 'panel' | 'screen';
 
-/** How the target is held: away, present, or not at all, while pulses come. */
-export type HowHeld = 'away' | 'present' | 'pulses';
+/**
+ * How the target is held: away, present, or not at all, while pulses come. Of a guard: open, closed and reset, or closed
+ * with the reset button held down.
+ */
+export type HowHeld = 'away' | 'present' | 'pressed' | 'pulses';
 
 /** Something that can be looked at with the target in one state: an indicator, or volts or ohms between two terminals. */
 export type Look = {
@@ -16,8 +19,8 @@ export type Look = {
   readonly power: 'on' | 'off';
 } & (
   | { readonly kind: 'sensorLed' | 'inputLed' | 'bit' }
-  /** Whether a load, a coil or a part that listens acts: by its name, and the element that tells. */
-  | { readonly kind: 'acts' | 'fed'; readonly element: string; readonly label: string }
+  /** Whether a load, a coil or a part that listens acts, or an LED of it is lit: by its name, and the element that tells. */
+  | { readonly kind: 'acts' | 'fed' | 'lit'; readonly element: string; readonly label: string }
   /** Whether a part is set as its sheet says: by its id and tag. */
   | { readonly kind: 'asSet'; readonly part: string; readonly label: string }
   /** Whether a count goes on, and whether a lamp flickers with the pulses. */
@@ -33,5 +36,5 @@ export type Look = {
 );
 
 /** How the target is held for a look, where it is. */
-export const heldState = (state: Look['state']): 'away' | 'present' | undefined =>
-  state === 'away' || state === 'present' ? state : undefined;
+export const heldState = (state: Look['state']): Exclude<HowHeld, 'pulses'> | undefined =>
+  state === 'any' || state === 'pulses' ? undefined : state;

@@ -25,6 +25,8 @@ export function lookText(analysis: Analysis, look: Look): { readonly what: Messa
       return { what: say('fault.look-counts', { tag: context.point.tag }), state };
     case 'acts':
       return { what: say('fault.look-acts', { label: look.label }), state };
+    case 'lit':
+      return { what: say('fault.look-led', { item: look.label }), state };
     case 'fed':
       return { what: say('fault.look-fed', { label: look.label }), state };
     case 'talks':
@@ -53,10 +55,19 @@ export function lookText(analysis: Analysis, look: Look): { readonly what: Messa
   }
 }
 
-/** How the target is held for a look, or what is done otherwise. */
-function stateText({ away, present }: Analysis, { state, power }: Look): Text {
+/** How the target is held. */
+export function heldText({ away, present, pressed }: Analysis, state: 'away' | 'present' | 'pressed'): Text {
+  const { words } = present.situation;
   if (state === 'away') return away.situation.words;
-  if (state === 'present') return present.situation.words;
+  if (state === 'pressed') return say('fault.look-pressed', { present: words });
+  return pressed ? say('fault.look-reset', { present: words }) : words;
+}
+
+/** How the target is held for a look, or what is done otherwise. */
+function stateText(analysis: Analysis, { state, power }: Look): Text {
+  // Without power nothing is reset.
+  if (state === 'present' && power === 'off') return analysis.present.situation.words;
+  if (state === 'away' || state === 'present' || state === 'pressed') return heldText(analysis, state);
   if (power === 'off') return say('fault.look-dead');
   return say(state === 'any' ? 'fault.look-live' : 'fault.look-pulses');
 }

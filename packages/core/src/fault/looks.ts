@@ -7,6 +7,7 @@ import { nodesOf } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
+import { guardLooks } from './guardLooks.ts';
 import type { Look, Spot } from './look.ts';
 import { feedWiresOf, ownWiresOf, railsOf } from './ownWires.ts';
 import { pointFaults } from './pointFaults.ts';
@@ -42,6 +43,7 @@ const steadyLooks = (analysis: Analysis): readonly Look[] => [
 const everyLook = (analysis: Analysis): readonly Look[] => [
   ...(analysis.context.output.drivenBy === 'communication' ? talkLooks(analysis) : signalLooks(analysis)),
   ...actLooks(analysis),
+  ...guardLooks(analysis),
   ...valueLooks(analysis),
   ...currentLooks(analysis),
   ...deadLooks(analysis),
@@ -234,8 +236,10 @@ function deadLooks(analysis: Analysis): Look[] {
   );
   const isBlack = ([red, black]: readonly [string, string]): boolean =>
     electronic.some((nodes) => nodes.includes(red) && nodes.includes(black));
-  const pairs: (readonly [string, string])[] = [
-    ...[...ownWiresOf(analysis), ...feedWiresOf(analysis)].map(({ from, to }) => [from, to] as const),
+  const wires = [...ownWiresOf(analysis), ...feedWiresOf(analysis)].map(
+    ({ from, to }) => [from, to] as const,
+  );
+  const atParts: (readonly [string, string])[] = [
     ...[device, ...helpers].flatMap(({ id }) => {
       const refs = terminalsOf(analysis, id);
       return refs
@@ -244,10 +248,15 @@ function deadLooks(analysis: Analysis): Look[] {
     }),
   ];
   const states = contactMoves(analysis) ? STATES : (['any'] as const);
-  return pairs
-    .filter(([red, black]) => hasTerminal(present, red) && hasTerminal(present, black))
-    .flatMap(([red, black]) =>
-      states.map((state): Look => ({
+  // Along the many wires of a guard nothing is measured twice.
+  const isGuard = context.output.drivenBy === 'guard';
+  return [
+    ...wires.map((pair) => ({ pair, at: isGuard ? (['any'] as const) : states })),
+    ...atParts.map((pair) => ({ pair, at: states })),
+  ]
+    .filter(({ pair: [red, black] }) => hasTerminal(present, red) && hasTerminal(present, black))
+    .flatMap(({ pair: [red, black], at }) =>
+      at.map((state): Look => ({
         id: `ohms ${red} ${black} ${state}`,
         kind: 'ohms',
         red,

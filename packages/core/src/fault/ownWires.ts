@@ -1,5 +1,6 @@
 import type { Analysis } from '../analysis/index.ts';
 import { supplyTerminals } from '../catalog/index.ts';
+import type { Port } from '../catalog/index.ts';
 import { splitRef } from '../model/index.ts';
 import type { Wire } from '../model/index.ts';
 
@@ -16,9 +17,7 @@ export function ownWiresOf({ context }: Analysis): Wire[] {
   const inputs = new Set(
     ports.flatMap(({ module, port }) => [
       `${module.id}:${port.terminal}`,
-      ...(port.kind === 'analog'
-        ? [port.common, ...Object.values(port.roles)].map((name) => `${module.id}:${name}`)
-        : []),
+      ...furtherTerminals(port).map((name) => `${module.id}:${name}`),
     ]),
   );
   const isOwn = (ref: string): boolean => parts.has(splitRef(ref).item) || inputs.has(ref);
@@ -26,6 +25,12 @@ export function ownWiresOf({ context }: Analysis): Wire[] {
     ({ from, to }) =>
       (isOwn(from) || isOwn(to)) && splitRef(from).terminal !== 'PE' && splitRef(to).terminal !== 'PE',
   );
+}
+
+/** What of a port a signal needs beside its terminal: of a guard's, what may start it as well. */
+function furtherTerminals(port: Port): string[] {
+  if (port.kind === 'analog') return [port.common, ...Object.values(port.roles)];
+  return port.kind === 'safety' && port.starts ? [port.starts.reset, port.starts.feedback] : [];
 }
 
 /** Wires that feed the modules of a point: from their commons and their own supply to what supplies them. */

@@ -21,12 +21,18 @@ export const WEIGHT: Readonly<Record<Likelihood, number>> = { often: 4, usual: 2
 export interface Nets {
   readonly away: Netlist;
   readonly present: Netlist;
+  /** Of a guard that is reset by hand: closed, and the button held down. */
+  readonly pressed?: Netlist;
 }
 
 /** The same done to the circuit whatever the target does. */
 export const both =
   (fault: (netlist: Netlist) => Netlist) =>
-  ({ away, present }: Nets): Nets => ({ away: fault(away), present: fault(present) });
+  ({ away, present, pressed }: Nets): Nets => ({
+    away: fault(away),
+    present: fault(present),
+    ...(pressed && { pressed: fault(pressed) }),
+  });
 
 /** Done where the element is in the circuit: a part may be another one with the target there. */
 export const where =
@@ -43,6 +49,8 @@ interface Shown {
   readonly value?: 'other' | 'none';
   /** Of a device that talks: it does not. */
   readonly silent?: true;
+  /** The contactor that stays in though nothing holds it, by the element that tells. */
+  readonly staysIn?: string;
   /** The part that is not set as its sheet says. */
   readonly setElsewhere?: string;
 }
@@ -66,10 +74,38 @@ export interface PointFault extends KnownFault {
 }
 
 /** The circuits of a point as it stands. */
-export const netsOf = ({ away, present }: Analysis): Nets => ({
+export const netsOf = ({ away, present, pressed }: Analysis): Nets => ({
   away: away.netlist,
   present: present.netlist,
+  ...(pressed && { pressed: pressed.netlist }),
 });
+
+/** What stands otherwise in one circuit than in another, done to a third. */
+export function difference(before: Netlist, after: Netlist): (netlist: Netlist) => Netlist {
+  const known = new Map(before.elements.map((element) => [element.id, JSON.stringify(element)]));
+  const moved = new Map(
+    after.elements.flatMap((element) =>
+      known.get(element.id) === JSON.stringify(element) ? [] : [[element.id, element] as const],
+    ),
+  );
+  return (netlist) => ({
+    ...netlist,
+    elements: netlist.elements.map((element) => moved.get(element.id) ?? element),
+  });
+}
+
+/** Whatever is done to it, what it looks at stands as in one circuit; a button that is held down is held down all the same. */
+export const stands =
+  (at: 'away' | 'present') =>
+  (nets: Nets): Nets => {
+    const net = nets[at];
+    const { present, pressed } = nets;
+    return {
+      away: net,
+      present: net,
+      ...(pressed && { pressed: difference(present, pressed)(net) }),
+    };
+  };
 
 /** What is told of a fault, without what it does. */
 export const knownOf = ({ id, what, place, sort, likely }: PointFault): KnownFault => ({

@@ -8,7 +8,7 @@ import { splitRef, unlessRefused } from '../model/index.ts';
 import type { Module, Supply } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { elementFaults } from './elementFaults.ts';
-import { both, standing } from './pointFault.ts';
+import { both, difference, standing, stands } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
 import { feedFaults } from './feedFaults.ts';
 import { outputFaults } from './outputFaults.ts';
@@ -25,6 +25,7 @@ export const pointFaults = oncePer((analysis: Analysis): readonly PointFault[] =
   ...partFaults(analysis),
   ...outputFaults(analysis),
   ...elementFaults(analysis),
+  ...weldedFaults(analysis),
   ...otherOutputs(analysis),
   ...readingFaults(analysis),
   ...settingFaults(analysis),
@@ -71,35 +72,62 @@ function partFaults(analysis: Analysis): PointFault[] {
   if (context.output.drivenBy === 'command') return commandFaults(analysis);
   const { device, output } = context;
   const place = { in: 'part', id: device.id } as const;
-  const switching = output.element === undefined ? '' : elementId(device.id, output.element);
-  const own = present.netlist.elements.find(({ id }) => id === switching);
-  const stuck = (on: boolean): PointFault => ({
-    id: `stuck ${on ? 'on' : 'off'}`,
-    what: say('fault.output-stuck', { device: device.tag, on }),
-    place,
-    sort: 'output',
-    likely: 'usual',
-    leaves: both(faults.stuckOutput(switching, on)),
-  });
+  const isGuard = output.drivenBy === 'guard';
+  const channels = isGuard ? (output.carries ?? []) : [output.element ?? ''];
+  const stuck = (channel: string, n: number): PointFault[] => {
+    const switching = elementId(device.id, channel);
+    const own = present.netlist.elements.find(({ id }) => id === switching);
+    if (own?.kind !== 'output') return [];
+    return [true, false].map((on) => ({
+      id: `stuck ${on ? 'on' : 'off'}${isGuard ? ` ${channel}` : ''}`,
+      what: isGuard
+        ? say('fault.channel-stuck', { device: device.tag, n: n + 1, on })
+        : say('fault.output-stuck', { device: device.tag, on }),
+      place,
+      sort: 'output',
+      likely: 'usual',
+      leaves: both(faults.stuckOutput(switching, on)),
+    }));
+  };
   return [
-    ...(own?.kind === 'output' ? [stuck(true), stuck(false)] : []),
+    ...channels.flatMap(stuck),
     {
       id: 'target unseen',
-      what: say('fault.target-unseen', { device: device.tag }),
+      what: say(isGuard ? 'fault.guard-unseen' : 'fault.target-unseen', { device: device.tag }),
       place,
       sort: 'target',
       likely: 'often',
-      leaves: ({ away }) => ({ away, present: away }),
+      leaves: stands('away'),
     },
     {
       id: 'target always',
-      what: say('fault.target-always', { device: device.tag }),
+      what: say(isGuard ? 'fault.guard-always' : 'fault.target-always', { device: device.tag }),
       place,
       sort: 'target',
       likely: 'usual',
-      leaves: (nets) => ({ away: nets.present, present: nets.present }),
+      leaves: stands('present'),
     },
   ];
+}
+
+/** Contactors of a guard whose contacts do not open any more; their mirror contacts tell. */
+function weldedFaults({ context, away, staged }: Analysis): PointFault[] {
+  return context.helpers.flatMap((part): PointFault[] => {
+    const { welds, moves } = context.index.deviceType(part).description;
+    const welded = staged.find(({ situation }) => situation.forced.get(part.id)?.has(welds ?? ''));
+    if (welds === undefined || moves === undefined || !welded) return [];
+    return [
+      {
+        id: `welded ${part.id}`,
+        what: say('fault.contactor-welded', { part: part.tag }),
+        place: { in: 'part', id: part.id },
+        sort: 'part',
+        likely: 'usual',
+        leaves: both(difference(away.netlist, welded.netlist)),
+        shown: { staysIn: elementId(part.id, moves) },
+      },
+    ];
+  });
 }
 
 /** Of a value: it stands still, at either end of its range. */
@@ -112,7 +140,7 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
       place,
       sort: 'output',
       likely: 'usual',
-      leaves: ({ away }) => ({ away, present: away }),
+      leaves: stands('away'),
     },
     {
       id: 'value high',
@@ -120,7 +148,7 @@ function valueFaults({ context: { device } }: Analysis): PointFault[] {
       place,
       sort: 'output',
       likely: 'usual',
-      leaves: ({ present }) => ({ away: present, present }),
+      leaves: stands('present'),
     },
   ];
 }
@@ -133,7 +161,7 @@ function pulseFaults({ context: { device } }: Analysis): PointFault[] {
     place: { in: 'part', id: device.id },
     sort: 'target',
     likely: high ? 'usual' : 'often',
-    leaves: ({ away, present }) => (high ? { away: present, present } : { away, present: away }),
+    leaves: stands(high ? 'present' : 'away'),
   });
   return [still(false), still(true)];
 }
@@ -195,7 +223,7 @@ function commandFaults({ context: { module, address } }: Analysis): PointFault[]
     place: { in: 'part', id: module.id },
     sort: 'input',
     likely: 'usual',
-    leaves: ({ away, present }) => (low ? { away, present: away } : { away: present, present }),
+    leaves: stands(low ? 'away' : 'present'),
   });
   return [
     still(true),
@@ -206,7 +234,7 @@ function commandFaults({ context: { module, address } }: Analysis): PointFault[]
       place: { in: 'program' },
       sort: 'program',
       likely: 'often',
-      leaves: ({ away }) => ({ away, present: away }),
+      leaves: stands('away'),
     },
   ];
 }

@@ -6,9 +6,10 @@ import { exactly, nodesOf, solvedOnce } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
 import { spentOn } from './acts.ts';
 import type { Act } from './acts.ts';
-import { sightsOf } from './dictionary.ts';
+import { asItStands, sightsOf } from './dictionary.ts';
 import type { Dictionary } from './dictionary.ts';
 import type { Look } from './look.ts';
+import { netsOf } from './pointFault.ts';
 import { hereFrom, secondsTo } from './nextLook.ts';
 import type { Round } from './practiceRound.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
@@ -53,7 +54,13 @@ export function act(
     if (doing.kind === 'ohms' && most > LIVE) return { kind: 'over', why: say('practice.ohms-live') };
   }
   if (doing.kind === 'amps') {
-    const amps = power === 'on' ? levels.map((state) => ampsBetween(round.nets[state], red, black)) : [0];
+    const isGuard = analysis.context.output.drivenBy === 'guard';
+    const inWire = netsOf(analysis).present.elements.some((element) => isWire(element, red, black));
+    if (power === 'on' && isGuard && !inWire) return { kind: 'over', why: say('practice.bridged') };
+    const amps =
+      power === 'on'
+        ? levels.map((state) => ampsBetween(asItStands(analysis, round.nets, state), red, black))
+        : [0];
     if (Math.max(...amps.map(Math.abs)) > FUSE) return { kind: 'over', why: say('practice.fuse') };
     return { kind: 'seen', is: wandering(amps, noise) };
   }

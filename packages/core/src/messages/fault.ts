@@ -14,10 +14,20 @@ export const FAULT = {
   'fault.supply-low': ({ supply }: { supply: string }) => `${supply} is far too low`,
   'fault.output-stuck': ({ device, on }: { device: string; on: boolean }) =>
     `The output of ${device} stays ${on ? 'on' : 'off'}`,
+  'fault.channel-stuck': ({ device, n, on }: { device: string; n: number; on: boolean }) =>
+    `Channel ${n} of ${device} stays ${on ? 'on' : 'off'}`,
   'fault.target-unseen': ({ device }: { device: string }) =>
     `${device} does not see its target: reach, place, dirt`,
   'fault.target-always': ({ device }: { device: string }) =>
     `${device} sees something all the time: background, dirt, setting`,
+  'fault.guard-unseen': ({ device }: { device: string }) =>
+    `${device} does not close its contacts: key, actuator or roller out of place, or worn`,
+  'fault.guard-always': ({ device }: { device: string }) =>
+    `${device} does not open its contacts: it stops nothing`,
+  'fault.contactor-welded': ({ part }: { part: string }) =>
+    `${part} does not drop out: a contact is welded, or it is stuck`,
+  'fault.look-reset': ({ present }: { present: string }) => `${present}, then reset pressed and let go`,
+  'fault.look-pressed': ({ present }: { present: string }) => `${present}, and reset held down`,
   'fault.other-output': ({ device, kind, logic }: { device: string; kind: string; logic: string }) =>
     `${device} is another kind than planned, or set so: ${[kind, logic].filter(Boolean).join(', ')}`,
   'fault.look-led': ({ item }: { item: string }) => `LED of ${item}`,
@@ -70,6 +80,8 @@ export const FAULT = {
     'Ohms on a live circuit: the meter’s range is burnt, and the reading would have meant nothing. Isolate and prove dead first.',
   'practice.fuse':
     'The meter’s current input lay across a supply: its fuse is gone. Current is measured in a wire that was opened, never across.',
+  'practice.bridged':
+    'A meter on its current range is a bridge. Across anything that guards people it takes the guard away while somebody relies on it: that is never done.',
   'fault.look-value': ({ tag }: { tag: string }) => `Value of ${tag} in the program`,
   'fault.look-milliamps': ({ from, to }: { from: string; to: string }) =>
     `Current in the wire from ${from} to ${to}, opened for the meter`,
