@@ -1,4 +1,5 @@
 import { chainJob, driveStopJob, FAMILIES, guardJob } from '../../test/families.ts';
+import { after, withPoint } from '../../test/jobs.ts';
 import { relayOnDrive, twoContactors, withValve } from '../../test/safetyJobs.ts';
 import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
@@ -147,6 +148,23 @@ test('what stops nothing is never among what looks sound', () => {
     const sound = nth(groupsOf(dictionaryOf(analysed(make()))), 0).map(({ fault }) => fault?.id ?? '');
     expect([name, sound.filter((id) => /^(target|welded|stuck)/.test(id))]).toEqual([name, []]);
   }
+});
+
+test('of guards that share a relay each sees what both stop, and a safe contact that does not close', () => {
+  const job = withPoint(guardJob(), {
+    tag: 'PX-2',
+    typeId: 'estop-2c',
+    output: 'contact',
+    logic: 'nc',
+    at: ['s', 1],
+  });
+  const index = new JobIndex(
+    after(job, { kind: 'editModule', id: 's', patch: { settings: { selector: 'both' } } }),
+  );
+  const other = dictionaryOf(analyse(index, 'px-2', 'nominal'));
+  const [sound, open] = [shownBy(other, undefined), shownBy(other, /^opens s:13 s:14/)];
+  expect([HELD('present'), HELD('away')].map(sound)).toEqual([true, false]);
+  expect([RELEASED('present'), HELD('present')].map(open)).toEqual([true, false]);
 });
 
 test('how a guard is held for a look says the reset', () => {

@@ -6,7 +6,7 @@ import { netsOf } from './pointFault.ts';
 
 const LEVELS = ['away', 'present'] as const;
 /** An LED is seen, two leads are put on, s. */
-const SECONDS = { led: 4, volts: 25 } as const;
+const SECONDS = { led: 4, acts: 8, volts: 25 } as const;
 
 /**
  * What the evaluation of a guard shows: its LEDs, and volts at each of its inputs. What it asks of its button is there
@@ -37,20 +37,35 @@ export function guardLooks(analysis: Analysis): Look[] {
     const element = elementId(module.id, id);
     return parts.has(element) ? [{ element, label: `${module.tag}, ${label}` }] : [];
   });
-  return [
-    ...leds.flatMap(({ element, label }) =>
-      LEVELS.map((state): Look => ({
-        id: `lit ${element} ${state}`,
-        kind: 'lit',
+  const inStates = (kind: 'lit' | 'acts', found: readonly { element: string; label: string }[]): Look[] =>
+    found.flatMap(({ element, label }) =>
+      LEVELS.map((state) => ({
+        id: `${kind} ${element} ${state}`,
+        kind,
         element,
         label,
         state,
         spot: 'panel',
-        seconds: SECONDS.led,
+        seconds: SECONDS[kind === 'lit' ? 'led' : 'acts'],
         power: 'on',
       })),
-    ),
+    );
+  return [
+    ...inStates('lit', leds),
+    ...inStates('acts', stoppedElsewhere(analysis, parts)),
     ...[roles.channel1Return, roles.channel2Return, starts?.feedback].flatMap((name) => volts(name, LEVELS)),
     ...(netsOf(analysis).pressed ? volts(starts?.reset, ['pressed', 'present']) : []),
   ];
+}
+
+/** What a guard stops together with others, and another point has as its further parts. */
+function stoppedElsewhere({ context }: Analysis, parts: ReadonlySet<string>) {
+  const { index, scope, helpers } = context;
+  const own = new Set(helpers.map(({ id }) => id));
+  return [...scope.deviceIds].flatMap((id) => {
+    const device = own.has(id) ? undefined : index.device(id);
+    const moves = device && index.deviceType(device).description.moves;
+    const element = moves === undefined ? '' : elementId(id, moves);
+    return device && parts.has(element) ? [{ element, label: device.tag }] : [];
+  });
 }
