@@ -7,13 +7,13 @@ test('a round is begun by its code, found, looked back at, and nothing of the jo
   page,
 }) => {
   await page.goto(`${BOARD}/practice`);
-  await page.getByRole('textbox', { name: 'Code' }).fill('f00 c00 cjz');
+  await page.getByRole('textbox', { name: 'Code' }).fill('g00 c00 cwr');
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByText(/No round of this job has this code/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Code' }).fill('e00 c00 5q3');
+  await page.getByRole('textbox', { name: 'Code' }).fill('f00 c00 cjy');
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByText(/from an earlier version of Key Post/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Code' }).fill('f00 c00 cjy');
+  await page.getByRole('textbox', { name: 'Code' }).fill('g00 c00 cwq');
   await page.getByRole('button', { name: 'Open it' }).click();
   // Lit without a target: its output stays on.
   await page.getByRole('button', { name: 'LED of PX-112' }).click();
@@ -38,7 +38,7 @@ test('a round is begun by its code, found, looked back at, and nothing of the jo
 });
 
 test('ohms on a live circuit end a round and say why', async ({ page }) => {
-  await page.goto(`${BOARD}/practice/F00-700-BFR`);
+  await page.goto(`${BOARD}/practice/G00-700-BSH`);
   await page.getByRole('radio', { name: 'Ω' }).click();
   await page.getByRole('button', { name: 'Measure' }).click();
   await expect(page.getByRole('alert')).toContainText(/Ohms on a live circuit/);

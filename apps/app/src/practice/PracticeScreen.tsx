@@ -139,7 +139,7 @@ function CodeCard({ view }: { view: JobView }) {
     const key = roundOfCode(code, tags);
     if (key === 'older') setProblem(OLDER_ROUND);
     else if (key) router.push(`/job/${view.id}/practice/${codeOfRound(key, tags)}`);
-    else setProblem('No round of this job has this code: nine letters and digits, such as F00-A1B-2C3.');
+    else setProblem('No round of this job has this code: nine letters and digits, such as G00-A1B-2C3.');
   };
   return (
     <Card title="A round by its code">

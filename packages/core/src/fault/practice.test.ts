@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { FAMILIES, fieldbusJob, inputs, outputJob, pulseJob, relayJob } from '../../test/families.ts';
+import {
+  FAMILIES,
+  fieldbusJob,
+  guardJob,
+  inputs,
+  outputJob,
+  pulseJob,
+  relayJob,
+} from '../../test/families.ts';
 import { withPoint } from '../../test/jobs.ts';
 import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
@@ -59,7 +67,7 @@ describe('the code of a round', () => {
   test('a sign that is typed wrong, and the code of another job, are no round', () => {
     const code = codeOfRound(key('usual', 777), tags);
     expect(roundOfCode(code, ['PX-1', 'LX-2'])).toBeUndefined();
-    const other = code.startsWith('S0') ? `S1${code.slice(2)}` : `F${code.slice(1)}`;
+    const other = `S1${code.slice(2)}`;
     expect(roundOfCode(other, tags)).toBeUndefined();
     for (const none of ['', 'R00', 'hello', '---', `${code}7`])
       expect(roundOfCode(none, tags)).toBeUndefined();
@@ -80,7 +88,26 @@ test('the list of faults is the one that codes of today are made from', () => {
   });
   let sum = 0;
   for (const sign of ids.join('\n')) sum = (sum * 131 + sign.charCodeAt(0)) % 1_000_003;
-  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['F', 1467, 484697]);
+  expect([codeOfRound(key('easy', 1), ['PX-1'])[0], ids.length, sum]).toEqual(['G', 1467, 484697]);
+});
+
+test('what everything works with is never hidden: a guard’s button works whichever way its wires are on', () => {
+  const own = analyse(new JobIndex(guardJob()), 'px-1', 'nominal');
+  const dictionary = dictionaryOf(own);
+  const works = nth(dictionary.rows, 0).sights;
+  const live = dictionary.looks.flatMap(({ power, kind }, i) =>
+    power === 'on' && kind !== 'asSet' ? [i] : [],
+  );
+  const hidden = Array.from({ length: 60 }, (_, seed) =>
+    sure(makeRound(own, dictionary, { ...key('usual', seed), sort: 'wires-exchanged' })),
+  ).map(({ faults }) => nth(faults, 0).id);
+  expect(dictionary.rows.some(({ fault }) => fault && /^exchanged reset-w1 reset-w0/.test(fault.id))).toBe(
+    true,
+  );
+  for (const id of hidden) {
+    const row = sure(dictionary.rows.find(({ fault }) => fault?.id === id));
+    expect([id, live.some((i) => !alike(nth(row.sights, i), nth(works, i)))]).toEqual([id, true]);
+  }
 });
 
 test('of what is commanded and of what talks something is hidden too, and what is looked at shows it', () => {

@@ -37,11 +37,12 @@ const SIGNS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
 /**
  * Signs of the levels, a row for each list of faults from which rounds were made; the last is today's. With another
- * list a code would hide something else: whoever changes what can go wrong with a point adds a row.
+ * list a code would hide something else: whoever changes what can go wrong with a point, or what of it is hidden, adds a row.
  */
 const LETTERS: readonly Readonly<Record<Level, string>>[] = [
   { easy: 'E', usual: 'R', hard: 'H', mean: 'M' },
   { easy: 'F', usual: 'S', hard: 'J', mean: 'N' },
+  { easy: 'G', usual: 'T', hard: 'K', mean: 'P' },
 ];
 const TODAY = nth(LETTERS, LETTERS.length - 1);
 

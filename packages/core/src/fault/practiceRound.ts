@@ -68,11 +68,14 @@ export function makeRound(analysis: Analysis, dictionary: Dictionary, key: Round
   };
 }
 
-/** Faults with which everything works: what is only seen beside a sheet is nothing that anybody would report. */
+/** Faults with which everything works: what is only seen beside a sheet, or with power off, is nothing that anybody would report. */
 function silentIn({ looks, rows }: Dictionary): ReadonlySet<string | undefined> {
   const works = nth(rows, 0).sights;
   const isSilent = ({ sights }: DictionaryRow): boolean =>
-    sights.every((sight, i) => nth(looks, i).kind === 'asSet' || alike(sight, nth(works, i)));
+    sights.every((sight, i) => {
+      const { kind, power } = nth(looks, i);
+      return kind === 'asSet' || power === 'off' || alike(sight, nth(works, i));
+    });
   return new Set(rows.filter(isSilent).map(({ fault }) => fault?.id));
 }
 
