@@ -1,3 +1,4 @@
+import { goesOn } from '@keypost/core/fault';
 import type { Suspect } from '@keypost/core/fault';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -57,6 +58,8 @@ function One({
   ...of
 }: SuspectOf & { suspect: Suspect; open: boolean; onToggle: () => void }) {
   const [first = '', ...others] = allTexts(suspect);
+  const isGuard = of.point.analysis.context.output.drivenBy === 'guard';
+  const stopsNothing = isGuard && suspect.rows.some((row) => goesOn(of.dictionary, row));
   return (
     <ShareRow
       text={first}
@@ -65,6 +68,7 @@ function One({
       onToggle={onToggle}
       below={<SuspectDetail {...of} suspect={suspect} />}
     >
+      {stopsNothing && <Text as="fail">With this it does not stop.</Text>}
       {others.map((text, i) => (
         <Text key={i} as="small">{`or: ${text}`}</Text>
       ))}

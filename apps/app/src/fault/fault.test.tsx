@@ -67,6 +67,12 @@ test('of what guards people that is said first, and before each look that starts
     fireEvent.click(screen.getByRole('button', { name: 'Cannot look there now' }));
   }
   expect(new Set(asked)).toEqual(new Set([true, false]));
+  fireEvent.click(
+    within(screen.getByRole('group', { name: 'Suspects' })).getByRole('button', { name: /more$/ }),
+  );
+  const rowOf = (what: RegExp) => list().getByText(what).closest('[role=listitem]')?.textContent;
+  expect(rowOf(/does not open its contacts/)).toContain('With this it does not stop.');
+  expect(rowOf(/does not close its contacts/)).not.toContain('does not stop');
   expect(render(<GuardNotice point={openPoint(smallJob())} />).container.textContent).toBe('');
 });
 

@@ -4,7 +4,8 @@ import type { Look, Suspect } from '@keypost/core/fault';
 import { textOf } from '@keypost/core/messages';
 import { formatOhms, formatVolts, withUnit } from '@keypost/core/units';
 
-const NOTHING = 'Nothing of this point is wrong';
+/** There is always what no look can show. */
+const NOTHING = 'Nothing is wrong that can be seen here';
 
 /** What a suspect is; of several that nothing tells apart the first, and how many more. */
 export function suspectText({ rows }: Suspect): string {

@@ -10,6 +10,7 @@ import type { JobContent } from '../model/index.ts';
 import { groupsOf, suspects } from './diagnose.ts';
 import { dictionaryOf, hasDictionary, sightsOf } from './dictionary.ts';
 import type { Dictionary } from './dictionary.ts';
+import { goesOn } from './goesOn.ts';
 import { lookText } from './lookText.ts';
 import { netsOf } from './pointFault.ts';
 import { act } from './practiceMeter.ts';
@@ -165,6 +166,17 @@ test('of guards that share a relay each sees what both stop, and a safe contact 
   const [sound, open] = [shownBy(other, undefined), shownBy(other, /^opens s:13 s:14/)];
   expect([HELD('present'), HELD('away')].map(sound)).toEqual([true, false]);
   expect([RELEASED('present'), HELD('present')].map(open)).toEqual([true, false]);
+});
+
+test('with what keeps its contactor in, or its relay on, a guard stops nothing; with what only keeps it off it does', () => {
+  const dictionary = dictionaryOf(analysed(guardJob()));
+  const stops = (fault: RegExp) =>
+    !goesOn(dictionary, sure(dictionary.rows.find((row) => row.fault && fault.test(row.fault.id))));
+  for (const id of [/^target always/, /^welded km/, /^closed s:13 s:14/, /^short km-w0 g1:\+/])
+    expect([id, stops(id)]).toEqual([id, false]);
+  for (const id of [/^target unseen/, /^closed px-1-b:11/, /^opens s:13 s:14/, /^supply gone/])
+    expect([id, stops(id)]).toEqual([id, true]);
+  expect(goesOn(dictionary, nth(dictionary.rows, 0))).toBe(false);
 });
 
 test('how a guard is held for a look says the reset', () => {

@@ -3,6 +3,7 @@ export { groupsOf, suspects, unexplained } from './diagnose.ts';
 export type { Seen, Suspect } from './diagnose.ts';
 export { dictionaryOf, hasDictionary, sightsOf } from './dictionary.ts';
 export type { Dictionary, DictionaryRow } from './dictionary.ts';
+export { goesOn } from './goesOn.ts';
 export type { HowHeld, Look } from './look.ts';
 export { heldText, lookText } from './lookText.ts';
 export { mendingOf } from './mending.ts';
