@@ -1,5 +1,5 @@
 import { chainJob, driveStopJob, FAMILIES, guardJob } from '../../test/families.ts';
-import { after, withPoint } from '../../test/jobs.ts';
+import { after, withPoint, withWires } from '../../test/jobs.ts';
 import { relayOnDrive, twoContactors, withValve } from '../../test/safetyJobs.ts';
 import { said } from '../../test/said.ts';
 import { analyse } from '../analysis/index.ts';
@@ -177,6 +177,21 @@ test('with what keeps its contactor in, or its relay on, a guard stops nothing; 
   for (const id of [/^target unseen/, /^closed px-1-b:11/, /^opens s:13 s:14/, /^supply gone/])
     expect([id, stops(id)]).toEqual([id, true]);
   expect(goesOn(dictionary, nth(dictionary.rows, 0))).toBe(false);
+});
+
+test('the lamp and the bit of its auxiliary contact are those of the input that it is on, in looks and in faults', () => {
+  const analysis = analysed(withWires(guardJob(), ['px-1-b:33', 'g1:+'], ['px-1-b:34', 'm:I6']));
+  const { looks, rows } = dictionaryOf(analysis);
+  const { address = '' } = nth(analysis.present.inputs, 0).own;
+  expect(address).not.toBe('');
+  const asked = looks.flatMap((look) =>
+    look.kind === 'inputLed' || look.kind === 'bit' ? [said(lookText(analysis, look).what)] : [],
+  );
+  expect(asked).toHaveLength(4);
+  for (const what of asked) expect(what).toContain(address);
+  const known = (id: string) => sure(rows.find(({ fault }) => fault?.id === id)?.fault);
+  expect(said(known('input dead').what)).toContain(address);
+  for (const id of ['input dead', 'input led']) expect(known(id).place).toEqual({ in: 'part', id: 'm' });
 });
 
 test('how a guard is held for a look says the reset', () => {

@@ -3,11 +3,13 @@ import type { Message, Text } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { refText } from '../job/index.ts';
 import type { Look } from './look.ts';
+import { readAt } from './readAt.ts';
 
 /** What is to be looked at, and with the target how. */
 export function lookText(analysis: Analysis, look: Look): { readonly what: Message; readonly state: Text } {
   const { context } = analysis;
-  const { device, module, address, index } = context;
+  const { device, index } = context;
+  const { module, address } = readAt(analysis);
   const state = stateText(analysis, look);
   switch (look.kind) {
     case 'sensorLed':

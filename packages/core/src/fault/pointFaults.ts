@@ -10,6 +10,7 @@ import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { elementFaults } from './elementFaults.ts';
 import { both, difference, standing, stands } from './pointFault.ts';
 import type { Nets, PointFault } from './pointFault.ts';
+import { readAt } from './readAt.ts';
 import { feedFaults } from './feedFaults.ts';
 import { outputFaults } from './outputFaults.ts';
 import { settingFaults } from './settingFaults.ts';
@@ -312,7 +313,8 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
 function readingFaults(analysis: Analysis): PointFault[] {
   const { context, present } = analysis;
   if (valueReader(analysis)) return valueReadingFaults(analysis);
-  const { device, module, address, output } = context;
+  const { device, output } = context;
+  const { module, address } = readAt(analysis);
   if (!present.inputs.length || !module) return [];
   return [
     inputDead(module, address, { inputLed: 'dark', bit: 'other' }),
