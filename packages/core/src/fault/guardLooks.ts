@@ -2,11 +2,8 @@ import type { Analysis } from '../analysis/index.ts';
 import { hasTerminal, safetyTarget } from '../analysis/index.ts';
 import { elementId } from '../network/index.ts';
 import type { Look } from './look.ts';
+import { elementLooks, STATES, voltsLook } from './madeLooks.ts';
 import { netsOf } from './pointFault.ts';
-
-const LEVELS = ['away', 'present'] as const;
-/** An LED is seen, two leads are put on, s. */
-const SECONDS = { led: 4, acts: 8, volts: 25 } as const;
 
 /**
  * What the evaluation of a guard shows: its LEDs, and volts at each of its inputs. What it asks of its button is there
@@ -21,39 +18,19 @@ export function guardLooks(analysis: Analysis): Look[] {
   const volts = (terminal: string | undefined, states: readonly Look['state'][]): Look[] => {
     const [red, black] = [`${module.id}:${terminal ?? ''}`, `${module.id}:${common}`];
     if (terminal === undefined || !hasTerminal(present, red) || !hasTerminal(present, black)) return [];
-    return states.map((state) => ({
-      id: `volts ${red} ${black} ${state}`,
-      kind: 'volts',
-      red,
-      black,
-      state,
-      spot: 'panel',
-      seconds: SECONDS.volts,
-      power: 'on',
-    }));
+    return states.map((state) => voltsLook(red, black, 'panel', state));
   };
   const parts = new Set(present.netlist.elements.map(({ id }) => id));
   const leds = (analysis.context.index.moduleType(module).indicators ?? []).flatMap(({ id, label }) => {
     const element = elementId(module.id, id);
     return parts.has(element) ? [{ element, label: `${module.tag}, ${label}` }] : [];
   });
-  const inStates = (kind: 'lit' | 'acts', found: readonly { element: string; label: string }[]): Look[] =>
-    found.flatMap(({ element, label }) =>
-      LEVELS.map((state) => ({
-        id: `${kind} ${element} ${state}`,
-        kind,
-        element,
-        label,
-        state,
-        spot: 'panel',
-        seconds: SECONDS[kind === 'lit' ? 'led' : 'acts'],
-        power: 'on',
-      })),
-    );
   return [
-    ...inStates('lit', leds),
-    ...inStates('acts', stoppedElsewhere(analysis, parts)),
-    ...[roles.channel1Return, roles.channel2Return, starts?.feedback].flatMap((name) => volts(name, LEVELS)),
+    ...leds.flatMap(({ element, label }) => elementLooks('lit', element, label, 'panel')),
+    ...stoppedElsewhere(analysis, parts).flatMap(({ element, label }) =>
+      elementLooks('acts', element, label, 'panel'),
+    ),
+    ...[roles.channel1Return, roles.channel2Return, starts?.feedback].flatMap((name) => volts(name, STATES)),
     ...(netsOf(analysis).pressed ? volts(starts?.reset, ['pressed', 'present']) : []),
   ];
 }

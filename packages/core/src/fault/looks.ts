@@ -9,26 +9,11 @@ import { elementId } from '../network/index.ts';
 import { splitRef } from '../model/index.ts';
 import { guardLooks } from './guardLooks.ts';
 import type { Look, Spot } from './look.ts';
+import { elementLooks, inStates, SECONDS, STATES, voltsLook } from './madeLooks.ts';
 import { feedWiresOf, ownWiresOf, railsOf } from './ownWires.ts';
 import { pointFaults } from './pointFaults.ts';
 import { whilePulsing } from './pulseLooks.ts';
 import { valueReader } from './valueReader.ts';
-
-const STATES = ['away', 'present'] as const;
-
-/** Seconds for a look: an LED is seen, a value is found on a screen, two leads are put on, a long lead is laid out. */
-const SECONDS = {
-  sensorLed: 4,
-  inputLed: 4,
-  bit: 10,
-  acts: 8,
-  talks: 20,
-  asSet: 90,
-  volts: 25,
-  ohms: 25,
-  milliamps: 90,
-  longLead: 120,
-} as const;
 
 /** Everything that can be looked at of a point. */
 export const looksOf = oncePer((analysis: Analysis): readonly Look[] =>
@@ -50,23 +35,9 @@ const everyLook = (analysis: Analysis): readonly Look[] => [
   ...settingLooks(analysis),
 ];
 
-/** The same look with the target away and with it present. */
-const inStates = (look: (state: (typeof STATES)[number]) => Look): Look[] => STATES.map(look);
-
 /** Volts between two terminals, in each state. */
 const volts = (red: string, black: string, spot: Spot): Look[] =>
   inStates((state) => voltsLook(red, black, spot, state));
-
-const voltsLook = (red: string, black: string, spot: Spot, state: Look['state']): Look => ({
-  id: `volts ${red} ${black} ${state}`,
-  kind: 'volts',
-  red,
-  black,
-  state,
-  spot,
-  seconds: SECONDS.volts,
-  power: 'on',
-});
 
 /** Indicators and volts along the way of a signal that stands still. */
 function signalLooks(analysis: Analysis): Look[] {
@@ -143,16 +114,7 @@ function actLooks({ context, present }: Analysis): Look[] {
     const { a, b, id: element } = found;
     const spot: Spot = element.startsWith(`${context.device.id}/`) ? 'field' : 'panel';
     return [
-      ...inStates((state) => ({
-        id: `acts ${element} ${state}`,
-        kind: 'acts',
-        element,
-        label,
-        state,
-        spot,
-        seconds: SECONDS.acts,
-        power: 'on',
-      })),
+      ...elementLooks('acts', element, label, spot),
       ...(hasTerminal(present, a) && hasTerminal(present, b) ? volts(a, b, spot) : []),
     ];
   });
