@@ -1,7 +1,9 @@
 import { oncePer } from '../lists/index.ts';
 import { DeadNetwork } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
+import { heldState } from './look.ts';
 import type { Look } from './look.ts';
+import { netIn } from './pointFault.ts';
 import type { Nets } from './pointFault.ts';
 import { NOTHING_CONDUCTS } from './sight.ts';
 import type { Sight } from './sight.ts';
@@ -11,14 +13,11 @@ const ELECTRONICS = 10_000;
 const isBeyond = (ohms: number): boolean => ohms > ELECTRONICS * (1 + 1e-6);
 
 /** What an ohmmeter shows on the isolated circuit, by the id of the look. Its leads add up to half an ohm. */
-export function deadSights(
-  { away, present, pressed }: Nets,
-  looks: readonly Look[],
-): ReadonlyMap<string, Sight> {
-  const at = (state: Look['state']) => (state === 'present' ? present : state === 'pressed' ? pressed : away);
+export function deadSights(nets: Nets, looks: readonly Look[]): ReadonlyMap<string, Sight> {
+  const at = (state: Look['state']): Netlist => netIn(nets, heldState(state) ?? 'away');
   return new Map(
     looks.flatMap((look): [string, Sight][] =>
-      look.kind === 'ohms' ? [[look.id, ohmsSight(at(look.state) ?? present, look.red, look.black)]] : [],
+      look.kind === 'ohms' ? [[look.id, ohmsSight(at(look.state), look.red, look.black)]] : [],
     ),
   );
 }

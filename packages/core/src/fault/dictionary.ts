@@ -6,8 +6,8 @@ import type { Islands, Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
 import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
-import type { Look } from './look.ts';
-import { knownOf, netsOf } from './pointFault.ts';
+import type { Held, Look } from './look.ts';
+import { knownOf, netIn, netsOf } from './pointFault.ts';
 import type { KnownFault, Nets, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
 import type { Sight } from './sight.ts';
@@ -70,7 +70,8 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
 interface InStates {
   readonly away: Seen;
   readonly present: Seen;
-  readonly pressed?: Seen;
+  /** As present, where no button is held down. */
+  readonly pressed: Seen;
 }
 
 /** Relays hang on what was before: away, present, and away again, begun with nothing on. */
@@ -87,14 +88,13 @@ function seenOf(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: I
   const away = remembers
     ? seenIn(analysis, looks, { ...nets.away, held: present.solution.held }, near?.away ?? first)
     : first;
-  return { away, present };
+  return { away, present, pressed: present };
 }
 
 /** One circuit of a point with what is on in it by what was before. */
-export function asItStands(analysis: Analysis, nets: Nets, state: 'away' | 'present' | 'pressed'): Netlist {
-  const { away, present, pressed = present } = seenOf(analysis, [], nets);
-  const { solution } = { away, present, pressed }[state];
-  return { ...(nets[state] ?? nets.present), held: solution.held };
+export function asItStands(analysis: Analysis, nets: Nets, state: Held): Netlist {
+  const { solution } = seenOf(analysis, [], nets)[state];
+  return { ...netIn(nets, state), held: solution.held };
 }
 
 const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
@@ -110,7 +110,7 @@ function guardSeen(analysis: Analysis, looks: readonly Look[], nets: Nets, near?
   const present = pressed
     ? after(nets.present, pressed.solution, near?.present)
     : seenIn(analysis, looks, cold(nets.present), near?.present);
-  return { away: after(nets.away, present.solution, near?.away), present, ...(pressed && { pressed }) };
+  return { away: after(nets.away, present.solution, near?.away), present, pressed: pressed ?? present };
 }
 
 /** What is seen of a circuit, look by look. @param near what is seen of one like it, to begin with. */
@@ -139,7 +139,7 @@ function steadySights(
   shown: PointFault['shown'],
   near?: InStates,
 ): Sight[] {
-  const { away, present, pressed = present } = seenOf(analysis, looks, nets, near);
+  const { away, present, pressed } = seenOf(analysis, looks, nets, near);
   const dead = deadSights(nets, looks);
   const states = {
     away: away.at,

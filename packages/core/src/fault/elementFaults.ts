@@ -1,11 +1,11 @@
 import { say } from '../messages/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
-import { safetyTarget } from '../analysis/index.ts';
 import { faults, nodesOf } from '../circuit/index.ts';
 import type { Element, Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import type { JobIndex } from '../job/index.ts';
+import { evaluationOf } from './evaluation.ts';
 import { BAD_JOINT, both, where } from './pointFault.ts';
 import type { Likelihood, PointFault } from './pointFault.ts';
 
@@ -18,7 +18,7 @@ interface Part {
 /** What can be wrong inside the parts of a point, element by element: contacts, coils, loads, diodes and resistors. */
 export function elementFaults({ context, present }: Analysis): PointFault[] {
   // What releases a guard is as much part of it as what asks for that.
-  const evaluation = context.output.drivenBy === 'guard' ? safetyTarget(context)?.module : undefined;
+  const evaluation = evaluationOf(context)?.module;
   const ends = new Set(context.scope.wires.flatMap(({ from, to }) => [from, to]));
   const found = [context.device, ...context.helpers, ...(evaluation ? [evaluation] : [])].flatMap((part) =>
     present.netlist.elements

@@ -1,6 +1,7 @@
 import type { Analysis } from '../analysis/index.ts';
-import { hasTerminal, safetyTarget } from '../analysis/index.ts';
+import { hasTerminal } from '../analysis/index.ts';
 import { elementId } from '../network/index.ts';
+import { evaluationOf } from './evaluation.ts';
 import type { Look } from './look.ts';
 import { elementLooks, STATES, voltsLook } from './madeLooks.ts';
 import { netsOf } from './pointFault.ts';
@@ -10,7 +11,7 @@ import { netsOf } from './pointFault.ts';
  * only while that is held down.
  */
 export function guardLooks(analysis: Analysis): Look[] {
-  const target = safetyTarget(analysis.context);
+  const target = evaluationOf(analysis.context);
   if (!target) return [];
   const { module, port } = target;
   const { present } = analysis;

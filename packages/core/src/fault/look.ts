@@ -5,7 +5,8 @@ export type Spot = 'field' | 'panel' | 'screen';
  * How the target is held: away, present, or not at all, while pulses come. Of a guard: open, closed and reset, or closed
  * with the reset button held down.
  */
-export type HowHeld = 'away' | 'present' | 'pressed' | 'pulses';
+export type HowHeld = Held | 'pulses';
+export type Held = 'away' | 'present' | 'pressed';
 
 /** Something that can be looked at with the target in one state: an indicator, or volts or ohms between two terminals. */
 export type Look = {
@@ -36,5 +37,5 @@ export type Look = {
 );
 
 /** How the target is held for a look, where it is. */
-export const heldState = (state: Look['state']): Exclude<HowHeld, 'pulses'> | undefined =>
+export const heldState = (state: Look['state']): Held | undefined =>
   state === 'any' || state === 'pulses' ? undefined : state;

@@ -2,7 +2,7 @@ import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { refText } from '../job/index.ts';
-import type { Look } from './look.ts';
+import type { Held, Look } from './look.ts';
 import { readAt } from './readAt.ts';
 
 /** What is to be looked at, and with the target how. */
@@ -58,7 +58,7 @@ export function lookText(analysis: Analysis, look: Look): { readonly what: Messa
 }
 
 /** How the target is held. */
-export function heldText({ away, present, pressed }: Analysis, state: 'away' | 'present' | 'pressed'): Text {
+export function heldText({ away, present, pressed }: Analysis, state: Held): Text {
   const { words } = present.situation;
   if (state === 'away') return away.situation.words;
   if (state === 'pressed') return say('fault.look-pressed', { present: words });

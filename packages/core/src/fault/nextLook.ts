@@ -1,7 +1,7 @@
 import type { Dictionary } from './dictionary.ts';
 import type { Seen, Suspect } from './diagnose.ts';
 import { heldState } from './look.ts';
-import type { HowHeld, Look, Spot } from './look.ts';
+import type { Held, Look, Spot } from './look.ts';
 import { isReading, onScale } from './sight.ts';
 import type { Sight } from './sight.ts';
 
@@ -26,7 +26,7 @@ const RECLOSE = 60;
 /** Where one stands, how the target stands, and whether there is power: on where nothing is said. */
 export interface Here {
   readonly spot?: Spot;
-  readonly state?: Exclude<HowHeld, 'pulses'>;
+  readonly state?: Held;
   readonly power?: Look['power'];
 }
 

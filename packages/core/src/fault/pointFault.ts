@@ -2,6 +2,7 @@ import type { Analysis } from '../analysis/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { FaultSort, Often } from '../model/index.ts';
+import type { Held } from './look.ts';
 
 /** Ohms of a joint that is corroded or hardly holds, and of a contact that is burnt. */
 export const BAD_JOINT = 4700;
@@ -24,6 +25,9 @@ export interface Nets {
   /** Of a guard that is reset by hand: closed, and the button held down. */
   readonly pressed?: Netlist;
 }
+
+/** The circuit of a point as it is held; one without a button is just closed. */
+export const netIn = (nets: Nets, held: Held): Netlist => nets[held] ?? nets.present;
 
 /** The same done to the circuit whatever the target does. */
 export const both =

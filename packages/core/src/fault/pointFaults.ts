@@ -112,9 +112,10 @@ function partFaults(analysis: Analysis): PointFault[] {
 }
 
 /** Contactors of a guard whose contacts do not open any more; their mirror contacts tell. */
-function weldedFaults({ context, away, staged }: Analysis): PointFault[] {
+function weldedFaults({ context, present, staged }: Analysis): PointFault[] {
   return context.helpers.flatMap((part): PointFault[] => {
     const { welds, moves } = context.index.deviceType(part).description;
+    // Of what is staged with it welded, the guard is closed.
     const welded = staged.find(({ situation }) => situation.forced.get(part.id)?.has(welds ?? ''));
     if (welds === undefined || moves === undefined || !welded) return [];
     return [
@@ -124,7 +125,7 @@ function weldedFaults({ context, away, staged }: Analysis): PointFault[] {
         place: { in: 'part', id: part.id },
         sort: 'part',
         likely: 'usual',
-        leaves: both(difference(away.netlist, welded.netlist)),
+        leaves: both(difference(present.netlist, welded.netlist)),
         shown: { staysIn: elementId(part.id, moves) },
       },
     ];

@@ -1,22 +1,19 @@
+import { expectFirst, expectWiresOut } from '../../test/dictionaries.ts';
 import { activePulseJob, pulseJob } from '../../test/families.ts';
 import { analyse } from '../analysis/index.ts';
-import { nodesOf } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
 import { nth, sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { groupsOf, suspects } from './diagnose.ts';
-import { dictionaryOf, hasDictionary, sightsOf } from './dictionary.ts';
+import { dictionaryOf, hasDictionary } from './dictionary.ts';
 import { nextLooks } from './nextLook.ts';
-import { netsOf } from './pointFault.ts';
-import { alike, isReading, middleOf } from './sight.ts';
+import { isReading } from './sight.ts';
 import type { Sight } from './sight.ts';
 
 const analysed = (job: JobContent) => {
   const index = new JobIndex(job);
   return analyse(index, nth(index.job.points, 0).id);
 };
-const readingOf = (sight: Sight): boolean | number =>
-  isReading(sight) ? middleOf(sight) : sight.kind === 'on';
 
 describe.each([
   ['a passive pulse output with its pull-up', pulseJob('2200')],
@@ -57,32 +54,10 @@ describe.each([
     const count = looks.findIndex(({ kind }) => kind === 'counts');
     const stopping = groups.filter((group) => nth(nth(group, 0).sights, count).kind === 'off');
     expect(stopping.length).toBeGreaterThan(15);
-    for (const group of stopping) {
-      const seen = nth(group, 0).sights.flatMap((sight, look) =>
-        sight.kind === 'either' ? [] : [{ look, is: readingOf(sight) }],
-      );
-      const found = suspects(groups, seen);
-      expect(nth(found, 0).rows.map(({ fault }) => fault?.id)).toEqual(group.map(({ fault }) => fault?.id));
-    }
+    for (const group of stopping) expectFirst(dictionary, group);
   });
 
   test('a wire that is taken out of the job shows what the fault of that wire shows', () => {
-    let compared = 0;
-    for (const { id } of job.wires) {
-      const row = rows.find(({ fault }) => fault?.id === `open ${id}`);
-      if (!row) continue;
-      const without = analysed({ ...job, wires: job.wires.filter((wire) => wire.id !== id) });
-      const nets = netsOf(without);
-      const there = new Set(nets.present.elements.flatMap(nodesOf));
-      const sights = sightsOf(without, looks, nets, undefined);
-      looks.forEach((look, i) => {
-        // A terminal to which nothing leads any more is in no circuit, and what is dead is another test's.
-        if (look.power === 'off' || ('red' in look && !(there.has(look.red) && there.has(look.black))))
-          return;
-        compared++;
-        expect([id, look.id, alike(nth(sights, i), nth(row.sights, i))]).toEqual([id, look.id, true]);
-      });
-    }
-    expect(compared).toBeGreaterThan(20);
+    expect(expectWiresOut(analysis, dictionary)).toBeGreaterThan(20);
   });
 });
