@@ -11,5 +11,5 @@ export { readAmps, hasTerminal, metered, readMeter, signalText } from './reading
 export type { Reading } from './readings.ts';
 export { inputQuantities, readInput } from './readInput.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';
-export { sensorSide, solveState } from './states.ts';
+export { netlistOf, sensorSide, solveState } from './states.ts';
 export type { AnalogReading, LoadReading, InputReading, PointState } from './states.ts';

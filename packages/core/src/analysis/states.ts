@@ -98,6 +98,22 @@ type Sought =
 /** Whether worst cases are worked out too. */
 export type Wanted = 'bands' | 'nominal';
 
+/** A point's circuit while one thing is done to it. @param held detectors and latches that were on before. */
+export function netlistOf(
+  { index, scope, device }: PointContext,
+  situation: Situation,
+  held?: ReadonlySet<string>,
+): Netlist {
+  const own = situation.present ? [device.id] : [];
+  return assemble(index, scope, {
+    present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
+    levels: new Map([[device.id, situation.level]]),
+    forced: situation.forced,
+    joined: situation.joined,
+    held,
+  });
+}
+
 /**
  * Solves a point's circuit for one thing that is done to it.
  * @param held detectors and latches that were on before.
@@ -108,15 +124,8 @@ export function solveState(
   held?: ReadonlySet<string>,
   wanted: Wanted = 'bands',
 ): PointState {
-  const { index, scope, device, ports } = context;
-  const own = situation.present ? [device.id] : [];
-  const netlist = assemble(index, scope, {
-    present: new Set([...own, ...(situation.others ? scope.mateIds : [])]),
-    levels: new Map([[device.id, situation.level]]),
-    forced: situation.forced,
-    joined: situation.joined,
-    held,
-  });
+  const { ports } = context;
+  const netlist = netlistOf(context, situation, held);
   const sought = [...portsSought(context), ...othersSought(context, netlist)];
   const quantities = sought.map(({ quantity }) => quantity);
   // A loose common stops the point whatever the tolerances are, so its neighbours' need not be searched.

@@ -1,6 +1,6 @@
 import { oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
-import { analyse } from '../analysis/index.ts';
+import { analyse, netlistOf } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
@@ -112,12 +112,13 @@ function partFaults(analysis: Analysis): PointFault[] {
 }
 
 /** Contactors of a guard whose contacts do not open any more; their mirror contacts tell. */
-function weldedFaults({ context, present, staged }: Analysis): PointFault[] {
+function weldedFaults({ context, present }: Analysis): PointFault[] {
+  if (context.output.drivenBy !== 'guard') return [];
   return context.helpers.flatMap((part): PointFault[] => {
     const { welds, moves } = context.index.deviceType(part).description;
-    // Of what is staged with it welded, the guard is closed.
-    const welded = staged.find(({ situation }) => situation.forced.get(part.id)?.has(welds ?? ''));
-    if (welds === undefined || moves === undefined || !welded) return [];
+    if (welds === undefined || moves === undefined) return [];
+    const forced = new Map([[part.id, new Set([welds])]]);
+    const welded = netlistOf(context, { ...present.situation, forced });
     return [
       {
         id: `welded ${part.id}`,
@@ -125,7 +126,7 @@ function weldedFaults({ context, present, staged }: Analysis): PointFault[] {
         place: { in: 'part', id: part.id },
         sort: 'part',
         likely: 'usual',
-        leaves: both(difference(present.netlist, welded.netlist)),
+        leaves: both(difference(present.netlist, welded)),
         shown: { staysIn: elementId(part.id, moves) },
       },
     ];
