@@ -1,4 +1,4 @@
-import { nth } from '../lists/index.ts';
+import { nth, oncePer } from '../lists/index.ts';
 import { holds } from './netlist.ts';
 import type { Element, Netlist, NodeName } from './netlist.ts';
 import { Resistances } from './resistances.ts';
@@ -43,9 +43,18 @@ export class DeadNetwork {
       this.#numbers.set(node, known);
       return known;
     };
-    const numbered = <T extends Conductor>(one: T) => ({ ...one, a: numberOf(one.a), b: numberOf(one.b) });
-    this.#conductors = elements.flatMap(conductorsOf).map(numbered);
-    this.#valves = elements.flatMap(valvesOf).map(numbered);
+    const conductors: Joint[] = [];
+    const valves: (Joint & Pick<Valve, 'either'>)[] = [];
+    for (const element of elements) {
+      const { conductor, valve } = deadOf(element);
+      if (conductor) {
+        const { a, b, conductance } = conductor;
+        conductors.push({ a: numberOf(a), b: numberOf(b), conductance });
+      }
+      if (valve) valves.push({ ...valve, a: numberOf(valve.a), b: numberOf(valve.b) });
+    }
+    this.#conductors = conductors;
+    this.#valves = valves;
   }
 
   /** @param red where the meter's plus is. */
@@ -57,10 +66,10 @@ export class DeadNetwork {
     let conducting: readonly number[] = [];
     for (let now = blocked; ; now = this.#where(conducting)) {
       const at = now.between(from, to);
-      const next = [...this.#valves.keys()].filter((valve) => {
-        const { a, b, either } = nth(this.#valves, valve);
+      const next: number[] = [];
+      this.#valves.forEach(({ a, b, either }, valve) => {
         // A node of which nothing is told is driven nowhere.
-        return conducting.includes(valve) || either || !(at(a) <= at(b) + 1e-6);
+        if (conducting.includes(valve) || either || !(at(a) <= at(b) + 1e-6)) next.push(valve);
       });
       if (next.length > conducting.length) {
         conducting = next;
@@ -84,34 +93,35 @@ export class DeadNetwork {
   }
 }
 
-function conductorsOf(element: Element): Conductor[] {
+/** What is left of an element without power. */
+const deadOf = oncePer((element: Element) => ({ conductor: conductorOf(element), valve: valveOf(element) }));
+
+function conductorOf(element: Element): Conductor | undefined {
   switch (element.kind) {
     case 'resistor':
     case 'meter':
-      return [{ a: element.a, b: element.b, conductance: 1 / element.ohms.nom }];
+      return { a: element.a, b: element.b, conductance: 1 / element.ohms.nom };
     case 'switch':
       return holds(element.closed, nothing, nothing)
-        ? [{ a: element.a, b: element.b, conductance: 1 / element.ohms.nom }]
-        : [];
+        ? { a: element.a, b: element.b, conductance: 1 / element.ohms.nom }
+        : undefined;
     case 'optocoupler':
-      return [{ a: element.terminal, b: element.common, conductance: 1 / element.parallelOhms.nom }];
+      return { a: element.terminal, b: element.common, conductance: 1 / element.parallelOhms.nom };
     default:
-      return [];
+      return undefined;
   }
 }
 
 /** Least of what a diode in its direction is taken for, Ω. */
 const DIODE_OHMS = 1;
 
-function valvesOf(element: Element): Valve[] {
+function valveOf(element: Element): Valve | undefined {
   if (element.kind === 'diode')
-    return [{ a: element.anode, b: element.cathode, conductance: 1 / DIODE_OHMS, either: false }];
-  if (element.kind !== 'optocoupler') return [];
+    return { a: element.anode, b: element.cathode, conductance: 1 / DIODE_OHMS, either: false };
+  if (element.kind !== 'optocoupler') return undefined;
   const { terminal, common, sense, seriesOhms } = element;
   const conductance = 1 / seriesOhms.nom;
-  return [
-    sense === 'source'
-      ? { a: common, b: terminal, conductance, either: false }
-      : { a: terminal, b: common, conductance, either: sense === 'both' },
-  ];
+  return sense === 'source'
+    ? { a: common, b: terminal, conductance, either: false }
+    : { a: terminal, b: common, conductance, either: sense === 'both' };
 }

@@ -1,4 +1,7 @@
+import { nth } from '../lists/index.ts';
 import { add, entry } from './entries.ts';
+import { JoinedNodes } from './joinedNodes.ts';
+import { roomFor } from './room.ts';
 
 /** Something that conducts both ways between two nodes by their numbers, S. */
 export interface Joint {
@@ -68,45 +71,66 @@ export class Resistances {
 
   #solved(root: number): Island {
     const size = this.#root.reduce((sum, own) => (own === root ? sum + 1 : sum), 0);
-    const joined = new Float64Array(size * size);
+    const joined = roomFor('joined', size * size);
+    joined.fill(0);
     for (const { a, b, conductance } of this.#joints) {
       if (this.#root[a] !== root || a === b) continue;
       const [i, j] = [entry(this.#place, a), entry(this.#place, b)];
       add(joined, i * size + j, conductance);
       add(joined, j * size + i, conductance);
     }
-    const all = new Float64Array(size);
-    for (let k = size - 1; k > 0; k--) all[k] = takeOut(joined, size, k);
+    const before: number[][] = [];
+    const all = roomFor('all', size);
+    for (let k = size - 1; k > 0; k--) {
+      const ends = (before[k] = endsOf(joined, size, k));
+      all[k] = takeOut(joined, size, k, ends);
+    }
     const ohms = new Float64Array(size * size);
-    for (let k = 1; k < size; k++) putBack(ohms, joined, size, k, 1 / entry(all, k));
+    for (let k = 1; k < size; k++) putBack(ohms, joined, size, k, nth(before, k), 1 / entry(all, k));
     return { size, ohms };
   }
 }
 
-/** Takes node k out of a network of k + 1; its row is left with the shares of its joints. @returns all that led to it, S. */
-function takeOut(joined: Float64Array, size: number, k: number): number {
+/** The nodes before node k that it is joined with: few of all. */
+function endsOf(joined: Float64Array, size: number, k: number): number[] {
+  const ends: number[] = [];
+  for (let i = 0; i < k; i++) if (joined[k * size + i]! > 0) ends.push(i);
+  return ends;
+}
+
+/**
+ * Takes node k out of a network of k + 1; its row is left with the shares of its joints to `ends`.
+ * @returns all that led to it, S.
+ */
+function takeOut(joined: Float64Array, size: number, k: number, ends: readonly number[]): number {
   let all = 0;
-  for (let i = 0; i < k; i++) all += entry(joined, k * size + i);
-  for (let i = 0; i < k; i++) {
-    const share = entry(joined, k * size + i) / all;
+  for (const i of ends) all += joined[k * size + i]!;
+  for (const i of ends) {
+    const share = joined[k * size + i]! / all;
     joined[k * size + i] = share;
-    if (share === 0) continue;
-    for (let j = 0; j < k; j++) if (j !== i) joined[i * size + j]! += share * joined[j * size + k]!;
+    for (const j of ends) if (j !== i) joined[i * size + j]! += share * joined[j * size + k]!;
   }
   return all;
 }
 
 /** Puts node k back in beside the k before it. @param own what leads to it, Ω. */
-function putBack(ohms: Float64Array, shares: Float64Array, size: number, k: number, own: number): void {
+function putBack(
+  ohms: Float64Array,
+  shares: Float64Array,
+  size: number,
+  k: number,
+  ends: readonly number[],
+  own: number,
+): void {
   let among = 0;
   for (let j = 0; j < k; j++) {
     let sum = 0;
-    for (let i = 0; i < k; i++) sum += shares[k * size + i]! * ohms[i * size + j]!;
+    for (let t = 0; t < ends.length; t++) sum += shares[k * size + ends[t]!]! * ohms[ends[t]! * size + j]!;
     ohms[k * size + j] = own + sum;
-    among += entry(shares, k * size + j) * sum;
+    among += shares[k * size + j]! * sum;
   }
   for (let j = 0; j < k; j++) {
-    const between = entry(ohms, k * size + j) - among / 2;
+    const between = ohms[k * size + j]! - among / 2;
     ohms[k * size + j] = between;
     ohms[j * size + k] = between;
   }
@@ -114,19 +138,7 @@ function putBack(ohms: Float64Array, shares: Float64Array, size: number, k: numb
 
 /** For each node the least number of those that it is joined with. */
 function rootsOf(joints: readonly Joint[], nodes: number): Int32Array {
-  const joined = new Int32Array(nodes);
-  for (let node = 0; node < nodes; node++) joined[node] = node;
-  for (const { a, b } of joints) {
-    const [one, other] = [rootOf(joined, a), rootOf(joined, b)];
-    joined[Math.max(one, other)] = Math.min(one, other);
-  }
-  for (let node = 0; node < nodes; node++) joined[node] = rootOf(joined, node);
-  return joined;
-}
-
-function rootOf(joined: Int32Array, node: number): number {
-  let root = node;
-  while (joined[root] !== root) root = entry(joined, root);
-  joined[node] = root;
-  return root;
+  const joined = new JoinedNodes(nodes);
+  for (const { a, b } of joints) joined.join(a, b);
+  return Int32Array.from({ length: nodes }, (_, node) => joined.of(node));
 }
