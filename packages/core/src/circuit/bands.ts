@@ -3,22 +3,12 @@ import { entry } from './entries.ts';
 import type { Reader } from './answers.ts';
 import { compile } from './compile.ts';
 import type { Netlist } from './netlist.ts';
-import { Solver } from './solve.ts';
+import { readOff } from './quantity.ts';
+import type { Quantity } from './quantity.ts';
+import { solve, Solver } from './solve.ts';
 import type { Solution } from './solve.ts';
 import { exactly } from './span.ts';
 import type { Span } from './span.ts';
-
-/**
- * What is to be read: the voltage of `a` against `b` (V), the current of an element (A), or a sum of voltages, each
- * with its factor (V).
- */
-export type Quantity =
-  | { readonly kind: 'volts'; readonly a: string; readonly b: string }
-  | { readonly kind: 'amps'; readonly element: string }
-  | {
-      readonly kind: 'sum';
-      readonly terms: readonly { readonly a: string; readonly b: string; readonly factor: number }[];
-    };
 
 export interface Banded {
   readonly solution: Solution;
@@ -57,16 +47,10 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   };
 }
 
-/**
- * As `solveWithBands` without the search: every band is its nominal value. @param near the solution of a circuit like
- * this one: it is begun there, which is quicker and leads to the same.
- */
-export function solveNominal(netlist: Netlist, quantities: readonly Quantity[], near?: Solution): Banded {
-  const solver = new Solver(compile(netlist));
-  const { nominal } = solver.compiled;
-  if (near?.outcome === 'solved') solver.begin(near);
-  const solution = solver.solution(nominal);
-  return { solution, bands: quantities.map((q) => exactly(readerOf(solver, q).read(nominal))) };
+/** As `solveWithBands` without the search: every band is its nominal value. */
+export function solveNominal(netlist: Netlist, quantities: readonly Quantity[]): Banded {
+  const solution = solve(netlist);
+  return { solution, bands: quantities.map((quantity) => exactly(readOff(solution, quantity))) };
 }
 
 /** A state counts as reachable where a straight prediction comes within this share of its range of the edge. */

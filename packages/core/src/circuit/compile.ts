@@ -1,4 +1,4 @@
-import { nth, sure } from '../lists/index.ts';
+import { keepNewest, nth, oncePer, sure } from '../lists/index.ts';
 import { entry } from './entries.ts';
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
@@ -42,6 +42,8 @@ interface HeldEnds {
  */
 export interface Compiled {
   readonly netlist: Netlist;
+  /** Numbers of the elements by their ids. */
+  readonly indexOf: ReadonlyMap<string, number>;
   readonly nodeIndex: ReadonlyMap<string, number>;
   /** Nodes beside the reference. */
   readonly nodeCount: number;
@@ -75,8 +77,42 @@ export interface Compiled {
   readonly tolerancedElement: readonly number[];
 }
 
+/** What was made ready last. A circuit is mostly looked at in one state after the other. */
+let last: Compiled | undefined;
+
 /** @throws Error when an id stands twice or a resistance is not above zero. */
 export function compile(netlist: Netlist): Compiled {
+  if (last && isAlike(netlist, last.netlist)) {
+    const { nodes, nodeIndex } = last;
+    const loose = looseNodes({ elements: netlist.elements, nodes, count: nodeIndex.size });
+    return (last = { ...last, netlist, loose });
+  }
+  return (last = compileAnew(netlist));
+}
+
+/** Whether two circuits differ, if at all, only in what their contacts, outputs and memories hang on. */
+const isAlike = (one: Netlist, other: Netlist): boolean =>
+  one.reference === other.reference &&
+  one.elements.length === other.elements.length &&
+  one.elements.every((element, e) => isAlikeElement(element, nth(other.elements, e)));
+
+function isAlikeElement(one: Element, other: Element): boolean {
+  if (one === other) return true;
+  if (one.id !== other.id || one.kind !== other.kind) return false;
+  const [a, b] = [partOf(one), partOf(other)];
+  return (
+    a.kind === b.kind &&
+    a.flags === b.flags &&
+    a.nodes.length === b.nodes.length &&
+    a.nodes.every((node, i) => node === b.nodes[i]) &&
+    a.parameters.every(({ nom, min, max }, i) => {
+      const span = nth(b.parameters, i);
+      return nom === span.nom && min === span.min && max === span.max;
+    })
+  );
+}
+
+function compileAnew(netlist: Netlist): Compiled {
   const { elements } = netlist;
   const nodeIndex = numberNodes(netlist);
   const kind = new Uint8Array(elements.length);
@@ -87,33 +123,33 @@ export function compile(netlist: Netlist): Compiled {
   const spans: Span[] = [];
   const owners: number[] = [];
   const [sources, straight, curved]: [number[], number[], number[]] = [[], [], []];
-  const ids = new Set<string>();
+  const indexOf = new Map<string, number>();
   elements.forEach((element, e) => {
-    if (ids.has(element.id)) throw new Error(`Two elements are called "${element.id}".`);
-    ids.add(element.id);
-    const names = nodesOf(element);
-    for (let k = 0; k < Math.min(names.length, 3); k++) nodes[e * 3 + k] = sure(nodeIndex.get(nth(names, k)));
+    if (indexOf.has(element.id)) throw new Error(`Two elements are called "${element.id}".`);
+    indexOf.set(element.id, e);
+    const part = partOf(element);
+    for (let k = 0; k < Math.min(part.nodes.length, 3); k++)
+      nodes[e * 3 + k] = sure(nodeIndex.get(nth(part.nodes, k)));
     param[e] = spans.length;
-    for (const span of parametersOf(element)) {
+    for (const span of part.parameters) {
       spans.push(span);
       owners.push(e);
     }
-    const own = kindOf(element);
-    kind[e] = own;
-    if (own === KIND.resistor) straight.push(e);
-    else if (own === KIND.source) sources.push(e);
-    else if (own !== KIND.none) curved.push(e);
-    flags[e] = flagsOf(element);
+    kind[e] = part.kind;
+    if (part.kind === KIND.resistor) straight.push(e);
+    else if (part.kind === KIND.source) sources.push(e);
+    else if (part.kind !== KIND.none) curved.push(e);
+    flags[e] = part.flags;
   });
   sources.forEach((e, s) => (sourceRow[e] = nodeIndex.size + s));
   const stiff = new Set(sources.filter((e) => nth(spans, entry(param, e) + 1).min < SOFT_OHMS));
   const { plan, slots } = branchesOf(nodeIndex.size - 1, nodes, kind, flags, stiff);
-  const toleranced = spans.flatMap((span, i) => (span.min !== span.max ? [i] : []));
   return {
     netlist,
+    indexOf,
     nodeIndex,
     nodeCount: nodeIndex.size - 1,
-    loose: [...looseNodes(netlist)].map((name) => sure(nodeIndex.get(name))),
+    loose: looseNodes({ elements, nodes, count: nodeIndex.size }),
     sourceCount: sources.length,
     kind,
     flags,
@@ -126,12 +162,40 @@ export function compile(netlist: Netlist): Compiled {
     sources,
     straight,
     curved,
-    nominal: new Float64Array(spans.map(({ nom }) => nom)),
-    min: new Float64Array(spans.map(({ min }) => min)),
-    max: new Float64Array(spans.map(({ max }) => max)),
+    ...parametersIn(spans, owners),
+  };
+}
+
+/** What an element is to the solver, whatever circuit it stands in. */
+const partOf = oncePer((element: Element) => ({
+  nodes: nodesOf(element),
+  parameters: parametersOf(element),
+  kind: kindOf(element),
+  flags: flagsOf(element),
+}));
+
+/** The parameters in a row, with the element of each. */
+function parametersIn(
+  spans: readonly Span[],
+  owners: readonly number[],
+): Pick<Compiled, 'nominal' | 'min' | 'max' | 'toleranced' | 'tolerancedElement'> {
+  const toleranced: number[] = [];
+  spans.forEach(({ min, max }, i) => {
+    if (min !== max) toleranced.push(i);
+  });
+  return {
+    nominal: columnOf(spans, 'nom'),
+    min: columnOf(spans, 'min'),
+    max: columnOf(spans, 'max'),
     toleranced,
     tolerancedElement: toleranced.map((i) => nth(owners, i)),
   };
+}
+
+function columnOf(spans: readonly Span[], figure: keyof Span): Float64Array {
+  const column = new Float64Array(spans.length);
+  spans.forEach((span, i) => (column[i] = span[figure]));
+  return column;
 }
 
 /** The sources by whether they are stiff, and what is left for the linear equations of those that are. */
@@ -160,7 +224,7 @@ function heldBy(
 function numberNodes(netlist: Netlist): Map<string, number> {
   const index = new Map<string, number>([[netlist.reference, 0]]);
   for (const element of netlist.elements)
-    for (const name of nodesOf(element)) if (!index.has(name)) index.set(name, index.size);
+    for (const name of partOf(element).nodes) if (!index.has(name)) index.set(name, index.size);
   return index;
 }
 
@@ -189,9 +253,18 @@ function branchesOf(
     else ends.push(a, entry(flags, e) & high ? b : a, b, entry(flags, e) & low ? c : b);
   });
   left.delete(0);
-  const { plan, slotOf } = planOf(nodeCount, ends, [...left]);
+  const { plan, slotOf } = plannedOnce(nodeCount, ends, [...left]);
   return { plan, slots: slotOf };
 }
+
+/** So many plans are kept: states and faults of a circuit mostly join the same nodes. */
+const MOST_PLANS = 200;
+const plans = new Map<string, ReturnType<typeof planOf>>();
+
+const plannedOnce: typeof planOf = (nodes, ends, left) => {
+  const key = `${nodes} ${ends.join()} ${left.join()}`;
+  return keepNewest(plans, key, plans.get(key) ?? planOf(nodes, ends, left), MOST_PLANS);
+};
 
 function kindOf(element: Element): number {
   switch (element.kind) {
@@ -199,8 +272,7 @@ function kindOf(element: Element): number {
     case 'meter':
       return KIND.resistor;
     case 'switch':
-      if (typeof element.closed !== 'boolean') return KIND.contact;
-      return element.closed ? KIND.resistor : KIND.none;
+      return KIND.contact;
     case 'source':
       return KIND.source;
     case 'diode':

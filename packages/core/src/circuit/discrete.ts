@@ -1,8 +1,8 @@
 import { nth } from '../lists/index.ts';
 import { entry } from './entries.ts';
 import type { Compiled } from './compile.ts';
-import { holds } from './netlist.ts';
-import type { Detector, Latch, Output, Switch, TwoWire } from './netlist.ts';
+import { holds, settled } from './netlist.ts';
+import type { Condition, Detector, Latch, Output, TwoWire } from './netlist.ts';
 import type { Workspace } from './newton.ts';
 
 type Numbered<T> = (readonly [number, T])[];
@@ -20,15 +20,17 @@ export interface Present {
  */
 export class Discrete {
   /** 1 for a detector, latch or output that is on. */
-  private readonly on: Uint8Array;
+  readonly on: Uint8Array;
   /** Whether an output has its supply. */
   readonly powered: Uint8Array;
   /** Whether an output's sensing side calls for it to be on. */
   readonly active: Uint8Array;
-  private readonly outputs: Numbered<Output> = [];
+  private readonly outputs: Numbered<{ readonly output: Output; readonly active: Condition }> = [];
   private readonly detectors: Numbered<Detector> = [];
   private readonly latches: Numbered<Latch> = [];
-  private readonly contacts: Numbered<Switch> = [];
+  private readonly contacts: Numbered<Condition> = [];
+  /** Contacts that stay as they are, whatever the circuit does. */
+  private readonly still: Numbered<boolean> = [];
   private readonly twoWires: Numbered<TwoWire> = [];
   private readonly indexOf: ReadonlyMap<string, number>;
   private readonly held: ReadonlySet<string>;
@@ -38,21 +40,26 @@ export class Discrete {
   private readonly isOn = (id: string): boolean => this.on[this.known(id)] === 1;
   private readonly wasOn = (id: string): boolean => this.held.has(id);
 
-  constructor(c: Compiled, w: Workspace, indexOf: ReadonlyMap<string, number>) {
+  constructor(c: Compiled, w: Workspace) {
     const { elements, held } = c.netlist;
     this.w = w;
-    this.indexOf = indexOf;
+    this.indexOf = c.indexOf;
     this.held = held ?? new Set();
     this.on = new Uint8Array(elements.length);
     this.powered = new Uint8Array(elements.length);
     this.active = new Uint8Array(elements.length);
     elements.forEach((element, e) => {
-      if (element.kind === 'output') this.outputs.push([e, element]);
+      if (element.kind === 'output')
+        this.outputs.push([e, { output: element, active: settled(element.active) }]);
       else if (element.kind === 'detector') this.detectors.push([e, element]);
-      else if (element.kind === 'latch') this.latches.push([e, element]);
+      else if (element.kind === 'latch')
+        this.latches.push([e, { ...element, set: settled(element.set), hold: settled(element.hold) }]);
       else if (element.kind === 'twoWire') this.twoWires.push([e, element]);
-      else if (element.kind === 'switch' && typeof element.closed !== 'boolean')
-        this.contacts.push([e, element]);
+      else if (element.kind === 'switch') {
+        const closed = settled(element.closed);
+        if (typeof closed === 'boolean') this.still.push([e, closed]);
+        else this.contacts.push([e, closed]);
+      }
     });
   }
 
@@ -72,11 +79,12 @@ export class Discrete {
     this.driven = true;
     for (const [e, { id }] of this.detectors) this.on[e] = this.held.has(id) ? 1 : 0;
     for (const [e, { id }] of this.latches) this.on[e] = this.held.has(id) ? 1 : 0;
-    for (const [e, output] of this.outputs) {
+    for (const [e, { output, active }] of this.outputs) {
       this.powered[e] = 1;
-      this.active[e] = holds(output.active, this.isOn, this.wasOn) ? 1 : 0;
+      this.active[e] = holds(active, this.isOn, this.wasOn) ? 1 : 0;
       this.drive(e, output);
     }
+    for (const [e, closed] of this.still) this.w.highOn[e] = closed ? 1 : 0;
     for (const [e, { active }] of this.twoWires) this.w.highOn[e] = active ? 1 : 0;
     this.close();
   }
@@ -98,7 +106,7 @@ export class Discrete {
   private close(): boolean {
     let changed = false;
     for (let k = 0; k < this.contacts.length; k++) {
-      const [e, { closed }] = nth(this.contacts, k);
+      const [e, closed] = nth(this.contacts, k);
       const next = holds(closed, this.isOn, this.wasOn) ? 1 : 0;
       if (next === this.w.highOn[e]) continue;
       this.w.highOn[e] = next;
@@ -120,12 +128,12 @@ export class Discrete {
   private supply(c: Compiled, present: Present): boolean {
     let changed = false;
     for (let k = 0; k < this.outputs.length; k++) {
-      const [e, output] = nth(this.outputs, k);
+      const [e, { output, active: sensed }] = nth(this.outputs, k);
       const volts = present.volt(entry(c.nodes, e * 3)) - present.volt(entry(c.nodes, e * 3 + 2));
       const powered = volts >= output.minSupplyVolts ? 1 : 0;
       const { needs } = output;
       const served = !needs || present.named(needs.plus) - present.named(needs.minus) >= needs.minVolts;
-      const active = (served ? holds(output.active, this.isOn, this.wasOn) : needs.otherwise) ? 1 : 0;
+      const active = (served ? holds(sensed, this.isOn, this.wasOn) : needs.otherwise) ? 1 : 0;
       if (powered === this.powered[e] && active === this.active[e]) continue;
       this.powered[e] = powered;
       this.active[e] = active;

@@ -7,9 +7,11 @@ import { exactly, percent } from './span.ts';
 export type Fault = (netlist: Netlist) => Netlist;
 
 function replace(netlist: Netlist, id: string, make: (element: Element) => Element[]): Netlist {
-  if (!netlist.elements.some((element) => element.id === id))
-    throw new Error(`There is no element "${id}" to put a fault on.`);
-  return { ...netlist, elements: netlist.elements.flatMap((e) => (e.id === id ? make(e) : [e])) };
+  const { elements } = netlist;
+  const at = elements.findIndex((element) => element.id === id);
+  const element = elements[at];
+  if (!element) throw new Error(`There is no element "${id}" to put a fault on.`);
+  return { ...netlist, elements: [...elements.slice(0, at), ...make(element), ...elements.slice(at + 1)] };
 }
 
 /** The element is interrupted. Its nodes stay. */

@@ -1,35 +1,52 @@
 import { Groups, sure } from '../lists/index.ts';
+import { entry } from './entries.ts';
+import { JoinedNodes } from './joinedNodes.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
 
 /** Less than this through a diode, A, does not tie its two ends together. */
 const TIE_AMPS = 1e-6;
 
+/** Elements with their nodes by numbers, three an element as the solver keeps them; the reference is 0. */
+interface Numbered {
+  readonly elements: readonly Element[];
+  readonly nodes: Int32Array;
+  /** So many with the reference. */
+  readonly count: number;
+}
+
+/** The present state of a solved circuit's elements, by their numbers. */
+interface State {
+  /** Whether a contact is closed, or the transistor of an output through. */
+  readonly conducts: (element: number, branch: 'high' | 'low') => boolean;
+  /** A. */
+  readonly amps: (element: number) => number;
+}
+
 /**
  * Nodes that hang on nothing: no path through conducting parts leads to the reference.
  * Open contacts, transistors that are off, blocked diodes and meters are no path.
  */
-export function hangingNodes(
-  netlist: Netlist,
-  conducts: (id: string, branch: 'high' | 'low') => boolean,
-  amps: (id: string) => number,
-): Set<string> {
-  return unreached(netlist, (element) => ties(element, conducts, amps));
-}
+export const hangingNodes = (circuit: Numbered, { conducts, amps }: State): number[] =>
+  unreached(circuit, ({ kind }, e, joins) => {
+    if (kind === 'output') {
+      if (conducts(e, 'high')) joins(0, 1);
+      if (conducts(e, 'low')) joins(1, 2);
+    } else if (kind === 'switch') {
+      if (conducts(e, 'high')) joins(0, 1);
+    } else if (kind === 'diode' || kind === 'transmitter') {
+      if (amps(e) > TIE_AMPS) joins(0, 1);
+    } else if (ALWAYS.has(kind)) joins(0, 1);
+  });
 
 /** Nodes that no chain of always conducting parts ties to the reference, whatever the state of the others. */
-export function looseNodes(netlist: Netlist): Set<string> {
-  return unreached(netlist, (element) => {
-    const [a, b] = nodesOf(element);
-    const conducting =
-      element.kind === 'resistor' ||
-      element.kind === 'source' ||
-      element.kind === 'optocoupler' ||
-      element.kind === 'twoWire' ||
-      (element.kind === 'switch' && element.closed === true);
-    return conducting ? [[sure(a), sure(b)]] : [];
+export const looseNodes = (circuit: Numbered): number[] =>
+  unreached(circuit, (element, _, joins) => {
+    if (ALWAYS.has(element.kind) || (element.kind === 'switch' && element.closed === true)) joins(0, 1);
   });
-}
+
+/** What conducts in any state. */
+const ALWAYS: ReadonlySet<Element['kind']> = new Set(['resistor', 'source', 'optocoupler', 'twoWire']);
 
 /** How two nodes of a solved circuit hang together. */
 export interface Islands {
@@ -57,46 +74,16 @@ export function islandsOf(netlist: Netlist, closed: (id: string) => boolean): Is
   };
 }
 
-/** Nodes that stay apart from the reference when the pairs of each element are joined. */
-function unreached(netlist: Netlist, pairs: (element: Element) => [string, string][]): Set<string> {
-  const groups = new Groups();
-  const all = new Set<string>([netlist.reference]);
-  for (const element of netlist.elements) {
-    for (const node of nodesOf(element)) all.add(node);
-    for (const [a, b] of pairs(element)) groups.join(a, b);
-  }
-  const firm = groups.of(netlist.reference);
-  return new Set([...all].filter((node) => groups.of(node) !== firm));
-}
-
-function ties(
-  element: Element,
-  conducts: (id: string, branch: 'high' | 'low') => boolean,
-  amps: (id: string) => number,
-): [string, string][] {
-  switch (element.kind) {
-    case 'resistor':
-      return [[element.a, element.b]];
-    case 'switch':
-      return conducts(element.id, 'high') ? [[element.a, element.b]] : [];
-    case 'source':
-      return [[element.plus, element.minus]];
-    case 'optocoupler':
-      return [[element.terminal, element.common]];
-    case 'diode':
-      return amps(element.id) > TIE_AMPS ? [[element.anode, element.cathode]] : [];
-    case 'output':
-      return [
-        ...(conducts(element.id, 'high') ? ([[element.plus, element.out]] as [string, string][]) : []),
-        ...(conducts(element.id, 'low') ? ([[element.out, element.minus]] as [string, string][]) : []),
-      ];
-    case 'twoWire':
-      return [[element.a, element.b]];
-    case 'transmitter':
-      return amps(element.id) > TIE_AMPS ? [[element.plus, element.minus]] : [];
-    case 'meter':
-    case 'detector':
-    case 'latch':
-      return [];
-  }
+/** Nodes that stay apart from the reference when the nodes of each element are joined, by their places in it. */
+function unreached(
+  { elements, nodes, count }: Numbered,
+  join: (element: Element, e: number, joins: (one: number, other: number) => void) => void,
+): number[] {
+  const joined = new JoinedNodes(count);
+  elements.forEach((element, e) =>
+    join(element, e, (one, other) => joined.join(entry(nodes, e * 3 + one), entry(nodes, e * 3 + other))),
+  );
+  const apart: number[] = [];
+  for (let node = 1; node < count; node++) if (joined.of(node) !== 0) apart.push(node);
+  return apart;
 }

@@ -1,14 +1,14 @@
 export { solveNominal, solveWithBands } from './bands.ts';
-export type { Quantity } from './bands.ts';
 export { compile } from './compile.ts';
 export { islandsOf } from './floating.ts';
-export type { Islands } from './floating.ts';
 export * as faults from './faults.ts';
 export { DeadNetwork } from './deadNetwork.ts';
 export { IEC_61131_2, driving, judgeInput, judgeInputBand } from './input.ts';
 export type { InputState } from './input.ts';
 export { holds, idsIn, nodesOf, onNodes, underId } from './netlist.ts';
 export type { Condition, Element, InputThresholds, Netlist, Output, Sense } from './netlist.ts';
+export { readOff } from './quantity.ts';
+export type { Quantity } from './quantity.ts';
 export { resistanceBetween } from './resistance.ts';
 export { solvedOnce } from './sameCircuit.ts';
 export { Solver, solve } from './solve.ts';

@@ -1,3 +1,4 @@
+import { oncePer } from '../lists/index.ts';
 import type { Span } from './span.ts';
 
 /** A node is named; two elements that share a name are joined there. */
@@ -36,7 +37,7 @@ export type Condition =
   | { readonly any: readonly Condition[] };
 
 /** A contact: its resistance in Ω when closed, nothing at all when open. */
-export interface Switch {
+interface Switch {
   readonly kind: 'switch';
   readonly id: string;
   readonly a: NodeName;
@@ -286,6 +287,27 @@ export function idsIn(condition: Condition): string[] {
   if ('not' in condition) return idsIn(condition.not);
   return ('all' in condition ? condition.all : condition.any).flatMap(idsIn);
 }
+
+/** A condition without what holds, or does not, whatever the circuit does. */
+export function settled(condition: Condition): Condition {
+  return typeof condition === 'boolean' ? condition : settledOnce(condition);
+}
+
+const settledOnce = oncePer((condition: Exclude<Condition, boolean>): Condition => {
+  if ('on' in condition || 'was' in condition) return condition;
+  if ('not' in condition) {
+    const not = settled(condition.not);
+    return typeof not === 'boolean' ? !not : { not };
+  }
+  const isAll = 'all' in condition;
+  const parts = (isAll ? condition.all : condition.any).map(settled);
+  // One that does not hold decides over all, one that does over any.
+  if (parts.includes(!isAll)) return !isAll;
+  const open = parts.filter((part) => typeof part !== 'boolean');
+  const [only] = open;
+  if (only === undefined || open.length === 1) return only ?? isAll;
+  return isAll ? { all: open } : { any: open };
+});
 
 /** Whether a condition holds, given the present and the former states. */
 export function holds(

@@ -1,6 +1,7 @@
 import type { Compiled } from './compile.ts';
 import { clear, solveLinear } from './linear.ts';
 import type { Equations } from './linear.ts';
+import { roomFor } from './room.ts';
 import { stampElement, stampResistors } from './stamps.ts';
 import type { Stamped } from './stamps.ts';
 
@@ -33,52 +34,37 @@ const FURTHEST = 60;
 /** Weight of a node's current sum (A) against a source's voltage sum (V) in the size of the error. */
 const CURRENT_WEIGHT = 100;
 
-/** Room for what is filled anew before it is read: the same for all circuits with so many unknowns. */
-interface Scratch extends Pick<Stamped, 'error' | 'curve'>, Pick<Equations, 'inverse'> {
+/** What a solution needs; made once, used again for every solution of the same circuit. */
+export interface Workspace extends Stamped, Equations {
+  /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
+  conductance: number;
+  /** Volts by node, then amperes by source; 0 V for the reference. */
+  readonly x: Float64Array;
   /** How far the unknowns are to go. */
   readonly step: Float64Array;
   /** The right side that a step is solved for: what is left over. */
   readonly rights: readonly [Float64Array];
 }
 
-/** What a solution needs; made once, used again for every solution of the same circuit. */
-export interface Workspace extends Scratch, Stamped, Equations {
-  /** Conductance from every node to the reference, S; above zero only while a stubborn circuit is begun. */
-  conductance: number;
-  /** Volts by node, then amperes by source; 0 V for the reference. */
-  readonly x: Float64Array;
-}
-
-const scratches = new Map<number, Scratch>();
-
-function scratchFor(n: number): Scratch {
-  const known = scratches.get(n);
-  if (known) return known;
-  const error = new Float64Array(n);
-  const made: Scratch = {
-    step: new Float64Array(n),
-    error,
-    rights: [error],
-    inverse: new Float64Array(n),
-    curve: new Float64Array(2),
-  };
-  scratches.set(n, made);
-  return made;
-}
-
-/** Unknowns of a circuit, and the reference before them. */
-const lengthOf = (c: Compiled): number => 1 + c.nodeCount + c.sourceCount;
+/** Of the current and the slope of a curve nothing is ever read later. */
+const CURVE = new Float64Array(2);
 
 export function workspaceFor(c: Compiled): Workspace {
+  const unknowns = 1 + c.nodeCount + c.sourceCount;
   const width = c.open.length;
+  const error = roomFor('error', unknowns);
   return {
-    ...scratchFor(lengthOf(c)),
     conductance: 0,
-    x: new Float64Array(lengthOf(c)),
-    slopes: new Float64Array(c.plan.slots),
+    x: new Float64Array(unknowns),
+    step: roomFor('step', unknowns),
+    error,
+    rights: [error],
+    inverse: roomFor('inverse', unknowns),
+    curve: CURVE,
+    slopes: roomFor('slopes', c.plan.slots),
     limited: new Uint8Array(c.sourceCount),
-    matrix: new Float64Array(width * width),
-    right: new Float64Array(width),
+    matrix: roomFor('matrix', width * width),
+    right: roomFor('right', width),
     highOn: new Uint8Array(c.kind.length),
     lowOn: new Uint8Array(c.kind.length),
   };

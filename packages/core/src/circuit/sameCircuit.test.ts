@@ -2,7 +2,7 @@ import { FAMILIES } from '../../test/families.ts';
 import { analyse } from '../analysis/analysis.ts';
 import { JobIndex } from '../job/jobIndex.ts';
 import type { JobContent } from '../model/collections.ts';
-import { solveNominal, solveWithBands } from './bands.ts';
+import { solveWithBands } from './bands.ts';
 import { nodesOf, onNodes, underId } from './netlist.ts';
 import type { Netlist } from './netlist.ts';
 import { solvedOnce } from './sameCircuit.ts';
@@ -98,22 +98,46 @@ test('a figure that differs in its last digit, another style, or another joint m
   expect(joined).not.toBe(first);
 });
 
+/** The same with a third of its supplies' volts. */
+const fedLess = (netlist: Netlist): Netlist => ({
+  ...netlist,
+  elements: netlist.elements.map((element) =>
+    element.kind === 'source' ? { ...element, volts: exactly(element.volts.nom / 3) } : element,
+  ),
+});
+
 test('begun at the solution of another circuit it comes to its own', () => {
   for (const make of Object.values(FAMILIES))
     for (const netlist of netlists(make)) {
-      const low: Netlist = {
-        ...netlist,
-        elements: netlist.elements.map((element) =>
-          element.kind === 'source' ? { ...element, volts: exactly(element.volts.nom / 3) } : element,
-        ),
-      };
+      const low = fedLess(netlist);
       const alone = solve(low);
-      const begun = solveNominal(low, [], solve(netlist)).solution;
+      const begun = solve(low, solve(netlist));
       expect(begun.outcome).toBe(alone.outcome);
       expect([...begun.held]).toEqual([...alone.held]);
       for (const node of new Set(low.elements.flatMap(nodesOf)))
         expect(begun.volts(node)).toBeCloseTo(alone.volts(node), 3);
     }
+});
+
+test('solved right after one like it, it is as solved alone', () => {
+  const nothing: Netlist = { reference: '0', elements: [] };
+  for (const make of Object.values(FAMILIES)) {
+    const states = netlists(make);
+    for (const before of [...states, ...states.map(fedLess)])
+      for (const netlist of states) {
+        solve(nothing);
+        const alone = solve(netlist);
+        solve(nothing);
+        solve(before);
+        const after = solve(netlist);
+        expect(after.outcome).toBe(alone.outcome);
+        expect([...after.held]).toEqual([...alone.held]);
+        for (const node of new Set(netlist.elements.flatMap(nodesOf))) {
+          expect(after.volts(node)).toBe(alone.volts(node));
+          expect(after.floating(node)).toBe(alone.floating(node));
+        }
+      }
+  }
 });
 
 test('a name that only the circuit has which was asked for first is refused', () => {

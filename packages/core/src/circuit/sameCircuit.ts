@@ -1,7 +1,8 @@
 import { keepNewest, oncePer } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
-import type { Banded, Quantity } from './bands.ts';
+import type { Banded } from './bands.ts';
 import type { Element, Netlist } from './netlist.ts';
+import type { Quantity } from './quantity.ts';
 import type { Solution } from './solve.ts';
 
 /** So many circuits are kept with their solutions; the one that was asked for longest ago goes first. */
@@ -19,20 +20,18 @@ const known = new Map<string, Known>();
 /**
  * Solves a circuit, or takes the solution of the same one under other names: most points of a plant are one circuit.
  * Two are the same when all their elements are, in order, with nodes and ids numbered by where they come first; a
- * figure that differs in its last digit makes another. @param near the solution of a circuit like this one, to
- * begin with where only nominal values are wanted.
+ * figure that differs in its last digit makes another.
  */
 export function solvedOnce(
   netlist: Netlist,
   quantities: readonly Quantity[],
   wanted: keyof typeof SOLVERS,
-  near?: Solution,
 ): Banded {
   forgetSigns();
   const names = new Names(netlist);
   const key = keyOf(netlist, quantities, wanted, names);
   const found = known.get(key);
-  const banded = found ?? { ...SOLVERS[wanted](netlist, quantities, near), names };
+  const banded = found ?? { ...SOLVERS[wanted](netlist, quantities), names };
   keepNewest(known, key, banded, MOST);
   const { solution, bands } = banded;
   return { solution: found ? new NamedSolution(solution, names, banded.names) : solution, bands };

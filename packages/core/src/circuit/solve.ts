@@ -39,17 +39,20 @@ export interface Solution {
   readonly held: ReadonlySet<string>;
 }
 
-/** Solves a netlist at the nominal values of its parameters. */
-export function solve(netlist: Netlist): Solution {
+/**
+ * Solves a netlist at the nominal values of its parameters. @param near the solution of a circuit like this one: it is
+ * begun there, which is quicker and leads to the same.
+ */
+export function solve(netlist: Netlist, near?: Solution): Solution {
   const solver = new Solver(compile(netlist));
-  return solver.solution(solver.compiled.nominal);
+  if (near?.outcome === 'solved') solver.begin(near);
+  return solver.result(solver.compiled.nominal);
 }
 
 /** Solves one compiled circuit again and again with other parameter values. */
 export class Solver {
   readonly compiled: Compiled;
   private readonly w: Workspace;
-  private readonly indexOf: ReadonlyMap<string, number>;
   private readonly discrete: Discrete;
   private params: Float64Array;
   private readonly present: Present = {
@@ -62,8 +65,7 @@ export class Solver {
     this.compiled = compiled;
     this.w = workspaceFor(compiled);
     this.params = compiled.nominal;
-    this.indexOf = new Map(compiled.netlist.elements.map((element, e) => [element.id, e]));
-    this.discrete = new Discrete(compiled, this.w, this.indexOf);
+    this.discrete = new Discrete(compiled, this.w);
   }
 
   /**
@@ -95,8 +97,8 @@ export class Solver {
 
   /** The unknowns off which a quantity is read, and the element whose parameters it takes. */
   unknownsOf(id: string): { unknowns: number[]; element: number } {
-    const { compiled: c, indexOf } = this;
-    const element = indexOf.get(branchOf(id).name);
+    const { compiled: c } = this;
+    const element = c.indexOf.get(branchOf(id).name);
     if (element === undefined) throw new Error(`There is no element "${id}" in this circuit.`);
     const unknowns = [...c.nodes.subarray(element * 3, element * 3 + 3), entry(c.sourceRow, element)];
     return { unknowns: unknowns.filter((i) => i > 0), element };
@@ -104,7 +106,7 @@ export class Solver {
 
   /** Current of an element or of a branch of an output in the last run, A. */
   branchAmps(id: string, params: Float64Array): number {
-    return branchAmps(this.compiled, this.indexOf, this.w, params, id);
+    return branchAmps(this.compiled, this.w, params, id);
   }
 
   /** The equations at the last run's result made linear: slopes and right-hand side as plain rows. */
@@ -143,18 +145,18 @@ export class Solver {
   /** Runs and keeps the result in an object of its own. */
   solution(params: Float64Array): Solution {
     const outcome = this.run(params);
-    const { compiled, indexOf, w, discrete } = this;
+    const { compiled, w, discrete } = this;
     const { curve } = w;
     const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
-    return new KeptSolution(
-      outcome,
-      compiled,
-      indexOf,
-      kept,
-      Float64Array.from(params),
-      discrete.states(),
-      discrete.powered.slice(),
-    );
+    const own = Float64Array.from(params);
+    return new KeptSolution(outcome, compiled, kept, own, discrete.states(), discrete.powered.slice());
+  }
+
+  /** Runs for the last time: the result is the solver's own. */
+  result(params: Float64Array): Solution {
+    const outcome = this.run(params);
+    const { compiled, w, discrete } = this;
+    return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered);
   }
 }
 
@@ -163,10 +165,9 @@ type Kept = Pick<Workspace, 'x' | 'highOn' | 'lowOn' | 'curve'>;
 /** A result that stays as it is while its solver goes on. What is seldom asked for is worked out when it is. */
 class KeptSolution implements Solution {
   readonly outcome: Outcome;
-  private hanging?: ReadonlySet<string>;
+  private hanging?: ReadonlySet<number>;
   private on?: ReadonlySet<string>;
   private readonly c: Compiled;
-  private readonly indexOf: ReadonlyMap<string, number>;
   private readonly kept: Kept;
   private readonly params: Float64Array;
   private readonly isOn: Uint8Array;
@@ -175,7 +176,6 @@ class KeptSolution implements Solution {
   constructor(
     outcome: Outcome,
     c: Compiled,
-    indexOf: ReadonlyMap<string, number>,
     kept: Kept,
     params: Float64Array,
     isOn: Uint8Array,
@@ -183,7 +183,6 @@ class KeptSolution implements Solution {
   ) {
     this.outcome = outcome;
     this.c = c;
-    this.indexOf = indexOf;
     this.kept = kept;
     this.params = params;
     this.isOn = isOn;
@@ -198,34 +197,39 @@ class KeptSolution implements Solution {
 
   has = (node: string): boolean => this.c.nodeIndex.has(node);
 
-  amps = (id: string): number => branchAmps(this.c, this.indexOf, this.kept, this.params, id);
+  amps = (id: string): number => branchAmps(this.c, this.kept, this.params, id);
 
   floating = (node: string): boolean => {
-    this.hanging ??= hangingNodes(
-      this.c.netlist,
-      (id, branch) => this.closed(id) || (branch === 'low' && this.kept.lowOn[this.number(id)] === 1),
-      this.amps,
-    );
-    return this.hanging.has(node);
+    this.hanging ??= this.findHanging();
+    return this.hanging.has(this.c.nodeIndex.get(node) ?? 0);
   };
 
   powered = (id: string): boolean => this.isPowered[this.number(id)] === 1;
 
   active = (id: string): boolean => this.isOn[this.number(id)] === 1;
 
-  closed = (id: string): boolean => {
-    const e = this.number(id);
-    const element = this.c.netlist.elements[e];
-    return (element?.kind === 'switch' && element.closed === true) || this.kept.highOn[e] === 1;
-  };
+  closed = (id: string): boolean => this.kept.highOn[this.number(id)] === 1;
 
   get held(): ReadonlySet<string> {
     this.on ??= new Set(this.c.netlist.elements.flatMap(({ id }, e) => (this.isOn[e] === 1 ? [id] : [])));
     return this.on;
   }
 
+  private findHanging(): ReadonlySet<number> {
+    const { c, kept, params } = this;
+    const { netlist, nodes, nodeCount } = c;
+    const hanging = hangingNodes(
+      { elements: netlist.elements, nodes, count: nodeCount + 1 },
+      {
+        conducts: (e, branch) => (branch === 'low' ? kept.lowOn : kept.highOn)[e] === 1,
+        amps: (e) => elementAmps(c, kept, params, e, false),
+      },
+    );
+    return new Set(hanging);
+  }
+
   private number(id: string): number {
-    return this.indexOf.get(id) ?? -1;
+    return this.c.indexOf.get(id) ?? -1;
   }
 }
 
@@ -235,15 +239,9 @@ function branchOf(id: string): { name: string; low: boolean } {
   return { name: low ? id.slice(0, -4) : id.endsWith('/high') ? id.slice(0, -5) : id, low };
 }
 
-function branchAmps(
-  c: Compiled,
-  indexOf: ReadonlyMap<string, number>,
-  kept: Kept,
-  params: Float64Array,
-  id: string,
-): number {
+function branchAmps(c: Compiled, kept: Kept, params: Float64Array, id: string): number {
   const { name, low } = branchOf(id);
-  const e = indexOf.get(name);
+  const e = c.indexOf.get(name);
   if (e === undefined) throw new Error(`There is no element "${name}" in this circuit.`);
   return elementAmps(c, kept, params, e, low);
 }

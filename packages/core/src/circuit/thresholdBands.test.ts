@@ -1,7 +1,7 @@
 import { nth } from '../lists/index.ts';
 import fc from 'fast-check';
 import { solveWithBands } from './bands.ts';
-import type { Quantity } from './bands.ts';
+import type { Quantity } from './quantity.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { solve } from './solve.ts';
 import { exactly, percent } from './span.ts';

@@ -1,8 +1,8 @@
 import { nth, oncePer } from '../lists/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { inputQuantities, metered, readInput, safetyTarget, sensorSide } from '../analysis/index.ts';
-import { islandsOf, nodesOf, solvedOnce } from '../circuit/index.ts';
-import type { Islands, Netlist, Quantity, Solution } from '../circuit/index.ts';
+import { exactly, islandsOf, readOff, solve } from '../circuit/index.ts';
+import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
 import { deadSights } from './deadSights.ts';
 import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
@@ -54,7 +54,7 @@ export const hasDictionary = (analysis: Analysis): boolean => {
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets = netsOf(analysis);
-  const sound = seenOf(analysis, solvedLooks(looks).solved, nets);
+  const sound = seenOf(analysis, nets);
   const row = (fault: PointFault | undefined): DictionaryRow => ({
     fault: fault && knownOf(fault),
     sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown, sound),
@@ -75,41 +75,33 @@ interface InStates {
 }
 
 /** Relays hang on what was before: away, present, and away again, begun with nothing on. */
-function seenOf(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: InStates): InStates {
-  if (analysis.context.output.drivenBy === 'guard') return guardSeen(analysis, looks, nets, near);
+function seenOf(analysis: Analysis, nets: Nets, near?: InStates): InStates {
+  if (analysis.context.output.drivenBy === 'guard') return guardSeen(analysis, nets, near);
   const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
-  const first = seenIn(analysis, looks, cold(nets.away), near?.away);
-  const present = seenIn(
-    analysis,
-    looks,
-    { ...nets.present, held: first.solution.held },
-    near?.present ?? first,
-  );
+  const first = seenIn(analysis, cold(nets.away), near?.away);
+  const present = seenIn(analysis, { ...nets.present, held: first.solution.held }, near?.present ?? first);
   const away = remembers
-    ? seenIn(analysis, looks, { ...nets.away, held: present.solution.held }, near?.away ?? first)
+    ? seenIn(analysis, { ...nets.away, held: present.solution.held }, near?.away ?? first)
     : first;
   return { away, present, pressed: present };
 }
 
 /** One circuit of a point with what is on in it by what was before. */
 export function asItStands(analysis: Analysis, nets: Nets, state: Held): Netlist {
-  const { solution } = seenOf(analysis, [], nets)[state];
+  const { solution } = seenOf(analysis, nets)[state];
   return { ...netIn(nets, state), held: solution.held };
 }
 
 const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
 
-/** What is looked at while the reset button is held down. */
-const pressedOf = oncePer((looks: readonly Look[]) => looks.filter(({ state }) => state === 'pressed'));
-
 /** A guard is closed, reset where that is done by hand, let go of and opened, begun with nothing on. */
-function guardSeen(analysis: Analysis, looks: readonly Look[], nets: Nets, near?: InStates): InStates {
+function guardSeen(analysis: Analysis, nets: Nets, near?: InStates): InStates {
   const after = (netlist: Netlist, before: Solution, like?: Seen): Seen =>
-    seenIn(analysis, looks, { ...netlist, held: before.held }, like);
-  const pressed = nets.pressed && seenIn(analysis, pressedOf(looks), cold(nets.pressed), near?.pressed);
+    seenIn(analysis, { ...netlist, held: before.held }, like);
+  const pressed = nets.pressed && seenIn(analysis, cold(nets.pressed), near?.pressed);
   const present = pressed
     ? after(nets.present, pressed.solution, near?.present)
-    : seenIn(analysis, looks, cold(nets.present), near?.present);
+    : seenIn(analysis, cold(nets.present), near?.present);
   return { away: after(nets.away, present.solution, near?.away), present, pressed: pressed ?? present };
 }
 
@@ -139,7 +131,7 @@ function steadySights(
   shown: PointFault['shown'],
   near?: InStates,
 ): Sight[] {
-  const { away, present, pressed } = seenOf(analysis, looks, nets, near);
+  const { away, present, pressed } = seenOf(analysis, nets, near);
   const dead = deadSights(nets, looks);
   const states = {
     away: away.at,
@@ -191,71 +183,64 @@ interface Seen {
   readonly answers: (present: boolean) => boolean;
 }
 
-/** Solves one circuit for all that is looked at in it. */
-function seenIn(analysis: Analysis, looks: readonly Look[], netlist: Netlist, near?: Seen): Seen {
+/** Solves one circuit; what is looked at in it is read off when it is asked for. */
+function seenIn(analysis: Analysis, netlist: Netlist, near?: Seen): Seen {
   const { context, present } = analysis;
-  const { pairs, pairOf, opened } = meteredIn(looks);
-  const there = new Set(netlist.elements.flatMap(nodesOf));
+  const solution = solve(netlist, near?.solution);
+  const circuit = { netlist, solution };
+  const { has, active } = solution;
   const landed = present.inputs[0]?.own;
   // An input to which nothing leads any more is not in the circuit: nothing comes there.
-  const own = landed && there.has(`${landed.module.id}:${landed.port.terminal}`) ? landed : undefined;
-  const bare: Sight = context.point.bit === 'direct' ? OFF : ON;
-  const measured = pairs.filter(({ red, black }) => there.has(red) && there.has(black));
-  const reader = valueReader(analysis);
-  const wires = opened.filter((wire) => netlist.elements.some(({ id }) => id === wire));
-  const readable = reader && isThere(reader.quantity, there) ? reader : undefined;
-  const quantities: Quantity[] = [
-    ...(readable ? [readable.quantity] : []),
-    ...wires.map((element): Quantity => ({ kind: 'amps', element })),
-    ...(own ? Object.values(inputQuantities(own)) : []),
-    ...measured.map(({ red, black }): Quantity => ({ kind: 'volts', a: red, b: black })),
-  ];
-  const { solution, bands: all } = solvedOnce(netlist, quantities, 'nominal', near?.solution);
-  const before = (readable ? 1 : 0) + wires.length;
-  const bands = all.slice(before);
-  const value = readable?.read(nth(all, 0).nom);
-  const amps = new Map(wires.map((wire, i) => [wire, nth(all, i + (readable ? 1 : 0)).nom]));
-  const input = own && readInput(own, nth(bands, 0), nth(bands, 1), context.point.bit);
-  const { outputOn } = sensorSide(context, context, netlist, solution);
-  const islands = islandsOf(netlist, solution.closed);
-  const volts = new Map(
-    measured.map((pair, i) => [
-      pair,
-      voltsSight({ netlist, solution, islands }, pair, nth(bands, i + (own ? 2 : 0)).nom),
-    ]),
-  );
-  const isActive = activeIn(netlist, solution);
+  const own = landed && has(`${landed.module.id}:${landed.port.terminal}`) ? landed : undefined;
+  const read = (quantity: Quantity) => exactly(readOff(solution, quantity));
+  const input = (): ReturnType<typeof readInput> | undefined => {
+    if (!own) return undefined;
+    const { volts, amps } = inputQuantities(own);
+    return readInput(own, read(volts), read(amps), context.point.bit);
+  };
   const at = (look: Look): Sight => {
     switch (look.kind) {
       case 'sensorLed':
-        return outputOn ? ON : OFF;
+        return sensorSide(context, context, netlist, solution).outputOn ? ON : OFF;
       case 'acts':
       case 'fed':
       case 'lit':
-        return isActive(look.element) ? ON : OFF;
-      case 'inputLed':
-        return !input || input.led === 'off' ? OFF : input.led === 'on' ? ON : EITHER;
-      case 'bit':
-        return !input ? bare : input.bit === undefined ? EITHER : input.bit === 1 ? ON : OFF;
+        return active(look.element) ? ON : OFF;
+      case 'inputLed': {
+        const led = input()?.led ?? 'off';
+        return led === 'off' ? OFF : led === 'on' ? ON : EITHER;
+      }
+      case 'bit': {
+        if (!own) return context.point.bit === 'direct' ? OFF : ON;
+        const bit = input()?.bit;
+        return bit === undefined ? EITHER : bit === 1 ? ON : OFF;
+      }
       case 'milliamps':
-        return around('milliamps', 1000 * Math.abs(amps.get(look.wire) ?? 0), 0.15, 0.01);
+        return around('milliamps', 1000 * Math.abs(ampsIn(look.wire)), 0.15, 0.01);
       case 'value':
-        // Nothing leads to the input any more: no counts.
-        return reader ? around('value', value ?? 0, 0.01 * reader.span, 0.005, reader.span) : EITHER;
+        return valueSight(analysis, solution);
       case 'volts':
-        return volts.get(pairOf.get(look) ?? NO_PAIR) ?? { kind: 'volts', min: -0.2, max: 0.2 };
+        return has(look.red) && has(look.black) ? voltsSight(circuit, look) : DEAD_LEAD;
       // Told beside this circuit.
       default:
         return EITHER;
     }
   };
-  return { at, solution, answers: answersIn(present.loads, isActive) };
+  const ampsIn = (wire: string): number =>
+    netlist.elements.some(({ id }) => id === wire) ? solution.amps(wire) : 0;
+  return { at, solution, answers: answersIn(present.loads, active) };
 }
 
-/** Whether a part that looks at volts acts; one that is in the circuit no more does not. */
-function activeIn({ elements }: Netlist, solution: Solution): (element: string) => boolean {
-  const parts = new Set(elements.map(({ id }) => id));
-  return (element) => parts.has(element) && solution.active(element);
+/** A lead on a terminal that hangs on nothing. */
+const DEAD_LEAD: Sight = { kind: 'volts', min: -0.2, max: 0.2 };
+
+/** What the program makes of what comes; where nothing leads to the input any more there are no counts. */
+function valueSight(analysis: Analysis, solution: Solution): Sight {
+  const reader = valueReader(analysis);
+  if (!reader) return EITHER;
+  const { quantity, span, read } = reader;
+  const value = isThere(quantity, solution.has) ? read(readOff(solution, quantity)) : undefined;
+  return around('value', value ?? 0, 0.01 * span, 0.005, span);
 }
 
 /** Whether everything that listens acts as it is to, with the target away or present. */
@@ -266,34 +251,10 @@ const answersIn =
       ({ expected: { id, on } }) => isActive(id) === (on === 'always' || (on === 'present') === isPresent),
     );
 
-/** Two terminals on which the leads of a voltmeter are put. */
-interface Pair {
-  readonly red: string;
-  readonly black: string;
-}
-
-const NO_PAIR: Pair = { red: '', black: '' };
-
-/** Where a meter is put in a list of looks, each place once, and the place of each look; wires that are opened for it. */
-const meteredIn = oncePer((looks: readonly Look[]) => {
-  const pairs = new Map<string, Pair>();
-  const pairOf = new Map<Look, Pair>();
-  const opened = new Set<string>();
-  for (const look of looks) {
-    if (look.kind === 'milliamps') opened.add(look.wire);
-    if (look.kind !== 'volts') continue;
-    const place = `${look.red} ${look.black}`;
-    const pair = pairs.get(place) ?? look;
-    pairs.set(place, pair);
-    pairOf.set(look, pair);
-  }
-  return { pairs: [...pairs.values()], pairOf, opened: [...opened] };
-});
-
-const isThere = (quantity: Quantity, nodes: ReadonlySet<string>): boolean =>
+const isThere = (quantity: Quantity, has: Solution['has']): boolean =>
   quantity.kind === 'volts'
-    ? nodes.has(quantity.a) && nodes.has(quantity.b)
-    : quantity.kind === 'sum' && quantity.terms.every(({ a, b }) => nodes.has(a) && nodes.has(b));
+    ? has(quantity.a) && has(quantity.b)
+    : quantity.kind === 'sum' && quantity.terms.every(({ a, b }) => has(a) && has(b));
 
 /** A reading with what its parts may differ by: so much, and a share of it. */
 function around(
@@ -307,22 +268,30 @@ function around(
   return { kind, min: reading - wide, max: reading + wide, ...(span !== undefined && { span }) };
 }
 
+/** A circuit and its solution. */
+interface Circuit {
+  readonly netlist: Netlist;
+  readonly solution: Solution;
+}
+
+const islandsIn = oncePer(({ netlist, solution }: Circuit) => islandsOf(netlist, solution.closed));
+
 /**
  * Between what a voltage lies: figures of parts and supplies are taken ± 4 % and 0.4 V wide. A terminal that hangs on
  * nothing but what leaks is solved again with the meter on it, since the meter is then what holds it.
  */
 function voltsSight(
-  { netlist, solution, islands }: { netlist: Netlist; solution: Solution; islands: Islands },
-  { red, black }: Pair,
-  volts: number,
+  circuit: Circuit,
+  { red, black }: { readonly red: string; readonly black: string },
 ): Sight {
-  const hangs = !islands.tied(red, black) && (solution.floating(red) || solution.floating(black));
-  const quantity = { kind: 'volts', a: red, b: black } as const;
+  const { netlist, solution } = circuit;
+  const across = { kind: 'volts', a: red, b: black } as const;
+  const hangs = (solution.floating(red) || solution.floating(black)) && !islandsIn(circuit).tied(red, black);
   const read = !hangs
-    ? volts
-    : islands.apart(red, black)
+    ? readOff(solution, across)
+    : islandsIn(circuit).apart(red, black)
       ? 0
-      : nth(solvedOnce(metered(netlist, red, black), [quantity], 'nominal', solution).bands, 0).nom;
+      : readOff(solve(metered(netlist, red, black), solution), across);
   const wide = 0.4 + 0.04 * Math.abs(read);
   return { kind: 'volts', min: read - wide, max: read + wide };
 }
