@@ -1,4 +1,4 @@
-import { keepNewest, nth, oncePer, sure } from '../lists/index.ts';
+import { isAlikeList, keepNewest, nth, oncePer, sure } from '../lists/index.ts';
 import { entry } from './entries.ts';
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
 import { nodesOf } from './netlist.ts';
@@ -103,8 +103,7 @@ function isAlikeElement(one: Element, other: Element): boolean {
   return (
     a.kind === b.kind &&
     a.flags === b.flags &&
-    a.nodes.length === b.nodes.length &&
-    a.nodes.every((node, i) => node === b.nodes[i]) &&
+    isAlikeList(a.nodes, b.nodes) &&
     a.parameters.every(({ nom, min, max }, i) => {
       const span = nth(b.parameters, i);
       return nom === span.nom && min === span.min && max === span.max;

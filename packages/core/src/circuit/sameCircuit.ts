@@ -1,4 +1,4 @@
-import { keepNewest, oncePer } from '../lists/index.ts';
+import { isAlikeList, keepNewest, nth, oncePer } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
 import type { Banded } from './bands.ts';
 import type { Element, Netlist } from './netlist.ts';
@@ -28,7 +28,7 @@ export function solvedOnce(
   wanted: keyof typeof SOLVERS,
 ): Banded {
   forgetSigns();
-  const names = new Names(netlist);
+  const names = namesIn(netlist);
   const key = keyOf(netlist, quantities, wanted, names);
   const found = known.get(key);
   const banded = found ?? { ...SOLVERS[wanted](netlist, quantities), names };
@@ -36,6 +36,25 @@ export function solvedOnce(
   const { solution, bands } = banded;
   return { solution: found ? new NamedSolution(solution, names, banded.names) : solution, bands };
 }
+
+/** Whose names were asked for last. A circuit is mostly looked at in one state after the other. */
+let last: { readonly netlist: Netlist; readonly names: Names } | undefined;
+
+function namesIn(netlist: Netlist): Names {
+  if (!last || !isNamedAlike(netlist, last.netlist)) last = { netlist, names: new Names(netlist) };
+  return last.names;
+}
+
+/** Whether two circuits have the same names at the same places, whatever is between them. */
+const isNamedAlike = (one: Netlist, other: Netlist): boolean =>
+  one.reference === other.reference &&
+  one.elements.length === other.elements.length &&
+  one.elements.every((element, e) => {
+    const before = nth(other.elements, e);
+    return element === before || (element.id === before.id && isAlikeList(nodesIn(element), nodesIn(before)));
+  });
+
+const nodesIn = (element: Element): readonly string[] => shapeOf(element).nodes;
 
 /** Each word and number that stands in a circuit, by a number of its own. */
 const codes = new Map<unknown, number>();
@@ -47,6 +66,7 @@ function forgetSigns(): void {
   if (codes.size <= MAX_CODES / 2) return;
   codes.clear();
   known.clear();
+  last = undefined;
   shapeOf = oncePer(findShape);
 }
 
@@ -111,7 +131,7 @@ function keyOf(
   wanted: keyof typeof SOLVERS,
   names: Names,
 ): string {
-  const signs = [...names.nodeSigns];
+  const signs: number[] = [];
   for (const element of elements) {
     const { sign, ids } = shapeOf(element);
     signs.push(sign);
@@ -120,7 +140,7 @@ function keyOf(
   const numbers = held && [...held].map(names.id).sort();
   const sought = quantities.map((quantity) => renamed(quantity, names));
   write(signs, [wanted, names.node(reference), numbers, sought], (name) => name);
-  return textOf(signs);
+  return names.nodeText + textOf(signs);
 }
 
 /** Where an element, or a condition in it, names an element; and where it names a node. */
@@ -135,8 +155,8 @@ class Names {
   #inOrder?: readonly string[];
   readonly #ids = new Map<string, string>();
   readonly #elements: readonly Element[];
-  /** The nodes as the elements name them in turn, each by its number. */
-  readonly nodeSigns: readonly number[];
+  /** The nodes as the elements name them in turn, each by its number, as signs. */
+  readonly nodeText: string;
 
   constructor({ elements, reference }: Netlist) {
     const signs: number[] = [];
@@ -152,7 +172,7 @@ class Names {
         signs.push(codeOf(number));
       }
     }
-    this.nodeSigns = signs;
+    this.nodeText = textOf(signs);
   }
 
   /** A name that the circuit does not have stays as it is: whoever asks for it is refused as ever. */

@@ -1,4 +1,4 @@
-import { middleOf } from '../lists/index.ts';
+import { isAlikeList, middleOf } from '../lists/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { CollectionName, JobContent, Problem } from '../model/index.ts';
 
@@ -16,7 +16,7 @@ export function onLists(
   const kept: { readonly of: readonly unknown[]; readonly problems: readonly Problem[] }[] = [];
   return (job) => {
     const of = lists.map((name) => job[name]);
-    const at = kept.findIndex((one) => one.of.every((list, i) => list === of[i]));
+    const at = kept.findIndex((one) => isAlikeList(one.of, of));
     const known = at < 0 ? { of, problems: check(job) } : kept.splice(at, 1)[0];
     if (!known) return [];
     kept.unshift(known);

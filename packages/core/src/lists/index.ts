@@ -2,6 +2,7 @@ export { canonical } from './canonical.ts';
 export { capital } from './capital.ts';
 export { decodeText } from './decodeText.ts';
 export { Groups } from './groups.ts';
+export { isAlikeList } from './isAlikeList.ts';
 export { keepNewest } from './keepNewest.ts';
 export { middleOf } from './middle.ts';
 export { lastOf, nth } from './nth.ts';

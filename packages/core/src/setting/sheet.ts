@@ -102,31 +102,17 @@ function deriveContext(
   index: JobIndex,
   item: Device | Module,
   parameter: Parameter,
-  more: Pick<DeriveContext, 'unitOf' | 'requiredOf'>,
+  { unitOf, requiredOf }: Pick<DeriveContext, 'unitOf' | 'requiredOf'>,
 ): DeriveContext {
+  const contextAt = (point: Point | undefined) => point && contextOf(index, point.id);
   const module = index.module(item.id);
   if (module) {
     const found = portOf(index, module, parameter);
     const { point, device, port } = found ?? {};
-    return {
-      ...more,
-      index,
-      item,
-      port,
-      point,
-      device,
-      context: point && contextOf(index, point.id),
-    };
+    return { unitOf, requiredOf, index, item, port, point, device, context: contextAt(point) };
   }
   const point = pointConcerned(index, item.id, parameter);
-  return {
-    ...more,
-    index,
-    item,
-    point,
-    device: item as Device,
-    context: point && contextOf(index, point.id),
-  };
+  return { unitOf, requiredOf, index, item, point, device: item as Device, context: contextAt(point) };
 }
 
 const sheets = new WeakMap<JobIndex, Map<string, Sheet>>();
