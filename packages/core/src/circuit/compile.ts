@@ -65,7 +65,7 @@ export interface Compiled {
   /** First parameter of an element; sources also have a current among the unknowns, `sourceRow`. */
   readonly param: Int32Array;
   readonly sourceRow: Int32Array;
-  /** Numbers of the sources, of the resistors, and of all other elements that conduct. */
+  /** Numbers of the sources, of the resistors and contacts, and of all other elements that conduct. */
   readonly sources: readonly number[];
   readonly straight: readonly number[];
   readonly curved: readonly number[];
@@ -135,7 +135,7 @@ function compileAnew(netlist: Netlist): Compiled {
       owners.push(e);
     }
     kind[e] = part.kind;
-    if (part.kind === KIND.resistor) straight.push(e);
+    if (part.kind === KIND.resistor || part.kind === KIND.contact) straight.push(e);
     else if (part.kind === KIND.source) sources.push(e);
     else if (part.kind !== KIND.none) curved.push(e);
     flags[e] = part.flags;

@@ -1,13 +1,12 @@
-import { entry } from './entries.ts';
+import { nth } from '../lists/index.ts';
 
 /** Which nodes, by their numbers, are joined with one another. */
 export class JoinedNodes {
   /** For each node one that it is joined with and that has a lesser number, or itself. */
-  readonly #next: Int32Array;
+  readonly #next: number[] = [];
 
   constructor(nodes: number) {
-    this.#next = new Int32Array(nodes);
-    for (let node = 0; node < nodes; node++) this.#next[node] = node;
+    for (let node = 0; node < nodes; node++) this.#next.push(node);
   }
 
   join(a: number, b: number): void {
@@ -18,7 +17,7 @@ export class JoinedNodes {
   /** The least number of those that a node is joined with. */
   of(node: number): number {
     let root = node;
-    for (let next = entry(this.#next, root); next !== root; next = entry(this.#next, root)) root = next;
+    for (let next = nth(this.#next, root); next !== root; next = nth(this.#next, root)) root = next;
     this.#next[node] = root;
     return root;
   }

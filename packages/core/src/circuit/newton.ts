@@ -2,7 +2,7 @@ import type { Compiled } from './compile.ts';
 import { clear, solveLinear } from './linear.ts';
 import type { Equations } from './linear.ts';
 import { roomFor } from './room.ts';
-import { stampElement, stampResistors } from './stamps.ts';
+import { stampElement, stampStraight } from './stamps.ts';
 import type { Stamped } from './stamps.ts';
 
 /** Conductance from a loose node to the reference, S, so that one that hangs on nothing still has a number. */
@@ -141,7 +141,7 @@ export function accumulate(c: Compiled, params: Float64Array, w: Workspace): num
     error[i]! += LOOSE_CONDUCTANCE * x[i]!;
     slopes[i]! += LOOSE_CONDUCTANCE;
   }
-  stampResistors(c, params, x, w);
+  stampStraight(c, params, x, w);
   for (let k = 0; k < curved.length; k++) stampElement(c, params, x, w, curved[k]!);
   for (let k = 0; k < sources.length; k++) stampElement(c, params, x, w, sources[k]!);
   let sum = 0;

@@ -211,8 +211,16 @@ class KeptSolution implements Solution {
   closed = (id: string): boolean => this.kept.highOn[this.number(id)] === 1;
 
   get held(): ReadonlySet<string> {
-    this.on ??= new Set(this.c.netlist.elements.flatMap(({ id }, e) => (this.isOn[e] === 1 ? [id] : [])));
+    this.on ??= this.findOn();
     return this.on;
+  }
+
+  private findOn(): ReadonlySet<string> {
+    const on = new Set<string>();
+    this.c.netlist.elements.forEach(({ id }, e) => {
+      if (this.isOn[e] === 1) on.add(id);
+    });
+    return on;
   }
 
   private findHanging(): ReadonlySet<number> {

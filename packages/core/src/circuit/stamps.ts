@@ -35,12 +35,13 @@ export interface Stamped extends States {
   readonly curve: Float64Array;
 }
 
-/** Adds the parts of all resistors; they are most of a network, so they go without a detour. */
-export function stampResistors(c: Compiled, p: Float64Array, x: Float64Array, into: Stamped): void {
-  const { straight, nodes, param, slots } = c;
-  const { error, slopes } = into;
+/** Adds the parts of all resistors and closed contacts; they are most of a network, so they go without a detour. */
+export function stampStraight(c: Compiled, p: Float64Array, x: Float64Array, into: Stamped): void {
+  const { straight, kind, nodes, param, slots } = c;
+  const { error, slopes, highOn } = into;
   for (let k = 0; k < straight.length; k++) {
     const e = straight[k]!;
+    if (kind[e] === CONTACT && highOn[e] !== 1) continue;
     const a = nodes[e * 3]!;
     const b = nodes[e * 3 + 1]!;
     const conductance = 1 / p[param[e]!]!;

@@ -55,10 +55,13 @@ export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets = netsOf(analysis);
   const sound = seenOf(analysis, nets);
-  const row = (fault: PointFault | undefined): DictionaryRow => ({
-    fault: fault && knownOf(fault),
-    sights: sightsOf(fault?.as ?? analysis, looks, fault ? fault.leaves(nets) : nets, fault?.shown, sound),
-  });
+  const row = (fault: PointFault | undefined): DictionaryRow => {
+    const as = fault?.as ?? analysis;
+    const left = fault ? fault.leaves(nets) : nets;
+    // What leaves the circuit as it was is seen in it.
+    const seen = as === analysis && left === nets ? sound : seenOf(as, left, sound);
+    return { fault: fault && knownOf(fault), sights: sightsIn(as, looks, left, fault?.shown, seen) };
+  };
   return {
     looks,
     harmless: HARMLESS[analysis.context.supply.kind],
@@ -105,16 +108,23 @@ function guardSeen(analysis: Analysis, nets: Nets, near?: InStates): InStates {
   return { away: after(nets.away, present.solution, near?.away), present, pressed: pressed ?? present };
 }
 
-/** What is seen of a circuit, look by look. @param near what is seen of one like it, to begin with. */
-export function sightsOf(
+/** What is seen of a circuit, look by look. */
+export const sightsOf = (
   analysis: Analysis,
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
-  near?: InStates,
+): Sight[] => sightsIn(analysis, looks, nets, shown, seenOf(analysis, nets));
+
+function sightsIn(
+  analysis: Analysis,
+  looks: readonly Look[],
+  nets: Nets,
+  shown: PointFault['shown'],
+  seen: InStates,
 ): Sight[] {
   const { solved, of } = solvedLooks(looks);
-  const sights = steadySights(analysis, solved, nets, shown, near);
+  const sights = steadySights(analysis, solved, nets, shown, seen);
   return looks.map((look, i) =>
     whileSeen(
       look,
@@ -129,9 +139,8 @@ function steadySights(
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
-  near?: InStates,
+  { away, present, pressed }: InStates,
 ): Sight[] {
-  const { away, present, pressed } = seenOf(analysis, nets, near);
   const dead = deadSights(nets, looks);
   const states = {
     away: away.at,
