@@ -18,6 +18,7 @@ import { useTask } from '../workers/useTask';
 import { BesideCard } from './BesideCard';
 import { CaseCard, OpenFault } from './CaseCard';
 import { FaultHistory } from './FaultHistory';
+import { guardsPeople } from './guardsPeople';
 import { LookCard } from './LookCard';
 import { PairsCard } from './PairsCard';
 import { SeenCard } from './SeenCard';
@@ -30,7 +31,7 @@ const GUARDED =
 
 /** Said before anything else of a point that guards people. */
 export const GuardNotice = ({ point }: { point: OpenPoint }) =>
-  point.analysis.context.output.drivenBy === 'guard' ? <Notice>{GUARDED}</Notice> : null;
+  guardsPeople(point) ? <Notice>{GUARDED}</Notice> : null;
 
 /** It does not work: one look after the other, and what it can still be. */
 export function FaultScreen() {

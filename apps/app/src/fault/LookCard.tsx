@@ -11,6 +11,7 @@ import { Caution } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { Answer } from './Answer';
+import { guardsPeople } from './guardsPeople';
 import { LookDrawing } from './LookDrawing';
 import { indicatorText, lookLabel, readText, suspectText } from './suspectText';
 
@@ -102,8 +103,7 @@ function Asked({ point, look }: { point: OpenPoint; look: Look }) {
 
 /** A guard is closed or reset for a look, so that what it holds may start. */
 function ResetCaution({ point, look: { state, power } }: { point: OpenPoint; look: Look }) {
-  const isGuard = point.analysis.context.output.drivenBy === 'guard';
-  if (!isGuard || power === 'off' || state === 'away' || state === 'any') return null;
+  if (!guardsPeople(point) || power === 'off' || state === 'away' || state === 'any') return null;
   return (
     <Caution>
       What a reset releases can move at once: first see that nobody is in reach, and that whoever runs the

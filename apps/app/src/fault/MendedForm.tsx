@@ -16,6 +16,7 @@ import { Caution } from '../ui/Notice';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { typedIn } from '../ui/typedNumbers';
+import { guardsPeople } from './guardsPeople';
 
 const Texts = z.object({
   /** The id of a suspect; nothing where it was none of them. */
@@ -107,7 +108,7 @@ export function MendedForm({
         inputMode: 'decimal',
       })}
       <Swapped point={point} value={texts.swapped} onChange={put('swapped')} />
-      {point.analysis.context.output.drivenBy === 'guard' && (
+      {guardsPeople(point) && (
         <Caution>
           That it works again is not for this program to say: before anybody relies on it, who is competent
           proves the whole safety function, each channel alone and the reset among it.

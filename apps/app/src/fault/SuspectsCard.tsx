@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Text } from '../ui/Text';
+import { guardsPeople } from './guardsPeople';
 import { ShareRow } from './ShareRow';
 import { SuspectDetail } from './SuspectDetail';
 import type { SuspectOf } from './SuspectDetail';
@@ -58,8 +59,7 @@ function One({
   ...of
 }: SuspectOf & { suspect: Suspect; open: boolean; onToggle: () => void }) {
   const [first = '', ...others] = allTexts(suspect);
-  const isGuard = of.point.analysis.context.output.drivenBy === 'guard';
-  const stopsNothing = isGuard && suspect.rows.some((row) => goesOn(of.dictionary, row));
+  const stopsNothing = guardsPeople(of.point) && suspect.rows.some((row) => goesOn(of.dictionary, row));
   return (
     <ShareRow
       text={first}
