@@ -1,7 +1,7 @@
 import { nth } from '../lists/index.ts';
 import { add, entry } from './entries.ts';
 import { JoinedNodes } from './joinedNodes.ts';
-import { roomFor } from './room.ts';
+import { emptyRoom, roomFor } from './room.ts';
 
 /** Something that conducts both ways between two nodes by their numbers, S. */
 export interface Joint {
@@ -71,8 +71,7 @@ export class Resistances {
 
   #solved(root: number): Island {
     const size = this.#root.reduce((sum, own) => (own === root ? sum + 1 : sum), 0);
-    const joined = roomFor('joined', size * size);
-    joined.fill(0);
+    const joined = emptyRoom(size * size);
     for (const { a, b, conductance } of this.#joints) {
       if (this.#root[a] !== root || a === b) continue;
       const [i, j] = [entry(this.#place, a), entry(this.#place, b)];

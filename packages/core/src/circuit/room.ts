@@ -11,3 +11,12 @@ export function roomFor(name: string, length: number): Float64Array {
   if (!room) ofName.set(length, (room = new Float64Array(length)));
   return room;
 }
+
+let largest = new Float64Array(0);
+
+/** The same for at least so many, all 0 of those: one room for all, since every length by itself would add up. */
+export function emptyRoom(length: number): Float64Array {
+  if (largest.length < length) largest = new Float64Array(length);
+  else largest.fill(0, 0, length);
+  return largest;
+}
