@@ -1,7 +1,7 @@
 import { isAlikeList, keepNewest, nth, oncePer, sure } from '../lists/index.ts';
 import { entry } from './entries.ts';
 import type { Element, Netlist, Optocoupler, Output } from './netlist.ts';
-import { nodesOf } from './netlist.ts';
+import { isAlikeBy, nodesOf } from './netlist.ts';
 import { looseNodes } from './floating.ts';
 import type { Span } from './span.ts';
 import { planOf } from './elimination.ts';
@@ -82,7 +82,7 @@ let last: Compiled | undefined;
 
 /** @throws Error when an id stands twice or a resistance is not above zero. */
 export function compile(netlist: Netlist): Compiled {
-  if (last && isAlike(netlist, last.netlist)) {
+  if (last && isAlikeBy(netlist, last.netlist, isAlike)) {
     const { nodes, nodeIndex } = last;
     const loose = looseNodes({ elements: netlist.elements, nodes, count: nodeIndex.size });
     return (last = { ...last, netlist, loose });
@@ -90,14 +90,8 @@ export function compile(netlist: Netlist): Compiled {
   return (last = compileAnew(netlist));
 }
 
-/** Whether two circuits differ, if at all, only in what their contacts, outputs and memories hang on. */
-const isAlike = (one: Netlist, other: Netlist): boolean =>
-  one.reference === other.reference &&
-  one.elements.length === other.elements.length &&
-  one.elements.every((element, e) => isAlikeElement(element, nth(other.elements, e)));
-
-function isAlikeElement(one: Element, other: Element): boolean {
-  if (one === other) return true;
+/** Whether two elements differ, if at all, only in what a contact, an output or a memory hangs on. */
+function isAlike(one: Element, other: Element): boolean {
   if (one.id !== other.id || one.kind !== other.kind) return false;
   const [a, b] = [partOf(one), partOf(other)];
   return (

@@ -69,11 +69,6 @@ export class Discrete {
     return e;
   }
 
-  /** 1 for every detector, latch and output that is on now. */
-  states(): Uint8Array {
-    return this.on.slice();
-  }
-
   /** Sets every state to what it was before the solution. */
   start(): void {
     this.driven = true;

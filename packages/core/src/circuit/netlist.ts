@@ -1,4 +1,4 @@
-import { oncePer } from '../lists/index.ts';
+import { nth, oncePer } from '../lists/index.ts';
 import type { Span } from './span.ts';
 
 /** A node is named; two elements that share a name are joined there. */
@@ -193,6 +193,19 @@ export interface Netlist {
   /** Detectors and latches that were on before; the others were off. */
   readonly held?: ReadonlySet<string>;
 }
+
+/** Whether two circuits have the same reference and as many elements, each like the one at its place in the other. */
+export const isAlikeBy = (
+  one: Netlist,
+  other: Netlist,
+  isAlike: (element: Element, before: Element) => boolean,
+): boolean =>
+  one.reference === other.reference &&
+  one.elements.length === other.elements.length &&
+  one.elements.every((element, e) => {
+    const before = nth(other.elements, e);
+    return element === before || isAlike(element, before);
+  });
 
 /** The nodes that an element touches, in its own order. */
 export function nodesOf(element: Element): NodeName[] {

@@ -1,6 +1,7 @@
-import { isAlikeList, keepNewest, nth, oncePer } from '../lists/index.ts';
+import { isAlikeList, keepNewest, oncePer } from '../lists/index.ts';
 import { solveNominal, solveWithBands } from './bands.ts';
 import type { Banded } from './bands.ts';
+import { isAlikeBy } from './netlist.ts';
 import type { Element, Netlist } from './netlist.ts';
 import type { Quantity } from './quantity.ts';
 import type { Solution } from './solve.ts';
@@ -41,20 +42,13 @@ export function solvedOnce(
 let last: { readonly netlist: Netlist; readonly names: Names } | undefined;
 
 function namesIn(netlist: Netlist): Names {
-  if (!last || !isNamedAlike(netlist, last.netlist)) last = { netlist, names: new Names(netlist) };
+  if (!last || !isAlikeBy(netlist, last.netlist, isNamedAlike)) last = { netlist, names: new Names(netlist) };
   return last.names;
 }
 
-/** Whether two circuits have the same names at the same places, whatever is between them. */
-const isNamedAlike = (one: Netlist, other: Netlist): boolean =>
-  one.reference === other.reference &&
-  one.elements.length === other.elements.length &&
-  one.elements.every((element, e) => {
-    const before = nth(other.elements, e);
-    return element === before || (element.id === before.id && isAlikeList(nodesIn(element), nodesIn(before)));
-  });
-
-const nodesIn = (element: Element): readonly string[] => shapeOf(element).nodes;
+/** Whether two elements have the same names at the same places, whatever is between them. */
+const isNamedAlike = (one: Element, other: Element): boolean =>
+  one.id === other.id && isAlikeList(shapeOf(one).nodes, shapeOf(other).nodes);
 
 /** Each word and number that stands in a circuit, by a number of its own. */
 const codes = new Map<unknown, number>();

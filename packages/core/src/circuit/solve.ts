@@ -134,7 +134,7 @@ export class Solver {
 
   /** The discrete states of the last run: two runs in the same states give the same. */
   stateKey(): string {
-    return `${this.discrete.states().join('')} ${this.w.highOn.join('')}`;
+    return `${this.discrete.on.join('')} ${this.w.highOn.join('')}`;
   }
 
   /** Voltage of a node by its number in the last run, V. */
@@ -149,7 +149,7 @@ export class Solver {
     const { curve } = w;
     const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
     const own = Float64Array.from(params);
-    return new KeptSolution(outcome, compiled, kept, own, discrete.states(), discrete.powered.slice());
+    return new KeptSolution(outcome, compiled, kept, own, discrete.on.slice(), discrete.powered.slice());
   }
 
   /** Runs for the last time: the result is the solver's own. */
