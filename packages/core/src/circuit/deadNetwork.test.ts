@@ -112,3 +112,64 @@ test('without power a contact rests: an opener is closed, a closer open, sources
   );
   expect(dead.between('a', 'a').max).toBe(0);
 });
+
+test('among any resistors and diodes a meter reads between least and most, wherever else leads may be put', () => {
+  const places = fc.tuple(fc.nat(5), fc.nat(5), fc.integer({ min: 10, max: 10_000 }));
+  const diode = (id: string, anode: string, cathode: string): Element => ({
+    kind: 'diode',
+    id,
+    anode,
+    cathode,
+    dropVolts: exactly(0.6),
+    ohms: exactly(1),
+  });
+  let conducting = 0;
+  fc.assert(
+    fc.property(
+      fc.array(places, { minLength: 1, maxLength: 8 }),
+      fc.array(places, { minLength: 1, maxLength: 4 }),
+      (rows, valves) => {
+        const netlist = net(
+          ohms('0', 'n0', 'n2', 100),
+          ohms('1', 'n1', 'n3', 100),
+          ...rows.map(([a, b, value], i) => ohms(`r${i}`, `n${a}`, `n${b}`, value)),
+          ...valves.flatMap(([a, b], i) => (a === b ? [] : [diode(`d${i}`, `n${a}`, `n${b}`)])),
+        );
+        const { min, max } = new DeadNetwork(netlist, ['n0', 'n1']).between('n0', 'n1');
+        const free = new DeadNetwork(netlist).between('n0', 'n1');
+        if (min < max) conducting++;
+        for (const [one, other] of [
+          [min, free.min],
+          [max, free.max],
+        ] as const)
+          expect(one === other || Math.abs(one - other) < 1e-9 * other).toBe(true);
+        const real = resistanceBetween(netlist, 'n0', 'n1', 'dead');
+        if (real === Infinity) expect(max).toBe(Infinity);
+        else expect(real).toBeGreaterThan(min * 0.999);
+        if (max < Infinity) expect(real).toBeLessThan(max * 1.001);
+      },
+    ),
+    { numRuns: 300 },
+  );
+  expect(conducting).toBeGreaterThan(20);
+});
+
+test('without power a circuit is another one only by what conducts', () => {
+  const contact = (closed: Extract<Element, { kind: 'switch' }>['closed'], value = 0.05): Element => ({
+    kind: 'switch',
+    id: 'k',
+    a: 'a',
+    b: 'b',
+    closed,
+    ohms: exactly(value),
+  });
+  const dead = new DeadNetwork(net(ohms('1', 'a', 'c', 100), contact({ not: { on: 'k' } })));
+  expect(dead.isOf(net(ohms('other', 'a', 'c', 100), contact(true)))).toBe(true);
+  for (const other of [
+    net(ohms('1', 'a', 'c', 100), contact({ on: 'k' })),
+    net(ohms('1', 'a', 'c', 101), contact(true)),
+    net(ohms('1', 'a', 'd', 100), contact(true)),
+    net(ohms('1', 'a', 'c', 100), contact(true), ohms('2', 'a', 'c', 1e6)),
+  ])
+    expect(dead.isOf(other)).toBe(false);
+});

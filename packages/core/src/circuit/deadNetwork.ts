@@ -1,8 +1,9 @@
 import { nth, oncePer } from '../lists/index.ts';
+import { JoinedNodes } from './joinedNodes.ts';
 import { holds } from './netlist.ts';
 import type { Element, Netlist, NodeName } from './netlist.ts';
-import { Resistances } from './resistances.ts';
-import type { Joint } from './resistances.ts';
+import { OneMore, Resistances, standing } from './resistances.ts';
+import type { Joint, Network } from './resistances.ts';
 
 /** Between what an ohmmeter's reading lies, Ω; Infinity where nothing joins its leads. */
 export interface OhmsBetween {
@@ -22,6 +23,8 @@ interface Valve extends Conductor {
   readonly either: boolean;
 }
 
+type NumberedValve = Joint & Pick<Valve, 'either'> & { readonly place: number };
+
 const nothing = (): boolean => false;
 
 /**
@@ -32,69 +35,132 @@ const nothing = (): boolean => false;
  */
 export class DeadNetwork {
   readonly #numbers = new Map<NodeName, number>();
+  readonly #left: readonly Left[];
   readonly #conductors: readonly Joint[];
-  readonly #valves: readonly (Joint & Pick<Valve, 'either'>)[];
+  /** So many of the nodes may be asked for, or are at a valve: those with the least numbers. */
+  readonly #asked: number;
   /** The network by which of its valves conduct: most pairs of leads ask for the same few. */
-  readonly #known = new Map<string, Resistances>();
+  readonly #known = new Map<string, Network>();
+  /** Without any of them. */
+  readonly #blocked: Network;
+  /** Which nodes hang together if all conduct, and the valves by the least node of those. */
+  readonly #joined: JoinedNodes;
+  readonly #valvesIn = new Map<number, NumberedValve[]>();
 
-  constructor({ elements }: Netlist) {
-    const numberOf = (node: NodeName): number => {
-      const known = this.#numbers.get(node) ?? this.#numbers.size;
-      this.#numbers.set(node, known);
-      return known;
-    };
-    const conductors: Joint[] = [];
-    const valves: (Joint & Pick<Valve, 'either'>)[] = [];
-    for (const element of elements) {
-      const { conductor, valve } = deadOf(element);
+  /** @param asked where leads are going to be put; anywhere, if that is not told. */
+  constructor(netlist: Netlist, asked?: Iterable<NodeName>) {
+    this.#left = leftOf(netlist);
+    const [valves, conductors]: [NumberedValve[], Joint[]] = [[], []];
+    for (const node of asked ?? []) this.#numberOf(node);
+    for (const { valve } of this.#left)
+      if (valve) {
+        const { a, b, conductance, either } = valve;
+        const place = valves.length;
+        valves.push({ a: this.#numberOf(a), b: this.#numberOf(b), conductance, either, place });
+      }
+    const few = this.#numbers.size;
+    for (const { conductor } of this.#left)
       if (conductor) {
         const { a, b, conductance } = conductor;
-        conductors.push({ a: numberOf(a), b: numberOf(b), conductance });
+        conductors.push({ a: this.#numberOf(a), b: this.#numberOf(b), conductance });
       }
-      if (valve) valves.push({ ...valve, a: numberOf(valve.a), b: numberOf(valve.b) });
-    }
     this.#conductors = conductors;
-    this.#valves = valves;
+    this.#asked = asked ? few : this.#numbers.size;
+    this.#blocked = new Resistances(conductors, this.#numbers.size, this.#asked);
+    this.#joined = this.#joinedBy(valves);
+    for (const valve of valves) {
+      const all = this.#joined.of(valve.a);
+      this.#valvesIn.set(all, [...(this.#valvesIn.get(all) ?? []), valve]);
+    }
   }
 
-  /** @param red where the meter's plus is. */
+  /** Whether a circuit is this one when it is without power. */
+  isOf(netlist: Netlist): boolean {
+    const left = leftOf(netlist);
+    return left.length === this.#left.length && left.every((own, i) => isLike(own, nth(this.#left, i)));
+  }
+
+  /** @param red where the meter's plus is. @throws RangeError for a node that was not to be asked for. */
   between(red: NodeName, black: NodeName): OhmsBetween {
     if (red === black) return { min: 0, max: 0 };
     const [from, to] = [this.#numbers.get(red), this.#numbers.get(black)];
     if (from === undefined || to === undefined) return { min: Infinity, max: Infinity };
-    const blocked = this.#where([]);
-    let conducting: readonly number[] = [];
-    for (let now = blocked; ; now = this.#where(conducting)) {
-      const at = now.between(from, to);
-      const next: number[] = [];
-      this.#valves.forEach(({ a, b, either }, valve) => {
+    const max = this.#blocked.ohms(from, to);
+    // What hangs together with neither lead changes nothing between them.
+    const all = this.#joined.of(from);
+    const valves = all === this.#joined.of(to) ? (this.#valvesIn.get(all) ?? []) : [];
+    return { min: valves.length ? Math.min(this.#leastOhms(from, to, valves), max) : max, max };
+  }
+
+  /** Ω while each valve conducts that is not driven backwards. */
+  #leastOhms(from: number, to: number, valves: readonly NumberedValve[]): number {
+    let conducting: readonly NumberedValve[] = [];
+    for (;;) {
+      const now = this.#where(conducting);
+      const at = standing(now, from, to);
+      const next = valves.filter(
         // A node of which nothing is told is driven nowhere.
-        if (conducting.includes(valve) || either || !(at(a) <= at(b) + 1e-6)) next.push(valve);
-      });
-      if (next.length > conducting.length) {
-        conducting = next;
-        continue;
-      }
-      const max = blocked.ohms(from, to);
-      return { min: Math.min(now.ohms(from, to), max), max };
+        (valve) => conducting.includes(valve) || valve.either || !(at(valve.a) <= at(valve.b) + 1e-6),
+      );
+      if (next.length === conducting.length) return now.ohms(from, to);
+      conducting = next;
     }
   }
 
+  #numberOf(node: NodeName): number {
+    let known = this.#numbers.get(node);
+    if (known === undefined) this.#numbers.set(node, (known = this.#numbers.size));
+    return known;
+  }
+
+  #joinedBy(valves: readonly Joint[]): JoinedNodes {
+    const nodes = this.#numbers.size;
+    const joined = new JoinedNodes(nodes);
+    for (let node = 0; node < nodes; node++) joined.join(node, this.#blocked.root(node));
+    for (const { a, b } of valves) joined.join(a, b);
+    return joined;
+  }
+
   /** The network while some of its valves conduct. */
-  #where(valves: readonly number[]): Resistances {
-    const key = valves.join();
+  #where(valves: readonly NumberedValve[]): Network {
+    if (valves.length === 0) return this.#blocked;
+    const key = valves.map(({ place }) => place).join();
     let found = this.#known.get(key);
-    if (!found) {
-      const conducting = valves.map((valve) => nth(this.#valves, valve));
-      found = new Resistances([...this.#conductors, ...conducting], this.#numbers.size);
-      this.#known.set(key, found);
-    }
+    if (!found) this.#known.set(key, (found = this.#made(valves)));
     return found;
+  }
+
+  #made(valves: readonly NumberedValve[]): Network {
+    const [first, ...others] = valves;
+    const blocked = this.#blocked;
+    if (first && others.length === 0 && blocked.root(first.a) === blocked.root(first.b))
+      return new OneMore(blocked, first);
+    return new Resistances([...this.#conductors, ...valves], this.#numbers.size, this.#asked);
   }
 }
 
 /** What is left of an element without power. */
-const deadOf = oncePer((element: Element) => ({ conductor: conductorOf(element), valve: valveOf(element) }));
+interface Left {
+  readonly conductor: Conductor | undefined;
+  readonly valve: Valve | undefined;
+}
+
+const deadOf = oncePer((element: Element): Left => ({
+  conductor: conductorOf(element),
+  valve: valveOf(element),
+}));
+
+const leftOf = ({ elements }: Netlist): Left[] =>
+  elements.map(deadOf).filter(({ conductor, valve }) => conductor !== undefined || valve !== undefined);
+
+const isLike = (one: Left, other: Left): boolean =>
+  one === other ||
+  (isConductorLike(one.conductor, other.conductor) &&
+    isConductorLike(one.valve, other.valve) &&
+    one.valve?.either === other.valve?.either);
+
+const isConductorLike = (one: Conductor | undefined, other: Conductor | undefined): boolean =>
+  one?.a === other?.a && one?.b === other?.b && one?.conductance === other?.conductance;
 
 function conductorOf(element: Element): Conductor | undefined {
   switch (element.kind) {
