@@ -36,6 +36,7 @@ export function solveWithBands(netlist: Netlist, quantities: readonly Quantity[]
   const nominal = readers.map(({ read }) => read(c.nominal));
   if (solution.outcome !== 'solved' || c.toleranced.length === 0)
     return { solution, bands: nominal.map(exactly) };
+  solver.follow(solution);
   const search = new CornerSearch(solver, readers, edgesOf(solver, netlist));
   return {
     solution,

@@ -36,6 +36,7 @@ export class Discrete {
   private readonly held: ReadonlySet<string>;
   /** Whether a transistor or a contact has changed since the circuit was last solved. */
   driven = true;
+  private marked: Uint8Array[] = [];
   private readonly w: Workspace;
   private readonly isOn = (id: string): boolean => this.on[this.known(id)] === 1;
   private readonly wasOn = (id: string): boolean => this.held.has(id);
@@ -82,6 +83,20 @@ export class Discrete {
     for (const [e, closed] of this.still) this.w.highOn[e] = closed ? 1 : 0;
     for (const [e, { active }] of this.twoWires) this.w.highOn[e] = active ? 1 : 0;
     this.close();
+  }
+
+  /** Marks how all stands now. */
+  mark(): void {
+    this.marked = this.all().map((states) => states.slice());
+  }
+
+  /** Whether all stands again as it did when it was marked. */
+  isAsMarked(): boolean {
+    return this.all().every((states, i) => isAlikeStates(states, nth(this.marked, i)));
+  }
+
+  private all(): Uint8Array[] {
+    return [this.on, this.powered, this.active, this.w.highOn, this.w.lowOn];
   }
 
   /** Switches the transistors of an output as its state says. */
@@ -178,3 +193,6 @@ export class Discrete {
     return changed;
   }
 }
+
+const isAlikeStates = (one: Uint8Array, other: Uint8Array): boolean =>
+  one.every((state, i) => state === other[i]);

@@ -8,6 +8,8 @@ import { accumulate, solveFrom, workspaceFor } from './newton.ts';
 import type { Workspace } from './newton.ts';
 import { plainMatrix } from './linear.ts';
 import { branchCurve } from './stamps.ts';
+import { stepOf, stepsLike } from './steps.ts';
+import type { Step, Steps } from './steps.ts';
 import { answers } from './answers.ts';
 import type { Reader } from './answers.ts';
 import { hangingNodes } from './floating.ts';
@@ -45,9 +47,12 @@ export interface Solution {
  */
 export function solve(netlist: Netlist, near?: Solution): Solution {
   const solver = new Solver(compile(netlist));
-  if (near?.outcome === 'solved') solver.begin(near);
+  if (near) solver.follow(near);
   return solver.result(solver.compiled.nominal);
 }
+
+/** From this round on it is looked whether states come back: most circuits need fewer (cycles are found as Brent 1980 does). */
+const FIRST_MARK = 8;
 
 /** Solves one compiled circuit again and again with other parameter values. */
 export class Solver {
@@ -55,6 +60,8 @@ export class Solver {
   private readonly w: Workspace;
   private readonly discrete: Discrete;
   private params: Float64Array;
+  private taken: Step[] = [];
+  private beginStep: ((w: Step) => void) | undefined;
   private readonly present: Present = {
     volt: (node) => this.voltAt(node),
     named: (name) => this.nodeVolts(name),
@@ -76,18 +83,31 @@ export class Solver {
     const { compiled: c, w, discrete } = this;
     this.params = params;
     discrete.start();
-    for (let round = 0; round <= 2 * c.kind.length + 4; round++) {
-      if (discrete.driven && !solveFrom(c, params, w)) return 'diverged';
+    this.taken = [];
+    const last = 2 * c.kind.length + 4;
+    let marked = FIRST_MARK;
+    for (let round = 0; round <= last; round++) {
+      if (discrete.driven) {
+        this.beginStep?.(w);
+        if (!solveFrom(c, params, w)) return 'diverged';
+        // Of what follows another circuit the last step is enough: that is with the result.
+        if (!this.beginStep) this.taken.push(stepOf(w));
+      }
       discrete.driven = false;
       if (!discrete.settle(c, this.present)) return 'solved';
+      // What stands as it stood before goes round for ever: only what is left of the last turn is gone through.
+      if (round > marked && discrete.isAsMarked()) round = last - ((last - round) % (round - marked));
+      if (round !== FIRST_MARK && round < 2 * marked) continue;
+      discrete.mark();
+      marked = round;
     }
     return 'chatter';
   }
 
-  /** Where the next run begins: at the voltages of a circuit like this one, as far as it has the same nodes. */
-  begin(near: Solution): void {
-    for (const [name, node] of this.compiled.nodeIndex)
-      if (node > 0 && near.has(name)) this.w.x[node] = near.volts(name);
+  /** Steps of the next runs begin as those of the solution of a circuit like this one ended. */
+  follow(near: Solution): void {
+    if (near instanceof KeptSolution && near.outcome === 'solved')
+      this.beginStep = stepsLike(near.steps(), this.compiled);
   }
 
   /** Voltage of a node against the reference in the last run, V. */
@@ -149,14 +169,22 @@ export class Solver {
     const { curve } = w;
     const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
     const own = Float64Array.from(params);
-    return new KeptSolution(outcome, compiled, kept, own, discrete.on.slice(), discrete.powered.slice());
+    return new KeptSolution(
+      outcome,
+      compiled,
+      kept,
+      own,
+      discrete.on.slice(),
+      discrete.powered.slice(),
+      this.taken,
+    );
   }
 
   /** Runs for the last time: the result is the solver's own. */
   result(params: Float64Array): Solution {
     const outcome = this.run(params);
     const { compiled, w, discrete } = this;
-    return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered);
+    return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered, this.taken);
   }
 }
 
@@ -167,6 +195,7 @@ class KeptSolution implements Solution {
   readonly outcome: Outcome;
   private hanging?: ReadonlySet<number>;
   private on?: ReadonlySet<string>;
+  private readonly taken: readonly Step[];
   private readonly c: Compiled;
   private readonly kept: Kept;
   private readonly params: Float64Array;
@@ -180,13 +209,19 @@ class KeptSolution implements Solution {
     params: Float64Array,
     isOn: Uint8Array,
     isPowered: Uint8Array,
+    taken: readonly Step[],
   ) {
+    this.taken = taken;
     this.outcome = outcome;
     this.c = c;
     this.kept = kept;
     this.params = params;
     this.isOn = isOn;
     this.isPowered = isPowered;
+  }
+
+  steps(): Steps {
+    return { c: this.c, taken: [...this.taken, this.kept] };
   }
 
   volts = (node: string): number => {
