@@ -60,7 +60,6 @@ export class Solver {
   private readonly w: Workspace;
   private readonly discrete: Discrete;
   private params: Float64Array;
-  private taken: Step[] = [];
   private beginStep: ((w: Step) => void) | undefined;
   private readonly present: Present = {
     volt: (node) => this.voltAt(node),
@@ -80,10 +79,14 @@ export class Solver {
    * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result.
    */
   run(params: Float64Array): Outcome {
+    return this.go(params);
+  }
+
+  /** @param taken gets the steps, but for the last, which is the result. */
+  private go(params: Float64Array, taken?: Step[]): Outcome {
     const { compiled: c, w, discrete } = this;
     this.params = params;
     discrete.start();
-    this.taken = [];
     const last = 2 * c.kind.length + 4;
     let marked = FIRST_MARK;
     for (let round = 0; round <= last; round++) {
@@ -91,7 +94,7 @@ export class Solver {
         this.beginStep?.(w);
         if (!solveFrom(c, params, w)) return 'diverged';
         // Of what follows another circuit the last step is enough: that is with the result.
-        if (!this.beginStep) this.taken.push(stepOf(w));
+        if (!this.beginStep) taken?.push(stepOf(w));
       }
       discrete.driven = false;
       if (!discrete.settle(c, this.present)) return 'solved';
@@ -164,7 +167,8 @@ export class Solver {
 
   /** Runs and keeps the result in an object of its own. */
   solution(params: Float64Array): Solution {
-    const outcome = this.run(params);
+    const taken: Step[] = [];
+    const outcome = this.go(params, taken);
     const { compiled, w, discrete } = this;
     const { curve } = w;
     const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
@@ -176,15 +180,16 @@ export class Solver {
       own,
       discrete.on.slice(),
       discrete.powered.slice(),
-      this.taken,
+      taken,
     );
   }
 
   /** Runs for the last time: the result is the solver's own. */
   result(params: Float64Array): Solution {
-    const outcome = this.run(params);
+    const taken: Step[] = [];
+    const outcome = this.go(params, taken);
     const { compiled, w, discrete } = this;
-    return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered, this.taken);
+    return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered, taken);
   }
 }
 
