@@ -12,6 +12,7 @@ import {
   NOTHING_CONDUCTS,
   secondsTo,
   sightsOf,
+  subjectOf,
   suspects,
 } from '@keypost/core/fault';
 import type { Dictionary, DictionaryRow, Seen, Sight } from '@keypost/core/fault';
@@ -179,7 +180,9 @@ function casesOf(job: JobContent, analysis: Analysis): Case[] {
         ? hasDictionary(made)
         : made.present.inputs.length > 0 || made.present.measured.length > 0;
     const other = again && remains(again) ? again : undefined;
-    const truth = other ? sightsOf(analysis, dictionary.looks, netsOf(other), undefined) : row.sights;
+    const truth = other
+      ? sightsOf(subjectOf(analysis), dictionary.looks, netsOf(other), undefined)
+      : row.sights;
     return { tag, dictionary, groups, id, truth, edited: other !== undefined };
   });
 }

@@ -3,6 +3,7 @@ import type { Analysis } from '../src/analysis/index.ts';
 import { nodesOf } from '../src/circuit/index.ts';
 import { groupsOf, suspects } from '../src/fault/diagnose.ts';
 import { sightsOf } from '../src/fault/dictionary.ts';
+import { subjectOf } from '../src/fault/subject.ts';
 import type { Dictionary } from '../src/fault/dictionary.ts';
 import { netsOf } from '../src/fault/pointFault.ts';
 import { alike, isReading, middleOf } from '../src/fault/sight.ts';
@@ -37,7 +38,7 @@ export function expectWiresOut({ context }: Analysis, { looks, rows }: Dictionar
     const without = analyse(new JobIndex({ ...job, wires }), context.point.id);
     const nets = netsOf(without);
     const there = new Set(nets.present.elements.flatMap(nodesOf));
-    const sights = sightsOf(without, looks, nets, undefined);
+    const sights = sightsOf(subjectOf(without), looks, nets, undefined);
     looks.forEach((look, i) => {
       // A terminal to which nothing leads any more is in no circuit, and what is dead is another test's.
       if (look.power === 'off' || ('red' in look && !(there.has(look.red) && there.has(look.black)))) return;

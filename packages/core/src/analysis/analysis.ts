@@ -1,12 +1,12 @@
 import { lastOf, nth } from '../lists/index.ts';
 import { contextOf } from '../network/index.ts';
 import type { PointContext } from '../network/index.ts';
-import { guardRun } from './guardRun.ts';
+import { guardNets, guardRun } from './guardRun.ts';
 import type { JobIndex } from '../job/index.ts';
 import { situationsOf } from './situations.ts';
 import type { Situation } from './situations.ts';
-import { solveState } from './states.ts';
-import type { PointState, Wanted } from './states.ts';
+import { netlistOf, solveState } from './states.ts';
+import type { Nets, PointState, Wanted } from './states.ts';
 
 export interface Analysis {
   readonly context: PointContext;
@@ -61,6 +61,16 @@ export function analyse(index: JobIndex, pointId: string, wanted: Wanted = 'band
     states: [...shown, ...others],
     staged: [],
     cold,
+  };
+}
+
+/** The circuits of a point at the ends of what is done to it, as those of an analysis, but for what was on before. */
+export function netsIn(context: PointContext): Nets {
+  if (context.output.drivenBy === 'guard') return guardNets(context);
+  const situations = situationsOf(context);
+  return {
+    away: netlistOf(context, nth(situations, 0)),
+    present: netlistOf(context, lastOf(situations)),
   };
 }
 

@@ -1,13 +1,15 @@
 import { say } from '../messages/index.ts';
 import type { Text } from '../messages/index.ts';
 import { nth } from '../lists/index.ts';
+import type { DeviceType } from '../catalog/index.ts';
+import type { Netlist } from '../circuit/index.ts';
 import { plusOf } from '../job/index.ts';
 import type { PointContext } from '../network/index.ts';
 import { safetyTarget } from './safetyTarget.ts';
 import { AWAY, PRESENT } from './situations.ts';
 import type { Situation } from './situations.ts';
-import { solveState } from './states.ts';
-import type { PointState, Wanted } from './states.ts';
+import { netlistOf, solveState } from './states.ts';
+import type { Nets, PointState, Wanted } from './states.ts';
 
 /** All states of a guard: open, closed, reset, and what must not escape it. */
 export interface GuardRun {
@@ -31,13 +33,9 @@ const forcing = (names: Names): Situation['forced'] => {
  * each channel off for a moment as the test pulses do. Each state begins with what the one before it left on.
  */
 export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
-  const { device, index, output, scope } = context;
-  // Button and contactor may belong to the other point of a shared relay.
-  const around = [...scope.deviceIds].flatMap((id) => {
-    const part = index.device(id);
-    return part ? [{ ...index.deviceType(part).description, id }] : [];
-  });
-  const button = around.find((part) => part.button !== undefined);
+  const { device, output, scope } = context;
+  const around = partsAround(context);
+  const button = buttonAmong(around);
   const contactors = around.flatMap(({ id, welds }) => (welds === undefined ? [] : [{ id, welds }]));
   const pulse = (n: number): Names => [
     [device.id, `test${n}`],
@@ -46,7 +44,7 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   const go: Go = (key, words, present, names, from, joined = []) =>
     solveState(
       context,
-      { ...(present ? PRESENT : AWAY), key, words, others: true, forced: forcing(names), joined },
+      { ...doing(present, names), key, words, joined },
       from?.solution.held,
       key === 'present' ? wanted : 'nominal',
     );
@@ -71,6 +69,35 @@ export function guardRun(context: PointContext, wanted: Wanted): GuardRun {
   ];
   return { shown: [opened, running], pressed: button && pressed, staged };
 }
+
+/** The circuits of a guard that is open and closed, and closed with the button held down, if there is one. */
+export function guardNets(context: PointContext): Nets {
+  const button = buttonAmong(partsAround(context));
+  const net = (isPresent: boolean, names: Names): Netlist => netlistOf(context, doing(isPresent, names));
+  return {
+    away: net(false, []),
+    present: net(true, []),
+    ...(button && { pressed: net(true, pressing(button)) }),
+  };
+}
+
+type Part = { readonly id: string } & DeviceType['description'];
+
+/** Button and contactor may belong to the other point of a shared relay. */
+const partsAround = ({ scope, index }: PointContext): Part[] =>
+  [...scope.deviceIds].flatMap((id) => {
+    const part = index.device(id);
+    return part ? [{ ...index.deviceType(part).description, id }] : [];
+  });
+
+const buttonAmong = (around: readonly Part[]): Part | undefined =>
+  around.find((part) => part.button !== undefined);
+
+const doing = (isPresent: boolean, names: Names): Omit<Situation, 'words'> => ({
+  ...(isPresent ? PRESENT : AWAY),
+  others: true,
+  forced: forcing(names),
+});
 
 type Go = (
   key: string,

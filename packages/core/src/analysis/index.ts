@@ -1,6 +1,8 @@
-export { analyse } from './analysis.ts';
+export { analyse, netsIn } from './analysis.ts';
 export type { Analysis } from './analysis.ts';
 export { ARC_ERRORS, arcChain, arcChainFaults, arcUnitsOf } from './arcChain.ts';
+export { expectedStatesOf } from './expectedStates.ts';
+export type { ExpectedState } from './expectedStates.ts';
 export { safetyTarget } from './safetyTarget.ts';
 export type { SafetyTarget } from './safetyTarget.ts';
 export { energyPast, feedsOf, safeElements, stoppedInputs } from './stopping.ts';
@@ -10,6 +12,7 @@ export { givenQuantity, measuredOf, measuredQuantity } from './measure.ts';
 export { readAmps, hasTerminal, metered, readMeter, signalText } from './readings.ts';
 export type { Reading } from './readings.ts';
 export { inputQuantities, readInput } from './readInput.ts';
+export type { OwnInput } from './readInput.ts';
 export { SAFETY_NOTE } from './safetyNote.ts';
 export { netlistOf, sensorSide, solveState } from './states.ts';
-export type { AnalogReading, LoadReading, InputReading, PointState } from './states.ts';
+export type { AnalogReading, LoadReading, InputReading, Nets, PointState } from './states.ts';

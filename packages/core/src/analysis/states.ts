@@ -95,13 +95,21 @@ type Sought =
   | { readonly what: 'across'; readonly id: string; readonly quantity: Quantity }
   | { readonly what: 'coil'; readonly deviceId: string; readonly quantity: Quantity };
 
+/** The circuit of a point with its target away and with it present. */
+export interface Nets {
+  readonly away: Netlist;
+  readonly present: Netlist;
+  /** Of a guard that is reset by hand: closed, and the button held down. */
+  readonly pressed?: Netlist;
+}
+
 /** Whether worst cases are worked out too. */
 export type Wanted = 'bands' | 'nominal';
 
 /** A point's circuit while one thing is done to it. @param held detectors and latches that were on before. */
 export function netlistOf(
   { index, scope, device }: PointContext,
-  situation: Situation,
+  situation: Omit<Situation, 'key' | 'words'>,
   held?: ReadonlySet<string>,
 ): Netlist {
   const own = situation.present ? [device.id] : [];

@@ -1,10 +1,10 @@
+import type { Nets } from '../analysis/index.ts';
 import { nth, oncePer } from '../lists/index.ts';
 import { DeadNetwork } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { heldState } from './look.ts';
 import type { Held, Look } from './look.ts';
 import { netIn } from './pointFault.ts';
-import type { Nets } from './pointFault.ts';
 import { NOTHING_CONDUCTS } from './sight.ts';
 import type { Sight } from './sight.ts';
 

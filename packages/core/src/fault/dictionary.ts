@@ -1,5 +1,5 @@
 import { nth, oncePer } from '../lists/index.ts';
-import type { Analysis } from '../analysis/index.ts';
+import type { Analysis, Nets } from '../analysis/index.ts';
 import { inputQuantities, metered, readInput, safetyTarget, sensorSide } from '../analysis/index.ts';
 import { exactly, islandsOf, readOff, solve } from '../circuit/index.ts';
 import type { Netlist, Quantity, Solution } from '../circuit/index.ts';
@@ -8,9 +8,11 @@ import { judge } from '../verdict/index.ts';
 import { looksOf } from './looks.ts';
 import type { Held, Look } from './look.ts';
 import { knownOf, netIn, netsOf } from './pointFault.ts';
-import type { KnownFault, Nets, PointFault } from './pointFault.ts';
+import type { KnownFault, PointFault } from './pointFault.ts';
 import { pointFaults } from './pointFaults.ts';
 import type { Sight } from './sight.ts';
+import { subjectOf } from './subject.ts';
+import type { Subject } from './subject.ts';
 import { solvedLooks, whileSeen } from './pulseLooks.ts';
 import { valueReader } from './valueReader.ts';
 
@@ -54,12 +56,13 @@ export const hasDictionary = (analysis: Analysis): boolean => {
 export const dictionaryOf = oncePer((analysis: Analysis): Dictionary => {
   const looks = looksOf(analysis);
   const nets = netsOf(analysis);
-  const sound = seenOf(analysis, nets);
+  const subject = subjectOf(analysis);
+  const sound = seenOf(subject, nets);
   const row = (fault: PointFault | undefined): DictionaryRow => {
-    const as = fault?.as ?? analysis;
+    const as = fault?.as ?? subject;
     const left = fault ? fault.leaves(nets) : nets;
     // What leaves the circuit as it was is seen in it.
-    const seen = as === analysis && left === nets ? sound : seenOf(as, left, sound);
+    const seen = as === subject && left === nets ? sound : seenOf(as, left, sound);
     return { fault: fault && knownOf(fault), sights: sightsIn(as, looks, left, fault?.shown, seen) };
   };
   return {
@@ -78,53 +81,53 @@ interface InStates {
 }
 
 /** Relays hang on what was before: away, present, and away again, begun with nothing on. */
-function seenOf(analysis: Analysis, nets: Nets, near?: InStates): InStates {
-  if (analysis.context.output.drivenBy === 'guard') return guardSeen(analysis, nets, near);
+function seenOf(subject: Subject, nets: Nets, near?: InStates): InStates {
+  if (subject.context.output.drivenBy === 'guard') return guardSeen(subject, nets, near);
   const remembers = nets.away.elements.some(({ kind }) => kind === 'detector' || kind === 'latch');
-  const first = seenIn(analysis, cold(nets.away), near?.away);
-  const present = seenIn(analysis, { ...nets.present, held: first.solution.held }, near?.present ?? first);
+  const first = seenIn(subject, cold(nets.away), near?.away);
+  const present = seenIn(subject, { ...nets.present, held: first.solution.held }, near?.present ?? first);
   const away = remembers
-    ? seenIn(analysis, { ...nets.away, held: present.solution.held }, near?.away ?? first)
+    ? seenIn(subject, { ...nets.away, held: present.solution.held }, near?.away ?? first)
     : first;
   return { away, present, pressed: present };
 }
 
 /** One circuit of a point with what is on in it by what was before. */
 export function asItStands(analysis: Analysis, nets: Nets, state: Held): Netlist {
-  const { solution } = seenOf(analysis, nets)[state];
+  const { solution } = seenOf(subjectOf(analysis), nets)[state];
   return { ...netIn(nets, state), held: solution.held };
 }
 
 const cold = ({ held: _, ...netlist }: Netlist): Netlist => netlist;
 
 /** A guard is closed, reset where that is done by hand, let go of and opened, begun with nothing on. */
-function guardSeen(analysis: Analysis, nets: Nets, near?: InStates): InStates {
+function guardSeen(subject: Subject, nets: Nets, near?: InStates): InStates {
   const after = (netlist: Netlist, before: Solution, like?: Seen): Seen =>
-    seenIn(analysis, { ...netlist, held: before.held }, like);
-  const pressed = nets.pressed && seenIn(analysis, cold(nets.pressed), near?.pressed);
+    seenIn(subject, { ...netlist, held: before.held }, like);
+  const pressed = nets.pressed && seenIn(subject, cold(nets.pressed), near?.pressed);
   const present = pressed
     ? after(nets.present, pressed.solution, near?.present)
-    : seenIn(analysis, cold(nets.present), near?.present);
+    : seenIn(subject, cold(nets.present), near?.present);
   return { away: after(nets.away, present.solution, near?.away), present, pressed: pressed ?? present };
 }
 
 /** What is seen of a circuit, look by look. */
 export const sightsOf = (
-  analysis: Analysis,
+  subject: Subject,
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
-): Sight[] => sightsIn(analysis, looks, nets, shown, seenOf(analysis, nets));
+): Sight[] => sightsIn(subject, looks, nets, shown, seenOf(subject, nets));
 
 function sightsIn(
-  analysis: Analysis,
+  subject: Subject,
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
   seen: InStates,
 ): Sight[] {
   const { solved, of } = solvedLooks(looks);
-  const sights = steadySights(analysis, solved, nets, shown, seen);
+  const sights = steadySights(subject, solved, nets, shown, seen);
   return looks.map((look, i) =>
     whileSeen(
       look,
@@ -135,7 +138,7 @@ function sightsIn(
 
 /** The same with the target held away or present. */
 function steadySights(
-  analysis: Analysis,
+  subject: Subject,
   looks: readonly Look[],
   nets: Nets,
   shown: PointFault['shown'],
@@ -151,12 +154,14 @@ function steadySights(
   };
   // What a description of settings tells of talking stands beside the circuit.
   const answers = (): boolean =>
-    away.answers(false) && present.answers(true) && !shown?.silent && judge(analysis).status !== 'cannot';
-  const span = valueReader(analysis)?.span;
+    away.answers(false) &&
+    present.answers(true) &&
+    !shown?.silent &&
+    judge(subject.analysis()).status !== 'cannot';
   return looks.map((look) => {
     if (look.kind === 'asSet') return shown?.setElsewhere === look.part ? OTHERWISE : AS_PLANNED;
     if (look.kind === 'talks') return answers() ? ON : OFF;
-    if (look.kind === 'value' && shown?.value) return otherValue(shown.value, span);
+    if (look.kind === 'value' && shown?.value) return otherValue(shown.value, readerOf(subject)?.span);
     return shownOn(look, dead.get(look.id) ?? states[look.state](look), shown);
   });
 }
@@ -193,12 +198,12 @@ interface Seen {
 }
 
 /** Solves one circuit; what is looked at in it is read off when it is asked for. */
-function seenIn(analysis: Analysis, netlist: Netlist, near?: Seen): Seen {
-  const { context, present } = analysis;
+function seenIn(subject: Subject, netlist: Netlist, near?: Seen): Seen {
+  const { context, listeners } = subject;
   const solution = solve(netlist, near?.solution);
   const circuit = { netlist, solution };
   const { has, active } = solution;
-  const landed = present.inputs[0]?.own;
+  const landed = subject.input;
   // An input to which nothing leads any more is not in the circuit: nothing comes there.
   const own = landed && has(`${landed.module.id}:${landed.port.terminal}`) ? landed : undefined;
   const read = (quantity: Quantity) => exactly(readOff(solution, quantity));
@@ -227,7 +232,7 @@ function seenIn(analysis: Analysis, netlist: Netlist, near?: Seen): Seen {
       case 'milliamps':
         return around('milliamps', 1000 * Math.abs(ampsIn(look.wire)), 0.15, 0.01);
       case 'value':
-        return valueSight(analysis, solution);
+        return valueSight(subject, solution);
       case 'volts':
         return has(look.red) && has(look.black) ? voltsSight(circuit, look) : DEAD_LEAD;
       // Told beside this circuit.
@@ -237,15 +242,15 @@ function seenIn(analysis: Analysis, netlist: Netlist, near?: Seen): Seen {
   };
   const ampsIn = (wire: string): number =>
     netlist.elements.some(({ id }) => id === wire) ? solution.amps(wire) : 0;
-  return { at, solution, answers: answersIn(present.loads, active) };
+  return { at, solution, answers: answersIn(listeners, active) };
 }
 
 /** A lead on a terminal that hangs on nothing. */
 const DEAD_LEAD: Sight = { kind: 'volts', min: -0.2, max: 0.2 };
 
 /** What the program makes of what comes; where nothing leads to the input any more there are no counts. */
-function valueSight(analysis: Analysis, solution: Solution): Sight {
-  const reader = valueReader(analysis);
+function valueSight(subject: Subject, solution: Solution): Sight {
+  const reader = readerOf(subject);
   if (!reader) return EITHER;
   const { quantity, span, read } = reader;
   const value = isThere(quantity, solution.has) ? read(readOff(solution, quantity)) : undefined;
@@ -254,11 +259,13 @@ function valueSight(analysis: Analysis, solution: Solution): Sight {
 
 /** Whether everything that listens acts as it is to, with the target away or present. */
 const answersIn =
-  (loads: Analysis['present']['loads'], isActive: (element: string) => boolean) =>
+  (listeners: Subject['listeners'], isActive: (element: string) => boolean) =>
   (isPresent: boolean): boolean =>
-    loads.every(
-      ({ expected: { id, on } }) => isActive(id) === (on === 'always' || (on === 'present') === isPresent),
-    );
+    listeners.every(({ id, on }) => isActive(id) === (on === 'always' || (on === 'present') === isPresent));
+
+/** Only on an analog input there is a value. */
+const readerOf = ({ context, analysis }: Subject): ReturnType<typeof valueReader> =>
+  context.ports.some(({ port }) => port.kind === 'analog') ? valueReader(analysis()) : undefined;
 
 const isThere = (quantity: Quantity, has: Solution['has']): boolean =>
   quantity.kind === 'volts'

@@ -8,6 +8,7 @@ import type { JobContent, Wire } from '../model/index.ts';
 import { groupsOf, suspects, unexplained } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
+import { subjectOf } from './subject.ts';
 import { mendingOf } from './mending.ts';
 import { confirmingLook, hereAfter, nextLooks, secondsTo } from './nextLook.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
@@ -72,7 +73,7 @@ describe('what a point shows with each thing that can be wrong', () => {
     for (const id of [minus, wireAt('px-1-b:BN').id]) {
       const without = analysed({ ...JOB, wires: JOB.wires.filter((wire) => wire.id !== id) });
       const nets = { away: without.away.netlist, present: without.present.netlist };
-      const seen = sightsOf(analysis, dictionary.looks, nets, undefined);
+      const seen = sightsOf(subjectOf(analysis), dictionary.looks, nets, undefined);
       for (const state of ['away', 'present'])
         for (const look of [`sensorLed ${state}`, `inputLed ${state}`, `volts m:I0 g1:- ${state}`])
           expect([look, at(seen, look)]).toEqual([look, at(rowOf(`open ${id}`).sights, look)]);

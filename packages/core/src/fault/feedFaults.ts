@@ -1,13 +1,12 @@
 import { say } from '../messages/index.ts';
-import { analyse } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { exactly } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
-import { JobIndex, refText } from '../job/index.ts';
-import { unlessRefused } from '../model/index.ts';
+import { refText } from '../job/index.ts';
 import { feedWiresOf } from './ownWires.ts';
-import { BAD_JOINT, both, netsOf } from './pointFault.ts';
+import { BAD_JOINT, both } from './pointFault.ts';
 import type { PointFault } from './pointFault.ts';
+import { subjectIn } from './subject.ts';
 
 /**
  * What feeds the modules of a point, wire by wire. A common that hangs free joins all that hang on it, and a card
@@ -18,14 +17,14 @@ export function feedFaults(analysis: Analysis): PointFault[] {
   return feedWiresOf(analysis).flatMap((wire): PointFault[] => {
     const { id, number, from, to } = wire;
     const wires = index.job.wires.filter((other) => other.id !== id);
-    const as = unlessRefused(() => analyse(new JobIndex({ ...index.job, wires }), point.id, 'nominal'));
-    if (!as) return [];
+    const without = subjectIn({ ...index.job, wires }, point.id);
+    if (!without) return [];
+    const { as, nets } = without;
     const ends = { number, from: refText(index, from), to: refText(index, to) };
     const joined = (netlist: Netlist): Netlist => ({
       ...netlist,
       elements: [...netlist.elements, { kind: 'resistor', id, a: from, b: to, ohms: exactly(BAD_JOINT) }],
     });
-    const nets = netsOf(as);
     const weak = both(joined)(nets);
     const place = { in: 'wire', ids: [id] } as const;
     return [

@@ -2,6 +2,7 @@ export type { KnownFault } from './pointFault.ts';
 export { groupsOf, suspects, unexplained } from './diagnose.ts';
 export type { Seen, Suspect } from './diagnose.ts';
 export { dictionaryOf, hasDictionary, sightsOf } from './dictionary.ts';
+export { subjectOf } from './subject.ts';
 export type { Dictionary, DictionaryRow } from './dictionary.ts';
 export { goesOn } from './goesOn.ts';
 export type { HowHeld, Look } from './look.ts';

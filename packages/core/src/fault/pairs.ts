@@ -4,6 +4,7 @@ import type { FaultExperience } from '../model/index.ts';
 import { explains, likelihood, misread, untold } from './diagnose.ts';
 import type { Seen } from './diagnose.ts';
 import { dictionaryOf, sightsOf } from './dictionary.ts';
+import { subjectOf } from './subject.ts';
 import type { DictionaryRow } from './dictionary.ts';
 import { hereAfter, nextLooks } from './nextLook.ts';
 import { pointFaults } from './pointFaults.ts';
@@ -158,7 +159,7 @@ function sightsOfBoth(
   if (!order) return undefined;
   const [one, other] = order;
   const nets = attempt(() => other.leaves(one.leaves(netsOf(analysis))));
-  return nets && sightsOf(one.as ?? analysis, looks, nets, { ...one.shown, ...other.shown });
+  return nets && sightsOf(one.as ?? subjectOf(analysis), looks, nets, { ...one.shown, ...other.shown });
 }
 
 /** All that two faults show, by their ids; nothing where they cannot both be. */

@@ -1,8 +1,9 @@
-import type { Analysis } from '../analysis/index.ts';
+import type { Analysis, Nets } from '../analysis/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import type { Message } from '../messages/index.ts';
 import type { FaultSort, Often } from '../model/index.ts';
 import type { Held } from './look.ts';
+import type { Subject } from './subject.ts';
 
 /** Ohms of a joint that is corroded or hardly holds, and of a contact that is burnt. */
 export const BAD_JOINT = 4700;
@@ -17,14 +18,6 @@ export type FaultPlace =
 export type Likelihood = Often;
 
 export const WEIGHT: Readonly<Record<Likelihood, number>> = { often: 4, usual: 2, seldom: 1 };
-
-/** The circuit of a point with its target away and with it present. */
-export interface Nets {
-  readonly away: Netlist;
-  readonly present: Netlist;
-  /** Of a guard that is reset by hand: closed, and the button held down. */
-  readonly pressed?: Netlist;
-}
 
 /** The circuit of a point as it is held; one without a button is just closed. */
 export const netIn = (nets: Nets, held: Held): Netlist => nets[held] ?? nets.present;
@@ -74,7 +67,7 @@ export interface PointFault extends KnownFault {
   readonly leaves: (nets: Nets) => Nets;
   readonly shown?: Shown;
   /** The point as it then is, where more than its circuit is otherwise. */
-  readonly as?: Analysis;
+  readonly as?: Subject;
 }
 
 /** The circuits of a point as it stands. */
@@ -121,7 +114,10 @@ export const knownOf = ({ id, what, place, sort, likely }: PointFault): KnownFau
 });
 
 /** A point that stands otherwise: solved as it then is, whatever circuit it had. */
-export function standing(as: Analysis): Pick<PointFault, 'as' | 'leaves'> {
-  const nets = netsOf(as);
-  return { as, leaves: () => nets };
-}
+export const standing = ({
+  as,
+  nets,
+}: {
+  readonly as: Subject;
+  readonly nets: Nets;
+}): Pick<PointFault, 'as' | 'leaves'> => ({ as, leaves: () => nets });

@@ -1,19 +1,19 @@
 import { oncePer } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
-import { analyse, netlistOf } from '../analysis/index.ts';
-import type { Analysis } from '../analysis/index.ts';
+import { netlistOf } from '../analysis/index.ts';
+import type { Analysis, Nets } from '../analysis/index.ts';
 import { faults } from '../circuit/index.ts';
-import { JobIndex } from '../job/index.ts';
-import { splitRef, unlessRefused } from '../model/index.ts';
+import { splitRef } from '../model/index.ts';
 import type { Module, Supply } from '../model/index.ts';
 import { elementId, LOGIC_TEXT, OUTPUT_TEXT } from '../network/index.ts';
 import { elementFaults } from './elementFaults.ts';
 import { both, difference, standing, stands } from './pointFault.ts';
-import type { Nets, PointFault } from './pointFault.ts';
+import type { PointFault } from './pointFault.ts';
 import { readAt } from './readAt.ts';
 import { feedFaults } from './feedFaults.ts';
 import { outputFaults } from './outputFaults.ts';
 import { settingFaults } from './settingFaults.ts';
+import { subjectIn } from './subject.ts';
 import { valueReader } from './valueReader.ts';
 import { wireFaults } from './wireFaults.ts';
 
@@ -288,9 +288,7 @@ function otherOutputs({ context: { index, point, device, output } }: Analysis): 
           ? { ...row, outputs: { ...row.outputs, [output.id]: { kind: otherKind, logic: otherLogic } } }
           : row,
       );
-      const other = unlessRefused(() =>
-        analyse(new JobIndex({ ...index.job, devices }), point.id, 'nominal'),
-      );
+      const other = subjectIn({ ...index.job, devices }, point.id);
       if (!other) return [];
       return [
         {

@@ -13,6 +13,7 @@ import { netsOf } from './pointFault.ts';
 import { hereFrom, secondsTo } from './nextLook.ts';
 import type { Round } from './practiceRound.ts';
 import { isReading, middleOf, NOTHING_CONDUCTS } from './sight.ts';
+import { subjectOf } from './subject.ts';
 
 /** What came of it: what is seen, V, Ω, A or the unit of the value; or why the round is over. */
 export type Outcome =
@@ -34,7 +35,7 @@ export function act(
 ): Outcome {
   const noise = seeded(round.key.seed * 97 + before * 13 + 5);
   const see = (look: Look): boolean | number => {
-    const sight = nth(sightsOf(round.as ?? analysis, [look], round.nets, round.shown), 0);
+    const sight = nth(sightsOf(round.as ?? subjectOf(analysis), [look], round.nets, round.shown), 0);
     if (!isReading(sight)) return sight.kind === 'either' ? noise() < 0.5 : sight.kind === 'on';
     if (sight.kind === 'ohms' && sight.max >= NOTHING_CONDUCTS) return NOTHING_CONDUCTS;
     return middleOf(sight) * (1 + 0.008 * (noise() - 0.5));

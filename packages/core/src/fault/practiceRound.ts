@@ -1,12 +1,13 @@
 import { nth, seeded } from '../lists/index.ts';
-import type { Analysis } from '../analysis/index.ts';
+import type { Analysis, Nets } from '../analysis/index.ts';
 import { groupsOf } from './diagnose.ts';
 import type { Dictionary, DictionaryRow } from './dictionary.ts';
 import { pointFaults } from './pointFaults.ts';
 import { netsOf } from './pointFault.ts';
 import { alike } from './sight.ts';
-import type { Nets, PointFault } from './pointFault.ts';
+import type { PointFault } from './pointFault.ts';
 import type { Level, RoundKey } from './practiceCode.ts';
+import type { Subject } from './subject.ts';
 
 /** What a round hides. */
 export interface Round {
@@ -18,7 +19,7 @@ export interface Round {
   readonly slip: number | undefined;
   readonly nets: Nets;
   /** The point as it then is, where more than its circuit is otherwise. */
-  readonly as: Analysis | undefined;
+  readonly as: Subject | undefined;
   readonly shown: PointFault['shown'];
 }
 

@@ -1,13 +1,11 @@
 import { say } from '../messages/index.ts';
-import { analyse } from '../analysis/index.ts';
 import type { Analysis } from '../analysis/index.ts';
 import { settingsOf } from '../catalog/index.ts';
 import type { PartType } from '../catalog/index.ts';
-import { JobIndex } from '../job/index.ts';
 import type { JobContent, Settings } from '../model/index.ts';
-import { unlessRefused } from '../model/index.ts';
 import { standing } from './pointFault.ts';
 import type { PointFault } from './pointFault.ts';
+import { subjectIn } from './subject.ts';
 
 /** Of each setting so many other choices are thought of. */
 const MOST = 3;
@@ -43,8 +41,8 @@ export function settingFaults({ context }: Analysis): PointFault[] {
           .slice(0, MOST)
           .flatMap(({ value, label: name }): PointFault[] => {
             const next = place({ ...part.settings, [key]: value });
-            const as = unlessRefused(() => analyse(new JobIndex(next), point.id, 'nominal'));
-            if (!as) return [];
+            const other = subjectIn(next, point.id);
+            if (!other) return [];
             // A port that is set to anything else does not talk.
             const silent = from === 'port.mode' && talks && value !== 'iolink';
             return [
@@ -54,7 +52,7 @@ export function settingFaults({ context }: Analysis): PointFault[] {
                 place: { in: 'part', id: part.id },
                 sort: 'setting',
                 likely: 'usual',
-                ...standing(as),
+                ...standing(other),
                 shown: { setElsewhere: part.id, ...(silent && { silent: true }) },
               },
             ];
