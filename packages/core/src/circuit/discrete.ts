@@ -36,7 +36,6 @@ export class Discrete {
   private readonly held: ReadonlySet<string>;
   /** Whether a transistor or a contact has changed since the circuit was last solved. */
   driven = true;
-  private marked: Uint8Array[] = [];
   private readonly w: Workspace;
   private readonly isOn = (id: string): boolean => this.on[this.known(id)] === 1;
   private readonly wasOn = (id: string): boolean => this.held.has(id);
@@ -85,18 +84,9 @@ export class Discrete {
     this.close();
   }
 
-  /** Marks how all stands now. */
-  mark(): void {
-    this.marked = this.all().map((states) => states.slice());
-  }
-
-  /** Whether all stands again as it did when it was marked. */
-  isAsMarked(): boolean {
-    return this.all().every((states, i) => isAlikeStates(states, nth(this.marked, i)));
-  }
-
-  private all(): Uint8Array[] {
-    return [this.on, this.powered, this.active, this.w.highOn, this.w.lowOn];
+  /** All that the next states hang on beside the voltages, which follow from it. */
+  key(): string {
+    return [this.on, this.powered, this.active, this.w.highOn, this.w.lowOn].join(' ');
   }
 
   /** Switches the transistors of an output as its state says. */
@@ -193,6 +183,3 @@ export class Discrete {
     return changed;
   }
 }
-
-const isAlikeStates = (one: Uint8Array, other: Uint8Array): boolean =>
-  one.every((state, i) => state === other[i]);

@@ -68,11 +68,11 @@ interface Island {
 }
 
 /**
- * Resistance between any two nodes of a network of joints that are asked for. Node after node of an island is taken out, a star of joints
- * becoming a mesh between its ends (Kron reduction, which leaves every resistance between the others as it was), and
- * then put back in, as far as it is asked for: with the joints' shares p of all that leads to it, s,
- * R(k,j) = 1/s + Σ pᵢ R(i,j) − Σ pᵢ pₗ R(i,l) over all pairs i, l. A joint of gigaohms beside one of milliohms is not
- * lost by rounding, as it is where conductances are subtracted.
+ * Resistance between any two nodes of a network of joints that are asked for. Node after node of an island is taken
+ * out, a star of joints becoming a mesh between its ends (Kron reduction, which leaves every resistance between the
+ * others as it was), and then put back in, as far as it is asked for: with the joints' shares p of all that leads to
+ * it, s, R(k,j) = 1/s + Σ pᵢ R(i,j) − Σ pᵢ pₗ R(i,l) over all pairs i, l. A joint of gigaohms beside one of milliohms
+ * is not lost by rounding, as it is where conductances are subtracted.
  */
 export class Resistances implements Network {
   readonly #joints: readonly Joint[];

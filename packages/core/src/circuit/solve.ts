@@ -51,8 +51,8 @@ export function solve(netlist: Netlist, near?: Solution): Solution {
   return solver.result(solver.compiled.nominal);
 }
 
-/** From this round on it is looked whether states come back: most circuits need fewer (cycles are found as Brent 1980 does). */
-const FIRST_MARK = 8;
+/** From this round on it is looked whether states come back: most circuits need fewer. */
+const LOOKED_AT = 8;
 
 /** Solves one compiled circuit again and again with other parameter values. */
 export class Solver {
@@ -77,32 +77,30 @@ export class Solver {
   /**
    * Finds voltages, currents and the discrete states that fit them. The result stays in the solver
    * (`nodeVolts`, `branchAmps`) until the next run. Starts from the last result.
+   * @param taken gets the steps of a circuit that follows no other.
    */
-  run(params: Float64Array): Outcome {
-    return this.go(params);
-  }
-
-  /** @param taken gets the steps, but for the last, which is the result. */
-  private go(params: Float64Array, taken?: Step[]): Outcome {
+  run(params: Float64Array, taken?: Step[]): Outcome {
     const { compiled: c, w, discrete } = this;
     this.params = params;
     discrete.start();
     const last = 2 * c.kind.length + 4;
-    let marked = FIRST_MARK;
+    let stood: Map<string, number> | undefined;
     for (let round = 0; round <= last; round++) {
       if (discrete.driven) {
         this.beginStep?.(w);
         if (!solveFrom(c, params, w)) return 'diverged';
-        // Of what follows another circuit the last step is enough: that is with the result.
+        // Of what follows another the last step is enough: the result.
         if (!this.beginStep) taken?.push(stepOf(w));
       }
       discrete.driven = false;
       if (!discrete.settle(c, this.present)) return 'solved';
+      if (round < LOOKED_AT) continue;
+      stood ??= new Map();
+      const key = discrete.key();
+      const before = stood.get(key);
       // What stands as it stood before goes round for ever: only what is left of the last turn is gone through.
-      if (round > marked && discrete.isAsMarked()) round = last - ((last - round) % (round - marked));
-      if (round !== FIRST_MARK && round < 2 * marked) continue;
-      discrete.mark();
-      marked = round;
+      if (before === undefined) stood.set(key, round);
+      else round = last - ((last - round) % (round - before));
     }
     return 'chatter';
   }
@@ -168,10 +166,9 @@ export class Solver {
   /** Runs and keeps the result in an object of its own. */
   solution(params: Float64Array): Solution {
     const taken: Step[] = [];
-    const outcome = this.go(params, taken);
+    const outcome = this.run(params, taken);
     const { compiled, w, discrete } = this;
-    const { curve } = w;
-    const kept: Kept = { x: w.x.slice(), highOn: w.highOn.slice(), lowOn: w.lowOn.slice(), curve };
+    const kept: Kept = { ...stepOf(w), curve: w.curve };
     const own = Float64Array.from(params);
     return new KeptSolution(
       outcome,
@@ -187,7 +184,7 @@ export class Solver {
   /** Runs for the last time: the result is the solver's own. */
   result(params: Float64Array): Solution {
     const taken: Step[] = [];
-    const outcome = this.go(params, taken);
+    const outcome = this.run(params, taken);
     const { compiled, w, discrete } = this;
     return new KeptSolution(outcome, compiled, w, params, discrete.on, discrete.powered, taken);
   }

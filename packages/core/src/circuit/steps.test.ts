@@ -40,7 +40,7 @@ describe.each(Object.entries(FAMILIES))('%s', (_, make) => {
   });
 });
 
-const step = (volts: number, isOn: boolean): Step => ({
+const solvedAt = (volts: number, isOn: boolean): Step => ({
   x: Float64Array.of(0, volts, 24, 0.1),
   highOn: Uint8Array.of(0, isOn ? 1 : 0),
   lowOn: new Uint8Array(2),
@@ -65,13 +65,13 @@ test('a step begins at the one with the same contacts closed, the first of them 
   const c = compile(circuit('p', 'q'));
   const other = compile(circuit('p', 'elsewhere'));
   const begun = (isOn: boolean, ...taken: Step[]): number[] => {
-    const own = { ...step(7, isOn), x: new Float64Array(4) };
+    const own = { ...solvedAt(0, isOn), x: new Float64Array(4) };
     stepsLike({ c, taken }, other)(own);
     return [...own.x];
   };
-  expect(begun(true, step(1, true), step(2, false))).toEqual([0, 1, 0, 0.1]);
-  expect(begun(false, step(1, true), step(2, false))).toEqual([0, 2, 0, 0.1]);
-  expect(begun(false, step(1, true), step(3, true))).toEqual([0, 3, 0, 0.1]);
+  expect(begun(true, solvedAt(1, true), solvedAt(2, false))).toEqual([0, 1, 0, 0.1]);
+  expect(begun(false, solvedAt(1, true), solvedAt(2, false))).toEqual([0, 2, 0, 0.1]);
+  expect(begun(false, solvedAt(1, true), solvedAt(3, true))).toEqual([0, 3, 0, 0.1]);
 });
 
 describe('states that go round for ever', () => {

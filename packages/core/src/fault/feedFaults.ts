@@ -4,7 +4,7 @@ import { exactly } from '../circuit/index.ts';
 import type { Netlist } from '../circuit/index.ts';
 import { refText } from '../job/index.ts';
 import { feedWiresOf } from './ownWires.ts';
-import { BAD_JOINT, both } from './pointFault.ts';
+import { BAD_JOINT, both, standing } from './pointFault.ts';
 import type { PointFault } from './pointFault.ts';
 import { subjectIn } from './subject.ts';
 
@@ -19,13 +19,12 @@ export function feedFaults(analysis: Analysis): PointFault[] {
     const wires = index.job.wires.filter((other) => other.id !== id);
     const without = subjectIn({ ...index.job, wires }, point.id);
     if (!without) return [];
-    const { as, nets } = without;
     const ends = { number, from: refText(index, from), to: refText(index, to) };
     const joined = (netlist: Netlist): Netlist => ({
       ...netlist,
       elements: [...netlist.elements, { kind: 'resistor', id, a: from, b: to, ohms: exactly(BAD_JOINT) }],
     });
-    const weak = both(joined)(nets);
+    const weak = { ...without, nets: both(joined)(without.nets) };
     const place = { in: 'wire', ids: [id] } as const;
     return [
       {
@@ -34,8 +33,7 @@ export function feedFaults(analysis: Analysis): PointFault[] {
         place,
         sort: 'wire-open',
         likely: 'usual',
-        as,
-        leaves: () => nets,
+        ...standing(without),
       },
       {
         id: `weak ${id}`,
@@ -43,8 +41,7 @@ export function feedFaults(analysis: Analysis): PointFault[] {
         place,
         sort: 'wire-weak',
         likely: 'seldom',
-        as,
-        leaves: () => weak,
+        ...standing(weak),
       },
     ];
   });

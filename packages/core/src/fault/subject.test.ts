@@ -18,13 +18,17 @@ describe.each(Object.entries(FAMILIES))('%s', (_, make) => {
       const solved = netsOf(analysis);
       for (const state of ['away', 'present', 'pressed'] as const)
         expect([state, made(nets[state])]).toEqual([state, made(solved[state])]);
-      const subject = subjectOf(analysis);
-      expect([as.input?.module.id, as.input?.port.name]).toEqual([
-        subject.input?.module.id,
-        subject.input?.port.name,
-      ]);
+      // The solved point reads its inputs and loads by a way of its own.
+      const { inputs, loads } = analysis.present;
+      const input = inputs[0]?.own;
       const ids = (listeners: typeof as.listeners) => listeners.map(({ id: of, on }) => [of, on]);
-      expect(ids(as.listeners)).toEqual(ids(subject.listeners));
+      for (const subject of [as, subjectOf(analysis)]) {
+        expect([subject.input?.module.id, subject.input?.port.name]).toEqual([
+          input?.module.id,
+          input?.port.name,
+        ]);
+        expect(ids(subject.listeners)).toEqual(ids(loads.map(({ expected }) => expected)));
+      }
       expect(as.analysis().present.netlist.elements).toEqual(analysis.present.netlist.elements);
     }
   });

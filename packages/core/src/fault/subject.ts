@@ -1,6 +1,7 @@
 import { oncePer } from '../lists/index.ts';
 import { analyse, expectedStatesOf, netsIn } from '../analysis/index.ts';
 import type { Analysis, ExpectedState, Nets, OwnInput } from '../analysis/index.ts';
+import type { Netlist } from '../circuit/index.ts';
 import { JobIndex } from '../job/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { unlessRefused } from '../model/index.ts';
@@ -19,12 +20,9 @@ export interface Subject {
 }
 
 /** A point that was solved. */
-export const subjectOf = oncePer((analysis: Analysis): Subject => ({
-  context: analysis.context,
-  input: analysis.present.inputs[0]?.own,
-  listeners: analysis.present.loads.map(({ expected }) => expected),
-  analysis: () => analysis,
-}));
+export const subjectOf = oncePer((analysis: Analysis): Subject =>
+  lookedAt(analysis.context, analysis.present.netlist, () => analysis),
+);
 
 /** A point as it is in another job, and its circuits, none of them solved yet; nothing where it cannot be so. */
 export const subjectIn = (
@@ -35,18 +33,18 @@ export const subjectIn = (
     const index = new JobIndex(job);
     const context = contextOf(index, pointId);
     const nets = netsIn(context);
-    const detectors = new Set(
-      nets.present.elements.flatMap(({ kind, id }) => (kind === 'detector' ? [id] : [])),
-    );
     let solved: Analysis | undefined;
-    const input = context.ports.find(({ port }) => port.kind === 'digital');
-    return {
-      nets,
-      as: {
-        context,
-        input: input as OwnInput | undefined,
-        listeners: expectedStatesOf(context).filter(({ id }) => detectors.has(id)),
-        analysis: () => (solved ??= analyse(index, pointId, 'nominal')),
-      },
-    };
+    const analysis = (): Analysis => (solved ??= analyse(index, pointId, 'nominal'));
+    return { nets, as: lookedAt(context, nets.present, analysis) };
   });
+
+function lookedAt(context: PointContext, { elements }: Netlist, analysis: Subject['analysis']): Subject {
+  const detectors = new Set(elements.flatMap(({ kind, id }) => (kind === 'detector' ? [id] : [])));
+  const input = context.ports.find(({ port }) => port.kind === 'digital');
+  return {
+    context,
+    input: input as OwnInput | undefined,
+    listeners: expectedStatesOf(context).filter(({ id }) => detectors.has(id)),
+    analysis,
+  };
+}
