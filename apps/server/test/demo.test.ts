@@ -3,7 +3,7 @@ import { textOf } from '@keypost/core/messages';
 import { analyse, arcChainFaults, loopBudget } from '@keypost/core/analysis';
 import { checkIntegrity, JobIndex, planDifferences } from '@keypost/core/job';
 import { DEVICE_TYPES, MODULE_TYPES } from '@keypost/core/catalog';
-import { jobProgress } from '@keypost/core/proving';
+import { checkJob, jobProgress } from '@keypost/core/proving';
 import { judge, verdictOf } from '@keypost/core/verdict';
 import { landSteps } from '@keypost/core/presentation';
 import { supplyBudgets } from '@keypost/core/planning';
@@ -38,6 +38,13 @@ test('every group of devices, inputs and outputs is in it', () => {
   expect(DEVICE_TYPES.map(({ group }) => group).filter((group) => !devices.has(group))).toEqual([]);
   const modules = new Set(job.modules.map((module) => index.moduleType(module).group));
   expect(MODULE_TYPES.map(({ group }) => group).filter((group) => !modules.has(group))).toEqual([]);
+});
+
+test('checked as sections without names it is what it is checked with its names', () => {
+  const planned = { ...job, stamps: [], results: [], calibrations: [], entries: [], faults: [] };
+  // With a sign in it that would stand for a name, no section is taken for another.
+  const withNames = { ...planned, name: `${job.name} \ue000` };
+  expect(checkJob(planned)).toEqual(checkJob(withNames));
 });
 
 test.each(WRONG)('%s is %s, and says why', (tag, status, code) => {

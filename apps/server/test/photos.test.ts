@@ -229,7 +229,7 @@ test('the job file holds them, and brings them back to the byte', async () => {
 test('photos change nothing of what is worked out: ways out, a relay', () => {
   const [bare, { job }] = [ternRock(), demoJob()];
   for (const id of ['px-104', 'lx-215', 'pe-106', 'ls-202']) {
-    const ways = [bare, job].map((one) => waysOut(one, id));
+    const ways = [bare, job].map((one) => waysOut(one)(id));
     expect(nth(ways, 1)).toEqual(nth(ways, 0));
   }
   const request: RelayRequest = {

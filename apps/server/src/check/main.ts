@@ -5,7 +5,7 @@ import { checkJob, openJobFile, waysOut } from '@keypost/core/proving';
 import { readFileSync, statSync } from 'node:fs';
 import { JobProblem } from '@keypost/core/model';
 import { MAX_FILE_BYTES } from '@keypost/core/jobFile';
-import type { CheckedPoint } from '@keypost/core/proving';
+import type { CheckedPoint, WaysOut } from '@keypost/core/proving';
 import type { JobContent } from '@keypost/core/model';
 
 const USAGE = 'Usage: ./keypost check FILE [--json]';
@@ -30,22 +30,23 @@ function main(args: string[]): number {
       `${files[0]} cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`,
     );
   }
-  const points = checkJob(job).map((point) => ({ ...point, ...outOf(job, point) }));
+  const waysFor = waysOut(job);
+  // Only a point that cannot work is looked at for ways out.
+  const points = checkJob(job).map((point) => {
+    const { verdict, pointId } = point.progress;
+    return { ...point, ...(verdict.status === 'cannot' ? waysFor(pointId) : { remedies: [] }) };
+  });
   if (json) console.log(JSON.stringify({ job: job.name, site: job.site, points }, null, 2));
   else print(job, points);
   return points.some(({ progress }) => progress.verdict.status === 'cannot') ? 1 : 0;
 }
-
-/** Only a point that cannot work is looked at for ways out. */
-const outOf = (job: JobContent, { progress }: CheckedPoint): ReturnType<typeof waysOut> =>
-  progress.verdict.status === 'cannot' ? waysOut(job, progress.pointId) : { remedies: [] };
 
 function complain(sentence: string): number {
   console.error(sentence);
   return 2;
 }
 
-function print(job: JobContent, points: (CheckedPoint & ReturnType<typeof waysOut>)[]): void {
+function print(job: JobContent, points: (CheckedPoint & WaysOut)[]): void {
   console.log(`${job.name}${job.site ? `, ${job.site}` : ''}: ${points.length} points`);
   for (const { progress, place, address, states, readings, remedies, needed } of points) {
     console.log(`\n${progress.tag}  ${progress.name}  (${textOf(place)}${address ? `, ${address}` : ''})`);

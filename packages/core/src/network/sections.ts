@@ -7,7 +7,8 @@ import { railJoints } from './railJoints.ts';
 /** Lists that every part of a plant may look into; all others belong to the parts that their rows name. */
 const SHARED = ['supplies', 'descriptions', 'ownDevices', 'ownModules'] as const satisfies CollectionName[];
 
-const isShared = (name: CollectionName): boolean => (SHARED as readonly string[]).includes(name);
+/** Whether every part of a plant may look into a list. */
+export const isShared = (name: CollectionName): boolean => (SHARED as readonly string[]).includes(name);
 
 /** What a section has for itself, as text. */
 export const ownText = (section: JobContent): string =>
@@ -49,8 +50,8 @@ export function sectionsOf(job: JobContent): JobContent[] {
   });
 }
 
-/** The parts that a row is about: whatever text in it is the id of one, or of one of its terminals. */
-function namedIn(row: unknown, known: ReadonlySet<string>): string[] {
+/** The parts that a row is about: whatever text in it is the id of one, or of one of its terminals; as often as it is. */
+export function namedIn(row: unknown, known: ReadonlySet<string>): string[] {
   const found: string[] = [];
   const look = (value: unknown): void => {
     if (typeof value === 'string') {
@@ -67,16 +68,21 @@ function namedIn(row: unknown, known: ReadonlySet<string>): string[] {
 function divided(job: JobContent, ownerOf: (row: object) => string | undefined): JobContent[] {
   type Lists = Record<CollectionName, object[]>;
   const sections = new Map<string, Lists>();
+  const names = COLLECTION_NAMES.filter((name) => !isShared(name));
   for (const name of NAMED)
     for (const row of job[name]) {
       const owner = sure(ownerOf(row));
       if (!sections.has(owner)) sections.set(owner, emptyLists());
     }
-  for (const name of COLLECTION_NAMES)
+  for (const name of names)
     for (const row of job[name]) {
-      const owner = isShared(name) ? undefined : ownerOf(row);
+      const owner = ownerOf(row);
       for (const lists of owner === undefined ? sections.values() : [sure(sections.get(owner))])
         lists[name].push(row);
     }
-  return [...sections.values()].map((lists) => ({ ...job, ...lists }) as unknown as JobContent);
+  // What is shared is the same list in all: what is known of it is known for all.
+  return [...sections.values()].map((lists) => {
+    const own = Object.fromEntries(names.map((name) => [name, lists[name]]));
+    return { ...job, ...own } as unknown as JobContent;
+  });
 }

@@ -34,7 +34,8 @@ export const checkJob = (job: JobContent): CheckedPoint[] =>
 
 const sections = new BySection(checkPoint);
 
-function checkPoint(index: JobIndex, pointId: string): CheckedPoint {
+/** The same of one point, worked out at once. */
+export function checkPoint(index: JobIndex, pointId: string): CheckedPoint {
   const analysis = analyse(index, pointId);
   const { context, shown, staged } = analysis;
   const plan = proofPlan(analysis);
@@ -52,13 +53,22 @@ function checkPoint(index: JobIndex, pointId: string): CheckedPoint {
   };
 }
 
+export interface WaysOut {
+  readonly remedies: readonly Text[];
+  readonly needed?: Text;
+}
+
 /**
  * What would put a point right that cannot work, each solved and found to work; where nothing that was tried does, why.
- * This takes longer than all else of a point: it is for one that somebody looks at.
+ * It may lie anywhere in the job. This takes longer than all else of a point: it is for one that somebody looks at.
+ * @returns gives it for each point of the job.
  */
-export function waysOut(job: JobContent, pointId: string): { remedies: readonly Text[]; needed?: Text } {
-  const { remedies, needed } = verdictOf(analyse(new JobIndex(job), pointId));
-  return { remedies: remedies.map(({ sentence }) => sentence), ...(needed && { needed }) };
+export function waysOut(job: JobContent): (pointId: string) => WaysOut {
+  const index = new JobIndex(job);
+  return (pointId) => {
+    const { remedies, needed } = verdictOf(analyse(index, pointId));
+    return { remedies: remedies.map(({ sentence }) => sentence), ...(needed && { needed }) };
+  };
 }
 
 function describe(words: Text, state: PointState): CheckedPoint['states'][number] {

@@ -1,7 +1,7 @@
 export { unitOfExpected } from './check.ts';
 export type { Check, CheckGroup, ProofPlan } from './check.ts';
 export { checkJob, waysOut } from './checkJob.ts';
-export type { CheckedPoint } from './checkJob.ts';
+export type { CheckedPoint, WaysOut } from './checkJob.ts';
 export {
   digitsOf,
   injectionChecks,

@@ -158,7 +158,7 @@ test('a checked job gives verdict, states and readings of each point', () => {
   ]);
   expect(sure(one).readings).toHaveLength(9);
   expect(sure(two).progress.verdict.status).toBe('cannot');
-  expect(waysOut(job, sure(two).progress.pointId).remedies.length).toBeGreaterThan(0);
-  expect(waysOut(job, sure(one).progress.pointId)).toEqual({ remedies: [] });
+  expect(waysOut(job)(sure(two).progress.pointId).remedies.length).toBeGreaterThan(0);
+  expect(waysOut(job)(sure(one).progress.pointId)).toEqual({ remedies: [] });
   expect(sure(two).readings).toEqual([]);
 });

@@ -1,14 +1,19 @@
 import { JobIndex } from '../job/index.ts';
 import { keepNewest, sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
-import { ownText, sectionsOf, sharedText } from '../network/index.ts';
+import { holdsStandIns, nameless, ownText, sectionsOf, sharedText } from '../network/index.ts';
+import type { Nameless } from '../network/index.ts';
 
 /** So many sections are kept, of all jobs; the one that was asked for longest ago goes first. */
 const MAX_SECTIONS = 2_000;
 const MAX_SHARED = 8;
 
+interface Section<T> {
+  of: (pointId: string) => T;
+}
+
 /** What was worked out of a section of a job, point by point. */
-class Section<T> {
+class WorkedSection<T> implements Section<T> {
   readonly #job: JobContent;
   readonly #work: (index: JobIndex, pointId: string) => T;
   readonly #done = new Map<string, T>();
@@ -30,14 +35,34 @@ class Section<T> {
   }
 }
 
+/** The same with the names of one of the sections that are alike but for these. */
+class NamedSection<T> implements Section<T> {
+  readonly #alike: Section<T>;
+  readonly #names: Nameless;
+  readonly #done = new Map<string, T>();
+
+  constructor(alike: Section<T>, names: Nameless) {
+    this.#alike = alike;
+    this.#names = names;
+  }
+
+  of(pointId: string): T {
+    const { standIn, withNames } = this.#names;
+    if (!this.#done.has(pointId)) this.#done.set(pointId, withNames(this.#alike.of(standIn(pointId))));
+    return this.#done.get(pointId) as T;
+  }
+}
+
 /**
- * Works something out for the points of jobs, section by section, and once for as long as a section stays as it is: after
- * a change only the points of the section that it is in are worked out anew. What is worked out of a point may depend on
- * nothing but its section.
+ * Works something out for the points of jobs, section by section: once for sections that differ in nothing but names,
+ * and for as long as a section stays as it is. After a change only the points of the section that it is in are worked
+ * out anew. What is worked out is plain data; it may depend on nothing but the section of its point, and on no name in it.
  */
 export class BySection<T> {
   readonly #work: (index: JobIndex, pointId: string) => T;
   readonly #kept = new Map<string, Section<T>>();
+  /** Sections without names. */
+  readonly #alike = new Map<string, Section<T>>();
   /** What all sections of a job have in common, as text, by a number. */
   readonly #shared = new Map<string, number>();
   #last = 0;
@@ -49,22 +74,34 @@ export class BySection<T> {
   /** @returns what gives the outcome for each point of a job, worked out when it is asked for. */
   of(job: JobContent): (pointId: string) => T {
     const sections = new Map<string, Section<T>>();
-    const parts = sectionsOf(job);
-    const shared = this.#numberOf(job);
-    for (const part of parts) {
-      const section = this.#section(part, `${shared}|${ownText(part)}`);
+    const shared = sharedText(job);
+    const hasNames = !holdsStandIns(shared);
+    const number = this.#numberOf(shared);
+    for (const part of sectionsOf(job)) {
+      const own = ownText(part);
+      const make = (): Section<T> => (hasNames && this.#named(part, own, number)) || this.#worked(part);
+      const section = kept(this.#kept, `${number}|${own}`, make);
       for (const { id } of part.points) sections.set(id, section);
     }
     return (pointId) => sure(sections.get(pointId)).of(pointId);
   }
 
-  #section(part: JobContent, text: string): Section<T> {
-    const section = this.#kept.get(text) ?? new Section(part, this.#work);
-    return keepNewest(this.#kept, text, section, MAX_SECTIONS);
+  #worked(part: JobContent): Section<T> {
+    return new WorkedSection(part, this.#work);
   }
 
-  #numberOf(job: JobContent): number {
-    const text = sharedText(job);
-    return keepNewest(this.#shared, text, this.#shared.get(text) ?? ++this.#last, MAX_SHARED);
+  #named(part: JobContent, own: string, shared: number): Section<T> | undefined {
+    const names = holdsStandIns(own) ? undefined : nameless(part);
+    if (!names) return undefined;
+    const { section } = names;
+    const alike = kept(this.#alike, `${shared}|${ownText(section)}`, () => this.#worked(section));
+    return new NamedSection(alike, names);
+  }
+
+  #numberOf(shared: string): number {
+    return keepNewest(this.#shared, shared, this.#shared.get(shared) ?? ++this.#last, MAX_SHARED);
   }
 }
+
+const kept = <V>(known: Map<string, V>, text: string, make: () => V): V =>
+  keepNewest(known, text, known.get(text) ?? make(), MAX_SECTIONS);
