@@ -1,7 +1,8 @@
 import { nth, sure } from '../lists/index.ts';
 import { create, all } from 'mathjs';
 import { exactly, within } from './span.ts';
-import { solve } from './solve.ts';
+import { compile } from './compile.ts';
+import { Solver, solve } from './solve.ts';
 import type { Element, Netlist } from './netlist.ts';
 import { IEC_61131_2 } from './input.ts';
 
@@ -59,6 +60,21 @@ describe('closed forms', () => {
     expect(limited.volts('P')).toBeCloseTo(2, 9);
     const free = solve(net(source(24, 0.05, 2), resistor('load', 'P', 'M', 100)));
     expect(free.volts('P')).toBeCloseTo((24 * 100) / 100.05, 9);
+  });
+
+  test('a source goes round its corner also in steps that are too small to be looked at', () => {
+    // 10 Ω behind 2 Ω take 2 A, its limit, from 24 V on.
+    const compiled = compile(net(source(24, 2, 2), resistor('load', 'P', 'M', 10)));
+    const solver = new Solver(compiled);
+    const params = Float64Array.from(compiled.nominal);
+    const volts = params.indexOf(24);
+    for (const step of [1e-3, 4e-6, 1e-6, 9e-8, 1e-9])
+      for (const at of [-3.5, -1.5, -0.5, 0.5, -0.25, 1.5, 3.5, -0.5]) {
+        params[volts] = 24 + at * step;
+        expect(solver.run(params)).toBe('solved');
+        const amps = Math.min(2, nth([...params], volts) / 12);
+        expect(Math.abs(solver.nodeVolts('P') - 10 * amps)).toBeLessThan(1e-12);
+      }
   });
 
   test('a diode past its knee drops its voltage plus its slope', () => {

@@ -145,16 +145,39 @@ function stampSource(
   { error, limited }: Stamped,
   e: number,
 ): void {
-  const plus = c.nodes[e * 3]!;
-  const minus = c.nodes[e * 3 + 1]!;
   const row = c.sourceRow[e]!;
-  const q = c.param[e]!;
   const amps = x[row]!;
-  error[plus]! -= amps;
-  error[minus]! += amps;
-  const voltSlack = p[q]! - p[q + 1]! * amps - (x[plus]! - x[minus]!);
-  const ampSlack = p[q + 2]! - amps;
-  const isLimited = ampSlack < voltSlack;
-  error[row] = isLimited ? ampSlack : voltSlack;
+  error[c.nodes[e * 3]!]! -= amps;
+  error[c.nodes[e * 3 + 1]!]! += amps;
+  const volts = voltSlack(c, p, x, e);
+  const left = p[c.param[e]! + 2]! - amps;
+  const isLimited = left < volts;
+  error[row] = isLimited ? left : volts;
   limited[row - c.nodeCount - 1] = isLimited ? 1 : 0;
+}
+
+/** What a source's terminals are below its voltage behind its resistance, V. */
+function voltSlack(
+  { nodes, param, sourceRow }: Compiled,
+  p: Float64Array,
+  x: Float64Array,
+  e: number,
+): number {
+  const q = param[e]!;
+  return p[q]! - p[q + 1]! * x[sourceRow[e]!]! - (x[nodes[e * 3]!]! - x[nodes[e * 3 + 1]!]!);
+}
+
+/** Whether each source is at its limit, or below it, as it was when it was looked at: their equations alone have corners. */
+export function sourcesStand(
+  c: Compiled,
+  p: Float64Array,
+  { x, limited }: Pick<Stamped, 'limited'> & { readonly x: Float64Array },
+): boolean {
+  const { sources, sourceRow, param } = c;
+  for (let k = 0; k < sources.length; k++) {
+    const e = sources[k]!;
+    const isLimited = p[param[e]! + 2]! - x[sourceRow[e]!]! < voltSlack(c, p, x, e);
+    if (isLimited !== (limited[k] === 1)) return false;
+  }
+  return true;
 }
