@@ -1,6 +1,7 @@
 import { Tick } from '../ui/OptionTile';
 import { sure } from '@keypost/core/lists';
 import { refusalText } from '../data/refusalText';
+import { JobPage } from '../job/JobPage';
 import type { JobView } from '@keypost/api';
 import { JobIndex } from '@keypost/core/job';
 import { problemOf } from '@keypost/core/planning';
@@ -8,38 +9,21 @@ import type { AllocationRequest } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Busy } from '../ui/Busy';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
-import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { RadioGroup } from '../ui/RadioGroup';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 import { Outcome } from './Outcome';
 
 /** Puts every switching device on a channel; what comes of it is a change to accept. */
 export function AllocateScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      narrow
-      head={
-        <PageHead
-          title="Allocate channels"
-          over={job.data?.content.name ?? ''}
-          back={`/job/${jobId}/panel`}
-        />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the panel">
-        {(view) => <Allocate view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage narrow title="Allocate channels" back="/panel" what="the panel">
+      {(view) => <Allocate view={view} />}
+    </JobPage>
   );
 }
 

@@ -6,38 +6,22 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { CodeFiles } from '../chain/CodeFiles';
 import { Working } from '../chain/Working';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
 import { now } from '../data/now';
 import { refusalText } from '../data/refusalText';
-import { useJobId } from '../job/useJobId';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
 import { Caution, Notice } from '../ui/Notice';
 import { RealTypes } from '../chain/RealTypes';
-import { PageHead, Screen } from '../ui/Screen';
+import { JobPage } from '../job/JobPage';
 import { Text } from '../ui/Text';
 import { useTask } from '../workers/useTask';
 
 /** One program for the controller with all points of a job. */
 export function JobCodeScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      narrow
-      head={
-        <PageHead
-          title="Code for the controller"
-          over={job.data?.content.name ?? ''}
-          back={`/job/${jobId}/about`}
-        />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the points">
-        {(view) => <JobCode view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage narrow title="Code for the controller" back="/about" what="the points">
+      {(view) => <JobCode view={view} />}
+    </JobPage>
   );
 }
 

@@ -1,34 +1,24 @@
 import type { JobView } from '@keypost/api';
 import { faultCases } from '@keypost/core/job';
 import type { FaultCase } from '@keypost/core/job';
+import { JobPage } from '../job/JobPage';
 import { View } from 'react-native';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
 import { MendedRow } from '../fault/FaultHistory';
 import { looksText } from '../fault/suspectText';
-import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
 import { ButtonLink } from '../ui/ButtonLink';
 import { Card, Row } from '../ui/Card';
 import { dateAndTime } from '../ui/dates';
 import { MoreRow } from '../ui/MoreRow';
-import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { SeveralCard } from './SeveralCard';
 
 /** It does not work: faults that are open, what points that fail together hang on, and what was mended. */
 export function FaultsScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      pair
-      head={<PageHead title="It does not work" over={job.data?.content.name ?? ''} back={`/job/${jobId}`} />}
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the faults">
-        {(view) => <Faults view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="It does not work" what="the faults">
+      {(view) => <Faults view={view} />}
+    </JobPage>
   );
 }
 

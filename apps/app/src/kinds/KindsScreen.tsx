@@ -4,16 +4,13 @@ import { readKindFile } from '@keypost/core/job';
 import { JobProblem, problemText } from '@keypost/core/model';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { useJob } from '../data/jobs';
 import { deviceRefusal, deviceChoice, DEVICE_SIGHTS, moduleChoice } from '../job/kindOptions';
-import { Loaded } from '../data/Loaded';
 import { pickFile } from '../data/saveFile';
-import { useJobId } from '../job/useJobId';
+import { JobPage } from '../job/JobPage';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { KindForm } from './KindForm';
@@ -23,19 +20,10 @@ import { useLibrary } from './library';
 
 /** Not in the list: kinds of devices and modules of one's own, in this job and in one's library. */
 export function KindsScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      pair
-      head={
-        <PageHead title="Not in the list" over={job.data?.content.name ?? ''} back={`/job/${jobId}/about`} />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
-        {(view) => <Kinds view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="Not in the list" back="/about" what="the job">
+      {(view) => <Kinds view={view} />}
+    </JobPage>
   );
 }
 

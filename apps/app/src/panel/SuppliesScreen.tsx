@@ -4,11 +4,9 @@ import type { JobView } from '@keypost/api';
 import { fixed, formatVolts } from '@keypost/core/units';
 import type { Supply } from '@keypost/core/model';
 import type { SupplyBudget } from '@keypost/core/planning';
+import { JobPage } from '../job/JobPage';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
-import { useJobId } from '../job/useJobId';
 import { kindText, PROTECTION_TEXT } from './SupplyCard';
 import { Beside } from '../ui/Beside';
 import { useShownUnits, wireSize } from '../ui/shownUnits';
@@ -16,7 +14,6 @@ import { UnitSwitch } from '../ui/UnitSwitch';
 import { Button } from '../ui/Button';
 import { Caution } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { BudgetBar } from './BudgetBar';
 import { BehindRow } from './BehindRow';
@@ -27,24 +24,10 @@ import { useBudgets } from './useBudgets';
 
 /** Every supply and branch with what hangs on it at its worst. */
 export function SuppliesScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      pair
-      head={
-        <PageHead
-          title="Supplies"
-          over={job.data?.content.name ?? ''}
-          back={`/job/${jobId}/panel`}
-          aside={<UnitSwitch unit="mm²" />}
-        />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the supplies">
-        {(view) => <Supplies view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="Supplies" back="/panel" aside={<UnitSwitch unit="mm²" />} what="the supplies">
+      {(view) => <Supplies view={view} />}
+    </JobPage>
   );
 }
 

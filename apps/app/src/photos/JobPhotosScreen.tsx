@@ -1,30 +1,20 @@
 import type { JobView } from '@keypost/api';
 import { keptPhotos, MAX_PHOTOS_BYTES } from '@keypost/core/model';
 import { useState } from 'react';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
 import { useIndex } from '../data/useIndex';
-import { useJobId } from '../job/useJobId';
+import { JobPage } from '../job/JobPage';
 import { counted } from '../photo/photosOf';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { PhotoRows, shownBy } from './PhotoRows';
 
 /** All photos of a job. */
 export function JobPhotosScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      narrow
-      head={<PageHead title="Photos" over={job.data?.content.name ?? ''} back={`/job/${jobId}/about`} />}
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the photos">
-        {(view) => <JobPhotos view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage narrow title="Photos" back="/about" what="the photos">
+      {(view) => <JobPhotos view={view} />}
+    </JobPage>
   );
 }
 
@@ -43,7 +33,6 @@ function JobPhotos({ view }: { view: JobView }) {
   const { photos } = view.content;
   const kept = keptPhotos(photos);
   const bytes = kept.reduce((sum, photo) => sum + photo.bytes, 0);
-  if (!index) return null;
   const name = ({ subject }: (typeof photos)[number]) => shownBy(index, subject);
   const sorted =
     order === 'oldest'

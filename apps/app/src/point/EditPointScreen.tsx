@@ -1,4 +1,3 @@
-import { sure } from '@keypost/core/lists';
 import type { PartTypes } from '@keypost/core/catalog';
 import { unlessRefused } from '@keypost/core/model';
 import { rowChanges } from '@keypost/core/presentation';
@@ -9,17 +8,15 @@ import { useWatch } from 'react-hook-form';
 import { useFormDraft } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
 import { FormFoot } from '../data/FormFoot';
-import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
-import { Loaded } from '../data/Loaded';
 import { expecting, useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useJobId, usePointId } from '../job/useJobId';
+import { JobPage } from '../job/JobPage';
+import { usePointId } from '../job/useJobId';
 import { MovedValues } from '../job/MovedValues';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Card } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { choiceOf, PointFields, rangeOf, rangeTexts, readPoint, usePointForm } from './PointForm';
 import type { PointTexts, PointValues } from './PointForm';
 import { usePoint } from './usePoint';
@@ -27,37 +24,16 @@ import type { OpenPoint } from './usePoint';
 
 /** Edits or removes a point and its device. */
 export function EditPointScreen() {
-  const jobId = useJobId();
   const pointId = usePointId();
-  const job = useJob(jobId);
-  const index = useIndex(job.data);
   return (
-    <Screen
-      pair
-      head={
-        <PageHead
-          title="Edit point"
-          over={job.data?.content.name ?? ''}
-          back={`/job/${jobId}/point/${pointId}`}
-        />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the point">
-        {(view) => <Found view={view} index={sure(index)} pointId={pointId} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="Edit point" back={`/point/${pointId}`} what="the point">
+      {(view) => <Found view={view} pointId={pointId} />}
+    </JobPage>
   );
 }
 
-function Found({
-  view,
-  index,
-  pointId,
-}: {
-  view: OpenPoint['view'];
-  index: OpenPoint['index'];
-  pointId: string;
-}) {
+function Found({ view, pointId }: { view: OpenPoint['view']; pointId: string }) {
+  const index = useIndex(view);
   const point = usePoint(view, index, pointId);
   if (!point) return <Notice>This point is not in the job any more.</Notice>;
   return <EditPoint point={point} />;

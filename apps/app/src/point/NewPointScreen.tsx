@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { sure } from '@keypost/core/lists';
 import type { JobView } from '@keypost/api';
 
 import { mainsFor } from '@keypost/core/planning';
@@ -16,19 +15,16 @@ import { v4 as uuid } from 'uuid';
 import { useDraftState, useFormDraft } from '../data/drafts';
 import type { Draft } from '../data/drafts';
 import { DraftNotice } from '../data/DraftNotice';
-import { useJob } from '../data/jobs';
 import { useIndex } from '../data/useIndex';
-import { Loaded } from '../data/Loaded';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
 import type { Saver } from '../data/useSave';
-import { useJobId } from '../job/useJobId';
+import { JobPage } from '../job/JobPage';
 import { channelOptions } from './channelOptions';
 import { Button } from '../ui/Button';
 import { StatusIcon } from '../ui/StatusIcon';
 import { MoreRow } from '../ui/MoreRow';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { Text } from '../ui/Text';
 import { additionOf, firstFor, modulesToAdd, portsAt, sharable } from './newPoint';
@@ -37,18 +33,10 @@ import type { PointTexts } from './PointForm';
 
 /** A new point with its device; says at once whether it would work on the chosen channel. */
 export function NewPointScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
-  const index = useIndex(job.data);
   return (
-    <Screen
-      pair
-      head={<PageHead title="New point" over={job.data?.content.name ?? ''} back={`/job/${jobId}`} />}
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the job">
-        {(view) => <NewPoint view={view} index={sure(index)} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="New point" what="the job">
+      {(view) => <NewPoint view={view} />}
+    </JobPage>
   );
 }
 
@@ -72,7 +60,8 @@ function useNewPointDraft(view: JobView, form: ReturnType<typeof usePointForm>, 
   return { draft, onDevice, setOnDevice, place: asked ?? kept, setPlace, drop };
 }
 
-function NewPoint({ view, index }: { view: JobView; index: JobIndex }) {
+function NewPoint({ view }: { view: JobView }) {
+  const index = useIndex(view);
   const router = useRouter();
   const saver = useSave(view);
   const { at } = useGlobalSearchParams<{ at?: string }>();

@@ -12,11 +12,9 @@ import type { FaultSort } from '@keypost/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
 import { saveFile } from '../data/saveFile';
+import { JobPage } from '../job/JobPage';
 import { looksText, timeText } from '../fault/suspectText';
-import { useJobId } from '../job/useJobId';
 import { Beside } from '../ui/Beside';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -24,7 +22,6 @@ import { dateAndTime } from '../ui/dates';
 import { Field } from '../ui/Field';
 import { MoreRow } from '../ui/MoreRow';
 import { RadioGroup } from '../ui/RadioGroup';
-import { PageHead, Screen } from '../ui/Screen';
 import { Select } from '../ui/Select';
 import { StatusIcon } from '../ui/StatusIcon';
 import { Text } from '../ui/Text';
@@ -34,17 +31,10 @@ import { newRound, OLDER_ROUND, searchable, SHIPPED } from './rounds';
 
 /** Practice: rounds with something hidden in a copy of the job, and how they went. */
 export function PracticeScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      pair
-      head={<PageHead title="Practice" over={job.data?.content.name ?? ''} back={`/job/${jobId}/faults`} />}
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="practice">
-        {(view) => <Practice view={view} />}
-      </Loaded>
-    </Screen>
+    <JobPage pair title="Practice" back="/faults" what="practice">
+      {(view) => <Practice view={view} />}
+    </JobPage>
   );
 }
 

@@ -1,7 +1,6 @@
 import type { JobView } from '@keypost/api';
 import { hasDictionary, makeRound, roundOfCode, secondsOfActs } from '@keypost/core/fault';
 import type { Dictionary, Round } from '@keypost/core/fault';
-import { sure } from '@keypost/core/lists';
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
@@ -49,7 +48,7 @@ function Coded({ view, code }: { view: JobView; code: string }) {
   );
   const key = found === 'older' ? undefined : found;
   const pointId = key && view.content.points[key.point]?.id;
-  const point = usePoint(view, sure(index), pointId ?? '');
+  const point = usePoint(view, index, pointId ?? '');
   const { ink } = useTokens();
   const { start, answer, error } = useTask('faults');
   useEffect(() => {

@@ -9,12 +9,10 @@ import type { ListedWire } from '@keypost/core/planning';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { WireSwatch } from '../asfound/WireRow';
-import { useJob } from '../data/jobs';
-import { Loaded } from '../data/Loaded';
 import { pickFile, saveFile } from '../data/saveFile';
 import { SaveNotice } from '../data/SaveNotice';
 import { useSave } from '../data/useSave';
-import { useJobId } from '../job/useJobId';
+import { JobPage } from '../job/JobPage';
 import { AddWire } from '../job/AddWire';
 import { WireForm, wireText } from '../job/WireForm';
 import { Beside } from '../ui/Beside';
@@ -27,40 +25,25 @@ import { UnitSwitch } from '../ui/UnitSwitch';
 import { useTokens } from '../ui/theme';
 import { Notice } from '../ui/Notice';
 import { Card, Row } from '../ui/Card';
-import { PageHead, Screen } from '../ui/Screen';
 import { Text } from '../ui/Text';
 import { printSheet } from './printSheet';
 
 /** Every wire by its terminal; out as CSV, in again after it was edited, and the terminal sheet on paper. */
 export function WireListScreen() {
-  const jobId = useJobId();
-  const job = useJob(jobId);
   return (
-    <Screen
-      pair
-      head={
-        <PageHead
-          title="Wire list"
-          over={job.data?.content.name ?? ''}
-          back={`/job/${jobId}/panel`}
-          aside={<UnitSwitch unit="mm²" />}
+    <JobPage pair title="Wire list" back="/panel" aside={<UnitSwitch unit="mm²" />} what="the wires">
+      {(view) => (
+        <Beside
+          left={
+            <>
+              <Files view={view} />
+              <AddWire view={view} kind="main" />
+            </>
+          }
+          right={<List view={view} />}
         />
-      }
-    >
-      <Loaded data={job.data} error={job.error} retry={() => void job.mutate()} what="the wires">
-        {(view) => (
-          <Beside
-            left={
-              <>
-                <Files view={view} />
-                <AddWire view={view} kind="main" />
-              </>
-            }
-            right={<List view={view} />}
-          />
-        )}
-      </Loaded>
-    </Screen>
+      )}
+    </JobPage>
   );
 }
 
