@@ -36,7 +36,7 @@ export function OutputsCard({
       {outputs.map((output, i) => (
         <Row key={output.id} first={i === 0} className="gap-3">
           <View className="flex-row items-center justify-between gap-3">
-            <Text as="small">{`on ${output.terminals.join(' and ')}`}</Text>
+            <Text as="small">{`on ${output.terminals.join(', ')}`}</Text>
             {outputs.length > 1 && (
               <Button
                 label={`Remove ${output.label}`}

@@ -264,7 +264,7 @@ function OutputFields({
           value={output?.id ?? ''}
           options={offered.map(({ id, label, terminals }) => ({
             value: id,
-            label: `${label}, ${terminals.join(' and ')}`,
+            label: `${label}: ${terminals.join(', ')}`,
           }))}
           onChange={(id) => takeOutput(form, outputOfType(type, id))}
         />
