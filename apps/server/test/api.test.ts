@@ -281,45 +281,6 @@ describe('two people at once', () => {
   });
 });
 
-describe('the log', () => {
-  test('holds who, when, what, before and after of each row, newest first', async () => {
-    const job = await newJob();
-    await change(job.id, MODULE);
-    await change(job.id, point('PX-1', 0));
-    await change(job.id, { kind: 'editPoint', id: 'px-1', patch: { name: 'Other' } });
-    const [last] = await server.call('listEvents', { params: { jobId: job.id }, query: {} });
-    expect(last).toMatchObject({ by: 'TT', what: 'editPoint', collection: 'points', rowId: 'px-1' });
-    expect([sure(sure(last).before).name, sure(sure(last).after).name]).toEqual(['Point', 'Other']);
-    expect(Date.parse(sure(last).at)).toBeGreaterThan(Date.now() - 60000);
-  });
-
-  test('of a point holds its own rows only', async () => {
-    const job = await newJob();
-    await change(job.id, MODULE);
-    await change(job.id, point('PX-1', 0));
-    await change(job.id, point('PX-2', 1));
-    await change(job.id, {
-      kind: 'stamp',
-      stamp: { id: 's1', pointId: 'px-1', step: 'tug', fingerprint: {} },
-    });
-    const events = await server.call('listEvents', { params: { jobId: job.id }, query: { pointId: 'px-1' } });
-    expect(events.map(({ collection }) => collection)).toEqual([
-      'stamps',
-      'wires',
-      'wires',
-      'wires',
-      'points',
-      'devices',
-    ]);
-  });
-
-  test('cannot be changed', async () => {
-    await newJob();
-    await expect(server.db.exec("update event set by = 'XX'")).rejects.toThrow(/only ever added/);
-    await expect(server.db.exec('delete from event')).rejects.toThrow(/only ever added/);
-  });
-});
-
 describe('the demo', () => {
   test('has a point of every family, and each kind of trouble', async () => {
     await seedDemo(server.db);

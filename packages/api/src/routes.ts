@@ -132,6 +132,8 @@ export const ROUTES = {
     params: JobParams,
     query: z.strictObject({
       pointId: z.string().optional(),
+      /** Only what was told before this one: how the next page is read. */
+      before: z.coerce.number().int().min(1).max(Number.MAX_SAFE_INTEGER).optional(),
       limit: z.coerce.number().int().min(1).max(500).default(100),
     }),
   },

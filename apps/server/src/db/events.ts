@@ -35,11 +35,11 @@ export async function wasMade(db: Queryable, jobId: string): Promise<boolean> {
   return rows.length > 0;
 }
 
-/** Events newest first; with a point, only those of its own rows. */
+/** Events newest first, those before one where it is told; with a point, only those of its own rows. */
 export async function listEvents(
   db: Queryable,
   jobId: string,
-  { pointId, limit }: { pointId?: string; limit: number },
+  { pointId, before, limit }: { pointId?: string; before?: number; limit: number },
 ): Promise<JobEvent[]> {
   const { rows } = await db.query<Omit<JobEvent, 'at'> & { at: Date }>(
     `select id::int, at, by, change_id as "changeId", what, collection, row_id as "rowId",
@@ -47,6 +47,7 @@ export async function listEvents(
             case when collection = 'descriptions' then after - 'text' else after end as after
        from event
       where job_id = $1
+        and ($4::bigint is null or id < $4)
         and ($2::text is null
              or (collection = 'points' and row_id = $2)
              or coalesce(after, before) ->> 'pointId' = $2
@@ -70,7 +71,7 @@ export async function listEvents(
                     where p.job_id = $1 and p.id = $2
                       and (part.id = p.device_id or p.helper_ids ? part.id))))
       order by id desc limit $3`,
-    [jobId, pointId ?? null, limit],
+    [jobId, pointId ?? null, limit, before ?? null],
   );
   return rows.map((row) => ({ ...row, at: row.at.toISOString() }));
 }

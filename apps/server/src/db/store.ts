@@ -1,4 +1,5 @@
-import { canonical, middleOf, nth } from '@keypost/core/lists';
+import { whoAndWhen } from '@keypost/core/job';
+import { canonical, middleOf, nth, sure } from '@keypost/core/lists';
 import type { Queryable } from './connection.ts';
 import type { ChangedRow, JobSummary } from '@keypost/api';
 import {
@@ -206,13 +207,14 @@ export async function writeChanges(
       ]);
   }
   await addEvents(db, events);
+  const last = events.at(-1);
   await db.query(
     `update job set ${HEAD.map((field, i) => `${columnOf(field, HEAD_FIELDS[field])} = $${i + 5}`).join(', ')},
             revision = $2, updated_at = coalesce($3, updated_at), head_revision = $4 where id = $1`,
     [
       jobId,
       after.revision,
-      events.at(-1)?.at ?? null,
+      last ? whoAndWhen(last).at : null,
       after.headRevision,
       ...HEAD.map((field) => content[field]),
     ],
@@ -351,8 +353,14 @@ export async function createJob(
     ) as unknown as Revisions,
   };
   const { job, events } = differenceTo(empty, content, entry);
-  await writeChanges(db, empty, job, events);
+  await writeChanges(db, empty, job, asItHappened(events));
   return job;
+}
+
+/** What came in whole, in the order in which it was done, as far as that is told: the log begins with the last. */
+function asItHappened(events: readonly NewEvent[]): NewEvent[] {
+  const done = new Map(events.map((event) => [event, Date.parse(whoAndWhen(event).at)]));
+  return [...events].sort((a, b) => sure(done.get(a)) - sure(done.get(b)));
 }
 
 /** Removes a job and its rows, if it is there; one event with its last content stays. */

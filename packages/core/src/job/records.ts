@@ -28,17 +28,34 @@ const RECORDS: Partial<Record<RowChange['collection'], Message>> = {
 export const whyKept = (rows: readonly Omit<RowChange, 'before'>[]): Message | undefined =>
   rows.flatMap(({ collection, after }) => (after ? (RECORDS[collection] ?? []) : []))[0];
 
-/** What a row calls itself: its tag, its number, its file, its name. */
-export const ownName = ({ tag, number, fileName, name, caption, description }: Row): unknown =>
-  tag ??
-  number ??
-  fileName ??
-  name ??
-  caption ??
-  (description as { readonly name?: unknown } | undefined)?.name;
+/** What a row calls itself: its tag, its number, its file; a title of several words between quotation marks. */
+export function ownName({ tag, number, fileName, name, caption, description }: Row): string | undefined {
+  const mark = tag ?? number ?? fileName;
+  if (mark !== undefined) return String(mark);
+  const title = name ?? caption ?? (description as { readonly name?: unknown } | undefined)?.name;
+  return title === undefined ? undefined : `“${String(title)}”`;
+}
+
+/**
+ * Who did something and when: what somebody saw or did says that itself, also where it came in with a file; all else was
+ * done when it was stored.
+ */
+export function whoAndWhen({
+  by,
+  at,
+  after,
+}: {
+  readonly by: string;
+  readonly at: string;
+  readonly after: object | null;
+}): { readonly by: string; readonly at: string } {
+  const row = after as Row | null;
+  const own = (row?.undone ?? row) as Row | null;
+  return typeof own?.by === 'string' && typeof own.at === 'string' ? { by: own.by, at: own.at } : { by, at };
+}
 
 /** What a row is called where it is told that it was changed. */
 export function rowName({ collection, before, after }: Omit<RowChange, 'rowId'>): string {
   if (collection === 'job') return 'Job';
-  return `${COLLECTIONS[collection].label} ${String(ownName({ ...before, ...after }) ?? '')}`.trim();
+  return `${COLLECTIONS[collection].label} ${ownName({ ...before, ...after }) ?? ''}`.trim();
 }

@@ -27,7 +27,7 @@ describe('what an edit changes besides what was typed', () => {
 
 test('a row is called by its tag, number, file or name, and a kind by what its description calls it', () => {
   const words = rowWords(undefined);
-  expect(words.name({ id: 'x', description: { name: 'Brine probe' } })).toBe('Brine probe');
+  expect(words.name({ id: 'x', description: { name: 'Brine probe' } })).toBe('“Brine probe”');
   expect(words.name({ id: 'x', tag: 'PX-1' })).toBe('PX-1');
 });
 

@@ -36,7 +36,7 @@ class RowWords {
   /** What a row is called: its tag, its number, its file; the tag of what it is about. */
   name(row: Fields): Text {
     const own = ownName(row);
-    if (own !== undefined) return String(own);
+    if (own !== undefined) return own;
     const about = row.pointId ?? row.itemId;
     return about === undefined ? '' : this.#tagOf(about);
   }
