@@ -1,4 +1,4 @@
-import type { ApiProblem, BoardView, JobEvent, JobSummary, JobView } from '@keypost/api';
+import type { ApiProblem, BoardView, JobSummary, JobView } from '@keypost/api';
 import { useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
 import { server } from './server';
@@ -48,10 +48,4 @@ export function useKeptBoard(jobId: string, revision: number | undefined) {
     server('board', { params: { jobId } }),
   );
   return kept.data?.revision === revision ? (kept.data?.rows ?? undefined) : undefined;
-}
-
-export function useEvents(jobId: string, pointId?: string) {
-  return useSWR<JobEvent[], ApiProblem>(keys.events(jobId, pointId), () =>
-    server('listEvents', { params: { jobId }, query: { pointId, limit: 200 } }),
-  );
 }

@@ -5,6 +5,7 @@ import type { JobContent } from '@keypost/core/model';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { notStored } from '../data/SaveNotice';
+import type { OlderEvents } from '../data/useEvents';
 import { useUndo } from '../data/useUndo';
 import { Button } from '../ui/Button';
 import { Card, Row } from '../ui/Card';
@@ -12,7 +13,8 @@ import { LongList } from '../ui/LongList';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { didText } from '../data/doneText';
-import { eventText, whoAndWhen } from './eventText';
+import { whoAndWhen } from '@keypost/core/job';
+import { eventText } from './eventText';
 import { dateToTheSecond } from '../ui/dates';
 import { useWide } from '../ui/useWide';
 
@@ -21,11 +23,16 @@ type Change = readonly JobEvent[];
 /** What was done, newest first: a change with all that it made differ, and the way back from it. */
 export function EventList({
   events,
+  older,
+  isOfOnePoint = false,
   title,
   jobId,
   job,
 }: {
   events: readonly JobEvent[];
+  older: OlderEvents;
+  /** All of it is of one point, which its title names. */
+  isOfOnePoint?: boolean;
   title: string;
   jobId: string;
   /** The job as it is now, for the names of what was set. */
@@ -34,7 +41,7 @@ export function EventList({
   const changes = byChange(events);
   const undoing = useUndo(jobId);
   return (
-    <Card title={title} aside={<Text as="mono">{String(changes.length)}</Text>}>
+    <Card title={title} aside={<Text as="mono">{`${older.isAll ? '' : 'last '}${changes.length}`}</Text>}>
       {changes.length === 0 && (
         <Row first>
           <Text as="soft">Nothing was done yet.</Text>
@@ -47,11 +54,21 @@ export function EventList({
         height={62}
         row={(change, first) => (
           <Row first={first} className="py-2">
-            <ChangeRow change={change} job={job} undoing={undoing} />
+            <ChangeRow change={change} job={job} isOfOnePoint={isOfOnePoint} undoing={undoing} />
           </Row>
         )}
       />
+      {!older.isAll && <Older older={older} />}
     </Card>
+  );
+}
+
+function Older({ older: { waiting, problem, read } }: { older: OlderEvents }) {
+  return (
+    <Row first={false} className="gap-3">
+      {problem && <Notice>{textOf(problem.details.message)}</Notice>}
+      <Button label="Show older ones" kind="plain" waiting={waiting} onPress={() => void read()} />
+    </Row>
   );
 }
 
@@ -61,18 +78,18 @@ const MOST_LINES = 6;
 function ChangeRow({
   change,
   job,
+  isOfOnePoint,
   undoing: { undo, waiting, problem, dismiss },
 }: {
   change: Change;
   job: JobContent | undefined;
+  isOfOnePoint: boolean;
   undoing: ReturnType<typeof useUndo>;
 }) {
   const wide = useWide();
-  const [isOpen, setOpen] = useState(false);
   const first = nth(change, 0);
   const { changeId } = first;
-  const lines = change.map((event) => textOf(eventText(event, job)));
-  const more = lines.length - MOST_LINES;
+  const lines = change.map((event) => textOf(eventText(event, job, isOfOnePoint)));
   return (
     <View className="gap-1">
       <View className="flex-row items-start gap-3">
@@ -82,23 +99,7 @@ function ChangeRow({
           </View>
         )}
         <View className="min-w-0 flex-1">
-          {lines.slice(0, isOpen ? undefined : MOST_LINES).map((line, i) => (
-            <Text key={i} as={i === 0 ? 'body' : 'soft'}>
-              {line}
-            </Text>
-          ))}
-          {more > 0 && (
-            <Pressable
-              role="button"
-              aria-expanded={isOpen}
-              className="min-h-[48px] justify-center"
-              onPress={() => setOpen(!isOpen)}
-            >
-              <Text as="strong" className="text-accent">
-                {isOpen ? 'Show less' : `and ${more} more`}
-              </Text>
-            </Pressable>
-          )}
+          <Lines lines={lines} />
           {!wide && <Text as="small">{stampLine(first)}</Text>}
         </View>
         {!isWhole(first) && (
@@ -116,6 +117,33 @@ function ChangeRow({
         </Notice>
       )}
     </View>
+  );
+}
+
+/** What a change made differ, the first few of many. */
+function Lines({ lines }: { lines: readonly string[] }) {
+  const [isOpen, setOpen] = useState(false);
+  const more = lines.length - MOST_LINES;
+  return (
+    <>
+      {lines.slice(0, isOpen ? undefined : MOST_LINES).map((line, i) => (
+        <Text key={i} as={i === 0 ? 'body' : 'soft'}>
+          {line}
+        </Text>
+      ))}
+      {more > 0 && (
+        <Pressable
+          role="button"
+          aria-expanded={isOpen}
+          className="min-h-[48px] justify-center"
+          onPress={() => setOpen(!isOpen)}
+        >
+          <Text as="strong" className="text-accent">
+            {isOpen ? 'Show less' : `and ${more} more`}
+          </Text>
+        </Pressable>
+      )}
+    </>
   );
 }
 

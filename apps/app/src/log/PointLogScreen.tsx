@@ -1,5 +1,5 @@
-import { useEvents } from '../data/jobs';
 import { Loaded } from '../data/Loaded';
+import { useEvents } from '../data/useEvents';
 import { PointFrame, PointPage } from '../point/PointFrame';
 import type { OpenPoint } from '../point/usePoint';
 import { EventList } from './EventList';
@@ -15,11 +15,18 @@ export function PointLogScreen() {
 
 function PointLog({ point }: { point: OpenPoint }) {
   const { id, tag } = point.analysis.context.point;
-  const events = useEvents(point.view.id, id);
+  const { events, error, retry, older } = useEvents(point.view.id, id);
   return (
-    <Loaded data={events.data} error={events.error} retry={() => void events.mutate()} what="the log">
+    <Loaded data={events} error={error} retry={retry} what="the log">
       {(list) => (
-        <EventList events={list} title={`Log of ${tag}`} jobId={point.view.id} job={point.view.content} />
+        <EventList
+          events={list}
+          older={older}
+          isOfOnePoint
+          title={`Log of ${tag}`}
+          jobId={point.view.id}
+          job={point.view.content}
+        />
       )}
     </Loaded>
   );

@@ -1,7 +1,7 @@
 import { textOf } from '@keypost/core/messages';
 import type { JobEvent } from '@keypost/api';
 import { pressureJob } from '../../test/pressureJob';
-import { eventText, whoAndWhen } from './eventText';
+import { eventText } from './eventText';
 
 const event = (collection: JobEvent['collection'], before: object | null, after: object | null) =>
   textOf(
@@ -20,6 +20,20 @@ const event = (collection: JobEvent['collection'], before: object | null, after:
       pressureJob(),
     ),
   );
+
+test('in a log of all points a step and a result name the point that was worked at', () => {
+  const job = pressureJob();
+  const [point] = job.points;
+  const stamp: JobEvent = {
+    ...{ id: 1, changeId: 'c', at: '', by: 'TT', what: '', rowId: 's', before: null },
+    collection: 'stamps',
+    after: { step: 'tug', pointId: point?.id },
+  };
+  expect(textOf(eventText(stamp, job))).toBe(`${point?.tag} · Done: All wires tugged`);
+  expect(textOf(eventText(stamp, job, true))).toBe('Done: All wires tugged');
+  const after = { step: 'tug', pointId: 'gone' };
+  expect(textOf(eventText({ ...stamp, after }, job))).toBe('Done: All wires tugged');
+});
 
 test('each kind of event is a sentence', () => {
   expect(event('points', null, { tag: 'PX-1' })).toBe('Point PX-1 added');
@@ -42,6 +56,7 @@ test('each kind of event is a sentence', () => {
     'Left at PX-1, read from it: size 80',
   );
   expect(event('descriptions', null, { fileName: 'level.xml' })).toBe('Description file level.xml added');
+  expect(event('photos', null, { caption: 'Two cores in one' })).toBe('Photo “Two cores in one” added');
   expect(event('points', { tag: 'A', plate: {} }, { tag: 'A', plate: { size: '3 in' } })).toBe(
     'Point A changed: name-plate',
   );
@@ -107,24 +122,4 @@ test('a bit is 1 or 0, an LED on or off', () => {
   expect(event('results', null, { ...seen, check: 'away.inputLamp-0' })).toMatch(
     /Input LED without target on, expected on/,
   );
-});
-
-test('a stamp from a file keeps its own hand and hour, an undoing has that of the undoing', () => {
-  const row = {
-    id: 1,
-    changeId: 'c',
-    at: '2026-05-05T05:05:05Z',
-    by: 'Importer',
-    what: '',
-    collection: 'stamps' as const,
-    rowId: 's',
-    before: null,
-  };
-  const own = { by: 'MR', at: '2026-01-01T01:01:01Z' };
-  expect(whoAndWhen({ ...row, after: own })).toEqual(own);
-  expect(
-    whoAndWhen({ ...row, after: { ...own, undone: { by: 'JT', at: '2026-02-02T02:02:02Z', reason: 'x' } } })
-      .by,
-  ).toBe('JT');
-  expect(whoAndWhen({ ...row, after: { tag: 'PX-1' } })).toEqual({ by: 'Importer', at: row.at });
 });

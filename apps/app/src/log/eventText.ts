@@ -11,8 +11,21 @@ import { checkName, resultValues } from '@keypost/core/proving';
 
 type Fields = Readonly<Record<string, unknown>>;
 
-/** What one event was, as a message. */
-export function eventText({ collection, before, after }: JobEvent, job?: JobContent): Message {
+/** What one event was, as a message; in a log of all points with the point that was worked at. */
+export function eventText(event: JobEvent, job?: JobContent, isOfOnePoint = false): Message {
+  const what = whatText(event, job);
+  const tag = isOfOnePoint ? undefined : workedAt(event, job);
+  return tag === undefined ? what : say('event.of-point', { tag, what });
+}
+
+/** The point that something was done or measured at, where what it was does not say so. */
+function workedAt({ collection, before, after }: JobEvent, job: JobContent | undefined): string | undefined {
+  if (collection !== 'stamps' && collection !== 'results') return undefined;
+  const pointId = (after ?? before)?.pointId;
+  return job?.points.find(({ id }) => id === pointId)?.tag;
+}
+
+function whatText({ collection, before, after }: JobEvent, job: JobContent | undefined): Message {
   if (collection === 'stamps') return stampText(before, after, job);
   if (collection === 'results' && after) return resultText(after as unknown as Result);
   if (collection === 'entries' && after) return entryText(after, job);
@@ -26,12 +39,6 @@ export function eventText({ collection, before, after }: JobEvent, job?: JobCont
   if (!before) return say('event.added', { what, name, ends: words.ends(after) });
   if (!after) return say('event.removed', { what, name, ends: words.ends(before) });
   return say('event.changed', { what, name, fields: words.differences(collection, before, after) });
-}
-
-/** Who did it and when: a stamp or result carries that itself, even when it came in with a file. */
-export function whoAndWhen({ by, at, after }: JobEvent): { by: string; at: string } {
-  const own = (after?.undone ?? after) as { by?: unknown; at?: unknown } | null;
-  return typeof own?.by === 'string' && typeof own.at === 'string' ? { by: own.by, at: own.at } : { by, at };
 }
 
 function jobText(before: Fields | null, after: Fields | null): Message {

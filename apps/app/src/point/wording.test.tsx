@@ -33,6 +33,7 @@ jest.mock('expo-router', () => ({
   Link: ({ children }: { children: ReactElement }) => children,
 }));
 
+const ALL = { isAll: true, waiting: false, read: async () => undefined };
 const SAVER: Saver = {
   saving: false,
   problem: undefined,
@@ -94,7 +95,7 @@ const PAGES: readonly [string, () => ReactElement][] = [
   ],
   [
     'an event of the log',
-    () => <EventList jobId="j" events={[event]} title="Log" job={working.view.content} />,
+    () => <EventList jobId="j" events={[event]} older={ALL} title="Log" job={working.view.content} />,
   ],
   [
     'a problem of a change',

@@ -33,6 +33,7 @@ export const EVENT = {
   'event.multiplied': ({ times }: { times: number }) => `the program multiplies by ${written(times)}`,
   'event.range-multiplied': ({ times, before, after }: { times: number; before: string; after: string }) =>
     `the program multiplies by ${written(times)}: its range ${before} → ${after}`,
+  'event.of-point': ({ tag, what }: { tag: string; what: string }) => `${tag} · ${what}`,
   'event.stamp': ({ step }: { step: string }) => `Done: ${step}`,
   'event.stamp-undone': ({ step, reason }: { step: string; reason: string }) =>
     `Undone: ${step}. Why: ${reason}`,
