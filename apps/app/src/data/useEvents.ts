@@ -16,26 +16,35 @@ export interface OlderEvents {
   readonly read: () => Promise<void>;
 }
 
+/** What was read of older events, and of which log. */
+interface Asked extends Pick<OlderEvents, 'waiting' | 'problem'> {
+  readonly of: string;
+  readonly seen: readonly JobEvent[];
+  readonly isAll: boolean;
+}
+
 /** What was done to a job or to one of its points, newest first; older events are added when they are asked for. */
 export function useEvents(jobId: string, pointId?: string) {
   const read = (before?: number): Promise<JobEvent[]> =>
     server('listEvents', { params: { jobId }, query: { pointId, before, limit: AT_ONCE } });
   const newest = useSWR<JobEvent[], ApiProblem>(keys.events(jobId, pointId), () => read());
-  const [seen, setSeen] = useState<{ readonly events: readonly JobEvent[]; readonly isAll: boolean }>();
-  const [asking, setAsking] = useState<Pick<OlderEvents, 'waiting' | 'problem'>>({ waiting: false });
-  const events = newest.data && joined(newest.data, seen?.events ?? []);
-  const isAll = events === newest.data ? (events?.length ?? 0) < AT_ONCE : seen?.isAll === true;
+  const [last, setAsked] = useState<Asked>();
+  const of = keys.events(jobId, pointId).join('/');
+  // A page may be given another job or point: what was read of the one before is not of this.
+  const asked: Asked = last?.of === of ? last : { of, seen: [], isAll: false, waiting: false };
+  const events = newest.data && joined(newest.data, asked.seen);
+  const isAll = events === newest.data ? (events?.length ?? 0) < AT_ONCE : asked.isAll;
   const readOlder = async (): Promise<void> => {
-    setAsking({ waiting: true });
+    setAsked({ ...asked, waiting: true, problem: undefined });
     try {
       const more = await read(events?.at(-1)?.id);
-      setSeen({ events: [...(events ?? []), ...more], isAll: more.length < AT_ONCE });
-      setAsking({ waiting: false });
+      setAsked({ of, seen: [...(events ?? []), ...more], isAll: more.length < AT_ONCE, waiting: false });
     } catch (error) {
-      setAsking({ waiting: false, problem: asProblem(error) });
+      setAsked({ ...asked, waiting: false, problem: asProblem(error) });
     }
   };
-  const older: OlderEvents = { ...asking, isAll, read: readOlder };
+  const { waiting, problem } = asked;
+  const older: OlderEvents = { isAll, waiting, problem, read: readOlder };
   return { events, error: newest.error, retry: () => void newest.mutate(), older };
 }
 

@@ -31,21 +31,25 @@ beforeEach(() => {
   });
 });
 
-function Log() {
-  const { events = [], older, retry } = useEvents('j');
+function Log({ jobId = 'j' }: { jobId?: string }) {
+  const { events = [], older, retry } = useEvents(jobId);
   return (
     <>
-      <EventList events={events} older={older} title="Newest first" jobId="j" />
+      <EventList events={events} older={older} title="Newest first" jobId={jobId} />
       <button onClick={retry}>again</button>
     </>
   );
 }
-const draw = () =>
-  render(
-    <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0 }}>
-      <Log />
-    </SWRConfig>,
-  );
+const cache = new Map();
+const page = (jobId?: string) => (
+  <SWRConfig value={{ provider: () => cache, dedupingInterval: 0 }}>
+    <Log jobId={jobId} />
+  </SWRConfig>
+);
+const draw = () => {
+  cache.clear();
+  return render(page());
+};
 const count = (text: string) => screen.findByText(text);
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 
@@ -75,6 +79,17 @@ test('what is done meanwhile comes on top; where too much was done to join on, i
   stored = [...Array.from({ length: 300 }, (_, i) => event(751 - i)), ...stored];
   press('again');
   await count('last 200');
+});
+
+test('what was read of one job is not shown of another', async () => {
+  const { rerender } = draw();
+  await count('last 200');
+  press('Show older ones');
+  await count('last 400');
+  stored = [event(300)];
+  rerender(page('other'));
+  await count('1');
+  expect(screen.queryByRole('button', { name: 'Show older ones' })).toBeNull();
 });
 
 test('older events that cannot be read are asked for again', async () => {
