@@ -5,7 +5,8 @@ import { ApiProblem, picturePath } from '@keypost/api';
 import type { JobView } from '@keypost/api';
 import type { Change } from '@keypost/core/job';
 import type { PhotoSubject } from '@keypost/core/model';
-import { nth } from '@keypost/core/lists';
+import { whoAndWhen } from '@keypost/core/job';
+import { nth, sure } from '@keypost/core/lists';
 import { planRelay } from '@keypost/core/planning';
 import type { RelayRequest } from '@keypost/core/planning';
 import { waysOut } from '@keypost/core/proving';
@@ -176,6 +177,24 @@ test('one that is removed keeps its row with the reason, and its picture is gone
     body: { changeId: randomUUID(), by: 'TT', of },
   });
   expect(await codeOf(undone)).toBe('job.undo-photo');
+});
+
+test('who words a photo anew did that then, whoever took it and when', async () => {
+  const { id } = await newJob();
+  await add(id, 'a');
+  const before = await server.call('getJob', { params: { jobId: id } });
+  const [taken] = before.content.photos;
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  await server.call('changeJob', {
+    params: { jobId: id },
+    body: { changeId: randomUUID(), by: 'OT', change: { kind: 'wordPhoto', id: 'a', caption: 'Anew' } },
+  });
+  const [event] = await server.call('listEvents', { params: { jobId: id }, query: { limit: 1 } });
+  const { by, at } = whoAndWhen(sure(event));
+  expect(by).toBe('OT');
+  expect(Date.parse(at)).toBeGreaterThan(Date.parse(sure(taken).at));
+  const job = (await server.call('listJobs', {})).find((one) => one.id === id);
+  expect(Date.parse(sure(job).updatedAt)).toBe(Date.parse(at));
 });
 
 test('photos leave the job with their point, and come back with it', async () => {

@@ -13,7 +13,7 @@ import { LongList } from '../ui/LongList';
 import { Notice } from '../ui/Notice';
 import { Text } from '../ui/Text';
 import { didText } from '../data/doneText';
-import { whoAndWhen } from '@keypost/core/job';
+import { isBeginning, whoAndWhen } from '@keypost/core/job';
 import { eventText } from './eventText';
 import { dateToTheSecond } from '../ui/dates';
 import { useWide } from '../ui/useWide';
@@ -102,7 +102,7 @@ function ChangeRow({
           <Lines lines={lines} />
           {!wide && <Text as="small">{stampLine(first)}</Text>}
         </View>
-        {!isWhole(first) && (
+        {!isBeginning(first.what) && (
           <Button
             label="Undo"
             kind="bare"
@@ -151,15 +151,12 @@ function Lines({ lines }: { lines: readonly string[] }) {
 const restOf = ({ details }: NonNullable<ReturnType<typeof useUndo>['problem']>['why']): string[] =>
   (details.problems ?? []).slice(1, 4).map(({ message }) => textOf(message));
 
-/** Whether an event tells of the job's beginning, which is not undone. */
-const isWhole = ({ what }: JobEvent): boolean => what === 'createJob' || what === 'importJob';
-
 /** Events of one change stand together. */
 function byChange(events: readonly JobEvent[]): Change[] {
   const changes = new Map<string, JobEvent[]>();
   for (const event of events) {
     // A job that came in whole is told row by row.
-    const key = isWhole(event) ? String(event.id) : event.changeId;
+    const key = isBeginning(event.what) ? String(event.id) : event.changeId;
     const change = changes.get(key);
     if (change) change.unshift(event);
     else changes.set(key, [event]);

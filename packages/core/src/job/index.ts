@@ -37,7 +37,7 @@ export {
   takesAc,
 } from './propose.ts';
 export { undoChange } from './undo.ts';
-export { ownName, rowName, whoAndWhen, whyKept } from './records.ts';
+export { isBeginning, ownName, rowName, whoAndWhen, whyKept } from './records.ts';
 export type { RowChange } from './records.ts';
 export { makeUpChanges, USUAL_HERTZ, USUAL_UNITS } from './makeUps.ts';
 export type { MostSensors } from './makeUps.ts';

@@ -13,11 +13,14 @@ test('a row is called by its tag, number or file; a title of several words stand
 });
 
 test('a stamp from a file keeps its own hand and hour, an undoing has that of the undoing', () => {
-  const stored = { at: '2026-05-05T05:05:05Z', by: 'Importer' };
+  const imported = { at: '2026-05-05T05:05:05Z', by: 'Importer' };
+  const stored = { what: 'importJob', ...imported };
   const own = { by: 'MR', at: '2026-01-01T01:01:01Z' };
   const undone = { by: 'JT', at: '2026-02-02T02:02:02Z' };
   expect(whoAndWhen({ ...stored, after: own })).toEqual(own);
   expect(whoAndWhen({ ...stored, after: { ...own, undone: { ...undone, reason: 'x' } } })).toEqual(undone);
-  expect(whoAndWhen({ ...stored, after: { tag: 'PX-1' } })).toEqual(stored);
-  expect(whoAndWhen({ ...stored, after: null })).toEqual(stored);
+  expect(whoAndWhen({ ...stored, after: { tag: 'PX-1' } })).toEqual(imported);
+  expect(whoAndWhen({ ...stored, after: null })).toEqual(imported);
+  // What is done to a row later is not done by who made it.
+  expect(whoAndWhen({ ...stored, what: 'wordPhoto', after: own })).toEqual(imported);
 });

@@ -36,19 +36,22 @@ export function ownName({ tag, number, fileName, name, caption, description }: R
   return title === undefined ? undefined : `“${String(title)}”`;
 }
 
-/**
- * Who did something and when: what somebody saw or did says that itself, also where it came in with a file; all else was
- * done when it was stored.
- */
+/** Whether an event tells of a job's beginning, by what was done: its rows came in whole. */
+export const isBeginning = (what: string): boolean => what === 'createJob' || what === 'importJob';
+
+/** Who did something and when. Where it came in with a file, what somebody saw or did says that itself. */
 export function whoAndWhen({
+  what,
   by,
   at,
   after,
 }: {
+  readonly what: string;
   readonly by: string;
   readonly at: string;
   readonly after: object | null;
 }): { readonly by: string; readonly at: string } {
+  if (!isBeginning(what)) return { by, at };
   const row = after as Row | null;
   const own = (row?.undone ?? row) as Row | null;
   return typeof own?.by === 'string' && typeof own.at === 'string' ? { by: own.by, at: own.at } : { by, at };
