@@ -1,7 +1,6 @@
 import { nth, sure } from '@keypost/core/lists';
 import { ApiProblem, createClient, patchJob } from '@keypost/api';
-import type { JobView } from '@keypost/api';
-import type { Change, SingleChange } from '@keypost/core/job';
+import type { Change } from '@keypost/core/job';
 import { checkJob, jobProgress } from '@keypost/core/proving';
 import { DEVICE_TYPES, partTypesOf } from '@keypost/core/catalog';
 import { JobIndex } from '@keypost/core/job';
@@ -15,6 +14,7 @@ import { DEMO_JOB_ID, seedDemo } from '../src/demo/seed.ts';
 import { ternRock } from '../src/demo/ternRock.ts';
 import { buildServer } from '../src/server.ts';
 import { jobWithPoint, stamp, stampsOf } from './stampedJob.ts';
+import { MODULE, point, pumpRoom } from './pumpRoom.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
@@ -24,13 +24,7 @@ beforeAll(async () => {
 }, 60000);
 afterAll(() => server.close());
 
-const newJob = (): Promise<JobView> =>
-  server.call('createJob', { body: { id: randomUUID(), name: 'Pump room', site: 'Quay', by: 'TT' } });
-const change = (jobId: string, what: Change, more: object = {}) =>
-  server.call('changeJob', {
-    params: { jobId },
-    body: { changeId: randomUUID(), by: 'TT', change: what, ...more },
-  });
+const { newJob, change } = pumpRoom(() => server.call);
 const refused = async (promise: Promise<unknown>): Promise<ApiProblem['details']> => {
   try {
     await promise;
@@ -40,22 +34,6 @@ const refused = async (promise: Promise<unknown>): Promise<ApiProblem['details']
   }
   throw new Error('not refused');
 };
-const MODULE: Change = {
-  kind: 'addModule',
-  module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
-  commons: ['-'],
-};
-const point = (tag: string, channel: number): SingleChange => ({
-  kind: 'addPoint',
-  point: { id: tag.toLowerCase(), tag, name: 'Point', deviceId: `${tag.toLowerCase()}-b`, bit: 'direct' },
-  device: {
-    id: `${tag.toLowerCase()}-b`,
-    tag,
-    typeId: 'inductive-3w',
-    outputs: { output: { kind: 'pnp', logic: 'no' } },
-  },
-  place: { moduleId: 'm', channel },
-});
 
 describe('jobs', () => {
   test('are made, listed, changed, read and removed', async () => {

@@ -1,10 +1,9 @@
-import type { JobView } from '@keypost/api';
 import { whoAndWhen } from '@keypost/core/job';
-import type { Change, SingleChange } from '@keypost/core/job';
 import { writeJobFile } from '@keypost/core/jobFile';
 import { sure } from '@keypost/core/lists';
 import { randomUUID } from 'node:crypto';
 import { ternRock } from '../src/demo/ternRock.ts';
+import { MODULE, point, pumpRoom } from './pumpRoom.ts';
 import { startTestServer } from './server.ts';
 import type { TestServer } from './server.ts';
 
@@ -14,29 +13,7 @@ beforeAll(async () => {
 }, 60000);
 afterAll(() => server.close());
 
-const newJob = (): Promise<JobView> =>
-  server.call('createJob', { body: { id: randomUUID(), name: 'Pump room', site: 'Quay', by: 'TT' } });
-const change = (jobId: string, what: Change, more: object = {}) =>
-  server.call('changeJob', {
-    params: { jobId },
-    body: { changeId: randomUUID(), by: 'TT', change: what, ...more },
-  });
-const MODULE: Change = {
-  kind: 'addModule',
-  module: { id: 'm', tag: 'DI 1', typeId: 'di8-both-8', firstByte: 0 },
-  commons: ['-'],
-};
-const point = (tag: string, channel: number): SingleChange => ({
-  kind: 'addPoint',
-  point: { id: tag.toLowerCase(), tag, name: 'Point', deviceId: `${tag.toLowerCase()}-b`, bit: 'direct' },
-  device: {
-    id: `${tag.toLowerCase()}-b`,
-    tag,
-    typeId: 'inductive-3w',
-    outputs: { output: { kind: 'pnp', logic: 'no' } },
-  },
-  place: { moduleId: 'm', channel },
-});
+const { newJob, change } = pumpRoom(() => server.call);
 
 describe('the log', () => {
   test('holds who, when, what, before and after of each row, newest first', async () => {
