@@ -26,7 +26,6 @@ export {
   senseOf,
 } from './partText.ts';
 export { holdsStandIns, nameless } from './nameless.ts';
-export type { Nameless } from './nameless.ts';
 export { ownText, sectionsOf, sharedText } from './sections.ts';
 export { railJoints, shortsOf } from './railJoints.ts';
 export type { RailJoint } from './railJoints.ts';

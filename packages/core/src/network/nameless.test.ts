@@ -73,7 +73,7 @@ describe('a section without names', () => {
     const value = { ohms: 1, parts: [{ text: 'on' }, null, undefined, NaN] };
     const { withNames, standIn } = sure(nameless(sensor));
     expect(withNames(value)).toEqual(value);
-    expect(withNames({ [`volts-${standIn('px-1')}`]: value }).valueOf()).toEqual({ 'volts-px-1': value });
+    expect(withNames({ [`volts-${standIn('px-1')}`]: value })).toEqual({ 'volts-px-1': value });
   });
 });
 

@@ -2,55 +2,21 @@ import { JobIndex } from '../job/index.ts';
 import { keepNewest, sure } from '../lists/index.ts';
 import type { JobContent } from '../model/index.ts';
 import { holdsStandIns, nameless, ownText, sectionsOf, sharedText } from '../network/index.ts';
-import type { Nameless } from '../network/index.ts';
 
 /** So many sections are kept, of all jobs; the one that was asked for longest ago goes first. */
 const MAX_SECTIONS = 2_000;
 const MAX_SHARED = 8;
 
-interface Section<T> {
-  of: (pointId: string) => T;
-}
+/** Gives what is worked out of each point of a section. */
+type Section<T> = (pointId: string) => T;
 
-/** What was worked out of a section of a job, point by point. */
-class WorkedSection<T> implements Section<T> {
-  readonly #job: JobContent;
-  readonly #work: (index: JobIndex, pointId: string) => T;
-  readonly #done = new Map<string, T>();
-  #index?: JobIndex;
-
-  constructor(job: JobContent, work: (index: JobIndex, pointId: string) => T) {
-    this.#job = job;
-    this.#work = work;
-  }
-
-  of(pointId: string): T {
-    if (!this.#done.has(pointId)) {
-      this.#index ??= new JobIndex(this.#job);
-      this.#done.set(pointId, this.#work(this.#index, pointId));
-      // The index holds all that was solved on the way.
-      if (this.#done.size === this.#job.points.length) this.#index = undefined;
-    }
-    return this.#done.get(pointId) as T;
-  }
-}
-
-/** The same with the names of one of the sections that are alike but for these. */
-class NamedSection<T> implements Section<T> {
-  readonly #alike: Section<T>;
-  readonly #names: Nameless;
-  readonly #done = new Map<string, T>();
-
-  constructor(alike: Section<T>, names: Nameless) {
-    this.#alike = alike;
-    this.#names = names;
-  }
-
-  of(pointId: string): T {
-    const { standIn, withNames } = this.#names;
-    if (!this.#done.has(pointId)) this.#done.set(pointId, withNames(this.#alike.of(standIn(pointId))));
-    return this.#done.get(pointId) as T;
-  }
+/** Each point's once. */
+function once<T>(make: Section<T>): Section<T> {
+  const done = new Map<string, T>();
+  return (pointId) => {
+    if (!done.has(pointId)) done.set(pointId, make(pointId));
+    return done.get(pointId) as T;
+  };
 }
 
 /**
@@ -75,27 +41,36 @@ export class BySection<T> {
   of(job: JobContent): (pointId: string) => T {
     const sections = new Map<string, Section<T>>();
     const shared = sharedText(job);
-    const hasNames = !holdsStandIns(shared);
+    const canBeNameless = !holdsStandIns(shared);
     const number = this.#numberOf(shared);
     for (const part of sectionsOf(job)) {
       const own = ownText(part);
-      const make = (): Section<T> => (hasNames && this.#named(part, own, number)) || this.#worked(part);
+      const make = (): Section<T> => (canBeNameless && this.#named(part, own, number)) || this.#worked(part);
       const section = kept(this.#kept, `${number}|${own}`, make);
       for (const { id } of part.points) sections.set(id, section);
     }
-    return (pointId) => sure(sections.get(pointId)).of(pointId);
+    return (pointId) => sure(sections.get(pointId))(pointId);
   }
 
   #worked(part: JobContent): Section<T> {
-    return new WorkedSection(part, this.#work);
+    let index: JobIndex | undefined;
+    let left = part.points.length;
+    return once((pointId) => {
+      index ??= new JobIndex(part);
+      const done = this.#work(index, pointId);
+      // The index holds all that was solved on the way.
+      if (--left === 0) index = undefined;
+      return done;
+    });
   }
 
+  /** The same with the names of a section that others are like but for these; nothing where its names say something. */
   #named(part: JobContent, own: string, shared: number): Section<T> | undefined {
     const names = holdsStandIns(own) ? undefined : nameless(part);
     if (!names) return undefined;
-    const { section } = names;
+    const { section, standIn, withNames } = names;
     const alike = kept(this.#alike, `${shared}|${ownText(section)}`, () => this.#worked(section));
-    return new NamedSection(alike, names);
+    return once((pointId) => withNames(alike(standIn(pointId))));
   }
 
   #numberOf(shared: string): number {
