@@ -24,7 +24,7 @@ export function BoardScreen() {
     setShown(true);
     void fetchPages().catch(() => undefined);
   }, []);
-  const progress = useProgress(wide ? job.data?.content : undefined);
+  const progress = useProgress(wide ? job.data : undefined);
   const first = progress && inOrder(progress)[0];
   if (wide && first) return <LandPoint pointId={first.pointId} />;
   return (

@@ -40,7 +40,7 @@ export function BoardPane({
   onShown?: () => unknown;
 }) {
   const job = useJob(jobId);
-  const workedOut = useProgress(job.data?.content);
+  const workedOut = useProgress(job.data);
   const kept = useKeptBoard(jobId, job.data?.revision);
   // What the server knows of this very state is shown at once; the worker's own answer takes its place.
   const progress: readonly BoardRow[] | undefined = workedOut ?? kept;

@@ -45,7 +45,7 @@ export function PanelScreen() {
 }
 
 function Panel({ view, index, moving }: { view: JobView; index: JobIndex; moving: Moving }) {
-  const progress = useProgress(view.content);
+  const progress = useProgress(view);
   const wide = useWide();
   const { ink } = useTokens();
   const [adding, setAdding] = useState(false);

@@ -23,6 +23,18 @@ export function focusPage(): void {
   if (head) focusOn(head);
 }
 
+/**
+ * Goes on at the name of a page once it is drawn; where somebody has gone on in it by then, it is left to them.
+ * @param had what had the keyboard when the page came.
+ */
+export function focusNewPage(had: Element | null): void {
+  requestAnimationFrame(() => {
+    const now = document.activeElement;
+    const isAStop = now instanceof HTMLElement && now.tabIndex >= 0;
+    if (now === had || !isAStop) focusPage();
+  });
+}
+
 /** @returns the first field below an element that holds something wrong, with the keyboard on it. */
 export function focusWrong(within: Element): HTMLElement | undefined {
   const wrong = within.querySelector<HTMLElement>('[aria-invalid="true"]') ?? undefined;

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { focusPage } from './focus';
+import { focusNewPage } from './focus';
 
 const PRODUCT = 'Key Post';
 
@@ -11,13 +11,13 @@ let arrived: string | undefined;
  * What is read aloud, and the keyboard, go on at its name.
  */
 export function usePageTitle(title: string | undefined): void {
-  const path = useRef<string>(undefined);
+  const came = useRef<{ path: string; had: Element | null }>(undefined);
   useEffect(() => {
-    path.current ??= window.location.pathname;
+    const { path, had } = (came.current ??= { path: window.location.pathname, had: document.activeElement });
     // A page that waits behind another one does not speak for it.
-    if (!title || path.current !== window.location.pathname) return;
+    if (!title || path !== window.location.pathname) return;
     document.title = `${title} · ${PRODUCT}`;
-    if (arrived !== undefined && arrived !== path.current) requestAnimationFrame(focusPage);
-    arrived = path.current;
+    if (arrived !== undefined && arrived !== path) focusNewPage(had);
+    arrived = path;
   }, [title]);
 }

@@ -7,6 +7,17 @@ import { fetchWords } from '../data/words';
 
 type Progress = readonly PointProgress[];
 
+/** A job as it is open. */
+interface OpenJob {
+  readonly id: string;
+  readonly content: JobContent;
+}
+
+interface Answer {
+  readonly jobId: string;
+  readonly progress: Progress;
+}
+
 interface Shop {
   readonly worker: Worker;
   /** Kept as long as the worker: one that is let go of closes the worker's ear. */
@@ -14,16 +25,21 @@ interface Shop {
 }
 
 let shop: Promise<Shop> | undefined;
-const known = new WeakMap<JobContent, Promise<Progress>>();
+const known = new WeakMap<JobContent, Promise<Answer>>();
+/** What came last: a page that opens begins with it. */
+let latest: Answer | undefined;
 
 /** Works out a job's progress once, in a worker; on the page itself where there are no workers. */
-function progressOf(job: JobContent): Promise<Progress> {
-  const before = known.get(job);
+function progressOf({ id, content }: OpenJob): Promise<Answer> {
+  const before = known.get(content);
   if (before) return before;
-  const worked = typeof Worker === 'undefined' ? onThePage(job) : ask(job);
+  const worked = typeof Worker === 'undefined' ? onThePage(content) : ask(content);
   // By then the board stands; what it says of its points comes with the words.
-  const answer = worked.then((progress) => fetchWords().then(() => progress));
-  known.set(job, answer);
+  const answer = worked.then(async (progress) => {
+    await fetchWords();
+    return (latest = { jobId: id, progress });
+  });
+  known.set(content, answer);
   return answer;
 }
 
@@ -61,15 +77,17 @@ async function ask(job: JobContent): Promise<Progress> {
   }
 }
 
-/** How far each point of a job is. Keeps the last answer until the next is there. */
-export function useProgress(job: JobContent | undefined): Progress | undefined {
-  const [progress, setProgress] = useState<Progress>();
+/** How far each point of a job is. Keeps the last answer until the next is there, also from page to page. */
+export function useProgress(job: OpenJob | undefined): Progress | undefined {
+  const [answer, setAnswer] = useState(latest);
+  const { id, content } = job ?? {};
   useEffect(() => {
     let wanted = true;
-    if (job) void progressOf(job).then((answer) => wanted && startTransition(() => setProgress(answer)));
+    if (id !== undefined && content)
+      void progressOf({ id, content }).then((next) => wanted && startTransition(() => setAnswer(next)));
     return () => {
       wanted = false;
     };
-  }, [job]);
-  return progress;
+  }, [id, content]);
+  return answer?.jobId === id ? answer?.progress : undefined;
 }
