@@ -193,6 +193,15 @@ describe('live values', () => {
     await practise(2, 'plug');
   }, 20000);
 
+  test('who was asked is told where nothing moved, and where nobody is asked the server is heard', async () => {
+    simulators.units.forEach((unit) => (unit.silent = true));
+    const same = await live(({ asked, ports, units }) => asked.length > 0 && !ports.length && !units.length);
+    simulators.units.forEach((unit) => (unit.silent = false));
+    // One on the line and one on the network, which are told apart.
+    expect(['line-1/pm', 'net/pm']).toContain(same.asked[0]);
+    await live(({ asked, ports, units }) => !asked.length && !ports.length && !units.length);
+  }, 20000);
+
   test('an unknown job has none', async () => {
     expect((await fetch(server.address + livePath('nobody'))).status).toBe(404);
   });

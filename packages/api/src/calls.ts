@@ -28,6 +28,12 @@ export const PICTURE_ROUTE = '/api/jobs/:jobId/photos/:sha256';
 export const picturePath = (jobId: string, sha256: string): string =>
   PICTURE_ROUTE.replace(':jobId', encodeURIComponent(jobId)).replace(':sha256', sha256);
 
+/** The unit of a plan, as it is named among those that were asked. */
+export const askedUnit = (planId: string, rowId: string): string => `${planId}/${rowId}`;
+
+/** A server that sends live values is heard at least so often, ms: where it is not, nothing is known any more. */
+export const LIVE_BREATH_MS = 2000;
+
 /** Where server-sent events of a job's live values come from. */
 export const LIVE_ROUTE = '/api/jobs/:jobId/live';
 export const livePath = (jobId: string): string => LIVE_ROUTE.replace(':jobId', encodeURIComponent(jobId));

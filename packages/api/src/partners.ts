@@ -61,8 +61,14 @@ const LiveUnit = z.object({
   registers: z.record(z.string(), z.array(z.int())),
 });
 
-/** What changed since the last batch; the first holds everything. */
-export const LiveBatch = z.object({ at: z.string(), ports: z.array(LivePort), units: z.array(LiveUnit) });
+/** What changed since the last batch; the first holds everything. One that holds nothing says that the server is there. */
+export const LiveBatch = z.object({
+  at: z.string(),
+  /** Modules by their id, and units as `askedUnit` names them, that were asked once more, whether what they say changed or not. */
+  asked: z.array(z.string()),
+  ports: z.array(LivePort),
+  units: z.array(LiveUnit),
+});
 
 export type ReadOutcome = z.infer<typeof ReadOutcome>;
 export type WriteOutcome = z.infer<typeof WriteOutcome>;

@@ -9,7 +9,7 @@ import { useWide } from '../ui/useWide';
 import { Text } from '../ui/Text';
 import { LivePortRow } from './LivePortRow';
 import { LiveUnitRows } from './LiveUnitRows';
-import { useConnection, useLive, useLivePort } from '../data/liveStore';
+import { SERVER_AWAY, useConnection, useLive, useLivePort } from '../data/liveStore';
 import type { LiveStore } from '../data/liveStore';
 import { PracticeCard } from './PracticeCard';
 
@@ -76,5 +76,5 @@ function Connection({ store }: { store: LiveStore }) {
   const state = useConnection(store);
   if (state === 'open') return null;
   if (state === 'connecting') return <Text as="soft">Connecting …</Text>;
-  return <Notice>The connection to the server is broken. What stands below is old until it is back.</Notice>;
+  return <Notice>{`${SERVER_AWAY} No value is shown until it is back.`}</Notice>;
 }

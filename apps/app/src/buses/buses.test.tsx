@@ -123,7 +123,7 @@ test('a row of live values is drawn again only when it moves', () => {
   );
   drawn.length = 0;
   const row = { moduleId: 'm', port: 1, state: 'connected' as const, valid: true, bytes: '00' };
-  act(() => store.take({ at: '', ports: [row], units: [] }));
+  act(() => store.take({ at: '', asked: [], ports: [row], units: [] }));
   expect(drawn).toEqual([1]);
   expect(screen.getByText('connected')).toBeTruthy();
 });

@@ -1,4 +1,5 @@
 import type { PointChain } from '@keypost/core/scaling';
+import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import type { OpenPoint } from '../point/usePoint';
 import { placeOf } from './arriving';
@@ -14,8 +15,9 @@ interface Of {
 
 /** Something for whatever a point's value can be read from: its device, or a bench source in its place; nothing where neither can be asked. */
 export function FromSources(of: Of) {
-  const { data } = of.made;
-  const place = data && placeOf(of.point, data);
+  const { point, made } = of;
+  const { data } = made;
+  const place = useMemo(() => data && placeOf(point, data), [point, data]);
   if (data && place) return <FromDevice {...of} data={data} place={place} />;
   return data ? null : <FromBench {...of} />;
 }

@@ -1,10 +1,13 @@
 import type { Text } from '@keypost/core/messages';
+import { askedUnit } from '@keypost/api/calls';
+import type { LivePort, LiveUnit } from '@keypost/api';
 import { bytesOfHex, decodeRecord, portFlag } from '@keypost/core/ioLink';
 import { unlessRefused } from '@keypost/core/model';
 import type { ChosenValue, DataValue } from '@keypost/core/scaling';
 import { decodeRegisters, networkPlaceOf, registersText, serialPlaceOf, wayTo } from '@keypost/core/setting';
 import { useMemo } from 'react';
-import { useLive, useLivePort, useLiveUnit } from '../data/liveStore';
+import { SERVER_AWAY, useConnection, useLive, useLivePort, useLiveUnit } from '../data/liveStore';
+import type { LiveStore } from '../data/liveStore';
 import type { OpenPoint } from '../point/usePoint';
 
 /** What of a value arrives at this moment. */
@@ -43,6 +46,10 @@ export function placeOf({ analysis }: OpenPoint, { value }: ChosenValue): Place 
 const meaningOf = ({ codes }: DataValue, raw: number | undefined): Text | undefined =>
   codes.find((code) => code.raw === raw)?.means;
 
+/** Whom a place asks. */
+export const askedAt = (place: Place): string =>
+  place.by === 'master' ? place.moduleId : askedUnit(place.planId, place.rowId);
+
 /** What arrives at this moment of a value that can be asked for. */
 export function useArriving(point: OpenPoint, data: ChosenValue, place: Place): Arriving {
   const store = useLive(point.view.id);
@@ -50,21 +57,41 @@ export function useArriving(point: OpenPoint, data: ChosenValue, place: Place): 
   const [planId, rowId] = place.by === 'line' ? [place.planId, place.rowId] : ['', ''];
   const onPort = useLivePort(store, moduleId, port, place.by === 'master');
   const ofUnit = useLiveUnit(store, planId, rowId, place.by === 'line');
-  const { value } = data;
-  return useMemo(() => {
-    if (place.by === 'master') {
-      if (!onPort) return { by: 'master', asked: true, sent: '' };
-      const { record, name } = value;
-      const raw =
-        record && unlessRefused(() => Number(decodeRecord(record, bytesOfHex(onPort.bytes)).get(name)));
-      return judged(value, 'master', raw, onPort.bytes.toUpperCase(), portFlag(onPort.state, onPort.valid));
-    }
-    if (!ofUnit) return { by: 'line', asked: true, sent: '' };
-    const { mapped } = value;
-    const registers = mapped && ofUnit.registers[mapped.id];
-    const raw = registers && unlessRefused(() => decodeRegisters(registers, { ...mapped, scale: 1 }));
-    return judged(value, 'line', raw, registersText(registers ?? []), ofUnit.problem);
-  }, [place.by, onPort, ofUnit, value]);
+  const connection = useConnection(store);
+  return useMemo(
+    () => arrivedOf(data.value, place.by, { onPort, ofUnit }, connection),
+    [place.by, onPort, ofUnit, connection, data.value],
+  );
+}
+
+/** What a store holds at this moment of a value that can be asked for. */
+export function arrivedAt(store: LiveStore, { value }: ChosenValue, place: Place): Arriving {
+  const rows =
+    place.by === 'master'
+      ? { onPort: store.port(place.moduleId, place.port) }
+      : { ofUnit: store.unit(place.planId, place.rowId) };
+  return arrivedOf(value, place.by, rows, store.connection);
+}
+
+function arrivedOf(
+  value: DataValue,
+  by: Place['by'],
+  { onPort, ofUnit }: { onPort?: LivePort; ofUnit?: LiveUnit },
+  connection: LiveStore['connection'],
+): Arriving {
+  if (connection === 'broken') return judged(value, by, undefined, '', SERVER_AWAY);
+  if (by === 'master') {
+    if (!onPort) return { by, asked: true, sent: '' };
+    const { record, name } = value;
+    const raw =
+      record && unlessRefused(() => Number(decodeRecord(record, bytesOfHex(onPort.bytes)).get(name)));
+    return judged(value, by, raw, onPort.bytes.toUpperCase(), portFlag(onPort.state, onPort.valid));
+  }
+  if (!ofUnit) return { by, asked: true, sent: '' };
+  const { mapped } = value;
+  const registers = mapped && ofUnit.registers[mapped.id];
+  const raw = registers && unlessRefused(() => decodeRegisters(registers, { ...mapped, scale: 1 }));
+  return judged(value, by, raw, registersText(registers ?? []), ofUnit.problem);
 }
 
 function judged(

@@ -2,12 +2,14 @@ import { textOf } from '@keypost/core/messages';
 import { JobProblem } from '@keypost/core/model';
 import { moveChain } from '@keypost/core/scaling';
 import type { ChosenValue, PointChain } from '@keypost/core/scaling';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { asProblem } from '../data/asProblem';
 import { refusalText } from '../data/refusalText';
 import { server } from '../data/server';
+import { useLive } from '../data/liveStore';
+import type { LiveStore } from '../data/liveStore';
 import type { OpenPoint } from '../point/usePoint';
-import { useArriving } from './arriving';
+import { arrivedAt, askedAt } from './arriving';
 import type { Place } from './arriving';
 import { useBench } from './useBench';
 
@@ -15,8 +17,11 @@ import { useBench } from './useBench';
 export interface ReadingSource {
   /** What is read, after "Read". */
   readonly name: string;
-  /** The value in the point's unit. @throws Error with a sentence where nothing counts at this moment. */
-  readonly read: () => Promise<number>;
+  /**
+   * Begins a row of readings. Each gives the value in the point's unit, out of an answer of its own that came after the
+   * one before. @throws Error with a sentence where nothing counts at this moment.
+   */
+  readonly begin: () => () => Promise<number>;
 }
 
 /** What a link of the chain stands for in the point's unit. @throws Error with a sentence. */
@@ -29,6 +34,18 @@ function valueAt({ chain }: PointChain, key: 'counts' | 'signal', at: number): n
   }
 }
 
+/** Begins a row of raw numbers of a device, each out of an asking of its own. */
+export function rawReader(store: LiveStore, data: ChosenValue, place: Place): () => Promise<number> {
+  let past = store.asked(askedAt(place));
+  return async () => {
+    past = await store.askedAfter(askedAt(place), past);
+    const { flag, raw } = arrivedAt(store, data, place);
+    if (flag !== undefined || raw === undefined)
+      throw new Error(`Nothing counts now: ${textOf(flag) ?? 'no value'}.`);
+    return raw;
+  };
+}
+
 /** The device itself, by IO-Link or Modbus. */
 export function useDeviceSource(
   point: OpenPoint,
@@ -36,23 +53,16 @@ export function useDeviceSource(
   data: ChosenValue,
   place: Place,
 ): ReadingSource {
-  const arriving = useArriving(point, data, place);
-  const now = useRef(arriving);
-  useEffect(() => {
-    now.current = arriving;
-  }, [arriving]);
+  const store = useLive(point.view.id);
   return useMemo(
     () => ({
       name: 'the device',
-      read: () => {
-        const { asked, flag, raw } = now.current;
-        if (asked) return Promise.reject(new Error('No answer yet.'));
-        if (flag !== undefined || raw === undefined)
-          return Promise.reject(new Error(`Nothing counts now: ${textOf(flag) ?? 'no value'}.`));
-        return new Promise((done) => done(valueAt(made, 'counts', raw)));
+      begin: () => {
+        const next = rawReader(store, data, place);
+        return async () => valueAt(made, 'counts', await next());
       },
     }),
-    [made],
+    [made, store, data, place],
   );
 }
 
@@ -66,7 +76,7 @@ export function useBenchSource(made: PointChain): ReadingSource | undefined {
         ? undefined
         : {
             name: 'the bench source',
-            read: async () => {
+            begin: () => async () => {
               try {
                 const { measured } = await server('measure', { body: { link, unit } });
                 return valueAt(made, 'signal', measured);

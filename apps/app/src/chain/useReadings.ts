@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ReadingSource } from './readingSources';
 
-/** One reading: when, s since the first, and the value; nothing where nothing counted. */
+/** One reading: when it came, s since the first, and the value; nothing where nothing counted. */
 export interface Reading {
   readonly at: number;
   readonly value: number | undefined;
@@ -17,11 +17,11 @@ export interface Readings {
   readonly stop: () => void;
 }
 
-/** Reads a source again and again. With a number to reach, the first that does not count ends it: a gap is no reading. */
+/** Reads a source again and again, no more often than it answers. With a number to reach, the first that does not count ends it: a gap is no reading. */
 export function useReadings(
   source: ReadingSource | undefined,
   period: number,
-  onDone?: (values: readonly number[]) => void,
+  onDone?: (rows: readonly Reading[]) => void,
 ): Readings {
   const [rows, setRows] = useState<readonly Reading[]>([]);
   const [problem, setProblem] = useState<string>();
@@ -36,24 +36,25 @@ export function useReadings(
     if (!source) return;
     const own = ++round.current;
     const began = performance.now();
+    const read = source.begin();
     const taken: Reading[] = [];
+    let first: number | undefined;
     setRows([]);
     setProblem(undefined);
     setRunning(true);
     const once = async (): Promise<void> => {
-      const at = (performance.now() - began) / 1000;
-      const [value, why] = await source.read().then(
+      const [value, why] = await read().then(
         (number) => [number, undefined] as const,
         (error: unknown) => [undefined, error instanceof Error ? error.message : 'No answer.'] as const,
       );
       if (own !== round.current) return;
-      taken.push({ at, value });
+      const came = performance.now();
+      taken.push({ at: (came - (first ??= came)) / 1000, value });
       setRows([...taken]);
       setProblem(why);
-      const values = taken.flatMap((one) => (one.value === undefined ? [] : [one.value]));
-      if (most !== undefined && (value === undefined || values.length >= most)) {
+      if (most !== undefined && (value === undefined || taken.length >= most)) {
         setRunning(false);
-        if (value !== undefined) onDone?.(values);
+        if (value !== undefined) onDone?.(taken);
         return;
       }
       const next = began + taken.length * period * 1000 - performance.now();

@@ -13,7 +13,7 @@ import { v4 as uuid } from 'uuid';
 import { PointSubPage } from '../point/PointSubPage';
 import type { OpenPoint } from '../point/usePoint';
 import { FromSources } from '../chain/FromSources';
-import { EVERY, ReadRows } from '../chain/ReadRows';
+import { ReadRows } from '../chain/ReadRows';
 import { ToolCard } from '../tools/ToolCard';
 import type { ToolInUse } from '../tools/useTool';
 import { TeachCommands } from './TeachCommands';
@@ -69,17 +69,15 @@ const isFlow = (unit: string): boolean => convert(1, unit, 'l/min') !== undefine
 /** Fills the readings from the device itself, or from a bench source in its place. */
 function Live({ point, made, use }: { point: OpenPoint; made: PointChain; use: ToolInUse }) {
   const asked = new Set(use.fields.map(({ key }) => key));
-  const fill = (key: 'readings' | 'second', values: readonly number[]) =>
-    use.fill({ [key]: values.map((value) => written(value, 5)).join(' '), period: String(EVERY) });
+  const fill = (key: 'readings' | 'second') => (values: readonly number[], period: number) =>
+    use.fill({ [key]: values.map((value) => written(value, 5)).join(' '), period: String(period) });
   if (!asked.has('readings')) return null;
   return (
     <FromSources point={point} made={made}>
       {(source) => (
         <>
-          <ReadRows source={source} onDone={(values) => fill('readings', values)} />
-          {asked.has('second') && (
-            <ReadRows source={source} what="second value" onDone={(values) => fill('second', values)} />
-          )}
+          <ReadRows source={source} onDone={fill('readings')} />
+          {asked.has('second') && <ReadRows source={source} what="second value" onDone={fill('second')} />}
         </>
       )}
     </FromSources>

@@ -148,11 +148,11 @@ function Around({
                 <ReadRows
                   source={source}
                   {...NOISE}
-                  onDone={(values) =>
+                  onDone={(values, period) =>
                     use.fill({
                       known: 'readings',
                       readings: values.map((value) => value.toPrecision(6)).join(' '),
-                      period: String(NOISE.every),
+                      period: String(period),
                     })
                   }
                 />

@@ -12,7 +12,7 @@ test('a row of readings is whole, or there is none', async () => {
   const answers = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
   const { rerender } = render(
     <ReadRows
-      source={{ name: 'the device', read: () => Promise.resolve(answers.shift() ?? 0) }}
+      source={{ name: 'the device', begin: () => () => Promise.resolve(answers.shift() ?? 0) }}
       onDone={done}
     />,
   );
@@ -21,12 +21,13 @@ test('a row of readings is whole, or there is none', async () => {
   expect(screen.getByRole('button', { name: 'Reading 5 of 10: stop' })).toBeTruthy();
   expect(done).not.toHaveBeenCalled();
   await seconds(5);
-  expect(done).toHaveBeenCalledWith([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
+  expect(done).toHaveBeenCalledWith([1, 2, 3, 4, 5, 6, 7, 8, 9, 10], 1);
   // One that does not count ends it: what was read before it stands nowhere.
   done.mockClear();
   let left = 3;
-  const read = () => (left-- > 0 ? Promise.resolve(1) : Promise.reject(new Error('Nothing counts now.')));
-  rerender(<ReadRows source={{ name: 'the device', read }} onDone={done} />);
+  const begin = () => () =>
+    left-- > 0 ? Promise.resolve(1) : Promise.reject(new Error('Nothing counts now.'));
+  rerender(<ReadRows source={{ name: 'the device', begin }} onDone={done} />);
   fireEvent.click(screen.getByRole('button', { name: 'Read the device 10 times' }));
   await seconds(12);
   expect(screen.getByText('Nothing counts now.')).toBeTruthy();
@@ -35,7 +36,7 @@ test('a row of readings is whole, or there is none', async () => {
 
 test('it can be stopped, and nothing comes after', async () => {
   const done = jest.fn();
-  render(<ReadRows source={{ name: 'the device', read: () => Promise.resolve(1) }} onDone={done} />);
+  render(<ReadRows source={{ name: 'the device', begin: () => () => Promise.resolve(1) }} onDone={done} />);
   fireEvent.click(screen.getByRole('button', { name: 'Read the device 10 times' }));
   await seconds(3);
   fireEvent.click(screen.getByRole('button', { name: /stop$/ }));

@@ -4,6 +4,7 @@ import { liveSources } from './sources.ts';
 import type { LiveSource } from './sources.ts';
 
 type Listener = (batch: LiveBatch) => void;
+type Row = LiveBatch['ports'][number] | LiveBatch['units'][number];
 
 /** A source is asked again so many ms after it was asked last, or as soon as it has answered, if that is later. */
 const PERIOD_MS = 250;
@@ -19,7 +20,7 @@ export type ReadRevision = () => Promise<
 export class LiveJob {
   private readonly listeners = new Set<Listener>();
   private readonly last = new Map<string, string>();
-  private readonly rows = new Map<string, LiveBatch['ports'][number] | LiveBatch['units'][number]>();
+  private readonly rows = new Map<string, Row>();
   private readonly read: ReadRevision;
   private sources: LiveSource[] = [];
   private generation = 0;
@@ -36,7 +37,7 @@ export class LiveJob {
 
   /** Everything that is known now. */
   snapshot(): LiveBatch {
-    return batchOf([...this.rows.values()]);
+    return batchOf([], [...this.rows.values()]);
   }
 
   /** @returns what ends listening. A new listener first hears everything that is known. */
@@ -70,6 +71,8 @@ export class LiveJob {
       this.sources.forEach((source) => source.close());
       this.generation++;
       this.revision = state.revision;
+      this.last.clear();
+      this.rows.clear();
       this.sources = liveSources(content);
       for (const source of this.sources) void this.run(source, this.generation);
     }
@@ -80,16 +83,16 @@ export class LiveJob {
   private async run(source: LiveSource, generation: number): Promise<void> {
     while (generation === this.generation) {
       const started = Date.now();
-      const { ports, units } = await source.poll().catch(() => ({ ports: [], units: [] }));
+      const { ports, units } = await source.poll().catch(() => source.away());
       if (generation !== this.generation) return;
-      this.tell([...ports, ...units]);
+      this.tell(source.asks, [...ports, ...units]);
       const rest = Math.max(0, PERIOD_MS - (Date.now() - started));
       await new Promise((done) => setTimeout(done, rest).unref());
     }
   }
 
-  /** Tells the listeners what differs from what they know. */
-  private tell(rows: readonly (LiveBatch['ports'][number] | LiveBatch['units'][number])[]): void {
+  /** Tells the listeners who was asked, and what differs from what they know. */
+  private tell(asked: readonly string[], rows: readonly Row[]): void {
     const moved = rows.filter((row) => {
       const key = 'moduleId' in row ? `${row.moduleId}/${row.port}` : `${row.planId}/${row.rowId}`;
       const text = JSON.stringify(row);
@@ -98,15 +101,16 @@ export class LiveJob {
       this.rows.set(key, row);
       return !same;
     });
-    if (moved.length === 0) return;
-    const batch = batchOf(moved);
+    const batch = batchOf(asked, moved);
     for (const listener of this.listeners) listener(batch);
   }
 }
 
-function batchOf(rows: readonly (LiveBatch['ports'][number] | LiveBatch['units'][number])[]): LiveBatch {
+/** @param asked who was asked for what it holds. */
+export function batchOf(asked: readonly string[], rows: readonly Row[]): LiveBatch {
   return {
     at: new Date().toISOString(),
+    asked: [...asked],
     ports: rows.filter((row) => 'moduleId' in row),
     units: rows.filter((row) => 'planId' in row),
   };

@@ -1,15 +1,26 @@
+import { askedUnit } from '@keypost/api';
 import type { LivePort, LiveUnit } from '@keypost/api';
 import { hexOf } from '@keypost/core/ioLink';
 import { JobIndex } from '@keypost/core/job';
+import { say } from '@keypost/core/messages';
 import { ioLinkMasters, portPlan, registersOf } from '@keypost/core/setting';
 import type { JobContent, MappedValue } from '@keypost/core/model';
 import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
 import { ModbusClient } from '../partners/modbusClient.ts';
 import { PartnerProblem } from '../partners/partnerProblem.ts';
 
+interface LiveRows {
+  readonly ports: LivePort[];
+  readonly units: LiveUnit[];
+}
+
 /** Somewhere live values come from: one master, or one line. */
 export interface LiveSource {
-  readonly poll: () => Promise<{ ports: LivePort[]; units: LiveUnit[] }>;
+  /** The master, or the units of the line. */
+  readonly asks: readonly string[];
+  readonly poll: () => Promise<LiveRows>;
+  /** What is told where nothing answers. */
+  readonly away: () => LiveRows;
   readonly close: () => void;
 }
 
@@ -55,7 +66,13 @@ function masterSource(moduleId: string, link: string, own: readonly number[]): L
       throw error;
     }
   };
+  const away = (): LiveRows => ({
+    ports: own.map((number) => ({ moduleId, port: number, state: 'no answer', valid: false, bytes: '' })),
+    units: [],
+  });
   return {
+    asks: [moduleId],
+    away,
     poll: async () => {
       try {
         const rows = await client.ports();
@@ -65,16 +82,7 @@ function masterSource(moduleId: string, link: string, own: readonly number[]): L
         };
       } catch (error) {
         if (!(error instanceof PartnerProblem)) throw error;
-        return {
-          ports: own.map((number) => ({
-            moduleId,
-            port: number,
-            state: 'no answer' as const,
-            valid: false,
-            bytes: '',
-          })),
-          units: [],
-        };
+        return away();
       }
     },
     close: () => undefined,
@@ -137,6 +145,16 @@ function lineSource(
     }
   };
   return {
+    asks: units.map(({ rowId }) => askedUnit(planId, rowId)),
+    away: () => ({
+      ports: [],
+      units: units.map(({ rowId, unit }) => ({
+        planId,
+        rowId,
+        problem: say('service.unit-does-answer', { unit }),
+        registers: {},
+      })),
+    }),
     // A line carries one question at a time.
     poll: async () => {
       const rows: LiveUnit[] = [];

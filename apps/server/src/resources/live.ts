@@ -1,9 +1,9 @@
 import { sure } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Jobs } from '../jobs/jobs.ts';
-import { LIVE_ROUTE, LiveBatch } from '@keypost/api';
+import { LIVE_BREATH_MS, LIVE_ROUTE, LiveBatch } from '@keypost/api';
 import type { FastifyInstance } from 'fastify';
-import { LiveJob } from '../live/liveJob.ts';
+import { batchOf, LiveJob } from '../live/liveJob.ts';
 import { notFound } from '../problems.ts';
 import { answered, REFUSALS } from '../register.ts';
 import { z } from 'zod';
@@ -16,9 +16,6 @@ const LIVE = {
   response: { 200: answered('Batches, until somebody ends it', 'text/event-stream', LiveBatch), ...REFUSALS },
 };
 
-/** A comment that keeps the connection open where nothing moves, ms. */
-const BREATH_MS = 10_000;
-
 /** Live values of a job by server-sent events (HTML Standard, 9.2): one batch of what changed an event. */
 export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs): void {
   const jobs = new Map<string, LiveJob>();
@@ -29,6 +26,13 @@ export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs):
       revision,
       content: async () => sure(await keeper.job(jobId)).content,
     };
+  };
+  // Written once for all that listen.
+  const written = new WeakMap<LiveBatch, string>();
+  const eventOf = (batch: LiveBatch): string => {
+    const event = written.get(batch) ?? `data: ${JSON.stringify(batch)}\n\n`;
+    written.set(batch, event);
+    return event;
   };
   app.addHook('onClose', () => jobs.forEach((job) => job.stop()));
   app.get(LIVE_ROUTE, { schema: LIVE }, async (request, reply) => {
@@ -43,7 +47,7 @@ export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs):
       'cache-control': 'no-store',
       connection: 'keep-alive',
     });
-    const send = (batch: LiveBatch): void => void out.write(`data: ${JSON.stringify(batch)}\n\n`);
+    const send = (batch: LiveBatch): void => void out.write(eventOf(batch));
     // A reader that does not keep up is not sent to until it has caught up; it is then told everything as it is.
     let behind = false;
     const end = job.listen((batch) => {
@@ -54,7 +58,7 @@ export function liveResource(app: FastifyInstance, { keeper, revisions }: Jobs):
       if (behind) send(job.snapshot());
       behind = false;
     });
-    const breath = setInterval(() => out.write(': \n\n'), BREATH_MS);
+    const breath = setInterval(() => out.writableNeedDrain || send(batchOf([], [])), LIVE_BREATH_MS);
     request.raw.once('close', () => {
       clearInterval(breath);
       end();
