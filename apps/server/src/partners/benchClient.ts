@@ -2,6 +2,7 @@ import { own } from '@keypost/core/lists';
 import { say } from '@keypost/core/messages';
 import type { Message } from '@keypost/core/messages';
 import net from 'node:net';
+import { outOfPatience } from './outOfPatience.ts';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 
 /** Units that a source can be asked for: its function, and base units for one of them. */
@@ -149,11 +150,13 @@ class Line {
 
   ask(query: string): Promise<string> {
     return new Promise((done, fail) => {
-      const timer = setTimeout(() => this.#fail(say('service.source-does-answer-time')), this.#patience);
+      const stopWaiting = outOfPatience(this.#patience, () =>
+        this.#fail(say('service.source-does-answer-time')),
+      );
       const ended =
         <T>(outcome: (value: T) => void) =>
         (value: T) => {
-          clearTimeout(timer);
+          stopWaiting();
           outcome(value);
         };
       this.#waiting = { done: ended(done), fail: ended(fail) };

@@ -1,4 +1,5 @@
 import http from 'node:http';
+import { outOfPatience } from './outOfPatience.ts';
 
 /** More than a master of the JSON form ever answers with, bytes. */
 const MAX_ANSWER = 1024 * 1024;
@@ -16,12 +17,13 @@ export function httpCall(
   return new Promise((done, fail) => {
     const request = http.request(url, {
       method: sent === undefined ? 'GET' : 'POST',
-      signal: AbortSignal.timeout(patience),
       headers:
         sent === undefined
           ? {}
           : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(sent) },
     });
+    const end = outOfPatience(patience, () => request.destroy(new Error('No answer in time.')));
+    request.on('close', end);
     request.on('error', fail);
     request.on('response', (response) => {
       let text = '';

@@ -12,6 +12,7 @@ import {
 } from '@keypost/core/setting';
 import type { Besides } from '@keypost/core/setting';
 import net from 'node:net';
+import { outOfPatience } from './outOfPatience.ts';
 import { PartnerProblem, PATIENCE_MS } from './partnerProblem.ts';
 
 /** A request is sent so often on a serial line before it counts as not answered (Modbus over Serial Line V1.02, 2.4.1). */
@@ -104,11 +105,13 @@ export class ModbusClient {
     const reader = new AnswerReader(request, this.framing, sent);
     return new Promise((done, fail) => {
       const end = (outcome: () => void): void => {
-        clearTimeout(timer);
+        stopWaiting();
         this.reading = undefined;
         outcome();
       };
-      const timer = setTimeout(() => end(() => fail(new NoAnswer(reader.besides, true))), this.patience);
+      const stopWaiting = outOfPatience(this.patience, () =>
+        end(() => fail(new NoAnswer(reader.besides, true))),
+      );
       this.reading = {
         take: (chunk) => {
           const arrived = reader.take(chunk);
@@ -127,16 +130,17 @@ export class ModbusClient {
     return new Promise((done, fail) => {
       const socket = net.connect({ host: this.host, port: this.port });
       const away = (): void => {
+        stopWaiting();
         socket.destroy();
         fail(
           new PartnerProblem('away', say('service.nothing-answers', { host: this.host, port: this.port })),
         );
       };
-      socket.setTimeout(this.patience, away);
+      const stopWaiting = outOfPatience(this.patience, away);
       socket.once('error', away);
       socket.once('connect', () => {
         if (this.left) return away();
-        socket.setTimeout(0);
+        stopWaiting();
         socket.off('error', away);
         socket.on('error', () => socket.destroy());
         socket.on('close', () => {
