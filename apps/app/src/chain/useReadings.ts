@@ -35,7 +35,6 @@ export function useReadings(
   const start = (most?: number): void => {
     if (!source) return;
     const own = ++round.current;
-    const began = performance.now();
     const read = source.begin();
     const taken: Reading[] = [];
     let first: number | undefined;
@@ -49,7 +48,8 @@ export function useReadings(
       );
       if (own !== round.current) return;
       const came = performance.now();
-      taken.push({ at: (came - (first ??= came)) / 1000, value });
+      first ??= came;
+      taken.push({ at: (came - first) / 1000, value });
       setRows([...taken]);
       setProblem(why);
       if (most !== undefined && (value === undefined || taken.length >= most)) {
@@ -57,7 +57,7 @@ export function useReadings(
         if (value !== undefined) onDone?.(taken);
         return;
       }
-      const next = began + taken.length * period * 1000 - performance.now();
+      const next = first + taken.length * period * 1000 - performance.now();
       setTimeout(() => void (own === round.current && once()), Math.max(0, next));
     };
     void once();

@@ -35,7 +35,7 @@ function Now({ point, data, onTake, place }: Of & { place: Place }) {
   return (
     <View className="gap-2" role="group" aria-label="What arrives now">
       <LiveValue name="Now" text={by === 'master' ? 'connected and valid' : 'answers'} flag={textOf(flag)} />
-      <LiveValue name={value.record ? 'Bytes' : 'Registers'} text={sent} />
+      {sent !== '' && <LiveValue name={value.record ? 'Bytes' : 'Registers'} text={sent} />}
       {raw !== undefined && away === undefined && <LiveValue name="Raw" text={grouped(raw)} />}
       {raw !== undefined && flag === undefined && (
         <LiveValue name={value.name} text={withUnit(scaled(raw, line), line.unit, 7)} />
