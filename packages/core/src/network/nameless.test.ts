@@ -110,10 +110,12 @@ describe('there is none', () => {
   });
 });
 
-test('a long name is kept, since further parts are named after it cut short', () => {
+test('a long tag is kept, since further parts are named after it cut short; a long name is not', () => {
   const long = 'A tag of 21 signs now';
   const job = { ...sensor, points: sensor.points.map((row) => ({ ...row, tag: long })) };
   expect(textWithout(job)).toContain(long);
+  const named = { ...sensor, points: sensor.points.map((row) => ({ ...row, name: long })) };
+  expect(textWithout(named)).toBe(textWithout(sensor));
 });
 
 test('texts that hold stand-ins already are told', () => {

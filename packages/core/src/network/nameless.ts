@@ -25,7 +25,7 @@ const BYTES = 1_000_000;
 const STANDS_IN = /[\ue000-\uf8ff]|(?<=%[IQ][XWD])\d{7,}/g;
 const HOLDS = new RegExp(STANDS_IN.source);
 
-/** A part that is added to a point is named after it, cut at this length: a longer name is kept, and tells sections apart. */
+/** A part that is added to a point is named after its tag, cut at this length: a longer tag is kept, and tells sections apart. */
 const LONGEST = 20;
 
 const natural = new Intl.Collator('en', { numeric: true });
@@ -45,8 +45,9 @@ export function nameless(section: JobContent): Nameless | undefined {
   titles.push(...wires.map(({ cable = '' }) => cable));
   const numbers = wires.map(({ number }) => number);
   const ids = standIns([...parts, ...points, ...wires].map(({ id }) => id).sort(), IDS);
-  const short = new Set([...titles, ...numbers].filter((word) => word !== '' && word.length <= LONGEST));
-  const words = standIns([...short].sort(natural.compare), WORDS);
+  const cut = new Set(points.flatMap(({ tag }) => (tag.length > LONGEST ? [tag] : [])));
+  const said = new Set([...titles, ...numbers].filter((word) => word !== '' && !cut.has(word)));
+  const words = standIns([...said].sort(natural.compare), WORDS);
   if (!ids || !words) return undefined;
   const bytes = [...new Set(modules.map(({ firstByte }) => firstByte))].sort((a, b) => a - b);
   const made = { ...section, ...rowsWith(section, ids, words, bytes) };
