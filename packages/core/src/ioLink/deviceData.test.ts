@@ -120,6 +120,29 @@ describe('a live value', () => {
   });
 
   test.each([
+    [25.7791, [0, 45], '25.779'],
+    [0.0092953, [0, 45], '0.009'],
+    [-0.0001, [-45, 45], '0.000'],
+    [-351.432, [-500, 100], '−351.43'],
+    [0.0092953, undefined, '0.0092953'],
+    [-0.0092953, [-1e30, 1e30], '−0.0092953'],
+  ])('floating point has the digits of its range: %s in %s', (value, range, text) => {
+    const [min = 0, max = 0] = range ?? [];
+    const allowed = { ranges: range ? [{ min, max }] : [], values: [] };
+    const item = {
+      name: 'V',
+      subindex: 1,
+      bitOffset: 0,
+      bitLength: 32,
+      type: { kind: 'float32' as const },
+      allowed,
+    };
+    const layout = { bitLength: 32, items: [item] };
+    const bytes = encodeRecord(layout, new Map([['V', value]]));
+    expect(nth(liveItems(layout, bytes, 'connected', true), 0).text).toBe(text);
+  });
+
+  test.each([
     ['too far, by the profile', 32760, 'ioLink.too-far'],
     ['too near, by the profile', -32760, 'ioLink.too-near'],
     ['no signal, by the profile', 32764, 'ioLink.no-signal'],

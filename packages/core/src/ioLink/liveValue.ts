@@ -1,7 +1,7 @@
 import { sure } from '../lists/index.ts';
 import { say } from '../messages/index.ts';
 import type { Message, Text } from '../messages/index.ts';
-import { plain } from '../units/index.ts';
+import { fixed, written } from '../units/index.ts';
 import type { DescribedItem, DescribedRecord } from './descriptionTypes.ts';
 import { hexOf } from './hex.ts';
 import { decodeRecord, scaled } from './processData.ts';
@@ -89,14 +89,24 @@ function liveItem(item: DescribedItem, raw: ItemValue, flag: Text | undefined): 
   if (typeof raw !== 'number') return { ...base, text: named ?? String(raw) };
   const own = flag ?? ownFlag(item, raw);
   const value = item.scale ? scaled(raw, item.scale) : raw;
-  const digits = item.type.kind === 'float32' ? 5 : 7;
-  const number = plain(value, digits);
+  const number = item.type.kind === 'float32' ? floatText(item, value) : written(value, 7);
   if (own !== undefined) return { ...base, text: number, flag: own };
   if (named === undefined) return { ...base, value, text: number };
   // A list of names needs no number; a name within a range says what its number means.
   return item.allowed.ranges.length === 0
     ? { ...base, unit: '', value, text: named }
     : { ...base, value, text: number, meaning: named };
+}
+
+/** Full scale has so many digits in floating point, and a small value no finer ones. */
+const DIGITS = 5;
+
+/** Floating point to as many decimals as the range of its item gives; by its own size where there is none. */
+function floatText({ allowed, scale }: DescribedItem, value: number): string {
+  const ends = allowed.ranges.flatMap(({ min, max }) => [min, max]);
+  const most = Math.max(0, ...ends.map((end) => Math.abs(scale ? scaled(end, scale) : end)));
+  const decimals = DIGITS - 1 - Math.floor(Math.log10(most));
+  return decimals >= 0 && decimals <= 2 * DIGITS ? fixed(value, decimals) : written(value, DIGITS);
 }
 
 /** The device's own name for a value. */

@@ -38,7 +38,7 @@ describe('the whole of a simple type, and an array', () => {
   test('take gradient and unit from the information on the process data', () => {
     // 25 as a 32-bit float, times 0.06.
     expect(live('P0', [0x41, 0xc8, 0, 0])).toMatchObject([
-      { name: 'Flow', text: '1.5', unit: 'm³/h', value: 1.5 },
+      { name: 'Flow', text: '1.500', unit: 'm³/h', value: 1.5 },
     ]);
   });
 
