@@ -110,4 +110,10 @@ test('an error of the connection is no value either', async () => {
   Events.all[0]?.onerror?.();
   await expect(next).rejects.toThrow('The connection to the server is broken.');
   expect(store.unit('p', 'u')).toBeUndefined();
+  tell(holds(7));
+  expect(store.unit('p', 'u')).toBeDefined();
+  // Another job may have rows of the same names.
+  store.close();
+  store.open('another');
+  expect(store.unit('p', 'u')).toBeUndefined();
 });

@@ -43,6 +43,7 @@ export class LiveStore {
   close(): void {
     clearInterval(this.watch);
     this.source?.close();
+    this.put('connecting');
   }
 
   private connect(jobId: string): void {
@@ -96,7 +97,7 @@ export class LiveStore {
   private put(state: LiveStore['state']): void {
     if (state === this.state) return;
     this.state = state;
-    if (state === 'broken') {
+    if (state !== 'open') {
       const gone = [...this.rows.keys()];
       this.rows.clear();
       gone.forEach((key) => this.tell(key));

@@ -9,9 +9,7 @@ const content = (name: string) => ({ name }) as unknown as JobContent;
 const rows = ({ name }: JobContent) => [{ tag: name }] as unknown as PointProgress[];
 let ready = (): void => undefined;
 
-beforeEach(() =>
-  workOutWithoutWorker((job) => new Promise((done) => (ready = () => done(rows(job))))),
-);
+beforeEach(() => workOutWithoutWorker((job) => new Promise((done) => (ready = () => done(rows(job))))));
 
 const shown = (job: { id: string; content: JobContent }) =>
   renderHook((open: typeof job) => useProgress(open), { initialProps: job });
