@@ -27,11 +27,19 @@ export function AllocateScreen() {
   );
 }
 
-function Allocate({ view }: { view: JobView }) {
+/** Asks what is to be kept, and shows what was worked out for that. */
+export function Allocate({ view }: { view: JobView }) {
   const [pinned, setPinned] = useState<ReadonlySet<string>>(new Set());
   const [spare, setSpare] = useState<Spare>('0');
   const { start, cancel, busy, answer, error } = useTask('allocate');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  // What was worked out for something else is not there to be accepted.
+  const anew =
+    <T,>(put: (next: T) => void) =>
+    (next: T): void => {
+      put(next);
+      cancel();
+    };
   const work = (without: ReadonlySet<string>) => {
     const request: AllocationRequest = { pinned, left: without, spareShare: Number(spare) / 100 };
     setLeft(without);
@@ -49,7 +57,7 @@ function Allocate({ view }: { view: JobView }) {
           <RadioGroup
             label="Channels of each group that stay free"
             value={spare}
-            onChange={setSpare}
+            onChange={anew(setSpare)}
             options={[
               { value: '0', label: 'None' },
               { value: '10', label: '10 %' },
@@ -58,7 +66,7 @@ function Allocate({ view }: { view: JobView }) {
             ]}
           />
         </Row>
-        <Pins view={view} pinned={pinned} onChange={setPinned} />
+        <Pins view={view} pinned={pinned} onChange={anew(setPinned)} />
       </Card>
       {busy ? (
         <Solving onCancel={cancel} />

@@ -8,10 +8,14 @@ import { integerSolver } from '../../../../packages/core/test/integerSolver';
 import { smallJob, viewOf } from '../../test/openPoint';
 import { sent, serverStores } from '../../test/replies';
 import { changeSettings } from '../data/settings';
+import { Allocate } from './AllocateScreen';
 import { Outcome } from './Outcome';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+
+const mockTask = { start: jest.fn(), cancel: jest.fn(), busy: false, count: 0 };
+jest.mock('../workers/useTask', () => ({ useTask: () => mockTask }));
 
 let solver: IntegerSolver;
 beforeAll(async () => {
@@ -72,6 +76,16 @@ test('accepted, the change is stored whole, and the panel opens', async () => {
   await waitFor(() => expect(leave).toHaveBeenCalled());
   expect(nth(sent(), 0).change).toEqual(JSON.parse(JSON.stringify(change)));
   expect(mockNavigate).toHaveBeenCalledWith('/job/j/panel');
+});
+
+test('what was worked out for less is gone once more is to be kept', () => {
+  render(<Allocate view={viewOf(smallJob())} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Work it out' }));
+  expect(mockTask.start).toHaveBeenCalledTimes(1);
+  expect(mockTask.cancel).not.toHaveBeenCalled();
+  fireEvent.click(screen.getByRole('radio', { name: '20 %' }));
+  expect(mockTask.cancel).toHaveBeenCalledTimes(1);
+  expect(screen.getByRole('radio', { name: '20 %' }).getAttribute('aria-checked')).toBe('true');
 });
 
 test('what is placed well already has nothing to accept', () => {

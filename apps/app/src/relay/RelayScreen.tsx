@@ -20,7 +20,8 @@ export function RelayScreen() {
 /** The plan is worked out so long after the last change, ms. */
 const PAUSE = 250;
 
-function RelayPlanner({ point }: { point: OpenPoint }) {
+/** Asks what the relay is to do, and shows the plan for that; what was planned for something else cannot be put in. */
+export function RelayPlanner({ point }: { point: OpenPoint }) {
   const [tasks, setDuties] = useState<Tasks>(() => ({
     ...FIRST_DUTIES,
     tag: freeTag(point.view.content, 'K'),
@@ -29,11 +30,16 @@ function RelayPlanner({ point }: { point: OpenPoint }) {
   const { start, cancel, answer, error, busy } = useTask('relay');
   const { content } = point.view;
   const { id } = point.analysis.context.point;
+  const wanted = useMemo(() => ({ job: content, pointId: id, request }), [content, id, request]);
+  const [asked, setAsked] = useState(wanted);
   useEffect(() => {
-    if (!request.tasks.length) return cancel();
-    const timer = setTimeout(() => start({ job: content, pointId: id, request }), PAUSE);
+    if (!wanted.request.tasks.length) return cancel();
+    const timer = setTimeout(() => {
+      setAsked(wanted);
+      start(wanted);
+    }, PAUSE);
     return () => clearTimeout(timer);
-  }, [content, id, request, start, cancel]);
+  }, [wanted, start, cancel]);
   return (
     <>
       <TaskForm point={point} tasks={tasks} onChange={setDuties} />
@@ -42,7 +48,7 @@ function RelayPlanner({ point }: { point: OpenPoint }) {
       )}
       {error && <Notice>{refusalText(error)}</Notice>}
       {answer && request.tasks.length > 0 && !error && (
-        <PlanPlates point={point} plan={answer} tag={tasks.tag} stale={busy} />
+        <PlanPlates point={point} plan={answer} tag={tasks.tag} stale={busy || asked !== wanted} />
       )}
       {busy && !answer && <Text as="soft">Solving the circuit of each relay …</Text>}
     </>

@@ -12,6 +12,7 @@ import { changeSettings } from '../data/settings';
 import { TaskForm, FIRST_DUTIES } from './TaskForm';
 import type { Tasks } from './TaskForm';
 import { PlanPlates } from './PlanPlates';
+import { RelayPlanner } from './RelayScreen';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
@@ -52,6 +53,25 @@ test('accepted, the whole plan is stored as one change, and the point opens', as
   await waitFor(() => expect(sent()).toHaveLength(1));
   expect(nth(sent(), 0).change).toEqual(JSON.parse(JSON.stringify(plan.change)));
   await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/job/j/point/px-1'));
+});
+
+test('what was planned for less than is asked cannot be put in, from the very touch on', async () => {
+  render(<RelayPlanner point={point()} />);
+  const lamp = (group: string) =>
+    fireEvent.click(
+      within(screen.getByRole('radiogroup', { name: group })).getByRole('radio', { name: '24 V' }),
+    );
+  const put = () => screen.findByRole('button', { name: 'Put K1 into the job' });
+  lamp('ON lamp');
+  await waitFor(async () => expect((await put()).getAttribute('aria-disabled')).not.toBe('true'));
+  lamp('OFF lamp');
+  fireEvent.click(await put());
+  expect((await put()).getAttribute('aria-disabled')).toBe('true');
+  await waitFor(async () => expect((await put()).getAttribute('aria-disabled')).not.toBe('true'));
+  expect(sent()).toHaveLength(0);
+  fireEvent.click(await put());
+  await waitFor(() => expect(sent()).toHaveLength(1));
+  expect(JSON.stringify(nth(sent(), 0).change)).toContain('H2');
 });
 
 test('where no relay does all of it, nothing can be accepted', () => {
