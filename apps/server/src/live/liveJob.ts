@@ -1,10 +1,11 @@
-import type { LiveBatch } from '@keypost/api';
+import { askedUnit } from '@keypost/api';
+import type { LiveBatch, LivePort, LiveUnit } from '@keypost/api';
 import type { JobContent } from '@keypost/core/model';
 import { liveSources } from './sources.ts';
 import type { LiveSource } from './sources.ts';
 
 type Listener = (batch: LiveBatch) => void;
-type Row = LiveBatch['ports'][number] | LiveBatch['units'][number];
+type Row = LivePort | LiveUnit;
 
 /** A source is asked again so many ms after it was asked last, or as soon as it has answered, if that is later. */
 const PERIOD_MS = 250;
@@ -94,7 +95,7 @@ export class LiveJob {
   /** Tells the listeners who was asked, and what differs from what they know. */
   private tell(asked: readonly string[], rows: readonly Row[]): void {
     const moved = rows.filter((row) => {
-      const key = 'moduleId' in row ? `${row.moduleId}/${row.port}` : `${row.planId}/${row.rowId}`;
+      const key = 'moduleId' in row ? `${row.moduleId}/${row.port}` : askedUnit(row.planId, row.rowId);
       const text = JSON.stringify(row);
       const same = this.last.get(key) === text;
       this.last.set(key, text);

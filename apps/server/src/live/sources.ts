@@ -1,5 +1,5 @@
 import { askedUnit } from '@keypost/api';
-import type { LivePort, LiveUnit } from '@keypost/api';
+import type { LiveBatch, LivePort, LiveUnit } from '@keypost/api';
 import { hexOf } from '@keypost/core/ioLink';
 import { JobIndex } from '@keypost/core/job';
 import { say } from '@keypost/core/messages';
@@ -9,10 +9,7 @@ import { IoLinkClient, stateOf } from '../partners/ioLinkClient.ts';
 import { ModbusClient } from '../partners/modbusClient.ts';
 import { PartnerProblem } from '../partners/partnerProblem.ts';
 
-interface LiveRows {
-  readonly ports: LivePort[];
-  readonly units: LiveUnit[];
-}
+type LiveRows = Pick<LiveBatch, 'ports' | 'units'>;
 
 /** Somewhere live values come from: one master, or one line. */
 export interface LiveSource {

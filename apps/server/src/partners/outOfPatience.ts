@@ -1,5 +1,7 @@
-/** A stretch in which this process stood still itself counts as no longer than this, ms. */
-const SLICE_MS = 25;
+/** It is looked so often how long was waited, ms. */
+const LOOK_MS = 25;
+/** From one look to the next counts as no longer than this, ms: what is beyond, this process stood still itself. */
+const MOST_MS = 30;
 
 /**
  * Ends a wait for a partner. Time in which this process stood still does not count: what the partner said meanwhile was
@@ -13,13 +15,13 @@ export function outOfPatience(ms: number, act: () => void): () => void {
   const timer = setInterval(
     () => {
       const now = performance.now();
-      waited += Math.min(now - last, SLICE_MS + SLICE_MS / 5);
+      waited += Math.min(now - last, MOST_MS);
       last = now;
       if (waited < ms) return;
       clearInterval(timer);
       act();
     },
-    Math.min(SLICE_MS, ms),
+    Math.min(LOOK_MS, ms),
   );
   return () => clearInterval(timer);
 }
